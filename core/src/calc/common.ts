@@ -1,0 +1,64 @@
+import { type History, steadyHistory } from '../conditions/history.js'
+import { MATERIALS, METHODS, SOLVENT_SIZES, type School, joinable } from '../methods/joinable.js'
+import { say } from '../words/words.js'
+import { Refusal } from './door.js'
+import { type Input, list, may, need, number, object, oneOf, text } from './schema.js'
+
+export const method = need('method', oneOf(...METHODS), 'How the ends are joined')
+export const material = need('material', oneOf(...MATERIALS), 'What the pipe is made of')
+export const size = need('size', text, 'Size as text: d110, NPS 1-1/4, CTS 3/4, OD 1/4, BPE 2, DN 40')
+export const school = need('school', oneOf('inch', 'metric'), 'Whose practice')
+export const schedule = may('schedule', oneOf('40', '80'), 'Wall of inch plastic pipe')
+export const mode = need('mode', oneOf('coldest', 'accumulate'), 'How a changing temperature is treated')
+export const table = may('table', oneOf('current', 'd2855-96'), 'Which inch cure table; current if absent')
+export const WALL_C = number({ min: -60, max: 150 })
+export const temperatureC = may('temperatureC', WALL_C, 'Steady wall temperature (this or temperatures)')
+export const temperatures: Input = may(
+  'temperatures',
+  list(object(need('fromS', number({}), 'From when'), need('temperatureC', WALL_C, 'Wall temperature')), 1, 100_000),
+  'Wall temperatures, ascending, each holds until the next (this or temperatureC)',
+)
+
+export interface JointInput {
+  method: string
+  material: string
+  size: string
+  school: School
+  schedule?: string | null
+}
+
+/** Refuses a joint that is not joined that way, or that this edition has no module for. */
+export function checkJoint(joint: JointInput, path = ''): void {
+  const at = (f: string): string => (path ? `${path}.${f}` : f)
+  if (joint.method !== 'solvent-cement')
+    throw new Refusal('no-figure', nothingKnown(joint.method), at('method'))
+  const fits = joinable(SOLVENT_SIZES, joint.method, joint.material, joint.size, joint.school)
+  if (!fits.ok) throw new Refusal(fits.code, say(fits.why), at(fits.field))
+}
+const nothingKnown = (name: string): string => `Jugalis has no figures for ${name} joints yet.`
+
+/**
+ * The history a request gives: one steady temperature or a list.
+ * @param homeS when the joint was home on the list's clock; the first entry must not be later.
+ */
+export function historyGiven(
+  input: { temperatureC?: number | null; temperatures?: { fromS: number; temperatureC: number }[] | null },
+  homeS: number,
+  path = '',
+): History | null {
+  const at = (f: string): string => (path ? `${path}.${f}` : f)
+  const steps = input.temperatures ?? null
+  const one = input.temperatureC ?? null
+  if (steps && one !== null)
+    throw new Refusal('bad-input', 'Give temperatureC or temperatures, not both.', at('temperatures'))
+  if (steps) {
+    steps.forEach((s, i) => {
+      if (i && s.fromS <= (steps[i - 1] as { fromS: number }).fromS)
+        throw new Refusal('bad-input', 'The times must ascend.', at(`temperatures[${i}].fromS`))
+    })
+    if ((steps[0] as { fromS: number }).fromS > homeS)
+      throw new Refusal('bad-input', 'The first temperature must be known at home or before.', at('temperatures[0].fromS'))
+    return steadyHistory(steps)
+  }
+  return one === null ? null : steadyHistory([{ fromS: homeS, temperatureC: one }])
+}

@@ -1,0 +1,117 @@
+import { type LadderJoint, ladderOf } from '../prove/ladder.js'
+import type { CureMode } from '../methods/cure/pace.js'
+import { curePieces } from '../methods/cure/ramps.js'
+import { cureRule } from '../methods/solvent-cement/rule.js'
+import { joinable, SOLVENT_SIZES } from '../methods/joinable.js'
+import { say } from '../words/words.js'
+import * as c from './common.js'
+import { Refusal, calculation } from './door.js'
+import { list, may, need, number, object, text } from './schema.js'
+
+type In = c.JointInput & {
+  id: string
+  madeAtS?: number | null
+  temperatureC?: number | null
+  temperatures?: { fromS: number; temperatureC: number }[] | null
+  ratingBar?: number | null
+}
+interface LadderInput {
+  joints: In[]
+  mode: CureMode
+  table?: string | null
+  relativeHumidityPct?: number | null
+  atS: number
+}
+const HUMID = 100
+
+export const ladder = calculation({
+  name: 'ladder',
+  summary: 'Pressure a section may take now and later, and the joint that holds it back.',
+  inputs: [
+    need(
+      'joints',
+      list(
+        object(
+          need('id', text, 'Name of the joint'),
+          c.method,
+          c.material,
+          c.size,
+          c.school,
+          c.schedule,
+          may('madeAtS', number({}), 'When it was home; null = not made'),
+          c.temperatureC,
+          c.temperatures,
+          may('ratingBar', number({ above: 0, max: 10_000 }), 'What its weakest part may take'),
+        ),
+        1,
+        20_000,
+      ),
+      'Every joint in the boundary',
+    ),
+    c.mode,
+    c.table,
+    may('relativeHumidityPct', number({ min: 0, max: 100 }), 'Absent: counted as over 60'),
+    need('atS', number({}), 'Now, on the same clock'),
+  ],
+  rules: 'All \u2026AtS and fromS are on one clock. A made joint needs temperatureC or temperatures where its rule needs them.',
+  sources: ['astm-d2855', 'cp-hours-per-bar', 'cp-abs-day', 'ladder'],
+  example: {
+    input: {
+      joints: [
+        { id: 'Q2-17', method: 'solvent-cement', material: 'pvc-u', size: 'd110', school: 'metric', madeAtS: 0, temperatureC: 18, ratingBar: 10 },
+      ],
+      mode: 'coldest',
+      relativeHumidityPct: 50,
+      atS: 21600,
+    },
+    result: {
+      allowedBar: 6,
+      heldBy: 'Q2-17',
+      steps: [
+        { fromS: 0, allowedBar: 0, heldBy: 'Q2-17', ramp: true, slopeBarPerS: 1 / 3600 },
+        { fromS: 36000, allowedBar: 10, heldBy: 'Q2-17', ramp: false, slopeBarPerS: 0 },
+      ],
+    },
+  },
+  compute(i: LadderInput, w) {
+    if (i.relativeHumidityPct === undefined || i.relativeHumidityPct === null)
+      w.warn('humidity-unknown', 'Humidity is not given: counted as over 60 %.', 'relativeHumidityPct')
+    const seen = new Set<string>()
+    const froms = new Set<string>()
+    const joints: LadderJoint[] = i.joints.map((j, n) => {
+      const path = `joints[${n}]`
+      if (seen.has(j.id)) throw new Refusal('bad-input', `The id ${j.id} is there twice.`, `${path}.id`)
+      seen.add(j.id)
+      return jointOf(j, path)
+    })
+    const out = ladderOf(joints, i.atS)
+    const from = froms.size ? [...froms] : ['given']
+    w.put('allowedBar', out.allowedBar, 'ladder', from)
+    w.put('heldBy', out.heldBy)
+    w.put('steps', out.steps, 'ladder', from)
+    if (out.steps.some((s) => s.allowedBar === null) || out.allowedBar === null)
+      w.warn('rating-unknown', 'The rules set no ceiling and a rating is not given: what the parts may take is not known.', 'joints')
+
+    function jointOf(j: In, path: string): LadderJoint {
+      const made = j.madeAtS ?? null
+      const bare = { id: j.id, madeAtS: made, ratingBar: j.ratingBar ?? null }
+      const lacks = (message: string): LadderJoint => {
+        w.lacks(path, 'no-figure', `${j.id}: ${message}`)
+        return { ...bare, pieces: null }
+      }
+      if (j.method !== 'solvent-cement') return lacks(`Jugalis has no figures for ${j.method} joints yet.`)
+      const fits = joinable(SOLVENT_SIZES, j.method, j.material, j.size, j.school)
+      if (!fits.ok) throw new Refusal(fits.code, say(fits.why), `${path}.${fits.field}`)
+      const found = cureRule(j, i.table ?? 'current', i.relativeHumidityPct ?? HUMID)
+      if (!found.ok) return lacks(say(found.why))
+      if (made === null) return { ...bare, pieces: null }
+      const history = c.historyGiven(j, made, path)
+      if (!history)
+        throw new Refusal('missing-field', `${j.id} is made: give temperatureC or temperatures.`, `${path}.temperatureC`)
+      const pieces = curePieces(found.rule, made, history, i.mode)
+      for (const s of history) froms.add(found.rule.sourceAt(s.minC))
+      if (pieces.length === 1 && pieces[0]?.slopeBarPerS === 0) return lacks(say({ code: 'no-cure-temperature', params: {} }))
+      return { ...bare, pieces }
+    }
+  },
+})

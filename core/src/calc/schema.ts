@@ -1,0 +1,134 @@
+import * as yup from 'yup'
+
+/** One definition of an input: it gives the Yup schema that checks it and the JSON Schema that describes it. */
+export type Shape =
+  | { type: 'number'; min?: number; above?: number; max?: number; integer?: boolean }
+  | { type: 'string'; max?: number }
+  | { type: 'boolean' }
+  | { type: 'enum'; options: readonly (string | number)[] }
+  | { type: 'array'; of: Shape; min?: number; max?: number }
+  | { type: 'object'; fields: readonly Input[] }
+export type Input = { name: string; optional?: boolean; says: string } & { shape: Shape }
+
+export const number = (limits: { min?: number; above?: number; max?: number; integer?: boolean } = {}): Shape => ({
+  type: 'number',
+  ...limits,
+})
+export const text: Shape = { type: 'string', max: 200 }
+export const flag: Shape = { type: 'boolean' }
+export const oneOf = (...options: (string | number)[]): Shape => ({ type: 'enum', options })
+export const list = (of: Shape, min = 1, max = 20000): Shape => ({ type: 'array', of, min, max })
+export const object = (...fields: Input[]): Shape => ({ type: 'object', fields })
+export const need = (name: string, shape: Shape, says: string): Input => ({ name, shape, says })
+export const may = (name: string, shape: Shape, says: string): Input => ({ name, shape, says, optional: true })
+
+/** Machine codes carried in Yup messages, so that a failure keeps its kind: `missing|…` or `bad|…`. */
+const bad = (sentence: string): string => `bad|${sentence}`
+const sayType = (s: Shape): string =>
+  ({
+    number: 'must be a number, without quotes',
+    string: 'must be text in quotes',
+    boolean: 'must be true or false',
+    enum: s.type === 'enum' ? `must be one of: ${s.options.join(', ')}` : '',
+    array: 'must be a list',
+    object: 'must be an object',
+  })[s.type]
+
+export function yupOf(shape: Shape, optional = false): yup.Schema {
+  const typeError = bad(sayType(shape))
+  let s: yup.Schema
+  if (shape.type === 'number') {
+    let n = yup
+      .number()
+      .typeError(typeError)
+      .test('finite', bad('must be a finite number'), (v) => v === undefined || v === null || Number.isFinite(v))
+    if (shape.min !== undefined) n = n.min(shape.min, bad(`must be at least ${shape.min}`))
+    if (shape.above !== undefined) n = n.moreThan(shape.above, bad(`must be above ${shape.above}`))
+    if (shape.max !== undefined) n = n.max(shape.max, bad(`must be at most ${shape.max}`))
+    if (shape.integer) n = n.integer(bad('must be a whole number'))
+    s = n
+  } else if (shape.type === 'string') {
+    s = yup.string().typeError(typeError).max(shape.max ?? 1000, bad(`must be at most ${shape.max ?? 1000} characters`))
+  } else if (shape.type === 'boolean') s = yup.boolean().typeError(typeError)
+  else if (shape.type === 'enum')
+    s = yup.mixed().test('one-of', typeError, (v) => v === undefined || v === null || shape.options.includes(v as string))
+  else if (shape.type === 'array')
+    s = yup
+      .array()
+      .of(yupOf(shape.of))
+      .typeError(typeError)
+      .min(shape.min ?? 0, bad(`must have at least ${shape.min ?? 0} entries`))
+      .max(shape.max ?? 20000, bad(`must have at most ${shape.max ?? 20000} entries`))
+  else {
+    const fields = Object.fromEntries(shape.fields.map((f) => [f.name, yupOf(f.shape, f.optional)]))
+    // Without this an absent object would be filled in with an empty one and hide that it is missing.
+    s = yup.object(fields).default(undefined).typeError(typeError) as unknown as yup.Schema
+  }
+  return optional ? s.nullable().optional() : s.required('missing|is missing').nonNullable('missing|is missing')
+}
+
+export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unknown> {
+  const nullable = (type: string): unknown => (optional ? [type, 'null'] : type)
+  switch (shape.type) {
+    case 'number':
+      return {
+        type: nullable(shape.integer ? 'integer' : 'number'),
+        ...(shape.min !== undefined ? { minimum: shape.min } : {}),
+        ...(shape.above !== undefined ? { exclusiveMinimum: shape.above } : {}),
+        ...(shape.max !== undefined ? { maximum: shape.max } : {}),
+      }
+    case 'string':
+      return { type: nullable('string'), maxLength: shape.max ?? 1000 }
+    case 'boolean':
+      return { type: nullable('boolean') }
+    case 'enum':
+      return { enum: optional ? [...shape.options, null] : [...shape.options] }
+    case 'array':
+      return { type: nullable('array'), items: jsonSchemaOf(shape.of), minItems: shape.min ?? 0, maxItems: shape.max ?? 20000 }
+    case 'object':
+      return {
+        type: nullable('object'),
+        properties: Object.fromEntries(
+          shape.fields.map((f) => [f.name, { ...jsonSchemaOf(f.shape, f.optional), description: f.says }]),
+        ),
+        required: shape.fields.filter((f) => !f.optional).map((f) => f.name),
+      }
+  }
+}
+
+/** Paths of fields that the shape does not know. */
+export function unknownFields(shape: Shape, value: unknown, path = ''): string[] {
+  if (shape.type === 'array' && Array.isArray(value))
+    return value.flatMap((v, i) => unknownFields(shape.of, v, `${path}[${i}]`)).slice(0, 50)
+  if (shape.type !== 'object' || typeof value !== 'object' || value === null || Array.isArray(value)) return []
+  const known = new Map(shape.fields.map((f) => [f.name, f]))
+  return Object.entries(value).flatMap(([k, v]) => {
+    const at = path ? `${path}.${k}` : k
+    const field = known.get(k)
+    return field ? unknownFields(field.shape, v, at) : [at]
+  })
+}
+
+export interface Fault {
+  code: 'bad-input' | 'missing-field'
+  message: string
+  field: string
+}
+/** The first fault of an input in the order of its fields, or null. */
+export function firstFault(shape: Shape & { type: 'object' }, schema: yup.Schema, value: unknown): Fault | null {
+  try {
+    schema.validateSync(value, { strict: true, abortEarly: false })
+    return null
+  } catch (e) {
+    if (!(e instanceof yup.ValidationError)) throw e
+    const inner = e.inner.length ? e.inner : [e]
+    const order = new Map(shape.fields.map((f, i) => [f.name, i]))
+    const rank = (path: string): number => order.get(/^[^.[]+/.exec(path)?.[0] ?? '') ?? 999
+    // Of one field's faults the wrong type speaks before what follows from it.
+    const first = [...inner].sort((a, b) => rank(a.path ?? '') - rank(b.path ?? ''))[0] as yup.ValidationError
+    const field = (first.path ?? '').replace(/"/g, '')
+    const said = first.errors[0] ?? ''
+    const [kind, sentence] = said.includes('|') ? (said.split('|') as [string, string]) : ['bad', 'is not as it should be']
+    return { code: kind === 'missing' ? 'missing-field' : 'bad-input', message: `${field || 'The input'} ${sentence}.`, field }
+  }
+}

@@ -1,0 +1,132 @@
+import { type RunEnd, cutLength } from '../cut/cut-length.js'
+import { dewPointC } from '../conditions/dew-point.js'
+import { judgeCheckMark } from '../methods/solvent-cement/inspection.js'
+import { fillingOf } from '../cut/tin-date.js'
+import { say } from '../words/words.js'
+import { Refusal, calculation } from './door.js'
+import { list, may, need, number, object, oneOf, text } from './schema.js'
+
+const LONG = 100_000
+export const dewPoint = calculation({
+  name: 'dew-point',
+  summary: 'Temperature at which water condenses from this air (Magnus formula).',
+  inputs: [
+    need('airC', number({ min: -60, max: 100 }), 'Air temperature'),
+    need('relativeHumidityPct', number({ above: 0, max: 100 }), 'Relative humidity'),
+  ],
+  sources: ['magnus'],
+  example: { input: { airC: 20, relativeHumidityPct: 50 }, result: { dewPointC: 9.261088106432005 } },
+  compute(i: { airC: number; relativeHumidityPct: number }, w) {
+    w.put('dewPointC', dewPointC(i.airC, i.relativeHumidityPct), 'magnus')
+  },
+})
+
+export const insertionVerdict = calculation({
+  name: 'insertion-verdict',
+  summary: 'Judges the distance from socket face to check mark after assembly.',
+  inputs: [
+    need('readingMm', number({ min: 0, max: LONG }), 'Socket face to check mark'),
+    need('checkOffsetMm', number({ above: 0, max: 1000 }), 'What it should be'),
+    need('depthMm', number({ above: 0, max: 1000 }), 'Insertion depth'),
+  ],
+  sources: ['ours-check-mark'],
+  example: {
+    input: { readingMm: 54, checkOffsetMm: 50, depthMm: 61 },
+    result: { shortMm: 4, insertionMm: 57, verdict: 'fail' },
+  },
+  compute(i: { readingMm: number; checkOffsetMm: number; depthMm: number }, w) {
+    const v = judgeCheckMark(i.readingMm, i.checkOffsetMm, i.depthMm)
+    w.put('shortMm', v.shortMm, 'given', ['given'])
+    w.put('insertionMm', v.insertionMm, 'given', ['given'])
+    w.put('verdict', v.verdict, 'ours-check-mark')
+    if (v.insertionMm < 0) w.warn('not-in-socket', 'By this reading the pipe is not in the socket.', 'readingMm')
+  },
+})
+
+const gap = may('gapMm', number({ min: 0, max: LONG }), 'Left open at the stop')
+export const cutLengthCalc = calculation({
+  name: 'cut-length',
+  summary: 'Length to cut, from a measure between centres, faces or ends.',
+  inputs: [
+    need('measure', oneOf('centre-centre', 'centre-face', 'face-face', 'end-end'), 'What was measured'),
+    need('measuredMm', number({ above: 0, max: 1_000_000 }), 'The measure'),
+    need(
+      'ends',
+      {
+        ...list(
+          object(
+            may('takeOffMm', number({ min: 0, max: LONG }), 'Fitting centre to face or stop; needed at centre ends'),
+            may('takeOffTo', oneOf('face', 'stop'), 'What the take-off reaches to; face if absent'),
+            may('insertionMm', number({ min: 0, max: LONG }), 'Into the socket; needed unless the take-off reaches to the stop'),
+            gap,
+          ),
+          2,
+          2,
+        ),
+      },
+      'The two ends; ends[0] is the centre of centre-face',
+    ),
+  ],
+  rules: 'takeOffMm is needed only at centre ends, insertionMm only where it counts (not for stop, not for end-end).',
+  sources: ['cp-cut-length'],
+  example: {
+    input: {
+      measure: 'centre-centre',
+      measuredMm: 1250,
+      ends: [
+        { takeOffMm: 44, insertionMm: 61 },
+        { takeOffMm: 44, insertionMm: 61 },
+      ],
+    },
+    result: { cutMm: 1284 },
+  },
+  compute(i: { measure: 'centre-centre' | 'centre-face' | 'face-face' | 'end-end'; measuredMm: number; ends: RunEnd[] }, w) {
+    const cut = cutLength(i.measure, i.measuredMm, i.ends)
+    if (!cut.ok && cut.reason === 'missing')
+      throw new Refusal('missing-field', `${cut.field} is missing.`, cut.field)
+    if (!cut.ok)
+      throw new Refusal(
+        'does-not-fit',
+        `Take-offs and gaps are longer than the measure (${i.measuredMm} mm): ${cut.cutMm} mm would be left. Measure again or choose shorter fittings.`,
+        'measuredMm',
+      )
+    w.put('cutMm', cut.cutMm, 'cp-cut-length', ['given', 'cp-cut-length'])
+  },
+})
+
+export const dualContainment = calculation({
+  name: 'dual-containment',
+  summary: 'How much longer the inner pipe of a pipe-in-pipe piece is cut.',
+  inputs: [
+    need('innerSocketMm', number({ above: 0, max: 1000 }), 'Depth of the inner socket'),
+    need('outerSocketMm', number({ above: 0, max: 1000 }), 'Depth of the outer socket'),
+    need('ends', oneOf(1, 2), 'How many ends sit in such fittings'),
+  ],
+  sources: ['cp-pipe-in-pipe'],
+  example: { input: { innerSocketMm: 31, outerSocketMm: 14.5, ends: 2 }, result: { innerLongerByMm: 33 } },
+  compute(i: { innerSocketMm: number; outerSocketMm: number; ends: number }, w) {
+    const by = (i.innerSocketMm - i.outerSocketMm) * i.ends
+    w.put('innerLongerByMm', by, 'cp-pipe-in-pipe', ['given', 'cp-pipe-in-pipe'])
+    if (by < 0) w.warn('inner-shallower', 'The inner socket is shallower than the outer one: check the two figures.')
+  },
+})
+
+export const tinDate = calculation({
+  name: 'tin-date',
+  summary: 'Filling and expiry dates from a tin\u2019s ordinal date code.',
+  inputs: [
+    need('code', text, 'YYDDD, more may follow; century 20'),
+    need('on', text, 'The day to judge, YYYY-MM-DD'),
+  ],
+  sources: ['cp-shelf-life'],
+  example: {
+    input: { code: '25114B7', on: '2026-11-23' },
+    result: { filledOn: '2025-04-24', expiresOn: '2027-04-24', expired: false },
+  },
+  compute(i: { code: string; on: string }, w) {
+    const found = fillingOf(i.code, i.on)
+    if (!found.ok) throw new Refusal('bad-input', say(found.why), found.field)
+    for (const key of ['filledOn', 'expiresOn', 'expired'] as const) w.put(key, found[key], 'cp-shelf-life')
+    if (found.filledOn > i.on) w.warn('filled-later', 'The tin says it was filled after this day: check the code.', 'code')
+  },
+})

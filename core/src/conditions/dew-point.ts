@@ -1,0 +1,12 @@
+const A = 17.62
+const B_C = 243.12
+
+/**
+ * Dew point by the Magnus formula.
+ * @param airC air temperature, −45…60 °C. @param relativeHumidityPct above 0, to 100.
+ * @returns dew point in °C. Source: `magnus`.
+ */
+export function dewPointC(airC: number, relativeHumidityPct: number): number {
+  const gamma = Math.log(relativeHumidityPct / 100) + (A * airC) / (B_C + airC)
+  return (B_C * gamma) / (A - gamma)
+}

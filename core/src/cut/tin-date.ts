@@ -1,0 +1,41 @@
+import { type Msg, msg } from '../sources/source.js'
+
+export const SHELF_LIFE_MONTHS = 24
+const iso = (t: number): string => new Date(t).toISOString().slice(0, 10)
+
+/** Midnight UTC of a real calendar day written YYYY-MM-DD, else null. */
+export function dayOf(text: string): number | null {
+  const m = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
+  if (!m) return null
+  const t = Date.UTC(Number(m[1]), Number(m[2]) - 1, Number(m[3]))
+  return iso(t) === text ? t : null
+}
+
+/** A day some calendar months later; the last day of the month where that day does not exist. */
+export function addMonths(day: string, months: number): string {
+  const [y, m, d] = day.split('-').map(Number) as [number, number, number]
+  const lastOfMonth = new Date(Date.UTC(y, m + months, 0)).getUTCDate()
+  return iso(Date.UTC(y, m - 1 + months, Math.min(d, lastOfMonth)))
+}
+
+export type Filling =
+  | { ok: true; filledOn: string; expiresOn: string; expired: boolean }
+  | { ok: false; field: 'code' | 'on'; why: Msg }
+
+/**
+ * Dates of a cement tin from its ordinal code (two digits of the year, three of the day, more may follow).
+ * Expires 24 calendar months after filling, which is the last good day. Source: `cp-shelf-life`.
+ */
+export function fillingOf(code: string, on: string): Filling {
+  if (dayOf(on) === null) return { ok: false, field: 'on', why: msg('not-a-date', { text: on }) }
+  const m = /^(\d{2})(\d{3})/.exec(code)
+  if (!m) return { ok: false, field: 'code', why: msg('not-a-tin-code', { text: code }) }
+  const year = 2000 + Number(m[1])
+  const ordinal = Number(m[2])
+  const leap = (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0
+  if (ordinal < 1 || ordinal > (leap ? 366 : 365))
+    return { ok: false, field: 'code', why: msg('no-such-day', { year, ordinal }) }
+  const filledOn = iso(Date.UTC(year, 0, ordinal))
+  const expiresOn = addMonths(filledOn, SHELF_LIFE_MONTHS)
+  return { ok: true, filledOn, expiresOn, expired: on > expiresOn }
+}

@@ -1,0 +1,108 @@
+import { type History, type Span, spanAt } from '../../conditions/history.js'
+
+/** `coldest`: the slowest reading so far rules. `accumulate`: each hour counts as 1 / required hours. */
+export type CureMode = 'coldest' | 'accumulate'
+
+export interface Finish {
+  atS: number
+  /** The span whose temperature settled the time. */
+  span: Span
+}
+
+/**
+ * How fast something cures along one history. For each span the seconds required at its slower end
+ * (Infinity where the rule has no figure). For sign-off (`coldest`) a gap in the readings is unknown.
+ */
+export class Pace {
+  private readonly required: Float64Array
+  private readonly done: Float64Array | null
+
+  constructor(
+    private readonly history: History,
+    requiredS: (temperatureC: number) => number | null,
+    private readonly mode: CureMode,
+  ) {
+    const n = history.length
+    this.required = new Float64Array(n)
+    for (let i = 0; i < n; i++) this.required[i] = slowerEnd(history[i] as Span, requiredS, mode)
+    this.done = mode === 'accumulate' ? new Float64Array(n) : null
+    if (this.done)
+      for (let i = 1; i < n; i++) {
+        const from = (history[i - 1] as Span).fromS
+        const length = (history[i] as Span).fromS - from
+        const need = this.required[i - 1] as number
+        const share = need === Infinity || from === -Infinity ? 0 : length / need
+        this.done[i] = (this.done[i - 1] as number) + share
+      }
+  }
+
+  /** When it is finished if it began at `homeS`; null when the readings never give a figure. */
+  finish(homeS: number): Finish | null {
+    return this.mode === 'coldest' ? this.coldest(homeS) : this.accumulated(homeS)
+  }
+
+  private coldest(homeS: number): Finish | null {
+    let slowest = 0
+    let ruling = spanAt(this.history, homeS)
+    for (let i = ruling; i < this.history.length; i++) {
+      const need = this.required[i] as number
+      if (need === Infinity) return null
+      if (need > slowest) {
+        slowest = need
+        ruling = i
+      }
+      const from = Math.max(homeS, (this.history[i] as Span).fromS)
+      const atS = Math.max(from, homeS + slowest)
+      const untilS = this.history[i + 1]?.fromS ?? Infinity
+      if (atS < untilS) return { atS, span: this.history[ruling] as Span }
+    }
+    return null
+  }
+
+  private accumulated(homeS: number): Finish | null {
+    const done = this.done as Float64Array
+    const n = this.history.length
+    const start = spanAt(this.history, homeS)
+    const startNeed = this.required[start] as number
+    const startFrom = Math.max((this.history[start] as Span).fromS, -Number.MAX_VALUE)
+    const before =
+      startNeed === Infinity || homeS <= startFrom
+        ? (done[start] as number)
+        : (done[start] as number) + (homeS - startFrom) / startNeed
+    const goal = before + 1
+    // The last span that begins unfinished is the one it finishes in.
+    let low = start
+    let high = n - 1
+    while (low < high) {
+      const mid = (low + high + 1) >> 1
+      if ((done[mid] as number) < goal) low = mid
+      else high = mid - 1
+    }
+    const need = this.required[low] as number
+    if (need === Infinity) return null
+    const from = low === start ? homeS : (this.history[low] as Span).fromS
+    const share = low === start ? 1 : goal - (done[low] as number)
+    return { atS: from + share * need, span: this.history[low] as Span }
+  }
+}
+
+/** Seconds required at the slower end of a span, Infinity where unknown. */
+export function slowerEnd(span: Span, requiredS: (c: number) => number | null, mode: CureMode): number {
+  if (span.basis === 'none' || (span.basis === 'gap' && mode === 'coldest')) return Infinity
+  const a = requiredS(span.minC)
+  if (a === null) return Infinity
+  if (span.minC === span.maxC) return a
+  const b = requiredS(span.maxC)
+  return b === null ? Infinity : Math.max(a, b)
+}
+
+const caches = new WeakMap<History, Map<string, Pace>>()
+/** The pace of a named rule along a history; worked out once for each pair, since thousands of joints share it. */
+export function paceOf(history: History, key: string, requiredS: (c: number) => number | null, mode: CureMode): Pace {
+  let cache = caches.get(history)
+  if (!cache) caches.set(history, (cache = new Map()))
+  const full = `${mode} ${key}`
+  let pace = cache.get(full)
+  if (!pace) cache.set(full, (pace = new Pace(history, requiredS, mode)))
+  return pace
+}

@@ -1,0 +1,95 @@
+/**
+ * Never-falling pressure against time, in pieces that are flat or straight ramps. A piece holds from its start to
+ * the next one's. `holder` is who sets it (an index in id order), `reachedS` when that holder first had this value.
+ */
+export interface Piece {
+  fromS: number
+  /** Gauge pressure at `fromS`; Infinity = no ceiling. */
+  bar: number
+  slopeBarPerS: number
+  holder: number
+  reachedS: number
+}
+
+const barAt = (p: Piece, atS: number): number =>
+  p.slopeBarPerS === 0 ? p.bar : p.bar + p.slopeBarPerS * (atS - p.fromS)
+const reachedAt = (p: Piece, atS: number): number => (p.slopeBarPerS === 0 ? p.reachedS : atS)
+
+function append(out: Piece[], from: Piece, atS: number): void {
+  const bar = barAt(from, atS)
+  const last = out.at(-1)
+  if (
+    last &&
+    last.holder === from.holder &&
+    last.slopeBarPerS === from.slopeBarPerS &&
+    Math.abs(barAt(last, atS) - bar) <= 1e-12 * Math.max(1, Math.abs(bar))
+  )
+    return
+  if (last && last.bar === Infinity && bar === Infinity && last.holder === from.holder) return
+  const piece = { fromS: atS, bar, slopeBarPerS: from.slopeBarPerS, holder: from.holder, reachedS: reachedAt(from, atS) }
+  if (last && last.fromS === atS) out[out.length - 1] = piece
+  else out.push(piece)
+}
+
+/** Does `a` win over `b` on the stretch that starts at `atS`? Ties: the one that reached this value last, then id. */
+function wins(a: Piece, b: Piece, atS: number, pick: 'min' | 'max'): boolean {
+  const va = barAt(a, atS)
+  const vb = barAt(b, atS)
+  if (va === vb && a.slopeBarPerS === b.slopeBarPerS) {
+    const ra = reachedAt(a, atS)
+    const rb = reachedAt(b, atS)
+    return ra === rb ? a.holder <= b.holder : ra > rb
+  }
+  const close = Math.abs(va - vb) <= 1e-12 * Math.max(1, Math.abs(va))
+  const less = close ? a.slopeBarPerS < b.slopeBarPerS : va < vb
+  return pick === 'min' ? less : !less
+}
+
+/** Pointwise least (or greatest) of two curves, with a break exactly where they cross. Both cover the same start. */
+export function combine(a: readonly Piece[], b: readonly Piece[], pick: 'min' | 'max'): Piece[] {
+  const out: Piece[] = []
+  let i = 0
+  let j = 0
+  let atS = Math.max(a[0]?.fromS ?? -Infinity, b[0]?.fromS ?? -Infinity)
+  while (i + 1 < a.length && (a[i + 1] as Piece).fromS <= atS) i++
+  while (j + 1 < b.length && (b[j + 1] as Piece).fromS <= atS) j++
+  for (;;) {
+    const pa = a[i] as Piece
+    const pb = b[j] as Piece
+    const nextS = Math.min(a[i + 1]?.fromS ?? Infinity, b[j + 1]?.fromS ?? Infinity)
+    append(out, wins(pa, pb, atS, pick) ? pa : pb, atS)
+    const closing = pb.slopeBarPerS - pa.slopeBarPerS
+    if (closing !== 0) {
+      const crossS = atS + (barAt(pa, atS) - barAt(pb, atS)) / closing
+      if (crossS > atS && crossS < nextS) append(out, wins(pa, pb, crossS, pick) ? pa : pb, crossS)
+    }
+    if (nextS === Infinity) return out
+    atS = nextS
+    while (i + 1 < a.length && (a[i + 1] as Piece).fromS <= atS) i++
+    while (j + 1 < b.length && (b[j + 1] as Piece).fromS <= atS) j++
+  }
+}
+
+/** The curve's value at a time (0 before it begins). */
+export function valueAt(pieces: readonly Piece[], atS: number): number {
+  let value = 0
+  for (const p of pieces) {
+    if (p.fromS > atS) break
+    value = barAt(p, atS)
+  }
+  return value
+}
+
+/** The curve's earliest time at a pressure, or null when it never gets there. */
+export function timeOf(pieces: readonly Piece[], bar: number, tolerance = 0): number | null {
+  const goal = bar - tolerance
+  for (let i = 0; i < pieces.length; i++) {
+    const p = pieces[i] as Piece
+    if (p.bar >= goal) return p.fromS
+    if (p.slopeBarPerS > 0) {
+      const atS = p.fromS + (goal - p.bar) / p.slopeBarPerS
+      if (atS <= (pieces[i + 1]?.fromS ?? Infinity)) return atS
+    }
+  }
+  return null
+}

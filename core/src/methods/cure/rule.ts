@@ -1,0 +1,45 @@
+import type { SourceId } from '../../sources/source.js'
+import { EDGE_BAR } from '../../units/units.js'
+
+/** One pressure class of a cure rule: what it takes to be trusted with pressures up to `toBar`. */
+export interface CureClass {
+  /** Highest gauge pressure of the class in bar; null = the rule sets no ceiling. */
+  toBar: number | null
+  /** Seconds needed at a steady temperature; null outside the rule's range; 0 where only `perBarS` counts. */
+  requiredS(temperatureC: number): number | null
+}
+
+/** How long a joint must be left alone before it may be moved and before it may take pressure. */
+export interface CureRule {
+  /** Names rule, size and options: two rules with the same id are the same function. */
+  id: string
+  /** Where the figure at a temperature comes from (rules may lean on a second table when it is cold). */
+  sourceAt(temperatureC: number): SourceId
+  setSource: SourceId
+  /** Ascending by `toBar`. */
+  classes: readonly CureClass[]
+  /** Seconds for each bar, on top of the class (the longer of both counts); null = none. */
+  perBarS: number | null
+  setS(temperatureC: number): number | null
+}
+
+/** The class that governs a pressure; on an edge the slower one. Null above the rule's ceiling. */
+export function classFor(rule: CureRule, bar: number): CureClass | null {
+  const last = rule.classes.length - 1
+  return (
+    rule.classes.find((c, i) =>
+      c.toBar === null ? true : i < last ? bar < c.toBar - EDGE_BAR : bar <= c.toBar + EDGE_BAR,
+    ) ?? null
+  )
+}
+
+/** Seconds a pressure needs at a steady temperature, or null. */
+export function requiredFor(rule: CureRule, bar: number): ((temperatureC: number) => number | null) | null {
+  const c = classFor(rule, bar)
+  if (!c) return null
+  const perBar = rule.perBarS === null ? 0 : rule.perBarS * bar
+  return (t) => {
+    const need = c.requiredS(t)
+    return need === null ? null : Math.max(need, perBar)
+  }
+}

@@ -1,0 +1,184 @@
+import type { History } from '../conditions/history.js'
+import type { Fig, Finding, Level, Msg, SourceId } from '../sources/source.js'
+import type { CureMode } from './cure/pace.js'
+import type { MethodId, School } from './joinable.js'
+
+export type { Fig, Finding, Level, Msg, SourceId }
+export type Unit = 'mm' | 'C' | 'bar' | 's' | 'pct' | 'deg' | 'Nm' | 'turns' | 'count' | 'none'
+export type Control =
+  | 'length'
+  | 'turns'
+  | 'gap-pair'
+  | 'gap-round'
+  | 'grid'
+  | 'torque'
+  | 'temperature'
+  | 'pressure'
+  | 'choice'
+  | 'yes-no'
+  | 'scan'
+  | 'photo'
+  | 'size'
+
+/** One definition of a field: form control, Yup schema and JSON Schema derive from it. */
+export interface Field {
+  key: string
+  label: Msg
+  needed: boolean
+  unit?: Unit
+  min?: number
+  max?: number
+  options?: readonly string[]
+  control: Control
+  /** For a reading that is compared with a target: what it should be, and how far off still passes. */
+  target?: { value: Fig; shortMax: number; overMax: number }
+}
+
+/** The rules a life was begun under. History does not rewrite itself when a newer version comes. */
+export interface RulesPin {
+  rules: number
+  chart: string | null
+  school: School
+  table: string
+}
+
+/** What the joint stands in: pinned rules, the climate at its place, how a changing temperature is treated. */
+export interface Ctx {
+  school: School
+  pin: RulesPin
+  wall: History
+  airC: number | null
+  wallC: number | null
+  humidityPct: number | null
+  mode: CureMode
+}
+
+export interface Done {
+  eventId: string
+  step: string
+  earliestS: number
+  latestS: number
+  readings: Readonly<Record<string, unknown>>
+  by: string
+}
+/** One life of a joint, from its first step to being cut out. */
+export interface Life {
+  no: number
+  done: readonly Done[]
+  cutOutAtS?: number
+  interrupted: readonly { kind: string; atS: number }[]
+}
+
+export interface Mark {
+  kind: 'depth' | 'check' | 'sand' | 'proof'
+  fromEndMm: Fig
+}
+export interface Insertion {
+  depthMm: Fig
+  shortMaxMm: number
+  overMaxMm: number
+  marks: Mark[]
+}
+export interface Clearance {
+  to: 'weld' | 'bend' | 'fitting' | 'wall' | 'joint'
+  minMm: Fig
+}
+
+export interface StepException {
+  id: string
+  says: Msg
+  /** Where it leads: a step to go back to, cutting out, or on (the finding stands). */
+  backTo: string | 'cut-out' | 'on'
+}
+export interface Step {
+  id: string
+  after: readonly string[]
+  does: Msg
+  lookFor: Msg
+  mistake: Msg
+  action: Msg
+  hint: Msg
+  exceptions: readonly StepException[]
+  cautions: readonly Finding[]
+  reads: readonly Field[]
+  /** Glyph state that this step brings about. */
+  reaches?: 'marked' | 'prepared' | 'made' | 'verified'
+  skip: 'free' | 'reason' | 'stop'
+  people: Fig
+  tools: readonly Msg[]
+}
+
+export interface Clock {
+  id: string
+  step: string
+  kind: 'window' | 'dwell' | 'exact' | 'watch'
+  label: Msg
+  fromS: number
+  /** Null: no figure, and the dock says so. */
+  untilS: Fig
+  stoppedAtS?: number
+  onMiss: { backTo: string | 'cut-out'; say: Msg }
+  why: readonly Msg[]
+}
+/** bar null: this joint sets no ceiling. */
+export interface Ramp {
+  fromS: number
+  bar: number | null
+  slopeBarPerS: number
+  source: SourceId
+}
+export interface Inspection {
+  verdict: 'pass' | 'fail' | 'unknown'
+  findings: readonly Finding[]
+  unread: readonly string[]
+  next: { step: string } | { do: 'cut-out' | 'measure' | 'nothing' }
+  causes: readonly Msg[]
+}
+export interface Need {
+  item: string
+  qty: Fig
+  unit: Unit
+  matches: Readonly<Record<string, string>>
+}
+/** Parts of a drawing in mm; the screen only paints. x grows from the pipe's free side to the socket's stop. */
+export type Shape =
+  | { kind: 'pipe'; x1: number; x2: number; odMm: number; wallMm: number }
+  | { kind: 'socket'; face: number; stop: number; odMm: number; wallMm: number }
+  | { kind: 'mark'; at: number; as: Mark['kind'] }
+  | { kind: 'wet'; x1: number; x2: number; odMm: number }
+  | { kind: 'gap'; x1: number; x2: number; says: Msg }
+
+/** Everything a place needs to know of a way to join pipe. Places and routes know no method by name. */
+export interface Method<S = unknown> {
+  readonly id: MethodId
+  readonly version: number
+  readonly name: Msg
+  readonly fields: readonly Field[]
+  parse(raw: unknown): { ok: true; spec: S } | { ok: false; errors: readonly Finding[] }
+  upgrade(raw: unknown, fromVersion: number): unknown
+  selection(spec: S, around: Around, ctx: Ctx): readonly Finding[]
+  insertion(spec: S, ctx: Ctx): Insertion
+  clearances(spec: S, ctx: Ctx): readonly Clearance[]
+  steps(spec: S, ctx: Ctx): readonly Step[]
+  clocks(spec: S, life: Life, ctx: Ctx): readonly Clock[]
+  /** Empty = nothing yet. Never falling within a life. */
+  pressure(spec: S, life: Life, ctx: Ctx): readonly Ramp[]
+  /** When the joint may be moved with care; null = not known or not yet home. */
+  movableFromS(spec: S, life: Life, ctx: Ctx): Fig
+  inspection(spec: S, life: Life, ctx: Ctx): Inspection
+  interruption(spec: S, life: Life, kind: string, ctx: Ctx): readonly Finding[]
+  testing(spec: S, life: Life, ctx: Ctx): { open: readonly Finding[]; forbids: readonly Finding[] }
+  consumables(spec: S, ctx: Ctx): readonly Need[]
+  cautions(spec: S, ctx: Ctx): readonly Finding[]
+  figures(spec: S, ctx: Ctx): readonly { key: string; fig: Fig; unit: Unit; otherSchools: readonly Fig[] }[]
+  section(spec: S, life: Life | null, ctx: Ctx): readonly Shape[]
+  readonly faults: readonly { id: string; step: string; shows: Msg }[]
+}
+export interface Around {
+  medium?: string
+  /** Plastic the tin in hand is made for, and whether it is past its date. */
+  cement?: string | null
+  tinExpired?: boolean | null
+  pressureService: boolean
+  live?: boolean
+}

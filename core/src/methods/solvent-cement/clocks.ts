@@ -1,0 +1,100 @@
+import { type Fig, fig, msg, noFig } from '../../sources/source.js'
+import { paceOf } from '../cure/pace.js'
+import type { Clock, Ctx, Done, Life } from '../method.js'
+import { cureRule } from './rule.js'
+import { PRIMER_WINDOW_S, holdS, openTimeS, usesPrimer } from './setup.js'
+import type { SolventSpec } from './spec.js'
+
+const of = (life: Life, step: string): Done[] => life.done.filter((d) => d.step === step)
+
+/** Humidity to count with: unknown counts as humid. */
+export const humidityOf = (ctx: Ctx): number => ctx.humidityPct ?? 100
+
+/** When the joint is home, at the latest possible moment; null before. */
+export function homeAtS(life: Life): number | null {
+  const home = of(life, 'home')
+  return home.length ? Math.max(...home.map((d) => d.latestS)) : null
+}
+
+/** When the joint may be moved with care: the end of its set time along the wall's temperatures. */
+export function setAtS(spec: SolventSpec, life: Life, ctx: Ctx): Fig {
+  const home = homeAtS(life)
+  if (home === null) return noFig(msg('not-home'))
+  const found = cureRule(spec, ctx.pin.table, humidityOf(ctx))
+  if (!found.ok) return noFig(found.why)
+  const { rule } = found
+  const finish = paceOf(ctx.wall, `${rule.id}#set`, rule.setS, ctx.mode).finish(home)
+  return finish ? fig(finish.atS, rule.setSource) : noFig(msg('no-set-time', { size: spec.size }))
+}
+
+/** The running and finished clocks of one life. Windows run from the earliest possible moment, dwells from the latest. */
+export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
+  const out: Clock[] = []
+  const airC = ctx.airC
+  const wallC = ctx.wallC ?? airC
+  const prime = of(life, 'prime')
+  const cement = of(life, 'cement')
+  const home = of(life, 'home')
+  const homeS = homeAtS(life)
+  const lastPrime = prime.at(-1)
+  if (lastPrime && usesPrimer(spec)) {
+    const next = cement.find((d) => d.latestS >= lastPrime.earliestS)
+    out.push({
+      id: 'primer',
+      step: 'prime',
+      kind: 'window',
+      label: msg('clock-primer'),
+      fromS: lastPrime.earliestS,
+      untilS: fig(lastPrime.earliestS + PRIMER_WINDOW_S, 'cp-primer-window'),
+      ...(next ? { stoppedAtS: next.latestS } : homeS !== null ? { stoppedAtS: homeS } : {}),
+      onMiss: { backTo: 'prime', say: msg('primer-dried') },
+      why: [],
+    })
+  }
+  const coat = lastCoat(cement)
+  if (coat) {
+    const open = airC === null || wallC === null ? noFig(msg('no-temperature')) : openTimeS(spec, airC, wallC)
+    const closing = home.filter((d) => d.latestS >= coat.earliestS).map((d) => d.latestS)
+    out.push({
+      id: 'open',
+      step: 'cement',
+      kind: 'window',
+      label: msg('clock-open'),
+      fromS: coat.earliestS,
+      untilS: open.value === null ? open : fig(coat.earliestS + open.value, open.source),
+      ...(closing.length ? { stoppedAtS: Math.max(...closing) } : {}),
+      onMiss: { backTo: 'cut-out', say: msg('cement-closed') },
+      why: open.value === null ? [] : [msg('open-by-temperature', { temperatureC: Math.max(airC ?? 0, wallC ?? 0) })],
+    })
+  }
+  if (homeS !== null) {
+    const hold = airC === null || wallC === null ? holdS(spec, 0, 0) : holdS(spec, airC, wallC)
+    out.push({
+      id: 'hold',
+      step: 'home',
+      kind: 'dwell',
+      label: msg('clock-hold'),
+      fromS: homeS,
+      untilS: hold.value === null ? hold : fig(homeS + hold.value, hold.source),
+      onMiss: { backTo: 'cut-out', say: msg('let-go-early') },
+      why: [],
+    })
+    out.push({
+      id: 'set',
+      step: 'home',
+      kind: 'dwell',
+      label: msg('clock-set'),
+      fromS: homeS,
+      untilS: setAtS(spec, life, ctx),
+      onMiss: { backTo: 'cut-out', say: msg('moved-before-set') },
+      why: [],
+    })
+  }
+  return out
+}
+
+/** A re-coat while the first coat was soft starts the window again; a doubled entry does not. */
+function lastCoat(cement: readonly Done[]): Done | undefined {
+  const again = cement.filter((d) => d.readings.again === true)
+  return again.at(-1) ?? cement.reduce<Done | undefined>((a, b) => (!a || b.earliestS < a.earliestS ? b : a), undefined)
+}

@@ -1,0 +1,145 @@
+import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import { curePieces } from '../cure/ramps.js'
+import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '../method.js'
+import { clocks, homeAtS, humidityOf, setAtS } from './clocks.js'
+import { OVER_PASS_MM, SHORT_PASS_MM, inspect } from './inspection.js'
+import { cureRule } from './rule.js'
+import { applicatorMinMm, cementBody, crew, holdS, openTimeS, primerWindowS, setupFindings, usesPrimer } from './setup.js'
+import { type SolventSpec, depthOf, fields, odMm, parse } from './spec.js'
+import { steps } from './steps.js'
+
+export const RULES_VERSION = 1
+
+function insertion(spec: SolventSpec): Insertion {
+  const depth = depthOf(spec)
+  const check = depth.value === null ? depth : fig(depth.value + spec.checkOffsetMm, depth.source)
+  return {
+    depthMm: depth,
+    shortMaxMm: SHORT_PASS_MM,
+    overMaxMm: OVER_PASS_MM,
+    marks: [
+      { kind: 'depth', fromEndMm: depth },
+      { kind: 'check', fromEndMm: check },
+    ],
+  }
+}
+
+/** Nothing before the joint is set; after that, its cure rule along the wall's temperatures. */
+function pressure(spec: SolventSpec, life: Life, ctx: Ctx): Ramp[] {
+  const home = homeAtS(life)
+  if (home === null || life.cutOutAtS !== undefined) return []
+  const found = cureRule(spec, ctx.pin.table, humidityOf(ctx))
+  const set = setAtS(spec, life, ctx)
+  if (!found.ok || set.value === null) return []
+  const setS = set.value
+  const source = found.rule.sourceAt(ctx.wallC ?? 0)
+  const pieces = curePieces(found.rule, home, ctx.wall, ctx.mode)
+  const out: Ramp[] = []
+  pieces.forEach((p, i) => {
+    const untilS = pieces[i + 1]?.fromS ?? Infinity
+    if (untilS <= setS) return
+    const fromS = Math.max(p.fromS, setS)
+    const bar = p.slopeBarPerS === 0 ? p.bar : p.bar + p.slopeBarPerS * (fromS - p.fromS)
+    out.push({ fromS, bar: bar === Infinity ? null : bar, slopeBarPerS: p.slopeBarPerS, source })
+  })
+  return out
+}
+
+function selection(spec: SolventSpec, around: Around, ctx: Ctx): Finding[] {
+  const out: Finding[] = []
+  if (around.live) out.push(finding('stop', 'section-live', 'cp-gates'))
+  if (ctx.airC === null || ctx.humidityPct === null || ctx.wallC === null)
+    out.push(finding('warn', 'conditions-missing', 'cp-condensation'))
+  else
+    out.push(
+      ...setupFindings(
+        spec,
+        around.pressureService,
+        { airC: ctx.airC, pipeC: ctx.wallC, relativeHumidityPct: ctx.humidityPct },
+        { cement: around.cement ?? null, tinExpired: around.tinExpired ?? null },
+      ),
+    )
+  return out
+}
+
+function section(spec: SolventSpec, life: Life | null): Shape[] {
+  const od = odMm(spec)
+  const depth = depthOf(spec).value ?? od * 0.5
+  const wall = spec.wallMm ?? od * 0.06
+  const isHome = life?.done.some((d) => d.step === 'home') ?? false
+  const isWet = life?.done.some((d) => d.step === 'cement') ?? false
+  const isMarked = life?.done.some((d) => d.step === 'fit') ?? false
+  const face = 0
+  // Before it is home the pipe is drawn standing off, so that marks and coat can be seen.
+  const end = isHome ? depth : -depth * 0.35
+  const shapes: Shape[] = [
+    { kind: 'socket', face, stop: depth, odMm: od, wallMm: wall * 1.4 },
+    { kind: 'pipe', x1: end - depth - spec.checkOffsetMm - od * 0.35, x2: end, odMm: od, wallMm: wall },
+  ]
+  if (isWet && !isHome) shapes.push({ kind: 'wet', x1: end - depth, x2: end, odMm: od })
+  if (isMarked || !life?.done.length) {
+    if (!isHome) shapes.push({ kind: 'mark', at: end - depth, as: 'depth' })
+    shapes.push({ kind: 'mark', at: end - depth - spec.checkOffsetMm, as: 'check' })
+  }
+  if (isHome) shapes.push({ kind: 'gap', x1: end - depth - spec.checkOffsetMm, x2: face, says: msg('gap-check', { offsetMm: spec.checkOffsetMm }) })
+  return shapes
+}
+
+/** What an interruption costs at this moment of the joint, and the way back. */
+function interruption(spec: SolventSpec, life: Life, kind: string, ctx: Ctx): Finding[] {
+  const stage = life.done.at(-1)?.step ?? 'start'
+  const running = clocks(spec, life, ctx).filter((c) => c.stoppedAtS === undefined && c.untilS.value !== null)
+  const untilAtS = running.find((c) => c.kind === 'window')?.untilS.value ?? 0
+  const code = kind === 'rain' && (stage === 'fit' || stage === 'prime') ? 'interrupted-wet' : `interrupted-after-${stage}`
+  return [finding('warn', code, 'cp-steps', { untilAtS, kind })]
+}
+
+/** Solvent cement: PVC, PVC-U, CPVC and ABS, by inch or metric practice. */
+export const solventCement: Method<SolventSpec> = {
+  id: 'solvent-cement',
+  version: RULES_VERSION,
+  name: msg('method-solvent-cement'),
+  fields,
+  parse,
+  upgrade: (raw) => raw,
+  selection,
+  insertion,
+  clearances: () => [],
+  steps,
+  clocks,
+  pressure,
+  movableFromS: setAtS,
+  inspection: inspect,
+  interruption,
+  testing: () => ({ open: [], forbids: [finding('stop', 'no-gas-on-plastic', 'cp-no-gas-on-plastic')] }),
+  consumables: (spec): Need[] => [
+    {
+      item: 'cement',
+      qty: noFig(msg('quantity-unknown')),
+      unit: 'none',
+      matches: { plastic: spec.material, body: cementBody(spec, spec.pressureService).value },
+    },
+    { item: usesPrimer(spec) ? 'primer' : 'cleaner', qty: noFig(msg('quantity-unknown')), unit: 'none', matches: {} },
+    { item: 'applicator', qty: applicatorMinMm(spec), unit: 'mm', matches: {} },
+  ],
+  cautions: () => [
+    finding('warn', 'caution-vapour', 'cp-steps'),
+    finding('warn', 'caution-skin', 'cp-steps'),
+    finding('stop', 'no-gas-on-plastic', 'cp-no-gas-on-plastic'),
+    finding('warn', 'caution-trapped-vapour', 'cp-steps'),
+  ],
+  figures: (spec, ctx) => [
+    { key: 'depthMm', fig: depthOf(spec), unit: 'mm', otherSchools: [] },
+    { key: 'applicatorMinMm', fig: applicatorMinMm(spec), unit: 'mm', otherSchools: [] },
+    { key: 'crew', fig: crew(spec), unit: 'count', otherSchools: [] },
+    { key: 'holdS', fig: holdS(spec, ctx.airC ?? 20, ctx.wallC ?? 20), unit: 's', otherSchools: [] },
+    { key: 'openTimeS', fig: openTimeS(spec, ctx.airC ?? 20, ctx.wallC ?? 20), unit: 's', otherSchools: [] },
+    { key: 'primerWindowS', fig: primerWindowS(spec), unit: 's', otherSchools: [] },
+  ],
+  section,
+  faults: [
+    { id: 'no-chamfer', step: 'fit', shows: msg('fault-no-chamfer') },
+    { id: 'dried-cement', step: 'cement', shows: msg('fault-dried-cement') },
+    { id: 'let-go-early', step: 'home', shows: msg('fault-let-go-early') },
+  ],
+}

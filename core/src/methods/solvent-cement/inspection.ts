@@ -1,0 +1,76 @@
+import { type Finding, type SourceId, finding, msg } from '../../sources/source.js'
+import type { Ctx, Done, Inspection, Life } from '../method.js'
+import { clocks } from './clocks.js'
+import { type SolventSpec, depthOf } from './spec.js'
+
+/** How far the check mark may stand from its offset. Source: `ours-check-mark`. */
+export const SHORT_PASS_MM = 3
+export const OVER_PASS_MM = 2
+const EPSILON_MM = 1e-9
+/** A tap up to this late may be a tap made after the hands were free: asked, not judged. */
+const LATE_TAP_S = 60
+
+export interface CheckVerdict {
+  shortMm: number
+  insertionMm: number
+  verdict: 'pass' | 'fail' | 'unknown'
+}
+/**
+ * Judges a check mark. Reading and offset are from the socket face to the mark, in mm; depth is the insertion depth.
+ * Pass −2…+3 mm; below, the socket is deeper than figured (unknown); above, the pipe is not home (fail).
+ */
+export function judgeCheckMark(readingMm: number, checkOffsetMm: number, depthMm: number): CheckVerdict {
+  const shortMm = readingMm - checkOffsetMm
+  const verdict =
+    shortMm > SHORT_PASS_MM + EPSILON_MM ? 'fail' : shortMm < -OVER_PASS_MM - EPSILON_MM ? 'unknown' : 'pass'
+  return { shortMm, insertionMm: depthMm - shortMm, verdict }
+}
+
+const lastOf = (life: Life, step: string): Done | undefined => life.done.filter((d) => d.step === step).at(-1)
+
+/** Everything that speaks for or against a finished joint: windows kept, hold held, mark, bead. */
+export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
+  const findings: Finding[] = []
+  const say = (level: 'stop' | 'warn' | 'note', code: string, source: SourceId, p: Record<string, string | number> = {}): void => {
+    findings.push(finding(level, code, source, p))
+  }
+  const home = lastOf(life, 'home')
+  if (!home) return { verdict: 'unknown', findings, unread: ['checkMm', 'bead'], next: { step: 'home' }, causes: [] }
+  for (const clock of clocks(spec, life, ctx)) {
+    if (clock.kind !== 'window' || clock.stoppedAtS === undefined || clock.untilS.value === null) continue
+    const lateS = clock.stoppedAtS - clock.untilS.value
+    if (lateS > LATE_TAP_S) say('stop', 'window-missed', clock.untilS.source, { lateS, clock: clock.id })
+    else if (lateS > 0) say('warn', 'window-asked', clock.untilS.source, { lateS, clock: clock.id })
+  }
+  for (const d of life.done) {
+    if (d.readings.exception === 'let-go-early') say('warn', 'let-go-early', 'cp-hold')
+    if (d.readings.exception === 'too-loose') say('stop', 'too-loose', 'cp-steps')
+  }
+  for (const i of life.interrupted) if (i.atS > home.latestS) say('warn', 'disturbed', 'cp-steps', { kind: i.kind })
+  const judged = lastOf(life, 'judge')
+  const reading = judged?.readings.checkMm
+  const bead = judged?.readings.bead
+  const unread: string[] = []
+  if (typeof reading === 'number' && Number.isFinite(reading)) {
+    const depth = depthOf(spec)
+    const check = judgeCheckMark(reading, spec.checkOffsetMm, depth.value ?? 0)
+    if (check.verdict === 'fail') say('stop', 'mark-short', 'ours-check-mark', { readingMm: reading, shortMm: check.shortMm })
+    if (check.verdict === 'unknown') say('warn', 'mark-over', 'ours-check-mark', { readingMm: reading, overMm: -check.shortMm })
+  } else unread.push('checkMm')
+  if (bead === 'broken') say('stop', 'bead-broken', 'cp-steps')
+  else if (bead !== 'all-round') unread.push('bead')
+  if (findings.some((f) => f.level === 'stop'))
+    return { verdict: 'fail', findings, unread, next: { do: 'cut-out' }, causes: causesOf(findings) }
+  if (unread.length || findings.some((f) => f.level === 'warn'))
+    return { verdict: 'unknown', findings, unread, next: { do: 'measure' }, causes: [] }
+  return { verdict: 'pass', findings, unread, next: { do: 'nothing' }, causes: [] }
+}
+
+const CAUSES: Readonly<Record<string, string[]>> = {
+  'mark-short': ['cause-let-go-early', 'cause-not-to-stop', 'cause-no-chamfer'],
+  'bead-broken': ['cause-too-little-cement', 'cause-small-applicator'],
+  'window-missed': ['cause-cement-skinned'],
+  'too-loose': ['cause-wrong-fitting'],
+}
+const causesOf = (findings: readonly Finding[]): ReturnType<typeof msg>[] =>
+  findings.flatMap((f) => (CAUSES[f.code] ?? []).map((c) => msg(c)))

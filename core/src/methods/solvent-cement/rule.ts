@@ -1,0 +1,154 @@
+import { NPS_OD_INCH, outsideDiameterMm, parseSize } from '../../sizes/size.js'
+import { type Msg, msg } from '../../sources/source.js'
+import { EDGE_C, HOUR_S } from '../../units/units.js'
+import type { CureClass, CureRule } from '../cure/rule.js'
+import { type SolventSpec, sizeOf } from './spec.js'
+import { type CureTable, HUMID_ABOVE_PCT, HUMID_FACTOR, TABLES, bandsC, classBars } from './tables.js'
+
+/** Hours per bar is a quick rule for ordinary pressures: it stops here. */
+export const HOURS_PER_BAR_TO_BAR = 16
+const HOURS_PER_BAR_TO_MM = 160
+const METRIC_SET_TO_MM = 110
+const ABS_SET_TO_MM = 140
+const WARM_C = 10
+const COLD_C = 5
+const HOT_C = 40
+
+/** Index of the band a temperature falls in, warmest first; on an edge the colder one. -1 outside all. */
+function bandIndex(bands: readonly (readonly [number, number])[], t: number): number {
+  const last = bands.length - 1
+  if (t > (bands[0] as readonly [number, number])[1] + EDGE_C) return -1
+  return bands.findIndex(([from], i) => (i < last ? t > from + EDGE_C : t >= from - EDGE_C))
+}
+
+interface InchRow {
+  id: string
+  classes: CureClass[]
+  setS(t: number): number | null
+}
+function inchRow(table: CureTable, nominalInch: number, humid: boolean): InchRow | null {
+  const band = table.sizeToInch.findIndex((to) => nominalInch <= to)
+  const classes = table.cure[band]
+  const set = table.set.seconds[band]
+  if (!classes || !set) return null
+  const cureBands = bandsC(table.cureBandsF)
+  const setBands = bandsC(table.set.bandsF)
+  const factor = humid ? HUMID_FACTOR : 1
+  const bars = classBars(classes)
+  return {
+    id: `${table.id}/${band}/${humid ? 'humid' : 'dry'}`,
+    classes: classes.map((c, i) => ({
+      toBar: bars[i] as number,
+      requiredS: (t) => {
+        const at = bandIndex(cureBands, t)
+        return at < 0 ? null : (c.seconds[at] as number) * factor
+      },
+    })),
+    setS: (t) => {
+      const at = bandIndex(setBands, t)
+      return at < 0 ? null : (set[at] as number)
+    },
+  }
+}
+
+/** Nominal inch size whose outside diameter is next at or above a metric one; d20 and less count as the first band. */
+function nextInchSize(od: number): number | null {
+  if (od <= 20) return 0.5
+  let best: { inch: number; od: number } | null = null
+  for (const name of Object.keys(NPS_OD_INCH)) {
+    const size = parseSize(`NPS ${name}`)
+    const theirs = size && outsideDiameterMm(size)
+    if (size && theirs && theirs >= od - 1e-9 && (!best || theirs < best.od)) best = { inch: size.nominal, od: theirs }
+  }
+  return best?.inch ?? null
+}
+
+export type RuleFound = { ok: true; rule: CureRule } | { ok: false; why: Msg }
+const cache = new Map<string, RuleFound>()
+
+/**
+ * The cure rule of a solvent-cemented joint.
+ * @param table which inch schedule: `current` or `d2855-96`. @param humidityPct above 60 the inch schedules take half again.
+ */
+export function cureRule(
+  spec: Pick<SolventSpec, 'material' | 'size' | 'school'>,
+  table: string,
+  humidityPct: number,
+): RuleFound {
+  const humid = humidityPct > HUMID_ABOVE_PCT
+  const key = `${spec.material} ${spec.size} ${spec.school} ${table} ${humid}`
+  let found = cache.get(key)
+  if (!found) cache.set(key, (found = makeRule(spec, TABLES[table] ?? (TABLES.current as CureTable), humid)))
+  return found
+}
+
+function makeRule(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>, table: CureTable, humid: boolean): RuleFound {
+  const size = sizeOf(spec)
+  const no = (code: string): RuleFound => ({ ok: false, why: msg(code, { material: spec.material, size: spec.size }) })
+  if (spec.school === 'inch') {
+    if (spec.material === 'abs') return no('no-cure-abs-inch')
+    const row = inchRow(table, size.nominal, humid)
+    if (!row) return no('no-cure-size')
+    return {
+      ok: true,
+      rule: {
+        id: row.id,
+        sourceAt: () => table.source,
+        setSource: table.source,
+        classes: row.classes,
+        perBarS: null,
+        setS: row.setS,
+      },
+    }
+  }
+  if (spec.material === 'abs') return { ok: true, rule: absRule(size.nominal) }
+  if (spec.material !== 'pvc-u') return no('no-cure-metric')
+  if (size.nominal > HOURS_PER_BAR_TO_MM) return no('no-cure-size')
+  return pvcuRule(size.nominal, table, humid, no)
+}
+
+function absRule(od: number): CureRule {
+  const day = (t: number): number | null => {
+    if (t < COLD_C - EDGE_C || t > HOT_C + EDGE_C) return null
+    return t > WARM_C + EDGE_C && t < 30 - EDGE_C ? 24 * HOUR_S : 48 * HOUR_S
+  }
+  return {
+    id: `abs-day/${od <= ABS_SET_TO_MM ? 'small' : 'large'}`,
+    sourceAt: () => 'cp-abs-day',
+    setSource: 'cp-set-metric',
+    classes: [{ toBar: null, requiredS: day }],
+    perBarS: null,
+    setS: (t) =>
+      od > ABS_SET_TO_MM || t < COLD_C - EDGE_C || t > HOT_C + EDGE_C ? null : t <= WARM_C + EDGE_C ? 900 : 600,
+  }
+}
+
+function pvcuRule(od: number, table: CureTable, humid: boolean, no: (code: string) => RuleFound): RuleFound {
+  const inch = nextInchSize(od)
+  const row = inch === null ? null : inchRow(table, inch, humid)
+  if (!row) return no('no-cure-size')
+  const inRange = (t: number): boolean => t >= COLD_C - EDGE_C && t <= HOT_C + EDGE_C
+  const warm = (t: number): boolean => t > WARM_C + EDGE_C
+  const below = row.classes.filter((c) => (c.toBar as number) < HOURS_PER_BAR_TO_BAR)
+  const last = row.classes[below.length]
+  // At 10 °C and below the inch row counts as well; where it has no figure for the pressure, there is none.
+  const cold: CureClass[] = [
+    ...below,
+    { toBar: HOURS_PER_BAR_TO_BAR, requiredS: (t) => (last ? last.requiredS(t) : null) },
+  ]
+  const classes: CureClass[] = cold.map((c) => ({
+    toBar: c.toBar,
+    requiredS: (t) => (!inRange(t) ? null : warm(t) ? 0 : c.requiredS(t)),
+  }))
+  return {
+    ok: true,
+    rule: {
+      id: `pvc-u-hours/${row.id}/${od <= METRIC_SET_TO_MM ? 'small' : 'large'}`,
+      sourceAt: (t) => (warm(t) ? 'cp-hours-per-bar' : `cp-hours-per-bar+${table.source}`),
+      setSource: od <= METRIC_SET_TO_MM ? 'cp-set-metric' : table.source,
+      classes,
+      perBarS: HOUR_S,
+      setS: (t) => (!inRange(t) ? null : od <= METRIC_SET_TO_MM ? 300 : row.setS(t)),
+    },
+  }
+}

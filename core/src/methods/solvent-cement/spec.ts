@@ -1,0 +1,87 @@
+import { type Size, outsideDiameterMm } from '../../sizes/size.js'
+import { solventSocketDepth } from '../../sizes/sockets.js'
+import { type Fig, type Finding, fig, finding, msg } from '../../sources/source.js'
+import { SOLVENT_SIZES, type School, joinable } from '../joinable.js'
+import type { Field } from '../method.js'
+
+export interface SolventSpec {
+  material: string
+  size: string
+  school: School
+  schedule: string | null
+  /** Measured on the fitting in hand: wins over the published minimum. */
+  socketDepthMm: number | null
+  /** From the socket face to the check mark once the pipe is home. */
+  checkOffsetMm: number
+  pressureService: boolean
+  /** Wall of the pipe, for the drawing only. */
+  wallMm: number | null
+}
+
+export const LONGEST_SOCKET_MM = 500
+export const fields: readonly Field[] = [
+  { key: 'material', label: msg('field-material'), needed: true, control: 'choice', options: Object.keys(SOLVENT_SIZES) },
+  { key: 'size', label: msg('field-size'), needed: true, control: 'size' },
+  { key: 'school', label: msg('field-school'), needed: true, control: 'choice', options: ['inch', 'metric'] },
+  { key: 'schedule', label: msg('field-schedule'), needed: false, control: 'choice', options: ['40', '80'] },
+  { key: 'socketDepthMm', label: msg('field-socket-depth'), needed: false, unit: 'mm', min: 5, max: LONGEST_SOCKET_MM, control: 'length' },
+  { key: 'checkOffsetMm', label: msg('field-check-offset'), needed: true, unit: 'mm', min: 10, max: 300, control: 'length' },
+  { key: 'pressureService', label: msg('field-pressure-service'), needed: true, control: 'yes-no' },
+  { key: 'wallMm', label: msg('field-wall'), needed: false, unit: 'mm', min: 0.5, max: 50, control: 'length' },
+]
+
+/** Reads a stored or typed specification. Never throws; every fault names its field. */
+export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: false; errors: Finding[] } {
+  const errors: Finding[] = []
+  const o = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
+  const say = (code: string, field: string): void => {
+    errors.push(finding('stop', code, 'given', { field }, field))
+  }
+  const text = (k: string): string => (typeof o[k] === 'string' ? (o[k] as string) : '')
+  const positive = (k: string): number | null => {
+    const v = o[k]
+    if (v === undefined || v === null) return null
+    if (typeof v !== 'number' || !Number.isFinite(v) || v <= 0) {
+      say('not-a-positive-number', k)
+      return null
+    }
+    return v
+  }
+  const school = text('school')
+  if (school !== 'inch' && school !== 'metric') say('school-unknown', 'school')
+  const fits = joinable(SOLVENT_SIZES, 'solvent-cement', text('material'), text('size'), school as School)
+  if (!fits.ok) errors.push({ ...finding('stop', fits.why.code, 'given', fits.why.params, fits.field) })
+  const socketDepthMm = positive('socketDepthMm')
+  if (socketDepthMm !== null && socketDepthMm > LONGEST_SOCKET_MM) say('socket-too-deep', 'socketDepthMm')
+  const checkOffsetMm = positive('checkOffsetMm')
+  if (checkOffsetMm === null && !errors.some((e) => e.field === 'checkOffsetMm')) say('missing', 'checkOffsetMm')
+  if (errors.length) return { ok: false, errors }
+  return {
+    ok: true,
+    spec: {
+      material: text('material'),
+      size: text('size'),
+      school: school as School,
+      schedule: text('schedule') || null,
+      socketDepthMm,
+      checkOffsetMm: checkOffsetMm as number,
+      pressureService: o.pressureService !== false,
+      wallMm: positive('wallMm'),
+    },
+  }
+}
+
+/** The parsed size of a spec; specs only exist for sizes that are made. */
+export function sizeOf(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>): Size {
+  const fits = joinable(SOLVENT_SIZES, 'solvent-cement', spec.material, spec.size, spec.school)
+  if (!fits.ok) throw new Error(fits.why.code)
+  return fits.size
+}
+export const odMm = (spec: Pick<SolventSpec, 'material' | 'size' | 'school'>): number =>
+  outsideDiameterMm(sizeOf(spec)) as number
+
+/** Insertion depth in mm: the socket in the hand, else the published minimum. */
+export const depthOf = (spec: SolventSpec): Fig =>
+  spec.socketDepthMm !== null
+    ? fig(spec.socketDepthMm, 'measured')
+    : solventSocketDepth(spec.material, sizeOf(spec), spec.schedule)

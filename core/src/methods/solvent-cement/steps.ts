@@ -1,0 +1,123 @@
+import { fig, finding, msg } from '../../sources/source.js'
+import type { Ctx, Step, StepException } from '../method.js'
+import { OVER_PASS_MM, SHORT_PASS_MM } from './inspection.js'
+import { applicatorMinMm, chamfer, crew, usesPrimer } from './setup.js'
+import { type SolventSpec, depthOf } from './spec.js'
+
+const ex = (id: string, backTo: StepException['backTo']): StepException => ({ id, says: msg(`ex-${id}`), backTo })
+
+/** The steps of one joint in order, as the job's school makes it. Steps of the other school are not shown. */
+export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
+  const depth = depthOf(spec)
+  const metric = spec.school === 'metric'
+  const primed = usesPrimer(spec)
+  const cut = chamfer(spec)
+  const people = crew(spec)
+  const params = {
+    depthMm: depth.value ?? -1,
+    checkMm: depth.value === null ? -1 : depth.value + spec.checkOffsetMm,
+    meetsFromMm: depth.value === null ? -1 : depth.value / 3,
+    meetsToMm: depth.value === null ? -1 : (depth.value * 2) / 3,
+    chamferMinMm: cut.minMm ?? 0,
+    chamferMaxMm: cut.maxMm ?? 0,
+    applicatorMm: applicatorMinMm(spec).value ?? 0,
+    people: people.value ?? 1,
+    offsetMm: spec.checkOffsetMm,
+  }
+  const m = (code: string) => msg(code, params)
+  const vapour = finding('warn', 'caution-vapour', 'cp-steps')
+  const skin = finding('warn', 'caution-skin', 'cp-steps')
+  const fit: Step = {
+    id: 'fit',
+    after: [],
+    does: m(metric ? 'do-fit-metric' : 'do-fit-inch'),
+    lookFor: m(metric ? 'look-fit-metric' : 'look-fit-inch'),
+    mistake: m('mistake-fit'),
+    action: m('act-fit'),
+    hint: m('hint-fit'),
+    exceptions: [ex('too-loose', 'cut-out'), ex('wont-reach-third', 'on')],
+    cautions: [],
+    reads: [],
+    reaches: 'marked',
+    skip: 'reason',
+    people: fig(1, 'cp-crew'),
+    tools: [m('tool-cutter'), m('tool-chamfer')],
+  }
+  const prime: Step = {
+    id: 'prime',
+    after: ['fit'],
+    does: m('do-prime'),
+    lookFor: m('look-prime'),
+    mistake: m('mistake-prime'),
+    action: m('act-prime'),
+    hint: m('hint-prime'),
+    exceptions: [ex('put-down', 'on')],
+    cautions: [vapour, skin],
+    reads: [],
+    reaches: 'prepared',
+    skip: 'stop',
+    people,
+    tools: [m('tool-applicator')],
+  }
+  const cement: Step = {
+    id: 'cement',
+    after: [primed ? 'prime' : 'fit'],
+    does: m(metric ? 'do-cement-metric' : 'do-cement-inch'),
+    lookFor: m('look-cement'),
+    mistake: m('mistake-cement'),
+    action: m(metric ? 'act-cement-metric' : 'act-cement-inch'),
+    hint: m('hint-cement'),
+    exceptions: [ex('put-down', 'on')],
+    cautions: primed ? [vapour] : [vapour, skin],
+    reads: [],
+    reaches: 'prepared',
+    skip: 'stop',
+    people,
+    tools: [m('tool-applicator')],
+  }
+  const home: Step = {
+    id: 'home',
+    after: ['cement'],
+    does: m(metric ? 'do-home-metric' : 'do-home-inch'),
+    lookFor: m(metric ? 'look-home-metric' : 'look-home-inch'),
+    mistake: m('mistake-home'),
+    action: m(metric ? 'act-home-metric' : 'act-home-inch'),
+    hint: m('hint-home'),
+    exceptions: [ex('skinned', 'cement'), ex('hard', 'cut-out')],
+    cautions: [],
+    reads: [],
+    reaches: 'made',
+    skip: 'stop',
+    people,
+    tools: [],
+  }
+  const judge: Step = {
+    id: 'judge',
+    after: ['home'],
+    does: m('do-judge'),
+    lookFor: m('look-judge'),
+    mistake: m('mistake-judge'),
+    action: m('act-judge'),
+    hint: m('hint-judge'),
+    exceptions: [ex('bead-broken', 'on'), ex('cannot-read', 'on')],
+    cautions: [],
+    reads: [
+      {
+        key: 'checkMm',
+        label: msg('field-check-reading'),
+        needed: true,
+        unit: 'mm',
+        min: 0,
+        max: 400,
+        control: 'length',
+        target: { value: fig(spec.checkOffsetMm, 'ours-check-mark'), shortMax: SHORT_PASS_MM, overMax: OVER_PASS_MM },
+      },
+      { key: 'bead', label: msg('field-bead'), needed: true, control: 'choice', options: ['all-round', 'broken'] },
+    ],
+    reaches: 'verified',
+    skip: 'reason',
+    people: fig(1, 'cp-crew'),
+    tools: [],
+  }
+  return primed ? [fit, prime, cement, home, judge] : [fit, cement, home, judge]
+}

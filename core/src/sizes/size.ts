@@ -1,0 +1,73 @@
+/** Sizes as the trade names them. One text form everywhere: `d110`, `NPS 1-1/4`, `CTS 3/4`, `OD 1/4`, `BPE 2`, `DN 40`. */
+export type SizeFamily = 'd' | 'NPS' | 'CTS' | 'OD' | 'BPE' | 'DN'
+export interface Size {
+  text: string
+  family: SizeFamily
+  /** Nominal figure: mm for `d` and `DN`, inches for the rest. */
+  nominal: number
+}
+
+const PATTERN = /^(?:(d)(\d+(?:\.\d+)?)|(NPS|CTS|OD|BPE) (?:(\d+)(?:-(\d+)\/(\d+))?|(\d+)\/(\d+))|(DN) (\d+))$/
+
+/** Reads a size in its exact form; null for anything else. */
+export function parseSize(text: string): Size | null {
+  const m = PATTERN.exec(text)
+  if (!m) return null
+  if (m[1]) return { text, family: 'd', nominal: Number(m[2]) }
+  if (m[9]) return { text, family: 'DN', nominal: Number(m[10]) }
+  const family = m[3] as SizeFamily
+  const whole = Number(m[4] ?? 0)
+  const top = Number(m[5] ?? m[7] ?? 0)
+  const bottom = Number(m[6] ?? m[8] ?? 1)
+  return bottom === 0 ? null : { text, family, nominal: whole + top / bottom }
+}
+
+/** A nearby well-formed size for a badly written one: `110` gives `d110`, `2 in` gives `NPS 2`. */
+export function suggestSize(text: string): string {
+  const t = text.trim()
+  const metric = /^(?:d|D|ø|OD)?\s*(\d+(?:\.\d+)?)\s*(?:mm)?$/.exec(t)
+  if (metric && Number(metric[1]) >= 14) return `d${metric[1]}`
+  const inch = /(\d+)?(?:[\s-]*(\d+\/\d+))?\s*(?:in|inch|")?$/i.exec(t)
+  if (inch && (inch[1] || inch[2])) return `NPS ${[inch[1], inch[2]].filter(Boolean).join('-')}`
+  return 'd110 or NPS 2'
+}
+
+export const METRIC_SERIES = [16, 20, 25, 32, 40, 50, 63, 75, 90, 110, 125, 140, 160, 180, 200, 225, 250, 280, 315] as const
+/** Outside diameters of inch-nominal pipe, in inches (ASTM D1785, as ASME B36.10M; from memory). */
+export const NPS_OD_INCH: Readonly<Record<string, number>> = {
+  '1/2': 0.84,
+  '3/4': 1.05,
+  '1': 1.315,
+  '1-1/4': 1.66,
+  '1-1/2': 1.9,
+  '2': 2.375,
+  '2-1/2': 2.875,
+  '3': 3.5,
+  '3-1/2': 4,
+  '4': 4.5,
+  '5': 5.563,
+  '6': 6.625,
+  '8': 8.625,
+  '10': 10.75,
+  '12': 12.75,
+  '14': 14,
+  '16': 16,
+  '18': 18,
+  '20': 20,
+  '24': 24,
+}
+
+/** Outside diameter in mm, or null for a size that is not made. Sources: `iso-161`, `astm-d1785`, `astm-d2846`. */
+export function outsideDiameterMm(size: Size): number | null {
+  const key = size.text.slice(size.text.indexOf(' ') + 1)
+  if (size.family === 'd') return size.nominal
+  if (size.family === 'NPS') {
+    const inch = NPS_OD_INCH[key]
+    return inch === undefined ? null : inch * 25.4
+  }
+  // Copper tube sizes: outside diameter is the nominal size plus 1/8 in.
+  if (size.family === 'CTS') return (size.nominal + 0.125) * 25.4
+  return size.family === 'OD' || size.family === 'BPE' ? size.nominal * 25.4 : null
+}
+export const odSource = (size: Size): string =>
+  size.family === 'd' ? 'iso-161' : size.family === 'NPS' ? 'astm-d1785' : 'astm-d2846'

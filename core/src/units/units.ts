@@ -1,0 +1,20 @@
+/** Conversion factors. Exact by definition unless said otherwise. Plain numbers; the unit is in the name. */
+export const MM_PER_INCH = 25.4
+/** One pound-force per square inch in bar (exact to the digits that double precision keeps). */
+export const BAR_PER_PSI = 0.0689475729317831
+export const ATMOSPHERE_BAR_ABS = 1.01325
+
+/** Band edges are compared with these tolerances, so a converted figure still meets its own edge. */
+export const EDGE_BAR = 0.0005
+export const EDGE_C = 0.005
+
+export const inchToMm = (inch: number): number => inch * MM_PER_INCH
+export const mmToInch = (mm: number): number => mm / MM_PER_INCH
+export const psiToBar = (psi: number): number => psi * BAR_PER_PSI
+export const barToPsi = (bar: number): number => bar / BAR_PER_PSI
+export const fToC = (f: number): number => ((f - 32) * 5) / 9
+export const cToF = (c: number): number => (c * 9) / 5 + 32
+
+export const MINUTE_S = 60
+export const HOUR_S = 3600
+export const DAY_S = 86400

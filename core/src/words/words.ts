@@ -1,0 +1,43 @@
+import type { Msg } from '../sources/source.js'
+import * as fmt from '../units/format.js'
+import type { Reader } from '../units/format.js'
+import { ANSWERS } from './answers.js'
+import { FINDINGS } from './findings.js'
+import { STEPS } from './steps.js'
+
+/** A wording: gets parameters and a reader, gives a sentence. All wording of core's messages lives in this folder. */
+export type Wording = (p: Params, r: Reader) => string
+export type Wordings = Readonly<Record<string, Wording | string>>
+/** Parameters with the formatter each needs. */
+export interface Params {
+  s(key: string): string
+  n(key: string): number
+  mm(key: string): string
+  figure(key: string): string
+  bar(key: string): string
+  c(key: string): string
+  dur(key: string): string
+}
+
+const ALL: Wordings = { ...FINDINGS, ...STEPS, ...ANSWERS }
+
+/** The sentence for a message. An unknown code shows itself, so that it is seen and mended. */
+export function say(message: Msg, reader: Reader = { units: 'metric' }): string {
+  const wording = ALL[message.code]
+  if (wording === undefined) return message.code
+  if (typeof wording === 'string') return wording
+  const n = (k: string): number => Number(message.params[k] ?? NaN)
+  return wording(
+    {
+      s: (k) => String(message.params[k] ?? ''),
+      n,
+      mm: (k) => fmt.length(n(k), reader),
+      figure: (k) => fmt.lengthFigure(n(k), reader),
+      bar: (k) => fmt.pressure(n(k), reader),
+      c: (k) => fmt.temperature(n(k), reader),
+      dur: (k) => fmt.duration(n(k)),
+    },
+    reader,
+  )
+}
+export const isWorded = (code: string): boolean => code in ALL

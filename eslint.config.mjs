@@ -1,0 +1,78 @@
+import js from '@eslint/js'
+import globals from 'globals'
+import pluginVue from 'eslint-plugin-vue'
+import ts from 'typescript-eslint'
+
+/**
+ * Which way imports run: web and server stand on core, core stands on nothing of ours. Inside core each layer
+ * may use the ones before it. A restricted import in a layer names what lies above it.
+ */
+const layers = [
+  ['units', 'sources'],
+  ['sizes', 'conditions'],
+  ['methods'],
+  ['joint'],
+  ['cut', 'prove'],
+  ['calc'],
+]
+const platform = ['vue', 'vue-*', 'express', 'express-*', 'drizzle-orm', 'drizzle-orm/*', 'pg', 'node:*', 'fs', 'path', 'crypto']
+const ours = ['@jugalis/*', '**/server/**', '**/web/**', '**/demo/**']
+const coreLayerRules = layers.map((names, i) => ({
+  files: names.map((n) => `core/src/${n}/**/*.ts`),
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { group: [...platform, ...ours], message: 'core is pure: no platform, nothing of ours above it' },
+          ...(layers.slice(i + 1).flat().length
+            ? [
+                {
+                  group: layers
+                    .slice(i + 1)
+                    .flat()
+                    .flatMap((n) => [`../${n}/*`, `../../${n}/*`]),
+                  message: 'this layer of core may not use a later one',
+                },
+              ]
+            : []),
+        ],
+      },
+    ],
+  },
+}))
+
+export default [
+  { ignores: ['**/dist/**', '**/node_modules/**', '.jugalis/**', 'web/components.d.ts', '**/test-results/**'] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...pluginVue.configs['flat/essential'],
+  { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: ts.parser } } },
+  { files: ['web/**'], languageOptions: { globals: globals.browser } },
+  { files: ['scripts/**', 'server/**', 'e2e/**', '*.mjs'], languageOptions: { globals: globals.node } },
+  { files: ['core/test/**', 'server/test/**', 'web/test/**'], languageOptions: { globals: globals.jest } },
+  {
+    rules: {
+      'vue/multi-word-component-names': 'off',
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-undef': 'off',
+    },
+  },
+  ...coreLayerRules,
+  {
+    files: ['web/src/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: ['**/server/**', '@jugalis/server', 'node:*', 'pg', 'express'], message: 'web never reaches into the server' }] },
+      ],
+    },
+  },
+  {
+    files: ['server/src/**'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [{ group: ['**/web/**', '@jugalis/web', 'vue'], message: 'the server never reaches into web' }] }],
+    },
+  },
+]

@@ -1,0 +1,19 @@
+const shared = {
+  extensionsToTreatAsEsm: ['.ts'],
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'es6' } },
+    ],
+  },
+  testEnvironment: 'node',
+}
+export default {
+  maxWorkers: 2,
+  projects: [
+    { ...shared, displayName: 'core', testMatch: ['<rootDir>/core/test/**/*.test.ts'] },
+    { ...shared, displayName: 'web', testMatch: ['<rootDir>/web/test/**/*.test.ts'] },
+    { ...shared, displayName: 'server', testMatch: ['<rootDir>/server/test/**/*.test.ts'] },
+  ],
+}
