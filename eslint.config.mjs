@@ -8,7 +8,7 @@ import ts from 'typescript-eslint'
  * may use the ones before it. A restricted import in a layer names what lies above it.
  */
 const layers = [
-  ['units', 'sources'],
+  ['units', 'sources', 'schema'],
   ['sizes', 'conditions'],
   ['methods'],
   ['joint'],

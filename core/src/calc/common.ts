@@ -2,7 +2,7 @@ import { type History, steadyHistory } from '../conditions/history.js'
 import { MATERIALS, METHODS, SOLVENT_SIZES, type School, joinable } from '../methods/joinable.js'
 import { say } from '../words/words.js'
 import { Refusal } from './door.js'
-import { type Input, list, may, need, number, object, oneOf, text } from './schema.js'
+import { type Input, list, may, need, number, object, oneOf, text } from '../schema/shape.js'
 
 export const method = need('method', oneOf(...METHODS), 'How the ends are joined')
 export const material = need('material', oneOf(...MATERIALS), 'What the pipe is made of')

@@ -6,7 +6,7 @@ import { msg } from '../sources/source.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
 import { Refusal, calculation } from './door.js'
-import { need, number } from './schema.js'
+import { need, number } from '../schema/shape.js'
 
 type CureInput = c.JointInput & {
   testPressureBar: number

@@ -1,7 +1,7 @@
 import type * as yup from 'yup'
 import { sourceOf } from '../sources/sources.js'
 import type { Source } from '../sources/source.js'
-import { type Input, type Shape, firstFault, jsonSchemaOf, unknownFields, yupOf } from './schema.js'
+import { type Input, type Shape, firstFault, jsonSchemaOf, unknownFields, yupOf } from '../schema/shape.js'
 
 /** What the door answers: every number with its source, what was odd, what is missing. */
 export interface Answer {

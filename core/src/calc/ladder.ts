@@ -6,7 +6,7 @@ import { joinable, SOLVENT_SIZES } from '../methods/joinable.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
 import { Refusal, calculation } from './door.js'
-import { list, may, need, number, object, text } from './schema.js'
+import { list, may, need, number, object, text } from '../schema/shape.js'
 
 type In = c.JointInput & {
   id: string

@@ -4,7 +4,7 @@ import { judgeCheckMark } from '../methods/solvent-cement/inspection.js'
 import { fillingOf } from '../cut/tin-date.js'
 import { say } from '../words/words.js'
 import { Refusal, calculation } from './door.js'
-import { list, may, need, number, object, oneOf, text } from './schema.js'
+import { list, may, need, number, object, oneOf, text } from '../schema/shape.js'
 
 const LONG = 100_000
 export const dewPoint = calculation({

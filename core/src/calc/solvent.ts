@@ -13,7 +13,7 @@ import {
 import { say } from '../words/words.js'
 import * as c from './common.js'
 import { Refusal, calculation } from './door.js'
-import { flag, may, need, number, oneOf } from './schema.js'
+import { flag, may, need, number, oneOf } from '../schema/shape.js'
 
 type InsertionInput = c.JointInput & { socketDepthMm?: number | null; checkOffsetMm?: number | null }
 export const insertion = calculation({

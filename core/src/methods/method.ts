@@ -113,6 +113,8 @@ export interface Clock {
   step: string
   kind: 'window' | 'dwell' | 'exact' | 'watch'
   label: Msg
+  /** What the joint looks like while this clock runs. */
+  shows: 'window' | 'hold' | 'set'
   fromS: number
   /** Null: no figure, and the dock says so. */
   untilS: Fig

@@ -1,0 +1,88 @@
+import { methodOf } from '../methods/registry.js'
+import type { Ctx, Fig, Msg } from '../methods/method.js'
+import { fig, msg, noFig } from '../sources/source.js'
+import { jointPlaces, jointSpec } from '../joint/lookup.js'
+import { type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../joint/state.js'
+import { type RunEnd, cutLength } from './cut-length.js'
+
+export interface PieceEnd {
+  jointId: string | null
+  jointTag: string | null
+  fitting: Item | null
+  depthMm: Fig | null
+  checkMarkMm: Fig | null
+  takeOff: TakeOff | null
+}
+export interface PieceCut {
+  item: Item
+  line: Line
+  ends: [PieceEnd, PieceEnd]
+  cutMm: Fig
+  takeOffsMm: number
+  insertionsMm: number
+  /** The cut that was made no longer fits the figures. */
+  changedSinceCut: boolean
+}
+
+/** A fitting's take-off as the job knows it; a reducer has one for each way round. */
+export function takeOffOf(state: JobState, fitting: Item): TakeOff | null {
+  return state.takeOffs.get(takeOffKey(fitting.fitting ?? '', fitting.size, fitting.size2)) ?? null
+}
+
+const NEUTRAL: Omit<Ctx, 'school' | 'pin'> = { wall: [], airC: null, wallC: null, humidityPct: null, mode: 'coldest' }
+
+/** Cut length and marks of one piece of a line, from its measure, the take-offs of its fittings and the insertions. */
+export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
+  const at = line.items.indexOf(item)
+  const places = jointPlaces(state)
+  const ends = ([0, 1] as const).map((end): PieceEnd => {
+    const neighbour = line.items[end === 0 ? at - 1 : at + 1]
+    const fitting = neighbour?.type === 'fitting' ? neighbour : null
+    const jointId = item.joints[end]
+    const place = jointId ? places.get(jointId) : undefined
+    const method = methodOf(line.method)
+    const parsed = place && method?.parse(jointSpec(state, place))
+    const bare = { jointId, jointTag: item.jointTags[end], fitting, takeOff: fitting ? takeOffOf(state, fitting) : null }
+    if (!method || !parsed?.ok) return { ...bare, depthMm: null, checkMarkMm: null }
+    const insertion = method.insertion(parsed.spec, { ...NEUTRAL, school: line.school, pin: { rules: 1, chart: null, school: line.school, table: state.job.table } })
+    return { ...bare, depthMm: insertion.depthMm, checkMarkMm: insertion.marks.find((m) => m.kind === 'check')?.fromEndMm ?? null }
+  }) as [PieceEnd, PieceEnd]
+  const cutMm = cutFigure(item, ends)
+  const centres = item.measure === 'centre-centre' ? 2 : item.measure === 'centre-face' ? 1 : 0
+  return {
+    item,
+    line,
+    ends,
+    cutMm,
+    takeOffsMm: ends.slice(0, centres).reduce((a, e) => a + (e.takeOff?.takeOffMm ?? 0), 0),
+    insertionsMm: item.measure === 'end-end' ? 0 : ends.reduce((a, e) => a + (e.takeOff?.takeOffTo === 'stop' ? 0 : (e.depthMm?.value ?? 0)), 0),
+    changedSinceCut: item.cut !== null && (cutMm.value === null || Math.abs(cutMm.value - item.cut.mm) > 0.5),
+  }
+}
+
+function cutFigure(item: Item, ends: readonly PieceEnd[]): Fig {
+  if (item.measure === null || item.measuredMm === null) return noFig(msg('no-measure', { piece: item.tag }))
+  const runEnds = ends.map((e): RunEnd => ({
+    takeOffMm: e.takeOff?.takeOffMm ?? null,
+    takeOffTo: e.takeOff?.takeOffTo ?? 'face',
+    insertionMm: e.depthMm?.value ?? (e.jointId ? null : 0),
+  }))
+  const cut = cutLength(item.measure, item.measuredMm, runEnds)
+  if (cut.ok) return fig(cut.cutMm, 'cp-cut-length')
+  if (cut.reason === 'too-short') return noFig(msg('piece-too-short', { piece: item.tag, cutMm: cut.cutMm, measuredMm: item.measuredMm }))
+  const end = ends[cut.field.includes('[0]') ? 0 : 1]
+  return noFig(
+    cut.field.endsWith('takeOffMm')
+      ? msg('take-off-unknown', { fitting: end?.fitting ? `${end.fitting.fitting} ${end.fitting.size}` : 'the fitting' })
+      : msg('depth-unknown', { joint: end?.jointTag ?? item.tag }),
+  )
+}
+
+/** Every piece of a job in line order. */
+export const allPieces = (state: JobState): PieceCut[] =>
+  [...state.lines.values()].flatMap((line) => line.items.filter((i) => i.type === 'piece').map((i) => pieceCut(state, line, i)))
+
+/** What still stands in the way of cutting, counted for a line's headline. */
+export const unknownTakeOffs = (state: JobState, line: Line): Item[] =>
+  line.items.filter((i) => i.type === 'fitting' && !takeOffOf(state, i))
+export type { Msg }

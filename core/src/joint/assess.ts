@@ -1,0 +1,188 @@
+import type { History } from '../conditions/history.js'
+import type { CureMode } from '../methods/cure/pace.js'
+import { type Piece, timeOf, valueAt } from '../methods/cure/piecewise.js'
+import type { Clock, Ctx, Fig, Inspection, Life, Method, Msg, Step } from '../methods/method.js'
+import { methodOf } from '../methods/registry.js'
+import { msg, noFig } from '../sources/source.js'
+import { conditionsAt, jointHistory } from './climate.js'
+import { type JointPlace, jointPlaces, jointSpec } from './lookup.js'
+import { piecesOf } from './ramps.js'
+import type { JobState, JointState, LifeState } from './state.js'
+
+export const GLYPHS = [
+  'planned',
+  'marked',
+  'prepared',
+  'window',
+  'unfixed',
+  'hold',
+  'set',
+  'made',
+  'cant-tell',
+  'cure25',
+  'cure50',
+  'cure75',
+  'loadable',
+  'tested',
+  'failed',
+  'cutout',
+] as const
+export type GlyphId = (typeof GLYPHS)[number]
+
+/** What is known of one joint whatever the time: worked out once for a state and a mode. */
+export interface JointFacts {
+  id: string
+  tag: string
+  place: JointPlace
+  method: Method | null
+  spec: unknown
+  steps: readonly Step[]
+  /** The life in the line now; null before its first step. */
+  life: LifeState | null
+  /** Number of the life to write to next. */
+  lifeNo: number
+  past: readonly LifeState[]
+  doubtful: number
+  homeAtS: number | null
+  movable: Fig
+  clocks: readonly Clock[]
+  inspection: Inspection | null
+  pieces: readonly Piece[]
+  history: History
+  ctx: Ctx
+  notes: readonly { says: Msg; atS: number; by: string }[]
+  /** The step to do next, or null when all are done. */
+  nextStep: Step | null
+}
+
+const NEW_JOINT: JointState = { id: '', lives: [], placements: [], notes: [] }
+
+/** Splits what was done into what counts and what was written before the step it needs. */
+function credited(life: LifeState, steps: readonly Step[]): { life: LifeState; doubtful: number } {
+  const after = new Map(steps.map((s) => [s.id, s.after]))
+  const seen = new Set<string>()
+  const done = life.done.filter((d) => {
+    const needs = after.get(d.step)
+    if (!needs || needs.some((n) => !seen.has(n))) return false
+    seen.add(d.step)
+    return true
+  })
+  const doubtful = life.done.length - done.length
+  return doubtful ? { life: { ...life, done }, doubtful } : { life, doubtful: 0 }
+}
+
+function contextOf(state: JobState, place: JointPlace, joint: JointState, life: LifeState | null, mode: CureMode, nowS: number): Ctx {
+  // Windows and holds go by the conditions when the work was done; a joint not begun goes by those of now.
+  const key = life?.done.filter((d) => d.step !== 'judge').at(-1)
+  const at = conditionsAt(state, place.line.placeId, key ? key.latestS : nowS)
+  return {
+    school: life?.pin?.school ?? place.line.school,
+    pin: life?.pin ?? { rules: 1, chart: null, school: place.line.school, table: state.job.table },
+    wall: jointHistory(state, joint, place.line.placeId),
+    airC: at.airC,
+    wallC: at.wallC ?? at.airC,
+    humidityPct: at.humidityPct,
+    mode,
+  }
+}
+
+/**
+ * Everything about one joint that does not hang on the present moment, except that a joint not yet begun is seen
+ * under the conditions of `nowS`.
+ */
+export function jointFacts(state: JobState, jointId: string, mode: CureMode, nowS: number): JointFacts | null {
+  const place = jointPlaces(state).get(jointId)
+  if (!place) return null
+  const joint = state.joints.get(jointId) ?? NEW_JOINT
+  const last = joint.lives.at(-1)
+  const method = methodOf(place.line.method) ?? null
+  const parsed = method?.parse(jointSpec(state, place))
+  const spec = parsed?.ok ? parsed.spec : null
+  const raw = last && last.cutOutAtS === undefined ? last : null
+  const ctx = contextOf(state, place, joint, raw, mode, nowS)
+  const usable = method !== null && spec !== null
+  const steps = usable ? method.steps(spec, ctx) : []
+  const { life, doubtful } = raw ? credited(raw, steps) : { life: null, doubtful: 0 }
+  const done = new Set(life?.done.map((d) => d.step))
+  const home = life?.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'made') ?? []
+  const homeAtS = home.length ? Math.max(...home.map((d) => d.latestS)) : null
+  const inspection = usable && life && homeAtS !== null ? method.inspection(spec, life, ctx) : null
+  const failed = inspection?.verdict === 'fail'
+  return {
+    id: jointId,
+    tag: place.tag,
+    place,
+    method,
+    spec,
+    steps,
+    life,
+    lifeNo: raw ? raw.no : joint.lives.length + 1,
+    past: joint.lives.filter((l) => l.cutOutAtS !== undefined),
+    doubtful,
+    homeAtS,
+    movable: usable && life ? method.movableFromS(spec, life, ctx) : noFig(msg('not-home')),
+    clocks: usable && life ? method.clocks(spec, life, ctx) : [],
+    inspection,
+    pieces: usable && life && homeAtS !== null && !failed ? piecesOf(method.pressure(spec, life, ctx), homeAtS) : [],
+    history: ctx.wall,
+    ctx,
+    notes: joint.notes,
+    nextStep: steps.find((s) => !done.has(s.id) && s.after.every((a) => done.has(a))) ?? null,
+  }
+}
+
+/** Curve of an unmade joint if every step were done at one time. */
+export function plannedPieces(facts: JointFacts, homeS: number): readonly Piece[] {
+  if (!facts.method || facts.spec === null) return []
+  const life: Life = {
+    no: facts.lifeNo,
+    interrupted: [],
+    done: facts.steps.map((s) => ({ eventId: '', step: s.id, earliestS: homeS, latestS: homeS, readings: {}, by: '' })),
+  }
+  return piecesOf(facts.method.pressure(facts.spec, life, facts.ctx), homeS)
+}
+
+export interface JointLook {
+  glyph: GlyphId
+  word: Msg
+  inspected: boolean
+  look: boolean
+  life: number
+}
+
+/** What a joint looks like at a time: one glyph, its word and its two modifiers. */
+export function lookOf(facts: JointFacts, nowS: number, targetBar: number, tested: boolean): JointLook {
+  const glyph = glyphOf(facts, nowS, targetBar, tested)
+  const late = facts.clocks.some((c) => c.kind === 'window' && c.stoppedAtS === undefined && c.untilS.value !== null && c.untilS.value < nowS)
+  return {
+    glyph,
+    word: msg(`state-${glyph}`),
+    inspected: facts.inspection?.verdict === 'pass',
+    look: late || facts.doubtful > 0 || facts.notes.length > 0 || (facts.inspection?.findings.length ?? 0) > 0,
+    life: facts.lifeNo,
+  }
+}
+
+function glyphOf(facts: JointFacts, nowS: number, targetBar: number, tested: boolean): GlyphId {
+  if (!facts.life) return 'planned'
+  if (facts.inspection?.verdict === 'fail') return 'failed'
+  if (facts.homeAtS === null) {
+    if (facts.clocks.some((c) => c.kind === 'window' && c.stoppedAtS === undefined)) return 'window'
+    const done = facts.life.done.map((d) => facts.steps.find((s) => s.id === d.step)?.reaches)
+    return done.includes('prepared') ? 'prepared' : done.includes('marked') ? 'marked' : 'planned'
+  }
+  for (const shows of ['hold', 'set'] as const) {
+    const running = facts.clocks.some((c) => c.shows === shows && (c.untilS.value === null || c.untilS.value > nowS))
+    if (running) return shows
+  }
+  if (tested) return 'tested'
+  const judged = facts.life.done.some((d) => facts.steps.find((s) => s.id === d.step)?.reaches === 'verified')
+  if (judged && facts.inspection?.verdict === 'unknown') return 'cant-tell'
+  const readyS = timeOf(facts.pieces, targetBar)
+  if (readyS !== null && nowS >= readyS) return 'loadable'
+  const share = readyS === null ? 0 : (nowS - facts.homeAtS) / (readyS - facts.homeAtS)
+  return share >= 0.75 ? 'cure75' : share >= 0.5 ? 'cure50' : share >= 0.25 ? 'cure25' : 'made'
+}
+
+/** Pressure one joint may take at a time, bar gauge; Infinity = it sets no ceiling. */
+export const jointAllows = (facts: JointFacts, atS: number): number => valueAt(facts.pieces, atS)

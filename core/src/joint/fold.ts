@@ -1,0 +1,259 @@
+import { msg } from '../sources/source.js'
+import type { School } from '../methods/joinable.js'
+import type { RulesPin } from '../methods/method.js'
+import type { JobEvent } from './events.js'
+import { inOrder } from './order.js'
+import { type Item, type JobState, type JointState, type LifeState, type Section, emptyState, socketKey, takeOffKey } from './state.js'
+import { upcast } from './upcast.js'
+
+type Data = Readonly<Record<string, unknown>>
+const str = (v: unknown, otherwise = ''): string => (typeof v === 'string' ? v : otherwise)
+const strOrNull = (v: unknown): string | null => (typeof v === 'string' && v !== '' ? v : null)
+const num = (v: unknown): number | null => (typeof v === 'number' && Number.isFinite(v) ? v : null)
+const school = (v: unknown): School => (v === 'inch' ? 'inch' : 'metric')
+/** Times inside the data were read off the same device clock as the event: they are shifted alike. */
+const instant = (e: JobEvent, v: unknown): number | null => {
+  const t = num(v)
+  return t === null ? null : t + (e.occurredAtS - e.atDeviceS)
+}
+
+interface Amendment {
+  undone: boolean
+  atS: number | null
+}
+
+/** Which entries later corrections took back or re-timed. A correction may itself be taken back. */
+function amendments(events: readonly JobEvent[], state: JobState): Map<string, Amendment> {
+  const out = new Map<string, Amendment>()
+  for (const e of events)
+    if (e.kind === 'reading' && typeof e.data.supersedes === 'string') out.set(e.data.supersedes, { undone: true, atS: null })
+  const corrections = events.filter((e) => e.kind === 'correction')
+  if (!corrections.length) return out
+  const known = new Set(events.map((e) => e.id))
+  for (let i = corrections.length - 1; i >= 0; i--) {
+    const c = corrections[i] as JobEvent
+    if (out.get(c.id)?.undone) continue
+    const target = str(c.data.target)
+    if (!known.has(target)) {
+      state.notes.push({ eventId: c.id, atS: c.occurredAtS, by: c.actorId, says: msg('flag-unknown-target') })
+      continue
+    }
+    const had = out.get(target)
+    // Walking back from the latest: what a later correction says about an entry stands.
+    if (!had) out.set(target, { undone: c.data.undo === true, atS: instant(c, c.data.atS) })
+    else if (had.atS === null && !had.undone) had.atS = instant(c, c.data.atS)
+  }
+  return out
+}
+
+/**
+ * State of a job from its events. Total: never throws, whatever well-formed events it gets. What contradicts is kept
+ * and noted, and earns no credit. The same set of events gives the same state, in whatever order it arrived.
+ */
+export function foldJob(events: readonly JobEvent[]): JobState {
+  const state = emptyState()
+  const ordered = inOrder(events).map(upcast)
+  const amended = amendments(ordered, state)
+  for (const e of ordered) {
+    const amendment = amended.get(e.id)
+    if (amendment?.undone) continue
+    if (e.occurredAtS > state.lastAtS) state.lastAtS = e.occurredAtS
+    state.jobId ??= e.jobId
+    HANDLERS[e.kind]?.(state, e, e.data ?? {}, amendment?.atS ?? null)
+  }
+  return state
+}
+
+const placeOf = (s: JobState, id: string) => {
+  let p = s.readings.get(id)
+  if (!p) s.readings.set(id, (p = { air: [], wall: [], humidity: [] }))
+  return p
+}
+export const jointOf = (s: JobState, id: string): JointState => {
+  let j = s.joints.get(id)
+  if (!j) s.joints.set(id, (j = { id, lives: [], placements: [], notes: [] }))
+  return j
+}
+const sectionOf = (s: JobState, id: string): Section => {
+  let x = s.sections.get(id)
+  if (!x)
+    s.sections.set(
+      id,
+      (x = { id, tag: '', jointIds: [], workingBar: 0, testBar: 0, holdS: 0, allowedDropBar: 0, ratingBar: null, state: 'not known', gates: {} }),
+    )
+  return x
+}
+const flagged = (s: JobState, e: JobEvent, code: string): void => {
+  s.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code) })
+}
+
+function liveLife(j: JointState, no: number): LifeState | null {
+  const last = j.lives.at(-1)
+  if (no === j.lives.length + 1 && (!last || last.cutOutAtS !== undefined)) {
+    const life: LifeState = { no, done: [], interrupted: [], pin: null, tinId: null, doubtful: [] }
+    j.lives.push(life)
+    return life
+  }
+  return j.lives[no - 1] ?? null
+}
+
+function stepDone(s: JobState, e: JobEvent, d: Data, movedToS: number | null): void {
+  const j = jointOf(s, str(e.jointId))
+  const no = num(d.life) ?? 1
+  const life = liveLife(j, no)
+  const note = (code: string, params = {}): void => {
+    j.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code, params) })
+  }
+  if (!life) return note('flag-unknown-life')
+  if (life.cutOutAtS !== undefined) return note('note-after-cut-out', { who: cutBy.get(life) ?? '' })
+  const latestS = movedToS ?? instant(e, d.latestS) ?? e.occurredAtS + e.clockErrorS
+  const earliestS = Math.min(latestS, movedToS ?? instant(e, d.earliestS) ?? e.occurredAtS - e.clockErrorS)
+  const pin = d.pin as Partial<RulesPin> | null | undefined
+  if (!life.pin && pin && typeof pin === 'object')
+    life.pin = { rules: num(pin.rules) ?? 1, chart: strOrNull(pin.chart), school: school(pin.school), table: str(pin.table, 'current') }
+  life.tinId = strOrNull(d.tinId) ?? life.tinId
+  const readings = typeof d.readings === 'object' && d.readings !== null ? (d.readings as Data) : {}
+  ;(life.done as LifeState['done'][number][]).push({ eventId: e.id, step: str(d.step), earliestS, latestS, readings, by: e.actorId })
+}
+const cutBy = new WeakMap<LifeState, string>()
+
+function itemFrom(id: string, raw: Data): Item {
+  return {
+    id,
+    type: raw.type === 'piece' ? 'piece' : 'fitting',
+    tag: str(raw.tag),
+    size: str(raw.size),
+    size2: strOrNull(raw.size2),
+    fitting: strOrNull(raw.fitting),
+    measure: strOrNull(raw.measure) as Item['measure'],
+    measuredMm: num(raw.measuredMm),
+    joints: [strOrNull(raw.jointA), strOrNull(raw.jointB)],
+    jointTags: [strOrNull(raw.tagA), strOrNull(raw.tagB)],
+    cut: null,
+  }
+}
+
+type Handler = (s: JobState, e: JobEvent, d: Data, movedToS: number | null) => void
+const HANDLERS: Readonly<Record<string, Handler>> = {
+  'job-set': (s, _e, d) => {
+    s.job = { name: str(d.name), zone: str(d.zone, 'UTC'), school: school(d.school), table: str(d.table, 'current'), checkOffsetMm: num(d.checkOffsetMm) ?? 50 }
+  },
+  'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),
+  'line-set': (s, _e, d) => {
+    const id = str(d.lineId)
+    s.lines.set(id, {
+      id,
+      tag: str(d.tag),
+      name: str(d.name),
+      method: str(d.method),
+      material: str(d.material),
+      school: school(d.school),
+      schedule: strOrNull(d.schedule),
+      placeId: str(d.placeId),
+      ratingBar: num(d.ratingBar),
+      items: s.lines.get(id)?.items ?? [],
+    })
+  },
+  'item-put': (s, e, d) => {
+    const line = s.lines.get(str(d.lineId))
+    if (!line) return flagged(s, e, 'flag-unknown-item')
+    const id = str(d.itemId)
+    const item = itemFrom(id, (typeof d.item === 'object' && d.item !== null ? d.item : {}) as Data)
+    const at = line.items.findIndex((i) => i.id === id)
+    if (at >= 0) {
+      item.cut = (line.items[at] as Item).cut
+      line.items[at] = item
+      return
+    }
+    const after = strOrNull(d.afterItemId)
+    const where = after === null ? -1 : line.items.findIndex((i) => i.id === after)
+    if (after === null || where < 0) line.items.push(item)
+    else line.items.splice(where + 1, 0, item)
+  },
+  'item-removed': (s, e, d) => {
+    const line = s.lines.get(str(d.lineId))
+    const at = line?.items.findIndex((i) => i.id === str(d.itemId)) ?? -1
+    if (!line || at < 0) return flagged(s, e, 'flag-unknown-item')
+    line.items.splice(at, 1)
+  },
+  'take-off': (s, _e, d) =>
+    void s.takeOffs.set(takeOffKey(str(d.fitting), str(d.size), strOrNull(d.size2)), {
+      takeOffMm: num(d.takeOffMm) ?? 0,
+      takeOffTo: d.takeOffTo === 'stop' ? 'stop' : 'face',
+    }),
+  'socket-measured': (s, _e, d) => void s.sockets.set(socketKey(str(d.material), str(d.size)), num(d.depthMm) ?? 0),
+  'piece-cut': (s, e, d) => {
+    for (const line of s.lines.values())
+      for (const item of line.items)
+        if (item.id === str(d.itemId)) {
+          item.cut = { mm: num(d.cutMm) ?? 0, atS: e.occurredAtS }
+          return
+        }
+    flagged(s, e, 'flag-unknown-item')
+  },
+  'section-set': (s, _e, d) => {
+    Object.assign(sectionOf(s, str(d.sectionId)), {
+      tag: str(d.tag),
+      jointIds: Array.isArray(d.jointIds) ? d.jointIds.filter((x): x is string => typeof x === 'string') : [],
+      workingBar: num(d.workingBar) ?? 0,
+      testBar: num(d.testBar) ?? 0,
+      holdS: num(d.holdS) ?? 0,
+      allowedDropBar: num(d.allowedDropBar) ?? 0,
+      ratingBar: num(d.ratingBar),
+    })
+  },
+  'section-state': (s, _e, d) => void (sectionOf(s, str(d.sectionId)).state = str(d.state) as Section['state']),
+  gate: (s, e, d) =>
+    void (sectionOf(s, str(d.sectionId)).gates[str(d.gate)] = { done: d.done === true, by: e.actorId, atS: e.occurredAtS, how: str(d.how) }),
+  reading: (s, e, d) => {
+    // A forecast never counts; it has no place among what was read.
+    if (d.basis === 'forecast') return
+    const what = d.what === 'air' || d.what === 'humidity' ? d.what : 'wall'
+    const value = num(d.value)
+    const atS = instant(e, d.atS)
+    if (value !== null && atS !== null) placeOf(s, str(d.placeId))[what].push({ atS, value })
+  },
+  'tin-set': (s, _e, d) => void s.tins.set(str(d.tinId), { plastic: str(d.plastic), code: str(d.code), expiresOn: str(d.expiresOn) }),
+  'joint-placed': (s, e, d) => void jointOf(s, str(e.jointId)).placements.push({ fromS: instant(e, d.fromS) ?? e.occurredAtS, placeId: str(d.placeId) }),
+  'step-done': stepDone,
+  'cut-out': (s, e, d) => {
+    const j = jointOf(s, str(e.jointId))
+    const life = j.lives[(num(d.life) ?? 1) - 1]
+    if (!life) return void j.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg('flag-unknown-life') })
+    if (life.cutOutAtS !== undefined) return
+    life.cutOutAtS = e.occurredAtS
+    cutBy.set(life, e.actorId)
+  },
+  interrupted: (s, e, d) => {
+    const life = jointOf(s, str(e.jointId)).lives[(num(d.life) ?? 1) - 1]
+    if (life) (life.interrupted as { kind: string; atS: number }[]).push({ kind: str(d.what), atS: e.occurredAtS })
+  },
+  'test-begun': (s, e, d) =>
+    void s.tests.set(str(d.testId), {
+      id: str(d.testId),
+      sectionId: str(d.sectionId),
+      bar: num(d.bar) ?? 0,
+      medium: str(d.medium),
+      holdS: num(d.holdS) ?? 0,
+      allowedDropBar: num(d.allowedDropBar) ?? 0,
+      resolutionBar: num(d.resolutionBar) ?? 0.1,
+      gauge: str(d.gauge),
+      tester: str(d.tester),
+      begunAtS: e.occurredAtS,
+      readings: [],
+      ended: null,
+    }),
+  'test-read': (s, e, d) => {
+    const test = s.tests.get(str(d.testId))
+    if (!test) return flagged(s, e, 'flag-unknown-item')
+    test.readings.push({ atS: instant(e, d.atS) ?? e.occurredAtS, bar: num(d.bar) ?? 0, temperatureC: num(d.temperatureC) })
+    test.readings.sort((a, b) => a.atS - b.atS)
+  },
+  'test-ended': (s, e, d) => {
+    const test = s.tests.get(str(d.testId))
+    if (!test) return flagged(s, e, 'flag-unknown-item')
+    // The first verdict is sealed: a second end is kept in the log and changes nothing.
+    test.ended ??= { atS: e.occurredAtS, verdict: str(d.verdict) as 'held', dropBar: num(d.dropBar), by: e.actorId, note: str(d.note) }
+  },
+  signed: (s, e, d) => void s.signed.push({ what: str(d.what), refId: str(d.refId), by: e.actorId, atS: e.occurredAtS, statement: str(d.statement) }),
+}

@@ -1,0 +1,64 @@
+import type { JobEvent } from './events.js'
+
+interface Node {
+  event: JobEvent
+  /** When it counts as having happened: never before anything its device had seen. */
+  atS: number
+  /** Position among events of the same instant that follow from one another. */
+  depth: number
+  state: 0 | 1 | 2
+}
+
+const byWrite = (a: JobEvent, b: JobEvent): number =>
+  a.occurredAtS - b.occurredAtS ||
+  (a.deviceId < b.deviceId ? -1 : a.deviceId > b.deviceId ? 1 : 0) ||
+  a.deviceSeq - b.deviceSeq ||
+  (a.id < b.id ? -1 : a.id > b.id ? 1 : 0)
+
+/**
+ * Events in the order the fold takes them: by when they occurred, but never before an event named in `after`,
+ * then device, then the device's own count. The same set gives the same order, however it arrived; doubles go.
+ */
+export function inOrder(events: readonly JobEvent[]): JobEvent[] {
+  const unique = new Map<string, JobEvent>()
+  for (const e of events) {
+    const had = unique.get(e.id)
+    if (!had || byWrite(e, had) < 0) unique.set(e.id, e)
+  }
+  const sorted = [...unique.values()].sort(byWrite)
+  if (!sorted.some((e) => e.after.length)) return sorted
+  const nodes = new Map<string, Node>()
+  for (const event of sorted) nodes.set(event.id, { event, atS: event.occurredAtS, depth: 0, state: 0 })
+  for (const event of sorted) settle(nodes.get(event.id) as Node, nodes)
+  return [...nodes.values()].sort((a, b) => a.atS - b.atS || a.depth - b.depth || byWrite(a.event, b.event)).map((n) => n.event)
+}
+
+/** Depth-first without recursion: chains of `after` may be as long as the log. A loop's closing link is ignored. */
+function settle(start: Node, nodes: ReadonlyMap<string, Node>): void {
+  const stack: Node[] = [start]
+  while (stack.length) {
+    const node = stack[stack.length - 1] as Node
+    if (node.state === 2) {
+      stack.pop()
+      continue
+    }
+    if (node.state === 0) {
+      node.state = 1
+      for (const id of node.event.after) {
+        const before = nodes.get(id)
+        if (before && before.state === 0) stack.push(before)
+      }
+      if (stack[stack.length - 1] !== node) continue
+    }
+    for (const id of node.event.after) {
+      const before = nodes.get(id)
+      if (!before || before.state !== 2) continue
+      if (before.atS > node.atS) {
+        node.atS = before.atS
+        node.depth = before.depth + 1
+      } else if (before.atS === node.atS) node.depth = Math.max(node.depth, before.depth + 1)
+    }
+    node.state = 2
+    stack.pop()
+  }
+}

@@ -1,0 +1,128 @@
+import type { Reading } from '../conditions/history.js'
+import type { Life, Msg, RulesPin } from '../methods/method.js'
+import type { School } from '../methods/joinable.js'
+
+export interface Job {
+  name: string
+  zone: string
+  school: School
+  table: string
+  checkOffsetMm: number
+}
+export interface Line {
+  id: string
+  tag: string
+  name: string
+  method: string
+  material: string
+  school: School
+  schedule: string | null
+  placeId: string
+  ratingBar: number | null
+  items: Item[]
+}
+export interface Item {
+  id: string
+  type: 'fitting' | 'piece'
+  tag: string
+  size: string
+  /** Second size of a reducer. */
+  size2: string | null
+  fitting: string | null
+  measure: 'centre-centre' | 'centre-face' | 'face-face' | 'end-end' | null
+  measuredMm: number | null
+  /** Joints at the two ends of a piece; null at a free end. */
+  joints: [string | null, string | null]
+  jointTags: [string | null, string | null]
+  cut: { mm: number; atS: number } | null
+}
+export interface TakeOff {
+  takeOffMm: number
+  takeOffTo: 'face' | 'stop'
+}
+export interface LifeState extends Life {
+  pin: RulesPin | null
+  tinId: string | null
+  /** Steps written before what they need: kept, no credit. */
+  doubtful: { eventId: string; step: string; by: string; atS: number }[]
+}
+export interface JointState {
+  id: string
+  lives: LifeState[]
+  placements: { fromS: number; placeId: string }[]
+  notes: Note[]
+}
+export interface Note {
+  eventId: string
+  atS: number
+  by: string
+  says: Msg
+}
+export interface Section {
+  id: string
+  tag: string
+  jointIds: string[]
+  workingBar: number
+  testBar: number
+  holdS: number
+  allowedDropBar: number
+  ratingBar: number | null
+  state: 'drained' | 'full' | 'under pressure' | 'under vacuum' | 'not known'
+  gates: Record<string, { done: boolean; by: string; atS: number; how: string }>
+}
+export interface TestRun {
+  id: string
+  sectionId: string
+  bar: number
+  medium: string
+  holdS: number
+  allowedDropBar: number
+  resolutionBar: number
+  gauge: string
+  tester: string
+  begunAtS: number
+  readings: { atS: number; bar: number; temperatureC: number | null }[]
+  ended: { atS: number; verdict: 'held' | 'lost' | 'inconclusive'; dropBar: number | null; by: string; note: string } | null
+}
+export interface PlaceReadings {
+  air: Reading[]
+  wall: Reading[]
+  humidity: Reading[]
+}
+export interface JobState {
+  jobId: string | null
+  job: Job
+  places: Map<string, string>
+  lines: Map<string, Line>
+  joints: Map<string, JointState>
+  takeOffs: Map<string, TakeOff>
+  sockets: Map<string, number>
+  sections: Map<string, Section>
+  readings: Map<string, PlaceReadings>
+  tins: Map<string, { plastic: string; code: string; expiresOn: string }>
+  tests: Map<string, TestRun>
+  signed: { what: string; refId: string; by: string; atS: number; statement: string }[]
+  notes: Note[]
+  /** Latest time that any event speaks of. */
+  lastAtS: number
+}
+
+export const emptyState = (): JobState => ({
+  jobId: null,
+  job: { name: '', zone: 'UTC', school: 'metric', table: 'current', checkOffsetMm: 50 },
+  places: new Map(),
+  lines: new Map(),
+  joints: new Map(),
+  takeOffs: new Map(),
+  sockets: new Map(),
+  sections: new Map(),
+  readings: new Map(),
+  tins: new Map(),
+  tests: new Map(),
+  signed: [],
+  notes: [],
+  lastAtS: 0,
+})
+export const takeOffKey = (fitting: string, size: string, size2: string | null): string =>
+  `${fitting} ${size}${size2 ? ` ${size2}` : ''}`
+export const socketKey = (material: string, size: string): string => `${material} ${size}`

@@ -1,0 +1,157 @@
+import type { History, Span } from '../conditions/history.js'
+import type { CureMode } from '../methods/cure/pace.js'
+import { type Piece, timeOf } from '../methods/cure/piecewise.js'
+import type { Msg } from '../methods/method.js'
+import { msg } from '../sources/source.js'
+import { EDGE_BAR } from '../units/units.js'
+import { type JointFacts, type JointLook, jointAllows, jointFacts, lookOf, plannedPieces } from '../joint/assess.js'
+import { piecesOf } from '../joint/ramps.js'
+import type { JobState, Section, TestRun } from '../joint/state.js'
+import { type Ladder, type LadderJoint, envelope, ladderOf } from './ladder.js'
+
+export interface JointInSection {
+  facts: JointFacts
+  look: JointLook
+  allowsBar: number
+  /** When it may take the test pressure; null = no figure or not made. */
+  readyAtS: number | null
+  /** Same, if an unmade joint is made as planned. */
+  plannedHomeS: number | null
+  plannedReadyAtS: number | null
+}
+export interface Moved {
+  jointId: string
+  fromAtS: number
+  toAtS: number
+  temperatureC: number
+  atS: number
+}
+/** The one answer about a section at a time. Headline, ladder, gates, lanes and glyphs all read it. */
+export interface SectionAnswer {
+  section: Section
+  nowS: number
+  mode: CureMode
+  joints: readonly JointInSection[]
+  /** Why nothing may be put on now: one entry for each joint that allows nothing. */
+  blockers: readonly { jointId: string; says: Msg }[]
+  /** Null: no ceiling by the rules and no rating known. */
+  allowedBar: number | null
+  ladder: Ladder
+  /** Ladder that counts unmade joints as planned. */
+  plannedSteps: Ladder['steps']
+  /** When the section may take its test pressure, as things stand; null while a joint is not made or has no figure. */
+  readyAtS: number | null
+  plannedReadyAtS: number | null
+  holdsBack: JointInSection | null
+  moved: Moved | null
+  lastTest: TestRun | null
+  proved: boolean
+  readingsTo: number | null
+}
+
+/** Assumed time from one planned joint to the next, and from now to the first. */
+const PLAN_PACE_S = 900
+
+/** Last test of a section that was not overtaken by work: a joint begun after it re-opens the section. */
+function provedBy(state: JobState, section: Section, facts: readonly JointFacts[]): { last: TestRun | null; proved: boolean } {
+  const last = [...state.tests.values()].filter((t) => t.sectionId === section.id).sort((a, b) => a.begunAtS - b.begunAtS).at(-1) ?? null
+  const proved =
+    last?.ended?.verdict === 'held' &&
+    facts.length > 0 &&
+    facts.every((f) => f.homeAtS !== null && f.homeAtS < last.begunAtS)
+  return { last, proved }
+}
+
+export function sectionAnswer(state: JobState, sectionId: string, nowS: number, mode: CureMode = 'coldest'): SectionAnswer | null {
+  const section = state.sections.get(sectionId)
+  if (!section) return null
+  const all = section.jointIds.map((id) => jointFacts(state, id, mode, nowS)).filter((f): f is JointFacts => f !== null)
+  const { last, proved } = provedBy(state, section, all)
+  let planned = 0
+  const joints = all.map((facts): JointInSection => {
+    const plannedHomeS = facts.homeAtS === null ? nowS + PLAN_PACE_S * ++planned : null
+    const plan = plannedHomeS === null ? facts.pieces : plannedPieces(facts, plannedHomeS)
+    return {
+      facts,
+      look: lookOf(facts, nowS, section.testBar, proved),
+      allowsBar: jointAllows(facts, nowS),
+      readyAtS: timeOf(facts.pieces, section.testBar, EDGE_BAR),
+      plannedHomeS,
+      plannedReadyAtS: timeOf(plan, section.testBar, EDGE_BAR),
+    }
+  })
+  const rating = (f: JointFacts): number | null => {
+    const limits = [f.place.line.ratingBar, section.ratingBar].filter((r): r is number => r !== null)
+    return limits.length ? Math.min(...limits) : null
+  }
+  const curve = (f: JointFacts, homeS: number | null, pieces: readonly Piece[]): LadderJoint => ({
+    id: f.id,
+    madeAtS: homeS,
+    ratingBar: rating(f),
+    pieces: pieces.length ? pieces : null,
+  })
+  const ladder = ladderOf(joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces)), nowS)
+  const plan = joints.map((j) =>
+    j.plannedHomeS === null ? curve(j.facts, j.facts.homeAtS, j.facts.pieces) : curve(j.facts, j.plannedHomeS, plannedPieces(j.facts, j.plannedHomeS)),
+  )
+  const startS = Math.min(nowS, ...plan.map((j) => j.madeAtS ?? Infinity))
+  const readyAtS = timeOf(envelope(joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces)), startS), section.testBar, EDGE_BAR)
+  const plannedReadyAtS = timeOf(envelope(plan, startS), section.testBar, EDGE_BAR)
+  const holdsBack = slowest(joints)
+  return {
+    section,
+    nowS,
+    mode,
+    joints,
+    blockers: joints.filter((j) => j.allowsBar <= 0).map((j) => ({ jointId: j.facts.id, says: whyNothing(j) })),
+    allowedBar: joints.length ? ladder.allowedBar : 0,
+    ladder,
+    plannedSteps: ladderOf(plan, nowS).steps,
+    readyAtS: joints.length ? readyAtS : null,
+    plannedReadyAtS: joints.length ? plannedReadyAtS : null,
+    holdsBack,
+    moved: holdsBack ? movedBy(holdsBack, section.testBar) : null,
+    lastTest: last,
+    proved,
+    readingsTo: readingsTo(all),
+  }
+}
+
+function slowest(joints: readonly JointInSection[]): JointInSection | null {
+  const time = (j: JointInSection): number => j.readyAtS ?? j.plannedReadyAtS ?? Infinity
+  return joints.reduce<JointInSection | null>((a, b) => (!a || time(b) > time(a) ? b : a), null)
+}
+
+function whyNothing(j: JointInSection): Msg {
+  const joint = j.facts.tag
+  if (j.look.glyph === 'failed') return msg('joint-failed', { joint })
+  if (j.facts.homeAtS === null) return msg('not-made', { joint })
+  if (j.look.glyph === 'hold' || j.look.glyph === 'set') return msg('not-set', { joint })
+  return j.readyAtS === null ? msg('joint-no-figure', { joint }) : msg('joint-curing', { joint })
+}
+
+function readingsTo(all: readonly JointFacts[]): number | null {
+  const ends = all.map((f) => f.history.filter((s) => s.basis === 'read').at(-1)?.fromS ?? null).filter((t): t is number => t !== null)
+  return ends.length ? Math.min(...ends) : null
+}
+
+/** Had the wall stayed as it was at home, when would it have been ready? Says what moved it, if it moved by a minute. */
+function movedBy(j: JointInSection, bar: number): Moved | null {
+  const { facts, readyAtS } = j
+  const homeS = facts.homeAtS
+  if (homeS === null || readyAtS === null || !facts.life || !facts.method) return null
+  const steady = heldFrom(facts.history, homeS)
+  const ramps = facts.method.pressure(facts.spec, facts.life, { ...facts.ctx, wall: steady })
+  const thenS = timeOf(piecesOf(ramps, homeS), bar, EDGE_BAR)
+  if (thenS === null || Math.abs(thenS - readyAtS) < 60) return null
+  const between = facts.history.filter((s, i) => (facts.history[i + 1]?.fromS ?? Infinity) > homeS && s.fromS < readyAtS && s.basis !== 'none')
+  const coldest = between.reduce<Span | null>((a, b) => (!a || b.minC < a.minC ? b : a), null)
+  return coldest && { jointId: facts.id, fromAtS: thenS, toAtS: readyAtS, temperatureC: coldest.minC, atS: Math.max(coldest.fromS, homeS) }
+}
+
+/** The history up to a time, with its last temperature held on. */
+function heldFrom(history: History, atS: number): History {
+  const upTo = history.filter((s) => s.fromS <= atS)
+  const last = upTo.at(-1)
+  return last ? [...upTo.slice(0, -1), { ...last, basis: last.basis === 'gap' ? 'read' : last.basis }] : history
+}

@@ -1,0 +1,86 @@
+import { existsSync } from 'node:fs'
+import { parseArgs } from 'node:util'
+import { nodePackages } from './lib/deps.mjs'
+import { Plain, endWith, portBusy } from './lib/proc.mjs'
+
+const began = Date.now()
+const HELP = `npm run demo -- [options]
+  --port N            port to serve on (7170)
+  --host H            address to serve on (127.0.0.1)
+  --fresh             forget the data and begin anew, dated from now
+  --tls-cert F --tls-key F   serve over HTTPS (phones need it for camera and notifications)
+  --no-limit          no rate limits (for benchmarks)
+DATABASE_URL uses another PostgreSQL server instead of a private one.`
+
+function options() {
+  try {
+    return parseArgs({
+      options: {
+        port: { type: 'string', default: process.env.PORT ?? '7170' },
+        host: { type: 'string', default: '127.0.0.1' },
+        fresh: { type: 'boolean', default: false },
+        'tls-cert': { type: 'string' },
+        'tls-key': { type: 'string' },
+        'no-limit': { type: 'boolean', default: false },
+        help: { type: 'boolean', default: false },
+      },
+    }).values
+  } catch (e) {
+    throw new Plain(`${e.message}\n${HELP}`)
+  }
+}
+
+async function main() {
+  const o = options()
+  if (o.help) return console.log(HELP)
+  const port = Number(o.port)
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`"${o.port}" is not a port.`)
+  if (Boolean(o['tls-cert']) !== Boolean(o['tls-key'])) throw new Plain('HTTPS needs both --tls-cert and --tls-key.')
+  for (const f of [o['tls-cert'], o['tls-key']]) if (f && !existsSync(f)) throw new Plain(`There is no file ${f}.`)
+  const busy = await portBusy(port, o.host)
+  if (busy) throw new Plain(`Port ${port} on ${o.host} is ${busy === 'EACCES' ? 'not allowed for this user' : 'in use'}. Stop what runs there, or choose another with --port.`)
+  nodePackages()
+  const { startPostgres } = await import('./lib/pg.mjs')
+  const { build } = await import('./lib/build.mjs')
+  const { startServer } = await import('./lib/serve.mjs')
+  await build()
+  const given = process.env.DATABASE_URL
+  if (given && o.fresh) throw new Plain('--fresh only empties the private cluster. Empty the other server by hand.')
+  const database = given ? null : await startPostgres({ fresh: o.fresh })
+  let server
+  let stopping = false
+  const stop = async (code) => {
+    if (stopping) return
+    stopping = true
+    await server?.stop()
+    await database?.stop()
+    process.exit(code)
+  }
+  process.on('SIGINT', () => void stop(0))
+  process.on('SIGTERM', () => void stop(0))
+  process.on('SIGHUP', () => void stop(0))
+  try {
+    server = await startServer({
+      databaseUrl: given ?? database.url,
+      port,
+      host: o.host,
+      tls: { cert: o['tls-cert'], key: o['tls-key'] },
+      limiter: o['no-limit'] ? false : undefined,
+    })
+  } catch (e) {
+    await database?.stop()
+    throw e
+  }
+  void database?.exited.then(() => {
+    if (!stopping) console.error('The database has stopped. What was acknowledged is kept; start again.')
+    void stop(1)
+  })
+  void server.exited.then(() => {
+    if (!stopping) console.error('The server has stopped. What was acknowledged is kept; start again.')
+    void stop(1)
+  })
+  const scheme = o['tls-cert'] ? 'https' : 'http'
+  console.log(`\nJugalis  ${scheme}://${o.host}:${port}   ready in ${((Date.now() - began) / 1000).toFixed(1)} s`)
+  console.log('Sign in as wren, teal, rook or plover with the password tide-and-pipe. Ctrl-C stops everything.')
+}
+main().catch(endWith)

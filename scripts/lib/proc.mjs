@@ -1,0 +1,48 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { createServer } from 'node:net'
+import path from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..')
+export const isRoot = process.getuid?.() === 0
+
+/** A sentence for the person at the keyboard, without a stack. */
+export class Plain extends Error {}
+export const endWith = (e) => {
+  console.error(e instanceof Plain ? e.message : e)
+  process.exit(1)
+}
+
+/** Runs a command to its end; output only when it fails or `show` is set. */
+export function run(cmd, args, { show = false, ...options } = {}) {
+  const r = spawnSync(cmd, args, { cwd: ROOT, encoding: 'utf8', stdio: show ? 'inherit' : 'pipe', maxBuffer: 1 << 28, ...options })
+  return { ok: r.status === 0, out: `${r.stdout ?? ''}${r.stderr ?? ''}`, status: r.status }
+}
+export const has = (cmd) => run('sh', ['-c', `command -v ${cmd}`]).ok
+
+export const freePort = () =>
+  new Promise((done, fail) => {
+    const s = createServer()
+    s.once('error', fail)
+    s.listen(0, '127.0.0.1', () => {
+      const { port } = s.address()
+      s.close(() => done(port))
+    })
+  })
+export const portBusy = (port, host) =>
+  new Promise((done) => {
+    const s = createServer()
+    s.once('error', (e) => done(e.code === 'EADDRINUSE' || e.code === 'EACCES' ? e.code : null))
+    s.listen(port, host, () => s.close(() => done(null)))
+  })
+export const sleep = (ms) => new Promise((r) => setTimeout(r, ms))
+
+/** Starts a child and gives its exit as a promise beside it. */
+export function child(cmd, args, options = {}) {
+  const p = spawn(cmd, args, { cwd: ROOT, ...options })
+  const exited = new Promise((done) => {
+    p.once('exit', (code, signal) => done({ code, signal }))
+    p.once('error', (error) => done({ code: 1, signal: null, error }))
+  })
+  return { p, exited }
+}

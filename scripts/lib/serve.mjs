@@ -1,0 +1,50 @@
+import { randomBytes } from 'node:crypto'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { SERVER_BUNDLE, WEB_ROOT } from './build.mjs'
+import { stateFolder } from './deps.mjs'
+import { Plain, ROOT, child } from './proc.mjs'
+
+/** Secret that signs session cookies; kept, so that a restart signs nobody out. */
+function sessionSecret() {
+  const file = path.join(stateFolder(), 'session.secret')
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
+  return readFileSync(file, 'utf8').trim()
+}
+
+/** Starts the app server as a child and waits until it serves. */
+export async function startServer({ databaseUrl, port, host = '127.0.0.1', seed = true, tls = {}, limiter, quiet = false }) {
+  const server = child(process.execPath, ['--enable-source-maps', SERVER_BUNDLE], {
+    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'pipe', 'ipc'],
+    detached: true,
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: databaseUrl,
+      PORT: String(port),
+      HOST: host,
+      MIGRATIONS: path.join(ROOT, 'server/migrations'),
+      WEB_ROOT,
+      SESSION_SECRET: sessionSecret(),
+      SEED_DEMO: seed ? '1' : '0',
+      ...(tls.cert ? { TLS_CERT: tls.cert, TLS_KEY: tls.key } : {}),
+      ...(limiter === false ? { LIMITER: 'off' } : {}),
+    },
+  })
+  let said = ''
+  let up = false
+  server.p.stderr.on('data', (d) => {
+    said = (said + d).slice(-4000)
+    if (up && !quiet) process.stderr.write(d)
+  })
+  const first = await Promise.race([new Promise((done) => server.p.on('message', () => done('ready'))), server.exited])
+  if (first !== 'ready') throw new Plain(said.trim() || 'The server did not start.')
+  up = true
+  return {
+    exited: server.exited,
+    async stop() {
+      server.p.kill('SIGTERM')
+      await server.exited
+    },
+  }
+}

@@ -1,0 +1,81 @@
+import { existsSync } from 'node:fs'
+import path from 'node:path'
+import compression from 'compression'
+import connectPgSimple from 'connect-pg-simple'
+import express, { type Express } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import session from 'express-session'
+import helmet from 'helmet'
+import type pg from 'pg'
+import { answerErrors, unknownRoute } from './errors.js'
+import { calcRoutes } from './routes/calc.js'
+import { jobRoutes } from './routes/jobs.js'
+import { requireSession, sessionRoutes } from './routes/session.js'
+
+export interface AppOptions {
+  pool: pg.Pool
+  sessionSecret: string
+  /** Epoch seconds; tests bring their own. */
+  nowS?: () => number
+  limiter?: boolean
+  /** Folder of the built interface. */
+  webRoot?: string
+  https?: boolean
+}
+const WEEK_MS = 7 * 86400_000
+
+export function createApp(o: AppOptions): Express {
+  const app = express()
+  const nowS = o.nowS ?? (() => Date.now() / 1000)
+  app.disable('x-powered-by')
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: true,
+        directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': o.https ? [] : null },
+      },
+      strictTransportSecurity: o.https ?? false,
+    }),
+  )
+  app.use(compression({ level: 4 }))
+  const limit = (perMinute: number) =>
+    rateLimit({
+      windowMs: 60_000,
+      limit: perMinute,
+      skip: () => o.limiter === false,
+      standardHeaders: true,
+      legacyHeaders: false,
+      handler: (_req, res) => void res.status(429).json({ error: { code: 'too-many', message: 'Too many at once. Wait a minute.', field: null } }),
+    })
+  app.get('/api/health', async (_req, res) => {
+    await o.pool.query('select 1')
+    res.json({ ok: true, serverNowS: nowS() })
+  })
+  app.use('/api/calc', limit(6000), calcRoutes())
+  const Store = connectPgSimple(session)
+  app.use(
+    '/api',
+    session({
+      store: new Store({ pool: o.pool, tableName: 'session', pruneSessionInterval: false }),
+      name: 'jugalis',
+      secret: o.sessionSecret,
+      resave: false,
+      saveUninitialized: false,
+      cookie: { httpOnly: true, sameSite: 'lax', secure: o.https ?? false, maxAge: WEEK_MS },
+    }),
+  )
+  app.post('/api/session', limit(30))
+  app.use('/api/session', sessionRoutes(o.pool))
+  app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS))
+  app.use('/api', unknownRoute)
+  if (o.webRoot && existsSync(o.webRoot)) serveWeb(app, o.webRoot)
+  app.use(unknownRoute)
+  app.use(answerErrors)
+  return app
+}
+
+function serveWeb(app: Express, root: string): void {
+  app.use('/assets', express.static(path.join(root, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))
+  app.use(express.static(root, { index: false, maxAge: 0 }))
+  app.get('/{*splat}', (_req, res) => res.sendFile(path.join(root, 'index.html')))
+}

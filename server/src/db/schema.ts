@@ -1,0 +1,97 @@
+import {
+  bigint,
+  customType,
+  index,
+  pgTable,
+  primaryKey,
+  real,
+  smallint,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core'
+
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
+const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
+
+// Reference tables: shared by all jobs of an organisation, they carry org_id.
+export const org = pgTable('org', { orgId: uuid('org_id').primaryKey(), name: text('name').notNull() })
+export const person = pgTable(
+  'person',
+  {
+    orgId: uuid('org_id').notNull(),
+    personId: uuid('person_id').notNull().primaryKey(),
+    name: text('name').notNull(),
+    login: text('login').unique(),
+    /** Null: known by name from an imported job, cannot sign in. */
+    passwordHash: text('password_hash'),
+  },
+  (t) => [index('person_org').on(t.orgId)],
+)
+
+// Job tables: primary and foreign keys start with job_id, so that jobs can be spread over servers.
+export const job = pgTable('job', {
+  jobId: uuid('job_id').primaryKey(),
+  orgId: uuid('org_id').notNull(),
+  name: text('name').notNull(),
+  createdAt: at('created_at').notNull(),
+})
+export const jobMember = pgTable(
+  'job_member',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.jobId),
+    personId: uuid('person_id').notNull(),
+    name: text('name').notNull(),
+    role: text('role').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.personId] })],
+)
+export const jobHead = pgTable('job_head', {
+  jobId: uuid('job_id')
+    .primaryKey()
+    .references(() => job.jobId),
+  seq: bigint('seq', { mode: 'number' }).notNull(),
+  hash: bytea('hash').notNull(),
+})
+/** Joints a job has defined: an event may only name one of them. Rebuilt from events. */
+export const jobJoint = pgTable(
+  'job_joint',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.jobId),
+    jointId: uuid('joint_id').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.jointId] })],
+)
+export const event = pgTable(
+  'event',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.jobId),
+    seq: bigint('seq', { mode: 'number' }).notNull(),
+    id: uuid('id').notNull(),
+    jointId: uuid('joint_id'),
+    kind: text('kind').notNull(),
+    v: smallint('v').notNull(),
+    /** Canonical JSON text exactly as hashed; jsonb would rewrite it. */
+    body: text('body').notNull(),
+    actorId: uuid('actor_id').notNull(),
+    deviceId: uuid('device_id').notNull(),
+    deviceSeq: bigint('device_seq', { mode: 'number' }).notNull(),
+    occurredAt: at('occurred_at').notNull(),
+    clockErrorS: real('clock_error_s').notNull(),
+    recordedAt: at('recorded_at').notNull(),
+    prevHash: bytea('prev_hash').notNull(),
+    hash: bytea('hash').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.jobId, t.seq] }),
+    unique('event_id').on(t.jobId, t.id),
+    unique('event_device').on(t.jobId, t.deviceId, t.deviceSeq),
+  ],
+)

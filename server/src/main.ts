@@ -1,0 +1,49 @@
+import { readFileSync } from 'node:fs'
+import http from 'node:http'
+import https from 'node:https'
+import { seedDemo } from '../../demo/seed.js'
+import { createApp } from './app.js'
+import { connect, migrateUnderLock } from './db/connect.js'
+
+const env = (name: string, otherwise?: string): string => {
+  const v = process.env[name] ?? otherwise
+  if (v === undefined) throw new Error(`${name} is not set`)
+  return v
+}
+
+async function main(): Promise<void> {
+  const database = connect(env('DATABASE_URL'))
+  await migrateUnderLock(database, env('MIGRATIONS'))
+  if (process.env.SEED_DEMO === '1') await seedDemo(database.pool, Date.now() / 1000)
+  const tls = process.env.TLS_CERT && process.env.TLS_KEY ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) } : null
+  const app = createApp({
+    pool: database.pool,
+    sessionSecret: env('SESSION_SECRET'),
+    limiter: process.env.LIMITER !== 'off',
+    webRoot: process.env.WEB_ROOT,
+    https: tls !== null,
+  })
+  const server = tls ? https.createServer(tls, app) : http.createServer(app)
+  const port = Number(env('PORT', '7170'))
+  server.on('error', (e: NodeJS.ErrnoException) => {
+    console.error(e.code === 'EADDRINUSE' ? `Port ${port} is in use. Stop what runs there, or start with --port.` : e.message)
+    process.exit(1)
+  })
+  server.listen(port, env('HOST', '127.0.0.1'), () => process.send?.('ready'))
+  let stopping = false
+  const stop = (): void => {
+    if (stopping) return
+    stopping = true
+    server.close(() => void database.close().then(() => process.exit(0)))
+    server.closeAllConnections()
+  }
+  process.on('SIGTERM', stop)
+  process.on('SIGINT', stop)
+  // The start command holds the other end: when it is gone, so is the reason to run.
+  process.on('disconnect', stop)
+}
+
+main().catch((e: unknown) => {
+  console.error(e instanceof Error ? e.message : e)
+  process.exit(1)
+})

@@ -1,0 +1,37 @@
+import { CALCULATIONS, Refusal } from '@jugalis/core'
+import express, { Router } from 'express'
+import { HttpError } from '../errors.js'
+
+/** The calculation door: no sign-in, reads and writes no job. */
+export function calcRoutes(): Router {
+  const routes = Router()
+  const onlyGet = (): never => {
+    throw new HttpError(405, 'bad-input', 'Read the list with GET; compute with POST on one name.')
+  }
+  routes
+    .route('/')
+    .get((_req, res) => {
+      res.json([...CALCULATIONS.values()].map(({ name, summary, input, example, sources }) => ({ name, summary, input, example, sources })))
+    })
+    .all(onlyGet)
+  routes
+    .route('/:name')
+    // A script may forget the content type; what counts is whether the body is a JSON object.
+    .post(express.json({ limit: '1mb', type: () => true, strict: false }), (req, res) => {
+      const calculation = CALCULATIONS.get(String(req.params.name))
+      if (!calculation) throw new HttpError(404, 'unknown-calculation', `There is no calculation called "${String(req.params.name)}".`)
+      const body: unknown = req.body
+      if (typeof body !== 'object' || body === null || Array.isArray(body)) throw new HttpError(400, 'bad-input', 'Send a JSON object.')
+      try {
+        res.json(calculation.run(body))
+      } catch (e) {
+        if (e instanceof Refusal) throw new HttpError(422, e.code, e.message, e.field)
+        throw e
+      }
+    })
+    .all((req) => {
+      if (!CALCULATIONS.has(String(req.params.name))) throw new HttpError(404, 'unknown-calculation', `There is no calculation called "${String(req.params.name)}".`)
+      onlyGet()
+    })
+  return routes
+}

@@ -1,0 +1,83 @@
+import { type Batch, batchFault, checkChain, isUuid } from '@jugalis/core'
+import express, { type Request, Router } from 'express'
+import type pg from 'pg'
+import * as yup from 'yup'
+import { inTransaction, insertJob, insertMember, jobsOf, membersOf, requireMember } from '../db/jobs.js'
+import { appendBatch, readLog } from '../db/log.js'
+import { HttpError } from '../errors.js'
+import { exportCsv, exportJob, importJob } from './transfer.js'
+
+const newJob = yup.object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() }).noUnknown()
+const me = (req: Request): { personId: string; name: string; orgId: string } => {
+  const p = req.session.person
+  if (!p) throw new HttpError(401, 'sign-in', 'Sign in first.')
+  return p
+}
+
+export function jobRoutes(pool: pg.Pool, nowS: () => number): Router {
+  const routes = Router()
+  const jobId = async (req: Request): Promise<string> => {
+    const id = String(req.params.jobId).toLowerCase()
+    if (!isUuid(id)) throw new HttpError(404, 'not-found', 'There is no such job, or you are not on it.')
+    await requireMember(pool, id, me(req).personId)
+    return id
+  }
+  const json = express.json({ limit: '1mb' })
+
+  routes.get('/', async (req, res) => {
+    res.json({ jobs: await jobsOf(pool, me(req).personId), serverNowS: nowS() })
+  })
+  routes.post('/', json, async (req, res) => {
+    const body: unknown = req.body
+    try {
+      newJob.validateSync(body, { strict: true })
+    } catch (e) {
+      throw new HttpError(422, 'bad-input', 'A job needs a name and an id.', (e as yup.ValidationError).path ?? null)
+    }
+    const { jobId: id, name } = body as { jobId: string; name: string }
+    const person = me(req)
+    await inTransaction(pool, async (client) => {
+      const had = await client.query('select 1 from job where job_id = $1', [id])
+      if (had.rowCount) throw new HttpError(409, 'id-reused', 'This job is already there.', 'jobId')
+      await insertJob(client, id, person.orgId, name, nowS())
+      await insertMember(client, id, person.personId, person.name, 'owner')
+    })
+    res.status(201).json({ jobId: id })
+  })
+  routes.post('/import', express.json({ limit: '200mb' }), async (req, res) => {
+    const done = await importJob(pool, req.body as unknown, me(req), nowS())
+    res.status(201).json(done)
+  })
+  routes.get('/:jobId/members', async (req, res) => {
+    res.json({ members: await membersOf(pool, await jobId(req)) })
+  })
+  routes.get('/:jobId/events', async (req, res) => {
+    const id = await jobId(req)
+    const after = Number(req.query.after ?? 0)
+    if (!Number.isInteger(after) || after < 0) throw new HttpError(422, 'bad-input', 'after must be a number from 0.', 'after')
+    const lines = await readLog(pool, id, after)
+    // Hashes are for exports and checks; a browser that follows the log needs the bodies only.
+    res.type('json').send(`{"serverNowS":${nowS()},"head":${lines.at(-1)?.seq ?? after},"lines":[${lines.map((l) => `{"seq":${l.seq},"event":${l.body}}`).join(',')}]}`)
+  })
+  routes.post('/:jobId/events', json, async (req, res) => {
+    const receivedAtS = nowS()
+    const id = await jobId(req)
+    const fault = batchFault(req.body)
+    if (fault) throw new HttpError(422, fault.code, fault.message, fault.field)
+    const done = await appendBatch(pool, id, me(req).personId, req.body as Batch, receivedAtS)
+    res.json({ ...done, serverNowS: nowS() })
+  })
+  routes.get('/:jobId/verify', async (req, res) => {
+    const id = await jobId(req)
+    res.json(checkChain(id, await readLog(pool, id, 0)))
+  })
+  routes.get('/:jobId/export.json', async (req, res) => {
+    const id = await jobId(req)
+    res.attachment(`jugalis-${id}.json`).json(await exportJob(pool, id, nowS()))
+  })
+  routes.get('/:jobId/log.csv', async (req, res) => {
+    const id = await jobId(req)
+    res.attachment(`jugalis-${id}.csv`).type('csv').send(await exportCsv(pool, id))
+  })
+  return routes
+}

@@ -1,0 +1,45 @@
+import bcrypt from 'bcryptjs'
+import express, { type RequestHandler, Router } from 'express'
+import type pg from 'pg'
+import * as yup from 'yup'
+import { HttpError } from '../errors.js'
+
+declare module 'express-session' {
+  interface SessionData {
+    person: { personId: string; name: string; orgId: string }
+  }
+}
+const signIn = yup.object({ login: yup.string().required().max(100), password: yup.string().required().max(200) }).noUnknown()
+// Compared with when nobody has that login, so that both answers take as long.
+const NOBODY = bcrypt.hashSync('nobody', 10)
+
+export const requireSession: RequestHandler = (req, _res, next) => {
+  if (!req.session.person) throw new HttpError(401, 'sign-in', 'Sign in first.')
+  next()
+}
+
+export function sessionRoutes(pool: pg.Pool): Router {
+  const routes = Router()
+  routes.get('/', (req, res) => {
+    res.json({ person: req.session.person ?? null })
+  })
+  routes.post('/', express.json({ limit: '10kb' }), async (req, res) => {
+    if (!signIn.isValidSync(req.body, { strict: true })) throw new HttpError(422, 'bad-input', 'Give a name and a password.', 'login')
+    const { login, password } = req.body as { login: string; password: string }
+    const r = await pool.query<{ person_id: string; name: string; org_id: string; password_hash: string | null }>(
+      'select person_id, name, org_id, password_hash from person where login = $1',
+      [login.toLowerCase()],
+    )
+    const row = r.rows[0]
+    const right = await bcrypt.compare(password, row?.password_hash ?? NOBODY)
+    if (!row || !row.password_hash || !right) throw new HttpError(401, 'wrong-sign-in', 'Name or password is not right.', 'password')
+    await new Promise<void>((done, fail) => req.session.regenerate((e?: unknown) => (e ? fail(e as Error) : done())))
+    req.session.person = { personId: row.person_id, name: row.name, orgId: row.org_id }
+    res.json({ person: req.session.person })
+  })
+  routes.delete('/', async (req, res) => {
+    await new Promise<void>((done) => req.session.destroy(() => done()))
+    res.status(204).end()
+  })
+  return routes
+}

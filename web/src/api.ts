@@ -1,0 +1,35 @@
+/** An answer of the server that is not a success. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly field: string | null,
+    readonly stops: { code: string; message: string }[],
+  ) {
+    super(message)
+  }
+}
+/** The network is not there: what was written stays on this device. */
+export class NoSignal extends Error {}
+
+interface ErrorBody {
+  error?: { code?: string; message?: string; field?: string | null; stops?: { code: string; message: string }[] }
+}
+
+export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let res: Response
+  try {
+    res = await fetch(`/api${path}`, {
+      method,
+      credentials: 'same-origin',
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    })
+  } catch {
+    throw new NoSignal('No signal.')
+  }
+  if (res.ok) return (res.status === 204 ? null : await res.json()) as T
+  const e = ((await res.json().catch(() => ({}))) as ErrorBody).error ?? {}
+  if (res.status >= 502) throw new NoSignal('The server does not answer.')
+  throw new Refused(res.status, e.code ?? 'failed', e.message ?? 'Something went wrong.', e.field ?? null, e.stops ?? [])
+}

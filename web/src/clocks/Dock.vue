@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { fmt } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { useClock } from '../stores/clock'
+import { useJob } from '../stores/job'
+import { useView } from '../view'
+import ClockTape from './ClockTape.vue'
+import { runningClocks } from './running'
+
+defineProps<{ strip?: boolean }>()
+const clock = useClock()
+const job = useJob()
+const view = useView()
+const route = useRoute()
+const all = computed(() => runningClocks(view.facts.values(), view.looks, clock.nowS))
+const before = computed(() => all.value.filter((r) => r.kind === 'before'))
+const until = computed(() => all.value.filter((r) => r.kind === 'until'))
+/** On the phone the open joint's own clock stands in its headline: the strip shows the others first. */
+const shown = computed(() => {
+  const own = route.params.jointId
+  return [...all.value.filter((r) => r.jointId !== own), ...all.value.filter((r) => r.jointId === own)].slice(0, 2)
+})
+const opened = ref(false)
+const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clock(leftS))
+</script>
+
+<template>
+  <aside v-if="!strip" class="dock" aria-label="Running clocks">
+    <template v-if="all.length">
+      <section v-if="before.length">
+        <h2>Before</h2>
+        <ClockTape v-for="r in before" :key="r.key" :running="r" />
+      </section>
+      <section v-if="until.length">
+        <h2>Until</h2>
+        <ClockTape v-for="r in until.slice(0, 12)" :key="r.key" :running="r" />
+        <p v-if="until.length > 12" class="more">and {{ until.length - 12 }} more, next {{ digits(until[12]?.leftS ?? null) }}</p>
+      </section>
+    </template>
+    <p v-else class="none">No clock is running.</p>
+  </aside>
+  <div v-else class="dock-strip" aria-label="Running clocks">
+    <p v-if="!all.length" class="none">No clock is running.</p>
+    <RouterLink
+      v-for="(r, i) in shown"
+      :key="r.key"
+      class="cell"
+      :class="{ first: i === 0, late: (r.leftS ?? 0) < 0 }"
+      :to="{ name: 'make', params: { jobId: job.jobId, jointId: r.jointId } }"
+    >
+      <span class="digits">{{ digits(r.leftS) }}</span>
+      <span class="tag">{{ r.tag }} {{ job.t(r.clock.label) }}</span>
+    </RouterLink>
+    <button v-if="all.length > 2" class="cell rest" type="button" @click="opened = true">
+      <span class="digits">+{{ all.length - 2 }}</span>
+      <span class="tag">next {{ digits(all[2]?.leftS ?? null) }}</span>
+    </button>
+    <div v-if="opened" class="sheet" role="dialog" aria-label="All clocks" @click="opened = false">
+      <ClockTape v-for="r in all" :key="r.key" :running="r" />
+      <button class="button" type="button">Close</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.dock {
+  width: 220px;
+  flex: none;
+  padding: 14px 16px;
+  border-left: 2px solid var(--ink);
+  overflow-y: auto;
+}
+.dock h2 {
+  font-size: 19px;
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 3px;
+}
+.dock section + section {
+  margin-top: 18px;
+}
+.none,
+.more {
+  color: var(--soft);
+}
+.dock-strip {
+  position: relative;
+  display: flex;
+  height: 64px;
+  border-top: 2px solid var(--ink);
+  background: var(--sheet);
+}
+.dock-strip .none {
+  align-self: center;
+  padding-left: 14px;
+}
+.cell {
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  gap: 2px;
+  padding: 4px 8px;
+  min-width: 0;
+  flex: 1 1 115px;
+  text-decoration: none;
+  border: 0;
+  border-right: 1px solid var(--edge);
+  background: none;
+  text-align: left;
+}
+.cell.first {
+  flex: 1 1 156px;
+  background: var(--ink);
+  color: var(--paper);
+}
+.cell.rest {
+  flex: 0 0 90px;
+}
+.cell .digits {
+  font: 600 25px/1 var(--figures);
+}
+.cell .tag {
+  font-size: 15px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.sheet {
+  position: absolute;
+  left: 0;
+  right: 0;
+  bottom: 64px;
+  max-height: 60vh;
+  overflow-y: auto;
+  background: var(--sheet);
+  border-top: 2px solid var(--ink);
+  padding: 8px 14px 14px;
+  z-index: 20;
+}
+</style>

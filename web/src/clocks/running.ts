@@ -1,0 +1,37 @@
+import type { Clock, JointFacts, JointLook } from '@jugalis/core'
+
+export interface Running {
+  key: string
+  jointId: string
+  tag: string
+  clock: Clock
+  /** before: something is lost when it ends. until: nothing is lost when late. */
+  kind: 'before' | 'until'
+  /** Seconds left; negative = late; null = no figure. */
+  leftS: number | null
+  totalS: number
+  look: JointLook | undefined
+}
+
+/** Clocks that run now, nearest danger first: late windows, windows, holds, then untils by time. */
+export function runningClocks(facts: Iterable<JointFacts>, looks: ReadonlyMap<string, JointLook>, nowS: number): Running[] {
+  const out: Running[] = []
+  for (const f of facts)
+    for (const clock of f.clocks) {
+      const untilS = clock.untilS.value
+      const window = clock.kind === 'window'
+      if (window ? clock.stoppedAtS !== undefined : untilS === null || untilS <= nowS) continue
+      out.push({
+        key: `${f.id} ${clock.id}`,
+        jointId: f.id,
+        tag: f.tag,
+        clock,
+        kind: window ? 'before' : 'until',
+        leftS: untilS === null ? null : untilS - nowS,
+        totalS: untilS === null ? 1 : Math.max(1, untilS - clock.fromS),
+        look: looks.get(f.id),
+      })
+    }
+  const rank = (r: Running): number => (r.kind === 'before' ? ((r.leftS ?? 0) < 0 ? 0 : 1) : r.clock.shows === 'hold' ? 2 : 3)
+  return out.sort((a, b) => rank(a) - rank(b) || (a.leftS ?? 0) - (b.leftS ?? 0))
+}

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { PLACES } from '../router'
+import { useJob } from '../stores/job'
+
+const props = defineProps<{ bottom?: boolean }>()
+const job = useJob()
+const route = useRoute()
+const more = ref(false)
+const FIRST = 5
+const shown = computed(() => (props.bottom ? PLACES.slice(0, FIRST) : PLACES))
+const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
+</script>
+
+<template>
+  <nav :class="bottom ? 'bar' : 'rule'" aria-label="Places">
+    <RouterLink
+      v-for="p in shown"
+      :key="p.name"
+      :to="{ name: p.name, params: { jobId: job.jobId } }"
+      class="segment"
+      :class="{ here: route.name === p.name }"
+      :aria-current="route.name === p.name ? 'page' : undefined"
+    >
+      <span v-if="!bottom" class="key" aria-hidden="true">{{ p.key }}</span>
+      {{ p.says }}
+    </RouterLink>
+    <template v-if="bottom">
+      <button type="button" class="segment" :class="{ here: rest.some((p) => p.name === route.name) }" :aria-expanded="more" @click="more = !more">More</button>
+      <div v-if="more" class="sheet" @click="more = false">
+        <RouterLink v-for="p in rest" :key="p.name" class="button" :to="{ name: p.name, params: { jobId: job.jobId } }">{{ p.says }}</RouterLink>
+        <RouterLink class="button" to="/jobs">Your jobs</RouterLink>
+      </div>
+    </template>
+  </nav>
+</template>
+
+<style scoped>
+/* A folding rule: hinged segments with graduations; the open one juts out and takes the ground's colour. */
+.rule {
+  width: 112px;
+  flex: none;
+  padding: 16px 0;
+  background: var(--tape);
+  color: var(--tape-ink);
+  border-right: 2px solid var(--ink);
+}
+.rule .segment {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  height: 58px;
+  padding-left: 12px;
+  margin-right: 8px;
+  text-decoration: none;
+  font-weight: 600;
+  font-size: 17px;
+  border-bottom: 2px solid var(--tape-ink);
+  background: repeating-linear-gradient(to right, var(--tape-ink) 0 1px, transparent 1px 12px) bottom right / 100% 6px no-repeat;
+  position: relative;
+}
+.rule .segment::after {
+  content: '';
+  position: absolute;
+  right: 6px;
+  bottom: -6px;
+  width: 9px;
+  height: 9px;
+  border-radius: 50%;
+  background: var(--tape-ink);
+  z-index: 1;
+}
+.rule .segment.here {
+  margin-right: -10px;
+  background: var(--paper);
+  color: var(--ink);
+  border: 2px solid var(--ink);
+  border-right: 0;
+  border-left: 0;
+}
+.key {
+  font: 500 16px/1 var(--figures);
+}
+.bar {
+  position: relative;
+  display: flex;
+  height: 60px;
+  background: var(--steel);
+  color: var(--on-steel);
+  padding-bottom: env(safe-area-inset-bottom);
+}
+.bar .segment {
+  flex: 1;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  border: 0;
+  background: none;
+  text-decoration: none;
+  font-weight: 600;
+  font-size: 16px;
+}
+.bar .segment.here {
+  background: var(--paper);
+  color: var(--ink);
+  margin-top: -6px;
+  border-top: 2px solid var(--ink);
+}
+.sheet {
+  position: absolute;
+  right: 0;
+  bottom: 60px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 12px;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 2px solid var(--ink);
+  z-index: 30;
+}
+.sheet .button {
+  display: flex;
+  align-items: center;
+  min-height: 56px;
+  min-width: 180px;
+  text-decoration: none;
+}
+</style>

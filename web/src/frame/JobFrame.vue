@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import Dock from '../clocks/Dock.vue'
+import { PLACES } from '../router'
+import { useJob } from '../stores/job'
+import { usePrefs } from '../stores/prefs'
+import FoldingRule from './FoldingRule.vue'
+import KeysHelp from './KeysHelp.vue'
+import ReadingSheet from './ReadingSheet.vue'
+import TopStrip from './TopStrip.vue'
+import UndoStrip from './UndoStrip.vue'
+
+const job = useJob()
+const router = useRouter()
+const prefs = usePrefs()
+const phone = ref(false)
+const help = ref(false)
+const reading = ref(false)
+const media = window.matchMedia('(max-width: 1180px)')
+const size = (): void => void (phone.value = media.matches)
+
+/** Single letters act only while no field has the focus. */
+function onKey(e: KeyboardEvent): void {
+  const el = e.target as HTMLElement
+  if (e.key === 'Escape' && /INPUT|TEXTAREA|SELECT/.test(el.tagName)) return el.blur()
+  if (e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test(el.tagName) || el.isContentEditable) {
+    if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !/INPUT|TEXTAREA/.test(el.tagName)) void job.undo()
+    return
+  }
+  const place = PLACES.find((p) => p.key === e.key)
+  if (place) return void router.push({ name: place.name, params: { jobId: job.jobId as string } })
+  if (e.key === '?') help.value = !help.value
+  if (e.key === 'l') prefs.flipTheme()
+  if (e.key === 'r') reading.value = true
+}
+onMounted(() => {
+  size()
+  media.addEventListener('change', size)
+  window.addEventListener('keydown', onKey)
+})
+onBeforeUnmount(() => {
+  media.removeEventListener('change', size)
+  window.removeEventListener('keydown', onKey)
+})
+</script>
+
+<template>
+  <div class="frame" :class="{ phone }">
+    <TopStrip class="strip" @read="reading = true" />
+    <div class="middle">
+      <FoldingRule v-if="!phone" class="rail" />
+      <main class="main">
+        <p v-if="job.status === 'loading'" class="place">Opening the job …</p>
+        <div v-else-if="job.status === 'missing'" class="place">
+          <h1>There is no such job, or you are not on it.</h1>
+          <RouterLink class="button" to="/jobs">Your jobs</RouterLink>
+        </div>
+        <RouterView v-else-if="job.status === 'open'" />
+      </main>
+      <Dock v-if="!phone" class="dock" />
+    </div>
+    <UndoStrip />
+    <Dock v-if="phone" strip class="dock" />
+    <FoldingRule v-if="phone" bottom class="bottom" />
+    <ReadingSheet v-if="reading" @close="reading = false" />
+    <KeysHelp v-if="help" @close="help = false" />
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+}
+.middle {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+}
+.main {
+  flex: 1;
+  min-width: 0;
+  overflow: auto;
+}
+@media print {
+  .frame,
+  .middle,
+  .main {
+    display: block;
+    height: auto;
+    overflow: visible;
+  }
+}
+</style>

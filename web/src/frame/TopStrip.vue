@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { fmt, methodOf, say } from '@jugalis/core'
+import { computed } from 'vue'
+import { useJob } from '../stores/job'
+import { usePrefs } from '../stores/prefs'
+import { useView } from '../view'
+
+defineEmits<{ read: [] }>()
+const job = useJob()
+const view = useView()
+const prefs = usePrefs()
+
+/** What the conditions do to the work now: the open time of the next joint, if one is to be made. */
+const effect = computed(() => {
+  const next = [...view.facts.values()].find((f) => f.homeAtS === null && f.method && f.spec)
+  if (!next?.method) return ''
+  const open = methodOf(next.method.id)
+    ?.figures(next.spec, next.ctx)
+    .find((f) => f.key === 'openTimeS')
+  if (!view.conditions.isFresh) return 'Read it again before cementing.'
+  if (!open) return ''
+  return open.fig.value === null ? say(open.fig.why) : `Cement stays open about ${fmt.duration(open.fig.value)}.`
+})
+const sentence = computed(() => {
+  const c = view.conditions
+  const wall = c.wallC ?? c.airC
+  if (wall === null) return 'No reading yet. Type in air, wall and humidity.'
+  const name = c.wallC === null ? 'Air' : 'Wall'
+  const above = c.dewC === null ? '' : `, ${fmt.number(wall - c.dewC, 1)} ${job.reader.units === 'inch' ? 'K ' : ''}above dew`
+  const age = view.nowS - c.lastAtS
+  const old = age > 7200 ? ` Last reading ${fmt.duration(age)} ago.` : ''
+  return `${name} ${fmt.temperature(wall, job.reader)}${above}.${old}`
+})
+const damp = computed(() => {
+  const c = view.conditions
+  return c.dewC !== null && (c.wallC ?? c.airC ?? 99) - c.dewC < 1
+})
+</script>
+
+<template>
+  <header class="strip">
+    <RouterLink to="/jobs" class="mark" aria-label="Your jobs">
+      <svg viewBox="0 0 36 20" width="36" height="20" aria-hidden="true">
+        <rect x="16" y="2" width="16" height="16" fill="var(--logo)" />
+        <rect x="3" y="6" width="20" height="8" fill="#FBFAF5" />
+      </svg>
+      <span class="name">Jugalis</span>
+    </RouterLink>
+    <span class="job">{{ job.state.job.name }}</span>
+    <button class="conditions" type="button" title="Type in a reading (R)" @click="$emit('read')">
+      <span class="wall" :class="{ damp }">{{ sentence }}</span>
+      <span class="effect">{{ effect }}</span>
+    </button>
+    <span v-if="job.offline" class="signal" role="status">No signal. Kept on this device; {{ job.pending.length }} to send.</span>
+    <button class="theme" type="button" :aria-label="prefs.night ? 'Day colours' : 'Night colours'" @click="prefs.flipTheme()">
+      {{ prefs.night ? 'day' : 'night' }}
+    </button>
+  </header>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  min-height: 48px;
+  padding: 0 14px;
+  background: var(--steel);
+  color: var(--on-steel);
+  flex: none;
+}
+.mark {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  text-decoration: none;
+  min-height: 44px;
+}
+.name {
+  font: 600 22px/1 var(--figures);
+}
+.job {
+  flex: 1;
+  min-width: 0;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  font-size: 17px;
+}
+.conditions {
+  border: 0;
+  background: none;
+  font-size: 17px;
+  cursor: pointer;
+  min-height: 44px;
+  text-align: right;
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
+.wall {
+  font-weight: 600;
+}
+.damp {
+  text-decoration: underline wavy;
+}
+.theme {
+  min-height: 36px;
+  min-width: 58px;
+  background: none;
+  border: 1.5px solid currentColor;
+  border-radius: 2px;
+  cursor: pointer;
+}
+.signal {
+  font-weight: 600;
+}
+@media (max-width: 1180px) {
+  .strip {
+    gap: 8px;
+    min-height: 44px;
+    padding: 0 10px;
+  }
+  .name,
+  .job {
+    display: none;
+  }
+  .conditions {
+    flex: 1;
+    justify-content: space-between;
+    font-size: 15px;
+    text-align: left;
+    line-height: 1.15;
+  }
+  .theme {
+    min-height: 44px;
+    border: 0;
+    min-width: 44px;
+  }
+}
+@media (max-width: 720px) {
+  .mark {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useClock } from '../stores/clock'
+import { useJob } from '../stores/job'
+
+const SHOWN_MS = 10_000
+const job = useJob()
+const clock = useClock()
+// Reading the ticking clock makes the strip go by itself.
+const open = computed(() => clock.nowS > 0 && job.lastWritten !== null && Date.now() - job.lastWritten.atMs < SHOWN_MS)
+</script>
+
+<template>
+  <div v-if="open || job.returned.length" class="undo no-print">
+    <p v-for="r in job.returned" :key="r.id" role="alert">
+      <span class="refusal">Not taken: {{ r.why }}</span>
+      <button type="button" class="button" @click="job.dropReturned(r.id)">Put away</button>
+    </p>
+    <p v-if="open" role="status">
+      {{ job.lastWritten?.says }}
+      <button type="button" class="button" @click="job.undo()">Undo</button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.undo {
+  border-top: 2px solid var(--ink);
+  background: var(--sheet);
+  padding: 0 14px;
+}
+.undo p {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+  min-height: 56px;
+  font-weight: 500;
+}
+</style>

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { allPieces, fmt, outsideDiameterMm, parseSize, sourceOf } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import Sheet from '../../frame/Sheet.vue'
+import { useJob } from '../../stores/job'
+import PieceTape from '../../tapes/PieceTape.vue'
+import UprightTape from '../../tapes/UprightTape.vue'
+import { useNarrow } from '../../use-narrow'
+import MeasureSheet from './MeasureSheet.vue'
+
+const job = useJob()
+const route = useRoute()
+const router = useRouter()
+const narrow = useNarrow()
+const pieces = computed(() => allPieces(job.state))
+const piece = computed(() => pieces.value.find((p) => p.item.id === route.params.itemId) ?? pieces.value.find((p) => !p.item.cut) ?? pieces.value[0] ?? null)
+const index = computed(() => pieces.value.findIndex((p) => p === piece.value))
+const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
+const length = (mm: number): string => fmt.length(mm, job.reader)
+const open = (step: number): void => {
+  const next = pieces.value[index.value + step]
+  if (next) void router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
+}
+const marks = computed(() => {
+  const p = piece.value
+  if (!p) return ''
+  const [a, b] = p.ends.map((e) => (e.depthMm?.value == null ? null : { depth: e.depthMm.value, check: e.checkMarkMm?.value ?? 0, tag: e.jointTag }))
+  if (a && b && a.depth === b.depth) return ` Mark ${figure(a.depth)} both ends; check marks at ${figure(a.check)}.`
+  const one = [a, b].filter((e) => e !== null && e !== undefined)
+  return one.length ? ` Mark ${one.map((e) => `${figure(e?.depth ?? 0)} at ${e?.tag}`).join(', ')}; check marks at ${one.map((e) => figure(e?.check ?? 0)).join(', ')}.` : ''
+})
+const headline = computed(() => {
+  const p = piece.value
+  if (!p) return 'No measures yet. Give one piece its measure and its cut length appears here.'
+  return p.cutMm.value === null ? job.t(p.cutMm.why) : `${length(p.cutMm.value)}.${marks.value}`
+})
+const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null && !p.item.cut).length)
+const how = computed(() => {
+  const p = piece.value
+  if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
+  return `${p.item.tag}, ${p.item.size} ${p.line.material}. ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}.`
+})
+const longest = computed(() => Math.max(1, ...pieces.value.map((p) => p.cutMm.value ?? 0)))
+const od = (size: string): number => outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
+const sources = ref(false)
+const measuring = ref(false)
+const depthSource = computed(() => {
+  const f = piece.value?.ends.find((e) => e.depthMm?.value != null)?.depthMm
+  return f && f.value !== null ? sourceOf(f.source) : null
+})
+async function cut(): Promise<void> {
+  const p = piece.value
+  if (!p || p.cutMm.value === null) return
+  await job.write([{ kind: 'piece-cut', data: { itemId: p.item.id, cutMm: p.cutMm.value } }], `${p.item.tag} is cut.`)
+  const next = pieces.value.find((x) => !x.item.cut && x.item.id !== p.item.id && x.cutMm.value !== null)
+  if (next) await router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
+}
+</script>
+
+<template>
+  <div class="place cut">
+    <div class="head">
+      <h1>
+        <template v-if="piece && piece.cutMm.value !== null">Cut <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">{{ headline.split('.')[0] }}</button>{{ headline.slice(headline.indexOf('.')) }}</template>
+        <template v-else>{{ headline }}</template>
+      </h1>
+      <p class="why">{{ how }}</p>
+      <p v-if="piece?.changedSinceCut" class="refusal">Cut at {{ length(piece.item.cut?.mm ?? 0) }}; the figures have changed since. Check it before it goes in.</p>
+    </div>
+    <template v-if="piece">
+      <template v-if="piece.cutMm.value !== null">
+        <UprightTape v-if="narrow" :piece="piece" />
+        <PieceTape v-else :piece="piece" />
+      </template>
+      <div class="buttons">
+        <button class="button" type="button" :disabled="index <= 0" @click="open(-1)">Previous piece</button>
+        <button class="button main" type="button" :disabled="piece.cutMm.value === null || (piece.item.cut !== null && !piece.changedSinceCut)" @click="cut">
+          {{ piece.item.cut && !piece.changedSinceCut ? 'Is cut' : 'Cut' }}
+        </button>
+        <button class="button" type="button" :disabled="index >= pieces.length - 1" @click="open(1)">Next piece</button>
+        <button class="button" type="button" @click="measuring = true">The socket measures …</button>
+      </div>
+      <p class="why">{{ pieces.length }} pieces, {{ uncut }} still to cut.</p>
+      <div class="scroll">
+        <table class="rows">
+          <thead>
+            <tr>
+              <th>Piece</th>
+              <th>Size</th>
+              <th class="wide">Between</th>
+              <th class="wide">To one scale</th>
+              <th class="right">Measured</th>
+              <th class="right">Cut</th>
+              <th>State</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="p in pieces" :key="p.item.id" :class="{ open: p === piece }">
+              <td>
+                <RouterLink class="strong" :to="{ name: 'cut', params: { jobId: job.jobId, itemId: p.item.id } }">{{ p.item.tag }}</RouterLink>
+              </td>
+              <td>{{ p.item.size }}</td>
+              <td class="wide">{{ p.ends[0].fitting?.fitting ?? 'free end' }} and {{ p.ends[1].fitting?.fitting ?? 'free end' }}</td>
+              <td class="wide">
+                <svg width="180" height="18" aria-hidden="true">
+                  <rect x="1" :y="9 - Math.max(3, od(p.item.size) * 0.075)" :width="((p.cutMm.value ?? 0) / longest) * 176" :height="Math.max(6, od(p.item.size) * 0.15)" class="bar" />
+                </svg>
+              </td>
+              <td class="num">{{ p.item.measuredMm === null ? '' : figure(p.item.measuredMm) }}</td>
+              <td class="num">{{ p.cutMm.value === null ? '?' : figure(p.cutMm.value) }}</td>
+              <td>{{ p.changedSinceCut ? 'changed since cut' : p.item.cut ? 'cut' : p.cutMm.value === null ? 'not yet known' : 'to cut' }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+    <Sheet v-if="sources && piece" title="Where this length comes from" @close="sources = false">
+      <p>{{ how }}</p>
+      <p v-if="depthSource">
+        Depth: {{ depthSource.reference }}{{ depthSource.edition ? `, ${depthSource.edition}` : '' }}. <strong>{{ depthSource.kind.replace('-', ' ') }}</strong>. {{ depthSource.note }}
+      </p>
+      <p>Take-offs: as measured on this job.</p>
+      <button class="button" type="button" @click="sources = false">Close</button>
+    </Sheet>
+    <MeasureSheet v-if="measuring && piece" :material="piece.line.material" :size="piece.item.size" @close="measuring = false" />
+  </div>
+</template>
+
+<style scoped>
+.big {
+  font-size: 56px;
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.buttons .main {
+  min-width: 150px;
+}
+.right {
+  text-align: right;
+}
+.bar {
+  fill: var(--pipe-fill);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+@media (max-width: 720px) {
+  .wide {
+    display: none;
+  }
+  .buttons .button {
+    min-height: 56px;
+    flex: 1 1 40%;
+  }
+  .buttons .main {
+    order: -1;
+    flex: 1 1 100%;
+    min-height: 72px;
+    font-size: 22px;
+  }
+}
+</style>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import type { Done } from '@jugalis/core'
+import { ref } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { hhmmss } from '../../when'
+
+/** Re-times the last step. A window that began earlier is free to say; an earlier dwell shortens a wait and wants a word. */
+const props = defineProps<{ done: Done; startsDwell: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const job = useJob()
+const clock = useClock()
+const CHIPS = [
+  [10, '10 s'],
+  [30, '30 s'],
+  [60, '1 min'],
+  [120, '2 min'],
+  [300, '5 min'],
+] as const
+const REASONS = ['hands were full', 'tapped late', 'phone was away']
+const by = ref<number | null>(null)
+async function choose(seconds: number): Promise<void> {
+  by.value = seconds
+  if (!props.startsDwell) await save('')
+}
+async function save(reason: string): Promise<void> {
+  if (by.value === null) return
+  // Times inside an entry are on this device's clock.
+  const atS = props.done.latestS - by.value - clock.offsetS
+  await job.write([{ kind: 'correction', data: { target: props.done.eventId, undo: false, atS, reason } }], 'Time corrected; both times are kept.')
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet title="How much earlier was it?" @close="emit('close')">
+    <p class="why">Written at {{ hhmmss(done.latestS, job.state.job.zone) }}. Both times are kept.</p>
+    <div class="chips">
+      <button v-for="[s, says] in CHIPS" :key="s" type="button" class="button" :class="{ main: by === s }" @click="choose(s)">{{ says }}</button>
+    </div>
+    <template v-if="by !== null && startsDwell">
+      <p>An earlier time shortens the wait. Why?</p>
+      <div class="chips">
+        <button v-for="r in REASONS" :key="r" type="button" class="button" @click="save(r)">{{ r }}</button>
+      </div>
+    </template>
+  </Sheet>
+</template>
+
+<style scoped>
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.button {
+  min-height: 56px;
+  min-width: 92px;
+}
+</style>

@@ -1,0 +1,274 @@
+<script setup lang="ts">
+import { type Finding, type JointFacts, type Step, type StepException, conditionsAt, fmt } from '@jugalis/core'
+import { computed, reactive, ref } from 'vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { usePrefs } from '../../stores/prefs'
+import JointGlyph from '../../tapes/JointGlyph.vue'
+import JointSection from '../../tapes/JointSection.vue'
+import { useNarrow } from '../../use-narrow'
+import { useView } from '../../view'
+import BeforeStart from './BeforeStart.vue'
+import BigAction from './BigAction.vue'
+import CheckTape from './CheckTape.vue'
+import EarlierSheet from './EarlierSheet.vue'
+import OverrideSheet from './OverrideSheet.vue'
+import PutDownSheet from './PutDownSheet.vue'
+import StepBar from './StepBar.vue'
+import { useJoint } from './use-joint'
+
+const props = defineProps<{ facts: JointFacts; next: JointFacts | null }>()
+const emit = defineEmits<{ go: [id: string] }>()
+const job = useJob()
+const view = useView()
+const clock = useClock()
+const prefs = usePrefs()
+const narrow = useNarrow()
+const joint = useJoint(computed(() => props.facts))
+const { phase, headline, why } = joint
+const step = computed<Step | null>(() => props.facts.nextStep)
+const look = computed(() => view.looks.get(props.facts.id))
+const readings = reactive<Record<string, number | null>>({})
+const tinId = ref<string | null>(localStorage.getItem('jugalis-tin'))
+const sheet = ref<'earlier' | 'down' | 'override' | null>(null)
+const overrides = ref<string[]>([])
+const seen = ref<Set<string>>(new Set(JSON.parse(sessionStorage.getItem('jugalis-seen') ?? '[]') as string[]))
+
+const tin = computed(() => (tinId.value ? (job.state.tins.get(tinId.value) ?? null) : null))
+const findings = computed<readonly Finding[]>(() => {
+  const expired = tin.value ? new Date(clock.nowS * 1000).toISOString().slice(0, 10) > tin.value.expiresOn : false
+  return joint.wrong(tin.value?.plastic ?? null, expired)
+})
+const stops = computed(() => findings.value.filter((f) => f.level === 'stop' && !overrides.value.includes(f.code)))
+/** Only the step that begins the wet work is held up; what is already running must go on. */
+const held = computed(() => stops.value.length > 0 && phase.value === 'step' && step.value?.reaches !== 'marked' && props.facts.homeAtS === null)
+const lengthReads = computed(() => step.value?.reads.filter((r) => r.control === 'length' && r.target) ?? [])
+const choiceReads = computed(() => step.value?.reads.filter((r) => r.control === 'choice') ?? [])
+const judging = computed(() => phase.value === 'step' && lengthReads.value.length > 0)
+const unread = computed(() => lengthReads.value.some((r) => (readings[r.key] ?? null) === null))
+const caution = computed(() => (phase.value === 'step' || phase.value === 'window' ? (step.value?.cautions ?? []) : []))
+const actionLabel = computed(() => {
+  if (!step.value) return ''
+  if (!judging.value || unread.value) return job.t(step.value.action)
+  const lengths = lengthReads.value.map((r) => fmt.length(readings[r.key] as number, job.reader))
+  const goods = choiceReads.value.map((r) => job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }))
+  return [...lengths, ...goods].join(', ')
+})
+const shapes = computed(() => (props.facts.method && props.facts.spec !== null ? props.facts.method.section(props.facts.spec, props.facts.life, props.facts.ctx) : []))
+const insertion = computed(() => (props.facts.method && props.facts.spec !== null ? props.facts.method.insertion(props.facts.spec, props.facts.ctx) : null))
+const depth = computed(() => insertion.value?.depthMm.value ?? null)
+const check = computed(() => insertion.value?.marks.find((m) => m.kind === 'check')?.fromEndMm.value ?? null)
+
+const pin = () => ({ rules: props.facts.method?.version ?? 1, chart: null, school: props.facts.place.line.school, table: job.state.job.table })
+/** Figures that stood on the screen when this was tapped, with their sources: they go into the record. */
+const shown = () =>
+  depth.value === null || insertion.value?.depthMm.value == null ? [] : [{ key: 'depthMm', value: depth.value, source: insertion.value.depthMm.source }]
+
+async function done(s: Step, values: Record<string, unknown>, says: string): Promise<void> {
+  const first = !props.facts.life
+  await job.write(
+    [
+      {
+        kind: 'step-done',
+        jointId: props.facts.id,
+        data: { life: props.facts.lifeNo, step: s.id, readings: overrides.value.length ? { ...values, overrides: [...overrides.value] } : values, shown: shown(), ...(first ? { pin: pin() } : {}), ...(tinId.value ? { tinId: tinId.value } : {}) },
+      },
+    ],
+    says,
+  )
+  for (const k of Object.keys(readings)) delete readings[k]
+}
+async function act(): Promise<void> {
+  if (!step.value || phase.value === 'hold' || held.value || (judging.value && unread.value)) return
+  const values: Record<string, unknown> = {}
+  for (const r of lengthReads.value) values[r.key] = readings[r.key]
+  for (const r of choiceReads.value) values[r.key] = r.options?.[0]
+  const label = actionLabel.value
+  await done(step.value, values, `${props.facts.tag}: ${label}.`)
+}
+async function except(e: StepException): Promise<void> {
+  const s = step.value
+  if (!s) return
+  if (e.id === 'put-down') return void (sheet.value = 'down')
+  const says = `${props.facts.tag}: ${job.t(e.says)}.`
+  if (e.backTo === 'cut-out') {
+    if (props.facts.life) await cutOut(job.t(e.says))
+    return
+  }
+  if (e.backTo !== 'on') {
+    const back = props.facts.steps.find((x) => x.id === e.backTo)
+    if (back) await done(back, { again: true, exception: e.id }, says)
+    return
+  }
+  const values: Record<string, unknown> = { exception: e.id }
+  for (const r of choiceReads.value) values[r.key] = r.options?.find((o) => `${r.key}-${o}` === e.id) ?? r.options?.[0]
+  for (const r of lengthReads.value) if ((readings[r.key] ?? null) !== null && e.id !== 'cannot-read') values[r.key] = readings[r.key]
+  await done(s, values, says)
+}
+async function cutOut(reason: string): Promise<void> {
+  await job.write([{ kind: 'cut-out', jointId: props.facts.id, data: { life: props.facts.life?.no ?? 1, reason } }], `${props.facts.tag} is cut out. Both lives stay in the log.`)
+}
+async function letGo(): Promise<void> {
+  const home = props.facts.steps.find((s) => s.reaches === 'made')
+  if (home) await done(home, { exception: 'let-go-early' }, `${props.facts.tag}: let go early.`)
+}
+const lastStep = computed(() => props.facts.life?.done.at(-1) ?? null)
+function markSeen(code: string): void {
+  seen.value = new Set([...seen.value, code])
+  sessionStorage.setItem('jugalis-seen', JSON.stringify([...seen.value]))
+}
+function chooseTin(id: string | null): void {
+  tinId.value = id
+  if (id) localStorage.setItem('jugalis-tin', id)
+}
+const hasReadings = computed(() => conditionsAt(job.state, props.facts.place.line.placeId, view.nowS).airC !== null)
+const fitting = computed(() => (props.facts.place.fitting ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}` : 'fitting'))
+const drawingHeight = computed(() => (narrow.value ? (judging.value ? 120 : 176) : judging.value ? 180 : 240))
+</script>
+
+<template>
+  <section class="panel" :aria-label="`Joint ${facts.tag}`">
+    <div class="top">
+      <p class="what">
+        <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
+        <strong>{{ facts.tag }}</strong> {{ facts.place.piece.size }}, pipe to {{ fitting }}
+        <span v-if="facts.past.length" class="again">made again: life {{ facts.lifeNo }}</span>
+        <RouterLink v-if="narrow" class="all" :to="{ name: 'make', params: { jobId: job.jobId } }">all joints</RouterLink>
+      </p>
+      <h1 :class="{ late: phase === 'late' || phase === 'failed' }" aria-live="polite">{{ headline }}</h1>
+      <p class="why">{{ why }}</p>
+      <StepBar :steps="facts.steps" :done="facts.life?.done.map((d) => d.step) ?? []" :window="phase === 'window'" :failed="phase === 'failed' || phase === 'late'" />
+    </div>
+    <BeforeStart
+      v-if="phase === 'step' && facts.homeAtS === null"
+      :facts="facts"
+      :findings="findings.filter((f) => !overrides.includes(f.code))"
+      :tin-id="tinId"
+      :has-readings="hasReadings"
+      :brief="Boolean(facts.life)"
+      @tin="chooseTin"
+      @override="sheet = 'override'"
+    />
+    <JointSection v-if="shapes.length" :shapes="shapes" :height="drawingHeight" :depth-mm="depth" :offset-mm="check !== null && depth !== null ? check - depth : null" />
+    <CheckTape v-for="r in judging ? lengthReads : []" :key="r.key" :field="r" :model-value="readings[r.key] ?? null" @update:model-value="(v: number | null) => (readings[r.key] = v)" />
+    <div class="low">
+      <p v-for="c in caution" :key="c.code" class="caution">
+        <span><strong>Caution:</strong> {{ job.t(c) }}</span>
+        <button v-if="!seen.has(c.code)" type="button" class="button" @click="markSeen(c.code)">Seen</button>
+      </p>
+      <template v-if="phase === 'failed'">
+        <BigAction label="Cut out, begin again" hint="both lives stay in the log" @act="cutOut(headline)" />
+      </template>
+      <template v-else-if="phase === 'hold'">
+        <BigAction label="Hands stay on the pipe" hint="no tap needed" disabled />
+        <div class="exceptions">
+          <button type="button" class="button" @click="letGo">Let go early</button>
+          <button type="button" class="button" @click="sheet = 'earlier'">It was earlier…</button>
+        </div>
+      </template>
+      <template v-else-if="phase === 'rest'">
+        <BigAction v-if="next" :label="`Next: ${next.tag}`" @act="emit('go', next.id)" />
+        <BigAction v-else label="All joints are made" disabled />
+        <div class="exceptions">
+          <button type="button" class="button" @click="sheet = 'down'">Something happened</button>
+          <button type="button" class="button stop" @click="cutOut('cut out by decision')">Cut it out</button>
+        </div>
+      </template>
+      <template v-else-if="step">
+        <BigAction :label="held ? 'Not like this' : actionLabel" :hint="held ? job.t(stops[0]!) : judging && unread ? 'read the mark first' : job.t(step.hint)" :disabled="held || (judging && unread)" :small="judging" @act="act" />
+        <div class="exceptions">
+          <button v-for="e in step.exceptions" :key="e.id" type="button" class="button" @click="except(e)">{{ job.t(e.says) }}</button>
+          <button v-if="lastStep" type="button" class="button" @click="sheet = 'earlier'">It was earlier…</button>
+          <button v-if="!narrow && lastStep && !step.exceptions.some((e) => e.id === 'put-down')" type="button" class="button" @click="sheet = 'down'">Put it down</button>
+        </div>
+      </template>
+      <label class="wet"><input v-model="prefs.prefs.wet" type="checkbox" /> wet screen: long press</label>
+    </div>
+    <EarlierSheet v-if="sheet === 'earlier' && lastStep" :done="lastStep" :starts-dwell="facts.clocks.some((c) => c.step === lastStep?.step && c.kind === 'dwell')" @close="sheet = null" />
+    <PutDownSheet v-if="sheet === 'down'" :facts="facts" @close="sheet = null" />
+    <OverrideSheet v-if="sheet === 'override'" :stops="stops" @close="sheet = null" @override="(codes: string[]) => (overrides = [...overrides, ...codes])" />
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  flex: 1;
+  min-width: 0;
+  padding: 14px 20px 20px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  font-size: 17px;
+}
+.what {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  font-size: 17px;
+}
+.all {
+  margin-left: auto;
+  min-height: 56px;
+  min-width: 56px;
+  margin-block: -14px;
+  display: flex;
+  align-items: center;
+  justify-content: flex-end;
+}
+.again {
+  color: var(--soft);
+}
+.late {
+  color: var(--stop-ink);
+}
+.why {
+  margin-bottom: 8px;
+  min-height: 23px;
+}
+.low {
+  margin-top: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.exceptions {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.exceptions .button {
+  flex: 1 1 30%;
+  min-height: 56px;
+  padding: 0 8px;
+}
+.caution {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+  border-top: 1.5px solid var(--edge);
+  padding-top: 6px;
+}
+.caution .button {
+  min-height: 56px;
+}
+.wet {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 56px;
+}
+.wet input {
+  width: 24px;
+  height: 24px;
+}
+@media (max-width: 720px) {
+  .panel {
+    padding: 8px 14px 4px;
+    gap: 6px;
+  }
+  .wet {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,87 @@
+import { type Clock, type Finding, type JointFacts, fmt, sourceOf } from '@jugalis/core'
+import { type ComputedRef, computed } from 'vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { useView } from '../../view'
+import { hhmm, when } from '../../when'
+
+export type Phase = 'failed' | 'late' | 'hold' | 'window' | 'step' | 'rest'
+
+/** What the open joint asks of the person now: phase, headline, why. The screen knows no method. */
+export function useJoint(facts: ComputedRef<JointFacts | null>) {
+  const clock = useClock()
+  const job = useJob()
+  const view = useView()
+  const zone = computed(() => job.state.job.zone)
+  const left = (c: Clock): number => (c.untilS.value === null ? NaN : c.untilS.value - clock.nowS)
+  const open = computed(() => facts.value?.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined) ?? null)
+  const hold = computed(() => facts.value?.clocks.find((c) => c.shows === 'hold' && left(c) > 0) ?? null)
+  const phase = computed<Phase>(() => {
+    const f = facts.value
+    if (f?.inspection?.verdict === 'fail') return 'failed'
+    if (open.value && left(open.value) < 0) return 'late'
+    if (hold.value) return 'hold'
+    if (!f?.nextStep) return 'rest'
+    return open.value ? 'window' : 'step'
+  })
+  const within = (sentence: string, seconds: number): string => {
+    const at = sentence.indexOf('.')
+    return at < 0 ? `${sentence} within ${fmt.clock(seconds)}` : `${sentence.slice(0, at)} within ${fmt.clock(seconds)}${sentence.slice(at)}`
+  }
+  const headline = computed(() => {
+    const f = facts.value
+    if (!f) return ''
+    const worst = f.inspection?.findings.find((x) => x.level === 'stop')
+    switch (phase.value) {
+      case 'failed':
+        return worst ? job.t(worst) : 'Judged failed. Cut out and make again.'
+      case 'late':
+        return open.value?.untilS.value != null
+          ? `${openedFor(open.value)} The limit was ${fmt.clock(open.value.untilS.value - open.value.fromS)}.`
+          : ''
+      case 'hold':
+        return `Hold ${fmt.clock(Math.ceil(hold.value ? left(hold.value) : 0))} more. Do not let go.`
+      case 'rest':
+        return restLine(f)
+      case 'window':
+        return open.value?.untilS.value == null ? job.t(f.nextStep?.does ?? { code: '', params: {} }) : within(job.t(f.nextStep?.does ?? { code: '', params: {} }), left(open.value))
+      default:
+        return f.nextStep ? job.t(f.nextStep.does) : ''
+    }
+  })
+  const openedFor = (c: Clock): string => `${c.id === 'primer' ? 'Primer was on' : 'Cement was open'} ${fmt.clock(clock.nowS - c.fromS)}.`
+  function restLine(f: JointFacts): string {
+    const set = f.movable.value
+    if (set === null) return 'Made. Leave it alone: no set time is known here.'
+    return set > clock.nowS ? `Leave alone until ${when(set, clock.nowS, zone.value)}.` : 'Made. It may be moved with care.'
+  }
+  const why = computed(() => {
+    const f = facts.value
+    if (!f) return ''
+    if (phase.value === 'late' && open.value) return job.t(open.value.onMiss.say)
+    if (phase.value === 'hold' && hold.value) return `Home at ${hhmm(hold.value.fromS, zone.value)}.`
+    if (phase.value === 'rest') return ready(f)
+    if (phase.value === 'window' && open.value) return `Since ${hhmm(open.value.fromS, zone.value)}. ${open.value.untilS.value === null ? job.t(open.value.untilS.why) : ''}`
+    return f.nextStep ? job.t(f.nextStep.lookFor) : ''
+  })
+  function ready(f: JointFacts): string {
+    const section = view.sectionOf(f.id)
+    const mine = section?.joints.find((j) => j.facts.id === f.id)
+    if (!section || !mine) return ''
+    const bar = fmt.pressure(section.section.testBar, job.reader)
+    return mine.readyAtS === null ? `No figure for ${bar} by this rule, with these readings.` : mine.readyAtS > clock.nowS ? `${bar} from ${when(mine.readyAtS, clock.nowS, zone.value)}, by this rule, with these readings.` : `May take ${bar}, by this rule, with these readings.`
+  }
+  /** What speaks against starting here and now: from the method, with the tin that is chosen. */
+  const wrong = (cement: string | null, tinExpired: boolean): readonly Finding[] => {
+    const f = facts.value
+    if (!f?.method || f.spec === null) return []
+    const state = view.sectionOf(f.id)?.section.state
+    const live = state === 'under pressure' || state === 'under vacuum'
+    return f.method.selection(f.spec, { pressureService: true, cement, tinExpired, live }, f.ctx)
+  }
+  const sourceLine = (id: string): string => {
+    const s = sourceOf(id)
+    return `${s.reference}${s.edition ? `, ${s.edition}` : ''}. ${s.note}`
+  }
+  return { phase, headline, why, wrong, open, hold, left, sourceLine, zone }
+}

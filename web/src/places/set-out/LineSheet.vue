@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { allMethods } from '@jugalis/core'
+import { ElInput, ElOption, ElSelect } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import 'element-plus/es/components/select/style/css'
+import 'element-plus/es/components/option/style/css'
+import { computed, reactive, ref } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useJob } from '../../stores/job'
+
+const emit = defineEmits<{ close: []; made: [id: string] }>()
+const job = useJob()
+const methods = allMethods()
+const placeId = [...job.state.places.keys()][0] ?? crypto.randomUUID()
+const typed = reactive({ tag: '', name: '', method: methods[0]?.id ?? '', material: job.state.job.school === 'inch' ? 'pvc' : 'pvc-u', schedule: '80', ratingBar: '' })
+const materials = computed(() => methods.find((m) => m.id === typed.method)?.fields.find((f) => f.key === 'material')?.options ?? [])
+const hasSchedule = computed(() => job.state.job.school === 'inch' && methods.find((m) => m.id === typed.method)?.fields.some((f) => f.key === 'schedule'))
+const fault = ref('')
+async function save(): Promise<void> {
+  const tag = typed.tag.trim()
+  if (!/^[A-Za-z0-9]{1,12}$/.test(tag)) return void (fault.value = 'A line needs a short tag of letters and figures, for example Q2.')
+  const rating = typed.ratingBar.trim() ? Number(typed.ratingBar.replace(',', '.')) : null
+  if (rating !== null && !(rating > 0 && rating <= 1000)) return void (fault.value = 'The rating is a pressure in bar, or empty when it is not known.')
+  const lineId = crypto.randomUUID()
+  await job.write(
+    [
+      ...(job.state.places.size ? [] : [{ kind: 'place-set', data: { placeId, name: 'On site' } }]),
+      {
+        kind: 'line-set',
+        data: { lineId, tag, name: typed.name.trim() || tag, method: typed.method, material: typed.material, school: job.state.job.school, schedule: hasSchedule.value ? typed.schedule : null, placeId, ratingBar: rating },
+      },
+    ],
+    `${tag} is begun.`,
+  )
+  emit('made', lineId)
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet title="A new line" @close="emit('close')">
+    <label for="line-tag">Tag</label>
+    <ElInput id="line-tag" v-model="typed.tag" size="large" placeholder="Q2" />
+    <label for="line-name">What it carries</label>
+    <ElInput id="line-name" v-model="typed.name" size="large" placeholder="Quarantine loop, seawater" />
+    <label for="line-method">Joined by</label>
+    <ElSelect id="line-method" v-model="typed.method" size="large" aria-label="Joined by">
+      <ElOption v-for="m in methods" :key="m.id" :value="m.id" :label="job.t(m.name)" />
+    </ElSelect>
+    <label for="line-material">Material</label>
+    <ElSelect id="line-material" v-model="typed.material" size="large" aria-label="Material">
+      <ElOption v-for="m in materials" :key="m" :value="m" :label="m" />
+    </ElSelect>
+    <template v-if="hasSchedule">
+      <label for="line-schedule">Schedule</label>
+      <ElSelect id="line-schedule" v-model="typed.schedule" size="large" aria-label="Schedule">
+        <ElOption value="40" label="40" />
+        <ElOption value="80" label="80" />
+      </ElSelect>
+    </template>
+    <label for="line-rating">Rating of its weakest part, bar (empty: not known)</label>
+    <ElInput id="line-rating" v-model="typed.ratingBar" size="large" inputmode="decimal" placeholder="16" />
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <button class="button main" type="button" @click="save">Begin the line</button>
+  </Sheet>
+</template>
+
+<style scoped>
+label {
+  font-weight: 600;
+  margin-bottom: -8px;
+}
+</style>

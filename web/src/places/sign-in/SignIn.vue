@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useSession } from '../../stores/session'
+
+const session = useSession()
+const route = useRoute()
+const router = useRouter()
+const login = ref('')
+const password = ref('')
+const fault = ref('')
+const busy = ref(false)
+
+async function go(): Promise<void> {
+  fault.value = ''
+  busy.value = true
+  try {
+    await session.signIn(login.value.trim(), password.value)
+    const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//') ? route.query.to : '/jobs'
+    await router.push(to)
+  } catch (e) {
+    fault.value = (e as Error).message
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <main class="sign-in">
+    <svg viewBox="0 0 220 70" class="picture" aria-hidden="true">
+      <rect x="0" y="22" width="120" height="26" fill="var(--pipe-fill)" stroke="var(--ink)" stroke-width="2.5" />
+      <path d="M120 10H216V60H120V48H198V22H120Z" fill="var(--logo)" stroke="var(--ink)" stroke-width="2.5" />
+      <path d="M52 16V54" stroke="var(--violet)" stroke-width="3" />
+      <path d="M28 16V54" stroke="var(--ink)" stroke-width="3" />
+    </svg>
+    <h1>Jugalis</h1>
+    <p class="why">What may I do to this pipe now, and how do I know?</p>
+    <form @submit.prevent="go">
+      <label for="login">Name</label>
+      <ElInput id="login" v-model="login" size="large" autocomplete="username" autofocus />
+      <label for="password">Password</label>
+      <ElInput id="password" v-model="password" size="large" type="password" autocomplete="current-password" />
+      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+      <button class="button main" type="submit" :disabled="busy">Sign in</button>
+    </form>
+    <p class="demo">In the demo: wren or teal (fitters), rook (charge-hand), plover (tester). Password tide-and-pipe.</p>
+  </main>
+</template>
+
+<style scoped>
+.sign-in {
+  min-height: 100dvh;
+  max-width: 380px;
+  margin: 0 auto;
+  padding: 9vh 18px 24px;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.picture {
+  width: 220px;
+  margin-bottom: 12px;
+}
+form {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  margin-top: 18px;
+}
+label {
+  font-weight: 600;
+  margin-top: 6px;
+}
+.button {
+  min-height: 56px;
+  margin-top: 14px;
+}
+.demo {
+  margin-top: 18px;
+  color: var(--soft);
+}
+</style>

@@ -1,0 +1,47 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { useJob } from './stores/job'
+import { useSession } from './stores/session'
+
+export const PLACES = [
+  { name: 'set-out', key: '1', says: 'Set out' },
+  { name: 'cut', key: '2', says: 'Cut' },
+  { name: 'make', key: '3', says: 'Make' },
+  { name: 'wait', key: '4', says: 'Wait' },
+  { name: 'prove', key: '5', says: 'Prove' },
+  { name: 'hand-over', key: '6', says: 'Hand over' },
+] as const
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/jobs' },
+    { path: '/sign-in', name: 'sign-in', component: () => import('./places/sign-in/SignIn.vue') },
+    { path: '/jobs', name: 'jobs', component: () => import('./places/jobs/Jobs.vue') },
+    {
+      path: '/job/:jobId',
+      component: () => import('./frame/JobFrame.vue'),
+      children: [
+        { path: '', redirect: (to) => ({ name: 'wait', params: to.params }) },
+        { path: 'set-out/:lineId?', name: 'set-out', component: () => import('./places/set-out/SetOut.vue') },
+        { path: 'cut/:itemId?', name: 'cut', component: () => import('./places/cut/Cut.vue') },
+        { path: 'make/:jointId?', name: 'make', component: () => import('./places/make/Make.vue') },
+        { path: 'wait/:sectionId?', name: 'wait', component: () => import('./places/wait/Wait.vue') },
+        { path: 'prove/:sectionId?', name: 'prove', component: () => import('./places/prove/Prove.vue') },
+        { path: 'hand-over', name: 'hand-over', component: () => import('./places/hand-over/HandOver.vue') },
+      ],
+    },
+    { path: '/:rest(.*)*', redirect: '/jobs' },
+  ],
+})
+
+router.beforeEach(async (to) => {
+  const session = useSession()
+  await session.ask()
+  if (!session.person && to.name !== 'sign-in') return { name: 'sign-in', query: { to: to.fullPath } }
+  if (typeof to.params.jobId === 'string') void useJob().open(to.params.jobId)
+  return true
+})
+router.afterEach((to) => {
+  const place = PLACES.find((p) => p.name === to.name)
+  document.title = place ? `${place.says} · Jugalis` : 'Jugalis'
+})

@@ -1,0 +1,203 @@
+import {
+  type Draft,
+  type JobEvent,
+  type JobState,
+  KINDS,
+  type Msg,
+  type Reader,
+  emptyState,
+  foldJob,
+  say,
+} from '@jugalis/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { NoSignal, Refused, api } from '../api'
+import { useClock } from './clock'
+import * as outbox from './outbox'
+import { usePrefs } from './prefs'
+import { useSession } from './session'
+
+export interface NewEntry {
+  kind: string
+  data: Record<string, unknown>
+  jointId?: string | null
+  /** When it happened, if not now; by the server's clock. */
+  atS?: number
+}
+const POLL_MS = 3000
+
+/** One open job: its log from the server, what waits on this device, and the state folded from both. */
+export const useJob = defineStore('job', () => {
+  const clock = useClock()
+  const session = useSession()
+  const prefs = usePrefs()
+  const jobId = ref<string | null>(null)
+  const status = ref<'none' | 'loading' | 'open' | 'missing'>('none')
+  const known = shallowRef<JobEvent[]>([])
+  const pending = shallowRef<JobEvent[]>([])
+  const returned = shallowRef<outbox.Returned[]>([])
+  const members = ref<Map<string, string>>(new Map())
+  const offline = ref(false)
+  const lastWritten = shallowRef<{ ids: string[]; atMs: number; says: string } | null>(null)
+  let head = 0
+  let device = ''
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let sending: Promise<void> | null = null
+
+  const state = computed<JobState>(() =>
+    known.value.length + pending.value.length ? foldJob([...known.value, ...pending.value]) : emptyState(),
+  )
+  const reader = computed<Reader>(() => prefs.readerFor(state.value.job.school))
+  const t = (m: Msg): string => say(m, reader.value)
+  const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
+
+  const asEvent = (d: Draft): JobEvent => ({
+    ...d,
+    jobId: jobId.value as string,
+    deviceId: device,
+    actorId: session.person?.personId ?? '',
+    occurredAtS: d.atDeviceS + clock.offsetS,
+    clockErrorS: 0,
+  })
+
+  async function open(id: string): Promise<void> {
+    if (jobId.value === id && status.value === 'open') return
+    close()
+    jobId.value = id
+    status.value = 'loading'
+    device = await outbox.deviceId()
+    try {
+      await Promise.all([read(), api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`).then((r) => (members.value = new Map(r.members.map((m) => [m.personId, m.name]))))])
+      status.value = 'open'
+    } catch (e) {
+      if (e instanceof NoSignal) status.value = 'open'
+      else return void (status.value = 'missing')
+    }
+    await reload()
+    poll()
+    void flush()
+  }
+  function close(): void {
+    clearTimeout(timer)
+    jobId.value = null
+    status.value = 'none'
+    known.value = []
+    pending.value = []
+    head = 0
+  }
+  async function reload(): Promise<void> {
+    if (!jobId.value) return
+    pending.value = (await outbox.waiting(jobId.value)).map(asEvent)
+    returned.value = await outbox.tray(jobId.value)
+  }
+  async function read(): Promise<void> {
+    const id = jobId.value
+    const sentAt = Date.now()
+    try {
+      const r = await api<{ serverNowS: number; head: number; lines: { seq: number; event: JobEvent }[] }>('GET', `/jobs/${id}/events?after=${head}`)
+      clock.heard(r.serverNowS, sentAt, Date.now())
+      offline.value = false
+      if (jobId.value !== id || !r.lines.length) return
+      const fresh = r.lines.filter((l) => l.seq > head)
+      head = Math.max(head, r.head)
+      if (fresh.length) known.value = [...known.value, ...fresh.map((l) => l.event)]
+    } catch (e) {
+      offline.value = e instanceof NoSignal
+      throw e
+    }
+  }
+  function poll(): void {
+    clearTimeout(timer)
+    timer = setTimeout(() => {
+      void read()
+        .catch(() => undefined)
+        .then(() => flush())
+        .finally(poll)
+    }, POLL_MS)
+  }
+
+  /** Writes entries: kept on this device first, shown at once, then sent. Gives their ids. */
+  async function write(entries: NewEntry[], says = ''): Promise<string[]> {
+    const id = jobId.value
+    if (!id) return []
+    const nowS = Date.now() / 1000
+    const seen = [...known.value, ...pending.value]
+    const last = seen.at(-1)?.id
+    const drafts = entries.map((e): Omit<Draft, 'deviceSeq'> => {
+      const before = e.jointId ? seen.findLast((x) => x.jointId === e.jointId)?.id : undefined
+      return {
+        id: crypto.randomUUID(),
+        kind: e.kind,
+        v: KINDS[e.kind]?.v ?? 1,
+        jointId: e.jointId ?? null,
+        atDeviceS: e.atS === undefined ? nowS : e.atS - clock.offsetS,
+        // What lies in the past is not said to follow what is only known now.
+        after: e.atS === undefined ? [...new Set([last, before].filter((x): x is string => Boolean(x)))] : [],
+        // Vue's proxies can't be stored; the outbox takes plain data only.
+        data: JSON.parse(JSON.stringify(e.data)) as Record<string, unknown>,
+      }
+    })
+    const numbered = await outbox.keep(id, drafts)
+    pending.value = [...pending.value, ...numbered.map(asEvent)]
+    const ids = numbered.map((d) => d.id)
+    if (says) lastWritten.value = { ids, atMs: Date.now(), says }
+    void flush()
+    return ids
+  }
+
+  /** Sends what waits. One at a time; a refusal moves the entries to the tray. */
+  function flush(): Promise<void> {
+    return (sending ??= sendAll().finally(() => (sending = null)))
+  }
+  async function sendAll(): Promise<void> {
+    const id = jobId.value
+    if (!id) return
+    const drafts = (await outbox.waiting(id)).slice(0, 500)
+    if (!drafts.length) return
+    const sentAt = Date.now()
+    try {
+      const r = await api<{ serverNowS: number }>('POST', `/jobs/${id}/events`, {
+        deviceId: device,
+        sentAtDeviceS: sentAt / 1000,
+        clockErrorS: clock.roundTripS + clock.jumpS,
+        events: drafts,
+      })
+      clock.heard(r.serverNowS, sentAt, Date.now())
+      await read()
+      await outbox.sent(drafts.map((d) => d.id))
+      await reload()
+      if ((await outbox.waiting(id)).length) await sendAll()
+    } catch (e) {
+      if (e instanceof NoSignal) return void (offline.value = true)
+      if (e instanceof Refused && e.status !== 401 && e.status !== 429) {
+        await outbox.giveBack(id, drafts, e.message)
+        await reload()
+      }
+    }
+  }
+  /** Asks the server at once and writes nothing here: for what may be refused, such as beginning a test. */
+  async function writeNow(entry: NewEntry): Promise<void> {
+    const id = jobId.value
+    if (!id) return
+    await flush()
+    const sentAt = Date.now()
+    const [draft] = await outbox.keep(id, [{ id: crypto.randomUUID(), kind: entry.kind, v: KINDS[entry.kind]?.v ?? 1, jointId: null, atDeviceS: sentAt / 1000, after: [], data: entry.data }])
+    if (!draft) return
+    try {
+      await api('POST', `/jobs/${id}/events`, { deviceId: device, sentAtDeviceS: sentAt / 1000, clockErrorS: clock.roundTripS, events: [draft] })
+    } finally {
+      await outbox.sent([draft.id])
+    }
+    await read()
+  }
+  async function undo(): Promise<void> {
+    const last = lastWritten.value
+    lastWritten.value = null
+    if (last) await write(last.ids.map((target) => ({ kind: 'correction', data: { target, undo: true } })))
+  }
+  async function dropReturned(id: string): Promise<void> {
+    await outbox.clearTray(id)
+    await reload()
+  }
+  return { jobId, status, state, reader, t, nameOf, members, offline, pending, returned, lastWritten, open, close, write, writeNow, undo, dropReturned, flush }
+})

@@ -1,0 +1,65 @@
+import type { Draft } from '@jugalis/core'
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+
+export interface Waiting {
+  id: string
+  jobId: string
+  draft: Draft
+}
+export interface Returned extends Waiting {
+  why: string
+}
+interface Shelf extends DBSchema {
+  outbox: { key: string; value: Waiting; indexes: { job: string } }
+  tray: { key: string; value: Returned; indexes: { job: string } }
+  meta: { key: string; value: number | string }
+}
+
+let opened: Promise<IDBPDatabase<Shelf>> | null = null
+const shelf = (): Promise<IDBPDatabase<Shelf>> =>
+  (opened ??= openDB<Shelf>('jugalis', 1, {
+    upgrade(db) {
+      db.createObjectStore('outbox', { keyPath: 'id' }).createIndex('job', 'jobId')
+      db.createObjectStore('tray', { keyPath: 'id' }).createIndex('job', 'jobId')
+      db.createObjectStore('meta')
+    },
+  }))
+
+export async function deviceId(): Promise<string> {
+  const tx = (await shelf()).transaction('meta', 'readwrite')
+  let id = (await tx.store.get('deviceId')) as string | undefined
+  if (!id) await tx.store.put((id = crypto.randomUUID()), 'deviceId')
+  await tx.done
+  return id
+}
+
+/** Keeps entries on this device, numbered in order, before anything is sent. */
+export async function keep(jobId: string, drafts: Omit<Draft, 'deviceSeq'>[]): Promise<Draft[]> {
+  const tx = (await shelf()).transaction(['meta', 'outbox'], 'readwrite')
+  let seq = ((await tx.objectStore('meta').get('deviceSeq')) as number | undefined) ?? 0
+  const numbered = drafts.map((d) => ({ ...d, deviceSeq: ++seq }))
+  for (const draft of numbered) await tx.objectStore('outbox').put({ id: draft.id, jobId, draft })
+  await tx.objectStore('meta').put(seq, 'deviceSeq')
+  await tx.done
+  return numbered
+}
+export async function waiting(jobId: string): Promise<Draft[]> {
+  const all = await (await shelf()).getAllFromIndex('outbox', 'job', jobId)
+  return all.map((w) => w.draft).sort((a, b) => a.deviceSeq - b.deviceSeq)
+}
+export async function sent(ids: readonly string[]): Promise<void> {
+  const tx = (await shelf()).transaction('outbox', 'readwrite')
+  for (const id of ids) await tx.store.delete(id)
+  await tx.done
+}
+/** A refused entry goes to the tray, where a person sees it. */
+export async function giveBack(jobId: string, drafts: readonly Draft[], why: string): Promise<void> {
+  const tx = (await shelf()).transaction(['outbox', 'tray'], 'readwrite')
+  for (const draft of drafts) {
+    await tx.objectStore('outbox').delete(draft.id)
+    await tx.objectStore('tray').put({ id: draft.id, jobId, draft, why })
+  }
+  await tx.done
+}
+export const tray = async (jobId: string): Promise<Returned[]> => (await shelf()).getAllFromIndex('tray', 'job', jobId)
+export const clearTray = async (id: string): Promise<void> => (await shelf()).delete('tray', id)

@@ -1,0 +1,43 @@
+import type { Reader } from '@jugalis/core'
+import { defineStore } from 'pinia'
+import { computed, reactive, watch } from 'vue'
+
+interface Prefs {
+  theme: 'device' | 'day' | 'night'
+  units: 'job' | 'metric' | 'inch'
+  wet: boolean
+  sound: boolean
+}
+const KEY = 'jugalis-prefs'
+const first: Prefs = { theme: 'device', units: 'job', wet: false, sound: true }
+
+/** Choices of this device, remembered. */
+export const usePrefs = defineStore('prefs', () => {
+  let kept: Partial<Prefs> = {}
+  try {
+    kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Prefs>
+  } catch {
+    kept = {}
+  }
+  const prefs = reactive<Prefs>({ ...first, ...kept })
+  const dark = window.matchMedia('(prefers-color-scheme: dark)')
+  const night = computed(() => prefs.theme === 'night' || (prefs.theme === 'device' && dark.matches))
+  const apply = (): void => {
+    document.documentElement.dataset.theme = night.value ? 'night' : 'day'
+  }
+  dark.addEventListener('change', apply)
+  watch(
+    prefs,
+    () => {
+      localStorage.setItem(KEY, JSON.stringify(prefs))
+      apply()
+    },
+    { immediate: true },
+  )
+  const readerFor = (school: 'inch' | 'metric'): Reader => ({
+    units: prefs.units === 'job' ? school : prefs.units,
+    decimal: (1.1).toLocaleString().includes(',') ? ',' : '.',
+  })
+  const flipTheme = (): void => void (prefs.theme = night.value ? 'day' : 'night')
+  return { prefs, night, readerFor, flipTheme }
+})

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { type PieceCut, fmt } from '@jugalis/core'
+import { computed } from 'vue'
+import { useJob } from '../stores/job'
+
+/** The piece's tape down the phone's left edge: marks in the order they are met from the hook, broken between ends. */
+const props = defineProps<{ piece: PieceCut }>()
+const job = useJob()
+const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
+const HEIGHT = 330
+const TAPE_W = 74
+const marks = computed(() => {
+  const length = props.piece.cutMm.value ?? 0
+  const at = props.piece.ends.flatMap((e, i) => {
+    const list: { mm: number; as: 'depth' | 'check'; says: string }[] = []
+    if (e.depthMm?.value != null) list.push({ mm: i ? length - e.depthMm.value : e.depthMm.value, as: 'depth', says: `depth ${figure(e.depthMm.value)}` })
+    if (e.checkMarkMm?.value != null) list.push({ mm: i ? length - e.checkMarkMm.value : e.checkMarkMm.value, as: 'check', says: `check ${figure(e.checkMarkMm.value)}` })
+    return list.map((m) => ({ ...m, end: e.jointTag ?? '' }))
+  })
+  const sorted = [...at].sort((a, b) => a.mm - b.mm)
+  const n = sorted.length
+  const half = Math.ceil(n / 2)
+  // Two marks near the hook, two near the cut: evenly set, since the tape itself carries the figures.
+  return sorted.map((m, i) => ({ ...m, y: i < half ? 54 + i * 52 : HEIGHT - 42 - (n - 1 - i) * 52 }))
+})
+const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
+</script>
+
+<template>
+  <svg :width="330" :height="HEIGHT + 24" class="upright" role="img" :aria-label="`Marks of ${piece.item.tag} from the hook down`">
+    <path :d="`M0 12H${TAPE_W}V${HEIGHT / 2 - 8}l-${TAPE_W / 2} -9l-${TAPE_W / 2} 9Z`" class="tape" />
+    <path :d="`M0 ${HEIGHT / 2 + 14}l${TAPE_W / 2} -9l${TAPE_W / 2} 9V${HEIGHT}H0Z`" class="tape" />
+    <path d="M-2 10H88" class="hook" />
+    <text :x="96" y="17" class="end">0, hook on {{ piece.ends[0].jointTag ?? 'the free end' }}</text>
+    <g v-for="m in marks" :key="m.mm">
+      <path :d="`M0 ${m.y}H${TAPE_W + 14}`" :class="m.as" />
+      <text :x="TAPE_W / 2" :y="m.y - 6" class="numeral" text-anchor="middle">{{ figure(m.mm) }}</text>
+      <text :x="TAPE_W + 22" :y="m.y + 6" :class="['says', m.as]">{{ m.says }}</text>
+    </g>
+    <path :d="`M${TAPE_W} ${HEIGHT - 7}v14l-12 -7z`" class="cut" />
+    <text :x="96" :y="HEIGHT + 6" class="end strong">{{ figure(lengthMm) }}, cut here</text>
+  </svg>
+</template>
+
+<style scoped>
+.upright {
+  display: block;
+  overflow: visible;
+}
+.tape {
+  fill: var(--tape);
+  stroke: var(--ink);
+}
+.hook {
+  stroke: var(--ink);
+  stroke-width: 5;
+}
+path.depth {
+  stroke: var(--violet);
+  stroke-width: 4;
+}
+path.check {
+  stroke: var(--ink);
+  stroke-width: 4;
+}
+.numeral {
+  font: 600 22px var(--figures);
+  fill: var(--tape-ink);
+}
+.says {
+  font: 600 20px var(--text);
+  fill: var(--ink);
+}
+text.depth {
+  fill: var(--violet);
+}
+.end {
+  font: 500 17px var(--text);
+  fill: var(--soft);
+}
+.strong {
+  font-weight: 600;
+  fill: var(--ink);
+}
+.cut {
+  fill: var(--ink);
+}
+</style>

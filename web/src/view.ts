@@ -1,0 +1,68 @@
+import {
+  type CureMode,
+  type JointFacts,
+  type JointLook,
+  type Line,
+  type SectionAnswer,
+  conditionsAt,
+  dewPointC,
+  jointFacts,
+  jointPlaces,
+  lookOf,
+  sectionAnswer,
+} from '@jugalis/core'
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { useClock } from './stores/clock'
+import { useJob } from './stores/job'
+
+const STEP_S = 5
+
+/**
+ * What the places show, all from one reading of the job: facts of each joint, answer of each section. Worked out
+ * anew when the log changes and every few seconds; counting digits use the finer clock.
+ */
+export const useView = defineStore('view', () => {
+  const job = useJob()
+  const clock = useClock()
+  const mode = ref<CureMode>('coldest')
+  const nowS = computed(() => Math.floor(clock.nowS / STEP_S) * STEP_S)
+
+  const facts = computed<ReadonlyMap<string, JointFacts>>(() => {
+    const all = new Map<string, JointFacts>()
+    for (const id of jointPlaces(job.state).keys()) {
+      const f = jointFacts(job.state, id, 'coldest', nowS.value)
+      if (f) all.set(id, f)
+    }
+    return all
+  })
+  const answers = computed<ReadonlyMap<string, SectionAnswer>>(() => {
+    const all = new Map<string, SectionAnswer>()
+    for (const id of job.state.sections.keys()) {
+      const a = sectionAnswer(job.state, id, nowS.value, mode.value)
+      if (a) all.set(id, a)
+    }
+    return all
+  })
+  const looks = computed<ReadonlyMap<string, JointLook>>(() => {
+    const all = new Map<string, JointLook>()
+    for (const a of answers.value.values()) for (const j of a.joints) all.set(j.facts.id, j.look)
+    for (const [id, f] of facts.value) if (!all.has(id)) all.set(id, lookOf(f, nowS.value, Number.MAX_VALUE, false))
+    return all
+  })
+  const tagOf = (jointId: string | null): string => (jointId ? (facts.value.get(jointId)?.tag ?? '') : '')
+  const lines = computed<Line[]>(() => [...job.state.lines.values()].sort((a, b) => (a.tag < b.tag ? -1 : 1)))
+  const sectionOf = (jointId: string): SectionAnswer | null =>
+    [...answers.value.values()].find((a) => a.section.jointIds.includes(jointId)) ?? null
+
+  const conditions = computed(() => {
+    const placeId = lines.value[0]?.placeId ?? [...job.state.places.keys()][0] ?? ''
+    const now = conditionsAt(job.state, placeId, nowS.value, Infinity)
+    const fresh = conditionsAt(job.state, placeId, nowS.value)
+    const readings = job.state.readings.get(placeId)
+    const lastAtS = Math.max(...(readings?.wall ?? []).map((r) => r.atS), ...(readings?.air ?? []).map((r) => r.atS), 0)
+    const dewC = now.airC !== null && now.humidityPct !== null ? dewPointC(now.airC, now.humidityPct) : null
+    return { placeId, ...now, dewC, lastAtS, isFresh: fresh.wallC !== null || fresh.airC !== null }
+  })
+  return { mode, nowS, facts, answers, looks, tagOf, lines, sectionOf, conditions }
+})

@@ -1,0 +1,38 @@
+/** Clock times as people of a job read them: in the job's zone, with the day named when it is not today. */
+const cache = new Map<string, Intl.DateTimeFormat>()
+function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = zone + JSON.stringify(options)
+  let f = cache.get(key)
+  if (!f) {
+    try {
+      f = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone })
+    } catch {
+      f = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' })
+    }
+    cache.set(key, f)
+  }
+  return f
+}
+export const hhmm = (atS: number, zone: string): string => format(zone, { hour: '2-digit', minute: '2-digit', hour12: false }).format(atS * 1000)
+export const hhmmss = (atS: number, zone: string): string =>
+  format(zone, { hour: '2-digit', minute: '2-digit', second: '2-digit', hour12: false }).format(atS * 1000)
+const day = (atS: number, zone: string): string => format(zone, { year: 'numeric', month: '2-digit', day: '2-digit' }).format(atS * 1000)
+export const weekday = (atS: number, zone: string): string => format(zone, { weekday: 'short' }).format(atS * 1000)
+export const date = (atS: number, zone: string): string => format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(atS * 1000)
+
+/** `08:10`, `08:10 tomorrow`, `Fri 08:10`, `Fri 4 Dec 08:10` — rounded up to the minute, never early. */
+export function when(atS: number, nowS: number, zone: string): string {
+  const t = Math.ceil(atS / 60) * 60
+  const clock = hhmm(t, zone)
+  if (day(t, zone) === day(nowS, zone)) return clock
+  if (day(t, zone) === day(nowS + 86400, zone)) return `${clock} tomorrow`
+  if (day(t, zone) === day(nowS - 86400, zone)) return `${clock} yesterday`
+  return Math.abs(t - nowS) < 6 * 86400 ? `${weekday(t, zone)} ${clock}` : `${date(t, zone)} ${clock}`
+}
+/** The short form for columns: the day only when it is another one. */
+export function whenShort(atS: number, nowS: number, zone: string): string {
+  const t = Math.ceil(atS / 60) * 60
+  return day(t, zone) === day(nowS, zone) ? hhmm(t, zone) : `${weekday(t, zone)} ${hhmm(t, zone)}`
+}
+/** The time of day of an hour mark: midnight shows the weekday. */
+export const hourOf = (atS: number, zone: string): number => Number(format(zone, { hour: '2-digit', hour12: false }).format(atS * 1000)) % 24
