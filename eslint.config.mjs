@@ -15,7 +15,19 @@ const layers = [
   ['cut', 'prove'],
   ['calc'],
 ]
-const platform = ['vue', 'vue-*', 'express', 'express-*', 'drizzle-orm', 'drizzle-orm/*', 'pg', 'node:*', 'fs', 'path', 'crypto']
+const platform = [
+  'vue',
+  'vue-*',
+  'express',
+  'express-*',
+  'drizzle-orm',
+  'drizzle-orm/*',
+  'pg',
+  'node:*',
+  'fs',
+  'path',
+  'crypto',
+]
 const ours = ['@jugalis/*', '**/server/**', '**/web/**', '**/demo/**']
 const coreLayerRules = layers.map((names, i) => ({
   files: names.map((n) => `core/src/${n}/**/*.ts`),
@@ -43,7 +55,9 @@ const coreLayerRules = layers.map((names, i) => ({
 }))
 
 export default [
-  { ignores: ['**/dist/**', '**/node_modules/**', '.jugalis/**', 'web/components.d.ts', '**/test-results/**'] },
+  {
+    ignores: ['**/dist/**', '**/node_modules/**', '.jugalis/**', 'web/components.d.ts', '**/test-results/**'],
+  },
   js.configs.recommended,
   ...ts.configs.recommended,
   ...pluginVue.configs['flat/essential'],
@@ -65,14 +79,28 @@ export default [
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [{ group: ['**/server/**', '@jugalis/server', 'node:*', 'pg', 'express'], message: 'web never reaches into the server' }] },
+        {
+          patterns: [
+            {
+              group: ['**/server/**', '@jugalis/server', 'node:*', 'pg', 'express'],
+              message: 'web never reaches into the server',
+            },
+          ],
+        },
       ],
     },
   },
   {
     files: ['server/src/**'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: ['**/web/**', '@jugalis/web', 'vue'], message: 'the server never reaches into web' }] }],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: ['**/web/**', '@jugalis/web', 'vue'], message: 'the server never reaches into web' },
+          ],
+        },
+      ],
     },
   },
 ]

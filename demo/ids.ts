@@ -8,4 +8,8 @@ export function idOf(name: string): string {
 export const ORG = idOf('org')
 export const JOB = idOf('job quarantine wing')
 export const PASSWORD = 'tide-and-pipe'
-export const PEOPLE = ['Wren', 'Teal', 'Rook', 'Plover'].map((name) => ({ personId: idOf(name), name, login: name.toLowerCase() }))
+export const PEOPLE = ['Wren', 'Teal', 'Rook', 'Plover'].map((name) => ({
+  personId: idOf(name),
+  name,
+  login: name.toLowerCase(),
+}))

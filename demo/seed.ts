@@ -12,13 +12,20 @@ const BATCH = 500
 export async function seedDemo(pool: pg.Pool, nowS: number): Promise<boolean> {
   const had = await pool.query('select 1 from job limit 1')
   if (had.rowCount) return false
-  await pool.query('insert into org (org_id, name) values ($1, $2) on conflict do nothing', [ORG, 'Kelpwick pipework'])
+  await pool.query('insert into org (org_id, name) values ($1, $2) on conflict do nothing', [
+    ORG,
+    'Kelpwick pipework',
+  ])
   const probe = { personId: idOf('Probe'), name: 'Probe B', login: 'probe' }
   for (const p of PEOPLE) await addPerson(pool, { ...p, orgId: ORG, password: PASSWORD })
-  await pool.query('insert into person (org_id, person_id, name) values ($1, $2, $3) on conflict do nothing', [ORG, probe.personId, probe.name])
+  await pool.query(
+    'insert into person (org_id, person_id, name) values ($1, $2, $3) on conflict do nothing',
+    [ORG, probe.personId, probe.name],
+  )
   await inTransaction(pool, async (client) => {
     await insertJob(client, JOB, ORG, 'Kelpwick Aquarium, quarantine wing', nowS)
-    for (const p of [...PEOPLE, probe]) await insertMember(client, JOB, p.personId, p.name, p.name === 'Rook' ? 'owner' : 'member')
+    for (const p of [...PEOPLE, probe])
+      await insertMember(client, JOB, p.personId, p.name, p.name === 'Rook' ? 'owner' : 'member')
   })
   const story = tellStory(nowS).sort((a, b) => a.atS - b.atS)
   // Runs of one person's entries go in together, as a phone would send them once it has signal.
@@ -26,7 +33,12 @@ export async function seedDemo(pool: pg.Pool, nowS: number): Promise<boolean> {
   const send = async (): Promise<void> => {
     const first = run[0]
     if (!first) return
-    const batch: Batch = { deviceId: idOf(`device ${first.who}`), sentAtDeviceS: nowS, clockErrorS: 0, events: run.map((t) => t.draft) }
+    const batch: Batch = {
+      deviceId: idOf(`device ${first.who}`),
+      sentAtDeviceS: nowS,
+      clockErrorS: 0,
+      events: run.map((t) => t.draft),
+    }
     await appendBatch(pool, JOB, idOf(first.who), batch, nowS)
     run = []
   }

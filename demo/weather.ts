@@ -9,5 +9,9 @@ export function weatherAt(sinceNightH: number): { wallC: number; airC: number; h
   const wallC = mild - dip * 4.55
   const swing = Math.sin(sinceNightH * 1.7) * 0.3
   const one = (x: number): number => Math.round(x * 10) / 10
-  return { wallC: one(wallC + swing * 0.4), airC: one(wallC + 0.9 + swing), humidityPct: Math.round(71 + swing * 8 - day * 3) }
+  return {
+    wallC: one(wallC + swing * 0.4),
+    airC: one(wallC + 0.9 + swing),
+    humidityPct: Math.round(71 + swing * 8 - day * 3),
+  }
 }

@@ -1,4 +1,13 @@
-import { type Draft, type ItemPut, KINDS, type Line, addEntry, foldJob, parseEntry, type JobEvent } from '@jugalis/core'
+import {
+  type Draft,
+  type ItemPut,
+  KINDS,
+  type Line,
+  addEntry,
+  foldJob,
+  parseEntry,
+  type JobEvent,
+} from '@jugalis/core'
 import { JOB, idOf } from './ids.js'
 import { weatherAt } from './weather.js'
 
@@ -11,38 +20,75 @@ const H = 3600
 const MIN = 60
 
 /** 02:00 of the last whole night before `nowS`. */
-export const nightBefore = (nowS: number): number => Math.floor((nowS - 4 * H - 2 * H) / 86400) * 86400 + 2 * H
+export const nightBefore = (nowS: number): number =>
+  Math.floor((nowS - 4 * H - 2 * H) / 86400) * 86400 + 2 * H
 
 /** Writes the demo job's story as the events that people and a probe would have sent. */
 export function tellStory(nowS: number): Told[] {
   const night = nightBefore(nowS)
   const story: Told[] = []
   const counts = new Map<string, number>()
-  const tell = (who: string, atS: number, kind: string, data: Record<string, unknown>, jointId: string | null = null): string => {
+  const tell = (
+    who: string,
+    atS: number,
+    kind: string,
+    data: Record<string, unknown>,
+    jointId: string | null = null,
+  ): string => {
     const deviceSeq = (counts.get(who) ?? 0) + 1
     counts.set(who, deviceSeq)
     const id = idOf(`event ${who} ${deviceSeq}`)
-    story.push({ who, atS, draft: { id, kind, v: KINDS[kind]?.v ?? 1, jointId, atDeviceS: atS, deviceSeq, after: [], data } })
+    story.push({
+      who,
+      atS,
+      draft: { id, kind, v: KINDS[kind]?.v ?? 1, jointId, atDeviceS: atS, deviceSeq, after: [], data },
+    })
     return id
   }
   const plant = idOf('place plant room B')
   const begin = night - 75 * H
-  tell('Rook', begin, 'job-set', { name: 'Kelpwick Aquarium, quarantine wing', zone: 'Europe/London', school: 'metric', table: 'current', checkOffsetMm: 50 })
+  tell('Rook', begin, 'job-set', {
+    name: 'Kelpwick Aquarium, quarantine wing',
+    zone: 'Europe/London',
+    school: 'metric',
+    table: 'current',
+    checkOffsetMm: 50,
+  })
   tell('Rook', begin, 'place-set', { placeId: plant, name: 'Plant room B' })
   for (let t = Math.ceil(begin / H) * H; t <= nowS; t += H) {
     const w = weatherAt((t - night) / H)
-    for (const [what, value] of [['wall', w.wallC], ['air', w.airC], ['humidity', w.humidityPct]] as const)
+    for (const [what, value] of [
+      ['wall', w.wallC],
+      ['air', w.airC],
+      ['humidity', w.humidityPct],
+    ] as const)
       tell('Probe', t, 'reading', { placeId: plant, what, basis: 'measured', atS: t, value })
   }
   const tin = idOf('tin')
   const filled = new Date((nowS - 706 * 86400) * 1000)
   const ordinal = Math.floor((filled.getTime() - Date.UTC(filled.getUTCFullYear(), 0, 1)) / 86400_000) + 1
-  const expires = new Date(Date.UTC(filled.getUTCFullYear() + 2, filled.getUTCMonth(), Math.min(28, filled.getUTCDate())))
-  tell('Rook', begin + MIN, 'tin-set', { tinId: tin, plastic: 'pvc-u', code: `${String(filled.getUTCFullYear() % 100)}${String(ordinal).padStart(3, '0')}B7`, expiresOn: expires.toISOString().slice(0, 10) })
+  const expires = new Date(
+    Date.UTC(filled.getUTCFullYear() + 2, filled.getUTCMonth(), Math.min(28, filled.getUTCDate())),
+  )
+  tell('Rook', begin + MIN, 'tin-set', {
+    tinId: tin,
+    plastic: 'pvc-u',
+    code: `${String(filled.getUTCFullYear() % 100)}${String(ordinal).padStart(3, '0')}B7`,
+    expiresOn: expires.toISOString().slice(0, 10),
+  })
   const lines: Record<string, Line> = {}
   const line = (tag: string, name: string, atS: number, entries: string[]): void => {
     const lineId = idOf(`line ${tag}`)
-    tell('Rook', atS, 'line-set', { lineId, tag, name, method: 'solvent-cement', material: 'pvc-u', school: 'metric', placeId: plant, ratingBar: 16 })
+    tell('Rook', atS, 'line-set', {
+      lineId,
+      tag,
+      name,
+      method: 'solvent-cement',
+      material: 'pvc-u',
+      school: 'metric',
+      placeId: plant,
+      ratingBar: 16,
+    })
     let made = 0
     for (const text of entries) {
       const now = foldJob(story.map(asEvent)).lines.get(lineId) as Line
@@ -54,31 +100,81 @@ export function tellStory(nowS: number): Told[] {
     }
     lines[tag] = foldJob(story.map(asEvent)).lines.get(lineId) as Line
   }
-  line('Q1', 'Feed to quarantine tanks', begin + 20 * MIN, ['tee 50', '940 c-c', 'elbow 90 50', '615 c-c', 'valve 50 tag V1'])
-  line('Q2', 'Quarantine loop, seawater', begin + 40 * MIN, ['tee 110', '1250 c-c', 'elbow 90 110', '860 c-c', 'reducer 110 63', '702 c-c', 'reducer 63 20', '415 c-c', 'valve 20 tag V2'])
+  line('Q1', 'Feed to quarantine tanks', begin + 20 * MIN, [
+    'tee 50',
+    '940 c-c',
+    'elbow 90 50',
+    '615 c-c',
+    'valve 50 tag V1',
+  ])
+  line('Q2', 'Quarantine loop, seawater', begin + 40 * MIN, [
+    'tee 110',
+    '1250 c-c',
+    'elbow 90 110',
+    '860 c-c',
+    'reducer 110 63',
+    '702 c-c',
+    'reducer 63 20',
+    '415 c-c',
+    'valve 20 tag V2',
+  ])
   const takeOffs: [string, string, string | null, number][] = [
-    ['tee', 'd50', null, 59], ['elbow 90', 'd50', null, 59], ['valve', 'd50', null, 74], ['tee', 'd110', null, 118],
-    ['elbow 90', 'd110', null, 119], ['reducer', 'd110', 'd63', 84], ['reducer', 'd63', 'd20', 55], ['valve', 'd20', null, 41],
+    ['tee', 'd50', null, 59],
+    ['elbow 90', 'd50', null, 59],
+    ['valve', 'd50', null, 74],
+    ['tee', 'd110', null, 118],
+    ['elbow 90', 'd110', null, 119],
+    ['reducer', 'd110', 'd63', 84],
+    ['reducer', 'd63', 'd20', 55],
+    ['valve', 'd20', null, 41],
   ]
   takeOffs.forEach(([fitting, size, size2, takeOffMm], i) =>
-    tell('Wren', begin + 60 * MIN + i * 40, 'take-off', { fitting, size, size2, takeOffMm, takeOffTo: 'face' }),
+    tell('Wren', begin + 60 * MIN + i * 40, 'take-off', {
+      fitting,
+      size,
+      size2,
+      takeOffMm,
+      takeOffTo: 'face',
+    }),
   )
   const joints = (tag: string): { id: string; tag: string }[] =>
-    (lines[tag] as Line).items.filter((i) => i.type === 'piece').flatMap((p) => [0, 1].map((e) => ({ id: p.joints[e] as string, tag: p.jointTags[e] as string })))
+    (lines[tag] as Line).items
+      .filter((i) => i.type === 'piece')
+      .flatMap((p) => [0, 1].map((e) => ({ id: p.joints[e] as string, tag: p.jointTags[e] as string })))
   const section = (tag: string, of: string): string => {
     const sectionId = idOf(`section ${tag}`)
-    tell('Rook', begin + 90 * MIN, 'section-set', { sectionId, tag, jointIds: joints(of).map((j) => j.id), workingBar: 8, testBar: 12, holdS: 3600, allowedDropBar: 0.2, ratingBar: 16 })
+    tell('Rook', begin + 90 * MIN, 'section-set', {
+      sectionId,
+      tag,
+      jointIds: joints(of).map((j) => j.id),
+      workingBar: 8,
+      testBar: 12,
+      holdS: 3600,
+      allowedDropBar: 0.2,
+      ratingBar: 16,
+    })
     tell('Rook', begin + 91 * MIN, 'section-state', { sectionId, state: 'drained' })
     return sectionId
   }
   const q1 = section('Q1-A', 'Q1')
   const q2 = section('Q2-A', 'Q2')
   const cutPieces = (tag: string, atS: number, upTo: number, lengths: number[]): void =>
-    (lines[tag] as Line).items.filter((i) => i.type === 'piece').slice(0, upTo).forEach((p, i) => tell('Wren', atS + i * 240, 'piece-cut', { itemId: p.id, cutMm: lengths[i] }))
+    (lines[tag] as Line).items
+      .filter((i) => i.type === 'piece')
+      .slice(0, upTo)
+      .forEach((p, i) => tell('Wren', atS + i * 240, 'piece-cut', { itemId: p.id, cutMm: lengths[i] }))
   /** One joint as it is normally made: fits, cement, home, check mark. */
-  const make = (who: string, jointId: string, atS: number, life: number, reading: number, bead = 'all-round'): void => {
+  const make = (
+    who: string,
+    jointId: string,
+    atS: number,
+    life: number,
+    reading: number,
+    bead = 'all-round',
+  ): void => {
     const pin = { rules: 1, chart: null, school: 'metric', table: 'current' }
-    const step = (s: string, at: number, readings = {}, more = {}): void => void tell(who, at, 'step-done', { life, step: s, readings, shown: [], ...more }, jointId)
+    const step = (s: string, at: number, readings = {}, more = {}): void =>
+      void tell(who, at, 'step-done', { life, step: s, readings, shown: [], ...more }, jointId)
     step('fit', atS, {}, { pin, tinId: tin })
     step('cement', atS + 150, {})
     step('home', atS + 231, {})
@@ -91,12 +187,37 @@ export function tellStory(nowS: number): Told[] {
   q1j.forEach((j, i) => make(i % 2 ? 'Teal' : 'Wren', j.id, made1 + i * 9 * MIN, 1, 50 + (i % 2)))
   const gates = (sectionId: string, atS: number): void => {
     tell('Plover', atS, 'section-state', { sectionId, state: 'full' })
-    for (const [i, gate] of ['supports', 'vents', 'isolated', 'gauge', 'people'].entries()) tell('Plover', atS + 60 + i * 30, 'gate', { sectionId, gate, done: true, how: 'looked at' })
+    for (const [i, gate] of ['supports', 'vents', 'isolated', 'gauge', 'people'].entries())
+      tell('Plover', atS + 60 + i * 30, 'gate', { sectionId, gate, done: true, how: 'looked at' })
   }
-  const test = (name: string, sectionId: string, atS: number, bars: number[], verdict: string, dropBar: number): void => {
+  const test = (
+    name: string,
+    sectionId: string,
+    atS: number,
+    bars: number[],
+    verdict: string,
+    dropBar: number,
+  ): void => {
     const testId = idOf(`test ${name}`)
-    tell('Plover', atS, 'test-begun', { testId, sectionId, bar: 12, medium: 'water', holdS: 3600, allowedDropBar: 0.2, resolutionBar: 0.05, gauge: 'G-07, 0 to 25 bar', tester: 'Plover' })
-    bars.forEach((bar, i) => tell('Plover', atS + i * 720, 'test-read', { testId, atS: atS + i * 720, bar, temperatureC: 13.2 + (i % 2) * 0.1 }))
+    tell('Plover', atS, 'test-begun', {
+      testId,
+      sectionId,
+      bar: 12,
+      medium: 'water',
+      holdS: 3600,
+      allowedDropBar: 0.2,
+      resolutionBar: 0.05,
+      gauge: 'G-07, 0 to 25 bar',
+      tester: 'Plover',
+    })
+    bars.forEach((bar, i) =>
+      tell('Plover', atS + i * 720, 'test-read', {
+        testId,
+        atS: atS + i * 720,
+        bar,
+        temperatureC: 13.2 + (i % 2) * 0.1,
+      }),
+    )
     tell('Plover', atS + bars.length * 720, 'test-ended', { testId, verdict, dropBar })
   }
   gates(q1, night - 42 * H)
@@ -107,19 +228,52 @@ export function tellStory(nowS: number): Told[] {
   make('Teal', bad.id, night - 39.4 * H, 2, 50)
   gates(q1, night - 18 * H)
   test('second', q1, night - 17 * H, [12, 12, 12, 11.95, 12, 11.95], 'held', 0.04)
-  tell('Plover', night - 15.6 * H, 'signed', { what: 'section', refId: q1, statement: 'Tested at 12 bar with water, held. Kept full.' })
+  tell('Plover', night - 15.6 * H, 'signed', {
+    what: 'section',
+    refId: q1,
+    statement: 'Tested at 12 bar with water, held. Kept full.',
+  })
   // The loop: six joints in the afternoon before the cold night, one of them short, made again in the morning.
   const made2 = night - 12 * H
-  cutPieces('Q2', made2 - 2 * H, 4, [1135, 780, 638, 351])
-  q2j.slice(0, 6).forEach((j, i) => make(i % 2 ? 'Teal' : 'Wren', j.id, made2 + i * 17 * MIN, 1, i === 3 ? 54 : 49 + (i % 3)))
+  cutPieces('Q2', made2 - 2 * H, 3, [1135, 779, 638])
+  q2j
+    .slice(0, 6)
+    .forEach((j, i) =>
+      make(i % 2 ? 'Teal' : 'Wren', j.id, made2 + i * 17 * MIN, 1, i === 3 ? 54 : 49 + (i % 3)),
+    )
   const again = Math.min(nowS - 1.5 * H, night + 6.4 * H)
   const short = q2j[3] as { id: string }
   tell('Teal', again, 'cut-out', { life: 1, reason: 'check mark 54, 4 mm short of home' }, short.id)
   make('Teal', short.id, again + 14 * MIN, 2, 50)
   const seventh = q2j[6] as { id: string }
-  tell('Wren', nowS - 20 * MIN, 'step-done', { life: 1, step: 'fit', readings: {}, shown: [], pin: { rules: 1, chart: null, school: 'metric', table: 'current' }, tinId: tin }, seventh.id)
-  tell('Rook', nowS - 10 * MIN, 'gate', { sectionId: q2, gate: 'supports', done: true, how: 'clips at 1.2 m, looked at' })
+  tell(
+    'Wren',
+    nowS - 20 * MIN,
+    'step-done',
+    {
+      life: 1,
+      step: 'fit',
+      readings: {},
+      shown: [],
+      pin: { rules: 1, chart: null, school: 'metric', table: 'current' },
+      tinId: tin,
+    },
+    seventh.id,
+  )
+  tell('Rook', nowS - 10 * MIN, 'gate', {
+    sectionId: q2,
+    gate: 'supports',
+    done: true,
+    how: 'clips at 1.2 m, looked at',
+  })
   return story
 }
 
-const asEvent = (t: Told): JobEvent => ({ ...t.draft, jobId: JOB, deviceId: idOf(`device ${t.who}`), actorId: idOf(t.who), occurredAtS: t.atS, clockErrorS: 0 })
+const asEvent = (t: Told): JobEvent => ({
+  ...t.draft,
+  jobId: JOB,
+  deviceId: idOf(`device ${t.who}`),
+  actorId: idOf(t.who),
+  occurredAtS: t.atS,
+  clockErrorS: 0,
+})

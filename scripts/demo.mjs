@@ -35,17 +35,23 @@ async function main() {
   if (o.help) return console.log(HELP)
   const port = Number(o.port)
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`"${o.port}" is not a port.`)
-  if (Boolean(o['tls-cert']) !== Boolean(o['tls-key'])) throw new Plain('HTTPS needs both --tls-cert and --tls-key.')
-  for (const f of [o['tls-cert'], o['tls-key']]) if (f && !existsSync(f)) throw new Plain(`There is no file ${f}.`)
+  if (Boolean(o['tls-cert']) !== Boolean(o['tls-key']))
+    throw new Plain('HTTPS needs both --tls-cert and --tls-key.')
+  for (const f of [o['tls-cert'], o['tls-key']])
+    if (f && !existsSync(f)) throw new Plain(`There is no file ${f}.`)
   const busy = await portBusy(port, o.host)
-  if (busy) throw new Plain(`Port ${port} on ${o.host} is ${busy === 'EACCES' ? 'not allowed for this user' : 'in use'}. Stop what runs there, or choose another with --port.`)
+  if (busy)
+    throw new Plain(
+      `Port ${port} on ${o.host} is ${busy === 'EACCES' ? 'not allowed for this user' : 'in use'}. Stop what runs there, or choose another with --port.`,
+    )
   nodePackages()
   const { startPostgres } = await import('./lib/pg.mjs')
   const { build } = await import('./lib/build.mjs')
   const { startServer } = await import('./lib/serve.mjs')
   await build()
   const given = process.env.DATABASE_URL
-  if (given && o.fresh) throw new Plain('--fresh only empties the private cluster. Empty the other server by hand.')
+  if (given && o.fresh)
+    throw new Plain('--fresh only empties the private cluster. Empty the other server by hand.')
   const database = given ? null : await startPostgres({ fresh: o.fresh })
   let server
   let stopping = false
@@ -80,7 +86,11 @@ async function main() {
     void stop(1)
   })
   const scheme = o['tls-cert'] ? 'https' : 'http'
-  console.log(`\nJugalis  ${scheme}://${o.host}:${port}   ready in ${((Date.now() - began) / 1000).toFixed(1)} s`)
-  console.log('Sign in as wren, teal, rook or plover with the password tide-and-pipe. Ctrl-C stops everything.')
+  console.log(
+    `\nJugalis  ${scheme}://${o.host}:${port}   ready in ${((Date.now() - began) / 1000).toFixed(1)} s`,
+  )
+  console.log(
+    'Sign in as wren, teal, rook or plover with the password tide-and-pipe. Ctrl-C stops everything.',
+  )
 }
 main().catch(endWith)

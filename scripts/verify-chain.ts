@@ -17,7 +17,11 @@ load()
   .then(({ jobId, lines }) => {
     if (!lines.length) throw new Error(`Job ${jobId} has no entries here.`)
     const check = checkChain(jobId, lines)
-    console.log(check.ok ? `Chain holds: ${check.seq} entries, head ${check.hash}` : `Broken at entry ${check.seq}: ${check.why}.`)
+    console.log(
+      check.ok
+        ? `Chain holds: ${check.seq} entries, head ${check.hash}`
+        : `Broken at entry ${check.seq}: ${check.why}.`,
+    )
     process.exitCode = check.ok ? 0 : 1
   })
   .catch((e: unknown) => {

@@ -8,7 +8,11 @@ export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [
     vue(),
-    Components({ dirs: [], dts: 'components.d.ts', resolvers: [ElementPlusResolver({ importStyle: 'css' })] }),
+    Components({
+      dirs: [],
+      dts: 'components.d.ts',
+      resolvers: [ElementPlusResolver({ importStyle: 'css' })],
+    }),
   ],
   build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 900 },
   server: { proxy: { '/api': 'http://127.0.0.1:7170' } },

@@ -7,7 +7,14 @@ export { allSources, sourceOf } from './sources/sources.js'
 export { isWorded, say } from './words/words.js'
 export { METRIC_SERIES, NPS_OD_INCH, outsideDiameterMm, parseSize, suggestSize } from './sizes/size.js'
 export { dewPointC } from './conditions/dew-point.js'
-export { type History, type Reading, type Span, cleanReadings, historyOf, spanAt } from './conditions/history.js'
+export {
+  type History,
+  type Reading,
+  type Span,
+  cleanReadings,
+  historyOf,
+  spanAt,
+} from './conditions/history.js'
 export type * from './methods/method.js'
 export type { CureMode } from './methods/cure/pace.js'
 export { timeOf, valueAt } from './methods/cure/piecewise.js'

@@ -1,4 +1,8 @@
 declare module 'psychrolib' {
-  const lib: { SI: number; SetUnitSystem(s: number): void; GetTDewPointFromRelHum(t: number, rh: number): number }
+  const lib: {
+    SI: number
+    SetUnitSystem(s: number): void
+    GetTDewPointFromRelHum(t: number, rh: number): number
+  }
   export default lib
 }

@@ -16,7 +16,8 @@ function fingerprint(parts) {
   const h = createHash('sha256')
   for (const part of parts) {
     const full = path.join(ROOT, part)
-    for (const f of statSync(full).isDirectory() ? files(full) : [full]) h.update(path.relative(ROOT, f)).update(readFileSync(f))
+    for (const f of statSync(full).isDirectory() ? files(full) : [full])
+      h.update(path.relative(ROOT, f)).update(readFileSync(f))
   }
   return h.digest('hex')
 }
@@ -35,24 +36,44 @@ export const WEB_ROOT = path.join(ROOT, 'web/dist')
 
 /** Builds what changed since the last time: the server bundle and the interface. */
 export async function build() {
-  await unlessSame('server', ['core/src', 'server/src', 'demo', 'package-lock.json'], SERVER_BUNDLE, async () => {
-    const { build: esbuild } = await import('esbuild')
-    await esbuild({
-      entryPoints: [path.join(ROOT, 'server/src/main.ts')],
-      outfile: SERVER_BUNDLE,
-      bundle: true,
-      platform: 'node',
-      format: 'esm',
-      target: 'node20',
-      sourcemap: true,
-      logLevel: 'warning',
-      // Our own packages go into the bundle, the registry's stay where npm put them.
-      plugins: [{ name: 'outside', setup: (b) => b.onResolve({ filter: /^[^./]/ }, (a) => (a.path.startsWith('@jugalis/') || a.kind === 'entry-point' ? undefined : { path: a.path, external: true })) }],
-    })
-  })
-  await unlessSame('web', ['core/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'], path.join(WEB_ROOT, 'index.html'), async () => {
-    console.log('Building the interface …')
-    const r = run('npx', ['vite', 'build', 'web', '--config', 'web/vite.config.ts', '--logLevel', 'warn'])
-    if (!r.ok) throw new Plain(`The interface could not be built:\n${r.out.slice(-3000)}`)
-  })
+  await unlessSame(
+    'server',
+    ['core/src', 'server/src', 'demo', 'package-lock.json'],
+    SERVER_BUNDLE,
+    async () => {
+      const { build: esbuild } = await import('esbuild')
+      await esbuild({
+        entryPoints: [path.join(ROOT, 'server/src/main.ts')],
+        outfile: SERVER_BUNDLE,
+        bundle: true,
+        platform: 'node',
+        format: 'esm',
+        target: 'node20',
+        sourcemap: true,
+        logLevel: 'warning',
+        // Our own packages go into the bundle, the registry's stay where npm put them.
+        plugins: [
+          {
+            name: 'outside',
+            setup: (b) =>
+              b.onResolve({ filter: /^[^./]/ }, (a) =>
+                a.path.startsWith('@jugalis/') || a.kind === 'entry-point'
+                  ? undefined
+                  : { path: a.path, external: true },
+              ),
+          },
+        ],
+      })
+    },
+  )
+  await unlessSame(
+    'web',
+    ['core/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'],
+    path.join(WEB_ROOT, 'index.html'),
+    async () => {
+      console.log('Building the interface …')
+      const r = run('npx', ['vite', 'build', 'web', '--config', 'web/vite.config.ts', '--logLevel', 'warn'])
+      if (!r.ok) throw new Plain(`The interface could not be built:\n${r.out.slice(-3000)}`)
+    },
+  )
 }

@@ -12,7 +12,9 @@ export function nodePackages() {
   const lock = hashOf(readFileSync(path.join(ROOT, 'package-lock.json'), 'utf8'))
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return
   console.log('Installing node packages …')
-  const r = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' } })
+  const r = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
+  })
   if (!r.ok) throw new Plain(`npm ci failed:\n${r.out.slice(-2000)}`)
   writeFileSync(mark, lock)
 }
@@ -22,7 +24,8 @@ let updated = false
 export function debianPackages(names, what) {
   const by = isRoot ? [] : has('sudo') && run('sudo', ['-n', 'true']).ok ? ['sudo', '-n'] : null
   const line = `apt-get install -y ${names.join(' ')}`
-  if (!by || !has('apt-get')) throw new Plain(`${what} is missing. Install it, then start again:\n  sudo ${line}`)
+  if (!by || !has('apt-get'))
+    throw new Plain(`${what} is missing. Install it, then start again:\n  sudo ${line}`)
   console.log(`Installing ${what} from Debian's packages …`)
   const apt = (...args) => {
     const [cmd, ...rest] = [...by, 'apt-get', ...args]
@@ -30,11 +33,16 @@ export function debianPackages(names, what) {
   }
   if (!updated) updated = apt('update', '-qq').ok
   const r = apt('install', '-y', '-qq', '--no-install-recommends', ...names)
-  if (!r.ok) throw new Plain(`${what} could not be installed. Try by hand:\n  sudo ${line}\n${r.out.slice(-800)}`)
+  if (!r.ok)
+    throw new Plain(`${what} could not be installed. Try by hand:\n  sudo ${line}\n${r.out.slice(-800)}`)
 }
 
 export function chromium() {
-  const find = () => ['chromium-headless-shell', 'chromium'].map((n) => run('sh', ['-c', `command -v ${n}`])).find((r) => r.ok)?.out.trim()
+  const find = () =>
+    ['chromium-headless-shell', 'chromium']
+      .map((n) => run('sh', ['-c', `command -v ${n}`]))
+      .find((r) => r.ok)
+      ?.out.trim()
   const had = find()
   if (had) return had
   try {

@@ -15,7 +15,13 @@ export const endWith = (e) => {
 
 /** Runs a command to its end; output only when it fails or `show` is set. */
 export function run(cmd, args, { show = false, ...options } = {}) {
-  const r = spawnSync(cmd, args, { cwd: ROOT, encoding: 'utf8', stdio: show ? 'inherit' : 'pipe', maxBuffer: 1 << 28, ...options })
+  const r = spawnSync(cmd, args, {
+    cwd: ROOT,
+    encoding: 'utf8',
+    stdio: show ? 'inherit' : 'pipe',
+    maxBuffer: 1 << 28,
+    ...options,
+  })
   return { ok: r.status === 0, out: `${r.stdout ?? ''}${r.stderr ?? ''}`, status: r.status }
 }
 export const has = (cmd) => run('sh', ['-c', `command -v ${cmd}`]).ok

@@ -13,7 +13,15 @@ function sessionSecret() {
 }
 
 /** Starts the app server as a child and waits until it serves. */
-export async function startServer({ databaseUrl, port, host = '127.0.0.1', seed = true, tls = {}, limiter, quiet = false }) {
+export async function startServer({
+  databaseUrl,
+  port,
+  host = '127.0.0.1',
+  seed = true,
+  tls = {},
+  limiter,
+  quiet = false,
+}) {
   const server = child(process.execPath, ['--enable-source-maps', SERVER_BUNDLE], {
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'pipe', 'ipc'],
     detached: true,
@@ -37,7 +45,10 @@ export async function startServer({ databaseUrl, port, host = '127.0.0.1', seed 
     said = (said + d).slice(-4000)
     if (up && !quiet) process.stderr.write(d)
   })
-  const first = await Promise.race([new Promise((done) => server.p.on('message', () => done('ready'))), server.exited])
+  const first = await Promise.race([
+    new Promise((done) => server.p.on('message', () => done('ready'))),
+    server.exited,
+  ])
   if (first !== 'ready') throw new Plain(said.trim() || 'The server did not start.')
   up = true
   return {

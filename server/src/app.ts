@@ -32,7 +32,10 @@ export function createApp(o: AppOptions): Express {
     helmet({
       contentSecurityPolicy: {
         useDefaults: true,
-        directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': o.https ? [] : null },
+        directives: {
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'upgrade-insecure-requests': o.https ? [] : null,
+        },
       },
       strictTransportSecurity: o.https ?? false,
     }),
@@ -45,7 +48,10 @@ export function createApp(o: AppOptions): Express {
       skip: () => o.limiter === false,
       standardHeaders: true,
       legacyHeaders: false,
-      handler: (_req, res) => void res.status(429).json({ error: { code: 'too-many', message: 'Too many at once. Wait a minute.', field: null } }),
+      handler: (_req, res) =>
+        void res
+          .status(429)
+          .json({ error: { code: 'too-many', message: 'Too many at once. Wait a minute.', field: null } }),
     })
   app.get('/api/health', async (_req, res) => {
     await o.pool.query('select 1')
@@ -75,7 +81,10 @@ export function createApp(o: AppOptions): Express {
 }
 
 function serveWeb(app: Express, root: string): void {
-  app.use('/assets', express.static(path.join(root, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }))
+  app.use(
+    '/assets',
+    express.static(path.join(root, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  )
   app.use(express.static(root, { index: false, maxAge: 0 }))
   app.get('/{*splat}', (_req, res) => res.sendFile(path.join(root, 'index.html')))
 }

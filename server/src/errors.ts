@@ -31,12 +31,17 @@ export const answerErrors: ErrorRequestHandler = (e: unknown, _req, res, next) =
       ? e
       : parse.type === 'entity.too.large'
         ? new HttpError(413, 'too-large', 'That is too much at once. Send smaller pieces.')
-        : parse.type === 'entity.parse.failed' || parse.type === 'encoding.unsupported' || parse.type === 'charset.unsupported'
+        : parse.type === 'entity.parse.failed' ||
+            parse.type === 'encoding.unsupported' ||
+            parse.type === 'charset.unsupported'
           ? new HttpError(400, 'bad-input', 'This is not JSON.')
           : typeof parse.status === 'number' && parse.status >= 400 && parse.status < 500
             ? new HttpError(parse.status, 'bad-input', 'The request can\u2019t be read.')
             : null
   if (!known) console.error(e)
-  const answer = known ?? new HttpError(500, 'failed', 'Something went wrong here. Nothing was lost; try again.')
-  res.status(answer.status).json({ error: { code: answer.code, message: answer.message, field: answer.field, ...answer.more } })
+  const answer =
+    known ?? new HttpError(500, 'failed', 'Something went wrong here. Nothing was lost; try again.')
+  res
+    .status(answer.status)
+    .json({ error: { code: answer.code, message: answer.message, field: answer.field, ...answer.more } })
 }

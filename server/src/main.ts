@@ -15,7 +15,10 @@ async function main(): Promise<void> {
   const database = connect(env('DATABASE_URL'))
   await migrateUnderLock(database, env('MIGRATIONS'))
   if (process.env.SEED_DEMO === '1') await seedDemo(database.pool, Date.now() / 1000)
-  const tls = process.env.TLS_CERT && process.env.TLS_KEY ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) } : null
+  const tls =
+    process.env.TLS_CERT && process.env.TLS_KEY
+      ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }
+      : null
   const app = createApp({
     pool: database.pool,
     sessionSecret: env('SESSION_SECRET'),
@@ -26,7 +29,11 @@ async function main(): Promise<void> {
   const server = tls ? https.createServer(tls, app) : http.createServer(app)
   const port = Number(env('PORT', '7170'))
   server.on('error', (e: NodeJS.ErrnoException) => {
-    console.error(e.code === 'EADDRINUSE' ? `Port ${port} is in use. Stop what runs there, or start with --port.` : e.message)
+    console.error(
+      e.code === 'EADDRINUSE'
+        ? `Port ${port} is in use. Stop what runs there, or start with --port.`
+        : e.message,
+    )
     process.exit(1)
   })
   server.listen(port, env('HOST', '127.0.0.1'), () => process.send?.('ready'))

@@ -14,7 +14,12 @@ export class Refused extends Error {
 export class NoSignal extends Error {}
 
 interface ErrorBody {
-  error?: { code?: string; message?: string; field?: string | null; stops?: { code: string; message: string }[] }
+  error?: {
+    code?: string
+    message?: string
+    field?: string | null
+    stops?: { code: string; message: string }[]
+  }
 }
 
 export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
@@ -23,7 +28,9 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
     res = await fetch(`/api${path}`, {
       method,
       credentials: 'same-origin',
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     })
   } catch {
     throw new NoSignal('No signal.')
@@ -31,5 +38,11 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
   if (res.ok) return (res.status === 204 ? null : await res.json()) as T
   const e = ((await res.json().catch(() => ({}))) as ErrorBody).error ?? {}
   if (res.status >= 502) throw new NoSignal('The server does not answer.')
-  throw new Refused(res.status, e.code ?? 'failed', e.message ?? 'Something went wrong.', e.field ?? null, e.stops ?? [])
+  throw new Refused(
+    res.status,
+    e.code ?? 'failed',
+    e.message ?? 'Something went wrong.',
+    e.field ?? null,
+    e.stops ?? [],
+  )
 }

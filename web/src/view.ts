@@ -47,7 +47,8 @@ export const useView = defineStore('view', () => {
   const looks = computed<ReadonlyMap<string, JointLook>>(() => {
     const all = new Map<string, JointLook>()
     for (const a of answers.value.values()) for (const j of a.joints) all.set(j.facts.id, j.look)
-    for (const [id, f] of facts.value) if (!all.has(id)) all.set(id, lookOf(f, nowS.value, Number.MAX_VALUE, false))
+    for (const [id, f] of facts.value)
+      if (!all.has(id)) all.set(id, lookOf(f, nowS.value, Number.MAX_VALUE, false))
     return all
   })
   const tagOf = (jointId: string | null): string => (jointId ? (facts.value.get(jointId)?.tag ?? '') : '')
@@ -60,7 +61,11 @@ export const useView = defineStore('view', () => {
     const now = conditionsAt(job.state, placeId, nowS.value, Infinity)
     const fresh = conditionsAt(job.state, placeId, nowS.value)
     const readings = job.state.readings.get(placeId)
-    const lastAtS = Math.max(...(readings?.wall ?? []).map((r) => r.atS), ...(readings?.air ?? []).map((r) => r.atS), 0)
+    const lastAtS = Math.max(
+      ...(readings?.wall ?? []).map((r) => r.atS),
+      ...(readings?.air ?? []).map((r) => r.atS),
+      0,
+    )
     const dewC = now.airC !== null && now.humidityPct !== null ? dewPointC(now.airC, now.humidityPct) : null
     return { placeId, ...now, dewC, lastAtS, isFresh: fresh.wallC !== null || fresh.airC !== null }
   })

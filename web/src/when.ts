@@ -13,12 +13,16 @@ function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTim
   }
   return f
 }
-export const hhmm = (atS: number, zone: string): string => format(zone, { hour: '2-digit', minute: '2-digit', hour12: false }).format(atS * 1000)
+export const hhmm = (atS: number, zone: string): string =>
+  format(zone, { hour: '2-digit', minute: '2-digit', hour12: false }).format(atS * 1000)
 export const hhmmss = (atS: number, zone: string): string =>
   format(zone, { hour: '2-digit', minute: '2-digit', second: '2-digit', hour12: false }).format(atS * 1000)
-const day = (atS: number, zone: string): string => format(zone, { year: 'numeric', month: '2-digit', day: '2-digit' }).format(atS * 1000)
-export const weekday = (atS: number, zone: string): string => format(zone, { weekday: 'short' }).format(atS * 1000)
-export const date = (atS: number, zone: string): string => format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(atS * 1000)
+const day = (atS: number, zone: string): string =>
+  format(zone, { year: 'numeric', month: '2-digit', day: '2-digit' }).format(atS * 1000)
+export const weekday = (atS: number, zone: string): string =>
+  format(zone, { weekday: 'short' }).format(atS * 1000)
+export const date = (atS: number, zone: string): string =>
+  format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(atS * 1000)
 
 /** `08:10`, `08:10 tomorrow`, `Fri 08:10`, `Fri 4 Dec 08:10` — rounded up to the minute, never early. */
 export function when(atS: number, nowS: number, zone: string): string {
@@ -35,4 +39,5 @@ export function whenShort(atS: number, nowS: number, zone: string): string {
   return day(t, zone) === day(nowS, zone) ? hhmm(t, zone) : `${weekday(t, zone)} ${hhmm(t, zone)}`
 }
 /** The time of day of an hour mark: midnight shows the weekday. */
-export const hourOf = (atS: number, zone: string): number => Number(format(zone, { hour: '2-digit', hour12: false }).format(atS * 1000)) % 24
+export const hourOf = (atS: number, zone: string): number =>
+  Number(format(zone, { hour: '2-digit', hour12: false }).format(atS * 1000)) % 24

@@ -15,7 +15,11 @@ export const WALL_C = number({ min: -60, max: 150 })
 export const temperatureC = may('temperatureC', WALL_C, 'Steady wall temperature (this or temperatures)')
 export const temperatures: Input = may(
   'temperatures',
-  list(object(need('fromS', number({}), 'From when'), need('temperatureC', WALL_C, 'Wall temperature')), 1, 100_000),
+  list(
+    object(need('fromS', number({}), 'From when'), need('temperatureC', WALL_C, 'Wall temperature')),
+    1,
+    100_000,
+  ),
   'Wall temperatures, ascending, each holds until the next (this or temperatureC)',
 )
 
@@ -57,7 +61,11 @@ export function historyGiven(
         throw new Refusal('bad-input', 'The times must ascend.', at(`temperatures[${i}].fromS`))
     })
     if ((steps[0] as { fromS: number }).fromS > homeS)
-      throw new Refusal('bad-input', 'The first temperature must be known at home or before.', at('temperatures[0].fromS'))
+      throw new Refusal(
+        'bad-input',
+        'The first temperature must be known at home or before.',
+        at('temperatures[0].fromS'),
+      )
     return steadyHistory(steps)
   }
   return one === null ? null : steadyHistory([{ fromS: homeS, temperatureC: one }])

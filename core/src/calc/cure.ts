@@ -26,7 +26,8 @@ function sourceFor(rule: CureRule, history: History, untilS: number): string {
 
 export const cure = calculation({
   name: 'cure',
-  summary: 'Seconds from home until a solvent-cemented joint may be moved, and until it may take a test pressure.',
+  summary:
+    'Seconds from home until a solvent-cemented joint may be moved, and until it may take a test pressure.',
   inputs: [
     c.method,
     c.material,
@@ -55,25 +56,33 @@ export const cure = calculation({
       temperatures: [
         { fromS: 0, temperatureC: 8 },
         { fromS: 10800, temperatureC: 2 },
+        { fromS: 266400, temperatureC: 9 },
       ],
       mode: 'coldest',
     },
-    result: { setS: 43200, cureS: 259200 },
+    result: { setS: 7200, cureS: 259200 },
   },
   compute(i: CureInput, w) {
     c.checkJoint(i)
     const history = c.historyGiven(i, 0)
-    if (!history)
-      throw new Refusal('missing-field', 'Give temperatureC or temperatures.', 'temperatureC')
+    if (!history) throw new Refusal('missing-field', 'Give temperatureC or temperatures.', 'temperatureC')
     const found = cureRule(i, i.table ?? 'current', i.relativeHumidityPct)
     if (!found.ok) throw new Refusal('no-figure', say(found.why), 'size')
     const { rule } = found
     const required = requiredFor(rule, i.testPressureBar)
     if (!required)
-      throw new Refusal('no-figure', say(msg('no-cure-pressure', { bar: i.testPressureBar })), 'testPressureBar')
+      throw new Refusal(
+        'no-figure',
+        say(msg('no-cure-pressure', { bar: i.testPressureBar })),
+        'testPressureBar',
+      )
     const cured = new Pace(history, required, i.mode).finish(0)
     if (!cured)
-      throw new Refusal('no-figure', say(msg('no-cure-temperature')), i.temperatures ? 'temperatures' : 'temperatureC')
+      throw new Refusal(
+        'no-figure',
+        say(msg('no-cure-temperature')),
+        i.temperatures ? 'temperatures' : 'temperatureC',
+      )
     const set = new Pace(history, rule.setS, i.mode).finish(0)
     w.put('setS', set?.atS ?? null, set ? rule.setSource : undefined)
     if (!set) w.lacks('setS', 'no-figure', say(msg('no-set-time', { size: i.size })))

@@ -6,10 +6,17 @@ import { insertion, solventSetup } from './solvent.js'
 
 /** Every calculation behind the door, by name. */
 export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
-  [insertion, insertionVerdict, solventSetup, cure, ladder, cutLengthCalc, dualContainment, dewPoint, tinDate].map((c) => [
-    c.name,
-    c,
-  ]),
+  [
+    insertion,
+    insertionVerdict,
+    solventSetup,
+    cure,
+    ladder,
+    cutLengthCalc,
+    dualContainment,
+    dewPoint,
+    tinDate,
+  ].map((c) => [c.name, c]),
 )
 export { Refusal } from './door.js'
 export type { Answer, Calculation } from './door.js'

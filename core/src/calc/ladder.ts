@@ -53,12 +53,22 @@ export const ladder = calculation({
     may('relativeHumidityPct', number({ min: 0, max: 100 }), 'Absent: counted as over 60'),
     need('atS', number({}), 'Now, on the same clock'),
   ],
-  rules: 'All \u2026AtS and fromS are on one clock. A made joint needs temperatureC or temperatures where its rule needs them.',
+  rules:
+    'All \u2026AtS and fromS are on one clock. A made joint needs temperatureC or temperatures where its rule needs them.',
   sources: ['astm-d2855', 'cp-hours-per-bar', 'cp-abs-day', 'ladder'],
   example: {
     input: {
       joints: [
-        { id: 'Q2-17', method: 'solvent-cement', material: 'pvc-u', size: 'd110', school: 'metric', madeAtS: 0, temperatureC: 18, ratingBar: 10 },
+        {
+          id: 'Q2-17',
+          method: 'solvent-cement',
+          material: 'pvc-u',
+          size: 'd110',
+          school: 'metric',
+          madeAtS: 0,
+          temperatureC: 18,
+          ratingBar: 10,
+        },
       ],
       mode: 'coldest',
       relativeHumidityPct: 50,
@@ -90,7 +100,11 @@ export const ladder = calculation({
     w.put('heldBy', out.heldBy)
     w.put('steps', out.steps, 'ladder', from)
     if (out.steps.some((s) => s.allowedBar === null) || out.allowedBar === null)
-      w.warn('rating-unknown', 'The rules set no ceiling and a rating is not given: what the parts may take is not known.', 'joints')
+      w.warn(
+        'rating-unknown',
+        'The rules set no ceiling and a rating is not given: what the parts may take is not known.',
+        'joints',
+      )
 
     function jointOf(j: In, path: string): LadderJoint {
       const made = j.madeAtS ?? null
@@ -107,10 +121,15 @@ export const ladder = calculation({
       if (made === null) return { ...bare, pieces: null }
       const history = c.historyGiven(j, made, path)
       if (!history)
-        throw new Refusal('missing-field', `${j.id} is made: give temperatureC or temperatures.`, `${path}.temperatureC`)
+        throw new Refusal(
+          'missing-field',
+          `${j.id} is made: give temperatureC or temperatures.`,
+          `${path}.temperatureC`,
+        )
       const pieces = curePieces(found.rule, made, history, i.mode)
       for (const s of history) froms.add(found.rule.sourceAt(s.minC))
-      if (pieces.length === 1 && pieces[0]?.slopeBarPerS === 0) return lacks(say({ code: 'no-cure-temperature', params: {} }))
+      if (pieces.length === 1 && pieces[0]?.slopeBarPerS === 0)
+        return lacks(say({ code: 'no-cure-temperature', params: {} }))
       return { ...bare, pieces }
     }
   },

@@ -15,7 +15,7 @@ export const dewPoint = calculation({
     need('relativeHumidityPct', number({ above: 0, max: 100 }), 'Relative humidity'),
   ],
   sources: ['magnus'],
-  example: { input: { airC: 20, relativeHumidityPct: 50 }, result: { dewPointC: 9.261088106432005 } },
+  example: { input: { airC: 20, relativeHumidityPct: 50 }, result: { dewPointC: 9.255174598981256 } },
   compute(i: { airC: number; relativeHumidityPct: number }, w) {
     w.put('dewPointC', dewPointC(i.airC, i.relativeHumidityPct), 'magnus')
   },
@@ -39,7 +39,8 @@ export const insertionVerdict = calculation({
     w.put('shortMm', v.shortMm, 'given', ['given'])
     w.put('insertionMm', v.insertionMm, 'given', ['given'])
     w.put('verdict', v.verdict, 'ours-check-mark')
-    if (v.insertionMm < 0) w.warn('not-in-socket', 'By this reading the pipe is not in the socket.', 'readingMm')
+    if (v.insertionMm < 0)
+      w.warn('not-in-socket', 'By this reading the pipe is not in the socket.', 'readingMm')
   },
 })
 
@@ -55,9 +56,17 @@ export const cutLengthCalc = calculation({
       {
         ...list(
           object(
-            may('takeOffMm', number({ min: 0, max: LONG }), 'Fitting centre to face or stop; needed at centre ends'),
+            may(
+              'takeOffMm',
+              number({ min: 0, max: LONG }),
+              'Fitting centre to face or stop; needed at centre ends',
+            ),
             may('takeOffTo', oneOf('face', 'stop'), 'What the take-off reaches to; face if absent'),
-            may('insertionMm', number({ min: 0, max: LONG }), 'Into the socket; needed unless the take-off reaches to the stop'),
+            may(
+              'insertionMm',
+              number({ min: 0, max: LONG }),
+              'Into the socket; needed unless the take-off reaches to the stop',
+            ),
             gap,
           ),
           2,
@@ -67,7 +76,8 @@ export const cutLengthCalc = calculation({
       'The two ends; ends[0] is the centre of centre-face',
     ),
   ],
-  rules: 'takeOffMm is needed only at centre ends, insertionMm only where it counts (not for stop, not for end-end).',
+  rules:
+    'takeOffMm is needed only at centre ends, insertionMm only where it counts (not for stop, not for end-end).',
   sources: ['cp-cut-length'],
   example: {
     input: {
@@ -80,7 +90,14 @@ export const cutLengthCalc = calculation({
     },
     result: { cutMm: 1284 },
   },
-  compute(i: { measure: 'centre-centre' | 'centre-face' | 'face-face' | 'end-end'; measuredMm: number; ends: RunEnd[] }, w) {
+  compute(
+    i: {
+      measure: 'centre-centre' | 'centre-face' | 'face-face' | 'end-end'
+      measuredMm: number
+      ends: RunEnd[]
+    },
+    w,
+  ) {
     const cut = cutLength(i.measure, i.measuredMm, i.ends)
     if (!cut.ok && cut.reason === 'missing')
       throw new Refusal('missing-field', `${cut.field} is missing.`, cut.field)
@@ -107,7 +124,8 @@ export const dualContainment = calculation({
   compute(i: { innerSocketMm: number; outerSocketMm: number; ends: number }, w) {
     const by = (i.innerSocketMm - i.outerSocketMm) * i.ends
     w.put('innerLongerByMm', by, 'cp-pipe-in-pipe', ['given', 'cp-pipe-in-pipe'])
-    if (by < 0) w.warn('inner-shallower', 'The inner socket is shallower than the outer one: check the two figures.')
+    if (by < 0)
+      w.warn('inner-shallower', 'The inner socket is shallower than the outer one: check the two figures.')
   },
 })
 
@@ -127,6 +145,7 @@ export const tinDate = calculation({
     const found = fillingOf(i.code, i.on)
     if (!found.ok) throw new Refusal('bad-input', say(found.why), found.field)
     for (const key of ['filledOn', 'expiresOn', 'expired'] as const) w.put(key, found[key], 'cp-shelf-life')
-    if (found.filledOn > i.on) w.warn('filled-later', 'The tin says it was filled after this day: check the code.', 'code')
+    if (found.filledOn > i.on)
+      w.warn('filled-later', 'The tin says it was filled after this day: check the code.', 'code')
   },
 })

@@ -25,8 +25,16 @@ export const insertion = calculation({
     c.size,
     c.school,
     c.schedule,
-    may('socketDepthMm', number({ above: 0, max: 1000 }), 'Measured on the fitting; wins over the published figure'),
-    may('checkOffsetMm', number({ above: 0, max: 1000 }), 'How far the check mark lies beyond the depth mark'),
+    may(
+      'socketDepthMm',
+      number({ above: 0, max: 1000 }),
+      'Measured on the fitting; wins over the published figure',
+    ),
+    may(
+      'checkOffsetMm',
+      number({ above: 0, max: 1000 }),
+      'How far the check mark lies beyond the depth mark',
+    ),
   ],
   rules: 'schedule is needed for NPS plastic unless socketDepthMm is given.',
   sources: ['iso-727-1', 'astm-d2466', 'astm-d2467', 'measured'],
@@ -64,7 +72,8 @@ type SetupInput = c.JointInput & {
 const air = number({ min: -60, max: 100 })
 export const solventSetup = calculation({
   name: 'solvent-setup',
-  summary: 'Cement, primer, applicator, crew, chamfer, open time and hold for one solvent-cemented joint, and what speaks against it.',
+  summary:
+    'Cement, primer, applicator, crew, chamfer, open time and hold for one solvent-cemented joint, and what speaks against it.',
   inputs: [
     c.material,
     c.size,
@@ -74,11 +83,28 @@ export const solventSetup = calculation({
     need('airC', air, 'Air temperature'),
     need('pipeC', air, 'Temperature of the pipe wall'),
     need('relativeHumidityPct', number({ above: 0, max: 100 }), 'Relative humidity of the air'),
-    may('cement', oneOf('pvc', 'pvc-u', 'cpvc', 'abs', 'transition', 'one-step'), 'Plastic the cement in hand is made for'),
+    may(
+      'cement',
+      oneOf('pvc', 'pvc-u', 'cpvc', 'abs', 'transition', 'one-step'),
+      'Plastic the cement in hand is made for',
+    ),
     may('tinExpired', flag, 'Is the tin past its date'),
-    may('cementRatedMinC', number({ min: -60, max: 40 }), 'Lowest temperature a cold-weather cement is rated for (inch)'),
+    may(
+      'cementRatedMinC',
+      number({ min: -60, max: 40 }),
+      'Lowest temperature a cold-weather cement is rated for (inch)',
+    ),
   ],
-  sources: ['cp-cement-body', 'cp-gap-filling', 'cp-primer', 'astm-d2855-tools', 'cp-crew', 'cp-open-time', 'cp-hold', 'magnus'],
+  sources: [
+    'cp-cement-body',
+    'cp-gap-filling',
+    'cp-primer',
+    'astm-d2855-tools',
+    'cp-crew',
+    'cp-open-time',
+    'cp-hold',
+    'magnus',
+  ],
   example: {
     input: {
       material: 'pvc-u',
@@ -108,7 +134,10 @@ export const solventSetup = calculation({
     const joint = jointSpec({ ...i, method: 'solvent-cement' })
     const findings = setupFindings(joint, i.pressureService, i, i)
     w.put('ok', !findings.some((f) => f.level === 'stop'))
-    w.put('reasons', findings.map((f) => ({ code: f.code, level: f.level, message: say(f) })))
+    w.put(
+      'reasons',
+      findings.map((f) => ({ code: f.code, level: f.level, message: say(f) })),
+    )
     const body = cementBody(joint, i.pressureService)
     w.put('cementBody', body.value, body.source)
     w.put('primer', usesPrimer(joint, i.cement), 'cp-primer')

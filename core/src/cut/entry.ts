@@ -38,21 +38,32 @@ export type Entry =
 /** Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `x3`. */
 export function parseEntry(text: string, units: 'metric' | 'inch'): Entry {
   const t = text.trim().toLowerCase().replace(/\s+/g, ' ')
-  const no = (code: string, params: Record<string, string | number> = {}): Entry => ({ ok: false, why: msg(code, { text: text.trim(), ...params }) })
+  const no = (code: string, params: Record<string, string | number> = {}): Entry => ({
+    ok: false,
+    why: msg(code, { text: text.trim(), ...params }),
+  })
   const repeat = /^x(\d{1,2})$/.exec(t)
   if (repeat && Number(repeat[1]) > 0) return { ok: true, type: 'repeat', times: Number(repeat[1]) }
   if (/^[-\d]/.test(t)) return pieceEntry(t, units, no)
   const tag = / tag (\S+)$/i.exec(text.trim())?.[1] ?? null
   const body = t.replace(/ tag \S+$/, '')
-  const names = FITTINGS.flatMap(([name, words]) => words.map((w) => ({ name, w }))).sort((a, b) => b.w.length - a.w.length)
+  const names = FITTINGS.flatMap(([name, words]) => words.map((w) => ({ name, w }))).sort(
+    (a, b) => b.w.length - a.w.length,
+  )
   const hit = names.find(({ w }) => body === w || body.startsWith(`${w} `))
   if (!hit) return no('entry-not-understood')
   const rest = body.slice(hit.w.length).trim()
-  const sizes = rest ? rest.split(/[ x]+/).map((s) => (units === 'inch' ? `NPS ${s}` : `d${s.replace(/^d/, '')}`)) : []
+  const sizes = rest
+    ? rest.split(/[ x]+/).map((s) => (units === 'inch' ? `NPS ${s}` : `d${s.replace(/^d/, '')}`))
+    : []
   return { ok: true, type: 'fitting', fitting: hit.name, sizes, tag }
 }
 
-function pieceEntry(t: string, units: 'metric' | 'inch', no: (code: string, p?: Record<string, string | number>) => Entry): Entry {
+function pieceEntry(
+  t: string,
+  units: 'metric' | 'inch',
+  no: (code: string, p?: Record<string, string | number>) => Entry,
+): Entry {
   const m = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(t)
   const measuredMm = parseLength(m?.[1] ?? '', units)
   if (measuredMm === null || measuredMm <= 0) return no('entry-not-a-length')
@@ -81,7 +92,11 @@ const itemData = (i: Item): Record<string, unknown> => ({
   tagB: i.jointTags[1],
 })
 /** The event data that puts an item as it stands. */
-export const putOf = (item: Item, afterItemId: string | null = null): ItemPut => ({ itemId: item.id, afterItemId, item: itemData(item) })
+export const putOf = (item: Item, afterItemId: string | null = null): ItemPut => ({
+  itemId: item.id,
+  afterItemId,
+  item: itemData(item),
+})
 
 const nextNumber = (tags: readonly (string | null)[], pattern: RegExp): number =>
   Math.max(0, ...tags.map((t) => Number(pattern.exec(t ?? '')?.[1] ?? 0))) + 1
@@ -96,12 +111,26 @@ export function addEntry(line: Line, entry: Entry & { ok: true }, newId: () => s
 }
 
 const jointTag = (line: Line, ahead = 0): string =>
-  `${line.tag}-${String(nextNumber(line.items.flatMap((i) => i.jointTags), /-(\d+)$/) + ahead).padStart(2, '0')}`
+  `${line.tag}-${String(
+    nextNumber(
+      line.items.flatMap((i) => i.jointTags),
+      /-(\d+)$/,
+    ) + ahead,
+  ).padStart(2, '0')}`
 const itemTag = (line: Line, letter: 'F' | 'P'): string =>
-  `${line.tag}/${letter}${String(nextNumber(line.items.map((i) => i.tag), new RegExp(`/${letter}(\\d+)$`))).padStart(2, '0')}`
+  `${line.tag}/${letter}${String(
+    nextNumber(
+      line.items.map((i) => i.tag),
+      new RegExp(`/${letter}(\\d+)$`),
+    ),
+  ).padStart(2, '0')}`
 const outlet = (i: Item): string => i.size2 ?? i.size
 
-function addPiece(line: Line, entry: { measure: Item['measure']; measuredMm: number }, newId: () => string): Added {
+function addPiece(
+  line: Line,
+  entry: { measure: Item['measure']; measuredMm: number },
+  newId: () => string,
+): Added {
   const last = line.items.at(-1)
   if (!last || last.type !== 'fitting') return { ok: false, why: msg('entry-no-fitting') }
   const item: Item = {
@@ -120,16 +149,28 @@ function addPiece(line: Line, entry: { measure: Item['measure']; measuredMm: num
   return { ok: true, puts: [putOf(item, last.id)] }
 }
 
-function addFitting(line: Line, entry: { fitting: string; sizes: string[]; tag: string | null }, newId: () => string): Added {
+function addFitting(
+  line: Line,
+  entry: { fitting: string; sizes: string[]; tag: string | null },
+  newId: () => string,
+): Added {
   const last = line.items.at(-1)
   const inherited = last ? outlet(last) : null
   const size = entry.sizes[0] ?? inherited
   if (!size) return { ok: false, why: msg('entry-no-size', { fitting: entry.fitting }) }
   for (const s of [size, ...entry.sizes.slice(1)]) {
-    const parsed = methodOf(line.method)?.parse({ material: line.material, size: s, school: line.school, schedule: line.schedule, checkOffsetMm: 50 })
-    if (parsed && !parsed.ok) return { ok: false, why: msg('entry-size-unknown', { size: s, material: line.material }) }
+    const parsed = methodOf(line.method)?.parse({
+      material: line.material,
+      size: s,
+      school: line.school,
+      schedule: line.schedule,
+      checkOffsetMm: 50,
+    })
+    if (parsed && !parsed.ok)
+      return { ok: false, why: msg('entry-size-unknown', { size: s, material: line.material }) }
   }
-  if (last?.type === 'piece' && last.size !== size) return { ok: false, why: msg('entry-sizes-differ', { a: last.size, b: size }) }
+  if (last?.type === 'piece' && last.size !== size)
+    return { ok: false, why: msg('entry-sizes-differ', { a: last.size, b: size }) }
   const item: Item = {
     id: newId(),
     type: 'fitting',
@@ -145,7 +186,9 @@ function addFitting(line: Line, entry: { fitting: string; sizes: string[]; tag: 
   }
   const puts = [putOf(item, last?.id ?? null)]
   if (last?.type === 'piece')
-    puts.unshift(putOf({ ...last, joints: [last.joints[0], newId()], jointTags: [last.jointTags[0], jointTag(line)] }))
+    puts.unshift(
+      putOf({ ...last, joints: [last.joints[0], newId()], jointTags: [last.jointTags[0], jointTag(line)] }),
+    )
   return { ok: true, puts }
 }
 
@@ -161,7 +204,15 @@ function repeatLast(line: Line, times: number, newId: () => string): Added {
     const a = addPiece(work, { measure: piece.measure, measuredMm: piece.measuredMm ?? 0 }, newId)
     if (!a.ok) return a
     apply(work, a.puts)
-    const b = addFitting(work, { fitting: fitting.fitting ?? '', sizes: [fitting.size, fitting.size2].filter((s): s is string => s !== null), tag: null }, newId)
+    const b = addFitting(
+      work,
+      {
+        fitting: fitting.fitting ?? '',
+        sizes: [fitting.size, fitting.size2].filter((s): s is string => s !== null),
+        tag: null,
+      },
+      newId,
+    )
     if (!b.ok) return b
     apply(work, b.puts)
     puts.push(...a.puts, ...b.puts)

@@ -29,7 +29,13 @@ export function takeOffOf(state: JobState, fitting: Item): TakeOff | null {
   return state.takeOffs.get(takeOffKey(fitting.fitting ?? '', fitting.size, fitting.size2)) ?? null
 }
 
-const NEUTRAL: Omit<Ctx, 'school' | 'pin'> = { wall: [], airC: null, wallC: null, humidityPct: null, mode: 'coldest' }
+const NEUTRAL: Omit<Ctx, 'school' | 'pin'> = {
+  wall: [],
+  airC: null,
+  wallC: null,
+  humidityPct: null,
+  mode: 'coldest',
+}
 
 /** Cut length and marks of one piece of a line, from its measure, the take-offs of its fittings and the insertions. */
 export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
@@ -42,10 +48,23 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
     const place = jointId ? places.get(jointId) : undefined
     const method = methodOf(line.method)
     const parsed = place && method?.parse(jointSpec(state, place))
-    const bare = { jointId, jointTag: item.jointTags[end], fitting, takeOff: fitting ? takeOffOf(state, fitting) : null }
+    const bare = {
+      jointId,
+      jointTag: item.jointTags[end],
+      fitting,
+      takeOff: fitting ? takeOffOf(state, fitting) : null,
+    }
     if (!method || !parsed?.ok) return { ...bare, depthMm: null, checkMarkMm: null }
-    const insertion = method.insertion(parsed.spec, { ...NEUTRAL, school: line.school, pin: { rules: 1, chart: null, school: line.school, table: state.job.table } })
-    return { ...bare, depthMm: insertion.depthMm, checkMarkMm: insertion.marks.find((m) => m.kind === 'check')?.fromEndMm ?? null }
+    const insertion = method.insertion(parsed.spec, {
+      ...NEUTRAL,
+      school: line.school,
+      pin: { rules: 1, chart: null, school: line.school, table: state.job.table },
+    })
+    return {
+      ...bare,
+      depthMm: insertion.depthMm,
+      checkMarkMm: insertion.marks.find((m) => m.kind === 'check')?.fromEndMm ?? null,
+    }
   }) as [PieceEnd, PieceEnd]
   const cutMm = cutFigure(item, ends)
   const centres = item.measure === 'centre-centre' ? 2 : item.measure === 'centre-face' ? 1 : 0
@@ -55,7 +74,10 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
     ends,
     cutMm,
     takeOffsMm: ends.slice(0, centres).reduce((a, e) => a + (e.takeOff?.takeOffMm ?? 0), 0),
-    insertionsMm: item.measure === 'end-end' ? 0 : ends.reduce((a, e) => a + (e.takeOff?.takeOffTo === 'stop' ? 0 : (e.depthMm?.value ?? 0)), 0),
+    insertionsMm:
+      item.measure === 'end-end'
+        ? 0
+        : ends.reduce((a, e) => a + (e.takeOff?.takeOffTo === 'stop' ? 0 : (e.depthMm?.value ?? 0)), 0),
     changedSinceCut: item.cut !== null && (cutMm.value === null || Math.abs(cutMm.value - item.cut.mm) > 0.5),
   }
 }
@@ -69,18 +91,23 @@ function cutFigure(item: Item, ends: readonly PieceEnd[]): Fig {
   }))
   const cut = cutLength(item.measure, item.measuredMm, runEnds)
   if (cut.ok) return fig(cut.cutMm, 'cp-cut-length')
-  if (cut.reason === 'too-short') return noFig(msg('piece-too-short', { piece: item.tag, cutMm: cut.cutMm, measuredMm: item.measuredMm }))
+  if (cut.reason === 'too-short')
+    return noFig(msg('piece-too-short', { piece: item.tag, cutMm: cut.cutMm, measuredMm: item.measuredMm }))
   const end = ends[cut.field.includes('[0]') ? 0 : 1]
   return noFig(
     cut.field.endsWith('takeOffMm')
-      ? msg('take-off-unknown', { fitting: end?.fitting ? `${end.fitting.fitting} ${end.fitting.size}` : 'the fitting' })
+      ? msg('take-off-unknown', {
+          fitting: end?.fitting ? `${end.fitting.fitting} ${end.fitting.size}` : 'the fitting',
+        })
       : msg('depth-unknown', { joint: end?.jointTag ?? item.tag }),
   )
 }
 
 /** Every piece of a job in line order. */
 export const allPieces = (state: JobState): PieceCut[] =>
-  [...state.lines.values()].flatMap((line) => line.items.filter((i) => i.type === 'piece').map((i) => pieceCut(state, line, i)))
+  [...state.lines.values()].flatMap((line) =>
+    line.items.filter((i) => i.type === 'piece').map((i) => pieceCut(state, line, i)),
+  )
 
 /** What still stands in the way of cutting, counted for a line's headline. */
 export const unknownTakeOffs = (state: JobState, line: Line): Item[] =>

@@ -71,7 +71,14 @@ function credited(life: LifeState, steps: readonly Step[]): { life: LifeState; d
   return doubtful ? { life: { ...life, done }, doubtful } : { life, doubtful: 0 }
 }
 
-function contextOf(state: JobState, place: JointPlace, joint: JointState, life: LifeState | null, mode: CureMode, nowS: number): Ctx {
+function contextOf(
+  state: JobState,
+  place: JointPlace,
+  joint: JointState,
+  life: LifeState | null,
+  mode: CureMode,
+  nowS: number,
+): Ctx {
   // Windows and holds go by the conditions when the work was done; a joint not begun goes by those of now.
   const key = life?.done.filter((d) => d.step !== 'judge').at(-1)
   const at = conditionsAt(state, place.line.placeId, key ? key.latestS : nowS)
@@ -90,7 +97,12 @@ function contextOf(state: JobState, place: JointPlace, joint: JointState, life: 
  * Everything about one joint that does not hang on the present moment, except that a joint not yet begun is seen
  * under the conditions of `nowS`.
  */
-export function jointFacts(state: JobState, jointId: string, mode: CureMode, nowS: number): JointFacts | null {
+export function jointFacts(
+  state: JobState,
+  jointId: string,
+  mode: CureMode,
+  nowS: number,
+): JointFacts | null {
   const place = jointPlaces(state).get(jointId)
   if (!place) return null
   const joint = state.joints.get(jointId) ?? NEW_JOINT
@@ -123,7 +135,10 @@ export function jointFacts(state: JobState, jointId: string, mode: CureMode, now
     movable: usable && life ? method.movableFromS(spec, life, ctx) : noFig(msg('not-home')),
     clocks: usable && life ? method.clocks(spec, life, ctx) : [],
     inspection,
-    pieces: usable && life && homeAtS !== null && !failed ? piecesOf(method.pressure(spec, life, ctx), homeAtS) : [],
+    pieces:
+      usable && life && homeAtS !== null && !failed
+        ? piecesOf(method.pressure(spec, life, ctx), homeAtS)
+        : [],
     history: ctx.wall,
     ctx,
     notes: joint.notes,
@@ -137,7 +152,14 @@ export function plannedPieces(facts: JointFacts, homeS: number): readonly Piece[
   const life: Life = {
     no: facts.lifeNo,
     interrupted: [],
-    done: facts.steps.map((s) => ({ eventId: '', step: s.id, earliestS: homeS, latestS: homeS, readings: {}, by: '' })),
+    done: facts.steps.map((s) => ({
+      eventId: '',
+      step: s.id,
+      earliestS: homeS,
+      latestS: homeS,
+      readings: {},
+      by: '',
+    })),
   }
   return piecesOf(facts.method.pressure(facts.spec, life, facts.ctx), homeS)
 }
@@ -153,12 +175,16 @@ export interface JointLook {
 /** What a joint looks like at a time: one glyph, its word and its two modifiers. */
 export function lookOf(facts: JointFacts, nowS: number, targetBar: number, tested: boolean): JointLook {
   const glyph = glyphOf(facts, nowS, targetBar, tested)
-  const late = facts.clocks.some((c) => c.kind === 'window' && c.stoppedAtS === undefined && c.untilS.value !== null && c.untilS.value < nowS)
+  const late = facts.clocks.some(
+    (c) =>
+      c.kind === 'window' && c.stoppedAtS === undefined && c.untilS.value !== null && c.untilS.value < nowS,
+  )
   return {
     glyph,
     word: msg(`state-${glyph}`),
     inspected: facts.inspection?.verdict === 'pass',
-    look: late || facts.doubtful > 0 || facts.notes.length > 0 || (facts.inspection?.findings.length ?? 0) > 0,
+    look:
+      late || facts.doubtful > 0 || facts.notes.length > 0 || (facts.inspection?.findings.length ?? 0) > 0,
     life: facts.lifeNo,
   }
 }
@@ -172,7 +198,9 @@ function glyphOf(facts: JointFacts, nowS: number, targetBar: number, tested: boo
     return done.includes('prepared') ? 'prepared' : done.includes('marked') ? 'marked' : 'planned'
   }
   for (const shows of ['hold', 'set'] as const) {
-    const running = facts.clocks.some((c) => c.shows === shows && (c.untilS.value === null || c.untilS.value > nowS))
+    const running = facts.clocks.some(
+      (c) => c.shows === shows && (c.untilS.value === null || c.untilS.value > nowS),
+    )
     if (running) return shows
   }
   if (tested) return 'tested'

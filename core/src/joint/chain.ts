@@ -9,7 +9,13 @@ export const FIRST_HASH = '0'.repeat(64)
 export const canonical = (value: unknown): string => canonicalize(value) as string
 
 /** Hash of one log line over the one before it. Hex. No field but the body may hold a line feed, and it comes last. */
-export function lineHash(prevHash: string, jobId: string, seq: number, recordedAt: string, body: string): string {
+export function lineHash(
+  prevHash: string,
+  jobId: string,
+  seq: number,
+  recordedAt: string,
+  body: string,
+): string {
   return bytesToHex(sha256(utf8ToBytes(`${prevHash}\n${jobId}\n${seq}\n${recordedAt}\n${body}`)))
 }
 
@@ -17,7 +23,13 @@ export function lineHash(prevHash: string, jobId: string, seq: number, recordedA
 export function chainLine(prev: { seq: number; hash: string }, event: JobEvent, recordedAt: string): LogLine {
   const seq = prev.seq + 1
   const body = canonical(event)
-  return { seq, recordedAt, body, prevHash: prev.hash, hash: lineHash(prev.hash, event.jobId, seq, recordedAt, body) }
+  return {
+    seq,
+    recordedAt,
+    body,
+    prevHash: prev.hash,
+    hash: lineHash(prev.hash, event.jobId, seq, recordedAt, body),
+  }
 }
 
 export type ChainCheck = { ok: true; seq: number; hash: string } | { ok: false; seq: number; why: string }
@@ -28,7 +40,8 @@ export function checkChain(jobId: string, lines: readonly LogLine[]): ChainCheck
   for (const line of lines) {
     const at = prev.seq + 1
     if (line.seq !== at) return { ok: false, seq: at, why: `line ${at} is missing` }
-    if (line.prevHash !== prev.hash) return { ok: false, seq: at, why: 'it does not link to the line before it' }
+    if (line.prevHash !== prev.hash)
+      return { ok: false, seq: at, why: 'it does not link to the line before it' }
     if (lineHash(prev.hash, jobId, line.seq, line.recordedAt, line.body) !== line.hash)
       return { ok: false, seq: at, why: 'its hash does not fit its content' }
     prev = line

@@ -1,5 +1,18 @@
 import type * as yup from 'yup'
-import { type Input, type Shape, firstFault, flag, list, may, need, number, object, oneOf, text, yupOf } from '../schema/shape.js'
+import {
+  type Input,
+  type Shape,
+  firstFault,
+  flag,
+  list,
+  may,
+  need,
+  number,
+  object,
+  oneOf,
+  text,
+  yupOf,
+} from '../schema/shape.js'
 
 /** What a device writes. Ids are made by the device; `after` names the events it had seen. */
 export interface Draft {
@@ -65,44 +78,177 @@ const ITEM = object(
 
 /** Every kind of event, its version and the shape of its data. */
 export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {
-  'job-set': { v: 1, joint: false, fields: [n('name', text), n('zone', text), n('school', oneOf('inch', 'metric')), m('table', oneOf('current', 'd2855-96')), m('checkOffsetMm', number({ min: 10, max: 300 }))] },
+  'job-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('name', text),
+      n('zone', text),
+      n('school', oneOf('inch', 'metric')),
+      m('table', oneOf('current', 'd2855-96')),
+      m('checkOffsetMm', number({ min: 10, max: 300 })),
+    ],
+  },
   'place-set': { v: 1, joint: false, fields: [n('placeId', id), n('name', text)] },
   'line-set': {
     v: 1,
     joint: false,
-    fields: [n('lineId', id), n('tag', tag), n('name', text), n('method', { type: 'string', max: 40 }), n('material', { type: 'string', max: 40 }), n('school', oneOf('inch', 'metric')), m('schedule', oneOf('40', '80')), n('placeId', id), m('ratingBar', bar)],
+    fields: [
+      n('lineId', id),
+      n('tag', tag),
+      n('name', text),
+      n('method', { type: 'string', max: 40 }),
+      n('material', { type: 'string', max: 40 }),
+      n('school', oneOf('inch', 'metric')),
+      m('schedule', oneOf('40', '80')),
+      n('placeId', id),
+      m('ratingBar', bar),
+    ],
   },
-  'item-put': { v: 1, joint: false, fields: [n('lineId', id), n('itemId', id), m('afterItemId', id), n('item', ITEM)] },
+  'item-put': {
+    v: 1,
+    joint: false,
+    fields: [n('lineId', id), n('itemId', id), m('afterItemId', id), n('item', ITEM)],
+  },
   'item-removed': { v: 1, joint: false, fields: [n('lineId', id), n('itemId', id)] },
-  'take-off': { v: 1, joint: false, fields: [n('fitting', { type: 'string', max: 40 }), n('size', size), m('size2', size), n('takeOffMm', number({ min: 0, max: 5000 })), n('takeOffTo', oneOf('face', 'stop'))] },
-  'socket-measured': { v: 1, joint: false, fields: [n('material', { type: 'string', max: 40 }), n('size', size), n('depthMm', number({ above: 0, max: 500 }))] },
+  'take-off': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('fitting', { type: 'string', max: 40 }),
+      n('size', size),
+      m('size2', size),
+      n('takeOffMm', number({ min: 0, max: 5000 })),
+      n('takeOffTo', oneOf('face', 'stop')),
+    ],
+  },
+  'socket-measured': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('material', { type: 'string', max: 40 }),
+      n('size', size),
+      n('depthMm', number({ above: 0, max: 500 })),
+    ],
+  },
   'piece-cut': { v: 1, joint: false, fields: [n('itemId', id), n('cutMm', mm)] },
   'section-set': {
     v: 1,
     joint: false,
-    fields: [n('sectionId', id), n('tag', tag), n('jointIds', list(id, 0, 20000)), n('workingBar', bar), n('testBar', number({ above: 0, max: 1000 })), n('holdS', number({ above: 0, max: 864000 })), n('allowedDropBar', bar), m('ratingBar', bar)],
+    fields: [
+      n('sectionId', id),
+      n('tag', tag),
+      n('jointIds', list(id, 0, 20000)),
+      n('workingBar', bar),
+      n('testBar', number({ above: 0, max: 1000 })),
+      n('holdS', number({ above: 0, max: 864000 })),
+      n('allowedDropBar', bar),
+      m('ratingBar', bar),
+    ],
   },
-  'section-state': { v: 1, joint: false, fields: [n('sectionId', id), n('state', oneOf('drained', 'full', 'under pressure', 'under vacuum'))] },
-  gate: { v: 1, joint: false, fields: [n('sectionId', id), n('gate', { type: 'string', max: 40 }), n('done', flag), m('how', text)] },
-  reading: { v: 1, joint: false, fields: [n('placeId', id), n('what', oneOf('air', 'wall', 'humidity')), n('basis', oneOf('typed', 'measured', 'forecast')), n('atS', instant), n('value', number({ min: -60, max: 150 })), m('supersedes', id)] },
-  'tin-set': { v: 1, joint: false, fields: [n('tinId', id), n('plastic', { type: 'string', max: 40 }), n('code', tag), n('expiresOn', { type: 'string', max: 10 })] },
+  'section-state': {
+    v: 1,
+    joint: false,
+    fields: [n('sectionId', id), n('state', oneOf('drained', 'full', 'under pressure', 'under vacuum'))],
+  },
+  gate: {
+    v: 1,
+    joint: false,
+    fields: [n('sectionId', id), n('gate', { type: 'string', max: 40 }), n('done', flag), m('how', text)],
+  },
+  reading: {
+    v: 1,
+    joint: false,
+    fields: [
+      n('placeId', id),
+      n('what', oneOf('air', 'wall', 'humidity')),
+      n('basis', oneOf('typed', 'measured', 'forecast')),
+      n('atS', instant),
+      n('value', number({ min: -60, max: 150 })),
+      m('supersedes', id),
+    ],
+  },
+  'tin-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('tinId', id),
+      n('plastic', { type: 'string', max: 40 }),
+      n('code', tag),
+      n('expiresOn', { type: 'string', max: 10 }),
+    ],
+  },
   'joint-placed': { v: 1, joint: true, fields: [n('placeId', id), n('fromS', instant)] },
   'step-done': {
     v: 2,
     joint: true,
-    fields: [n('life', number({ min: 1, max: 999, integer: true })), n('step', { type: 'string', max: 40 }), n('readings', anything), m('pin', anything), m('shown', { ...list(anything, 0, 40) }), m('tinId', id), m('earliestS', instant), m('latestS', instant), m('skipped', text)],
+    fields: [
+      n('life', number({ min: 1, max: 999, integer: true })),
+      n('step', { type: 'string', max: 40 }),
+      n('readings', anything),
+      m('pin', anything),
+      m('shown', { ...list(anything, 0, 40) }),
+      m('tinId', id),
+      m('earliestS', instant),
+      m('latestS', instant),
+      m('skipped', text),
+    ],
   },
-  correction: { v: 1, joint: false, fields: [n('target', id), n('undo', flag), m('atS', instant), m('reason', text)] },
-  'cut-out': { v: 1, joint: true, fields: [n('life', number({ min: 1, max: 999, integer: true })), m('reason', text)] },
-  interrupted: { v: 1, joint: true, fields: [n('life', number({ min: 1, max: 999, integer: true })), n('what', { type: 'string', max: 40 })] },
+  correction: {
+    v: 1,
+    joint: false,
+    fields: [n('target', id), n('undo', flag), m('atS', instant), m('reason', text)],
+  },
+  'cut-out': {
+    v: 1,
+    joint: true,
+    fields: [n('life', number({ min: 1, max: 999, integer: true })), m('reason', text)],
+  },
+  interrupted: {
+    v: 1,
+    joint: true,
+    fields: [n('life', number({ min: 1, max: 999, integer: true })), n('what', { type: 'string', max: 40 })],
+  },
   'test-begun': {
     v: 1,
     joint: false,
-    fields: [n('testId', id), n('sectionId', id), n('bar', number({ above: 0, max: 1000 })), n('medium', oneOf('water', 'air', 'nitrogen')), n('holdS', number({ above: 0, max: 864000 })), n('allowedDropBar', bar), n('resolutionBar', number({ above: 0, max: 10 })), m('gauge', text), n('tester', text)],
+    fields: [
+      n('testId', id),
+      n('sectionId', id),
+      n('bar', number({ above: 0, max: 1000 })),
+      n('medium', oneOf('water', 'air', 'nitrogen')),
+      n('holdS', number({ above: 0, max: 864000 })),
+      n('allowedDropBar', bar),
+      n('resolutionBar', number({ above: 0, max: 10 })),
+      m('gauge', text),
+      n('tester', text),
+    ],
   },
-  'test-read': { v: 1, joint: false, fields: [n('testId', id), n('atS', instant), n('bar', number({ min: -1, max: 1000 })), m('temperatureC', number({ min: -60, max: 150 }))] },
-  'test-ended': { v: 1, joint: false, fields: [n('testId', id), n('verdict', oneOf('held', 'lost', 'inconclusive')), m('dropBar', number({ min: -1000, max: 1000 })), m('note', text)] },
-  signed: { v: 1, joint: false, fields: [n('what', { type: 'string', max: 40 }), n('refId', id), n('statement', text)] },
+  'test-read': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('testId', id),
+      n('atS', instant),
+      n('bar', number({ min: -1, max: 1000 })),
+      m('temperatureC', number({ min: -60, max: 150 })),
+    ],
+  },
+  'test-ended': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('testId', id),
+      n('verdict', oneOf('held', 'lost', 'inconclusive')),
+      m('dropBar', number({ min: -1000, max: 1000 })),
+      m('note', text),
+    ],
+  },
+  signed: {
+    v: 1,
+    joint: false,
+    fields: [n('what', { type: 'string', max: 40 }), n('refId', id), n('statement', text)],
+  },
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
@@ -136,7 +282,13 @@ const ENVELOPE: Shape & { type: 'object' } = {
 const envelopeSchema = yupOf(ENVELOPE)
 const BATCH: Shape & { type: 'object' } = {
   type: 'object',
-  fields: [n('deviceId', id), n('sentAtDeviceS', instant), n('clockErrorS', number({ min: 0, max: 1e6 })), m('expectedSeq', number({ min: 0, integer: true })), n('events', list(anything, 1, 1000))],
+  fields: [
+    n('deviceId', id),
+    n('sentAtDeviceS', instant),
+    n('clockErrorS', number({ min: 0, max: 1e6 })),
+    m('expectedSeq', number({ min: 0, integer: true })),
+    n('events', list(anything, 1, 1000)),
+  ],
 }
 const batchSchema = yupOf(BATCH)
 

@@ -3,7 +3,16 @@ import type { School } from '../methods/joinable.js'
 import type { RulesPin } from '../methods/method.js'
 import type { JobEvent } from './events.js'
 import { inOrder } from './order.js'
-import { type Item, type JobState, type JointState, type LifeState, type Section, emptyState, socketKey, takeOffKey } from './state.js'
+import {
+  type Item,
+  type JobState,
+  type JointState,
+  type LifeState,
+  type Section,
+  emptyState,
+  socketKey,
+  takeOffKey,
+} from './state.js'
 import { upcast } from './upcast.js'
 
 type Data = Readonly<Record<string, unknown>>
@@ -26,7 +35,8 @@ interface Amendment {
 function amendments(events: readonly JobEvent[], state: JobState): Map<string, Amendment> {
   const out = new Map<string, Amendment>()
   for (const e of events)
-    if (e.kind === 'reading' && typeof e.data.supersedes === 'string') out.set(e.data.supersedes, { undone: true, atS: null })
+    if (e.kind === 'reading' && typeof e.data.supersedes === 'string')
+      out.set(e.data.supersedes, { undone: true, atS: null })
   const corrections = events.filter((e) => e.kind === 'correction')
   if (!corrections.length) return out
   const known = new Set(events.map((e) => e.id))
@@ -79,7 +89,18 @@ const sectionOf = (s: JobState, id: string): Section => {
   if (!x)
     s.sections.set(
       id,
-      (x = { id, tag: '', jointIds: [], workingBar: 0, testBar: 0, holdS: 0, allowedDropBar: 0, ratingBar: null, state: 'not known', gates: {} }),
+      (x = {
+        id,
+        tag: '',
+        jointIds: [],
+        workingBar: 0,
+        testBar: 0,
+        holdS: 0,
+        allowedDropBar: 0,
+        ratingBar: null,
+        state: 'not known',
+        gates: {},
+      }),
     )
   return x
 }
@@ -110,10 +131,22 @@ function stepDone(s: JobState, e: JobEvent, d: Data, movedToS: number | null): v
   const earliestS = Math.min(latestS, movedToS ?? instant(e, d.earliestS) ?? e.occurredAtS - e.clockErrorS)
   const pin = d.pin as Partial<RulesPin> | null | undefined
   if (!life.pin && pin && typeof pin === 'object')
-    life.pin = { rules: num(pin.rules) ?? 1, chart: strOrNull(pin.chart), school: school(pin.school), table: str(pin.table, 'current') }
+    life.pin = {
+      rules: num(pin.rules) ?? 1,
+      chart: strOrNull(pin.chart),
+      school: school(pin.school),
+      table: str(pin.table, 'current'),
+    }
   life.tinId = strOrNull(d.tinId) ?? life.tinId
   const readings = typeof d.readings === 'object' && d.readings !== null ? (d.readings as Data) : {}
-  ;(life.done as LifeState['done'][number][]).push({ eventId: e.id, step: str(d.step), earliestS, latestS, readings, by: e.actorId })
+  ;(life.done as LifeState['done'][number][]).push({
+    eventId: e.id,
+    step: str(d.step),
+    earliestS,
+    latestS,
+    readings,
+    by: e.actorId,
+  })
 }
 const cutBy = new WeakMap<LifeState, string>()
 
@@ -136,7 +169,13 @@ function itemFrom(id: string, raw: Data): Item {
 type Handler = (s: JobState, e: JobEvent, d: Data, movedToS: number | null) => void
 const HANDLERS: Readonly<Record<string, Handler>> = {
   'job-set': (s, _e, d) => {
-    s.job = { name: str(d.name), zone: str(d.zone, 'UTC'), school: school(d.school), table: str(d.table, 'current'), checkOffsetMm: num(d.checkOffsetMm) ?? 50 }
+    s.job = {
+      name: str(d.name),
+      zone: str(d.zone, 'UTC'),
+      school: school(d.school),
+      table: str(d.table, 'current'),
+      checkOffsetMm: num(d.checkOffsetMm) ?? 50,
+    }
   },
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),
   'line-set': (s, _e, d) => {
@@ -181,7 +220,8 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       takeOffMm: num(d.takeOffMm) ?? 0,
       takeOffTo: d.takeOffTo === 'stop' ? 'stop' : 'face',
     }),
-  'socket-measured': (s, _e, d) => void s.sockets.set(socketKey(str(d.material), str(d.size)), num(d.depthMm) ?? 0),
+  'socket-measured': (s, _e, d) =>
+    void s.sockets.set(socketKey(str(d.material), str(d.size)), num(d.depthMm) ?? 0),
   'piece-cut': (s, e, d) => {
     for (const line of s.lines.values())
       for (const item of line.items)
@@ -202,9 +242,15 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       ratingBar: num(d.ratingBar),
     })
   },
-  'section-state': (s, _e, d) => void (sectionOf(s, str(d.sectionId)).state = str(d.state) as Section['state']),
+  'section-state': (s, _e, d) =>
+    void (sectionOf(s, str(d.sectionId)).state = str(d.state) as Section['state']),
   gate: (s, e, d) =>
-    void (sectionOf(s, str(d.sectionId)).gates[str(d.gate)] = { done: d.done === true, by: e.actorId, atS: e.occurredAtS, how: str(d.how) }),
+    void (sectionOf(s, str(d.sectionId)).gates[str(d.gate)] = {
+      done: d.done === true,
+      by: e.actorId,
+      atS: e.occurredAtS,
+      how: str(d.how),
+    }),
   reading: (s, e, d) => {
     // A forecast never counts; it has no place among what was read.
     if (d.basis === 'forecast') return
@@ -213,20 +259,36 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
     const atS = instant(e, d.atS)
     if (value !== null && atS !== null) placeOf(s, str(d.placeId))[what].push({ atS, value })
   },
-  'tin-set': (s, _e, d) => void s.tins.set(str(d.tinId), { plastic: str(d.plastic), code: str(d.code), expiresOn: str(d.expiresOn) }),
-  'joint-placed': (s, e, d) => void jointOf(s, str(e.jointId)).placements.push({ fromS: instant(e, d.fromS) ?? e.occurredAtS, placeId: str(d.placeId) }),
+  'tin-set': (s, _e, d) =>
+    void s.tins.set(str(d.tinId), {
+      plastic: str(d.plastic),
+      code: str(d.code),
+      expiresOn: str(d.expiresOn),
+    }),
+  'joint-placed': (s, e, d) =>
+    void jointOf(s, str(e.jointId)).placements.push({
+      fromS: instant(e, d.fromS) ?? e.occurredAtS,
+      placeId: str(d.placeId),
+    }),
   'step-done': stepDone,
   'cut-out': (s, e, d) => {
     const j = jointOf(s, str(e.jointId))
     const life = j.lives[(num(d.life) ?? 1) - 1]
-    if (!life) return void j.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg('flag-unknown-life') })
+    if (!life)
+      return void j.notes.push({
+        eventId: e.id,
+        atS: e.occurredAtS,
+        by: e.actorId,
+        says: msg('flag-unknown-life'),
+      })
     if (life.cutOutAtS !== undefined) return
     life.cutOutAtS = e.occurredAtS
     cutBy.set(life, e.actorId)
   },
   interrupted: (s, e, d) => {
     const life = jointOf(s, str(e.jointId)).lives[(num(d.life) ?? 1) - 1]
-    if (life) (life.interrupted as { kind: string; atS: number }[]).push({ kind: str(d.what), atS: e.occurredAtS })
+    if (life)
+      (life.interrupted as { kind: string; atS: number }[]).push({ kind: str(d.what), atS: e.occurredAtS })
   },
   'test-begun': (s, e, d) =>
     void s.tests.set(str(d.testId), {
@@ -246,14 +308,31 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
   'test-read': (s, e, d) => {
     const test = s.tests.get(str(d.testId))
     if (!test) return flagged(s, e, 'flag-unknown-item')
-    test.readings.push({ atS: instant(e, d.atS) ?? e.occurredAtS, bar: num(d.bar) ?? 0, temperatureC: num(d.temperatureC) })
+    test.readings.push({
+      atS: instant(e, d.atS) ?? e.occurredAtS,
+      bar: num(d.bar) ?? 0,
+      temperatureC: num(d.temperatureC),
+    })
     test.readings.sort((a, b) => a.atS - b.atS)
   },
   'test-ended': (s, e, d) => {
     const test = s.tests.get(str(d.testId))
     if (!test) return flagged(s, e, 'flag-unknown-item')
     // The first verdict is sealed: a second end is kept in the log and changes nothing.
-    test.ended ??= { atS: e.occurredAtS, verdict: str(d.verdict) as 'held', dropBar: num(d.dropBar), by: e.actorId, note: str(d.note) }
+    test.ended ??= {
+      atS: e.occurredAtS,
+      verdict: str(d.verdict) as 'held',
+      dropBar: num(d.dropBar),
+      by: e.actorId,
+      note: str(d.note),
+    }
   },
-  signed: (s, e, d) => void s.signed.push({ what: str(d.what), refId: str(d.refId), by: e.actorId, atS: e.occurredAtS, statement: str(d.statement) }),
+  signed: (s, e, d) =>
+    void s.signed.push({
+      what: str(d.what),
+      refId: str(d.refId),
+      by: e.actorId,
+      atS: e.occurredAtS,
+      statement: str(d.statement),
+    }),
 }

@@ -30,7 +30,9 @@ export function inOrder(events: readonly JobEvent[]): JobEvent[] {
   const nodes = new Map<string, Node>()
   for (const event of sorted) nodes.set(event.id, { event, atS: event.occurredAtS, depth: 0, state: 0 })
   for (const event of sorted) settle(nodes.get(event.id) as Node, nodes)
-  return [...nodes.values()].sort((a, b) => a.atS - b.atS || a.depth - b.depth || byWrite(a.event, b.event)).map((n) => n.event)
+  return [...nodes.values()]
+    .sort((a, b) => a.atS - b.atS || a.depth - b.depth || byWrite(a.event, b.event))
+    .map((n) => n.event)
 }
 
 /** Depth-first without recursion: chains of `after` may be as long as the log. A loop's closing link is ignored. */

@@ -82,7 +82,13 @@ export interface TestRun {
   tester: string
   begunAtS: number
   readings: { atS: number; bar: number; temperatureC: number | null }[]
-  ended: { atS: number; verdict: 'held' | 'lost' | 'inconclusive'; dropBar: number | null; by: string; note: string } | null
+  ended: {
+    atS: number
+    verdict: 'held' | 'lost' | 'inconclusive'
+    dropBar: number | null
+    by: string
+    note: string
+  } | null
 }
 export interface PlaceReadings {
   air: Reading[]

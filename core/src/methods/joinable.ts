@@ -85,10 +85,20 @@ export function joinable(
     }
   const rows = table[material]
   if (!rows)
-    return { ok: false, code: 'not-joinable', field: 'material', why: msg('material-not-joined', { method, material }) }
+    return {
+      ok: false,
+      code: 'not-joinable',
+      field: 'material',
+      why: msg('material-not-joined', { method, material }),
+    }
   const families = rows.filter((r) => r.sizes.some((s) => s.startsWith(size.family)))
   if (!families.length)
-    return { ok: false, code: 'not-joinable', field: 'size', why: msg('family-not-joined', { material, size: sizeText }) }
+    return {
+      ok: false,
+      code: 'not-joinable',
+      field: 'size',
+      why: msg('family-not-joined', { material, size: sizeText }),
+    }
   const row = families.find((r) => r.school === school)
   if (!row)
     return {
@@ -99,5 +109,10 @@ export function joinable(
     }
   return row.sizes.includes(sizeText)
     ? { ok: true, size, school }
-    : { ok: false, code: 'unknown-size', field: 'size', why: msg('size-not-made', { material, size: sizeText, method }) }
+    : {
+        ok: false,
+        code: 'unknown-size',
+        field: 'size',
+        why: msg('size-not-made', { material, size: sizeText, method }),
+      }
 }

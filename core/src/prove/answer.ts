@@ -3,8 +3,15 @@ import type { CureMode } from '../methods/cure/pace.js'
 import { type Piece, timeOf } from '../methods/cure/piecewise.js'
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { EDGE_BAR } from '../units/units.js'
-import { type JointFacts, type JointLook, jointAllows, jointFacts, lookOf, plannedPieces } from '../joint/assess.js'
+import { SAME_BAR } from '../units/units.js'
+import {
+  type JointFacts,
+  type JointLook,
+  jointAllows,
+  jointFacts,
+  lookOf,
+  plannedPieces,
+} from '../joint/assess.js'
 import { piecesOf } from '../joint/ramps.js'
 import type { JobState, Section, TestRun } from '../joint/state.js'
 import { type Ladder, type LadderJoint, envelope, ladderOf } from './ladder.js'
@@ -53,8 +60,16 @@ export interface SectionAnswer {
 const PLAN_PACE_S = 900
 
 /** Last test of a section that was not overtaken by work: a joint begun after it re-opens the section. */
-function provedBy(state: JobState, section: Section, facts: readonly JointFacts[]): { last: TestRun | null; proved: boolean } {
-  const last = [...state.tests.values()].filter((t) => t.sectionId === section.id).sort((a, b) => a.begunAtS - b.begunAtS).at(-1) ?? null
+function provedBy(
+  state: JobState,
+  section: Section,
+  facts: readonly JointFacts[],
+): { last: TestRun | null; proved: boolean } {
+  const last =
+    [...state.tests.values()]
+      .filter((t) => t.sectionId === section.id)
+      .sort((a, b) => a.begunAtS - b.begunAtS)
+      .at(-1) ?? null
   const proved =
     last?.ended?.verdict === 'held' &&
     facts.length > 0 &&
@@ -62,10 +77,17 @@ function provedBy(state: JobState, section: Section, facts: readonly JointFacts[
   return { last, proved }
 }
 
-export function sectionAnswer(state: JobState, sectionId: string, nowS: number, mode: CureMode = 'coldest'): SectionAnswer | null {
+export function sectionAnswer(
+  state: JobState,
+  sectionId: string,
+  nowS: number,
+  mode: CureMode = 'coldest',
+): SectionAnswer | null {
   const section = state.sections.get(sectionId)
   if (!section) return null
-  const all = section.jointIds.map((id) => jointFacts(state, id, mode, nowS)).filter((f): f is JointFacts => f !== null)
+  const all = section.jointIds
+    .map((id) => jointFacts(state, id, mode, nowS))
+    .filter((f): f is JointFacts => f !== null)
   const { last, proved } = provedBy(state, section, all)
   let planned = 0
   const joints = all.map((facts): JointInSection => {
@@ -75,9 +97,9 @@ export function sectionAnswer(state: JobState, sectionId: string, nowS: number, 
       facts,
       look: lookOf(facts, nowS, section.testBar, proved),
       allowsBar: jointAllows(facts, nowS),
-      readyAtS: timeOf(facts.pieces, section.testBar, EDGE_BAR),
+      readyAtS: timeOf(facts.pieces, section.testBar, SAME_BAR),
       plannedHomeS,
-      plannedReadyAtS: timeOf(plan, section.testBar, EDGE_BAR),
+      plannedReadyAtS: timeOf(plan, section.testBar, SAME_BAR),
     }
   })
   const rating = (f: JointFacts): number | null => {
@@ -90,20 +112,34 @@ export function sectionAnswer(state: JobState, sectionId: string, nowS: number, 
     ratingBar: rating(f),
     pieces: pieces.length ? pieces : null,
   })
-  const ladder = ladderOf(joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces)), nowS)
+  const ladder = ladderOf(
+    joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces)),
+    nowS,
+  )
   const plan = joints.map((j) =>
-    j.plannedHomeS === null ? curve(j.facts, j.facts.homeAtS, j.facts.pieces) : curve(j.facts, j.plannedHomeS, plannedPieces(j.facts, j.plannedHomeS)),
+    j.plannedHomeS === null
+      ? curve(j.facts, j.facts.homeAtS, j.facts.pieces)
+      : curve(j.facts, j.plannedHomeS, plannedPieces(j.facts, j.plannedHomeS)),
   )
   const startS = Math.min(nowS, ...plan.map((j) => j.madeAtS ?? Infinity))
-  const readyAtS = timeOf(envelope(joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces)), startS), section.testBar, EDGE_BAR)
-  const plannedReadyAtS = timeOf(envelope(plan, startS), section.testBar, EDGE_BAR)
+  const readyAtS = timeOf(
+    envelope(
+      joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces)),
+      startS,
+    ),
+    section.testBar,
+    SAME_BAR,
+  )
+  const plannedReadyAtS = timeOf(envelope(plan, startS), section.testBar, SAME_BAR)
   const holdsBack = slowest(joints)
   return {
     section,
     nowS,
     mode,
     joints,
-    blockers: joints.filter((j) => j.allowsBar <= 0).map((j) => ({ jointId: j.facts.id, says: whyNothing(j) })),
+    blockers: joints
+      .filter((j) => j.allowsBar <= 0)
+      .map((j) => ({ jointId: j.facts.id, says: whyNothing(j) })),
     allowedBar: joints.length ? ladder.allowedBar : 0,
     ladder,
     plannedSteps: ladderOf(plan, nowS).steps,
@@ -131,7 +167,9 @@ function whyNothing(j: JointInSection): Msg {
 }
 
 function readingsTo(all: readonly JointFacts[]): number | null {
-  const ends = all.map((f) => f.history.filter((s) => s.basis === 'read').at(-1)?.fromS ?? null).filter((t): t is number => t !== null)
+  const ends = all
+    .map((f) => f.history.filter((s) => s.basis === 'read').at(-1)?.fromS ?? null)
+    .filter((t): t is number => t !== null)
   return ends.length ? Math.min(...ends) : null
 }
 
@@ -142,16 +180,28 @@ function movedBy(j: JointInSection, bar: number): Moved | null {
   if (homeS === null || readyAtS === null || !facts.life || !facts.method) return null
   const steady = heldFrom(facts.history, homeS)
   const ramps = facts.method.pressure(facts.spec, facts.life, { ...facts.ctx, wall: steady })
-  const thenS = timeOf(piecesOf(ramps, homeS), bar, EDGE_BAR)
+  const thenS = timeOf(piecesOf(ramps, homeS), bar, SAME_BAR)
   if (thenS === null || Math.abs(thenS - readyAtS) < 60) return null
-  const between = facts.history.filter((s, i) => (facts.history[i + 1]?.fromS ?? Infinity) > homeS && s.fromS < readyAtS && s.basis !== 'none')
+  const between = facts.history.filter(
+    (s, i) => (facts.history[i + 1]?.fromS ?? Infinity) > homeS && s.fromS < readyAtS && s.basis !== 'none',
+  )
   const coldest = between.reduce<Span | null>((a, b) => (!a || b.minC < a.minC ? b : a), null)
-  return coldest && { jointId: facts.id, fromAtS: thenS, toAtS: readyAtS, temperatureC: coldest.minC, atS: Math.max(coldest.fromS, homeS) }
+  return (
+    coldest && {
+      jointId: facts.id,
+      fromAtS: thenS,
+      toAtS: readyAtS,
+      temperatureC: coldest.minC,
+      atS: Math.max(coldest.fromS, homeS),
+    }
+  )
 }
 
 /** The history up to a time, with its last temperature held on. */
 function heldFrom(history: History, atS: number): History {
   const upTo = history.filter((s) => s.fromS <= atS)
   const last = upTo.at(-1)
-  return last ? [...upTo.slice(0, -1), { ...last, basis: last.basis === 'gap' ? 'read' : last.basis }] : history
+  return last
+    ? [...upTo.slice(0, -1), { ...last, basis: last.basis === 'gap' ? 'read' : last.basis }]
+    : history
 }

@@ -1,6 +1,6 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { EDGE_BAR } from '../units/units.js'
+import { SAME_BAR } from '../units/units.js'
 import type { SectionAnswer } from './answer.js'
 
 export interface Gate {
@@ -24,19 +24,51 @@ export function gatesOf(answer: SectionAnswer): Gate[] {
     const tags = list.map((j) => j.facts.tag)
     return tags.length > 4 ? `${tags.slice(0, 4).join(', ')} and ${tags.length - 4} more` : tags.join(', ')
   }
-  const auto = (id: string, open: boolean, says: Msg): Gate => ({ id, open, says, byPerson: false, by: null, atS: null, how: null })
+  const auto = (id: string, open: boolean, says: Msg): Gate => ({
+    id,
+    open,
+    says,
+    byPerson: false,
+    by: null,
+    atS: null,
+    how: null,
+  })
   const unmade = joints.filter((j) => j.facts.homeAtS === null)
   const unjudged = joints.filter((j) => !j.look.inspected)
-  const uncured = !(answer.allowedBar === null || answer.allowedBar >= section.testBar - EDGE_BAR)
+  const uncured = !(answer.allowedBar === null || answer.allowedBar >= section.testBar - SAME_BAR)
   const gates = [
-    auto('made', unmade.length > 0 || joints.length === 0, msg('gate-joints-made', { open: unmade.length, all: joints.length, list: names(unmade) })),
-    auto('judged', unjudged.length > 0, msg('gate-joints-judged', { open: unjudged.length, all: joints.length, list: names(unjudged) })),
-    auto('cured', uncured, msg('gate-cured', { open: uncured ? 1 : 0, bar: section.testBar, list: answer.holdsBack?.facts.tag ?? '' })),
+    auto(
+      'made',
+      unmade.length > 0 || joints.length === 0,
+      msg('gate-joints-made', { open: unmade.length, all: joints.length, list: names(unmade) }),
+    ),
+    auto(
+      'judged',
+      unjudged.length > 0,
+      msg('gate-joints-judged', { open: unjudged.length, all: joints.length, list: names(unjudged) }),
+    ),
+    auto(
+      'cured',
+      uncured,
+      msg('gate-cured', {
+        open: uncured ? 1 : 0,
+        bar: section.testBar,
+        list: answer.holdsBack?.facts.tag ?? '',
+      }),
+    ),
     auto('state', section.state === 'not known', msg('gate-state', { state: section.state })),
   ]
   for (const id of joints.length <= SMALL_WORK ? BY_PERSON.slice(3) : BY_PERSON) {
     const done = section.gates[id]
-    gates.push({ id, open: !done?.done, says: msg(`gate-${id}`), byPerson: true, by: done?.by ?? null, atS: done?.atS ?? null, how: done?.how ?? null })
+    gates.push({
+      id,
+      open: !done?.done,
+      says: msg(`gate-${id}`),
+      byPerson: true,
+      by: done?.by ?? null,
+      atS: done?.atS ?? null,
+      how: done?.how ?? null,
+    })
   }
   return gates.sort((a, b) => Number(b.open) - Number(a.open))
 }

@@ -44,7 +44,9 @@ function capped(pieces: readonly Piece[], ratingBar: number): Piece[] {
 
 /** The section's curve: the least over its joints at every time, from the first home (or `atS` if earlier). */
 export function envelope(joints: readonly LadderJoint[], startS: number): Piece[] {
-  const order = joints.map((j, i) => ({ i, id: j.id })).sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0))
+  const order = joints
+    .map((j, i) => ({ i, id: j.id }))
+    .sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0))
   const rank = new Array<number>(joints.length)
   order.forEach((o, r) => (rank[o.i] = r))
   let all: Piece[] | null = null
@@ -52,7 +54,10 @@ export function envelope(joints: readonly LadderJoint[], startS: number): Piece[
     const holder = rank[i] as number
     const reachedS = j.madeAtS !== null && j.pieces ? j.madeAtS : Infinity
     const before: Piece = { fromS: startS, bar: 0, slopeBarPerS: 0, holder, reachedS }
-    const own = (j.ratingBar === null ? (j.pieces ?? []) : capped(j.pieces ?? [], j.ratingBar)).map((p) => ({ ...p, holder }))
+    const own = (j.ratingBar === null ? (j.pieces ?? []) : capped(j.pieces ?? [], j.ratingBar)).map((p) => ({
+      ...p,
+      holder,
+    }))
     const first = own[0]
     const curve = first ? (first.fromS <= startS ? own : [before, ...own]) : [before]
     all = all ? combine(all, curve, 'min') : curve

@@ -17,9 +17,16 @@ const T95 = 2
  * gauge's resolution, against the allowed fall. No correction for temperature: where it moved by more than 1 K, or is
  * not known to have stayed, and the fall is not plain, the answer is inconclusive.
  */
-export function judgeTest(test: Pick<TestRun, 'readings' | 'holdS' | 'allowedDropBar' | 'resolutionBar'>): Verdict {
+export function judgeTest(
+  test: Pick<TestRun, 'readings' | 'holdS' | 'allowedDropBar' | 'resolutionBar'>,
+): Verdict {
   const { readings } = test
-  const none = (code: string, params = {}, dropBar: number | null = null, u: number | null = null): Verdict => ({
+  const none = (
+    code: string,
+    params = {},
+    dropBar: number | null = null,
+    u: number | null = null,
+  ): Verdict => ({
     verdict: 'inconclusive',
     dropBar,
     uncertaintyBar: u,
@@ -33,18 +40,25 @@ export function judgeTest(test: Pick<TestRun, 'readings' | 'holdS' | 'allowedDro
   if (!line) return none('inconclusive-few')
   const dropBar = -line.slope * test.holdS
   // Each reading is off by up to half a graduation: two of them bound the fall.
-  const uncertaintyBar = Math.hypot(T95 * line.slopeError * test.holdS, (test.resolutionBar / Math.sqrt(3)) * (test.holdS / seenS))
+  const uncertaintyBar = Math.hypot(
+    T95 * line.slopeError * test.holdS,
+    (test.resolutionBar / Math.sqrt(3)) * (test.holdS / seenS),
+  )
   const temperatures = readings.map((r) => r.temperatureC).filter((t): t is number => t !== null)
   const kelvin = temperatures.length ? Math.max(...temperatures) - Math.min(...temperatures) : 0
   if (kelvin > STEADY_K) return none('inconclusive', { kelvin: kelvin.toFixed(1) }, dropBar, uncertaintyBar)
   const params = { dropBar, allowedBar: test.allowedDropBar, seenS, holdS: test.holdS }
-  if (dropBar - uncertaintyBar > test.allowedDropBar) return { verdict: 'lost', dropBar, uncertaintyBar, says: msg('lost', params) }
+  if (dropBar - uncertaintyBar > test.allowedDropBar)
+    return { verdict: 'lost', dropBar, uncertaintyBar, says: msg('lost', params) }
   if (seenS < test.holdS) return none('inconclusive-short', params, dropBar, uncertaintyBar)
-  if (dropBar + uncertaintyBar <= test.allowedDropBar) return { verdict: 'held', dropBar, uncertaintyBar, says: msg('held', params) }
+  if (dropBar + uncertaintyBar <= test.allowedDropBar)
+    return { verdict: 'held', dropBar, uncertaintyBar, says: msg('held', params) }
   return none('inconclusive-close', params, dropBar, uncertaintyBar)
 }
 
-function fitLine(points: readonly (readonly [number, number])[]): { slope: number; slopeError: number } | null {
+function fitLine(
+  points: readonly (readonly [number, number])[],
+): { slope: number; slopeError: number } | null {
   const n = points.length
   const mx = points.reduce((a, p) => a + p[0], 0) / n
   const my = points.reduce((a, p) => a + p[1], 0) / n

@@ -10,7 +10,9 @@ export type Shape =
   | { type: 'object'; fields: readonly Input[] }
 export type Input = { name: string; optional?: boolean; says: string } & { shape: Shape }
 
-export const number = (limits: { min?: number; above?: number; max?: number; integer?: boolean } = {}): Shape => ({
+export const number = (
+  limits: { min?: number; above?: number; max?: number; integer?: boolean } = {},
+): Shape => ({
   type: 'number',
   ...limits,
 })
@@ -20,7 +22,12 @@ export const oneOf = (...options: (string | number)[]): Shape => ({ type: 'enum'
 export const list = (of: Shape, min = 1, max = 20000): Shape => ({ type: 'array', of, min, max })
 export const object = (...fields: Input[]): Shape => ({ type: 'object', fields })
 export const need = (name: string, shape: Shape, says: string): Input => ({ name, shape, says })
-export const may = (name: string, shape: Shape, says: string): Input => ({ name, shape, says, optional: true })
+export const may = (name: string, shape: Shape, says: string): Input => ({
+  name,
+  shape,
+  says,
+  optional: true,
+})
 
 /** Machine codes carried in Yup messages, so that a failure keeps its kind: `missing|…` or `bad|…`. */
 const bad = (sentence: string): string => `bad|${sentence}`
@@ -41,17 +48,26 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
     let n = yup
       .number()
       .typeError(typeError)
-      .test('finite', bad('must be a finite number'), (v) => v === undefined || v === null || Number.isFinite(v))
+      .test(
+        'finite',
+        bad('must be a finite number'),
+        (v) => v === undefined || v === null || Number.isFinite(v),
+      )
     if (shape.min !== undefined) n = n.min(shape.min, bad(`must be at least ${shape.min}`))
     if (shape.above !== undefined) n = n.moreThan(shape.above, bad(`must be above ${shape.above}`))
     if (shape.max !== undefined) n = n.max(shape.max, bad(`must be at most ${shape.max}`))
     if (shape.integer) n = n.integer(bad('must be a whole number'))
     s = n
   } else if (shape.type === 'string') {
-    s = yup.string().typeError(typeError).max(shape.max ?? 1000, bad(`must be at most ${shape.max ?? 1000} characters`))
+    s = yup
+      .string()
+      .typeError(typeError)
+      .max(shape.max ?? 1000, bad(`must be at most ${shape.max ?? 1000} characters`))
   } else if (shape.type === 'boolean') s = yup.boolean().typeError(typeError)
   else if (shape.type === 'enum')
-    s = yup.mixed().test('one-of', typeError, (v) => v === undefined || v === null || shape.options.includes(v as string))
+    s = yup
+      .mixed()
+      .test('one-of', typeError, (v) => v === undefined || v === null || shape.options.includes(v as string))
   else if (shape.type === 'array')
     s = yup
       .array()
@@ -64,7 +80,9 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
     // Without this an absent object would be filled in with an empty one and hide that it is missing.
     s = yup.object(fields).default(undefined).typeError(typeError) as unknown as yup.Schema
   }
-  return optional ? s.nullable().optional() : s.required('missing|is missing').nonNullable('missing|is missing')
+  return optional
+    ? s.nullable().optional()
+    : s.required('missing|is missing').nonNullable('missing|is missing')
 }
 
 export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unknown> {
@@ -84,7 +102,12 @@ export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unk
     case 'enum':
       return { enum: optional ? [...shape.options, null] : [...shape.options] }
     case 'array':
-      return { type: nullable('array'), items: jsonSchemaOf(shape.of), minItems: shape.min ?? 0, maxItems: shape.max ?? 20000 }
+      return {
+        type: nullable('array'),
+        items: jsonSchemaOf(shape.of),
+        minItems: shape.min ?? 0,
+        maxItems: shape.max ?? 20000,
+      }
     case 'object':
       return {
         type: nullable('object'),
@@ -100,7 +123,8 @@ export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unk
 export function unknownFields(shape: Shape, value: unknown, path = ''): string[] {
   if (shape.type === 'array' && Array.isArray(value))
     return value.flatMap((v, i) => unknownFields(shape.of, v, `${path}[${i}]`)).slice(0, 50)
-  if (shape.type !== 'object' || typeof value !== 'object' || value === null || Array.isArray(value)) return []
+  if (shape.type !== 'object' || typeof value !== 'object' || value === null || Array.isArray(value))
+    return []
   const known = new Map(shape.fields.map((f) => [f.name, f]))
   return Object.entries(value).flatMap(([k, v]) => {
     const at = path ? `${path}.${k}` : k
@@ -115,7 +139,11 @@ export interface Fault {
   field: string
 }
 /** The first fault of an input in the order of its fields, or null. */
-export function firstFault(shape: Shape & { type: 'object' }, schema: yup.Schema, value: unknown): Fault | null {
+export function firstFault(
+  shape: Shape & { type: 'object' },
+  schema: yup.Schema,
+  value: unknown,
+): Fault | null {
   try {
     schema.validateSync(value, { strict: true, abortEarly: false })
     return null
@@ -128,7 +156,13 @@ export function firstFault(shape: Shape & { type: 'object' }, schema: yup.Schema
     const first = [...inner].sort((a, b) => rank(a.path ?? '') - rank(b.path ?? ''))[0] as yup.ValidationError
     const field = (first.path ?? '').replace(/"/g, '')
     const said = first.errors[0] ?? ''
-    const [kind, sentence] = said.includes('|') ? (said.split('|') as [string, string]) : ['bad', 'is not as it should be']
-    return { code: kind === 'missing' ? 'missing-field' : 'bad-input', message: `${field || 'The input'} ${sentence}.`, field }
+    const [kind, sentence] = said.includes('|')
+      ? (said.split('|') as [string, string])
+      : ['bad', 'is not as it should be']
+    return {
+      code: kind === 'missing' ? 'missing-field' : 'bad-input',
+      message: `${field || 'The input'} ${sentence}.`,
+      field,
+    }
   }
 }

@@ -7,7 +7,8 @@ export interface Size {
   nominal: number
 }
 
-const PATTERN = /^(?:(d)(\d+(?:\.\d+)?)|(NPS|CTS|OD|BPE) (?:(\d+)(?:-(\d+)\/(\d+))?|(\d+)\/(\d+))|(DN) (\d+))$/
+const PATTERN =
+  /^(?:(d)(\d+(?:\.\d+)?)|(NPS|CTS|OD|BPE) (?:(\d+)(?:-(\d+)\/(\d+))?|(\d+)\/(\d+))|(DN) (\d+))$/
 
 /** Reads a size in its exact form; null for anything else. */
 export function parseSize(text: string): Size | null {
@@ -32,7 +33,9 @@ export function suggestSize(text: string): string {
   return 'd110 or NPS 2'
 }
 
-export const METRIC_SERIES = [16, 20, 25, 32, 40, 50, 63, 75, 90, 110, 125, 140, 160, 180, 200, 225, 250, 280, 315] as const
+export const METRIC_SERIES = [
+  16, 20, 25, 32, 40, 50, 63, 75, 90, 110, 125, 140, 160, 180, 200, 225, 250, 280, 315,
+] as const
 /** Outside diameters of inch-nominal pipe, in inches (ASTM D1785, as ASME B36.10M; from memory). */
 export const NPS_OD_INCH: Readonly<Record<string, number>> = {
   '1/2': 0.84,

@@ -31,7 +31,14 @@ const D2467: Readonly<Record<string, number>> = {
   '10': 5,
   '12': 6,
 }
-const D2846: Readonly<Record<string, number>> = { '1/2': 0.5, '3/4': 0.7, '1': 0.9, '1-1/4': 1.1, '1-1/2': 1.3, '2': 1.7 }
+const D2846: Readonly<Record<string, number>> = {
+  '1/2': 0.5,
+  '3/4': 0.7,
+  '1': 0.9,
+  '1-1/4': 1.1,
+  '1-1/2': 1.3,
+  '2': 1.7,
+}
 
 const INCH_TABLES: Readonly<Record<string, { table: Readonly<Record<string, number>>; source: string }>> = {
   'pvc 40': { table: D2466, source: 'astm-d2466' },
@@ -50,7 +57,9 @@ export function solventSocketDepth(material: string, size: Size, schedule?: stri
   const key = size.text.slice(size.text.indexOf(' ') + 1)
   if (size.family === 'CTS') {
     const inch = D2846[key]
-    return inch === undefined ? noFig(msg('socket-depth-unknown', { size: size.text })) : fig(inchToMm(inch), 'astm-d2846')
+    return inch === undefined
+      ? noFig(msg('socket-depth-unknown', { size: size.text }))
+      : fig(inchToMm(inch), 'astm-d2846')
   }
   if (!schedule) return noFig(msg('schedule-needed', { size: size.text }), 'schedule')
   const found = INCH_TABLES[`${material} ${schedule}`]

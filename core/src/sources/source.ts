@@ -25,7 +25,8 @@ export const msg = (code: string, params: Record<string, string | number> = {}):
 /** A figure that may be unknown. Unknown never turns into a default: it says why. */
 export type Fig = { value: number; source: SourceId } | { value: null; why: Msg; field?: string }
 export const fig = (value: number, source: SourceId): Fig => ({ value, source })
-export const noFig = (why: Msg, field?: string): Fig => (field ? { value: null, why, field } : { value: null, why })
+export const noFig = (why: Msg, field?: string): Fig =>
+  field ? { value: null, why, field } : { value: null, why }
 
 export type Level = 'stop' | 'warn' | 'note'
 export type Finding = Msg & { level: Level; source: SourceId; field?: string }

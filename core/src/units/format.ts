@@ -44,7 +44,9 @@ export function length(mm: number, reader: Reader = METRIC, places = 1): string 
 
 /** The bare figure of a length, for tapes and headlines where the unit is said once. */
 export function lengthFigure(mm: number, reader: Reader = METRIC, places = 1): string {
-  return reader.units === 'inch' ? inchFraction(mm / MM_PER_INCH, reader.fraction) : number(mm, places, reader.decimal)
+  return reader.units === 'inch'
+    ? inchFraction(mm / MM_PER_INCH, reader.fraction)
+    : number(mm, places, reader.decimal)
 }
 
 /** Gauge pressure: `6 bar`, `87 psi`. */

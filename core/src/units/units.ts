@@ -7,6 +7,8 @@ export const ATMOSPHERE_BAR_ABS = 1.01325
 /** Band edges are compared with these tolerances, so a converted figure still meets its own edge. */
 export const EDGE_BAR = 0.0005
 export const EDGE_C = 0.005
+/** Computed pressures are compared with this: double precision at epoch seconds is no finer. */
+export const SAME_BAR = 1e-6
 
 export const inchToMm = (inch: number): number => inch * MM_PER_INCH
 export const mmToInch = (mm: number): number => mm / MM_PER_INCH

@@ -23,9 +23,18 @@ export const ANSWERS: Wordings = {
   'joint-no-figure': (p) => `${p.s('joint')} has no figure by this rule`,
   'joint-curing': (p) => `${p.s('joint')} is curing`,
   'section-empty': 'No joints in this section yet.',
-  'gate-joints-made': (p) => (p.n('open') ? `${p.n('open')} of ${p.n('all')} joints are not made: ${p.s('list')}.` : `All ${p.n('all')} joints are made.`),
-  'gate-joints-judged': (p) => (p.n('open') ? `${p.n('open')} of ${p.n('all')} joints are not judged good: ${p.s('list')}.` : `All ${p.n('all')} joints are judged good.`),
-  'gate-cured': (p) => (p.n('open') ? `Not cured for ${p.bar('bar')}: ${p.s('list')} holds it back.` : `Every joint is cured for ${p.bar('bar')} by its rule.`),
+  'gate-joints-made': (p) =>
+    p.n('open')
+      ? `${p.n('open')} of ${p.n('all')} joints are not made: ${p.s('list')}.`
+      : `All ${p.n('all')} joints are made.`,
+  'gate-joints-judged': (p) =>
+    p.n('open')
+      ? `${p.n('open')} of ${p.n('all')} joints are not judged good: ${p.s('list')}.`
+      : `All ${p.n('all')} joints are judged good.`,
+  'gate-cured': (p) =>
+    p.n('open')
+      ? `Not cured for ${p.bar('bar')}: ${p.s('list')} holds it back.`
+      : `Every joint is cured for ${p.bar('bar')} by its rule.`,
   'gate-state': (p) => `The section is ${p.s('state')}.`,
   'gate-supports': 'Supports and anchors are in.',
   'gate-vents': 'Vents open at the high points, drain at the low point.',
@@ -34,9 +43,12 @@ export const ANSWERS: Wordings = {
   'gate-people': 'People are kept back. Local rules and permits are met.',
   'stop-not-made': (p) => `${p.s('joint')} is not made. No test before every joint is home.`,
   'stop-not-set': (p) => `${p.s('joint')} is not set. No pressure yet.`,
-  'stop-not-cured': (p) => `${p.s('joint')} may take ${p.bar('allowed')} now, not ${p.bar('bar')}${p.s('when') ? `; from ${p.s('when')} it may` : ''}.`,
-  'stop-no-figure': (p) => `${p.s('joint')} has no figure by this rule. Load the maker\u2019s chart or choose another rule.`,
-  'stop-failed': (p) => `${p.s('joint')} is judged failed and still in the line. Cut it out and make it again.`,
+  'stop-not-cured': (p) =>
+    `${p.s('joint')} may take ${p.bar('allowed')} now, not ${p.bar('bar')}${p.s('when') ? `; from ${p.s('when')} it may` : ''}.`,
+  'stop-no-figure': (p) =>
+    `${p.s('joint')} has no figure by this rule. Load the maker\u2019s chart or choose another rule.`,
+  'stop-failed': (p) =>
+    `${p.s('joint')} is judged failed and still in the line. Cut it out and make it again.`,
   'stop-not-judged': (p) => `${p.s('joint')} is not judged yet. Read its check mark.`,
   'stop-gas-on-plastic': 'Gas test on PVC, CPVC or ABS: stopped. Test with water.',
   'stop-gate-open': (p) => `A gate is open: ${p.s('gate')}`,
@@ -45,26 +57,33 @@ export const ANSWERS: Wordings = {
   'stop-test-running': 'A test is already running on this section. End it first.',
   'stop-section-state': (p) => `The section is ${p.s('state')}. Nothing is cut or opened there.`,
   'no-measure': (p) => `${p.s('piece')} has no measure yet.`,
-  'piece-too-short': (p) => `${p.s('piece')} cannot be cut: the take-offs are longer than the measure (${p.mm('measuredMm')}). Measure again or choose shorter fittings.`,
+  'piece-too-short': (p) =>
+    `${p.s('piece')} cannot be cut: the take-offs are longer than the measure (${p.mm('measuredMm')}). Measure again or choose shorter fittings.`,
   'take-off-unknown': (p) => `The take-off of ${p.s('fitting')} is not known. Measure one and type it in.`,
   'depth-unknown': (p) => `The socket depth at ${p.s('joint')} is not known. Measure the socket.`,
-  'entry-not-understood': (p) => `"${p.s('text')}" is not understood. Type a fitting and a size (tee 110), or a measure (1250 c-c).`,
+  'entry-not-understood': (p) =>
+    `"${p.s('text')}" is not understood. Type a fitting and a size (tee 110), or a measure (1250 c-c).`,
   'entry-no-size': (p) => `Give ${p.s('fitting')} its size, for example: ${p.s('fitting')} 110.`,
   'entry-size-unknown': (p) => `${p.s('size')} is not a size of ${p.s('material')}.`,
   'entry-no-fitting': 'Begin with a fitting, for example: tee 110.',
   'entry-not-a-length': (p) => `"${p.s('text')}" is not a length.`,
   'entry-too-long': (p) => `${p.mm('mm')} is longer than anything in a building. Check the figure.`,
-  'entry-sizes-differ': (p) => `The pipe would have to be ${p.s('a')} and ${p.s('b')} at once: put a reducer between.`,
+  'entry-sizes-differ': (p) =>
+    `The pipe would have to be ${p.s('a')} and ${p.s('b')} at once: put a reducer between.`,
   held: 'Held.',
   lost: (p) => `Lost ${p.bar('dropBar')}: more than ${p.bar('allowedBar')} allowed.`,
-  inconclusive: (p) => `Inconclusive: the water changed by ${p.s('kelvin')} K. Hold the temperature steady and go on.`,
-  'inconclusive-short': (p) => `Inconclusive: ${p.dur('seenS')} of ${p.dur('holdS')} seen. Go on to the end of the hold.`,
+  inconclusive: (p) =>
+    `Inconclusive: the water changed by ${p.s('kelvin')} K. Hold the temperature steady and go on.`,
+  'inconclusive-short': (p) =>
+    `Inconclusive: ${p.dur('seenS')} of ${p.dur('holdS')} seen. Go on to the end of the hold.`,
   'inconclusive-few': 'Inconclusive: fewer than three readings. Read the gauge again.',
-  'inconclusive-close': (p) => `Inconclusive: lost ${p.bar('dropBar')}, within what the gauge can tell. Read a finer gauge or go on longer.`,
+  'inconclusive-close': (p) =>
+    `Inconclusive: lost ${p.bar('dropBar')}, within what the gauge can tell. Read a finer gauge or go on longer.`,
   'note-after-cut-out': (p) => `${p.s('who')} cut this joint out before. This entry is kept as a note.`,
   'flag-order': (p) => `${p.s('step')} was written before the step it needs. No credit until it is settled.`,
   'flag-unknown-life': 'Written for a life of this joint that had not begun. Kept, no credit.',
   'flag-unknown-target': 'Corrects an entry that is not here. Kept, no credit.',
   'flag-unknown-item': 'Names something that is not in this job. Kept, no credit.',
-  'flag-evidence': 'A reading that came after the verdict would have moved it. The verdict stands; look again.',
+  'flag-evidence':
+    'A reading that came after the verdict would have moved it. The verdict stands; look again.',
 }

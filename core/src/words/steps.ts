@@ -25,7 +25,8 @@ export const STEPS: Wordings = {
     known(p, 'depthMm')
       ? `Dry fit, then mark ${p.mm('depthMm')} and ${p.mm('checkMm')}.`
       : 'Measure the socket, dry fit, then mark its depth.',
-  'look-fit-metric': (p) => `Chamfer ${p.figure('chamferMinMm')} to ${p.figure('chamferMaxMm')} mm. The pipe may slide to the stop, without wobble.`,
+  'look-fit-metric': (p) =>
+    `Chamfer ${p.figure('chamferMinMm')} to ${p.figure('chamferMaxMm')} mm. The pipe may slide to the stop, without wobble.`,
   'look-fit-inch': (p) =>
     known(p, 'depthMm')
       ? `Should begin to bind between ${p.mm('meetsFromMm')} and ${p.mm('meetsToMm')}. Chamfer 3/32 in.`
@@ -38,15 +39,19 @@ export const STEPS: Wordings = {
   'mistake-prime': 'Primer left to dry before the cement.',
   'act-prime': 'Primer on',
   'hint-prime': 'starts 5 min',
-  'do-cement-metric': (p) => `Clean both. Coat the socket thin, then the pipe full, along the axis${p.n('people') > 1 ? ', two people at once' : ''}.`,
-  'do-cement-inch': (p) => `While the primer is wet: pipe full, socket medium, pipe again${p.n('people') > 1 ? ', two people at once' : ''}.`,
-  'look-cement': (p) => `Applicator ${p.mm('applicatorMm')} or wider. Even coat to the mark, no puddle in the socket.`,
+  'do-cement-metric': (p) =>
+    `Clean both. Coat the socket thin, then the pipe full, along the axis${p.n('people') > 1 ? ', two people at once' : ''}.`,
+  'do-cement-inch': (p) =>
+    `While the primer is wet: pipe full, socket medium, pipe again${p.n('people') > 1 ? ', two people at once' : ''}.`,
+  'look-cement': (p) =>
+    `Applicator ${p.mm('applicatorMm')} or wider. Even coat to the mark, no puddle in the socket.`,
   'mistake-cement': 'Too little cement: most failures come from it.',
   'act-cement-metric': 'Cleaned, cement on',
   'act-cement-inch': 'Cement on',
   'hint-cement': 'tap at the first stroke',
   'do-home-metric': 'Push home. Straight, no twist.',
-  'do-home-inch': (p) => `Push home${p.n('people') > 1 ? ' straight, with the puller' : ' with a quarter turn'}.`,
+  'do-home-inch': (p) =>
+    `Push home${p.n('people') > 1 ? ' straight, with the puller' : ' with a quarter turn'}.`,
   'look-home-metric': 'To the stop. Then hold it there.',
   'look-home-inch': 'To the stop. Then hold it there.',
   'mistake-home': 'Letting go: the taper pushes the pipe back out.',

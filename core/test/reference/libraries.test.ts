@@ -37,7 +37,11 @@ describe('ordinal dates against a date library (luxon)', () => {
       { numRuns: 2000 },
     ))
   it('29 February expires on 28 February, which is the last good day', () => {
-    expect(fillingOf('24060', '2026-02-28')).toMatchObject({ filledOn: '2024-02-29', expiresOn: '2026-02-28', expired: false })
+    expect(fillingOf('24060', '2026-02-28')).toMatchObject({
+      filledOn: '2024-02-29',
+      expiresOn: '2026-02-28',
+      expired: false,
+    })
     expect(fillingOf('24060', '2026-03-01')).toMatchObject({ expired: true })
   })
 })

@@ -8,12 +8,33 @@ export interface JobRow {
   role: string
 }
 /** Creates a job with its first member. Inside the caller's transaction. */
-export async function insertJob(client: pg.PoolClient, jobId: string, orgId: string, name: string, createdAtS: number): Promise<void> {
-  await client.query('insert into job (job_id, org_id, name, created_at) values ($1, $2, $3, to_timestamp($4))', [jobId, orgId, name, createdAtS])
-  await client.query('insert into job_head (job_id, seq, hash) values ($1, 0, $2)', [jobId, Buffer.from(NEW_HEAD.hash, 'hex')])
+export async function insertJob(
+  client: pg.PoolClient,
+  jobId: string,
+  orgId: string,
+  name: string,
+  createdAtS: number,
+): Promise<void> {
+  await client.query(
+    'insert into job (job_id, org_id, name, created_at) values ($1, $2, $3, to_timestamp($4))',
+    [jobId, orgId, name, createdAtS],
+  )
+  await client.query('insert into job_head (job_id, seq, hash) values ($1, 0, $2)', [
+    jobId,
+    Buffer.from(NEW_HEAD.hash, 'hex'),
+  ])
 }
-export async function insertMember(client: pg.PoolClient | pg.Pool, jobId: string, personId: string, name: string, role: string): Promise<void> {
-  await client.query('insert into job_member (job_id, person_id, name, role) values ($1, $2, $3, $4) on conflict do nothing', [jobId, personId, name, role])
+export async function insertMember(
+  client: pg.PoolClient | pg.Pool,
+  jobId: string,
+  personId: string,
+  name: string,
+  role: string,
+): Promise<void> {
+  await client.query(
+    'insert into job_member (job_id, person_id, name, role) values ($1, $2, $3, $4) on conflict do nothing',
+    [jobId, personId, name, role],
+  )
 }
 
 export async function jobsOf(pool: pg.Pool, personId: string): Promise<JobRow[]> {
@@ -23,20 +44,32 @@ export async function jobsOf(pool: pg.Pool, personId: string): Promise<JobRow[]>
   )
   return r.rows.map((x) => ({ jobId: x.job_id, name: x.name, role: x.role }))
 }
-export async function membersOf(pool: pg.Pool, jobId: string): Promise<{ personId: string; name: string; role: string }[]> {
-  const r = await pool.query<{ person_id: string; name: string; role: string }>('select person_id, name, role from job_member where job_id = $1 order by name', [jobId])
+export async function membersOf(
+  pool: pg.Pool,
+  jobId: string,
+): Promise<{ personId: string; name: string; role: string }[]> {
+  const r = await pool.query<{ person_id: string; name: string; role: string }>(
+    'select person_id, name, role from job_member where job_id = $1 order by name',
+    [jobId],
+  )
   return r.rows.map((x) => ({ personId: x.person_id, name: x.name, role: x.role }))
 }
 
 /** Refuses anyone who is not on the job. A job that is not there looks the same as one that is not yours. */
 export async function requireMember(pool: pg.Pool, jobId: string, personId: string): Promise<string> {
-  const r = await pool.query<{ role: string }>('select role from job_member where job_id = $1 and person_id = $2', [jobId, personId])
+  const r = await pool.query<{ role: string }>(
+    'select role from job_member where job_id = $1 and person_id = $2',
+    [jobId, personId],
+  )
   const role = r.rows[0]?.role
   if (!role) throw new HttpError(404, 'not-found', 'There is no such job, or you are not on it.')
   return role
 }
 
-export async function inTransaction<T>(pool: pg.Pool, work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
+export async function inTransaction<T>(
+  pool: pg.Pool,
+  work: (client: pg.PoolClient) => Promise<T>,
+): Promise<T> {
   const client = await pool.connect()
   try {
     await client.query('begin')

@@ -26,13 +26,29 @@ interface Row {
 
 /** What the device said, without what the server added: the same draft gives the same text. */
 const draftText = (e: Draft & { deviceId: string }): string =>
-  canonical({ id: e.id, kind: e.kind, v: e.v, jointId: e.jointId ?? null, atDeviceS: e.atDeviceS, deviceSeq: e.deviceSeq, after: e.after, data: e.data, deviceId: e.deviceId })
+  canonical({
+    id: e.id,
+    kind: e.kind,
+    v: e.v,
+    jointId: e.jointId ?? null,
+    atDeviceS: e.atDeviceS,
+    deviceSeq: e.deviceSeq,
+    after: e.after,
+    data: e.data,
+    deviceId: e.deviceId,
+  })
 
 /**
  * Appends a batch to a job's log: all of it or nothing. Known ids with the same body are answered with their number.
  * @param receivedAtS server time, epoch seconds. @throws HttpError 409 for a reused id, a stale batch, a refused test.
  */
-export async function appendBatch(pool: pg.Pool, jobId: string, actorId: string, batch: Batch, receivedAtS: number): Promise<Appended> {
+export async function appendBatch(
+  pool: pg.Pool,
+  jobId: string,
+  actorId: string,
+  batch: Batch,
+  receivedAtS: number,
+): Promise<Appended> {
   const client = await pool.connect()
   try {
     await client.query('begin')
@@ -47,16 +63,27 @@ export async function appendBatch(pool: pg.Pool, jobId: string, actorId: string,
   }
 }
 
-async function appendInside(client: pg.PoolClient, jobId: string, actorId: string, batch: Batch, receivedAtS: number): Promise<Appended> {
+async function appendInside(
+  client: pg.PoolClient,
+  jobId: string,
+  actorId: string,
+  batch: Batch,
+  receivedAtS: number,
+): Promise<Appended> {
   const head = await lockHead(client, jobId)
-  const had = await client.query<Row>('select id, seq, body from event where job_id = $1 and id = any($2::uuid[])', [jobId, batch.events.map((e) => e.id)])
+  const had = await client.query<Row>(
+    'select id, seq, body from event where job_id = $1 and id = any($2::uuid[])',
+    [jobId, batch.events.map((e) => e.id)],
+  )
   const known = new Map(had.rows.map((r) => [r.id, r]))
   const fresh: JobEvent[] = []
   const seqs: { id: string; seq: number }[] = []
   for (const [i, draft] of batch.events.entries()) {
     const stored = known.get(draft.id)
     if (stored) {
-      if (draftText(JSON.parse(stored.body) as JobEvent) !== draftText({ ...draft, deviceId: batch.deviceId }))
+      if (
+        draftText(JSON.parse(stored.body) as JobEvent) !== draftText({ ...draft, deviceId: batch.deviceId })
+      )
         throw new HttpError(409, 'id-reused', 'This id belongs to another entry.', `events[${i}].id`)
       seqs.push({ id: draft.id, seq: Number(stored.seq) })
       continue
@@ -73,7 +100,13 @@ async function appendInside(client: pg.PoolClient, jobId: string, actorId: strin
     })
   }
   if (fresh.length && batch.expectedSeq != null && batch.expectedSeq !== head.seq)
-    throw new HttpError(409, 'stale', 'Others have written since. Read on, then decide again.', 'expectedSeq', { seq: head.seq })
+    throw new HttpError(
+      409,
+      'stale',
+      'Others have written since. Read on, then decide again.',
+      'expectedSeq',
+      { seq: head.seq },
+    )
   await checkDeviceSeqs(client, jobId, batch.deviceId, fresh)
   await checkJoints(client, jobId, fresh, batch.events)
   if (fresh.some((e) => e.kind === 'test-begun')) await checkTests(client, jobId, fresh)
@@ -94,22 +127,52 @@ async function appendInside(client: pg.PoolClient, jobId: string, actorId: strin
 const round = (s: number): number => Math.round(s * 1000) / 1000
 
 async function lockHead(client: pg.PoolClient, jobId: string): Promise<{ seq: number; hash: string }> {
-  const r = await client.query<{ seq: string; hash: Buffer }>('select seq, hash from job_head where job_id = $1 for update', [jobId])
+  const r = await client.query<{ seq: string; hash: Buffer }>(
+    'select seq, hash from job_head where job_id = $1 for update',
+    [jobId],
+  )
   const row = r.rows[0]
   if (!row) throw new HttpError(404, 'not-found', 'There is no such job.')
   return { seq: Number(row.seq), hash: row.hash.toString('hex') }
 }
-export async function writeHead(client: pg.PoolClient, jobId: string, head: { seq: number; hash: string }): Promise<void> {
-  await client.query('update job_head set seq = $2, hash = $3 where job_id = $1', [jobId, head.seq, Buffer.from(head.hash, 'hex')])
+export async function writeHead(
+  client: pg.PoolClient,
+  jobId: string,
+  head: { seq: number; hash: string },
+): Promise<void> {
+  await client.query('update job_head set seq = $2, hash = $3 where job_id = $1', [
+    jobId,
+    head.seq,
+    Buffer.from(head.hash, 'hex'),
+  ])
 }
 export const NEW_HEAD = { seq: 0, hash: FIRST_HASH }
 
-async function checkDeviceSeqs(client: pg.PoolClient, jobId: string, deviceId: string, fresh: readonly JobEvent[]): Promise<void> {
+async function checkDeviceSeqs(
+  client: pg.PoolClient,
+  jobId: string,
+  deviceId: string,
+  fresh: readonly JobEvent[],
+): Promise<void> {
   const seqs = fresh.map((e) => e.deviceSeq)
   if (new Set(seqs).size !== seqs.length)
-    throw new HttpError(409, 'device-seq-reused', 'Two entries of this device have the same number.', 'events')
-  const r = await client.query('select 1 from event where job_id = $1 and device_id = $2 and device_seq = any($3::bigint[]) limit 1', [jobId, deviceId, seqs])
-  if (r.rowCount) throw new HttpError(409, 'device-seq-reused', 'This device has used that number for another entry.', 'events')
+    throw new HttpError(
+      409,
+      'device-seq-reused',
+      'Two entries of this device have the same number.',
+      'events',
+    )
+  const r = await client.query(
+    'select 1 from event where job_id = $1 and device_id = $2 and device_seq = any($3::bigint[]) limit 1',
+    [jobId, deviceId, seqs],
+  )
+  if (r.rowCount)
+    throw new HttpError(
+      409,
+      'device-seq-reused',
+      'This device has used that number for another entry.',
+      'events',
+    )
 }
 
 /** Joints that item events define; the ids live in the pieces. */
@@ -122,26 +185,46 @@ export function jointsDefined(events: readonly Draft[]): string[] {
     })
 }
 
-async function checkJoints(client: pg.PoolClient, jobId: string, fresh: readonly JobEvent[], all: readonly Draft[]): Promise<void> {
+async function checkJoints(
+  client: pg.PoolClient,
+  jobId: string,
+  fresh: readonly JobEvent[],
+  all: readonly Draft[],
+): Promise<void> {
   const defined = jointsDefined(fresh)
   if (defined.length)
-    await client.query('insert into job_joint (job_id, joint_id) select $1, unnest($2::uuid[]) on conflict do nothing', [jobId, [...new Set(defined)]])
+    await client.query(
+      'insert into job_joint (job_id, joint_id) select $1, unnest($2::uuid[]) on conflict do nothing',
+      [jobId, [...new Set(defined)]],
+    )
   const named = [...new Set(fresh.map((e) => e.jointId).filter((j): j is string => j !== null))]
   if (!named.length) return
-  const r = await client.query<{ joint_id: string }>('select joint_id from job_joint where job_id = $1 and joint_id = any($2::uuid[])', [jobId, named])
+  const r = await client.query<{ joint_id: string }>(
+    'select joint_id from job_joint where job_id = $1 and joint_id = any($2::uuid[])',
+    [jobId, named],
+  )
   const known = new Set(r.rows.map((x) => x.joint_id))
   const i = all.findIndex((e) => e.jointId && named.includes(e.jointId) && !known.has(e.jointId))
-  if (i >= 0) throw new HttpError(422, 'unknown-joint', 'This joint is not one of this job.', `events[${i}].jointId`)
+  if (i >= 0)
+    throw new HttpError(422, 'unknown-joint', 'This joint is not one of this job.', `events[${i}].jointId`)
 }
 
 /** A test begins only when the ladder and the gates allow it, by the careful rule and what is recorded by then. */
 async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly JobEvent[]): Promise<void> {
-  const r = await client.query<{ body: string }>('select body from event where job_id = $1 order by seq', [jobId])
+  const r = await client.query<{ body: string }>('select body from event where job_id = $1 order by seq', [
+    jobId,
+  ])
   const before = r.rows.map((x) => JSON.parse(x.body) as JobEvent)
   for (const [i, e] of fresh.entries()) {
     if (e.kind !== 'test-begun') continue
     const state = foldJob([...before, ...fresh.slice(0, i)])
-    const stops = stopsForTest(state, String(e.data.sectionId), Number(e.data.bar), String(e.data.medium), e.occurredAtS)
+    const stops = stopsForTest(
+      state,
+      String(e.data.sectionId),
+      Number(e.data.bar),
+      String(e.data.medium),
+      e.occurredAtS,
+    )
     if (stops.length)
       throw new HttpError(409, 'test-refused', say(stops[0] as (typeof stops)[number]), `events[${i}]`, {
         stops: stops.map((s) => ({ code: s.code, message: say(s), ...s.params })),
@@ -149,7 +232,12 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
   }
 }
 
-export async function insertLines(client: pg.PoolClient, jobId: string, events: readonly JobEvent[], lines: readonly LogLine[]): Promise<void> {
+export async function insertLines(
+  client: pg.PoolClient,
+  jobId: string,
+  events: readonly JobEvent[],
+  lines: readonly LogLine[],
+): Promise<void> {
   if (!lines.length) return
   const hex = (h: string): string => `\\x${h}`
   await client.query(
@@ -178,8 +266,18 @@ export async function insertLines(client: pg.PoolClient, jobId: string, events: 
 }
 
 /** The log of a job after a number, in order. */
-export async function readLog(pool: pg.Pool | pg.PoolClient, jobId: string, after: number): Promise<LogLine[]> {
-  const r = await pool.query<{ seq: string; recorded_at: Date; body: string; prev_hash: Buffer; hash: Buffer }>(
+export async function readLog(
+  pool: pg.Pool | pg.PoolClient,
+  jobId: string,
+  after: number,
+): Promise<LogLine[]> {
+  const r = await pool.query<{
+    seq: string
+    recorded_at: Date
+    body: string
+    prev_hash: Buffer
+    hash: Buffer
+  }>(
     'select seq, recorded_at, body, prev_hash, hash from event where job_id = $1 and seq > $2 order by seq',
     [jobId, after],
   )

@@ -11,7 +11,15 @@ export function calcRoutes(): Router {
   routes
     .route('/')
     .get((_req, res) => {
-      res.json([...CALCULATIONS.values()].map(({ name, summary, input, example, sources }) => ({ name, summary, input, example, sources })))
+      res.json(
+        [...CALCULATIONS.values()].map(({ name, summary, input, example, sources }) => ({
+          name,
+          summary,
+          input,
+          example,
+          sources,
+        })),
+      )
     })
     .all(onlyGet)
   routes
@@ -19,9 +27,17 @@ export function calcRoutes(): Router {
     // A script may forget the content type; what counts is whether the body is a JSON object.
     .post(express.json({ limit: '1mb', type: () => true, strict: false }), (req, res) => {
       const calculation = CALCULATIONS.get(String(req.params.name))
-      if (!calculation) throw new HttpError(404, 'unknown-calculation', `There is no calculation called "${String(req.params.name)}".`)
-      const body: unknown = req.body
-      if (typeof body !== 'object' || body === null || Array.isArray(body)) throw new HttpError(400, 'bad-input', 'Send a JSON object.')
+      if (!calculation)
+        throw new HttpError(
+          404,
+          'unknown-calculation',
+          `There is no calculation called "${String(req.params.name)}".`,
+        )
+      // The parser makes an empty object of no body at all.
+      const sent = req.headers['transfer-encoding'] !== undefined || Number(req.headers['content-length']) > 0
+      const body: unknown = sent ? req.body : null
+      if (typeof body !== 'object' || body === null || Array.isArray(body))
+        throw new HttpError(400, 'bad-input', 'Send a JSON object.')
       try {
         res.json(calculation.run(body))
       } catch (e) {
@@ -30,7 +46,12 @@ export function calcRoutes(): Router {
       }
     })
     .all((req) => {
-      if (!CALCULATIONS.has(String(req.params.name))) throw new HttpError(404, 'unknown-calculation', `There is no calculation called "${String(req.params.name)}".`)
+      if (!CALCULATIONS.has(String(req.params.name)))
+        throw new HttpError(
+          404,
+          'unknown-calculation',
+          `There is no calculation called "${String(req.params.name)}".`,
+        )
       onlyGet()
     })
   return routes

@@ -7,7 +7,9 @@ import { appendBatch, readLog } from '../db/log.js'
 import { HttpError } from '../errors.js'
 import { exportCsv, exportJob, importJob } from './transfer.js'
 
-const newJob = yup.object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() }).noUnknown()
+const newJob = yup
+  .object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() })
+  .noUnknown()
 const me = (req: Request): { personId: string; name: string; orgId: string } => {
   const p = req.session.person
   if (!p) throw new HttpError(401, 'sign-in', 'Sign in first.')
@@ -32,7 +34,12 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number): Router {
     try {
       newJob.validateSync(body, { strict: true })
     } catch (e) {
-      throw new HttpError(422, 'bad-input', 'A job needs a name and an id.', (e as yup.ValidationError).path ?? null)
+      throw new HttpError(
+        422,
+        'bad-input',
+        'A job needs a name and an id.',
+        (e as yup.ValidationError).path ?? null,
+      )
     }
     const { jobId: id, name } = body as { jobId: string; name: string }
     const person = me(req)
@@ -54,10 +61,15 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number): Router {
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)
     const after = Number(req.query.after ?? 0)
-    if (!Number.isInteger(after) || after < 0) throw new HttpError(422, 'bad-input', 'after must be a number from 0.', 'after')
+    if (!Number.isInteger(after) || after < 0)
+      throw new HttpError(422, 'bad-input', 'after must be a number from 0.', 'after')
     const lines = await readLog(pool, id, after)
     // Hashes are for exports and checks; a browser that follows the log needs the bodies only.
-    res.type('json').send(`{"serverNowS":${nowS()},"head":${lines.at(-1)?.seq ?? after},"lines":[${lines.map((l) => `{"seq":${l.seq},"event":${l.body}}`).join(',')}]}`)
+    res
+      .type('json')
+      .send(
+        `{"serverNowS":${nowS()},"head":${lines.at(-1)?.seq ?? after},"lines":[${lines.map((l) => `{"seq":${l.seq},"event":${l.body}}`).join(',')}]}`,
+      )
   })
   routes.post('/:jobId/events', json, async (req, res) => {
     const receivedAtS = nowS()
@@ -77,7 +89,10 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number): Router {
   })
   routes.get('/:jobId/log.csv', async (req, res) => {
     const id = await jobId(req)
-    res.attachment(`jugalis-${id}.csv`).type('csv').send(await exportCsv(pool, id))
+    res
+      .attachment(`jugalis-${id}.csv`)
+      .type('csv')
+      .send(await exportCsv(pool, id))
   })
   return routes
 }

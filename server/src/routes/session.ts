@@ -9,7 +9,9 @@ declare module 'express-session' {
     person: { personId: string; name: string; orgId: string }
   }
 }
-const signIn = yup.object({ login: yup.string().required().max(100), password: yup.string().required().max(200) }).noUnknown()
+const signIn = yup
+  .object({ login: yup.string().required().max(100), password: yup.string().required().max(200) })
+  .noUnknown()
 // Compared with when nobody has that login, so that both answers take as long.
 const NOBODY = bcrypt.hashSync('nobody', 10)
 
@@ -24,16 +26,22 @@ export function sessionRoutes(pool: pg.Pool): Router {
     res.json({ person: req.session.person ?? null })
   })
   routes.post('/', express.json({ limit: '10kb' }), async (req, res) => {
-    if (!signIn.isValidSync(req.body, { strict: true })) throw new HttpError(422, 'bad-input', 'Give a name and a password.', 'login')
+    if (!signIn.isValidSync(req.body, { strict: true }))
+      throw new HttpError(422, 'bad-input', 'Give a name and a password.', 'login')
     const { login, password } = req.body as { login: string; password: string }
-    const r = await pool.query<{ person_id: string; name: string; org_id: string; password_hash: string | null }>(
-      'select person_id, name, org_id, password_hash from person where login = $1',
-      [login.toLowerCase()],
-    )
+    const r = await pool.query<{
+      person_id: string
+      name: string
+      org_id: string
+      password_hash: string | null
+    }>('select person_id, name, org_id, password_hash from person where login = $1', [login.toLowerCase()])
     const row = r.rows[0]
     const right = await bcrypt.compare(password, row?.password_hash ?? NOBODY)
-    if (!row || !row.password_hash || !right) throw new HttpError(401, 'wrong-sign-in', 'Name or password is not right.', 'password')
-    await new Promise<void>((done, fail) => req.session.regenerate((e?: unknown) => (e ? fail(e as Error) : done())))
+    if (!row || !row.password_hash || !right)
+      throw new HttpError(401, 'wrong-sign-in', 'Name or password is not right.', 'password')
+    await new Promise<void>((done, fail) =>
+      req.session.regenerate((e?: unknown) => (e ? fail(e as Error) : done())),
+    )
     req.session.person = { personId: row.person_id, name: row.name, orgId: row.org_id }
     res.json({ person: req.session.person })
   })

@@ -1,4 +1,12 @@
-import { type JobEvent, type LogLine, checkChain, draftFault, foldJob, isUuid, jointPlaces } from '@jugalis/core'
+import {
+  type JobEvent,
+  type LogLine,
+  checkChain,
+  draftFault,
+  foldJob,
+  isUuid,
+  jointPlaces,
+} from '@jugalis/core'
 import { stringify } from 'csv-stringify/sync'
 import type pg from 'pg'
 import * as yup from 'yup'
@@ -11,7 +19,16 @@ const file = yup.object({
   format: yup.string().oneOf([FORMAT]).required(),
   jobId: yup.string().required(),
   name: yup.string().required(),
-  people: yup.array().of(yup.object({ personId: yup.string().uuid().required(), name: yup.string().required(), role: yup.string().required() })).required(),
+  people: yup
+    .array()
+    .of(
+      yup.object({
+        personId: yup.string().uuid().required(),
+        name: yup.string().required(),
+        role: yup.string().required(),
+      }),
+    )
+    .required(),
   head: yup.object({ seq: yup.number().required(), hash: yup.string().required() }).required(),
   lines: yup
     .array()
@@ -20,8 +37,14 @@ const file = yup.object({
         seq: yup.number().integer().required(),
         recordedAt: yup.string().required(),
         body: yup.string().required(),
-        prevHash: yup.string().matches(/^[0-9a-f]{64}$/).required(),
-        hash: yup.string().matches(/^[0-9a-f]{64}$/).required(),
+        prevHash: yup
+          .string()
+          .matches(/^[0-9a-f]{64}$/)
+          .required(),
+        hash: yup
+          .string()
+          .matches(/^[0-9a-f]{64}$/)
+          .required(),
       }),
     )
     .required(),
@@ -29,7 +52,11 @@ const file = yup.object({
 export type JobFile = yup.InferType<typeof file>
 
 /** A whole job in one file: the log as it was hashed, and the names behind its actors. */
-export async function exportJob(pool: pg.Pool, jobId: string, nowS: number): Promise<JobFile & { exportedAt: string }> {
+export async function exportJob(
+  pool: pg.Pool,
+  jobId: string,
+  nowS: number,
+): Promise<JobFile & { exportedAt: string }> {
   const name = await pool.query<{ name: string }>('select name from job where job_id = $1', [jobId])
   const lines = await readLog(pool, jobId, 0)
   const last = lines.at(-1)
@@ -55,12 +82,23 @@ export async function importJob(
     file.validateSync(raw, { strict: true })
   } catch (e) {
     const v = e as yup.ValidationError
-    throw new HttpError(422, 'bad-input', 'This is not a whole Jugalis job file. Export it again.', v.path ?? null)
+    throw new HttpError(
+      422,
+      'bad-input',
+      'This is not a whole Jugalis job file. Export it again.',
+      v.path ?? null,
+    )
   }
   const job = raw as JobFile
   if (!isUuid(job.jobId)) throw new HttpError(422, 'bad-input', 'The job id is not an id.', 'jobId')
   const check = checkChain(job.jobId, job.lines as LogLine[])
-  if (!check.ok) throw new HttpError(422, 'broken-chain', `Line ${check.seq} does not hold: ${check.why}.`, `lines[${check.seq - 1}]`)
+  if (!check.ok)
+    throw new HttpError(
+      422,
+      'broken-chain',
+      `Line ${check.seq} does not hold: ${check.why}.`,
+      `lines[${check.seq - 1}]`,
+    )
   if (check.hash !== job.head.hash || check.seq !== job.head.seq)
     throw new HttpError(422, 'broken-chain', 'The end of the log is missing.', 'head')
   const events = job.lines.map((l, i) => readEvent(l.body, job.jobId, `lines[${i}].body`))
@@ -69,12 +107,19 @@ export async function importJob(
     if (had.rowCount) throw new HttpError(409, 'id-reused', 'This job is already here.', 'jobId')
     await insertJob(client, job.jobId, importer.orgId, job.name, nowS)
     for (const p of job.people) {
-      await client.query('insert into person (org_id, person_id, name) values ($1, $2, $3) on conflict do nothing', [importer.orgId, p.personId, p.name])
+      await client.query(
+        'insert into person (org_id, person_id, name) values ($1, $2, $3) on conflict do nothing',
+        [importer.orgId, p.personId, p.name],
+      )
       await insertMember(client, job.jobId, p.personId, p.name, p.role)
     }
     await insertMember(client, job.jobId, importer.personId, importer.name, 'owner')
     const joints = [...new Set(jointsDefined(events))]
-    if (joints.length) await client.query('insert into job_joint (job_id, joint_id) select $1, unnest($2::uuid[])', [job.jobId, joints])
+    if (joints.length)
+      await client.query('insert into job_joint (job_id, joint_id) select $1, unnest($2::uuid[])', [
+        job.jobId,
+        joints,
+      ])
     await insertLines(client, job.jobId, events, job.lines as LogLine[])
     await writeHead(client, job.jobId, check)
   })
@@ -89,7 +134,8 @@ function readEvent(body: string, jobId: string, path: string): JobEvent {
     throw new HttpError(422, 'bad-input', 'An entry can\u2019t be read.', path)
   }
   // Older versions of an event are lawful here: they are brought up when they are read.
-  const fault = e.jobId !== jobId ? { message: 'An entry belongs to another job.' } : draftFault({ ...e }, path)
+  const fault =
+    e.jobId !== jobId ? { message: 'An entry belongs to another job.' } : draftFault({ ...e }, path)
   const olderVersion = fault && fault.message.includes('is written in version')
   if (fault && !olderVersion) throw new HttpError(422, 'bad-input', fault.message, path)
   return e
@@ -123,5 +169,8 @@ export async function exportCsv(pool: pg.Pool, jobId: string): Promise<string> {
       l.hash,
     ].map(plain)
   })
-  return stringify([['seq', 'occurred_at_utc', 'who', 'joint', 'size', 'entry', 'life', 'step', 'data', 'hash'], ...rows])
+  return stringify([
+    ['seq', 'occurred_at_utc', 'who', 'joint', 'size', 'entry', 'life', 'step', 'data', 'hash'],
+    ...rows,
+  ])
 }

@@ -26,7 +26,9 @@ const ticks = computed(() => {
   >
     <div class="line">
       <span class="digits">{{ digits }}</span>
-      <span class="tag">{{ running.tag }} <span class="what">{{ job.t(running.clock.label) }}</span></span>
+      <span class="tag"
+        >{{ running.tag }} <span class="what">{{ job.t(running.clock.label) }}</span></span
+      >
     </div>
     <svg v-if="running.kind === 'before'" viewBox="0 0 176 18" class="draw" aria-hidden="true">
       <rect :x="CASE" y="5" :width="share * LENGTH" height="9" class="pulled" />

@@ -19,14 +19,17 @@ const until = computed(() => all.value.filter((r) => r.kind === 'until'))
 /** On the phone the open joint's own clock stands in its headline: the strip shows the others first. */
 const shown = computed(() => {
   const own = route.params.jointId
-  return [...all.value.filter((r) => r.jointId !== own), ...all.value.filter((r) => r.jointId === own)].slice(0, 2)
+  return [...all.value.filter((r) => r.jointId !== own), ...all.value.filter((r) => r.jointId === own)].slice(
+    0,
+    2,
+  )
 })
 const opened = ref(false)
 const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clock(leftS))
 </script>
 
 <template>
-  <aside v-if="!strip" class="dock" aria-label="Running clocks">
+  <aside v-if="!strip" class="dock-side" aria-label="Running clocks">
     <template v-if="all.length">
       <section v-if="before.length">
         <h2>Before</h2>
@@ -35,7 +38,9 @@ const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clo
       <section v-if="until.length">
         <h2>Until</h2>
         <ClockTape v-for="r in until.slice(0, 12)" :key="r.key" :running="r" />
-        <p v-if="until.length > 12" class="more">and {{ until.length - 12 }} more, next {{ digits(until[12]?.leftS ?? null) }}</p>
+        <p v-if="until.length > 12" class="more">
+          and {{ until.length - 12 }} more, next {{ digits(until[12]?.leftS ?? null) }}
+        </p>
       </section>
     </template>
     <p v-else class="none">No clock is running.</p>
@@ -64,19 +69,19 @@ const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clo
 </template>
 
 <style scoped>
-.dock {
+.dock-side {
   width: 220px;
   flex: none;
   padding: 14px 16px;
   border-left: 2px solid var(--ink);
   overflow-y: auto;
 }
-.dock h2 {
+.dock-side h2 {
   font-size: 19px;
   border-bottom: 2px solid var(--ink);
   padding-bottom: 3px;
 }
-.dock section + section {
+.dock-side section + section {
   margin-top: 18px;
 }
 .none,

@@ -34,7 +34,8 @@ export function useAlarms(): void {
   let timer: ReturnType<typeof setInterval> | undefined
   function look(): void {
     const nowS = clock.nowS
-    const passed = (untilS: number, points: number[]): boolean => points.some((p) => untilS - p > lastS && untilS - p <= nowS)
+    const passed = (untilS: number, points: number[]): boolean =>
+      points.some((p) => untilS - p > lastS && untilS - p <= nowS)
     for (const r of runningClocks(view.facts.values(), view.looks, lastS)) {
       const untilS = r.clock.untilS.value
       if (untilS === null) continue

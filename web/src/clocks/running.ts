@@ -14,7 +14,11 @@ export interface Running {
 }
 
 /** Clocks that run now, nearest danger first: late windows, windows, holds, then untils by time. */
-export function runningClocks(facts: Iterable<JointFacts>, looks: ReadonlyMap<string, JointLook>, nowS: number): Running[] {
+export function runningClocks(
+  facts: Iterable<JointFacts>,
+  looks: ReadonlyMap<string, JointLook>,
+  nowS: number,
+): Running[] {
   const out: Running[] = []
   for (const f of facts)
     for (const clock of f.clocks) {
@@ -32,6 +36,7 @@ export function runningClocks(facts: Iterable<JointFacts>, looks: ReadonlyMap<st
         look: looks.get(f.id),
       })
     }
-  const rank = (r: Running): number => (r.kind === 'before' ? ((r.leftS ?? 0) < 0 ? 0 : 1) : r.clock.shows === 'hold' ? 2 : 3)
+  const rank = (r: Running): number =>
+    r.kind === 'before' ? ((r.leftS ?? 0) < 0 ? 0 : 1) : r.clock.shows === 'hold' ? 2 : 3
   return out.sort((a, b) => rank(a) - rank(b) || (a.leftS ?? 0) - (b.leftS ?? 0))
 }

@@ -27,9 +27,23 @@ const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
       {{ p.says }}
     </RouterLink>
     <template v-if="bottom">
-      <button type="button" class="segment" :class="{ here: rest.some((p) => p.name === route.name) }" :aria-expanded="more" @click="more = !more">More</button>
+      <button
+        type="button"
+        class="segment"
+        :class="{ here: rest.some((p) => p.name === route.name) }"
+        :aria-expanded="more"
+        @click="more = !more"
+      >
+        More
+      </button>
       <div v-if="more" class="sheet" @click="more = false">
-        <RouterLink v-for="p in rest" :key="p.name" class="button" :to="{ name: p.name, params: { jobId: job.jobId } }">{{ p.says }}</RouterLink>
+        <RouterLink
+          v-for="p in rest"
+          :key="p.name"
+          class="button"
+          :to="{ name: p.name, params: { jobId: job.jobId } }"
+          >{{ p.says }}</RouterLink
+        >
         <RouterLink class="button" to="/jobs">Your jobs</RouterLink>
       </div>
     </template>
@@ -57,7 +71,8 @@ const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
   font-weight: 600;
   font-size: 17px;
   border-bottom: 2px solid var(--tape-ink);
-  background: repeating-linear-gradient(to right, var(--tape-ink) 0 1px, transparent 1px 12px) bottom right / 100% 6px no-repeat;
+  background: repeating-linear-gradient(to right, var(--tape-ink) 0 1px, transparent 1px 12px) bottom right /
+    100% 6px no-repeat;
   position: relative;
 }
 .rule .segment::after {

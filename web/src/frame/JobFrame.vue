@@ -24,7 +24,13 @@ const size = (): void => void (phone.value = media.matches)
 function onKey(e: KeyboardEvent): void {
   const el = e.target as HTMLElement
   if (e.key === 'Escape' && /INPUT|TEXTAREA|SELECT/.test(el.tagName)) return el.blur()
-  if (e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test(el.tagName) || el.isContentEditable) {
+  if (
+    e.ctrlKey ||
+    e.metaKey ||
+    e.altKey ||
+    /INPUT|TEXTAREA|SELECT/.test(el.tagName) ||
+    el.isContentEditable
+  ) {
     if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !/INPUT|TEXTAREA/.test(el.tagName)) void job.undo()
     return
   }

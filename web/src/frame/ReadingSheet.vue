@@ -13,7 +13,8 @@ const job = useJob()
 const view = useView()
 const clock = useClock()
 const inch = computed(() => job.reader.units === 'inch')
-const show = (c: number | null): string => (c === null ? '' : String(Math.round((inch.value ? cToF(c) : c) * 10) / 10))
+const show = (c: number | null): string =>
+  c === null ? '' : String(Math.round((inch.value ? cToF(c) : c) * 10) / 10)
 const placeId = ref(view.conditions.placeId)
 const typed = reactive({
   wall: show(view.conditions.wallC),
@@ -31,7 +32,10 @@ function read(what: 'wall' | 'air' | 'humidity'): number | null {
   const value = what !== 'humidity' && inch.value ? fToC(n) : n
   const [low, high] = what === 'humidity' ? [1, 100] : [-40, 60]
   if (!/^-?\d+(\.\d+)?$/.test(text) || value < low || value > high) {
-    faults[what] = what === 'humidity' ? 'Humidity is a number from 1 to 100.' : 'This is not a temperature a pipe has on site.'
+    faults[what] =
+      what === 'humidity'
+        ? 'Humidity is a number from 1 to 100.'
+        : 'This is not a temperature a pipe has on site.'
     return null
   }
   return value
@@ -42,7 +46,16 @@ async function save(): Promise<void> {
     .filter((r): r is { what: 'wall' | 'air' | 'humidity'; value: number } => r.value !== null)
   if (Object.keys(faults).length || !entries.length) return
   await job.write(
-    entries.map((r) => ({ kind: 'reading', data: { placeId: placeId.value, what: r.what, basis: 'typed', atS: clock.nowS - clock.offsetS, value: r.value } })),
+    entries.map((r) => ({
+      kind: 'reading',
+      data: {
+        placeId: placeId.value,
+        what: r.what,
+        basis: 'typed',
+        atS: clock.nowS - clock.offsetS,
+        value: r.value,
+      },
+    })),
     'Reading kept.',
   )
   emit('close')
@@ -51,10 +64,18 @@ async function save(): Promise<void> {
 
 <template>
   <Sheet title="What is it like there?" @close="emit('close')">
-    <p class="why">{{ job.state.places.get(placeId) ?? 'No place is set up yet.' }}. Clocks and cure times go by these.</p>
+    <p class="why">
+      {{ job.state.places.get(placeId) ?? 'No place is set up yet.' }}. Clocks and cure times go by these.
+    </p>
     <div v-for="what in ['wall', 'air', 'humidity'] as const" :key="what" class="field">
       <label :for="`read-${what}`">{{ LABELS[what] }}</label>
-      <ElInput :id="`read-${what}`" v-model="typed[what]" size="large" inputmode="decimal" @keydown.enter="save">
+      <ElInput
+        :id="`read-${what}`"
+        v-model="typed[what]"
+        size="large"
+        inputmode="decimal"
+        @keydown.enter="save"
+      >
         <template #suffix>{{ what === 'humidity' ? '%' : inch ? '°F' : '°C' }}</template>
       </ElInput>
       <p v-if="faults[what]" class="refusal" role="alert">{{ faults[what] }}</p>

@@ -3,10 +3,12 @@ import { fmt, methodOf, say } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
+import { useNarrow } from '../use-narrow'
 import { useView } from '../view'
 
 defineEmits<{ read: [] }>()
 const job = useJob()
+const narrow = useNarrow()
 const view = useView()
 const prefs = usePrefs()
 
@@ -19,17 +21,23 @@ const effect = computed(() => {
     .find((f) => f.key === 'openTimeS')
   if (!view.conditions.isFresh) return 'Read it again before cementing.'
   if (!open) return ''
-  return open.fig.value === null ? say(open.fig.why) : `Cement stays open about ${fmt.duration(open.fig.value)}.`
+  if (narrow.value && open.fig.value !== null) return `Open ${fmt.duration(open.fig.value)}`
+  return open.fig.value === null
+    ? say(open.fig.why)
+    : `Cement stays open about ${fmt.duration(open.fig.value)}.`
 })
 const sentence = computed(() => {
   const c = view.conditions
   const wall = c.wallC ?? c.airC
   if (wall === null) return 'No reading yet. Type in air, wall and humidity.'
   const name = c.wallC === null ? 'Air' : 'Wall'
-  const above = c.dewC === null ? '' : `, ${fmt.number(wall - c.dewC, 1)} ${job.reader.units === 'inch' ? 'K ' : ''}above dew`
+  const above =
+    c.dewC === null
+      ? ''
+      : `, ${fmt.number(wall - c.dewC, 1)} ${job.reader.units === 'inch' ? 'K ' : ''}above dew`
   const age = view.nowS - c.lastAtS
   const old = age > 7200 ? ` Last reading ${fmt.duration(age)} ago.` : ''
-  return `${name} ${fmt.temperature(wall, job.reader)}${above}.${old}`
+  return `${name} ${fmt.temperature(wall, job.reader)}${above}${narrow.value ? '' : '.'}${old}`
 })
 const damp = computed(() => {
   const c = view.conditions
@@ -51,8 +59,15 @@ const damp = computed(() => {
       <span class="wall" :class="{ damp }">{{ sentence }}</span>
       <span class="effect">{{ effect }}</span>
     </button>
-    <span v-if="job.offline" class="signal" role="status">No signal. Kept on this device; {{ job.pending.length }} to send.</span>
-    <button class="theme" type="button" :aria-label="prefs.night ? 'Day colours' : 'Night colours'" @click="prefs.flipTheme()">
+    <span v-if="job.offline" class="signal" role="status"
+      >No signal. Kept on this device; {{ job.pending.length }} to send.</span
+    >
+    <button
+      class="theme"
+      type="button"
+      :aria-label="prefs.night ? 'Day colours' : 'Night colours'"
+      @click="prefs.flipTheme()"
+    >
       {{ prefs.night ? 'day' : 'night' }}
     </button>
   </header>

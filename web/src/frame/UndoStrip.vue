@@ -7,7 +7,9 @@ const SHOWN_MS = 10_000
 const job = useJob()
 const clock = useClock()
 // Reading the ticking clock makes the strip go by itself.
-const open = computed(() => clock.nowS > 0 && job.lastWritten !== null && Date.now() - job.lastWritten.atMs < SHOWN_MS)
+const open = computed(
+  () => clock.nowS > 0 && job.lastWritten !== null && Date.now() - job.lastWritten.atMs < SHOWN_MS,
+)
 </script>
 
 <template>

@@ -67,7 +67,12 @@ export const useJob = defineStore('job', () => {
     status.value = 'loading'
     device = await outbox.deviceId()
     try {
-      await Promise.all([read(), api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`).then((r) => (members.value = new Map(r.members.map((m) => [m.personId, m.name]))))])
+      await Promise.all([
+        read(),
+        api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`).then(
+          (r) => (members.value = new Map(r.members.map((m) => [m.personId, m.name]))),
+        ),
+      ])
       status.value = 'open'
     } catch (e) {
       if (e instanceof NoSignal) status.value = 'open'
@@ -94,7 +99,10 @@ export const useJob = defineStore('job', () => {
     const id = jobId.value
     const sentAt = Date.now()
     try {
-      const r = await api<{ serverNowS: number; head: number; lines: { seq: number; event: JobEvent }[] }>('GET', `/jobs/${id}/events?after=${head}`)
+      const r = await api<{ serverNowS: number; head: number; lines: { seq: number; event: JobEvent }[] }>(
+        'GET',
+        `/jobs/${id}/events?after=${head}`,
+      )
       clock.heard(r.serverNowS, sentAt, Date.now())
       offline.value = false
       if (jobId.value !== id || !r.lines.length) return
@@ -181,10 +189,25 @@ export const useJob = defineStore('job', () => {
     if (!id) return
     await flush()
     const sentAt = Date.now()
-    const [draft] = await outbox.keep(id, [{ id: crypto.randomUUID(), kind: entry.kind, v: KINDS[entry.kind]?.v ?? 1, jointId: null, atDeviceS: sentAt / 1000, after: [], data: entry.data }])
+    const [draft] = await outbox.keep(id, [
+      {
+        id: crypto.randomUUID(),
+        kind: entry.kind,
+        v: KINDS[entry.kind]?.v ?? 1,
+        jointId: null,
+        atDeviceS: sentAt / 1000,
+        after: [],
+        data: entry.data,
+      },
+    ])
     if (!draft) return
     try {
-      await api('POST', `/jobs/${id}/events`, { deviceId: device, sentAtDeviceS: sentAt / 1000, clockErrorS: clock.roundTripS, events: [draft] })
+      await api('POST', `/jobs/${id}/events`, {
+        deviceId: device,
+        sentAtDeviceS: sentAt / 1000,
+        clockErrorS: clock.roundTripS,
+        events: [draft],
+      })
     } finally {
       await outbox.sent([draft.id])
     }
@@ -199,5 +222,24 @@ export const useJob = defineStore('job', () => {
     await outbox.clearTray(id)
     await reload()
   }
-  return { jobId, status, state, reader, t, nameOf, members, offline, pending, returned, lastWritten, open, close, write, writeNow, undo, dropReturned, flush }
+  return {
+    jobId,
+    status,
+    state,
+    reader,
+    t,
+    nameOf,
+    members,
+    offline,
+    pending,
+    returned,
+    lastWritten,
+    open,
+    close,
+    write,
+    writeNow,
+    undo,
+    dropReturned,
+    flush,
+  }
 })

@@ -61,5 +61,6 @@ export async function giveBack(jobId: string, drafts: readonly Draft[], why: str
   }
   await tx.done
 }
-export const tray = async (jobId: string): Promise<Returned[]> => (await shelf()).getAllFromIndex('tray', 'job', jobId)
+export const tray = async (jobId: string): Promise<Returned[]> =>
+  (await shelf()).getAllFromIndex('tray', 'job', jobId)
 export const clearTray = async (id: string): Promise<void> => (await shelf()).delete('tray', id)

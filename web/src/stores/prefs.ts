@@ -11,15 +11,17 @@ interface Prefs {
 const KEY = 'jugalis-prefs'
 const first: Prefs = { theme: 'device', units: 'job', wet: false, sound: true }
 
+function remembered(): Partial<Prefs> {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Prefs>
+  } catch {
+    return {}
+  }
+}
+
 /** Choices of this device, remembered. */
 export const usePrefs = defineStore('prefs', () => {
-  let kept: Partial<Prefs> = {}
-  try {
-    kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Prefs>
-  } catch {
-    kept = {}
-  }
-  const prefs = reactive<Prefs>({ ...first, ...kept })
+  const prefs = reactive<Prefs>({ ...first, ...remembered() })
   const dark = window.matchMedia('(prefers-color-scheme: dark)')
   const night = computed(() => prefs.theme === 'night' || (prefs.theme === 'device' && dark.matches))
   const apply = (): void => {

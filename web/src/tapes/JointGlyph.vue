@@ -4,10 +4,19 @@ import { say } from '@jugalis/core'
 import { computed } from 'vue'
 import { glyphBody } from './glyph-shapes'
 
-const props = withDefaults(defineProps<{ look: JointLook; tag?: string; height?: number }>(), { tag: '', height: 20 })
+const props = withDefaults(defineProps<{ look: JointLook; tag?: string; height?: number }>(), {
+  tag: '',
+  height: 20,
+})
 const body = computed(() => glyphBody(props.look.glyph, props.look.inspected, props.look.look))
 const words = computed(() =>
-  [props.tag, say(props.look.word), props.look.inspected ? 'judged good' : '', props.look.look ? 'look at it' : '', props.look.life > 1 ? 'made again' : '']
+  [
+    props.tag,
+    say(props.look.word),
+    props.look.inspected ? 'judged good' : '',
+    props.look.look ? 'look at it' : '',
+    props.look.life > 1 ? 'made again' : '',
+  ]
     .filter(Boolean)
     .join(', '),
 )
@@ -15,7 +24,14 @@ const words = computed(() =>
 
 <template>
   <span class="glyph">
-    <svg :height="height" :width="height * 1.8" viewBox="0 0 36 20" role="img" :aria-label="words" v-html="body" />
+    <svg
+      :height="height"
+      :width="height * 1.8"
+      viewBox="0 0 36 20"
+      role="img"
+      :aria-label="words"
+      v-html="body"
+    />
     <span v-if="look.life > 1" class="again" aria-hidden="true">{{ look.life }}</span>
   </span>
 </template>

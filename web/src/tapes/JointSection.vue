@@ -5,21 +5,45 @@ import { fmt } from '@jugalis/core'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
 
-const props = withDefaults(defineProps<{ shapes: readonly Shape[]; height?: number; depthMm?: number | null; offsetMm?: number | null }>(), {
-  height: 220,
-  depthMm: null,
-  offsetMm: null,
-})
+const props = withDefaults(
+  defineProps<{
+    shapes: readonly Shape[]
+    height?: number
+    depthMm?: number | null
+    offsetMm?: number | null
+  }>(),
+  {
+    height: 220,
+    depthMm: null,
+    offsetMm: null,
+  },
+)
 const job = useJob()
 const box = ref<HTMLElement>()
 const width = useWidth(box, 360)
 const bounds = computed(() => {
-  const xs = props.shapes.flatMap((s) => (s.kind === 'pipe' || s.kind === 'wet' || s.kind === 'gap' ? [s.x1, s.x2] : s.kind === 'socket' ? [s.face, s.stop] : [s.at]))
-  const od = Math.max(...props.shapes.map((s) => (s.kind === 'socket' ? s.odMm + s.wallMm * 2 : s.kind === 'pipe' ? s.odMm : 0)), 1)
+  const xs = props.shapes.flatMap((s) =>
+    s.kind === 'pipe' || s.kind === 'wet' || s.kind === 'gap'
+      ? [s.x1, s.x2]
+      : s.kind === 'socket'
+        ? [s.face, s.stop]
+        : [s.at],
+  )
+  const od = Math.max(
+    ...props.shapes.map((s) =>
+      s.kind === 'socket' ? s.odMm + s.wallMm * 2 : s.kind === 'pipe' ? s.odMm : 0,
+    ),
+    1,
+  )
   return { min: Math.min(...xs), max: Math.max(...xs) + 4, od }
 })
 const LABELS = 34
-const scale = computed(() => Math.min((width.value - 24) / (bounds.value.max - bounds.value.min), (props.height - 2 * LABELS) / bounds.value.od))
+const scale = computed(() =>
+  Math.min(
+    (width.value - 24) / (bounds.value.max - bounds.value.min),
+    (props.height - 2 * LABELS) / bounds.value.od,
+  ),
+)
 const left = computed(() => (width.value - (bounds.value.max - bounds.value.min) * scale.value) / 2)
 const X = (mm: number): number => left.value + (mm - bounds.value.min) * scale.value
 const mid = computed(() => props.height / 2)
@@ -33,14 +57,22 @@ const pipeTop = computed(() => mid.value - H((pipe.value?.odMm ?? 0) / 2))
 const pipeBottom = computed(() => mid.value + H((pipe.value?.odMm ?? 0) / 2))
 const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, job.reader))
 const markSays = (as: string): string =>
-  as === 'depth' ? `depth ${figure(props.depthMm)}` : `check ${figure(props.depthMm === null || props.offsetMm === null ? null : props.depthMm + props.offsetMm)}`
+  as === 'depth'
+    ? `depth ${figure(props.depthMm)}`
+    : `check ${figure(props.depthMm === null || props.offsetMm === null ? null : props.depthMm + props.offsetMm)}`
 </script>
 
 <template>
   <div ref="box" class="box">
     <svg :width="width" :height="height" role="img" aria-label="The joint in section, drawn to scale">
       <defs>
-        <pattern id="wet-hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id="wet-hatch"
+          width="8"
+          height="8"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <rect width="8" height="8" fill="var(--sheet)" />
           <rect width="4" height="8" fill="var(--wet)" />
         </pattern>
@@ -52,23 +84,70 @@ const markSays = (as: string): string =>
         />
       </g>
       <g v-if="pipe">
-        <rect :x="X(pipe.x1)" :y="pipeTop" :width="H(pipe.x2 - pipe.x1)" :height="H(pipe.odMm)" class="bore" />
-        <rect :x="X(pipe.x1)" :y="pipeTop" :width="H(pipe.x2 - pipe.x1)" :height="Math.max(3, H(pipe.wallMm))" class="wall" />
-        <rect :x="X(pipe.x1)" :y="pipeBottom - Math.max(3, H(pipe.wallMm))" :width="H(pipe.x2 - pipe.x1)" :height="Math.max(3, H(pipe.wallMm))" class="wall" />
+        <rect
+          :x="X(pipe.x1)"
+          :y="pipeTop"
+          :width="H(pipe.x2 - pipe.x1)"
+          :height="H(pipe.odMm)"
+          class="bore"
+        />
+        <rect
+          :x="X(pipe.x1)"
+          :y="pipeTop"
+          :width="H(pipe.x2 - pipe.x1)"
+          :height="Math.max(3, H(pipe.wallMm))"
+          class="wall"
+        />
+        <rect
+          :x="X(pipe.x1)"
+          :y="pipeBottom - Math.max(3, H(pipe.wallMm))"
+          :width="H(pipe.x2 - pipe.x1)"
+          :height="Math.max(3, H(pipe.wallMm))"
+          class="wall"
+        />
       </g>
       <g v-if="wet">
-        <rect :x="X(wet.x1)" :y="pipeTop - 5" :width="H(wet.x2 - wet.x1)" height="8" class="wet" fill="url(#wet-hatch)" />
-        <rect :x="X(wet.x1)" :y="pipeBottom - 3" :width="H(wet.x2 - wet.x1)" height="8" class="wet" fill="url(#wet-hatch)" />
+        <rect
+          :x="X(wet.x1)"
+          :y="pipeTop - 5"
+          :width="H(wet.x2 - wet.x1)"
+          height="8"
+          class="wet"
+          fill="url(#wet-hatch)"
+        />
+        <rect
+          :x="X(wet.x1)"
+          :y="pipeBottom - 3"
+          :width="H(wet.x2 - wet.x1)"
+          height="8"
+          class="wet"
+          fill="url(#wet-hatch)"
+        />
       </g>
       <path :d="`M4 ${mid}H${width - 4}`" class="axis" />
       <g v-for="m in marks" :key="m.at">
         <path :d="`M${X(m.at)} ${pipeTop - 8}V${pipeBottom + 8}`" :class="m.as" />
-        <text v-if="m.as === 'check'" :x="Math.max(46, X(m.at))" :y="pipeTop - 14" text-anchor="middle" class="label">{{ markSays(m.as) }}</text>
-        <text v-else :x="X(m.at)" :y="pipeBottom + 25" text-anchor="middle" class="label violet">{{ markSays(m.as) }}</text>
+        <text
+          v-if="m.as === 'check'"
+          :x="Math.max(46, X(m.at))"
+          :y="pipeTop - 14"
+          text-anchor="middle"
+          class="label"
+        >
+          {{ markSays(m.as) }}
+        </text>
+        <text v-else :x="X(m.at)" :y="pipeBottom + 25" text-anchor="middle" class="label violet">
+          {{ markSays(m.as) }}
+        </text>
       </g>
       <g v-if="gap">
-        <path :d="`M${X(gap.x1)} ${pipeBottom + 16}H${X(gap.x2)}M${X(gap.x1)} ${pipeBottom + 10}v12M${X(gap.x2)} ${pipeBottom + 10}v12`" class="measure" />
-        <text :x="(X(gap.x1) + X(gap.x2)) / 2" :y="pipeBottom + 33" text-anchor="middle" class="label">{{ job.t(gap.says) }}</text>
+        <path
+          :d="`M${X(gap.x1)} ${pipeBottom + 16}H${X(gap.x2)}M${X(gap.x1)} ${pipeBottom + 10}v12M${X(gap.x2)} ${pipeBottom + 10}v12`"
+          class="measure"
+        />
+        <text :x="(X(gap.x1) + X(gap.x2)) / 2" :y="pipeBottom + 33" text-anchor="middle" class="label">
+          {{ job.t(gap.says) }}
+        </text>
       </g>
     </svg>
   </div>

@@ -12,19 +12,30 @@ const width = useWidth(box)
 const MARGIN = 26
 const TOP = 44
 const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
-const odMm = computed(() => outsideDiameterMm(parseSize(props.piece.item.size) ?? { text: 'd50', family: 'd', nominal: 50 }) ?? 50)
+const odMm = computed(
+  () =>
+    outsideDiameterMm(parseSize(props.piece.item.size) ?? { text: 'd50', family: 'd', nominal: 50 }) ?? 50,
+)
 const depth = (end: 0 | 1): number => props.piece.ends[end].depthMm?.value ?? 0
 const check = (end: 0 | 1): number => props.piece.ends[end].checkMarkMm?.value ?? 0
 const inner = computed(() => width.value - 2 * MARGIN)
 const zoneMm = computed(() => Math.max(check(0), check(1), 80) * 1.35)
 /** Drawn whole when the ends keep 120 px each, else broken in the middle. */
-const whole = computed(() => lengthMm.value * (inner.value / lengthMm.value) > 0 && (zoneMm.value * inner.value) / lengthMm.value >= 150)
+const whole = computed(
+  () =>
+    lengthMm.value * (inner.value / lengthMm.value) > 0 &&
+    (zoneMm.value * inner.value) / lengthMm.value >= 150,
+)
 const scale = computed(() =>
-  whole.value ? inner.value / lengthMm.value : Math.min(150 / odMm.value, (inner.value / 2 - 22) / zoneMm.value),
+  whole.value
+    ? inner.value / lengthMm.value
+    : Math.min(150 / odMm.value, (inner.value / 2 - 22) / zoneMm.value),
 )
 const halfMm = computed(() => (whole.value ? lengthMm.value / 2 : (inner.value / 2 - 22) / scale.value))
 const x = (mm: number): number =>
-  whole.value || mm <= halfMm.value ? MARGIN + mm * scale.value : MARGIN + inner.value - (lengthMm.value - mm) * scale.value
+  whole.value || mm <= halfMm.value
+    ? MARGIN + mm * scale.value
+    : MARGIN + inner.value - (lengthMm.value - mm) * scale.value
 const pipeH = computed(() => Math.max(20, Math.min(150, odMm.value * scale.value)))
 const mid = computed(() => TOP + 12 + pipeH.value / 2)
 const tapeY = computed(() => mid.value + pipeH.value / 2 + 40)
@@ -32,8 +43,19 @@ const height = computed(() => tapeY.value + 46)
 const ticks = computed(() => {
   const u = job.reader.units
   if (whole.value) return lengthTicks(0, lengthMm.value, scale.value, u)
-  return [...lengthTicks(0, halfMm.value, scale.value, u), ...lengthTicks(lengthMm.value - halfMm.value, lengthMm.value, scale.value, u)]
+  return [
+    ...lengthTicks(0, halfMm.value, scale.value, u),
+    ...lengthTicks(lengthMm.value - halfMm.value, lengthMm.value, scale.value, u),
+  ]
 })
+const fits = (at: number): boolean => {
+  const half = inner.value / 2 - 22
+  if (whole.value) return at > MARGIN + 14 && at < MARGIN + inner.value - 20
+  return (
+    (at > MARGIN + 14 && at < MARGIN + half - 16) ||
+    (at > MARGIN + inner.value - half + 16 && at < MARGIN + inner.value - 20)
+  )
+}
 const tickH = { small: 8, mid: 13, big: 18 } as const
 const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 const ends = computed(() =>
@@ -52,29 +74,89 @@ const gap = computed(() => figure(check(0) - depth(0)))
 
 <template>
   <div ref="box" class="box">
-    <svg :width="width" :height="height" role="img" :aria-label="`Piece ${piece.item.tag}, cut ${figure(lengthMm)}, depth mark at ${figure(depth(0))}, check mark at ${figure(check(0))} from each end`">
+    <svg
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="`Piece ${piece.item.tag}, cut ${figure(lengthMm)}, depth mark at ${figure(depth(0))}, check mark at ${figure(check(0))} from each end`"
+    >
       <g v-for="end in ends" :key="end.e">
-        <rect :x="end.e ? end.depthX : end.faceX - 8" :y="mid - pipeH / 2 - 9" :width="Math.abs(end.depthX - end.faceX) + 8" :height="pipeH + 18" class="socket" />
+        <rect
+          :x="end.e ? end.depthX : end.faceX - 8"
+          :y="mid - pipeH / 2 - 9"
+          :width="Math.abs(end.depthX - end.faceX) + 8"
+          :height="pipeH + 18"
+          class="socket"
+        />
       </g>
-      <path v-if="whole" :d="`M${x(0)} ${mid - pipeH / 2}H${x(lengthMm)}V${mid + pipeH / 2}H${x(0)}Z`" class="pipe" />
+      <path
+        v-if="whole"
+        :d="`M${x(0)} ${mid - pipeH / 2}H${x(lengthMm)}V${mid + pipeH / 2}H${x(0)}Z`"
+        class="pipe"
+      />
       <template v-else>
-        <path :d="`M${x(halfMm)} ${mid - pipeH / 2}H${x(0)}V${mid + pipeH / 2}H${x(halfMm)}l7 ${-pipeH / 4}l-14 ${-pipeH / 2}Z`" class="pipe" />
-        <path :d="`M${x(halfMm) + 44} ${mid - pipeH / 2}H${x(lengthMm)}V${mid + pipeH / 2}H${x(halfMm) + 44}l7 ${-pipeH / 4}l-14 ${-pipeH / 2}Z`" class="pipe" />
+        <path
+          :d="`M${x(halfMm)} ${mid - pipeH / 2}H${x(0)}V${mid + pipeH / 2}H${x(halfMm)}l7 ${-pipeH / 4}l-14 ${-pipeH / 2}Z`"
+          class="pipe"
+        />
+        <path
+          :d="`M${x(halfMm) + 44} ${mid - pipeH / 2}H${x(lengthMm)}V${mid + pipeH / 2}H${x(halfMm) + 44}l7 ${-pipeH / 4}l-14 ${-pipeH / 2}Z`"
+          class="pipe"
+        />
       </template>
       <path :d="`M${x(0) - 14} ${mid}H${x(lengthMm) + 14}`" class="axis" />
-      <text :x="x(lengthMm) - (x(lengthMm) - x(0)) / 2" :y="mid - 7" class="after" text-anchor="middle">after: face to mark {{ gap }}</text>
+      <text
+        v-if="ends[0] && !ends[0].e"
+        :x="(ends[0].depthX + ends[0].checkX) / 2"
+        :y="mid - 8"
+        class="after"
+        text-anchor="middle"
+      >
+        {{ ends[0].checkX - ends[0].depthX > 150 ? `after: face to mark ${gap}` : gap }}
+      </text>
       <g v-for="end in ends" :key="`m${end.e}`">
         <path :d="`M${end.checkX} ${TOP - 8}V${tapeY}`" class="check" />
-        <text :x="end.checkX" :y="TOP - 13" class="label ink" text-anchor="middle">check {{ figure(check(end.e)) }}</text>
+        <text :x="end.checkX" :y="TOP - 13" class="label ink" text-anchor="middle">
+          check {{ figure(check(end.e)) }}
+        </text>
         <path :d="`M${end.depthX} ${mid - pipeH / 2 - 4}V${tapeY}`" class="depth" />
-        <text :x="end.depthX + (end.e ? -6 : 6)" :y="mid + pipeH / 2 + 27" class="label violet" :text-anchor="end.e ? 'end' : 'start'">depth {{ figure(depth(end.e)) }}</text>
-        <text :x="end.faceX + (end.e ? 8 : -8)" :y="TOP - 32" class="name" :text-anchor="end.e ? 'end' : 'start'">{{ end.name }}</text>
+        <text
+          :x="end.depthX + (end.e ? -6 : 6)"
+          :y="mid + pipeH / 2 + 27"
+          class="label violet"
+          :text-anchor="end.e ? 'end' : 'start'"
+        >
+          depth {{ figure(depth(end.e)) }}
+        </text>
+        <text
+          :x="end.faceX + (end.e ? 8 : -8)"
+          :y="TOP - 32"
+          class="name"
+          :text-anchor="end.e ? 'end' : 'start'"
+        >
+          {{ end.name }}
+        </text>
       </g>
       <rect :x="MARGIN" :y="tapeY" :width="whole ? inner : inner / 2 - 22" height="38" class="tape" />
-      <rect v-if="!whole" :x="MARGIN + inner / 2 + 22" :y="tapeY" :width="inner / 2 - 22" height="38" class="tape" />
+      <rect
+        v-if="!whole"
+        :x="MARGIN + inner / 2 + 22"
+        :y="tapeY"
+        :width="inner / 2 - 22"
+        height="38"
+        class="tape"
+      />
       <g v-for="t in ticks" :key="t.mm">
         <path :d="`M${x(t.mm)} ${tapeY}v${tickH[t.size]}`" class="tick" />
-        <text v-if="t.label && x(t.mm) > MARGIN + 14 && x(t.mm) < MARGIN + inner - 20" :x="x(t.mm)" :y="tapeY + 33" class="numeral" text-anchor="middle">{{ t.label }}</text>
+        <text
+          v-if="t.label && fits(x(t.mm))"
+          :x="x(t.mm)"
+          :y="tapeY + 33"
+          class="numeral"
+          text-anchor="middle"
+        >
+          {{ t.label }}
+        </text>
       </g>
       <path :d="`M${x(0)} ${tapeY - 8}v54h-8`" class="hook" />
       <path :d="`M${x(lengthMm) - 7} ${tapeY - 9}h14l-7 11z`" class="cut" />

@@ -13,8 +13,18 @@ const marks = computed(() => {
   const length = props.piece.cutMm.value ?? 0
   const at = props.piece.ends.flatMap((e, i) => {
     const list: { mm: number; as: 'depth' | 'check'; says: string }[] = []
-    if (e.depthMm?.value != null) list.push({ mm: i ? length - e.depthMm.value : e.depthMm.value, as: 'depth', says: `depth ${figure(e.depthMm.value)}` })
-    if (e.checkMarkMm?.value != null) list.push({ mm: i ? length - e.checkMarkMm.value : e.checkMarkMm.value, as: 'check', says: `check ${figure(e.checkMarkMm.value)}` })
+    if (e.depthMm?.value != null)
+      list.push({
+        mm: i ? length - e.depthMm.value : e.depthMm.value,
+        as: 'depth',
+        says: `depth ${figure(e.depthMm.value)}`,
+      })
+    if (e.checkMarkMm?.value != null)
+      list.push({
+        mm: i ? length - e.checkMarkMm.value : e.checkMarkMm.value,
+        as: 'check',
+        says: `check ${figure(e.checkMarkMm.value)}`,
+      })
     return list.map((m) => ({ ...m, end: e.jointTag ?? '' }))
   })
   const sorted = [...at].sort((a, b) => a.mm - b.mm)
@@ -27,7 +37,13 @@ const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
 </script>
 
 <template>
-  <svg :width="330" :height="HEIGHT + 24" class="upright" role="img" :aria-label="`Marks of ${piece.item.tag} from the hook down`">
+  <svg
+    :width="330"
+    :height="HEIGHT + 24"
+    class="upright"
+    role="img"
+    :aria-label="`Marks of ${piece.item.tag} from the hook down`"
+  >
     <path :d="`M0 12H${TAPE_W}V${HEIGHT / 2 - 8}l-${TAPE_W / 2} -9l-${TAPE_W / 2} 9Z`" class="tape" />
     <path :d="`M0 ${HEIGHT / 2 + 14}l${TAPE_W / 2} -9l${TAPE_W / 2} 9V${HEIGHT}H0Z`" class="tape" />
     <path d="M-2 10H88" class="hook" />

@@ -8,7 +8,8 @@ const SOCKET = `<rect x="16" y="3" width="16" height="14" ${OUT}/>`
 const RIM = `<rect x="16" y="3" width="16" height="14" fill="none" stroke="${K}" stroke-width="2"/>`
 const MADE = PIPE + SOCKET
 const PLANNED = `<rect x="1" y="5" width="13" height="10" ${OUT}/><path d="M20 3H32V17H20" fill="none" stroke="${K}" stroke-width="2" stroke-linejoin="miter" stroke-linecap="square"/>`
-const fill = (height: number): string => `${MADE}<rect x="16" y="${17 - height}" width="16" height="${height}" fill="${K}"/>${RIM}`
+const fill = (height: number): string =>
+  `${MADE}<rect x="16" y="${17 - height}" width="16" height="${height}" fill="${K}"/>${RIM}`
 
 /** One drawing for each state, in a box of 36 by 20. Shape alone tells them apart. */
 export const GLYPH_SHAPES: Readonly<Record<GlyphId, string>> = {

@@ -4,18 +4,31 @@ export interface Tick {
   label: string | null
 }
 
+/** Closest that graduations and numerals may stand. */
+const TICK_PX = 4
+const NUMERAL_PX = 44
+
 /** Graduations of a length tape between two lengths, as dense as the scale carries. */
 export function lengthTicks(fromMm: number, toMm: number, pxPerMm: number, units: 'metric' | 'inch'): Tick[] {
   const unit = units === 'inch' ? 25.4 : 10
-  const fine = units === 'inch' ? unit / 4 : pxPerMm >= 3 ? 1 : pxPerMm >= 0.9 ? 5 : 10
-  const bigEvery = units === 'inch' ? (pxPerMm * unit < 26 ? 5 : 1) : pxPerMm >= 3 ? 1 : pxPerMm >= 0.55 ? 5 : 10
+  const fines =
+    units === 'inch'
+      ? [unit / 16, unit / 8, unit / 4, unit / 2, unit, unit * 6, unit * 12]
+      : [1, 5, 10, 50, 100, 500, 1000]
+  const fine = fines.find((mm) => mm * pxPerMm >= TICK_PX) ?? unit * 100
+  const bigs = units === 'inch' ? [1, 2, 6, 12, 24, 60, 120] : [1, 2, 5, 10, 20, 50, 100, 200]
+  const bigEvery = bigs.find((k) => k * unit * pxPerMm >= NUMERAL_PX) ?? 1000
   const out: Tick[] = []
   for (let k = Math.ceil((fromMm - 1e-6) / fine); k * fine <= toMm + 1e-6; k++) {
     const mm = k * fine
     const whole = mm / unit
     const isBig = Math.abs(whole / bigEvery - Math.round(whole / bigEvery)) < 1e-6
-    const isMid = Math.abs(whole - Math.round(whole)) < 1e-6
-    out.push({ mm, size: isBig ? 'big' : isMid ? 'mid' : 'small', label: isBig && mm > 0 ? String(Math.round(units === 'inch' ? whole : mm)) : null })
+    const isMid = Math.abs(whole - Math.round(whole)) < 1e-6 && fine < unit
+    out.push({
+      mm,
+      size: isBig ? 'big' : isMid ? 'mid' : 'small',
+      label: isBig && mm > 0 ? String(Math.round(units === 'inch' ? whole : mm)) : null,
+    })
   }
   return out
 }
@@ -23,5 +36,8 @@ export function lengthTicks(fromMm: number, toMm: number, pxPerMm: number, units
 /** Hour marks of a time tape: step in seconds so that labels keep apart. */
 export function timeStep(spanS: number, width: number): number {
   const wanted = (spanS / width) * 64
-  return [60, 300, 600, 900, 1800, 3600, 7200, 10800, 21600, 43200, 86400, 172800].find((s) => s >= wanted) ?? 604800
+  return (
+    [60, 300, 600, 900, 1800, 3600, 7200, 10800, 21600, 43200, 86400, 172800].find((s) => s >= wanted) ??
+    604800
+  )
 }

@@ -98,7 +98,12 @@ export function slowerEnd(span: Span, requiredS: (c: number) => number | null, m
 
 const caches = new WeakMap<History, Map<string, Pace>>()
 /** The pace of a named rule along a history; worked out once for each pair, since thousands of joints share it. */
-export function paceOf(history: History, key: string, requiredS: (c: number) => number | null, mode: CureMode): Pace {
+export function paceOf(
+  history: History,
+  key: string,
+  requiredS: (c: number) => number | null,
+  mode: CureMode,
+): Pace {
   let cache = caches.get(history)
   if (!cache) caches.set(history, (cache = new Map()))
   const full = `${mode} ${key}`

@@ -11,6 +11,9 @@ export interface Piece {
   reachedS: number
 }
 
+/** Epoch seconds leave a tenth of a microsecond: a ramp's value is no sharper than this. */
+const SAME_BAR = 1e-9
+
 const barAt = (p: Piece, atS: number): number =>
   p.slopeBarPerS === 0 ? p.bar : p.bar + p.slopeBarPerS * (atS - p.fromS)
 const reachedAt = (p: Piece, atS: number): number => (p.slopeBarPerS === 0 ? p.reachedS : atS)
@@ -22,11 +25,17 @@ function append(out: Piece[], from: Piece, atS: number): void {
     last &&
     last.holder === from.holder &&
     last.slopeBarPerS === from.slopeBarPerS &&
-    Math.abs(barAt(last, atS) - bar) <= 1e-12 * Math.max(1, Math.abs(bar))
+    Math.abs(barAt(last, atS) - bar) <= SAME_BAR
   )
     return
   if (last && last.bar === Infinity && bar === Infinity && last.holder === from.holder) return
-  const piece = { fromS: atS, bar, slopeBarPerS: from.slopeBarPerS, holder: from.holder, reachedS: reachedAt(from, atS) }
+  const piece = {
+    fromS: atS,
+    bar,
+    slopeBarPerS: from.slopeBarPerS,
+    holder: from.holder,
+    reachedS: reachedAt(from, atS),
+  }
   if (last && last.fromS === atS) out[out.length - 1] = piece
   else out.push(piece)
 }
@@ -40,7 +49,7 @@ function wins(a: Piece, b: Piece, atS: number, pick: 'min' | 'max'): boolean {
     const rb = reachedAt(b, atS)
     return ra === rb ? a.holder <= b.holder : ra > rb
   }
-  const close = Math.abs(va - vb) <= 1e-12 * Math.max(1, Math.abs(va))
+  const close = Math.abs(va - vb) <= SAME_BAR
   const less = close ? a.slopeBarPerS < b.slopeBarPerS : va < vb
   return pick === 'min' ? less : !less
 }

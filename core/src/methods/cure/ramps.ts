@@ -12,10 +12,18 @@ const HORIZON_S = 60 * 86400
  * Pressure a joint may take against time, from home on, by its cure rule along a history.
  * Never falling, never above the true curve. Starts with a piece of 0 bar at `homeS`.
  */
-export function curePieces(rule: CureRule, homeS: number, history: History, mode: CureMode, holder = 0): Piece[] {
+export function curePieces(
+  rule: CureRule,
+  homeS: number,
+  history: History,
+  mode: CureMode,
+  holder = 0,
+): Piece[] {
   const none: Piece[] = [{ fromS: homeS, bar: 0, slopeBarPerS: 0, holder, reachedS: homeS }]
   if (rule.perBarS !== null) {
-    return mode === 'coldest' ? perBarColdest(rule, homeS, history, holder) : perBarAccumulated(rule, homeS, history, holder)
+    return mode === 'coldest'
+      ? perBarColdest(rule, homeS, history, holder)
+      : perBarAccumulated(rule, homeS, history, holder)
   }
   const out = none
   rule.classes.forEach((c, i) => {
@@ -112,7 +120,13 @@ function perBarAccumulated(rule: CureRule, homeS: number, history: History, hold
   return parts.reduce((all, next) => combine(all, next, 'max'))
 }
 
-function accumulatedClass(perBar: number, c: CureClass, homeS: number, history: History, holder: number): Piece[] {
+function accumulatedClass(
+  perBar: number,
+  c: CureClass,
+  homeS: number,
+  history: History,
+  holder: number,
+): Piece[] {
   const curve = new Curve(homeS, holder)
   const cap = ceiling(c)
   let warmS = 0

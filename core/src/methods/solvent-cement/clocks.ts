@@ -66,7 +66,10 @@ export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
       untilS: open.value === null ? open : fig(coat.earliestS + open.value, open.source),
       ...(closing.length ? { stoppedAtS: Math.max(...closing) } : {}),
       onMiss: { backTo: 'cut-out', say: msg('cement-closed') },
-      why: open.value === null ? [] : [msg('open-by-temperature', { temperatureC: Math.max(airC ?? 0, wallC ?? 0) })],
+      why:
+        open.value === null
+          ? []
+          : [msg('open-by-temperature', { temperatureC: Math.max(airC ?? 0, wallC ?? 0) })],
     })
   }
   if (homeS !== null) {
@@ -100,5 +103,8 @@ export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
 /** A re-coat while the first coat was soft starts the window again; a doubled entry does not. */
 function lastCoat(cement: readonly Done[]): Done | undefined {
   const again = cement.filter((d) => d.readings.again === true)
-  return again.at(-1) ?? cement.reduce<Done | undefined>((a, b) => (!a || b.earliestS < a.earliestS ? b : a), undefined)
+  return (
+    again.at(-1) ??
+    cement.reduce<Done | undefined>((a, b) => (!a || b.earliestS < a.earliestS ? b : a), undefined)
+  )
 }

@@ -4,7 +4,16 @@ import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '..
 import { clocks, homeAtS, humidityOf, setAtS } from './clocks.js'
 import { OVER_PASS_MM, SHORT_PASS_MM, inspect } from './inspection.js'
 import { cureRule } from './rule.js'
-import { applicatorMinMm, cementBody, crew, holdS, openTimeS, primerWindowS, setupFindings, usesPrimer } from './setup.js'
+import {
+  applicatorMinMm,
+  cementBody,
+  crew,
+  holdS,
+  openTimeS,
+  primerWindowS,
+  setupFindings,
+  usesPrimer,
+} from './setup.js'
 import { type SolventSpec, depthOf, fields, odMm, parse } from './spec.js'
 import { steps } from './steps.js'
 
@@ -81,7 +90,13 @@ function section(spec: SolventSpec, life: Life | null): Shape[] {
     if (!isHome) shapes.push({ kind: 'mark', at: end - depth, as: 'depth' })
     shapes.push({ kind: 'mark', at: end - depth - spec.checkOffsetMm, as: 'check' })
   }
-  if (isHome) shapes.push({ kind: 'gap', x1: end - depth - spec.checkOffsetMm, x2: face, says: msg('gap-check', { offsetMm: spec.checkOffsetMm }) })
+  if (isHome)
+    shapes.push({
+      kind: 'gap',
+      x1: end - depth - spec.checkOffsetMm,
+      x2: face,
+      says: msg('gap-check', { offsetMm: spec.checkOffsetMm }),
+    })
   return shapes
 }
 
@@ -90,7 +105,10 @@ function interruption(spec: SolventSpec, life: Life, kind: string, ctx: Ctx): Fi
   const stage = life.done.at(-1)?.step ?? 'start'
   const running = clocks(spec, life, ctx).filter((c) => c.stoppedAtS === undefined && c.untilS.value !== null)
   const untilAtS = running.find((c) => c.kind === 'window')?.untilS.value ?? 0
-  const code = kind === 'rain' && (stage === 'fit' || stage === 'prime') ? 'interrupted-wet' : `interrupted-after-${stage}`
+  const code =
+    kind === 'rain' && (stage === 'fit' || stage === 'prime')
+      ? 'interrupted-wet'
+      : `interrupted-after-${stage}`
   return [finding('warn', code, 'cp-steps', { untilAtS, kind })]
 }
 
@@ -119,7 +137,12 @@ export const solventCement: Method<SolventSpec> = {
       unit: 'none',
       matches: { plastic: spec.material, body: cementBody(spec, spec.pressureService).value },
     },
-    { item: usesPrimer(spec) ? 'primer' : 'cleaner', qty: noFig(msg('quantity-unknown')), unit: 'none', matches: {} },
+    {
+      item: usesPrimer(spec) ? 'primer' : 'cleaner',
+      qty: noFig(msg('quantity-unknown')),
+      unit: 'none',
+      matches: {},
+    },
     { item: 'applicator', qty: applicatorMinMm(spec), unit: 'mm', matches: {} },
   ],
   cautions: () => [

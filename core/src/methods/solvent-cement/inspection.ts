@@ -31,11 +31,17 @@ const lastOf = (life: Life, step: string): Done | undefined => life.done.filter(
 /** Everything that speaks for or against a finished joint: windows kept, hold held, mark, bead. */
 export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
   const findings: Finding[] = []
-  const say = (level: 'stop' | 'warn' | 'note', code: string, source: SourceId, p: Record<string, string | number> = {}): void => {
+  const say = (
+    level: 'stop' | 'warn' | 'note',
+    code: string,
+    source: SourceId,
+    p: Record<string, string | number> = {},
+  ): void => {
     findings.push(finding(level, code, source, p))
   }
   const home = lastOf(life, 'home')
-  if (!home) return { verdict: 'unknown', findings, unread: ['checkMm', 'bead'], next: { step: 'home' }, causes: [] }
+  if (!home)
+    return { verdict: 'unknown', findings, unread: ['checkMm', 'bead'], next: { step: 'home' }, causes: [] }
   for (const clock of clocks(spec, life, ctx)) {
     if (clock.kind !== 'window' || clock.stoppedAtS === undefined || clock.untilS.value === null) continue
     const lateS = clock.stoppedAtS - clock.untilS.value
@@ -46,7 +52,8 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
     if (d.readings.exception === 'let-go-early') say('warn', 'let-go-early', 'cp-hold')
     if (d.readings.exception === 'too-loose') say('stop', 'too-loose', 'cp-steps')
   }
-  for (const i of life.interrupted) if (i.atS > home.latestS) say('warn', 'disturbed', 'cp-steps', { kind: i.kind })
+  for (const i of life.interrupted)
+    if (i.atS > home.latestS) say('warn', 'disturbed', 'cp-steps', { kind: i.kind })
   const judged = lastOf(life, 'judge')
   const reading = judged?.readings.checkMm
   const bead = judged?.readings.bead
@@ -54,8 +61,10 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
   if (typeof reading === 'number' && Number.isFinite(reading)) {
     const depth = depthOf(spec)
     const check = judgeCheckMark(reading, spec.checkOffsetMm, depth.value ?? 0)
-    if (check.verdict === 'fail') say('stop', 'mark-short', 'ours-check-mark', { readingMm: reading, shortMm: check.shortMm })
-    if (check.verdict === 'unknown') say('warn', 'mark-over', 'ours-check-mark', { readingMm: reading, overMm: -check.shortMm })
+    if (check.verdict === 'fail')
+      say('stop', 'mark-short', 'ours-check-mark', { readingMm: reading, shortMm: check.shortMm })
+    if (check.verdict === 'unknown')
+      say('warn', 'mark-over', 'ours-check-mark', { readingMm: reading, overMm: -check.shortMm })
   } else unread.push('checkMm')
   if (bead === 'broken') say('stop', 'bead-broken', 'cp-steps')
   else if (bead !== 'all-round') unread.push('bead')

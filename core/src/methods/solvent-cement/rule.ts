@@ -58,7 +58,8 @@ function nextInchSize(od: number): number | null {
   for (const name of Object.keys(NPS_OD_INCH)) {
     const size = parseSize(`NPS ${name}`)
     const theirs = size && outsideDiameterMm(size)
-    if (size && theirs && theirs >= od - 1e-9 && (!best || theirs < best.od)) best = { inch: size.nominal, od: theirs }
+    if (size && theirs && theirs >= od - 1e-9 && (!best || theirs < best.od))
+      best = { inch: size.nominal, od: theirs }
   }
   return best?.inch ?? null
 }
@@ -82,9 +83,16 @@ export function cureRule(
   return found
 }
 
-function makeRule(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>, table: CureTable, humid: boolean): RuleFound {
+function makeRule(
+  spec: Pick<SolventSpec, 'material' | 'size' | 'school'>,
+  table: CureTable,
+  humid: boolean,
+): RuleFound {
   const size = sizeOf(spec)
-  const no = (code: string): RuleFound => ({ ok: false, why: msg(code, { material: spec.material, size: spec.size }) })
+  const no = (code: string): RuleFound => ({
+    ok: false,
+    why: msg(code, { material: spec.material, size: spec.size }),
+  })
   if (spec.school === 'inch') {
     if (spec.material === 'abs') return no('no-cure-abs-inch')
     const row = inchRow(table, size.nominal, humid)
@@ -119,7 +127,11 @@ function absRule(od: number): CureRule {
     classes: [{ toBar: null, requiredS: day }],
     perBarS: null,
     setS: (t) =>
-      od > ABS_SET_TO_MM || t < COLD_C - EDGE_C || t > HOT_C + EDGE_C ? null : t <= WARM_C + EDGE_C ? 900 : 600,
+      od > ABS_SET_TO_MM || t < COLD_C - EDGE_C || t > HOT_C + EDGE_C
+        ? null
+        : t <= WARM_C + EDGE_C
+          ? 900
+          : 600,
   }
 }
 

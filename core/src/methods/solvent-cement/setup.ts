@@ -10,7 +10,8 @@ export function cementBody(joint: Joint, pressureService: boolean): { value: str
   if (joint.school === 'metric') return { value: 'gap-filling', source: 'cp-gap-filling' }
   const inch = sizeOf(joint).nominal
   const [regularTo, heavyTo] = pressureService ? [2, 12] : [4, 18]
-  const value = inch <= regularTo ? 'regular' : inch <= 6 ? 'medium' : inch <= heavyTo ? 'heavy' : 'extra-heavy'
+  const value =
+    inch <= regularTo ? 'regular' : inch <= 6 ? 'medium' : inch <= heavyTo ? 'heavy' : 'extra-heavy'
   return { value, source: 'cp-cement-body' }
 }
 
@@ -84,7 +85,12 @@ export interface Tin {
 /** What speaks against cementing here and now. A finding of level `stop` means: not like this. */
 export function setupFindings(joint: Joint, pressureService: boolean, now: Conditions, tin: Tin): Finding[] {
   const out: Finding[] = []
-  const say = (level: Level, code: string, source: string, params: Record<string, string | number> = {}): void => {
+  const say = (
+    level: Level,
+    code: string,
+    source: string,
+    params: Record<string, string | number> = {},
+  ): void => {
     out.push(finding(level, code, source, params))
   }
   const dewC = dewPointC(now.airC, now.relativeHumidityPct)
@@ -104,12 +110,14 @@ function temperatureFindings(joint: Joint, now: Conditions, tin: Tin, say: Say):
   if (joint.school === 'inch') {
     const limitC = Math.min(fToC(40), tin.cementRatedMinC ?? fToC(40))
     if (coldest < limitC - EDGE_C) say('stop', 'too-cold', source, { temperatureC: coldest, limitC })
-    if (hottest > fToC(110) + EDGE_C) say('stop', 'too-hot', source, { temperatureC: hottest, limitC: fToC(110) })
+    if (hottest > fToC(110) + EDGE_C)
+      say('stop', 'too-hot', source, { temperatureC: hottest, limitC: fToC(110) })
   } else if (joint.material === 'abs') {
     if (coldest < 5 - EDGE_C) say('stop', 'too-cold', source, { temperatureC: coldest, limitC: 5 })
     if (hottest > 40 + EDGE_C) say('stop', 'too-hot', source, { temperatureC: hottest, limitC: 40 })
   } else if (joint.material === 'pvc-u') {
-    if (coldest < 5 - EDGE_C) say('warn', 'cold-needs-provision', source, { temperatureC: coldest, limitC: 5 })
+    if (coldest < 5 - EDGE_C)
+      say('warn', 'cold-needs-provision', source, { temperatureC: coldest, limitC: 5 })
   } else say('note', 'no-temperature-limit', source, { material: joint.material })
 }
 

@@ -20,14 +20,44 @@ export interface SolventSpec {
 
 export const LONGEST_SOCKET_MM = 500
 export const fields: readonly Field[] = [
-  { key: 'material', label: msg('field-material'), needed: true, control: 'choice', options: Object.keys(SOLVENT_SIZES) },
+  {
+    key: 'material',
+    label: msg('field-material'),
+    needed: true,
+    control: 'choice',
+    options: Object.keys(SOLVENT_SIZES),
+  },
   { key: 'size', label: msg('field-size'), needed: true, control: 'size' },
   { key: 'school', label: msg('field-school'), needed: true, control: 'choice', options: ['inch', 'metric'] },
   { key: 'schedule', label: msg('field-schedule'), needed: false, control: 'choice', options: ['40', '80'] },
-  { key: 'socketDepthMm', label: msg('field-socket-depth'), needed: false, unit: 'mm', min: 5, max: LONGEST_SOCKET_MM, control: 'length' },
-  { key: 'checkOffsetMm', label: msg('field-check-offset'), needed: true, unit: 'mm', min: 10, max: 300, control: 'length' },
+  {
+    key: 'socketDepthMm',
+    label: msg('field-socket-depth'),
+    needed: false,
+    unit: 'mm',
+    min: 5,
+    max: LONGEST_SOCKET_MM,
+    control: 'length',
+  },
+  {
+    key: 'checkOffsetMm',
+    label: msg('field-check-offset'),
+    needed: true,
+    unit: 'mm',
+    min: 10,
+    max: 300,
+    control: 'length',
+  },
   { key: 'pressureService', label: msg('field-pressure-service'), needed: true, control: 'yes-no' },
-  { key: 'wallMm', label: msg('field-wall'), needed: false, unit: 'mm', min: 0.5, max: 50, control: 'length' },
+  {
+    key: 'wallMm',
+    label: msg('field-wall'),
+    needed: false,
+    unit: 'mm',
+    min: 0.5,
+    max: 50,
+    control: 'length',
+  },
 ]
 
 /** Reads a stored or typed specification. Never throws; every fault names its field. */
@@ -54,7 +84,8 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
   const socketDepthMm = positive('socketDepthMm')
   if (socketDepthMm !== null && socketDepthMm > LONGEST_SOCKET_MM) say('socket-too-deep', 'socketDepthMm')
   const checkOffsetMm = positive('checkOffsetMm')
-  if (checkOffsetMm === null && !errors.some((e) => e.field === 'checkOffsetMm')) say('missing', 'checkOffsetMm')
+  if (checkOffsetMm === null && !errors.some((e) => e.field === 'checkOffsetMm'))
+    say('missing', 'checkOffsetMm')
   if (errors.length) return { ok: false, errors }
   return {
     ok: true,

@@ -4,7 +4,11 @@ import { OVER_PASS_MM, SHORT_PASS_MM } from './inspection.js'
 import { applicatorMinMm, chamfer, crew, usesPrimer } from './setup.js'
 import { type SolventSpec, depthOf } from './spec.js'
 
-const ex = (id: string, backTo: StepException['backTo']): StepException => ({ id, says: msg(`ex-${id}`), backTo })
+const ex = (id: string, backTo: StepException['backTo']): StepException => ({
+  id,
+  says: msg(`ex-${id}`),
+  backTo,
+})
 
 /** The steps of one joint in order, as the job's school makes it. Steps of the other school are not shown. */
 export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
@@ -110,9 +114,19 @@ export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
         min: 0,
         max: 400,
         control: 'length',
-        target: { value: fig(spec.checkOffsetMm, 'ours-check-mark'), shortMax: SHORT_PASS_MM, overMax: OVER_PASS_MM },
+        target: {
+          value: fig(spec.checkOffsetMm, 'ours-check-mark'),
+          shortMax: SHORT_PASS_MM,
+          overMax: OVER_PASS_MM,
+        },
       },
-      { key: 'bead', label: msg('field-bead'), needed: true, control: 'choice', options: ['all-round', 'broken'] },
+      {
+        key: 'bead',
+        label: msg('field-bead'),
+        needed: true,
+        control: 'choice',
+        options: ['all-round', 'broken'],
+      },
     ],
     reaches: 'verified',
     skip: 'reason',

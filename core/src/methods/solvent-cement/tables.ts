@@ -93,4 +93,5 @@ export const HUMID_FACTOR = 1.5
 
 export const bandsC = (bandsF: readonly (readonly [number, number])[]): (readonly [number, number])[] =>
   bandsF.map(([a, b]) => [fToC(a), fToC(b)] as const)
-export const classBars = (classes: readonly { toPsi: number }[]): number[] => classes.map((c) => psiToBar(c.toPsi))
+export const classBars = (classes: readonly { toPsi: number }[]): number[] =>
+  classes.map((c) => psiToBar(c.toPsi))

@@ -14,7 +14,13 @@ const route = useRoute()
 const router = useRouter()
 const narrow = useNarrow()
 const pieces = computed(() => allPieces(job.state))
-const piece = computed(() => pieces.value.find((p) => p.item.id === route.params.itemId) ?? pieces.value.find((p) => !p.item.cut) ?? pieces.value[0] ?? null)
+const piece = computed(
+  () =>
+    pieces.value.find((p) => p.item.id === route.params.itemId) ??
+    pieces.value.find((p) => !p.item.cut) ??
+    pieces.value[0] ??
+    null,
+)
 const index = computed(() => pieces.value.findIndex((p) => p === piece.value))
 const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 const length = (mm: number): string => fmt.length(mm, job.reader)
@@ -25,10 +31,17 @@ const open = (step: number): void => {
 const marks = computed(() => {
   const p = piece.value
   if (!p) return ''
-  const [a, b] = p.ends.map((e) => (e.depthMm?.value == null ? null : { depth: e.depthMm.value, check: e.checkMarkMm?.value ?? 0, tag: e.jointTag }))
-  if (a && b && a.depth === b.depth) return ` Mark ${figure(a.depth)} both ends; check marks at ${figure(a.check)}.`
+  const [a, b] = p.ends.map((e) =>
+    e.depthMm?.value == null
+      ? null
+      : { depth: e.depthMm.value, check: e.checkMarkMm?.value ?? 0, tag: e.jointTag },
+  )
+  if (a && b && a.depth === b.depth)
+    return ` Mark ${figure(a.depth)} both ends; check marks at ${figure(a.check)}.`
   const one = [a, b].filter((e) => e !== null && e !== undefined)
-  return one.length ? ` Mark ${one.map((e) => `${figure(e?.depth ?? 0)} at ${e?.tag}`).join(', ')}; check marks at ${one.map((e) => figure(e?.check ?? 0)).join(', ')}.` : ''
+  return one.length
+    ? ` Mark ${one.map((e) => `${figure(e?.depth ?? 0)} at ${e?.tag}`).join(', ')}; check marks at ${one.map((e) => figure(e?.check ?? 0)).join(', ')}.`
+    : ''
 })
 const headline = computed(() => {
   const p = piece.value
@@ -39,10 +52,11 @@ const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null &
 const how = computed(() => {
   const p = piece.value
   if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
-  return `${p.item.tag}, ${p.item.size} ${p.line.material}. ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}.`
+  return `${p.item.tag}, ${p.item.size} ${p.line.material}: ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}.`
 })
 const longest = computed(() => Math.max(1, ...pieces.value.map((p) => p.cutMm.value ?? 0)))
-const od = (size: string): number => outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
+const od = (size: string): number =>
+  outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
 const sources = ref(false)
 const measuring = ref(false)
 const depthSource = computed(() => {
@@ -52,9 +66,13 @@ const depthSource = computed(() => {
 async function cut(): Promise<void> {
   const p = piece.value
   if (!p || p.cutMm.value === null) return
-  await job.write([{ kind: 'piece-cut', data: { itemId: p.item.id, cutMm: p.cutMm.value } }], `${p.item.tag} is cut.`)
+  await job.write(
+    [{ kind: 'piece-cut', data: { itemId: p.item.id, cutMm: p.cutMm.value } }],
+    `${p.item.tag} is cut.`,
+  )
   const next = pieces.value.find((x) => !x.item.cut && x.item.id !== p.item.id && x.cutMm.value !== null)
-  if (next) await router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
+  if (next)
+    await router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
 }
 </script>
 
@@ -62,11 +80,18 @@ async function cut(): Promise<void> {
   <div class="place cut">
     <div class="head">
       <h1>
-        <template v-if="piece && piece.cutMm.value !== null">Cut <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">{{ headline.split('.')[0] }}</button>{{ headline.slice(headline.indexOf('.')) }}</template>
+        <template v-if="piece && piece.cutMm.value !== null"
+          >Cut
+          <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
+            {{ headline.split('.')[0] }}</button>{{ headline.slice(headline.indexOf('.')) }}</template
+        >
         <template v-else>{{ headline }}</template>
       </h1>
       <p class="why">{{ how }}</p>
-      <p v-if="piece?.changedSinceCut" class="refusal">Cut at {{ length(piece.item.cut?.mm ?? 0) }}; the figures have changed since. Check it before it goes in.</p>
+      <p v-if="piece?.changedSinceCut" class="refusal">
+        Cut at {{ length(piece.item.cut?.mm ?? 0) }}; the figures have changed since. Check it before it goes
+        in.
+      </p>
     </div>
     <template v-if="piece">
       <template v-if="piece.cutMm.value !== null">
@@ -75,10 +100,17 @@ async function cut(): Promise<void> {
       </template>
       <div class="buttons">
         <button class="button" type="button" :disabled="index <= 0" @click="open(-1)">Previous piece</button>
-        <button class="button main" type="button" :disabled="piece.cutMm.value === null || (piece.item.cut !== null && !piece.changedSinceCut)" @click="cut">
+        <button
+          class="button main"
+          type="button"
+          :disabled="piece.cutMm.value === null || (piece.item.cut !== null && !piece.changedSinceCut)"
+          @click="cut"
+        >
           {{ piece.item.cut && !piece.changedSinceCut ? 'Is cut' : 'Cut' }}
         </button>
-        <button class="button" type="button" :disabled="index >= pieces.length - 1" @click="open(1)">Next piece</button>
+        <button class="button" type="button" :disabled="index >= pieces.length - 1" @click="open(1)">
+          Next piece
+        </button>
         <button class="button" type="button" @click="measuring = true">The socket measures …</button>
       </div>
       <p class="why">{{ pieces.length }} pieces, {{ uncut }} still to cut.</p>
@@ -98,18 +130,41 @@ async function cut(): Promise<void> {
           <tbody>
             <tr v-for="p in pieces" :key="p.item.id" :class="{ open: p === piece }">
               <td>
-                <RouterLink class="strong" :to="{ name: 'cut', params: { jobId: job.jobId, itemId: p.item.id } }">{{ p.item.tag }}</RouterLink>
+                <RouterLink
+                  class="strong"
+                  :to="{ name: 'cut', params: { jobId: job.jobId, itemId: p.item.id } }"
+                  >{{ p.item.tag }}</RouterLink
+                >
               </td>
               <td>{{ p.item.size }}</td>
-              <td class="wide">{{ p.ends[0].fitting?.fitting ?? 'free end' }} and {{ p.ends[1].fitting?.fitting ?? 'free end' }}</td>
+              <td class="wide">
+                {{ p.ends[0].fitting?.fitting ?? 'free end' }} and
+                {{ p.ends[1].fitting?.fitting ?? 'free end' }}
+              </td>
               <td class="wide">
                 <svg width="180" height="18" aria-hidden="true">
-                  <rect x="1" :y="9 - Math.max(3, od(p.item.size) * 0.075)" :width="((p.cutMm.value ?? 0) / longest) * 176" :height="Math.max(6, od(p.item.size) * 0.15)" class="bar" />
+                  <rect
+                    x="1"
+                    :y="9 - Math.max(3, od(p.item.size) * 0.075)"
+                    :width="((p.cutMm.value ?? 0) / longest) * 176"
+                    :height="Math.max(6, od(p.item.size) * 0.15)"
+                    class="bar"
+                  />
                 </svg>
               </td>
               <td class="num">{{ p.item.measuredMm === null ? '' : figure(p.item.measuredMm) }}</td>
               <td class="num">{{ p.cutMm.value === null ? '?' : figure(p.cutMm.value) }}</td>
-              <td>{{ p.changedSinceCut ? 'changed since cut' : p.item.cut ? 'cut' : p.cutMm.value === null ? 'not yet known' : 'to cut' }}</td>
+              <td>
+                {{
+                  p.changedSinceCut
+                    ? 'changed since cut'
+                    : p.item.cut
+                      ? 'cut'
+                      : p.cutMm.value === null
+                        ? 'not yet known'
+                        : 'to cut'
+                }}
+              </td>
             </tr>
           </tbody>
         </table>
@@ -118,12 +173,18 @@ async function cut(): Promise<void> {
     <Sheet v-if="sources && piece" title="Where this length comes from" @close="sources = false">
       <p>{{ how }}</p>
       <p v-if="depthSource">
-        Depth: {{ depthSource.reference }}{{ depthSource.edition ? `, ${depthSource.edition}` : '' }}. <strong>{{ depthSource.kind.replace('-', ' ') }}</strong>. {{ depthSource.note }}
+        Depth: {{ depthSource.reference }}{{ depthSource.edition ? `, ${depthSource.edition}` : '' }}.
+        <strong>{{ depthSource.kind.replace('-', ' ') }}</strong>. {{ depthSource.note }}
       </p>
       <p>Take-offs: as measured on this job.</p>
       <button class="button" type="button" @click="sources = false">Close</button>
     </Sheet>
-    <MeasureSheet v-if="measuring && piece" :material="piece.line.material" :size="piece.item.size" @close="measuring = false" />
+    <MeasureSheet
+      v-if="measuring && piece"
+      :material="piece.line.material"
+      :size="piece.item.size"
+      @close="measuring = false"
+    />
   </div>
 </template>
 

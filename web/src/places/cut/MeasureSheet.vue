@@ -16,14 +16,19 @@ async function save(): Promise<void> {
   const mm = parseLength(text.value, job.reader.units)
   if (mm === null || mm <= 0) return void (fault.value = `"${text.value}" is not a length.`)
   if (mm > DEEPEST_MM) return void (fault.value = 'No socket is that deep. Measure again.')
-  await job.write([{ kind: 'socket-measured', data: { material: props.material, size: props.size, depthMm: mm } }], `${props.size}: this box measures ${text.value}.`)
+  await job.write(
+    [{ kind: 'socket-measured', data: { material: props.material, size: props.size, depthMm: mm } }],
+    `${props.size}: this box measures ${text.value}.`,
+  )
   emit('close')
 }
 </script>
 
 <template>
   <Sheet :title="`This box of ${size} measures`" @close="emit('close')">
-    <p class="why">Socket face to stop. It wins over the published figure; uncut pieces change, cut ones are flagged.</p>
+    <p class="why">
+      Socket face to stop. It wins over the published figure; uncut pieces change, cut ones are flagged.
+    </p>
     <label for="socket">Socket depth</label>
     <ElInput id="socket" v-model="text" size="large" inputmode="decimal" @keydown.enter="save">
       <template #suffix>{{ job.reader.units === 'inch' ? 'in' : 'mm' }}</template>

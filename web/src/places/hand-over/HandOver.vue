@@ -15,15 +15,35 @@ const session = useSession()
 const zone = computed(() => job.state.job.zone)
 const joints = computed(() => [...view.facts.values()].sort((a, b) => (a.tag < b.tag ? -1 : 1)))
 const good = computed(() => joints.value.filter((f) => f.inspection?.verdict === 'pass'))
-const sections = computed(() => [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)))
+const sections = computed(() =>
+  [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
+)
 const proved = computed(() => sections.value.filter((a) => a.proved))
 const missing = computed(() => [
-  ...joints.value.filter((f) => f.homeAtS === null).map((f) => ({ id: f.id, says: `${f.tag} is not made.`, to: { name: 'make', params: { jobId: job.jobId, jointId: f.id } } })),
+  ...joints.value
+    .filter((f) => f.homeAtS === null)
+    .map((f) => ({
+      id: f.id,
+      says: `${f.tag} is not made.`,
+      to: { name: 'make', params: { jobId: job.jobId, jointId: f.id } },
+    })),
   ...joints.value
     .filter((f) => f.homeAtS !== null && f.inspection?.verdict !== 'pass')
-    .map((f) => ({ id: f.id, says: f.inspection?.verdict === 'fail' ? `${f.tag} is judged failed.` : `${f.tag} is not judged good.`, to: { name: 'make', params: { jobId: job.jobId, jointId: f.id } } })),
-  ...sections.value.filter((a) => !a.proved).map((a) => ({ id: a.section.id, says: `${a.section.tag} is not proved.`, to: { name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } } })),
-  ...(signed.value.length ? [] : [{ id: 'sign', says: 'Nobody has signed the job over.', to: { hash: '#sign' } }]),
+    .map((f) => ({
+      id: f.id,
+      says: f.inspection?.verdict === 'fail' ? `${f.tag} is judged failed.` : `${f.tag} is not judged good.`,
+      to: { name: 'make', params: { jobId: job.jobId, jointId: f.id } },
+    })),
+  ...sections.value
+    .filter((a) => !a.proved)
+    .map((a) => ({
+      id: a.section.id,
+      says: `${a.section.tag} is not proved.`,
+      to: { name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } },
+    })),
+  ...(signed.value.length
+    ? []
+    : [{ id: 'sign', says: 'Nobody has signed the job over.', to: { hash: '#sign' } }]),
 ])
 const signed = computed(() => job.state.signed.filter((s) => s.what === 'job'))
 const headline = computed(() => {
@@ -41,7 +61,9 @@ interface LifeRow {
 const lives = computed<LifeRow[]>(() =>
   joints.value.flatMap((facts) => [
     ...facts.past.map((life) => ({ key: `${facts.id} ${life.no}`, facts, life, out: true })),
-    ...(facts.life ? [{ key: `${facts.id} ${facts.life.no}`, facts, life: facts.life as LifeState, out: false }] : []),
+    ...(facts.life
+      ? [{ key: `${facts.id} ${facts.life.no}`, facts, life: facts.life as LifeState, out: false }]
+      : []),
   ]),
 )
 const at = (life: LifeState, step: string | undefined): string => {
@@ -56,16 +78,38 @@ const judged = (f: JointFacts, life: LifeState): string => {
   return step.reads
     .map((r) => {
       const v = d.readings[r.key]
-      return typeof v === 'number' ? fmt.length(v, job.reader) : typeof v === 'string' ? job.t({ code: `${r.key}-${v}`, params: {} }) : 'not read'
+      return typeof v === 'number'
+        ? fmt.length(v, job.reader)
+        : typeof v === 'string'
+          ? job.t({ code: `${r.key}-${v}`, params: {} })
+          : 'not read'
     })
     .join(', ')
 }
 const who = (life: LifeState): string => [...new Set(life.done.map((d) => job.nameOf(d.by)))].join(', ')
 const fate = (r: LifeRow): string =>
-  r.out ? `cut out ${hhmm(r.life.cutOutAtS ?? 0, zone.value)}` : r.facts.inspection?.verdict === 'pass' ? 'judged good' : r.facts.inspection?.verdict === 'fail' ? 'failed' : 'open'
+  r.out
+    ? `cut out ${hhmm(r.life.cutOutAtS ?? 0, zone.value)}`
+    : r.facts.inspection?.verdict === 'pass'
+      ? 'judged good'
+      : r.facts.inspection?.verdict === 'fail'
+        ? 'failed'
+        : 'open'
 const print = (): void => window.print()
 async function sign(): Promise<void> {
-  await job.write([{ kind: 'signed', data: { what: 'job', refId: job.jobId ?? '', statement: `Handed over with ${missing.value.length - 1} things missing, as listed.` } }], 'Signed.')
+  await job.write(
+    [
+      {
+        kind: 'signed',
+        data: {
+          what: 'job',
+          refId: job.jobId ?? '',
+          statement: `Handed over with ${missing.value.length - 1} things missing, as listed.`,
+        },
+      },
+    ],
+    'Signed.',
+  )
 }
 </script>
 
@@ -73,10 +117,15 @@ async function sign(): Promise<void> {
   <div class="place">
     <div class="head">
       <h1>{{ headline }}</h1>
-      <p class="why">{{ job.state.job.name }}. The log is chained: each entry carries the hash of the one before. It shows what was recorded; it is no code authority.</p>
+      <p class="why">
+        {{ job.state.job.name }}. The log is chained: each entry carries the hash of the one before. It shows
+        what was recorded; it is no code authority.
+      </p>
     </div>
     <ul v-if="missing.length" class="missing" aria-label="Missing">
-      <li v-for="m in missing" :key="m.id"><RouterLink :to="m.to">{{ m.says }}</RouterLink></li>
+      <li v-for="m in missing" :key="m.id">
+        <RouterLink :to="m.to">{{ m.says }}</RouterLink>
+      </li>
     </ul>
     <div class="buttons no-print">
       <a class="button main" :href="`/api/jobs/${job.jobId}/export.json`" download>Whole job, JSON</a>
@@ -89,11 +138,38 @@ async function sign(): Promise<void> {
       <div v-else class="scroll">
         <table class="rows">
           <thead>
-            <tr><th></th><th>Joint</th><th>Size</th><th>Life</th><th>Home</th><th>By</th><th>Check mark and bead</th><th>Outcome</th></tr>
+            <tr>
+              <th></th>
+              <th>Joint</th>
+              <th>Size</th>
+              <th>Life</th>
+              <th>Home</th>
+              <th>By</th>
+              <th>Check mark and bead</th>
+              <th>Outcome</th>
+            </tr>
           </thead>
           <tbody>
             <tr v-for="r in lives" :key="r.key" :class="{ out: r.out }">
-              <td><JointGlyph v-if="view.looks.get(r.facts.id)" :look="r.out ? { ...view.looks.get(r.facts.id)!, glyph: 'cutout', inspected: false, look: false, life: 1, word: { code: 'state-cutout', params: {} } } : view.looks.get(r.facts.id)!" :tag="r.facts.tag" :height="18" /></td>
+              <td>
+                <JointGlyph
+                  v-if="view.looks.get(r.facts.id)"
+                  :look="
+                    r.out
+                      ? {
+                          ...view.looks.get(r.facts.id)!,
+                          glyph: 'cutout',
+                          inspected: false,
+                          look: false,
+                          life: 1,
+                          word: { code: 'state-cutout', params: {} },
+                        }
+                      : view.looks.get(r.facts.id)!
+                  "
+                  :tag="r.facts.tag"
+                  :height="18"
+                />
+              </td>
               <td class="strong">{{ r.facts.tag }}</td>
               <td>{{ r.facts.place.piece.size }}</td>
               <td>{{ r.life.no }}</td>
@@ -109,16 +185,22 @@ async function sign(): Promise<void> {
     <section>
       <h2>Tests</h2>
       <p v-for="t in job.state.tests.values()" :key="t.id">
-        {{ date(t.begunAtS, zone) }} {{ hhmm(t.begunAtS, zone) }}: <strong>{{ view.answers.get(t.sectionId)?.section.tag }}</strong> at {{ fmt.pressure(t.bar, job.reader) }} with {{ t.medium }}, {{ t.ended ? t.ended.verdict : 'running' }}, {{ t.tester }}.
+        {{ date(t.begunAtS, zone) }} {{ hhmm(t.begunAtS, zone) }}:
+        <strong>{{ view.answers.get(t.sectionId)?.section.tag }}</strong> at
+        {{ fmt.pressure(t.bar, job.reader) }} with {{ t.medium }},
+        {{ t.ended ? t.ended.verdict : 'running' }}, {{ t.tester }}.
       </p>
       <p v-if="!job.state.tests.size" class="why">No test yet.</p>
     </section>
     <section id="sign" class="sign">
       <h2>Signatures</h2>
       <p v-for="s in job.state.signed" :key="`${s.refId}${s.atS}`">
-        <strong>{{ job.nameOf(s.by) }}</strong>, {{ date(s.atS, zone) }} {{ hhmm(s.atS, zone) }}: {{ s.statement }}
+        <strong>{{ job.nameOf(s.by) }}</strong>, {{ date(s.atS, zone) }} {{ hhmm(s.atS, zone) }}:
+        {{ s.statement }}
       </p>
-      <button v-if="joints.length" type="button" class="button no-print" @click="sign">Sign the hand-over as {{ session.person?.name }}</button>
+      <button v-if="joints.length" type="button" class="button no-print" @click="sign">
+        Sign the hand-over as {{ session.person?.name }}
+      </button>
     </section>
     <p class="why">Printed {{ date(clock.nowS, zone) }} {{ hhmm(clock.nowS, zone) }}.</p>
   </div>

@@ -40,7 +40,10 @@ async function create(): Promise<void> {
     await job.open(jobId)
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
     await job.write([
-      { kind: 'job-set', data: { name: name.value.trim(), zone, school: school.value, table: 'current', checkOffsetMm: 50 } },
+      {
+        kind: 'job-set',
+        data: { name: name.value.trim(), zone, school: school.value, table: 'current', checkOffsetMm: 50 },
+      },
       { kind: 'place-set', data: { placeId: crypto.randomUUID(), name: 'On site' } },
     ])
     await router.push({ name: 'set-out', params: { jobId } })
@@ -68,7 +71,15 @@ async function leave(): Promise<void> {
 
 <template>
   <main class="jobs">
-    <h1>{{ jobs === null ? 'Looking for your jobs …' : jobs.length ? `${session.person?.name}, you are on ${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'}.` : 'You are on no job yet. Begin one below.' }}</h1>
+    <h1>
+      {{
+        jobs === null
+          ? 'Looking for your jobs …'
+          : jobs.length
+            ? `${session.person?.name}, you are on ${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'}.`
+            : 'You are on no job yet. Begin one below.'
+      }}
+    </h1>
     <ul v-if="jobs?.length">
       <li v-for="j in jobs" :key="j.jobId">
         <RouterLink :to="`/job/${j.jobId}`">
@@ -83,7 +94,10 @@ async function leave(): Promise<void> {
       <ElInput id="job-name" v-model="name" size="large" maxlength="200" />
       <fieldset>
         <legend>School</legend>
-        <label><input v-model="school" type="radio" value="metric" /> metric: cleaner, gap-filling cement, straight</label>
+        <label
+          ><input v-model="school" type="radio" value="metric" /> metric: cleaner, gap-filling cement,
+          straight</label
+        >
         <label><input v-model="school" type="radio" value="inch" /> inch: primer, quarter turn</label>
       </fieldset>
       <button class="button main" type="submit">Begin the job</button>
@@ -91,7 +105,14 @@ async function leave(): Promise<void> {
     <section>
       <h2>A job from a file</h2>
       <p class="why">The JSON export of a job reads back with the same log and the same hashes.</p>
-      <label class="button pick">Choose the file<input ref="file" class="sr" type="file" accept="application/json,.json" @change="bringIn" /></label>
+      <label class="button pick"
+        >Choose the file<input
+          ref="file"
+          class="sr"
+          type="file"
+          accept="application/json,.json"
+          @change="bringIn"
+      /></label>
     </section>
     <button class="button" type="button" @click="leave">Sign out</button>
   </main>

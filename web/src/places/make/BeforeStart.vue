@@ -7,7 +7,13 @@ import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 
 /** What to fetch and what is wrong today; tin and conditions asked once, then kept. */
-const props = defineProps<{ facts: JointFacts; findings: readonly Finding[]; tinId: string | null; hasReadings: boolean; brief: boolean }>()
+const props = defineProps<{
+  facts: JointFacts
+  findings: readonly Finding[]
+  tinId: string | null
+  hasReadings: boolean
+  brief: boolean
+}>()
 const emit = defineEmits<{ tin: [id: string | null]; override: [] }>()
 const job = useJob()
 const fetch = computed(() => {
@@ -17,7 +23,8 @@ const fetch = computed(() => {
     .consumables(f.spec, f.ctx)
     .map((n) => {
       const of = Object.values(n.matches).join(' ')
-      const size = n.qty.value !== null && n.unit === 'mm' ? ` ${fmt.length(n.qty.value, job.reader)} or wider` : ''
+      const size =
+        n.qty.value !== null && n.unit === 'mm' ? ` ${fmt.length(n.qty.value, job.reader)} or wider` : ''
       return `${of ? `${of} ` : ''}${n.item}${size}`
     })
     .join(', ')
@@ -29,12 +36,27 @@ const stops = computed(() => props.findings.filter((f) => f.level === 'stop'))
 <template>
   <div class="before">
     <p v-if="!brief">Fetch: {{ fetch }}.</p>
-    <p v-for="f in findings" :key="f.code" :class="{ refusal: f.level === 'stop', warn: f.level === 'warn' }">{{ job.t(f) }}</p>
-    <button v-if="stops.length" type="button" class="button stop" @click="emit('override')">Go on with a reason…</button>
+    <p v-for="f in findings" :key="f.code" :class="{ refusal: f.level === 'stop', warn: f.level === 'warn' }">
+      {{ job.t(f) }}
+    </p>
+    <button v-if="stops.length" type="button" class="button stop" @click="emit('override')">
+      Go on with a reason…
+    </button>
     <div v-if="tins.length && !brief" class="tin">
       <label for="tin">Tin</label>
-      <ElSelect id="tin" :model-value="tinId ?? ''" size="large" aria-label="Tin in hand" @update:model-value="(v: string) => emit('tin', v || null)">
-        <ElOption v-for="[id, t] in tins" :key="id" :value="id" :label="`${t.code}, ${t.plastic}, until ${t.expiresOn}`" />
+      <ElSelect
+        id="tin"
+        :model-value="tinId ?? ''"
+        size="large"
+        aria-label="Tin in hand"
+        @update:model-value="(v: string) => emit('tin', v || null)"
+      >
+        <ElOption
+          v-for="[id, t] in tins"
+          :key="id"
+          :value="id"
+          :label="`${t.code}, ${t.plastic}, until ${t.expiresOn}`"
+        />
         <ElOption value="" label="not said" />
       </ElSelect>
     </div>

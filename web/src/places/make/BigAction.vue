@@ -29,7 +29,17 @@ function click(e: MouseEvent): void {
 </script>
 
 <template>
-  <button type="button" class="action" :class="{ pressing, small }" :disabled="disabled" @click="click" @pointerdown="down" @pointerup="up" @pointerleave="up" @pointercancel="up">
+  <button
+    type="button"
+    class="action"
+    :class="{ pressing, small }"
+    :disabled="disabled"
+    @click="click"
+    @pointerdown="down"
+    @pointerup="up"
+    @pointerleave="up"
+    @pointercancel="up"
+  >
     <span class="label">{{ label }}</span>
     <span v-if="hint" class="hint">{{ hint }}</span>
   </button>

@@ -20,7 +20,14 @@ const high = computed(() => target.value + (props.field.target?.shortMax ?? 0))
 const FAR_MM = 6
 const centre = computed(() => props.modelValue ?? target.value + 26)
 const X = (mm: number): number => width.value / 2 + (mm - centre.value) * PX_PER_MM
-const ticks = computed(() => lengthTicks(centre.value - width.value / 2 / PX_PER_MM, centre.value + width.value / 2 / PX_PER_MM, PX_PER_MM, job.reader.units).filter((t) => t.mm >= 0))
+const ticks = computed(() =>
+  lengthTicks(
+    centre.value - width.value / 2 / PX_PER_MM,
+    centre.value + width.value / 2 / PX_PER_MM,
+    PX_PER_MM,
+    job.reader.units,
+  ).filter((t) => t.mm >= 0),
+)
 function place(mm: number): void {
   emit('update:modelValue', Math.max(0, Math.round(mm * 1000) / 1000))
 }
@@ -41,7 +48,15 @@ const words = computed(() => {
   if (v < low.value - 1e-9) return `${fmt.length(-off, job.reader)} past the stop`
   return 'home, by the check mark'
 })
-const chip = computed(() => (props.modelValue === null ? '' : props.modelValue > high.value + 1e-9 ? 'short' : props.modelValue < low.value - 1e-9 ? 'long' : 'right'))
+const chip = computed(() =>
+  props.modelValue === null
+    ? ''
+    : props.modelValue > high.value + 1e-9
+      ? 'short'
+      : props.modelValue < low.value - 1e-9
+        ? 'long'
+        : 'right',
+)
 </script>
 
 <template>
@@ -56,14 +71,46 @@ const chip = computed(() => (props.modelValue === null ? '' : props.modelValue >
       <path v-if="modelValue !== null" :d="`M${width / 2} 4V70`" class="needle" />
     </svg>
     <div class="nudges">
-      <button type="button" class="nudge" :disabled="modelValue === null" :aria-label="`less, ${inch ? '1/16 in' : '1 mm'}`" @pointerdown="hold(-1)" @pointerup="release" @pointerleave="release" @keydown.enter.space.prevent="nudge(-1)">{{ inch ? '−1/16' : '−1' }}</button>
-      <p class="value" aria-live="polite"><span class="figure">{{ modelValue === null ? '?' : fmt.length(modelValue, job.reader) }}</span><span>{{ words }}</span></p>
-      <button type="button" class="nudge" :disabled="modelValue === null" :aria-label="`more, ${inch ? '1/16 in' : '1 mm'}`" @pointerdown="hold(1)" @pointerup="release" @pointerleave="release" @keydown.enter.space.prevent="nudge(1)">{{ inch ? '+1/16' : '+1' }}</button>
+      <button
+        type="button"
+        class="nudge"
+        :disabled="modelValue === null"
+        :aria-label="`less, ${inch ? '1/16 in' : '1 mm'}`"
+        @pointerdown="hold(-1)"
+        @pointerup="release"
+        @pointerleave="release"
+        @keydown.enter.space.prevent="nudge(-1)"
+      >
+        {{ inch ? '−1/16' : '−1' }}
+      </button>
+      <p class="value" aria-live="polite">
+        <span class="figure">{{
+          modelValue === null ? '?' : fmt.length(modelValue, job.reader)
+        }}</span><span>{{ words }}</span>
+      </p>
+      <button
+        type="button"
+        class="nudge"
+        :disabled="modelValue === null"
+        :aria-label="`more, ${inch ? '1/16 in' : '1 mm'}`"
+        @pointerdown="hold(1)"
+        @pointerup="release"
+        @pointerleave="release"
+        @keydown.enter.space.prevent="nudge(1)"
+      >
+        {{ inch ? '+1/16' : '+1' }}
+      </button>
     </div>
     <div class="chips" role="group" :aria-label="job.t(field.label)">
-      <button type="button" class="button" :class="{ on: chip === 'right' }" @click="place(target)">right</button>
-      <button type="button" class="button" :class="{ on: chip === 'short' }" @click="place(target + FAR_MM)">short</button>
-      <button type="button" class="button" :class="{ on: chip === 'long' }" @click="place(target - FAR_MM)">long</button>
+      <button type="button" class="button" :class="{ on: chip === 'right' }" @click="place(target)">
+        right
+      </button>
+      <button type="button" class="button" :class="{ on: chip === 'short' }" @click="place(target + FAR_MM)">
+        short
+      </button>
+      <button type="button" class="button" :class="{ on: chip === 'long' }" @click="place(target - FAR_MM)">
+        long
+      </button>
     </div>
   </div>
 </template>

@@ -28,7 +28,10 @@ async function save(reason: string): Promise<void> {
   if (by.value === null) return
   // Times inside an entry are on this device's clock.
   const atS = props.done.latestS - by.value - clock.offsetS
-  await job.write([{ kind: 'correction', data: { target: props.done.eventId, undo: false, atS, reason } }], 'Time corrected; both times are kept.')
+  await job.write(
+    [{ kind: 'correction', data: { target: props.done.eventId, undo: false, atS, reason } }],
+    'Time corrected; both times are kept.',
+  )
   emit('close')
 }
 </script>
@@ -37,7 +40,16 @@ async function save(reason: string): Promise<void> {
   <Sheet title="How much earlier was it?" @close="emit('close')">
     <p class="why">Written at {{ hhmmss(done.latestS, job.state.job.zone) }}. Both times are kept.</p>
     <div class="chips">
-      <button v-for="[s, says] in CHIPS" :key="s" type="button" class="button" :class="{ main: by === s }" @click="choose(s)">{{ says }}</button>
+      <button
+        v-for="[s, says] in CHIPS"
+        :key="s"
+        type="button"
+        class="button"
+        :class="{ main: by === s }"
+        @click="choose(s)"
+      >
+        {{ says }}
+      </button>
     </div>
     <template v-if="by !== null && startsDwell">
       <p>An earlier time shortens the wait. Why?</p>

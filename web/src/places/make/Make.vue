@@ -20,18 +20,29 @@ const toMake = computed(() => joints.value.filter((f) => f.nextStep || f.inspect
 const made = computed(() => joints.value.filter((f) => !f.nextStep && f.inspection?.verdict !== 'fail'))
 const facts = computed(() => view.facts.get(String(route.params.jointId ?? '')) ?? null)
 const next = computed(() => toMake.value.find((f) => f.id !== facts.value?.id) ?? null)
-const go = (id: string): void => void router.push({ name: 'make', params: { jobId: job.jobId as string, jointId: id } })
+const go = (id: string): void =>
+  void router.push({ name: 'make', params: { jobId: job.jobId as string, jointId: id } })
 
 /** Keeps the screen awake while a window or a hold runs. */
 let lock: { release(): Promise<void> } | null = null
-const busy = computed(() => facts.value?.clocks.some((c) => (c.kind === 'window' && c.stoppedAtS === undefined) || (c.shows === 'hold' && (c.untilS.value ?? 0) > view.nowS)) ?? false)
+const busy = computed(
+  () =>
+    facts.value?.clocks.some(
+      (c) =>
+        (c.kind === 'window' && c.stoppedAtS === undefined) ||
+        (c.shows === 'hold' && (c.untilS.value ?? 0) > view.nowS),
+    ) ?? false,
+)
 watch(busy, async (on) => {
-  const wake = (navigator as { wakeLock?: { request(kind: 'screen'): Promise<{ release(): Promise<void> }> } }).wakeLock
+  const wake = (
+    navigator as { wakeLock?: { request(kind: 'screen'): Promise<{ release(): Promise<void> }> } }
+  ).wakeLock
   if (on && wake) lock = await wake.request('screen').catch(() => null)
   else await lock?.release().catch(() => undefined)
 })
 function onKey(e: KeyboardEvent): void {
-  if (/INPUT|TEXTAREA|SELECT|BUTTON|A/.test((e.target as HTMLElement).tagName) || e.ctrlKey || e.metaKey) return
+  if (/INPUT|TEXTAREA|SELECT|BUTTON|A/.test((e.target as HTMLElement).tagName) || e.ctrlKey || e.metaKey)
+    return
   const at = joints.value.findIndex((f) => f.id === facts.value?.id)
   const step = e.key === 'j' || e.key === 'ArrowDown' ? 1 : e.key === 'k' || e.key === 'ArrowUp' ? -1 : 0
   const to = joints.value[at + step]
@@ -48,10 +59,32 @@ onBeforeUnmount(() => {
 <template>
   <div class="make" :class="{ narrow }">
     <nav v-if="!narrow || !facts" class="list" aria-label="Joints">
-      <h1 v-if="!facts">{{ joints.length === 0 ? 'No joints yet. Set out a line first.' : toMake.length ? `${toMake.length} of ${joints.length} joints are to be made.` : `Nothing to make. All ${joints.length} joints are made.` }}</h1>
-      <template v-for="[title, group] in [['To make', toMake], ['Made', made]] as const" :key="title">
-        <h2 v-if="group.length">{{ title }} <span class="count">{{ group.length }}</span></h2>
-        <RouterLink v-for="f in group" :key="f.id" :to="{ name: 'make', params: { jobId: job.jobId, jointId: f.id } }" class="row" :class="{ here: f.id === facts?.id }">
+      <h1 v-if="!facts">
+        {{
+          joints.length === 0
+            ? 'No joints yet. Set out a line first.'
+            : toMake.length
+              ? `${toMake.length} of ${joints.length} joints are to be made.`
+              : `Nothing to make. All ${joints.length} joints are made.`
+        }}
+      </h1>
+      <template
+        v-for="[title, group] in [
+          ['To make', toMake],
+          ['Made', made],
+        ] as const"
+        :key="title"
+      >
+        <h2 v-if="group.length">
+          {{ title }} <span class="count">{{ group.length }}</span>
+        </h2>
+        <RouterLink
+          v-for="f in group"
+          :key="f.id"
+          :to="{ name: 'make', params: { jobId: job.jobId, jointId: f.id } }"
+          class="row"
+          :class="{ here: f.id === facts?.id }"
+        >
           <JointGlyph v-if="view.looks.get(f.id)" :look="view.looks.get(f.id)!" :tag="f.tag" />
           <span class="tag">{{ f.tag }}</span>
           <span class="size">{{ f.place.piece.size }}</span>
@@ -107,7 +140,9 @@ onBeforeUnmount(() => {
   font-size: 18px;
 }
 .row.here {
-  box-shadow: inset 0 2px 0 var(--ink), inset 0 -2px 0 var(--ink);
+  box-shadow:
+    inset 0 2px 0 var(--ink),
+    inset 0 -2px 0 var(--ink);
   background: var(--sheet);
 }
 .tag {

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { type Finding, type JointFacts, type Step, type StepException, conditionsAt, fmt } from '@jugalis/core'
+import {
+  type Finding,
+  type JointFacts,
+  type Step,
+  type StepException,
+  conditionsAt,
+  fmt,
+} from '@jugalis/core'
 import { computed, reactive, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -36,17 +43,31 @@ const seen = ref<Set<string>>(new Set(JSON.parse(sessionStorage.getItem('jugalis
 
 const tin = computed(() => (tinId.value ? (job.state.tins.get(tinId.value) ?? null) : null))
 const findings = computed<readonly Finding[]>(() => {
-  const expired = tin.value ? new Date(clock.nowS * 1000).toISOString().slice(0, 10) > tin.value.expiresOn : false
+  const expired = tin.value
+    ? new Date(clock.nowS * 1000).toISOString().slice(0, 10) > tin.value.expiresOn
+    : false
   return joint.wrong(tin.value?.plastic ?? null, expired)
 })
-const stops = computed(() => findings.value.filter((f) => f.level === 'stop' && !overrides.value.includes(f.code)))
+const stops = computed(() =>
+  findings.value.filter((f) => f.level === 'stop' && !overrides.value.includes(f.code)),
+)
 /** Only the step that begins the wet work is held up; what is already running must go on. */
-const held = computed(() => stops.value.length > 0 && phase.value === 'step' && step.value?.reaches !== 'marked' && props.facts.homeAtS === null)
+const held = computed(
+  () =>
+    stops.value.length > 0 &&
+    phase.value === 'step' &&
+    step.value?.reaches !== 'marked' &&
+    props.facts.homeAtS === null,
+)
 const lengthReads = computed(() => step.value?.reads.filter((r) => r.control === 'length' && r.target) ?? [])
 const choiceReads = computed(() => step.value?.reads.filter((r) => r.control === 'choice') ?? [])
 const judging = computed(() => phase.value === 'step' && lengthReads.value.length > 0)
 const unread = computed(() => lengthReads.value.some((r) => (readings[r.key] ?? null) === null))
-const caution = computed(() => (phase.value === 'step' || phase.value === 'window' ? (step.value?.cautions ?? []) : []))
+const caution = computed(() =>
+  phase.value === 'step' || phase.value === 'window' ? (step.value?.cautions ?? []) : [],
+)
+/** One caution at a time wants its tap; once seen they stand together in one line. */
+const unseen = computed(() => caution.value.find((c) => !seen.value.has(c.code)) ?? null)
 const actionLabel = computed(() => {
   if (!step.value) return ''
   if (!judging.value || unread.value) return job.t(step.value.action)
@@ -54,15 +75,30 @@ const actionLabel = computed(() => {
   const goods = choiceReads.value.map((r) => job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }))
   return [...lengths, ...goods].join(', ')
 })
-const shapes = computed(() => (props.facts.method && props.facts.spec !== null ? props.facts.method.section(props.facts.spec, props.facts.life, props.facts.ctx) : []))
-const insertion = computed(() => (props.facts.method && props.facts.spec !== null ? props.facts.method.insertion(props.facts.spec, props.facts.ctx) : null))
+const shapes = computed(() =>
+  props.facts.method && props.facts.spec !== null
+    ? props.facts.method.section(props.facts.spec, props.facts.life, props.facts.ctx)
+    : [],
+)
+const insertion = computed(() =>
+  props.facts.method && props.facts.spec !== null
+    ? props.facts.method.insertion(props.facts.spec, props.facts.ctx)
+    : null,
+)
 const depth = computed(() => insertion.value?.depthMm.value ?? null)
 const check = computed(() => insertion.value?.marks.find((m) => m.kind === 'check')?.fromEndMm.value ?? null)
 
-const pin = () => ({ rules: props.facts.method?.version ?? 1, chart: null, school: props.facts.place.line.school, table: job.state.job.table })
+const pin = () => ({
+  rules: props.facts.method?.version ?? 1,
+  chart: null,
+  school: props.facts.place.line.school,
+  table: job.state.job.table,
+})
 /** Figures that stood on the screen when this was tapped, with their sources: they go into the record. */
 const shown = () =>
-  depth.value === null || insertion.value?.depthMm.value == null ? [] : [{ key: 'depthMm', value: depth.value, source: insertion.value.depthMm.source }]
+  depth.value === null || insertion.value?.depthMm.value == null
+    ? []
+    : [{ key: 'depthMm', value: depth.value, source: insertion.value.depthMm.source }]
 
 async function done(s: Step, values: Record<string, unknown>, says: string): Promise<void> {
   const first = !props.facts.life
@@ -71,7 +107,14 @@ async function done(s: Step, values: Record<string, unknown>, says: string): Pro
       {
         kind: 'step-done',
         jointId: props.facts.id,
-        data: { life: props.facts.lifeNo, step: s.id, readings: overrides.value.length ? { ...values, overrides: [...overrides.value] } : values, shown: shown(), ...(first ? { pin: pin() } : {}), ...(tinId.value ? { tinId: tinId.value } : {}) },
+        data: {
+          life: props.facts.lifeNo,
+          step: s.id,
+          readings: overrides.value.length ? { ...values, overrides: [...overrides.value] } : values,
+          shown: shown(),
+          ...(first ? { pin: pin() } : {}),
+          ...(tinId.value ? { tinId: tinId.value } : {}),
+        },
       },
     ],
     says,
@@ -101,12 +144,17 @@ async function except(e: StepException): Promise<void> {
     return
   }
   const values: Record<string, unknown> = { exception: e.id }
-  for (const r of choiceReads.value) values[r.key] = r.options?.find((o) => `${r.key}-${o}` === e.id) ?? r.options?.[0]
-  for (const r of lengthReads.value) if ((readings[r.key] ?? null) !== null && e.id !== 'cannot-read') values[r.key] = readings[r.key]
+  for (const r of choiceReads.value)
+    values[r.key] = r.options?.find((o) => `${r.key}-${o}` === e.id) ?? r.options?.[0]
+  for (const r of lengthReads.value)
+    if ((readings[r.key] ?? null) !== null && e.id !== 'cannot-read') values[r.key] = readings[r.key]
   await done(s, values, says)
 }
 async function cutOut(reason: string): Promise<void> {
-  await job.write([{ kind: 'cut-out', jointId: props.facts.id, data: { life: props.facts.life?.no ?? 1, reason } }], `${props.facts.tag} is cut out. Both lives stay in the log.`)
+  await job.write(
+    [{ kind: 'cut-out', jointId: props.facts.id, data: { life: props.facts.life?.no ?? 1, reason } }],
+    `${props.facts.tag} is cut out. Both lives stay in the log.`,
+  )
 }
 async function letGo(): Promise<void> {
   const home = props.facts.steps.find((s) => s.reaches === 'made')
@@ -121,9 +169,15 @@ function chooseTin(id: string | null): void {
   tinId.value = id
   if (id) localStorage.setItem('jugalis-tin', id)
 }
-const hasReadings = computed(() => conditionsAt(job.state, props.facts.place.line.placeId, view.nowS).airC !== null)
-const fitting = computed(() => (props.facts.place.fitting ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}` : 'fitting'))
-const drawingHeight = computed(() => (narrow.value ? (judging.value ? 120 : 176) : judging.value ? 180 : 240))
+const hasReadings = computed(
+  () => conditionsAt(job.state, props.facts.place.line.placeId, view.nowS).airC !== null,
+)
+const fitting = computed(() =>
+  props.facts.place.fitting
+    ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}`
+    : 'fitting',
+)
+const drawingHeight = computed(() => (narrow.value ? (judging.value ? 112 : 150) : judging.value ? 180 : 240))
 </script>
 
 <template>
@@ -133,11 +187,18 @@ const drawingHeight = computed(() => (narrow.value ? (judging.value ? 120 : 176)
         <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
         <strong>{{ facts.tag }}</strong> {{ facts.place.piece.size }}, pipe to {{ fitting }}
         <span v-if="facts.past.length" class="again">made again: life {{ facts.lifeNo }}</span>
-        <RouterLink v-if="narrow" class="all" :to="{ name: 'make', params: { jobId: job.jobId } }">all joints</RouterLink>
+        <RouterLink v-if="narrow" class="all" :to="{ name: 'make', params: { jobId: job.jobId } }"
+          >all joints</RouterLink
+        >
       </p>
       <h1 :class="{ late: phase === 'late' || phase === 'failed' }" aria-live="polite">{{ headline }}</h1>
       <p class="why">{{ why }}</p>
-      <StepBar :steps="facts.steps" :done="facts.life?.done.map((d) => d.step) ?? []" :window="phase === 'window'" :failed="phase === 'failed' || phase === 'late'" />
+      <StepBar
+        :steps="facts.steps"
+        :done="facts.life?.done.map((d) => d.step) ?? []"
+        :window="phase === 'window'"
+        :failed="phase === 'failed' || phase === 'late'"
+      />
     </div>
     <BeforeStart
       v-if="phase === 'step' && facts.homeAtS === null"
@@ -149,12 +210,27 @@ const drawingHeight = computed(() => (narrow.value ? (judging.value ? 120 : 176)
       @tin="chooseTin"
       @override="sheet = 'override'"
     />
-    <JointSection v-if="shapes.length" :shapes="shapes" :height="drawingHeight" :depth-mm="depth" :offset-mm="check !== null && depth !== null ? check - depth : null" />
-    <CheckTape v-for="r in judging ? lengthReads : []" :key="r.key" :field="r" :model-value="readings[r.key] ?? null" @update:model-value="(v: number | null) => (readings[r.key] = v)" />
+    <JointSection
+      v-if="shapes.length"
+      :shapes="shapes"
+      :height="drawingHeight"
+      :depth-mm="depth"
+      :offset-mm="check !== null && depth !== null ? check - depth : null"
+    />
+    <CheckTape
+      v-for="r in judging ? lengthReads : []"
+      :key="r.key"
+      :field="r"
+      :model-value="readings[r.key] ?? null"
+      @update:model-value="(v: number | null) => (readings[r.key] = v)"
+    />
     <div class="low">
-      <p v-for="c in caution" :key="c.code" class="caution">
-        <span><strong>Caution:</strong> {{ job.t(c) }}</span>
-        <button v-if="!seen.has(c.code)" type="button" class="button" @click="markSeen(c.code)">Seen</button>
+      <p v-if="unseen" class="caution">
+        <span><strong>Caution:</strong> {{ job.t(unseen) }}</span>
+        <button type="button" class="button" @click="markSeen(unseen.code)">Seen</button>
+      </p>
+      <p v-else-if="caution.length" class="caution">
+        <span><strong>Caution:</strong> {{ caution.map((c) => job.t(c)).join(' ') }}</span>
       </p>
       <template v-if="phase === 'failed'">
         <BigAction label="Cut out, begin again" hint="both lives stay in the log" @act="cutOut(headline)" />
@@ -175,18 +251,45 @@ const drawingHeight = computed(() => (narrow.value ? (judging.value ? 120 : 176)
         </div>
       </template>
       <template v-else-if="step">
-        <BigAction :label="held ? 'Not like this' : actionLabel" :hint="held ? job.t(stops[0]!) : judging && unread ? 'read the mark first' : job.t(step.hint)" :disabled="held || (judging && unread)" :small="judging" @act="act" />
+        <BigAction
+          :label="held ? 'Not like this' : actionLabel"
+          :hint="held ? job.t(stops[0]!) : judging && unread ? 'read the mark first' : job.t(step.hint)"
+          :disabled="held || (judging && unread)"
+          :small="judging"
+          @act="act"
+        />
         <div class="exceptions">
-          <button v-for="e in step.exceptions" :key="e.id" type="button" class="button" @click="except(e)">{{ job.t(e.says) }}</button>
-          <button v-if="lastStep" type="button" class="button" @click="sheet = 'earlier'">It was earlier…</button>
-          <button v-if="!narrow && lastStep && !step.exceptions.some((e) => e.id === 'put-down')" type="button" class="button" @click="sheet = 'down'">Put it down</button>
+          <button v-for="e in step.exceptions" :key="e.id" type="button" class="button" @click="except(e)">
+            {{ job.t(e.says) }}
+          </button>
+          <button v-if="lastStep" type="button" class="button" @click="sheet = 'earlier'">
+            It was earlier…
+          </button>
+          <button
+            v-if="!narrow && lastStep && !step.exceptions.some((e) => e.id === 'put-down')"
+            type="button"
+            class="button"
+            @click="sheet = 'down'"
+          >
+            Put it down
+          </button>
         </div>
       </template>
       <label class="wet"><input v-model="prefs.prefs.wet" type="checkbox" /> wet screen: long press</label>
     </div>
-    <EarlierSheet v-if="sheet === 'earlier' && lastStep" :done="lastStep" :starts-dwell="facts.clocks.some((c) => c.step === lastStep?.step && c.kind === 'dwell')" @close="sheet = null" />
+    <EarlierSheet
+      v-if="sheet === 'earlier' && lastStep"
+      :done="lastStep"
+      :starts-dwell="facts.clocks.some((c) => c.step === lastStep?.step && c.kind === 'dwell')"
+      @close="sheet = null"
+    />
     <PutDownSheet v-if="sheet === 'down'" :facts="facts" @close="sheet = null" />
-    <OverrideSheet v-if="sheet === 'override'" :stops="stops" @close="sheet = null" @override="(codes: string[]) => (overrides = [...overrides, ...codes])" />
+    <OverrideSheet
+      v-if="sheet === 'override'"
+      :stops="stops"
+      @close="sheet = null"
+      @override="(codes: string[]) => (overrides = [...overrides, ...codes])"
+    />
   </section>
 </template>
 

@@ -16,10 +16,23 @@ const costs = computed(() => {
   if (!f.method || f.spec === null) return []
   return f.method.interruption(f.spec, f.life ?? { no: 1, done: [], interrupted: [] }, kind.value, f.ctx)
 })
-const running = computed(() => props.facts.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined && c.untilS.value !== null))
+const running = computed(() =>
+  props.facts.clocks.find(
+    (c) => c.kind === 'window' && c.stoppedAtS === undefined && c.untilS.value !== null,
+  ),
+)
 async function save(): Promise<void> {
   if (props.facts.life)
-    await job.write([{ kind: 'interrupted', jointId: props.facts.id, data: { life: props.facts.life.no, what: kind.value } }], `${props.facts.tag}: put down (${kind.value}).`)
+    await job.write(
+      [
+        {
+          kind: 'interrupted',
+          jointId: props.facts.id,
+          data: { life: props.facts.life.no, what: kind.value },
+        },
+      ],
+      `${props.facts.tag}: put down (${kind.value}).`,
+    )
   emit('close')
 }
 </script>
@@ -27,9 +40,23 @@ async function save(): Promise<void> {
 <template>
   <Sheet title="Put it down" @close="emit('close')">
     <div class="chips" role="radiogroup" aria-label="Why">
-      <button v-for="k in KINDS" :key="k" type="button" class="button" :class="{ main: k === kind }" role="radio" :aria-checked="k === kind" @click="kind = k">{{ k }}</button>
+      <button
+        v-for="k in KINDS"
+        :key="k"
+        type="button"
+        class="button"
+        :class="{ main: k === kind }"
+        role="radio"
+        :aria-checked="k === kind"
+        @click="kind = k"
+      >
+        {{ k }}
+      </button>
     </div>
-    <p v-if="running" class="strong">Until {{ hhmmss(running.untilS.value ?? 0, job.state.job.zone) }} to {{ job.t(running.label) }}. The clock runs on.</p>
+    <p v-if="running" class="strong">
+      Until {{ hhmmss(running.untilS.value ?? 0, job.state.job.zone) }} to {{ job.t(running.label) }}. The
+      clock runs on.
+    </p>
     <p v-for="c in costs" :key="c.code">{{ job.t(c) }}</p>
     <p v-if="kind === 'hurt'" class="refusal">See to the person first. Call for help by the site's rule.</p>
     <button type="button" class="button main" @click="save">Put it down</button>

@@ -1,7 +1,12 @@
 <script setup lang="ts">
 import type { Step } from '@jugalis/core'
 
-const props = defineProps<{ steps: readonly Step[]; done: readonly string[]; window: boolean; failed: boolean }>()
+const props = defineProps<{
+  steps: readonly Step[]
+  done: readonly string[]
+  window: boolean
+  failed: boolean
+}>()
 const stateOf = (s: Step, i: number): string => {
   if (props.done.includes(s.id)) return 'done'
   const first = props.steps.findIndex((x) => !props.done.includes(x.id))

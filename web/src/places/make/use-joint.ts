@@ -14,7 +14,9 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
   const view = useView()
   const zone = computed(() => job.state.job.zone)
   const left = (c: Clock): number => (c.untilS.value === null ? NaN : c.untilS.value - clock.nowS)
-  const open = computed(() => facts.value?.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined) ?? null)
+  const open = computed(
+    () => facts.value?.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined) ?? null,
+  )
   const hold = computed(() => facts.value?.clocks.find((c) => c.shows === 'hold' && left(c) > 0) ?? null)
   const phase = computed<Phase>(() => {
     const f = facts.value
@@ -26,7 +28,9 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
   })
   const within = (sentence: string, seconds: number): string => {
     const at = sentence.indexOf('.')
-    return at < 0 ? `${sentence} within ${fmt.clock(seconds)}` : `${sentence.slice(0, at)} within ${fmt.clock(seconds)}${sentence.slice(at)}`
+    return at < 0
+      ? `${sentence} within ${fmt.clock(seconds)}`
+      : `${sentence.slice(0, at)} within ${fmt.clock(seconds)}${sentence.slice(at)}`
   }
   const headline = computed(() => {
     const f = facts.value
@@ -44,16 +48,21 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
       case 'rest':
         return restLine(f)
       case 'window':
-        return open.value?.untilS.value == null ? job.t(f.nextStep?.does ?? { code: '', params: {} }) : within(job.t(f.nextStep?.does ?? { code: '', params: {} }), left(open.value))
+        return open.value?.untilS.value == null
+          ? job.t(f.nextStep?.does ?? { code: '', params: {} })
+          : within(job.t(f.nextStep?.does ?? { code: '', params: {} }), left(open.value))
       default:
         return f.nextStep ? job.t(f.nextStep.does) : ''
     }
   })
-  const openedFor = (c: Clock): string => `${c.id === 'primer' ? 'Primer was on' : 'Cement was open'} ${fmt.clock(clock.nowS - c.fromS)}.`
+  const openedFor = (c: Clock): string =>
+    `${c.id === 'primer' ? 'Primer was on' : 'Cement was open'} ${fmt.clock(clock.nowS - c.fromS)}.`
   function restLine(f: JointFacts): string {
     const set = f.movable.value
     if (set === null) return 'Made. Leave it alone: no set time is known here.'
-    return set > clock.nowS ? `Leave alone until ${when(set, clock.nowS, zone.value)}.` : 'Made. It may be moved with care.'
+    return set > clock.nowS
+      ? `Leave alone until ${when(set, clock.nowS, zone.value)}.`
+      : 'Made. It may be moved with care.'
   }
   const why = computed(() => {
     const f = facts.value
@@ -61,7 +70,8 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
     if (phase.value === 'late' && open.value) return job.t(open.value.onMiss.say)
     if (phase.value === 'hold' && hold.value) return `Home at ${hhmm(hold.value.fromS, zone.value)}.`
     if (phase.value === 'rest') return ready(f)
-    if (phase.value === 'window' && open.value) return `Since ${hhmm(open.value.fromS, zone.value)}. ${open.value.untilS.value === null ? job.t(open.value.untilS.why) : ''}`
+    if (phase.value === 'window' && open.value)
+      return `Since ${hhmm(open.value.fromS, zone.value)}. ${open.value.untilS.value === null ? job.t(open.value.untilS.why) : ''}`
     return f.nextStep ? job.t(f.nextStep.lookFor) : ''
   })
   function ready(f: JointFacts): string {
@@ -69,7 +79,11 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
     const mine = section?.joints.find((j) => j.facts.id === f.id)
     if (!section || !mine) return ''
     const bar = fmt.pressure(section.section.testBar, job.reader)
-    return mine.readyAtS === null ? `No figure for ${bar} by this rule, with these readings.` : mine.readyAtS > clock.nowS ? `${bar} from ${when(mine.readyAtS, clock.nowS, zone.value)}, by this rule, with these readings.` : `May take ${bar}, by this rule, with these readings.`
+    return mine.readyAtS === null
+      ? `No figure for ${bar} by this rule, with these readings.`
+      : mine.readyAtS > clock.nowS
+        ? `${bar} from ${when(mine.readyAtS, clock.nowS, zone.value)}, by this rule, with these readings.`
+        : `May take ${bar}, by this rule, with these readings.`
   }
   /** What speaks against starting here and now: from the method, with the tin that is chosen. */
   const wrong = (cement: string | null, tinExpired: boolean): readonly Finding[] => {

@@ -8,7 +8,15 @@ const props = defineProps<{ gates: readonly Gate[]; sectionId: string }>()
 const job = useJob()
 const clock = useClock()
 async function confirm(g: Gate, done: boolean): Promise<void> {
-  await job.write([{ kind: 'gate', data: { sectionId: props.sectionId, gate: g.id, done, how: done ? 'looked at' : 'opened again' } }], done ? `Confirmed: ${job.t(g.says)}` : `Open again: ${job.t(g.says)}`)
+  await job.write(
+    [
+      {
+        kind: 'gate',
+        data: { sectionId: props.sectionId, gate: g.id, done, how: done ? 'looked at' : 'opened again' },
+      },
+    ],
+    done ? `Confirmed: ${job.t(g.says)}` : `Open again: ${job.t(g.says)}`,
+  )
 }
 </script>
 
@@ -22,10 +30,14 @@ async function confirm(g: Gate, done: boolean): Promise<void> {
       </svg>
       <span class="says">
         {{ job.t(g.says) }}
-        <span v-if="!g.open && g.byPerson && g.by" class="who">{{ job.nameOf(g.by) }}, {{ when(g.atS ?? 0, clock.nowS, job.state.job.zone) }}, {{ g.how }}</span>
+        <span v-if="!g.open && g.byPerson && g.by" class="who"
+          >{{ job.nameOf(g.by) }}, {{ when(g.atS ?? 0, clock.nowS, job.state.job.zone) }}, {{ g.how }}</span
+        >
         <span v-else-if="!g.byPerson" class="who">computed from the log</span>
       </span>
-      <button v-if="g.byPerson" type="button" class="button" @click="confirm(g, g.open)">{{ g.open ? 'Confirm' : 'Open again' }}</button>
+      <button v-if="g.byPerson" type="button" class="button" @click="confirm(g, g.open)">
+        {{ g.open ? 'Confirm' : 'Open again' }}
+      </button>
     </li>
   </ul>
 </template>

@@ -16,11 +16,23 @@ const job = useJob()
 const view = useView()
 const clock = useClock()
 const route = useRoute()
-const answers = computed(() => [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)))
-const answer = computed(() => view.answers.get(String(route.params.sectionId ?? '')) ?? answers.value.find((a) => !a.proved) ?? answers.value[0] ?? null)
+const answers = computed(() =>
+  [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
+)
+const answer = computed(
+  () =>
+    view.answers.get(String(route.params.sectionId ?? '')) ??
+    answers.value.find((a) => !a.proved) ??
+    answers.value[0] ??
+    null,
+)
 const gates = computed(() => (answer.value ? gatesOf(answer.value) : []))
 const open = computed(() => gates.value.filter((g) => g.open))
-const tests = computed(() => [...job.state.tests.values()].filter((t) => t.sectionId === answer.value?.section.id).sort((a, b) => b.begunAtS - a.begunAtS))
+const tests = computed(() =>
+  [...job.state.tests.values()]
+    .filter((t) => t.sectionId === answer.value?.section.id)
+    .sort((a, b) => b.begunAtS - a.begunAtS),
+)
 const running = computed<TestRun | null>(() => tests.value.find((t) => !t.ended) ?? null)
 const verdict = computed(() => (running.value ? judgeTest(running.value) : null))
 const zone = computed(() => job.state.job.zone)
@@ -35,7 +47,10 @@ const runningHead = computed(() => {
 const hooks = computed(() => {
   const a = answer.value
   if (!a) return []
-  const limits = a.joints.map((j) => j.facts.place.line.ratingBar).concat(a.section.ratingBar).filter((r): r is number => r !== null)
+  const limits = a.joints
+    .map((j) => j.facts.place.line.ratingBar)
+    .concat(a.section.ratingBar)
+    .filter((r): r is number => r !== null)
   return [
     { bar: a.section.testBar, says: 'test', strong: true },
     { bar: a.section.workingBar, says: 'working' },
@@ -45,7 +60,11 @@ const hooks = computed(() => {
 })
 const STATES = ['drained', 'full', 'under pressure', 'under vacuum'] as const
 async function setState(state: string): Promise<void> {
-  if (answer.value && state) await job.write([{ kind: 'section-state', data: { sectionId: answer.value.section.id, state } }], `${answer.value.section.tag} is ${state}.`)
+  if (answer.value && state)
+    await job.write(
+      [{ kind: 'section-state', data: { sectionId: answer.value.section.id, state } }],
+      `${answer.value.section.tag} is ${state}.`,
+    )
 }
 const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as const
 </script>
@@ -58,15 +77,27 @@ const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as
     </div>
     <template v-else>
       <nav v-if="answers.length > 1" class="sections" aria-label="Sections">
-        <RouterLink v-for="a in answers" :key="a.section.id" :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }" :class="{ here: a === answer }">{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink>
+        <RouterLink
+          v-for="a in answers"
+          :key="a.section.id"
+          :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }"
+          :class="{ here: a === answer }"
+          >{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink
+        >
       </nav>
       <div v-if="running" class="head">
         <h1>{{ runningHead }}</h1>
-        <p class="why">{{ verdict ? job.t(verdict.says) : '' }} {{ running.tester }} tests with {{ running.medium }}, gauge {{ running.gauge || 'not named' }}.</p>
+        <p class="why">
+          {{ verdict ? job.t(verdict.says) : '' }} {{ running.tester }} tests with {{ running.medium }}, gauge
+          {{ running.gauge || 'not named' }}.
+        </p>
       </div>
       <template v-else>
         <AnswerHead :answer="answer" />
-        <p v-if="!answer.proved && open.length" class="not-yet">Not yet: {{ open.length }} {{ open.length === 1 ? 'gate is' : 'gates are' }} open. First: {{ job.t(open[0]!.says) }}</p>
+        <p v-if="!answer.proved && open.length" class="not-yet">
+          Not yet: {{ open.length }} {{ open.length === 1 ? 'gate is' : 'gates are' }} open. First:
+          {{ job.t(open[0]!.says) }}
+        </p>
       </template>
       <div class="two">
         <PressureTape :hooks="hooks" :gauge-bar="running?.readings.at(-1)?.bar ?? null" />
@@ -75,7 +106,11 @@ const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as
           <template v-else>
             <div class="state">
               <label for="section-state">The section is</label>
-              <select id="section-state" :value="answer.section.state" @change="setState(($event.target as HTMLSelectElement).value)">
+              <select
+                id="section-state"
+                :value="answer.section.state"
+                @change="setState(($event.target as HTMLSelectElement).value)"
+              >
                 <option value="not known" disabled>not known</option>
                 <option v-for="s in STATES" :key="s" :value="s">{{ s }}</option>
               </select>
@@ -89,14 +124,28 @@ const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as
         <h2>Tests of {{ answer.section.tag }}</h2>
         <table class="rows">
           <thead>
-            <tr><th>Begun</th><th>Pressure</th><th>Verdict</th><th>Fall</th><th>Tester</th></tr>
+            <tr>
+              <th>Begun</th>
+              <th>Pressure</th>
+              <th>Verdict</th>
+              <th>Fall</th>
+              <th>Tester</th>
+            </tr>
           </thead>
           <tbody>
             <tr v-for="t in tests.filter((x) => x.ended)" :key="t.id">
               <td>{{ when(t.begunAtS, clock.nowS, zone) }}</td>
               <td>{{ bar(t.bar) }}, {{ t.medium }}</td>
-              <td class="strong" :class="{ refusal: t.ended?.verdict === 'lost' }">{{ VERDICTS[t.ended?.verdict ?? 'inconclusive'] }}</td>
-              <td>{{ t.ended?.dropBar == null ? 'not known' : `${fmt.number(t.ended.dropBar, 2)} bar of ${fmt.number(t.allowedDropBar, 2)} in ${fmt.duration(t.holdS)}` }}</td>
+              <td class="strong" :class="{ refusal: t.ended?.verdict === 'lost' }">
+                {{ VERDICTS[t.ended?.verdict ?? 'inconclusive'] }}
+              </td>
+              <td>
+                {{
+                  t.ended?.dropBar == null
+                    ? 'not known'
+                    : `${fmt.number(t.ended.dropBar, 2)} bar of ${fmt.number(t.allowedDropBar, 2)} in ${fmt.duration(t.holdS)}`
+                }}
+              </td>
               <td>{{ t.tester }}, ended {{ hhmm(t.ended?.atS ?? 0, zone) }}</td>
             </tr>
           </tbody>

@@ -21,14 +21,32 @@ async function read(): Promise<void> {
   fault.value = ''
   const bar = Number(typed.bar.trim().replace(',', '.'))
   const temperatureC = typed.temperature.trim() ? Number(typed.temperature.trim().replace(',', '.')) : null
-  if (!typed.bar.trim() || !Number.isFinite(bar) || bar < 0 || bar > 1000) return void (fault.value = 'The gauge shows a number in bar.')
-  if (temperatureC !== null && !(temperatureC > -40 && temperatureC < 100)) return void (fault.value = 'The temperature is a number in °C, or empty.')
-  await job.write([{ kind: 'test-read', data: { testId: props.test.id, atS: clock.nowS - clock.offsetS, bar, temperatureC } }], `${bar} bar read.`)
+  if (!typed.bar.trim() || !Number.isFinite(bar) || bar < 0 || bar > 1000)
+    return void (fault.value = 'The gauge shows a number in bar.')
+  if (temperatureC !== null && !(temperatureC > -40 && temperatureC < 100))
+    return void (fault.value = 'The temperature is a number in °C, or empty.')
+  await job.write(
+    [
+      {
+        kind: 'test-read',
+        data: { testId: props.test.id, atS: clock.nowS - clock.offsetS, bar, temperatureC },
+      },
+    ],
+    `${bar} bar read.`,
+  )
   typed.bar = ''
 }
 async function end(): Promise<void> {
   const v = props.verdict
-  await job.write([{ kind: 'test-ended', data: { testId: props.test.id, verdict: v.verdict, dropBar: v.dropBar, note: job.t(v.says) } }], `Test ended: ${job.t(v.says)}`)
+  await job.write(
+    [
+      {
+        kind: 'test-ended',
+        data: { testId: props.test.id, verdict: v.verdict, dropBar: v.dropBar, note: job.t(v.says) },
+      },
+    ],
+    `Test ended: ${job.t(v.says)}`,
+  )
 }
 const chart = computed(() => {
   const r = props.test.readings
@@ -58,8 +76,12 @@ const chart = computed(() => {
     <div ref="box">
       <svg v-if="chart" :width="width" :height="HEIGHT" role="img" aria-label="Readings against time">
         <path :d="`M46 ${chart.limitY}H${width - 14}`" class="limit" />
-        <text x="40" :y="chart.limitY + 5" text-anchor="end" class="axis">{{ fmt.number(chart.limit, 2) }}</text>
-        <text x="40" :y="chart.startY + 5" text-anchor="end" class="axis">{{ fmt.number(chart.start, 2) }}</text>
+        <text x="40" :y="chart.limitY + 5" text-anchor="end" class="axis">
+          {{ fmt.number(chart.limit, 2) }}
+        </text>
+        <text x="40" :y="chart.startY + 5" text-anchor="end" class="axis">
+          {{ fmt.number(chart.start, 2) }}
+        </text>
         <path :d="`M${chart.endX} 4V${HEIGHT - 24}`" class="plumb" />
         <text x="46" :y="HEIGHT - 5" class="axis">{{ chart.begin }}</text>
         <text :x="chart.endX" :y="HEIGHT - 5" text-anchor="end" class="axis">hold ends {{ chart.end }}</text>
@@ -68,15 +90,25 @@ const chart = computed(() => {
       </svg>
     </div>
     <form class="type" @submit.prevent="read">
-      <label>Gauge now, bar <ElInput v-model="typed.bar" size="large" inputmode="decimal" aria-label="Gauge now, bar" /></label>
-      <label>Water, °C <ElInput v-model="typed.temperature" size="large" inputmode="decimal" aria-label="Water, °C" /></label>
+      <label
+        >Gauge now, bar
+        <ElInput v-model="typed.bar" size="large" inputmode="decimal" aria-label="Gauge now, bar"
+      /></label>
+      <label
+        >Water, °C
+        <ElInput v-model="typed.temperature" size="large" inputmode="decimal" aria-label="Water, °C"
+      /></label>
       <button type="submit" class="button main">Read</button>
       <button type="button" class="button" @click="end">End the test: {{ verdict.verdict }}</button>
     </form>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <table v-if="test.readings.length" class="rows">
       <thead>
-        <tr><th>Time</th><th class="right">bar</th><th class="right">°C</th></tr>
+        <tr>
+          <th>Time</th>
+          <th class="right">bar</th>
+          <th class="right">°C</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="r in [...test.readings].reverse()" :key="r.atS">
@@ -86,7 +118,10 @@ const chart = computed(() => {
         </tr>
       </tbody>
     </table>
-    <p class="why">By the fitted line over the hold, with its 95 % half-width from scatter and gauge. Temperature is not corrected for here: where it moves by more than 1 K the verdict stays open.</p>
+    <p class="why">
+      By the fitted line over the hold, with its 95 % half-width from scatter and gauge. Temperature is not
+      corrected for here: where it moves by more than 1 K the verdict stays open.
+    </p>
   </div>
 </template>
 

@@ -14,13 +14,15 @@ const box = ref<HTMLElement>()
 const width = useWidth(box)
 const MARGIN = 34
 const FITTING_MM = 130
-const od = (size: string): number => outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
+const od = (size: string): number =>
+  outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
 
 /** The line laid out straight: fittings as blocks, pieces at their measured length, to one scale. */
 const laid = computed(() => {
   let at = 0
   const parts = props.line.items.map((item) => {
-    const length = item.type === 'fitting' ? Math.max(FITTING_MM, od(item.size) * 1.3) : (item.measuredMm ?? 500)
+    const length =
+      item.type === 'fitting' ? Math.max(FITTING_MM, od(item.size) * 1.3) : (item.measuredMm ?? 500)
     const from = at
     at += length
     return { item, from, to: at }
@@ -33,11 +35,9 @@ const thick = computed(() => Math.min(0.42, 46 / Math.max(...props.line.items.ma
 const MID = 92
 const h = (size: string): number => Math.max(7, od(size) * thick.value)
 const TAPE_Y = 158
-const ticks = computed(() => lengthTicks(0, laid.value.total, scale.value, job.reader.units).filter((t) => t.size !== 'small'))
-const numeralEvery = computed(() => {
-  const big = ticks.value.filter((t) => t.label)
-  return Math.max(1, Math.ceil((big.length * 46) / (width.value - 2 * MARGIN)))
-})
+/** Glyph and tag stand on the pipe's side of the joint, so that two joints at one fitting keep apart. */
+const ASIDE = 22
+const ticks = computed(() => lengthTicks(0, laid.value.total, scale.value, job.reader.units))
 const joints = computed(() =>
   laid.value.parts.flatMap((p) =>
     p.item.type !== 'piece'
@@ -45,16 +45,22 @@ const joints = computed(() =>
       : ([0, 1] as const).flatMap((e) => {
           const id = p.item.joints[e]
           const look = id ? view.looks.get(id) : undefined
-          return id && look ? [{ id, tag: p.item.jointTags[e] ?? '', x: X(e ? p.to : p.from), look }] : []
+          return id && look
+            ? [{ id, tag: p.item.jointTags[e] ?? '', x: X(e ? p.to : p.from) + (e ? -ASIDE : ASIDE), look }]
+            : []
         }),
   ),
 )
 /** Tags stand at every joint while there is room, then at every fifth. */
-const tagEvery = computed(() => (joints.value.length * 58 < width.value ? 1 : joints.value.length * 15 < width.value ? 5 : 10))
+const tagEvery = computed(() =>
+  joints.value.length * 58 < width.value ? 1 : joints.value.length * 15 < width.value ? 5 : 10,
+)
 const bands = computed(() =>
   [...view.answers.values()].flatMap((a) => {
     const xs = joints.value.filter((j) => a.section.jointIds.includes(j.id)).map((j) => j.x)
-    return xs.length ? [{ id: a.section.id, tag: a.section.tag, from: Math.min(...xs) - 10, to: Math.max(...xs) + 10 }] : []
+    return xs.length
+      ? [{ id: a.section.id, tag: a.section.tag, from: Math.min(...xs) - 10, to: Math.max(...xs) + 10 }]
+      : []
   }),
 )
 </script>
@@ -63,7 +69,13 @@ const bands = computed(() =>
   <div ref="box" class="box">
     <svg :width="width" height="200" role="img" :aria-label="`${line.tag} laid out straight, to scale`">
       <defs>
-        <pattern id="section-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <pattern
+          id="section-hatch"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(-45)"
+        >
           <path d="M0 0V7" stroke="var(--violet)" stroke-width="2.4" />
         </pattern>
       </defs>
@@ -74,26 +86,70 @@ const bands = computed(() =>
       </g>
       <g v-for="p in laid.parts" :key="p.item.id">
         <template v-if="p.item.type === 'piece'">
-          <rect :x="X(p.from)" :y="MID - h(p.item.size) / 2" :width="(p.to - p.from) * scale" :height="h(p.item.size)" class="pipe" />
-          <text v-if="(p.to - p.from) * scale > 66" :x="(X(p.from) + X(p.to)) / 2" :y="MID + 5" text-anchor="middle" class="measure">{{ p.item.measuredMm === null ? '?' : Math.round(p.item.measuredMm) }}</text>
+          <rect
+            :x="X(p.from)"
+            :y="MID - h(p.item.size) / 2"
+            :width="(p.to - p.from) * scale"
+            :height="h(p.item.size)"
+            class="pipe"
+          />
+          <text
+            v-if="(p.to - p.from) * scale > 66"
+            :x="(X(p.from) + X(p.to)) / 2"
+            :y="MID + 5"
+            text-anchor="middle"
+            class="measure"
+          >
+            {{ p.item.measuredMm === null ? '?' : Math.round(p.item.measuredMm) }}
+          </text>
         </template>
         <template v-else>
           <path
             :d="`M${X(p.from)} ${MID - h(p.item.size) / 2 - 5}L${X(p.to)} ${MID - h(p.item.size2 ?? p.item.size) / 2 - 5}V${MID + h(p.item.size2 ?? p.item.size) / 2 + 5}L${X(p.from)} ${MID + h(p.item.size) / 2 + 5}Z`"
             class="fitting"
           />
-          <path v-if="p.item.fitting === 'tee'" :d="`M${X((p.from + p.to) / 2) - h(p.item.size) / 2 - 4} ${MID - h(p.item.size) / 2 - 5}v-12h${h(p.item.size) + 8}v12`" class="fitting" />
-          <path v-if="p.item.fitting === 'valve'" :d="`M${X(p.from)} ${MID - h(p.item.size) / 2 - 5}L${X(p.to)} ${MID + h(p.item.size) / 2 + 5}M${X(p.from)} ${MID + h(p.item.size) / 2 + 5}L${X(p.to)} ${MID - h(p.item.size) / 2 - 5}`" class="cross" />
+          <path
+            v-if="p.item.fitting === 'tee'"
+            :d="`M${X(p.from) + (p.to - p.from) * scale * 0.14} ${MID - h(p.item.size) / 2 - 5}v-14h${(p.to - p.from) * scale * 0.72}v14`"
+            class="fitting"
+          />
+          <path
+            v-if="p.item.fitting === 'valve'"
+            :d="`M${X(p.from)} ${MID - h(p.item.size) / 2 - 5}L${X(p.to)} ${MID + h(p.item.size) / 2 + 5}M${X(p.from)} ${MID + h(p.item.size) / 2 + 5}L${X(p.to)} ${MID - h(p.item.size) / 2 - 5}`"
+            class="cross"
+          />
         </template>
       </g>
-      <RouterLink v-for="(j, i) in joints" :key="j.id" :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.id } }">
-        <svg :x="j.x - 16" y="122" width="32" height="18" viewBox="0 0 36 20" overflow="visible" role="img" :aria-label="`${j.tag}, ${job.t(j.look.word)}`" v-html="glyphBody(j.look.glyph, j.look.inspected, j.look.look)" />
+      <RouterLink
+        v-for="(j, i) in joints"
+        :key="j.id"
+        :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.id } }"
+      >
+        <svg
+          :x="j.x - 16"
+          y="122"
+          width="32"
+          height="18"
+          viewBox="0 0 36 20"
+          overflow="visible"
+          role="img"
+          :aria-label="`${j.tag}, ${job.t(j.look.word)}`"
+          v-html="glyphBody(j.look.glyph, j.look.inspected, j.look.look)"
+        />
         <text v-if="i % tagEvery === 0" :x="j.x" y="153" text-anchor="middle" class="tag">{{ j.tag }}</text>
       </RouterLink>
       <rect :x="MARGIN" :y="TAPE_Y" :width="width - 2 * MARGIN" height="34" class="tape" />
-      <g v-for="(t, i) in ticks" :key="t.mm">
+      <g v-for="t in ticks" :key="t.mm">
         <path :d="`M${X(t.mm)} ${TAPE_Y}v${t.size === 'big' ? 12 : 7}`" class="tick" />
-        <text v-if="t.label && Math.round(i / (ticks.length / Math.max(1, ticks.filter((x) => x.label).length))) % numeralEvery === 0 && X(t.mm) < width - MARGIN - 24 && X(t.mm) > MARGIN + 18" :x="X(t.mm)" :y="TAPE_Y + 29" text-anchor="middle" class="numeral">{{ t.label }}</text>
+        <text
+          v-if="t.label && X(t.mm) < width - MARGIN - 24 && X(t.mm) > MARGIN + 18"
+          :x="X(t.mm)"
+          :y="TAPE_Y + 29"
+          text-anchor="middle"
+          class="numeral"
+        >
+          {{ t.label }}
+        </text>
       </g>
       <path :d="`M${MARGIN} ${TAPE_Y - 6}v46h-8`" class="hook" />
     </svg>

@@ -12,22 +12,47 @@ const emit = defineEmits<{ close: []; made: [id: string] }>()
 const job = useJob()
 const methods = allMethods()
 const placeId = [...job.state.places.keys()][0] ?? crypto.randomUUID()
-const typed = reactive({ tag: '', name: '', method: methods[0]?.id ?? '', material: job.state.job.school === 'inch' ? 'pvc' : 'pvc-u', schedule: '80', ratingBar: '' })
-const materials = computed(() => methods.find((m) => m.id === typed.method)?.fields.find((f) => f.key === 'material')?.options ?? [])
-const hasSchedule = computed(() => job.state.job.school === 'inch' && methods.find((m) => m.id === typed.method)?.fields.some((f) => f.key === 'schedule'))
+const typed = reactive({
+  tag: '',
+  name: '',
+  method: methods[0]?.id ?? '',
+  material: job.state.job.school === 'inch' ? 'pvc' : 'pvc-u',
+  schedule: '80',
+  ratingBar: '',
+})
+const materials = computed(
+  () => methods.find((m) => m.id === typed.method)?.fields.find((f) => f.key === 'material')?.options ?? [],
+)
+const hasSchedule = computed(
+  () =>
+    job.state.job.school === 'inch' &&
+    methods.find((m) => m.id === typed.method)?.fields.some((f) => f.key === 'schedule'),
+)
 const fault = ref('')
 async function save(): Promise<void> {
   const tag = typed.tag.trim()
-  if (!/^[A-Za-z0-9]{1,12}$/.test(tag)) return void (fault.value = 'A line needs a short tag of letters and figures, for example Q2.')
+  if (!/^[A-Za-z0-9]{1,12}$/.test(tag))
+    return void (fault.value = 'A line needs a short tag of letters and figures, for example Q2.')
   const rating = typed.ratingBar.trim() ? Number(typed.ratingBar.replace(',', '.')) : null
-  if (rating !== null && !(rating > 0 && rating <= 1000)) return void (fault.value = 'The rating is a pressure in bar, or empty when it is not known.')
+  if (rating !== null && !(rating > 0 && rating <= 1000))
+    return void (fault.value = 'The rating is a pressure in bar, or empty when it is not known.')
   const lineId = crypto.randomUUID()
   await job.write(
     [
       ...(job.state.places.size ? [] : [{ kind: 'place-set', data: { placeId, name: 'On site' } }]),
       {
         kind: 'line-set',
-        data: { lineId, tag, name: typed.name.trim() || tag, method: typed.method, material: typed.material, school: job.state.job.school, schedule: hasSchedule.value ? typed.schedule : null, placeId, ratingBar: rating },
+        data: {
+          lineId,
+          tag,
+          name: typed.name.trim() || tag,
+          method: typed.method,
+          material: typed.material,
+          school: job.state.job.school,
+          schedule: hasSchedule.value ? typed.schedule : null,
+          placeId,
+          ratingBar: rating,
+        },
       },
     ],
     `${tag} is begun.`,

@@ -22,17 +22,35 @@ function read(key: 'working' | 'test' | 'hold' | 'drop'): number {
   const n = Number(typed[key].trim().replace(',', '.'))
   delete faults[key]
   const least = key === 'drop' || key === 'working' ? 0 : Number.MIN_VALUE
-  if (!typed[key].trim() || !Number.isFinite(n) || n < least || n > (key === 'hold' ? 14400 : 1000)) faults[key] = 'A number is needed here.'
+  if (!typed[key].trim() || !Number.isFinite(n) || n < least || n > (key === 'hold' ? 14400 : 1000))
+    faults[key] = 'A number is needed here.'
   return n
 }
 async function save(): Promise<void> {
-  const [workingBar, testBar, hold, allowedDropBar] = [read('working'), read('test'), read('hold'), read('drop')]
+  const [workingBar, testBar, hold, allowedDropBar] = [
+    read('working'),
+    read('test'),
+    read('hold'),
+    read('drop'),
+  ]
   missing.value = typed.tag.trim() ? '' : 'The section needs a name.'
   if (Object.keys(faults).length || missing.value) return
   const sectionId = crypto.randomUUID()
   await job.write(
     [
-      { kind: 'section-set', data: { sectionId, tag: typed.tag.trim(), jointIds: props.jointIds, workingBar, testBar, holdS: hold * 60, allowedDropBar, ratingBar: props.line.ratingBar } },
+      {
+        kind: 'section-set',
+        data: {
+          sectionId,
+          tag: typed.tag.trim(),
+          jointIds: props.jointIds,
+          workingBar,
+          testBar,
+          holdS: hold * 60,
+          allowedDropBar,
+          ratingBar: props.line.ratingBar,
+        },
+      },
       { kind: 'section-state', data: { sectionId, state: 'drained' } },
     ],
     `${typed.tag} is painted.`,
@@ -43,7 +61,10 @@ async function save(): Promise<void> {
 
 <template>
   <Sheet title="Paint a test section" @close="emit('close')">
-    <p class="why">All {{ jointIds.length }} joints of {{ line.tag }} lie inside. Pressures by your test rule, local code or engineer.</p>
+    <p class="why">
+      All {{ jointIds.length }} joints of {{ line.tag }} lie inside. Pressures by your test rule, local code
+      or engineer.
+    </p>
     <label for="section-tag">Name</label>
     <ElInput id="section-tag" v-model="typed.tag" size="large" />
     <p v-if="missing" class="refusal" role="alert">{{ missing }}</p>

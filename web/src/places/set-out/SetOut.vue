@@ -26,7 +26,9 @@ const pieces = computed(() => line.value?.items.filter((i) => i.type === 'piece'
 const jointIds = computed(() => pieces.value.flatMap((p) => p.joints).filter((j): j is string => j !== null))
 const unknown = computed(() => (line.value ? unknownTakeOffs(job.state, line.value) : []))
 const kinds = computed(() => new Set(unknown.value.map((i) => `${i.fitting} ${i.size} ${i.size2}`)).size)
-const sections = computed(() => [...view.answers.values()].filter((a) => a.section.jointIds.some((id) => jointIds.value.includes(id))))
+const sections = computed(() =>
+  [...view.answers.values()].filter((a) => a.section.jointIds.some((id) => jointIds.value.includes(id))),
+)
 const say = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
 const headline = computed(() => {
   const l = line.value
@@ -42,7 +44,10 @@ const rows = computed(() =>
     item,
     what: item.type === 'fitting' ? item.fitting : 'pipe',
     size: [item.size, item.size2].filter(Boolean).join(' to '),
-    measure: item.type === 'piece' && item.measuredMm !== null ? `${item.measuredMm} ${item.measure?.replace('centre-centre', 'c-c').replace('centre-face', 'c-f').replace('face-face', 'f-f').replace('end-end', 'e-e')}` : '',
+    measure:
+      item.type === 'piece' && item.measuredMm !== null
+        ? `${item.measuredMm} ${item.measure?.replace('centre-centre', 'c-c').replace('centre-face', 'c-f').replace('face-face', 'f-f').replace('end-end', 'e-e')}`
+        : '',
     takeOff: item.type === 'fitting' ? takeOffOf(job.state, item) : null,
     joints: ([0, 1] as const).flatMap((e) => {
       const id = item.joints[e]
@@ -69,11 +74,29 @@ async function enter(): Promise<void> {
   await nextTick()
   document.querySelector('.entry')?.scrollIntoView({ block: 'nearest' })
 }
-const lastFittings = computed(() => [...new Set([...(line.value?.items ?? [])].reverse().filter((i) => i.type === 'fitting').map((i) => `${i.fitting} ${[i.size, i.size2].filter(Boolean).map((s) => s?.replace(/^(d|NPS )/, '')).join(' ')}`))].slice(0, 3))
+const lastFittings = computed(() =>
+  [
+    ...new Set(
+      [...(line.value?.items ?? [])]
+        .reverse()
+        .filter((i) => i.type === 'fitting')
+        .map(
+          (i) =>
+            `${i.fitting} ${[i.size, i.size2]
+              .filter(Boolean)
+              .map((s) => s?.replace(/^(d|NPS )/, ''))
+              .join(' ')}`,
+        ),
+    ),
+  ].slice(0, 3),
+)
 async function removeLast(item: Item): Promise<void> {
   const l = line.value
   if (!l) return
-  await job.write([{ kind: 'item-removed', data: { lineId: l.id, itemId: item.id } }], `${item.tag} is taken out.`)
+  await job.write(
+    [{ kind: 'item-removed', data: { lineId: l.id, itemId: item.id } }],
+    `${item.tag} is taken out.`,
+  )
 }
 function up(e: Event | KeyboardEvent): void {
   if ((e as KeyboardEvent).key === 'ArrowUp' && recall.value[0]) text.value = recall.value[0]
@@ -83,12 +106,22 @@ function up(e: Event | KeyboardEvent): void {
 <template>
   <div class="place">
     <nav v-if="view.lines.length" class="lines" aria-label="Lines">
-      <RouterLink v-for="l in view.lines" :key="l.id" :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: l.id } }" :class="{ here: l === line }">{{ l.tag }} {{ l.name }}</RouterLink>
+      <RouterLink
+        v-for="l in view.lines"
+        :key="l.id"
+        :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: l.id } }"
+        :class="{ here: l === line }"
+        >{{ l.tag }} {{ l.name }}</RouterLink
+      >
       <button type="button" class="button" @click="sheet = 'line'">New line</button>
     </nav>
     <div class="head">
       <h1>{{ headline }}</h1>
-      <p v-if="line" class="why">{{ line.name }}. {{ line.material }}, {{ line.school }} school<template v-if="line.ratingBar">, rated {{ line.ratingBar }} bar</template>, in {{ job.state.places.get(line.placeId) ?? 'a place not named' }}.</p>
+      <p v-if="line" class="why">
+        {{ line.name }}. {{ line.material }}, {{ line.school }} school<template v-if="line.ratingBar"
+          >, rated {{ line.ratingBar }} bar</template
+        >, in {{ job.state.places.get(line.placeId) ?? 'a place not named' }}.
+      </p>
     </div>
     <button v-if="!line" type="button" class="button main begin" @click="sheet = 'line'">Begin a line</button>
     <template v-else>
@@ -112,12 +145,38 @@ function up(e: Event | KeyboardEvent): void {
               <td>{{ r.size }}</td>
               <td>
                 <template v-if="r.item.type === 'piece'">{{ r.measure }}</template>
-                <button v-else type="button" class="figure-link" :class="{ refusal: !r.takeOff }" @click="measured = r.item">{{ r.takeOff ? `${r.takeOff.takeOffMm} to ${r.takeOff.takeOffTo}` : 'not known, measure one' }}</button>
+                <button
+                  v-else
+                  type="button"
+                  class="figure-link"
+                  :class="{ refusal: !r.takeOff }"
+                  @click="measured = r.item"
+                >
+                  {{
+                    r.takeOff ? `${r.takeOff.takeOffMm} to ${r.takeOff.takeOffTo}` : 'not known, measure one'
+                  }}
+                </button>
               </td>
               <td>
-                <RouterLink v-for="j in r.joints" :key="j.id" class="joint" :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.id } }"><JointGlyph v-if="j.look" :look="j.look" :tag="j.tag" :height="18" /> {{ j.tag }}</RouterLink>
+                <RouterLink
+                  v-for="j in r.joints"
+                  :key="j.id"
+                  class="joint"
+                  :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.id } }"
+                  ><JointGlyph v-if="j.look" :look="j.look" :tag="j.tag" :height="18" />
+                  {{ j.tag }}</RouterLink
+                >
               </td>
-              <td><button v-if="i === rows.length - 1" type="button" class="figure-link" @click="removeLast(r.item)">take out</button></td>
+              <td>
+                <button
+                  v-if="i === rows.length - 1"
+                  type="button"
+                  class="figure-link"
+                  @click="removeLast(r.item)"
+                >
+                  take out
+                </button>
+              </td>
             </tr>
           </tbody>
         </table>
@@ -125,26 +184,53 @@ function up(e: Event | KeyboardEvent): void {
       <form class="entry" @submit.prevent="enter">
         <label for="entry">Next fitting or piece</label>
         <div class="entry-row">
-          <ElInput id="entry" v-model="text" size="large" autocomplete="off" placeholder="tee 110, or 1250 c-c" @keydown="up" />
+          <ElInput
+            id="entry"
+            v-model="text"
+            size="large"
+            autocomplete="off"
+            placeholder="tee 110, or 1250 c-c"
+            @keydown="up"
+          />
           <button type="submit" class="button main">Set out</button>
         </div>
         <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
         <div class="chips">
-          <button v-for="f in lastFittings" :key="f" type="button" class="button" @click="text = f">{{ f }}</button>
+          <button v-for="f in lastFittings" :key="f" type="button" class="button" @click="text = f">
+            {{ f }}
+          </button>
         </div>
       </form>
       <div class="sections">
         <h2>Sections</h2>
         <p v-if="!sections.length" class="why">No boundary painted on this line yet.</p>
         <p v-for="a in sections" :key="a.section.id">
-          <RouterLink class="strong" :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }">{{ a.section.tag }}</RouterLink>
-          {{ say(a.section.jointIds.length, 'joint') }}, test {{ a.section.testBar }} bar for {{ Math.round(a.section.holdS / 60) }} min, working {{ a.section.workingBar }} bar.
+          <RouterLink
+            class="strong"
+            :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }"
+            >{{ a.section.tag }}</RouterLink
+          >
+          {{ say(a.section.jointIds.length, 'joint') }}, test {{ a.section.testBar }} bar for
+          {{ Math.round(a.section.holdS / 60) }} min, working {{ a.section.workingBar }} bar.
         </p>
-        <button type="button" class="button" :disabled="!jointIds.length" @click="sheet = 'section'">Paint a section on this line</button>
+        <button type="button" class="button" :disabled="!jointIds.length" @click="sheet = 'section'">
+          Paint a section on this line
+        </button>
       </div>
     </template>
-    <LineSheet v-if="sheet === 'line'" @close="sheet = null" @made="(id: string) => router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: id } })" />
-    <SectionSheet v-if="sheet === 'section' && line" :line="line" :joint-ids="jointIds" @close="sheet = null" />
+    <LineSheet
+      v-if="sheet === 'line'"
+      @close="sheet = null"
+      @made="
+        (id: string) => router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: id } })
+      "
+    />
+    <SectionSheet
+      v-if="sheet === 'section' && line"
+      :line="line"
+      :joint-ids="jointIds"
+      @close="sheet = null"
+    />
     <TakeOffSheet v-if="measured" :item="measured" @close="measured = null" />
   </div>
 </template>

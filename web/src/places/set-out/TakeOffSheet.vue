@@ -18,7 +18,18 @@ async function save(): Promise<void> {
   if (mm === null) return void (fault.value = `"${text.value}" is not a length.`)
   if (mm > LONGEST_MM) return void (fault.value = 'No fitting is that long. Measure again.')
   await job.write(
-    [{ kind: 'take-off', data: { fitting: props.item.fitting, size: props.item.size, size2: props.item.size2, takeOffMm: mm, takeOffTo: to.value } }],
+    [
+      {
+        kind: 'take-off',
+        data: {
+          fitting: props.item.fitting,
+          size: props.item.size,
+          size2: props.item.size2,
+          takeOffMm: mm,
+          takeOffTo: to.value,
+        },
+      },
+    ],
     `${props.item.fitting} ${props.item.size}: take-off ${text.value}.`,
   )
   emit('close')

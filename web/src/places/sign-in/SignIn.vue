@@ -18,7 +18,10 @@ async function go(): Promise<void> {
   busy.value = true
   try {
     await session.signIn(login.value.trim(), password.value)
-    const to = typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//') ? route.query.to : '/jobs'
+    const to =
+      typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
+        ? route.query.to
+        : '/jobs'
     await router.push(to)
   } catch (e) {
     fault.value = (e as Error).message
@@ -31,7 +34,15 @@ async function go(): Promise<void> {
 <template>
   <main class="sign-in">
     <svg viewBox="0 0 220 70" class="picture" aria-hidden="true">
-      <rect x="0" y="22" width="120" height="26" fill="var(--pipe-fill)" stroke="var(--ink)" stroke-width="2.5" />
+      <rect
+        x="0"
+        y="22"
+        width="120"
+        height="26"
+        fill="var(--pipe-fill)"
+        stroke="var(--ink)"
+        stroke-width="2.5"
+      />
       <path d="M120 10H216V60H120V48H198V22H120Z" fill="var(--logo)" stroke="var(--ink)" stroke-width="2.5" />
       <path d="M52 16V54" stroke="var(--violet)" stroke-width="3" />
       <path d="M28 16V54" stroke="var(--ink)" stroke-width="3" />
@@ -42,11 +53,19 @@ async function go(): Promise<void> {
       <label for="login">Name</label>
       <ElInput id="login" v-model="login" size="large" autocomplete="username" autofocus />
       <label for="password">Password</label>
-      <ElInput id="password" v-model="password" size="large" type="password" autocomplete="current-password" />
+      <ElInput
+        id="password"
+        v-model="password"
+        size="large"
+        type="password"
+        autocomplete="current-password"
+      />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <button class="button main" type="submit" :disabled="busy">Sign in</button>
     </form>
-    <p class="demo">In the demo: wren or teal (fitters), rook (charge-hand), plover (tester). Password tide-and-pipe.</p>
+    <p class="demo">
+      In the demo: wren or teal (fitters), rook (charge-hand), plover (tester). Password tide-and-pipe.
+    </p>
   </main>
 </template>
 

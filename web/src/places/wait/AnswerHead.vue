@@ -19,14 +19,19 @@ const headline = computed(() => {
   const tag = a.section.tag
   const test = bar(a.section.testBar)
   if (!a.joints.length) return `${tag} has no joints yet. Paint it again in Set out.`
-  if (a.proved) return `${tag} is proved at ${bar(a.lastTest?.bar ?? 0)}. Held ${when(a.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value)}.`
+  if (a.proved)
+    return `${tag} is proved at ${bar(a.lastTest?.bar ?? 0)}. Held ${when(a.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value)}.`
   const first = a.blockers[0]
   const later = a.readyAtS !== null ? ` ${test} from ${at(a.readyAtS)}.` : planned.value
   if (first) {
-    const more = a.blockers.length > 1 ? ` and ${a.blockers.length - 1} more ${a.blockers.length === 2 ? 'waits' : 'wait'}` : ''
+    const more =
+      a.blockers.length > 1
+        ? ` and ${a.blockers.length - 1} more ${a.blockers.length === 2 ? 'waits' : 'wait'}`
+        : ''
     return `${tag} may take nothing yet: ${job.t(first.says)}${more}.${later}`
   }
-  if (a.allowedBar === null || a.allowedBar >= a.section.testBar - 0.0005) return `${tag} is ready for ${test}, by this rule, with these readings.`
+  if (a.allowedBar === null || a.allowedBar >= a.section.testBar - 1e-6)
+    return `${tag} is ready for ${test}, by this rule, with these readings.`
   return `${tag} may take ${bar(a.allowedBar)} now,${later || ' no figure above.'}`
 })
 const planned = computed(() => {
@@ -34,15 +39,23 @@ const planned = computed(() => {
   const open = a.joints.filter((j) => j.facts.homeAtS === null)
   const lastHome = Math.max(...open.map((j) => j.plannedHomeS ?? 0))
   if (!open.length || a.plannedReadyAtS === null) return ''
-  return ` ${bar(a.section.testBar)} from ${at(a.plannedReadyAtS)} if ${open.map((j) => j.facts.tag).slice(0, 3).join(', ')} ${open.length === 1 ? 'is' : 'are'} home by ${hhmm(lastHome, zone.value)}.`
+  return ` ${bar(a.section.testBar)} from ${at(a.plannedReadyAtS)} if ${open
+    .map((j) => j.facts.tag)
+    .slice(0, 3)
+    .join(', ')} ${open.length === 1 ? 'is' : 'are'} home by ${hhmm(lastHome, zone.value)}.`
 })
 const held = computed(() => {
   const j = props.answer.holdsBack
   if (!j || props.answer.proved) return ''
   const from = j.facts.homeAtS
   if (from === null) return `Held back by ${j.facts.tag} (${j.facts.place.piece.size}, not made yet).`
-  const spans = j.facts.history.filter((s, i) => s.basis !== 'none' && (j.facts.history[i + 1]?.fromS ?? Infinity) > from && s.fromS < clock.nowS)
-  const cold = spans.length ? `, coldest wall ${fmt.temperature(Math.min(...spans.map((s) => s.minC)), job.reader)}` : ', no reading'
+  const spans = j.facts.history.filter(
+    (s, i) =>
+      s.basis !== 'none' && (j.facts.history[i + 1]?.fromS ?? Infinity) > from && s.fromS < clock.nowS,
+  )
+  const cold = spans.length
+    ? `, coldest wall ${fmt.temperature(Math.min(...spans.map((s) => s.minC)), job.reader)}`
+    : ', no reading'
   return `Held back by ${j.facts.tag} (${j.facts.place.piece.size}, home ${at(from)}${cold}).`
 })
 const moved = computed(() => {
@@ -54,13 +67,16 @@ const readings = computed(() => {
   const to = props.answer.readingsTo
   if (to === null) return 'No readings here: no time can be given.'
   const age = clock.nowS - to
-  return age > 7200 ? `Last reading ${fmt.duration(age)} ago: the colder of the last two is held on.` : `With readings up to ${hhmm(to, zone.value)}.`
+  return age > 7200
+    ? `Last reading ${fmt.duration(age)} ago: the colder of the last two is held on.`
+    : `With readings up to ${hhmm(to, zone.value)}.`
 })
 const sources = computed(() => {
   const ids = new Set<string>()
   for (const j of props.answer.joints) {
     const f = j.facts
-    if (f.method && f.spec !== null && f.life) for (const r of f.method.pressure(f.spec, f.life, f.ctx)) ids.add(r.source)
+    if (f.method && f.spec !== null && f.life)
+      for (const r of f.method.pressure(f.spec, f.life, f.ctx)) ids.add(r.source)
     if (f.movable.value !== null) ids.add(f.movable.source)
   }
   return [...ids].map(sourceOf)
@@ -70,16 +86,33 @@ const sources = computed(() => {
 <template>
   <div class="head">
     <h1>
-      <button type="button" class="figure-link plain" :aria-label="`${headline} Where this comes from`" @click="why = true">{{ headline }}</button>
+      <button
+        type="button"
+        class="figure-link plain"
+        :aria-label="`${headline} Where this comes from`"
+        @click="why = true"
+      >
+        {{ headline }}
+      </button>
     </h1>
     <p class="why">{{ held }} {{ moved }}</p>
-    <p class="why">{{ readings }} {{ answer.mode === 'coldest' ? 'The coldest reading rules.' : 'Each hour counts at its own temperature: for planning, not for sign-off.' }}</p>
+    <p class="why">
+      {{ readings }}
+      {{
+        answer.mode === 'coldest'
+          ? 'The coldest reading rules.'
+          : 'Each hour counts at its own temperature: for planning, not for sign-off.'
+      }}
+    </p>
     <Sheet v-if="why" title="Where these times come from" @close="why = false">
       <p v-for="s in sources" :key="s.id">
-        {{ s.reference }}<template v-if="s.edition">, {{ s.edition }}</template>. <strong>{{ s.kind.replace('-', ' ') }}</strong>. {{ s.note }}
+        {{ s.reference }}<template v-if="s.edition">, {{ s.edition }}</template
+        >. <strong>{{ s.kind.replace('-', ' ') }}</strong>. {{ s.note }}
       </p>
       <p v-if="!sources.length">No joint has a figure yet.</p>
-      <p class="why">By this rule, with these readings. Local code, the maker and licensed practice come first.</p>
+      <p class="why">
+        By this rule, with these readings. Local code, the maker and licensed practice come first.
+      </p>
       <button type="button" class="button" @click="why = false">Close</button>
     </Sheet>
   </div>

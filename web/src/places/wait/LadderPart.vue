@@ -4,14 +4,24 @@ import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 
 /** The pressure ladder and the wall's temperature, on the same axis as the lanes, so that the cause can be seen. */
-const props = defineProps<{ answer: SectionAnswer; top: number; left: number; inner: number; fromS: number; toS: number; width: number }>()
+const props = defineProps<{
+  answer: SectionAnswer
+  top: number
+  left: number
+  inner: number
+  fromS: number
+  toS: number
+  width: number
+}>()
 const job = useJob()
-const HEIGHT = 104
-const TEMP_TOP = 132
+const HEIGHT = 90
+const TEMP_TOP = 118
 const TEMP_H = 62
-const X = (atS: number): number => props.left + Math.max(0, Math.min(1, (atS - props.fromS) / (props.toS - props.fromS))) * props.inner
+const X = (atS: number): number =>
+  props.left + Math.max(0, Math.min(1, (atS - props.fromS) / (props.toS - props.fromS))) * props.inner
 const topBar = computed(() => props.answer.section.testBar * 1.12)
-const Y = (bar: number | null): number => props.top + HEIGHT - Math.min(1, (bar ?? topBar.value) / topBar.value) * HEIGHT
+const Y = (bar: number | null): number =>
+  props.top + HEIGHT - Math.min(1, (bar ?? topBar.value) / topBar.value) * HEIGHT
 function pathOf(steps: readonly LadderStep[]): string {
   let d = ''
   steps.forEach((s, i) => {
@@ -19,7 +29,8 @@ function pathOf(steps: readonly LadderStep[]): string {
     const endS = Math.min(next?.fromS ?? Infinity, props.toS)
     if (endS < props.fromS) return
     const startS = Math.max(s.fromS, props.fromS)
-    const at = (t: number): number | null => (s.allowedBar === null ? null : s.allowedBar + s.slopeBarPerS * (t - s.fromS))
+    const at = (t: number): number | null =>
+      s.allowedBar === null ? null : s.allowedBar + s.slopeBarPerS * (t - s.fromS)
     d += `${d ? 'L' : 'M'}${X(startS)} ${Y(at(startS))}L${X(endS)} ${Y(at(endS))}`
   })
   return d
@@ -29,7 +40,9 @@ const dashed = computed(() => (props.answer.readyAtS === null ? pathOf(props.ans
 const rungs = computed(() => [0, 0.5, 1].map((k) => props.answer.section.testBar * k))
 const history = computed(() => wallHistory(job.state, props.answer.joints[0]?.facts.place.line.placeId ?? ''))
 const inView = computed(() =>
-  history.value.map((s, i) => ({ ...s, untilS: history.value[i + 1]?.fromS ?? Infinity })).filter((s) => s.basis !== 'none' && s.untilS > props.fromS && s.fromS < props.toS),
+  history.value
+    .map((s, i) => ({ ...s, untilS: history.value[i + 1]?.fromS ?? Infinity }))
+    .filter((s) => s.basis !== 'none' && s.untilS > props.fromS && s.fromS < props.toS),
 )
 const range = computed(() => {
   const temps = inView.value.flatMap((s) => [s.minC, s.maxC])
@@ -37,32 +50,53 @@ const range = computed(() => {
   const high = Math.max(...temps, 10)
   return { low: Math.floor(low - 1), high: Math.ceil(high + 1) }
 })
-const TY = (c: number): number => props.top + TEMP_TOP + TEMP_H - ((c - range.value.low) / (range.value.high - range.value.low)) * TEMP_H
-const temperature = computed(() => inView.value.filter((s) => s.basis !== 'projected').map((s, i) => `${i ? 'L' : 'M'}${X(Math.max(s.fromS, props.fromS))} ${TY(s.minC)}`).join(''))
+const TY = (c: number): number =>
+  props.top + TEMP_TOP + TEMP_H - ((c - range.value.low) / (range.value.high - range.value.low)) * TEMP_H
+const temperature = computed(() =>
+  inView.value
+    .filter((s) => s.basis !== 'projected')
+    .map((s, i) => `${i ? 'L' : 'M'}${X(Math.max(s.fromS, props.fromS))} ${TY(s.minC)}`)
+    .join(''),
+)
 const ahead = computed(() => {
   const last = inView.value.filter((s) => s.basis !== 'projected').at(-1)
   return last ? `M${X(Math.max(last.fromS, props.fromS))} ${TY(last.minC)}H${props.left + props.inner}` : ''
 })
-const coldest = computed(() => inView.value.reduce<(typeof inView.value)[number] | null>((a, b) => (!a || b.minC < a.minC ? b : a), null))
+const coldest = computed(() =>
+  inView.value.reduce<(typeof inView.value)[number] | null>((a, b) => (!a || b.minC < a.minC ? b : a), null),
+)
 </script>
 
 <template>
   <g>
     <text x="0" :y="top + 16" class="name">{{ answer.section.tag }} may take</text>
     <g v-for="bar in rungs" :key="bar">
-      <path :d="`M${left} ${Y(bar)}H${left + inner}`" :class="bar === answer.section.testBar ? 'test' : 'rung'" />
-      <text :x="left - 8" :y="Y(bar) + 5" text-anchor="end" class="bar">{{ fmt.pressure(bar, job.reader) }}</text>
+      <path
+        :d="`M${left} ${Y(bar)}H${left + inner}`"
+        :class="bar === answer.section.testBar ? 'test' : 'rung'"
+      />
+      <text :x="left - 8" :y="Y(bar) + 5" text-anchor="end" class="bar">{{
+        fmt.pressure(bar, job.reader)
+      }}</text>
     </g>
     <path v-if="dashed" :d="dashed" class="ladder planned" />
     <path :d="solid" class="ladder" />
     <text x="0" :y="top + TEMP_TOP + 16" class="name">Pipe wall</text>
-    <path v-if="TY(10) > top + TEMP_TOP && TY(10) < top + TEMP_TOP + TEMP_H" :d="`M${left} ${TY(10)}H${left + inner}`" class="rung" />
-    <text v-if="temperature" :x="left - 8" :y="TY(10) + 5" text-anchor="end" class="bar">{{ fmt.temperature(10, job.reader) }}</text>
+    <path
+      v-if="TY(10) > top + TEMP_TOP && TY(10) < top + TEMP_TOP + TEMP_H"
+      :d="`M${left} ${TY(10)}H${left + inner}`"
+      class="rung"
+    />
+    <text v-if="temperature" :x="left - 8" :y="TY(10) + 5" text-anchor="end" class="bar">{{
+      fmt.temperature(10, job.reader)
+    }}</text>
     <path :d="temperature" class="temperature" />
     <path :d="ahead" class="ahead" />
     <g v-if="coldest">
       <circle :cx="X(Math.max(coldest.fromS, fromS))" :cy="TY(coldest.minC)" r="4" class="dot" />
-      <text :x="X(Math.max(coldest.fromS, fromS)) + 8" :y="TY(coldest.minC) + 4" class="bar">{{ fmt.temperature(coldest.minC, job.reader) }}</text>
+      <text :x="X(Math.max(coldest.fromS, fromS)) + 8" :y="TY(coldest.minC) + 4" class="bar">{{
+        fmt.temperature(coldest.minC, job.reader)
+      }}</text>
     </g>
     <text v-else :x="left" :y="top + TEMP_TOP + 30" class="bar">No reading yet.</text>
   </g>

@@ -14,8 +14,18 @@ const HOUR_S = 3600
 const changes = computed(() =>
   props.answer.joints
     .flatMap((j) => [
-      ...(j.facts.homeAtS !== null && j.facts.movable.value !== null ? [{ atS: j.facts.movable.value, tag: j.facts.tag, says: 'may be moved with care' }] : []),
-      ...(j.readyAtS !== null ? [{ atS: j.readyAtS, tag: j.facts.tag, says: `may take ${fmt.pressure(props.answer.section.testBar, job.reader)}` }] : []),
+      ...(j.facts.homeAtS !== null && j.facts.movable.value !== null
+        ? [{ atS: j.facts.movable.value, tag: j.facts.tag, says: 'may be moved with care' }]
+        : []),
+      ...(j.readyAtS !== null
+        ? [
+            {
+              atS: j.readyAtS,
+              tag: j.facts.tag,
+              says: `may take ${fmt.pressure(props.answer.section.testBar, job.reader)}`,
+            },
+          ]
+        : []),
     ])
     .filter((c) => c.atS > clock.nowS)
     .sort((a, b) => a.atS - b.atS),
@@ -30,7 +40,8 @@ const shown = computed(() => (soon.value.length ? soon.value : changes.value).sl
     <p v-if="!shown.length" class="why">Nothing more will change by itself here.</p>
     <ul v-else>
       <li v-for="c in shown" :key="`${c.tag}${c.says}`">
-        <span class="at">{{ when(c.atS, clock.nowS, job.state.job.zone) }}</span> <strong>{{ c.tag }}</strong> {{ c.says }}
+        <span class="at">{{ when(c.atS, clock.nowS, job.state.job.zone) }}</span> <strong>{{ c.tag }}</strong>
+        {{ c.says }}
       </li>
     </ul>
   </section>

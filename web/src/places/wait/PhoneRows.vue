@@ -15,8 +15,12 @@ const box = ref<HTMLElement>()
 const width = useWidth(box, 360)
 const HEIGHT = 96
 const BASE = 88
-const ladder = computed(() => (props.answer.readyAtS === null ? props.answer.plannedSteps : props.answer.ladder.steps))
-const toS = computed(() => Math.max(props.answer.readyAtS ?? props.answer.plannedReadyAtS ?? 0, clock.nowS + 3600) * 1 + 3600)
+const ladder = computed(() =>
+  props.answer.readyAtS === null ? props.answer.plannedSteps : props.answer.ladder.steps,
+)
+const toS = computed(
+  () => Math.max(props.answer.readyAtS ?? props.answer.plannedReadyAtS ?? 0, clock.nowS + 3600) * 1 + 3600,
+)
 const thumb = ref<number | null>(null)
 const X = (atS: number): number => ((atS - clock.nowS) / (toS.value - clock.nowS)) * width.value
 const topBar = computed(() => props.answer.section.testBar * 1.15)
@@ -24,19 +28,23 @@ const valueAt = (steps: readonly LadderStep[], atS: number): number | null => {
   const s = steps.filter((x) => x.fromS <= atS).at(-1)
   return s ? (s.allowedBar === null ? null : s.allowedBar + s.slopeBarPerS * (atS - s.fromS)) : 0
 }
-const Y = (bar: number | null): number => BASE - Math.min(1, (bar ?? topBar.value) / topBar.value) * (BASE - 22)
+const Y = (bar: number | null): number =>
+  BASE - Math.min(1, (bar ?? topBar.value) / topBar.value) * (BASE - 22)
 const path = computed(() => {
   let d = `M0 ${Y(valueAt(ladder.value, clock.nowS))}`
   ladder.value.forEach((s, i) => {
     const endS = Math.min(ladder.value[i + 1]?.fromS ?? Infinity, toS.value)
     if (endS <= clock.nowS) return
     const startS = Math.max(clock.nowS, s.fromS)
-    const at = (t: number): number | null => (s.allowedBar === null ? null : s.allowedBar + s.slopeBarPerS * (t - s.fromS))
+    const at = (t: number): number | null =>
+      s.allowedBar === null ? null : s.allowedBar + s.slopeBarPerS * (t - s.fromS)
     d += `L${X(startS)} ${Y(at(startS))}L${X(endS)} ${Y(at(endS))}`
   })
   return d
 })
-const thumbS = computed(() => (thumb.value === null ? null : clock.nowS + (thumb.value / width.value) * (toS.value - clock.nowS)))
+const thumbS = computed(() =>
+  thumb.value === null ? null : clock.nowS + (thumb.value / width.value) * (toS.value - clock.nowS),
+)
 const says = computed(() => {
   if (thumbS.value === null) return ''
   const v = valueAt(ladder.value, thumbS.value)
@@ -54,18 +62,30 @@ const rows = computed(() => {
   return [...props.answer.joints].sort((a, b) => next(a) - next(b))
 })
 const bar = computed(() => fmt.pressure(props.answer.section.testBar, job.reader))
-const short = (atS: number | null): string => (atS === null ? 'no figure' : whenShort(atS, clock.nowS, job.state.job.zone))
+const short = (atS: number | null): string =>
+  atS === null ? 'no figure' : whenShort(atS, clock.nowS, job.state.job.zone)
 </script>
 
 <template>
   <div ref="box">
-    <svg :width="width" :height="HEIGHT" class="ladder" role="img" aria-label="What the section may take from now on; slide along it" @pointermove="scrub" @pointerdown="scrub" @pointerleave="thumb = null">
+    <svg
+      :width="width"
+      :height="HEIGHT"
+      class="ladder"
+      role="img"
+      aria-label="What the section may take from now on; slide along it"
+      @pointermove="scrub"
+      @pointerdown="scrub"
+      @pointerleave="thumb = null"
+    >
       <path :d="`M0 ${Y(answer.section.testBar)}H${width}`" class="test" />
       <path :d="path" class="line" />
       <path :d="`M0 ${BASE}H${width}`" class="base" />
       <g v-if="thumb !== null">
         <path :d="`M${thumb} 20V${BASE}`" class="thumb" />
-        <text :x="Math.min(Math.max(thumb, 76), width - 76)" y="15" text-anchor="middle" class="says">{{ says }}</text>
+        <text :x="Math.min(Math.max(thumb, 76), width - 76)" y="15" text-anchor="middle" class="says">
+          {{ says }}
+        </text>
       </g>
       <text v-else x="0" y="15" class="says">{{ bar }}</text>
     </svg>
@@ -75,7 +95,10 @@ const short = (atS: number | null): string => (atS === null ? 'no figure' : when
           <JointGlyph :look="j.look" :tag="j.facts.tag" />
           <span class="tag">{{ j.facts.tag }}</span>
           <span v-if="j.facts.homeAtS === null" class="times">not made</span>
-          <span v-else class="times"><span>move {{ short(j.facts.movable.value) }}</span><span>{{ bar }} {{ short(j.readyAtS) }}</span></span>
+          <span v-else class="times"
+            ><span>move {{ short(j.facts.movable.value) }}</span
+            ><span>{{ bar }} {{ short(j.readyAtS) }}</span></span
+          >
         </RouterLink>
       </li>
     </ul>

@@ -13,9 +13,17 @@ const job = useJob()
 const view = useView()
 const route = useRoute()
 const narrow = useNarrow()
-const answers = computed(() => [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)))
+const answers = computed(() =>
+  [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
+)
 /** Without a choice: the section that waits, since one that is proved has nothing to say here. */
-const answer = computed(() => view.answers.get(String(route.params.sectionId ?? '')) ?? answers.value.find((a) => !a.proved) ?? answers.value[0] ?? null)
+const answer = computed(
+  () =>
+    view.answers.get(String(route.params.sectionId ?? '')) ??
+    answers.value.find((a) => !a.proved) ??
+    answers.value[0] ??
+    null,
+)
 const SPANS = [
   [12, '12 h'],
   [24, '24 h'],
@@ -32,20 +40,54 @@ watch(spanH, (h) => localStorage.setItem(KEY, String(h)))
   <div class="place">
     <div v-if="!answer" class="head">
       <h1>Nothing is waiting.</h1>
-      <p class="why">No section is painted yet. Paint a boundary in Set out to see when it may take pressure.</p>
+      <p class="why">
+        No section is painted yet. Paint a boundary in Set out to see when it may take pressure.
+      </p>
     </div>
     <template v-else>
       <nav v-if="answers.length > 1" class="sections" aria-label="Sections">
-        <RouterLink v-for="a in answers" :key="a.section.id" :to="{ name: 'wait', params: { jobId: job.jobId, sectionId: a.section.id } }" :class="{ here: a === answer }">{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink>
+        <RouterLink
+          v-for="a in answers"
+          :key="a.section.id"
+          :to="{ name: 'wait', params: { jobId: job.jobId, sectionId: a.section.id } }"
+          :class="{ here: a === answer }"
+          >{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink
+        >
       </nav>
       <AnswerHead :answer="answer" />
       <p class="choices">
         <span>Changing temperature:</span>
-        <button type="button" class="word" :class="{ here: view.mode === 'coldest' }" :aria-pressed="view.mode === 'coldest'" @click="view.mode = 'coldest'">coldest rules (sign-off)</button>
-        <button type="button" class="word" :class="{ here: view.mode === 'accumulate' }" :aria-pressed="view.mode === 'accumulate'" @click="view.mode = 'accumulate'">add up the hours (planning)</button>
+        <button
+          type="button"
+          class="word"
+          :class="{ here: view.mode === 'coldest' }"
+          :aria-pressed="view.mode === 'coldest'"
+          @click="view.mode = 'coldest'"
+        >
+          coldest rules (sign-off)
+        </button>
+        <button
+          type="button"
+          class="word"
+          :class="{ here: view.mode === 'accumulate' }"
+          :aria-pressed="view.mode === 'accumulate'"
+          @click="view.mode = 'accumulate'"
+        >
+          add up the hours (planning)
+        </button>
         <template v-if="!narrow">
           <span class="gap">Show:</span>
-          <button v-for="[h, says] in SPANS" :key="h" type="button" class="word" :class="{ here: spanH === h }" :aria-pressed="spanH === h" @click="spanH = h">{{ says }}</button>
+          <button
+            v-for="[h, says] in SPANS"
+            :key="h"
+            type="button"
+            class="word"
+            :class="{ here: spanH === h }"
+            :aria-pressed="spanH === h"
+            @click="spanH = h"
+          >
+            {{ says }}
+          </button>
         </template>
       </p>
       <PhoneRows v-if="narrow" :answer="answer" />

@@ -1,0 +1,257 @@
+import fc from 'fast-check'
+import { Pace } from '../src/methods/cure/pace.js'
+import { curePieces } from '../src/methods/cure/ramps.js'
+import { valueAt } from '../src/methods/cure/piecewise.js'
+import { requiredFor } from '../src/methods/cure/rule.js'
+import { cureRule } from '../src/methods/solvent-cement/rule.js'
+import { steadyHistory } from '../src/conditions/history.js'
+import { CALCULATIONS } from '../src/calc/index.js'
+
+const START = 1_790_000_000
+const rule = (material: string, size: string, school: 'inch' | 'metric', humidity = 50) => {
+  const found = cureRule({ material, size, school }, 'current', humidity)
+  if (!found.ok) throw new Error(found.why.code)
+  return found.rule
+}
+const RULES = [
+  rule('pvc', 'NPS 4', 'inch'),
+  rule('pvc', 'NPS 1', 'inch', 80),
+  rule('pvc-u', 'd63', 'metric'),
+  rule('pvc-u', 'd110', 'metric', 80),
+  rule('pvc-u', 'd20', 'metric'),
+  rule('abs', 'd50', 'metric'),
+]
+const anyRule = fc.constantFrom(...RULES)
+/** Wall temperatures along the hours, warm enough to stay inside every rule, or now and then outside. */
+const anyHistory = (min: number, max: number) =>
+  fc
+    .array(
+      fc.record({
+        hours: fc.double({ min: 0.1, max: 9, noNaN: true }),
+        t: fc.double({ min, max, noNaN: true }),
+      }),
+      { minLength: 1, maxLength: 12 },
+    )
+    .map((parts) => {
+      let at = START
+      return parts.map((p) => {
+        const step = { fromS: at, temperatureC: p.t }
+        at += p.hours * 3600
+        return step
+      })
+    })
+
+/** Independent of the code's formulas: small steps of time, the definition as it is written. */
+function bruteFinish(
+  steps: { fromS: number; temperatureC: number }[],
+  required: (t: number) => number | null,
+  mode: 'coldest' | 'accumulate',
+): number | null {
+  const DT = 20
+  let done = 0
+  let worst = 0
+  for (let t = 0; t < 40 * 86400; t += DT) {
+    const here = [...steps].reverse().find((s) => s.fromS <= START + t)
+    const need = here ? required(here.temperatureC) : null
+    if (mode === 'coldest') {
+      if (need === null) return null
+      worst = Math.max(worst, need)
+      if (t >= worst) return t
+    } else {
+      done += need === null ? 0 : DT / need
+      if (done >= 1 - 1e-9) return t + DT
+    }
+  }
+  return null
+}
+
+describe('cure along a changing temperature', () => {
+  it('agrees with a step-by-step reading of the definition', () =>
+    fc.assert(
+      fc.property(
+        anyRule,
+        anyHistory(-5, 38),
+        fc.constantFrom('coldest' as const, 'accumulate' as const),
+        fc.double({ min: 1, max: 15, noNaN: true }),
+        (r, steps, mode, bar) => {
+          const required = requiredFor(r, bar)
+          if (!required) return
+          const ours = new Pace(steadyHistory(steps), required, mode).finish(START)
+          const theirs = bruteFinish(steps, required, mode)
+          if (ours === null || theirs === null)
+            expect(ours === null || ours.atS - START > 39 * 86400).toBe(theirs === null)
+          else expect(Math.abs(ours.atS - START - theirs)).toBeLessThan(60)
+        },
+      ),
+      { numRuns: 150 },
+    ))
+  it('fastest constant <= accumulate <= slowest', () =>
+    fc.assert(
+      fc.property(
+        anyRule,
+        anyHistory(5.1, 37),
+        fc.double({ min: 1, max: 15, noNaN: true }),
+        (r, steps, bar) => {
+          const required = requiredFor(r, bar) as (t: number) => number | null
+          const needs = steps.map((s) => required(s.temperatureC) as number)
+          const history = steadyHistory(steps)
+          const sum = new Pace(history, required, 'accumulate').finish(START)?.atS as number
+          const cold = new Pace(history, required, 'coldest').finish(START)?.atS as number
+          expect(sum - START).toBeGreaterThanOrEqual(Math.min(...needs) - 1e-3)
+          expect(sum).toBeLessThanOrEqual(START + Math.max(...needs) + 1e-3)
+          expect(cold).toBeLessThanOrEqual(START + Math.max(...needs) + 1e-3)
+        },
+      ),
+    ))
+  it('if a rule needs longer at every moment on one history, that one is never ready sooner', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...RULES.slice(0, 5)),
+        anyHistory(5.1, 37),
+        fc.array(fc.double({ min: 0, max: 30, noNaN: true }), { minLength: 12, maxLength: 12 }),
+        fc.constantFrom('coldest' as const, 'accumulate' as const),
+        (r, warm, less, mode) => {
+          // Colder at every moment needs at least as long by these rules, down to the coldest they know.
+          const cold = warm.map((s, i) => ({
+            ...s,
+            temperatureC: Math.max(5.1, s.temperatureC - (less[i] ?? 0)),
+          }))
+          const required = requiredFor(r, 9) as (t: number) => number | null
+          const a = new Pace(steadyHistory(cold), required, mode).finish(START)?.atS as number
+          const b = new Pace(steadyHistory(warm), required, mode).finish(START)?.atS as number
+          expect(a).toBeGreaterThanOrEqual(b - 1e-3)
+        },
+      ),
+    ))
+})
+
+describe('pressure against time', () => {
+  const sampled = (
+    r: (typeof RULES)[number],
+    steps: { fromS: number; temperatureC: number }[],
+    mode: 'coldest' | 'accumulate',
+    atS: number,
+  ): number => {
+    // The greatest pressure whose own finish is not later: found by bisection over the definition.
+    let low = 0
+    let high = 40
+    for (let i = 0; i < 40; i++) {
+      const mid = (low + high) / 2
+      const required = requiredFor(r, mid)
+      const finish = required ? new Pace(steadyHistory(steps), required, mode).finish(START) : null
+      if (finish && finish.atS <= atS) low = mid
+      else high = mid
+    }
+    return low
+  }
+  it('never lies above the pressure that the cure rule gives, and follows it closely', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...RULES.slice(0, 5)),
+        anyHistory(2, 37),
+        fc.constantFrom('coldest' as const, 'accumulate' as const),
+        fc.double({ min: 0, max: 90, noNaN: true }),
+        (r, steps, mode, hours) => {
+          const atS = START + hours * 3600
+          const pieces = curePieces(r, START, steadyHistory(steps), mode)
+          const drawn = valueAt(pieces, atS)
+          const truth = sampled(r, steps, mode, atS)
+          expect(drawn).toBeLessThanOrEqual(truth + 0.002)
+          // Close: what it said a chord's length earlier has been reached by now.
+          expect(valueAt(pieces, atS + 190)).toBeGreaterThanOrEqual(truth - 0.02)
+        },
+      ),
+      { numRuns: 150 },
+    ))
+  it('never falls, and its ramps meet the next step', () =>
+    fc.assert(
+      fc.property(
+        anyRule,
+        anyHistory(2, 37),
+        fc.constantFrom('coldest' as const, 'accumulate' as const),
+        (r, steps, mode) => {
+          const pieces = curePieces(r, START, steadyHistory(steps), mode)
+          pieces.forEach((p, i) => {
+            const next = pieces[i + 1]
+            if (!next) return
+            const end = p.bar + (p.slopeBarPerS ? p.slopeBarPerS * (next.fromS - p.fromS) : 0)
+            expect(next.bar).toBeGreaterThanOrEqual(end - 1e-6)
+            expect(p.slopeBarPerS).toBeGreaterThanOrEqual(0)
+            if (p.slopeBarPerS > 0) expect(next.bar).toBeCloseTo(end, 5)
+          })
+        },
+      ),
+    ))
+})
+
+describe('incidents', () => {
+  const ladder = (joints: Record<string, unknown>[], atS: number, more = {}) =>
+    CALCULATIONS.get('ladder')?.run({ joints, mode: 'coldest', relativeHumidityPct: 50, atS, ...more })
+      .result as {
+      allowedBar: number | null
+      heldBy: string | null
+      steps: { fromS: number; allowedBar: number | null; heldBy: string | null }[]
+    }
+  const d63 = { method: 'solvent-cement', material: 'pvc-u', size: 'd63', school: 'metric' }
+  it('cold night: 4 in Sch 80, home at 46 °F, 35 °F overnight: coldest moves from 4 h to 72 h, accumulated lands next morning', () => {
+    const c = (f: number) => ((f - 32) * 5) / 9
+    const cure = (mode: string) =>
+      CALCULATIONS.get('cure')?.run({
+        method: 'solvent-cement',
+        material: 'pvc',
+        size: 'NPS 4',
+        school: 'inch',
+        testPressureBar: 9,
+        relativeHumidityPct: 50,
+        mode,
+        temperatures: [
+          { fromS: 0, temperatureC: c(46) },
+          { fromS: 3 * 3600, temperatureC: c(35) },
+          { fromS: 12 * 3600, temperatureC: c(46) },
+        ],
+      }).result as { cureS: number }
+    expect(cure('coldest').cureS).toBe(72 * 3600)
+    // 3 h of 4, then 9 h of 72, the rest at 4 h again: 12 h + 4 h * (1 - 3/4 - 9/72)
+    expect(cure('accumulate').cureS).toBeCloseTo(12.5 * 3600, 6)
+  })
+  it('a joint not made, or without a figure, counts as nothing', () => {
+    const made = { ...d63, id: 'a', madeAtS: 0, temperatureC: 15 }
+    expect(ladder([made, { ...d63, id: 'b', madeAtS: null }], 36000)).toMatchObject({
+      allowedBar: 0,
+      heldBy: 'b',
+    })
+    expect(
+      ladder([made, { ...d63, size: 'd315', id: 'b', madeAtS: 0, temperatureC: 15 }], 36000),
+    ).toMatchObject({ allowedBar: 0, heldBy: 'b' })
+    expect(ladder([made], 36000)).toMatchObject({ allowedBar: 10, heldBy: 'a' })
+  })
+  it('the later home holds, until ratings do; a tie goes to the one that reached it last, then to the id', () => {
+    const joints = [
+      { ...d63, id: 'a', madeAtS: 0, temperatureC: 15, ratingBar: 10 },
+      { ...d63, id: 'b', madeAtS: 7200, temperatureC: 15, ratingBar: 10 },
+      { ...d63, id: 'c', madeAtS: 7200, temperatureC: 15, ratingBar: 12 },
+    ]
+    expect(ladder(joints, 10800)).toMatchObject({ allowedBar: 1, heldBy: 'b' })
+    expect(ladder(joints, 90000)).toMatchObject({ allowedBar: 10, heldBy: 'b' })
+    expect(ladder(joints, 3600)).toMatchObject({ allowedBar: 0, heldBy: 'b' })
+  })
+  it('ABS sets no ceiling: without a rating the ladder says null', () => {
+    const out = CALCULATIONS.get('ladder')?.run({
+      joints: [
+        {
+          method: 'solvent-cement',
+          material: 'abs',
+          size: 'd50',
+          school: 'metric',
+          id: 'a',
+          madeAtS: 0,
+          temperatureC: 20,
+        },
+      ],
+      mode: 'coldest',
+      atS: 90000,
+    })
+    expect(out?.result).toMatchObject({ allowedBar: null, heldBy: null })
+    expect(out?.warnings.map((w) => w.code)).toEqual(['humidity-unknown', 'rating-unknown'])
+  })
+})

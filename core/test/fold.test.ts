@@ -1,0 +1,234 @@
+import fc from 'fast-check'
+import { type JobEvent, foldJob, inOrder, jointFacts, sectionAnswer } from '../src/index.js'
+import { JOB, LINE, Log, PLACE, SECTION, T0, joint, lineJob, uuid, walls } from './make-job.js'
+
+/** Any well-formed sequence, sensible or not: steps out of order, unknown joints, corrections of anything. */
+const anyEvents = fc.array(
+  fc.record({
+    kind: fc.constantFrom(
+      'step-done',
+      'cut-out',
+      'correction',
+      'interrupted',
+      'reading',
+      'test-begun',
+      'test-read',
+      'test-ended',
+      'gate',
+      'item-removed',
+      'piece-cut',
+      'section-state',
+      'joint-placed',
+      'item-put',
+    ),
+    joint: fc.integer({ min: 1, max: 6 }),
+    life: fc.integer({ min: 1, max: 3 }),
+    step: fc.constantFrom('fit', 'cement', 'home', 'judge', 'prime', 'nonsense'),
+    atS: fc.integer({ min: 0, max: 100_000 }),
+    who: fc.integer({ min: 1, max: 3 }),
+    ref: fc.integer({ min: 0, max: 40 }),
+    after: fc.array(fc.integer({ min: 0, max: 40 }), { maxLength: 3 }),
+    value: fc.double({ min: -20, max: 60, noNaN: true }),
+  }),
+  { maxLength: 40 },
+)
+type Raw = typeof anyEvents extends fc.Arbitrary<infer T> ? T : never
+
+function logOf(raw: Raw): JobEvent[] {
+  const log = lineJob(2)
+  const id = (n: number): string => uuid(5000 + n)
+  raw.forEach((r, i) => {
+    const data: Record<string, Record<string, unknown>> = {
+      'step-done': {
+        life: r.life,
+        step: r.step,
+        readings: { checkMm: 50 + (r.ref % 7), bead: 'all-round' },
+        shown: [],
+        pin: { school: 'metric' },
+      },
+      'cut-out': { life: r.life },
+      correction: { target: id(r.ref), undo: r.ref % 2 === 0, atS: T0 + r.atS },
+      interrupted: { life: r.life, what: 'rain' },
+      reading: {
+        placeId: PLACE,
+        what: 'wall',
+        basis: 'typed',
+        atS: T0 + r.atS,
+        value: r.value,
+        supersedes: id(r.ref),
+      },
+      'test-begun': {
+        testId: id(r.ref),
+        sectionId: SECTION,
+        bar: 9,
+        medium: 'water',
+        holdS: 60,
+        allowedDropBar: 0.1,
+        resolutionBar: 0.1,
+        tester: 'x',
+      },
+      'test-read': { testId: id(r.ref), atS: T0 + r.atS, bar: r.value },
+      'test-ended': { testId: id(r.ref), verdict: 'held' },
+      gate: { sectionId: uuid(r.ref), gate: 'vents', done: true },
+      'item-removed': { lineId: LINE, itemId: uuid(30 + r.joint) },
+      'piece-cut': { itemId: uuid(30 + r.joint), cutMm: r.value },
+      'section-state': { sectionId: SECTION, state: 'full' },
+      'joint-placed': { placeId: uuid(r.ref), fromS: T0 + r.atS },
+      'item-put': {
+        lineId: r.ref % 3 ? LINE : uuid(77),
+        itemId: uuid(60 + r.joint),
+        afterItemId: uuid(r.ref),
+        item: {},
+      },
+    }
+    log.put(r.kind, data[r.kind] ?? {}, {
+      atS: T0 + r.atS,
+      who: r.who,
+      jointId: joint(r.joint),
+      id: id(i),
+      after: r.after.map(id),
+    })
+  })
+  return log.events
+}
+/** Maps and weak references do not compare by themselves. */
+const plain = (x: unknown): string =>
+  JSON.stringify(x, (_k, v: unknown) => (v instanceof Map ? [...v.entries()].sort() : v))
+
+describe('fold', () => {
+  it('never throws, whatever well-formed events it gets, and neither does what is read from it', () =>
+    fc.assert(
+      fc.property(anyEvents, fc.integer({ min: -1000, max: 200_000 }), (raw, later) => {
+        const state = foldJob(logOf(raw))
+        for (let n = 1; n <= 4; n++)
+          for (const mode of ['coldest', 'accumulate'] as const) jointFacts(state, joint(n), mode, T0 + later)
+        sectionAnswer(state, SECTION, T0 + later)
+      }),
+      { numRuns: 300 },
+    ))
+  it('gives the same state for any order of delivery and any doubling of the same events', () =>
+    fc.assert(
+      fc.property(
+        anyEvents,
+        fc.infiniteStream(fc.nat()),
+        fc.array(fc.nat(), { maxLength: 10 }),
+        (raw, keys, doubles) => {
+          const events = logOf(raw)
+          const order = [...keys.take(events.length)]
+          const shuffled = events
+            .map((e, i) => [order[i] ?? 0, i, e] as const)
+            .sort((a, b) => a[0] - b[0] || b[1] - a[1])
+            .map((x) => x[2])
+          const doubled = [...shuffled, ...doubles.map((d) => events[d % events.length] as JobEvent)]
+          expect(plain(foldJob(doubled))).toBe(plain(foldJob(events)))
+        },
+      ),
+      { numRuns: 300 },
+    ))
+  it('puts no event before one its device had seen', () =>
+    fc.assert(
+      fc.property(anyEvents, (raw) => {
+        // Without loops: an event names only earlier ones.
+        const events = logOf(raw.map((r, i) => ({ ...r, after: r.after.filter((a) => a < i) })))
+        const place = new Map(inOrder(events).map((e, i) => [e.id, i]))
+        for (const e of events)
+          for (const a of e.after)
+            if (place.has(a)) expect(place.get(a)).toBeLessThan(place.get(e.id) as number)
+      }),
+      { numRuns: 200 },
+    ))
+})
+
+describe('one joint, one life', () => {
+  const made = (log: Log) => jointFacts(foldJob(log.events), joint(1), 'coldest', T0 + 10_000)
+  it('a second home of another person counts the later one for the dwell', () => {
+    const log = lineJob(1)
+    log.make(joint(1), T0)
+    log.step(joint(1), 'home', T0 + 130, {}, 1, 2)
+    expect(made(log)?.homeAtS).toBe(T0 + 130)
+  })
+  it('a step without the one before it earns no credit and shows the notch', () => {
+    const log = lineJob(1)
+    log.step(joint(1), 'home', T0)
+    expect(made(log)?.homeAtS).toBeNull()
+    expect(made(log)?.doubtful).toBe(1)
+  })
+  it('cut out and made again keeps both lives; a late entry for the first becomes a note', () => {
+    const log = lineJob(1)
+    log.make(joint(1), T0, 1, 54)
+    expect(made(log)?.inspection?.verdict).toBe('fail')
+    log.put('cut-out', { life: 1 }, { atS: T0 + 500, jointId: joint(1) })
+    log.step(joint(1), 'judge', T0 + 600, { checkMm: 50 }, 1, 2)
+    log.make(joint(1), T0 + 1000, 2)
+    const f = made(log)
+    expect(f?.past.map((l) => l.no)).toEqual([1])
+    expect(f?.life?.no).toBe(2)
+    expect(f?.inspection?.verdict).toBe('pass')
+    expect(f?.notes.map((n) => n.says.code)).toEqual(['note-after-cut-out'])
+  })
+  it('undo takes back, undo of the undo brings back, an earlier time moves the clocks', () => {
+    const log = lineJob(1)
+    log.make(joint(1), T0)
+    const judged = log.events.at(-1)?.id as string
+    const undo = log.put('correction', { target: judged, undo: true }, { atS: T0 + 200 })
+    expect(made(log)?.inspection?.unread).toContain('checkMm')
+    log.put('correction', { target: undo, undo: true }, { atS: T0 + 210 })
+    expect(made(log)?.inspection?.verdict).toBe('pass')
+    const home = log.events.find((e) => e.data.step === 'home')?.id as string
+    log.put('correction', { target: home, undo: false, atS: T0 + 90 }, { atS: T0 + 220 })
+    expect(made(log)?.homeAtS).toBe(T0 + 90)
+  })
+  it('an entry made from memory counts from the latest time it names', () => {
+    const log = lineJob(1)
+    log.step(joint(1), 'fit', T0)
+    log.step(joint(1), 'cement', T0 + 10)
+    log.put(
+      'step-done',
+      { life: 1, step: 'home', readings: {}, shown: [], earliestS: T0 + 20, latestS: T0 + 2420 },
+      { atS: T0 + 5000, jointId: joint(1) },
+    )
+    expect(made(log)?.homeAtS).toBe(T0 + 2420)
+  })
+  it('times inside an entry are corrected like the entry itself', () => {
+    const log = lineJob(1)
+    log.put(
+      'reading',
+      { placeId: PLACE, what: 'wall', basis: 'typed', atS: T0 - 3600, value: 12 },
+      { atS: T0 },
+    )
+    const last = log.events.at(-1) as JobEvent
+    last.occurredAtS = T0 + 7200 // the device was two hours slow
+    expect(foldJob(log.events).readings.get(PLACE)?.wall).toEqual([{ atS: T0 + 3600, value: 12 }])
+  })
+  it('a superseded reading and a forecast do not count', () => {
+    const log = lineJob(1)
+    const wrong = log.put('reading', { placeId: PLACE, what: 'wall', basis: 'typed', atS: T0, value: 99 })
+    log.put('reading', {
+      placeId: PLACE,
+      what: 'wall',
+      basis: 'typed',
+      atS: T0,
+      value: 9.9,
+      supersedes: wrong,
+    })
+    log.put('reading', { placeId: PLACE, what: 'wall', basis: 'forecast', atS: T0 + 60, value: -5 })
+    expect(foldJob(log.events).readings.get(PLACE)?.wall).toEqual([{ atS: T0, value: 9.9 }])
+  })
+  it('the windows: cement open too long is judged as missed, a tap shortly after the limit is asked', () => {
+    const at = (homeAfter: number) => {
+      const log = lineJob(1)
+      walls(log, T0 - 3600, [15, 15, 15])
+      log.step(joint(1), 'fit', T0)
+      log.step(joint(1), 'cement', T0 + 10)
+      log.step(joint(1), 'home', T0 + 10 + homeAfter)
+      log.step(joint(1), 'judge', T0 + 700, { checkMm: 50, bead: 'all-round' })
+      return made(log)?.inspection
+    }
+    expect(at(240)?.verdict).toBe('pass')
+    expect(at(248)?.findings.map((f) => f.code)).toEqual(['window-asked'])
+    expect(at(301)?.findings.map((f) => f.code)).toEqual(['window-missed'])
+    expect(at(301)?.verdict).toBe('fail')
+  })
+  it('every event belongs to this job', () =>
+    expect(lineJob(1).events.every((e) => e.jobId === JOB)).toBe(true))
+})

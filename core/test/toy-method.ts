@@ -1,0 +1,78 @@
+import { type Method, fig, finding, msg, noFig } from '../src/index.js'
+
+interface ToySpec {
+  size: string
+}
+const DWELL_S = 90
+/** A made-up joint that clips together, bears 5 bar after 90 s and wants one look. Proves that nothing knows methods by name. */
+export const toyMethod: Method<ToySpec> = {
+  id: 'toy-clip',
+  version: 1,
+  name: msg('toy-name'),
+  fields: [{ key: 'size', label: msg('toy-size'), needed: true, control: 'size' }],
+  parse(raw) {
+    const size = (raw as { size?: unknown } | null)?.size
+    return size === 'd40'
+      ? { ok: true, spec: { size } }
+      : { ok: false, errors: [finding('stop', 'toy-no-size', 'given', {}, 'size')] }
+  },
+  upgrade: (raw) => raw,
+  selection: () => [],
+  insertion: () => ({
+    depthMm: fig(20, 'measured'),
+    shortMaxMm: 1,
+    overMaxMm: 1,
+    marks: [{ kind: 'depth', fromEndMm: fig(20, 'measured') }],
+  }),
+  clearances: () => [],
+  steps: () => [
+    {
+      id: 'clip',
+      after: [],
+      does: msg('toy-do'),
+      lookFor: msg('toy-look'),
+      mistake: msg('toy-mistake'),
+      action: msg('toy-act'),
+      hint: msg('toy-hint'),
+      exceptions: [{ id: 'loose', says: msg('toy-loose'), backTo: 'cut-out' }],
+      cautions: [],
+      reads: [],
+      reaches: 'made',
+      skip: 'stop',
+      people: fig(1, 'cp-crew'),
+      tools: [],
+    },
+  ],
+  clocks: (_spec, life) =>
+    life.done.map((d) => ({
+      id: 'dwell',
+      step: 'clip',
+      kind: 'dwell',
+      shows: 'set',
+      label: msg('toy-wait'),
+      fromS: d.latestS,
+      untilS: fig(d.latestS + DWELL_S, 'measured'),
+      onMiss: { backTo: 'clip', say: msg('toy-missed') },
+      why: [],
+    })),
+  pressure: (_spec, life) =>
+    life.cutOutAtS !== undefined
+      ? []
+      : life.done.map((d) => ({ fromS: d.latestS + DWELL_S, bar: 5, slopeBarPerS: 0, source: 'measured' })),
+  movableFromS: (_spec, life) =>
+    life.done[0] ? fig(life.done[0].latestS + DWELL_S, 'measured') : noFig(msg('not-home')),
+  inspection: (_spec, life) => ({
+    verdict: life.done.length ? 'pass' : 'unknown',
+    findings: [],
+    unread: [],
+    next: { do: 'nothing' },
+    causes: [],
+  }),
+  interruption: () => [],
+  testing: () => ({ open: [], forbids: [] }),
+  consumables: () => [],
+  cautions: () => [],
+  figures: () => [{ key: 'depthMm', fig: fig(20, 'measured'), unit: 'mm', otherSchools: [] }],
+  section: () => [{ kind: 'pipe', x1: -40, x2: 0, odMm: 40, wallMm: 2 }],
+  faults: [],
+}

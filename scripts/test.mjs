@@ -1,0 +1,108 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import os from 'node:os'
+import path from 'node:path'
+import { chromium as findChromium, nodePackages } from './lib/deps.mjs'
+import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
+
+/** npm test: everything, one after the other; the last line adds all runners up. `--only format,lint,types,unit,e2e`. */
+let passed = 0
+let failed = 0
+const only = process.argv
+  .find((a) => a.startsWith('--only='))
+  ?.slice(7)
+  .split(',')
+const wanted = (name) => !only || only.includes(name)
+
+function check(name, cmd, args) {
+  if (!wanted(name)) return
+  const began = Date.now()
+  const r = run(cmd, args)
+  console.log(`${r.ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - began) / 1000).toFixed(0)} s)`)
+  if (!r.ok) console.log(r.out.slice(-6000))
+  if (r.ok) passed++
+  else failed++
+}
+
+async function main() {
+  const work = mkdtempSync(path.join(os.tmpdir(), 'jugalis-run-'))
+  nodePackages()
+  check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
+  check('lint', 'npx', ['eslint', '.'])
+  check('types', 'npm', ['run', '--silent', 'types'])
+  const { startPostgres } = await import('./lib/pg.mjs')
+  const database = wanted('unit') || wanted('e2e') ? await startPostgres({ throwaway: true }) : null
+  try {
+    if (wanted('unit')) unit(path.join(work, 'jest.json'), database)
+    if (wanted('e2e')) await e2e(path.join(work, 'e2e.json'), database)
+  } finally {
+    await database?.stop()
+    rmSync(work, { recursive: true, force: true })
+  }
+  console.log(`\nTests: ${passed} passed, ${failed} failed`)
+  process.exit(failed > 0 || passed === 0 ? 1 : 0)
+}
+
+function unit(out, database) {
+  const r = run(
+    process.execPath,
+    [
+      '--experimental-vm-modules',
+      '--no-warnings',
+      'node_modules/jest/bin/jest.js',
+      '--json',
+      `--outputFile=${out}`,
+      '--silent=false',
+    ],
+    {
+      env: { ...process.env, TEST_DATABASE: database.base },
+    },
+  )
+  let report = null
+  try {
+    report = JSON.parse(readFileSync(out, 'utf8'))
+  } catch {
+    failed++
+  }
+  passed += report?.numPassedTests ?? 0
+  failed += (report?.numFailedTests ?? 0) + (report?.numRuntimeErrorTestSuites ?? 0)
+  console.log(`${r.ok ? 'ok  ' : 'FAIL'} unit and server: ${report?.numPassedTests ?? 0} passed`)
+  if (!r.ok) console.log(r.out.replace(/^\{.*\}$/ms, '').slice(-12000))
+}
+
+async function e2e(out, database) {
+  const { build } = await import('./lib/build.mjs')
+  const { startServer } = await import('./lib/serve.mjs')
+  const browser = findChromium()
+  await build()
+  const port = await freePort()
+  const { default: pg } = await import('pg')
+  const admin = new pg.Client({ connectionString: database.url })
+  await admin.connect()
+  await admin.query('create database e2e')
+  await admin.end()
+  const server = await startServer({ databaseUrl: `${database.base}/e2e`, port, limiter: false, quiet: true })
+  try {
+    const r = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
+      env: {
+        ...process.env,
+        BASE_URL: `http://127.0.0.1:${port}`,
+        CHROMIUM: browser,
+        PLAYWRIGHT_JSON_OUTPUT_NAME: out,
+      },
+      cwd: ROOT,
+    })
+    let stats = null
+    try {
+      stats = JSON.parse(readFileSync(out, 'utf8')).stats
+    } catch {
+      failed++
+    }
+    passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0)
+    failed += stats?.unexpected ?? 0
+    console.log(`${r.ok ? 'ok  ' : 'FAIL'} browser: ${stats?.expected ?? 0} passed`)
+    if (!r.ok) console.log(r.out.slice(-12000))
+  } finally {
+    await server.stop()
+  }
+}
+main().catch(endWith)

@@ -1,0 +1,123 @@
+import { randomUUID } from 'node:crypto'
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import path from 'node:path'
+import { KINDS } from '@jugalis/core'
+import pg from 'pg'
+import { addPerson, connect, createApp, migrateUnderLock } from '../src/index.js'
+
+const BASE = process.env.TEST_DATABASE ?? ''
+export interface Answer {
+  status: number
+  body: Record<string, unknown> & {
+    error?: {
+      code: string
+      message: string
+      field: string | null
+      stops?: { code: string; message: string; joint?: string }[]
+    }
+  }
+  text: string
+}
+export interface Harness {
+  url: string
+  pool: pg.Pool
+  clock: { s: number }
+  call(
+    method: string,
+    path: string,
+    body?: unknown,
+    o?: { as?: string; raw?: string; headers?: Record<string, string> },
+  ): Promise<Answer>
+  signIn(login: string): Promise<void>
+  close(): Promise<void>
+}
+export const ORG = randomUUID()
+
+/** A server of its own over a database of its own, on real PostgreSQL. */
+export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harness> {
+  if (!BASE) throw new Error('TEST_DATABASE is not set: run through npm test')
+  const name = `t_${randomUUID().replaceAll('-', '')}`
+  const admin = new pg.Client({ connectionString: `${BASE}/postgres` })
+  await admin.connect()
+  await admin.query(`create database ${name}`)
+  await admin.end()
+  const database = connect(`${BASE}/${name}`)
+  await migrateUnderLock(database, path.join(process.cwd(), 'server/migrations'))
+  await database.pool.query('insert into org (org_id, name) values ($1, $2)', [ORG, 'Test'])
+  for (const login of people)
+    await addPerson(database.pool, {
+      personId: randomUUID(),
+      orgId: ORG,
+      name: login,
+      login,
+      password: 'tide',
+    })
+  const clock = { s: 1_790_000_000 }
+  const app = createApp({ pool: database.pool, sessionSecret: 'test', nowS: () => clock.s, limiter: false })
+  const server = await new Promise<Server>((done) => {
+    const s = app.listen(0, '127.0.0.1', () => done(s))
+  })
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  const cookies = new Map<string, string>()
+  const call: Harness['call'] = async (method, where, body, o = {}) => {
+    const res = await fetch(`${url}/api${where}`, {
+      method,
+      headers: {
+        'content-type': 'application/json',
+        cookie: cookies.get(o.as ?? 'wren') ?? '',
+        ...o.headers,
+      },
+      ...(o.raw !== undefined ? { body: o.raw } : body === undefined ? {} : { body: JSON.stringify(body) }),
+    })
+    const text = await res.text()
+    const set = res.headers.get('set-cookie')
+    if (set) cookies.set(o.as ?? 'wren', set.split(';')[0] ?? '')
+    let parsed: unknown = {}
+    try {
+      parsed = JSON.parse(text)
+    } catch {
+      parsed = {}
+    }
+    return { status: res.status, body: parsed as Answer['body'], text }
+  }
+  return {
+    url,
+    pool: database.pool,
+    clock,
+    call,
+    async signIn(login) {
+      const r = await call('POST', '/session', { login, password: 'tide' }, { as: login })
+      if (r.status !== 200) throw new Error(`sign-in: ${r.text}`)
+    },
+    async close() {
+      server.closeAllConnections()
+      await new Promise((done) => server.close(done))
+      await database.close()
+    },
+  }
+}
+
+let seq = 0
+/** A well-formed draft; what is given wins. */
+export const draft = (kind: string, data: Record<string, unknown>, o: Record<string, unknown> = {}) => ({
+  id: randomUUID(),
+  kind,
+  v: KINDS[kind]?.v ?? 1,
+  jointId: null,
+  atDeviceS: 1_790_000_000,
+  deviceSeq: ++seq,
+  after: [],
+  data,
+  ...o,
+})
+export const batch = (events: unknown[], o: Record<string, unknown> = {}) => ({
+  deviceId: DEVICE,
+  sentAtDeviceS: 1_790_000_000,
+  clockErrorS: 0.1,
+  events,
+  ...o,
+})
+export const DEVICE = randomUUID()
+export const jobSet = (name = 'J') =>
+  draft('job-set', { name, zone: 'UTC', school: 'metric', table: 'current', checkOffsetMm: 50 })

@@ -1,0 +1,242 @@
+import { randomUUID } from 'node:crypto'
+import { type JobEvent, type Line, addEntry, foldJob, parseEntry, sectionAnswer } from '@jugalis/core'
+import { JOB } from '../../demo/ids.js'
+import { seedDemo } from '../../demo/seed.js'
+import { readLog } from '../src/index.js'
+import { type Harness, batch, draft, harness, jobSet } from './harness.js'
+
+let h: Harness
+beforeAll(async () => {
+  h = await harness()
+  await h.signIn('wren')
+})
+afterAll(() => h.close())
+const NOW = 1_790_000_000
+
+async function lineJob(): Promise<{
+  job: string
+  section: string
+  joints: string[]
+  send: (e: unknown[]) => ReturnType<Harness['call']>
+}> {
+  const job = randomUUID()
+  await h.call('POST', '/jobs', { jobId: job, name: 'J' })
+  const send = (e: unknown[]) => h.call('POST', `/jobs/${job}/events`, batch(e, { sentAtDeviceS: NOW }))
+  const [lineId, placeId, section] = [randomUUID(), randomUUID(), randomUUID()]
+  const ago = (hours: number) => ({ atDeviceS: NOW - hours * 3600 })
+  await send([
+    jobSet(),
+    draft('place-set', { placeId, name: 'P' }),
+    draft('line-set', {
+      lineId,
+      tag: 'Q',
+      name: 'Q',
+      method: 'solvent-cement',
+      material: 'pvc-u',
+      school: 'metric',
+      placeId,
+      ratingBar: 16,
+    }),
+    ...Array.from({ length: 30 }, (_, i) =>
+      draft('reading', { placeId, what: 'wall', basis: 'measured', atS: NOW - (29 - i) * 3600, value: 15 }),
+    ),
+  ])
+  for (const text of ['tee 63', '500 c-c', 'elbow 90']) {
+    const line = foldJob(
+      (await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent),
+    ).lines.get(lineId) as Line
+    const entry = parseEntry(text, 'metric')
+    const added = entry.ok && addEntry(line, entry, () => randomUUID())
+    if (added && added.ok) await send(added.puts.map((p) => draft('item-put', { lineId, ...p })))
+  }
+  const line = foldJob((await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent)).lines.get(
+    lineId,
+  ) as Line
+  const joints = line.items.flatMap((i) => i.joints).filter((j): j is string => j !== null)
+  const make = (jointId: string, hours: number) =>
+    ['fit', 'cement', 'home', 'judge'].map((step, i) =>
+      draft(
+        'step-done',
+        { life: 1, step, readings: step === 'judge' ? { checkMm: 50, bead: 'all-round' } : {}, shown: [] },
+        { jointId, atDeviceS: NOW - hours * 3600 + i * 30 },
+      ),
+    )
+  await send([
+    draft(
+      'section-set',
+      {
+        sectionId: section,
+        tag: 'Q-A',
+        jointIds: joints,
+        workingBar: 6,
+        testBar: 9,
+        holdS: 3600,
+        allowedDropBar: 0.2,
+      },
+      ago(20),
+    ),
+    ...make(joints[0] as string, 12),
+    ...make(joints[1] as string, 8),
+    draft('section-state', { sectionId: section, state: 'full' }),
+    ...['supports', 'vents', 'isolated', 'gauge', 'people'].map((gate) =>
+      draft('gate', { sectionId: section, gate, done: true }),
+    ),
+  ])
+  return { job, section, joints, send }
+}
+const begin = (section: string, more = {}) =>
+  draft(
+    'test-begun',
+    {
+      testId: randomUUID(),
+      sectionId: section,
+      bar: 9,
+      medium: 'water',
+      holdS: 3600,
+      allowedDropBar: 0.2,
+      resolutionBar: 0.05,
+      tester: 'wren',
+      ...more,
+    },
+    { atDeviceS: NOW },
+  )
+
+describe('a test', () => {
+  it('is refused before the ladder allows it: 409 with stop codes, naming the joint; nothing is written', async () => {
+    h.clock.s = NOW
+    const j = await lineJob()
+    const before = (await readLog(h.pool, j.job, 0)).length
+    const r = await j.send([begin(j.section)])
+    expect([r.status, r.body.error?.code]).toEqual([409, 'test-refused'])
+    expect(r.body.error?.stops?.map((s) => [s.code, s.joint])).toEqual([['stop-not-cured', 'Q-02']])
+    expect(r.body.error?.message).toContain('Q-02')
+    expect((await readLog(h.pool, j.job, 0)).length).toBe(before)
+    const gas = await j.send([begin(j.section, { medium: 'air' })])
+    expect(gas.body.error?.stops?.map((s) => s.code)).toContain('stop-gas-on-plastic')
+    expect((await j.send([begin(randomUUID())])).body.error?.stops?.[0]?.code).toBe('stop-unknown-section')
+    // Lower, it may: 7 bar after 7 h and more.
+    expect((await j.send([begin(j.section, { bar: 7 })])).status).toBe(200)
+    expect((await j.send([begin(j.section, { bar: 7 })])).body.error?.stops?.[0]?.code).toBe(
+      'stop-test-running',
+    )
+  })
+})
+
+describe('a job as a file', () => {
+  it('reads back into an empty database: same job, same hashes, same state', async () => {
+    const j = await lineJob()
+    const file = (await h.call('GET', `/jobs/${j.job}/export.json`)).body as unknown as {
+      head: { hash: string }
+      lines: { body: string }[]
+    }
+    const other = await harness()
+    try {
+      await other.signIn('teal')
+      const done = await other.call('POST', '/jobs/import', file, { as: 'teal' })
+      expect([done.status, done.body.hash]).toEqual([201, file.head.hash])
+      const again = (await other.call('GET', `/jobs/${j.job}/export.json`, undefined, { as: 'teal' }))
+        .body as unknown as typeof file
+      expect(again.lines).toEqual(file.lines)
+      expect(
+        (await other.call('GET', `/jobs/${j.job}/verify`, undefined, { as: 'teal' })).body,
+      ).toMatchObject({ ok: true, hash: file.head.hash })
+      expect((await other.call('POST', '/jobs/import', file, { as: 'teal' })).status).toBe(409)
+      // The log goes on where it ended.
+      const more = await other.call(
+        'POST',
+        `/jobs/${j.job}/events`,
+        batch([jobSet('again')], { deviceId: randomUUID() }),
+        { as: 'teal' },
+      )
+      expect(more.status).toBe(200)
+    } finally {
+      await other.close()
+    }
+  })
+  it('a broken file leaves nothing half-written and says which line', async () => {
+    const j = await lineJob()
+    type File = { jobId: string; head: { seq: number; hash: string }; lines: { seq: number; body: string }[] }
+    const file = (await h.call('GET', `/jobs/${j.job}/export.json`)).body as unknown as File
+    const other = await harness()
+    try {
+      await other.signIn('wren')
+      const cases: [string, (f: File) => void, string][] = [
+        [
+          'changed',
+          (f) =>
+            void ((f.lines[20] as { body: string }).body = (f.lines[20] as { body: string }).body.replace(
+              '15',
+              '25',
+            )),
+          'lines[20]',
+        ],
+        ['cut short', (f) => void f.lines.pop(), 'head'],
+        ['another job', (f) => void (f.jobId = randomUUID()), 'lines[0]'],
+        ['no lines', (f) => void ((f as { lines?: unknown }).lines = 'x'), 'lines'],
+      ]
+      for (const [what, spoil, field] of cases) {
+        const copy = structuredClone(file)
+        spoil(copy)
+        const r = await other.call('POST', '/jobs/import', copy)
+        expect([what, r.status, r.body.error?.field]).toEqual([what, 422, field])
+      }
+      for (const table of ['job', 'event', 'job_head', 'job_joint', 'job_member'])
+        expect((await other.pool.query(`select 1 from ${table}`)).rowCount).toBe(0)
+    } finally {
+      await other.close()
+    }
+  })
+  it('CSV: a row for every entry, formulas kept as text', async () => {
+    const j = await lineJob()
+    await j.send([draft('signed', { what: '=HYPERLINK("x")', refId: 'r', statement: 'ok' })])
+    const csv = (await h.call('GET', `/jobs/${j.job}/log.csv`)).text
+    expect(csv.trim().split('\n')).toHaveLength((await readLog(h.pool, j.job, 0)).length + 1)
+    expect(csv).toContain('Q-02,d63,step-done')
+    expect(csv).not.toMatch(/(^|,)=/m)
+  })
+})
+
+describe('the demo world', () => {
+  it('loads through the same door and has something true to say in every place', async () => {
+    const demo = await harness({ people: [] })
+    try {
+      const now = Date.UTC(2026, 10, 23, 20, 0) / 1000
+      expect(await seedDemo(demo.pool, now)).toBe(true)
+      expect(await seedDemo(demo.pool, now)).toBe(false)
+      const state = foldJob((await readLog(demo.pool, JOB, 0)).map((l) => JSON.parse(l.body) as JobEvent))
+      const sections = [...state.sections.keys()].map((id) => sectionAnswer(state, id, now))
+      expect(sections.map((s) => [s?.section.tag, s?.proved])).toEqual([
+        ['Q1-A', true],
+        ['Q2-A', false],
+      ])
+      expect(sections[1]?.joints.map((j) => j.look.life)).toEqual([1, 1, 1, 2, 1, 1, 1, 1])
+      expect(sections[1]?.moved?.temperatureC).toBeLessThan(8)
+      expect([...state.tests.values()].map((t) => t.ended?.verdict)).toEqual(['lost', 'held'])
+      expect(state.notes).toEqual([])
+    } finally {
+      await demo.close()
+    }
+  })
+})
+
+it('every table is a job table whose keys begin with job_id, or a reference table with org_id', async () => {
+  const REFERENCE = ['org', 'person']
+  const PACKAGES_OWN = ['session']
+  const tables = await h.pool.query<{ t: string }>(
+    "select table_name as t from information_schema.tables where table_schema = 'public'",
+  )
+  const keys = await h.pool.query<{ t: string; first: string }>(
+    `select c.conrelid::regclass::text as t, a.attname as first from pg_constraint c
+     join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[1] where c.contype in ('p', 'f', 'u') and c.connamespace = 'public'::regnamespace`,
+  )
+  for (const { t } of tables.rows) {
+    if (PACKAGES_OWN.includes(t)) continue
+    if (REFERENCE.includes(t)) {
+      const cols = await h.pool.query(
+        "select 1 from information_schema.columns where table_name = $1 and column_name = 'org_id'",
+        [t],
+      )
+      expect([t, cols.rowCount]).toEqual([t, 1])
+    } else for (const k of keys.rows.filter((x) => x.t === t)) expect([t, k.first]).toEqual([t, 'job_id'])
+  }
+})
