@@ -9,6 +9,7 @@ export default defineConfig({
   retries: 0,
   reporter: [['list'], ['json']],
   use: {
+    actionTimeout: 8_000,
     baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
     launchOptions: {

@@ -180,6 +180,7 @@ describe('one joint, one life', () => {
   })
   it('an entry made from memory counts from the latest time it names', () => {
     const log = lineJob(1)
+    walls(log, T0 - 600, [15, 15])
     log.step(joint(1), 'fit', T0)
     log.step(joint(1), 'cement', T0 + 10)
     log.put(
@@ -188,6 +189,7 @@ describe('one joint, one life', () => {
       { atS: T0 + 5000, jointId: joint(1) },
     )
     expect(made(log)?.homeAtS).toBe(T0 + 2420)
+    expect(made(log)?.inspection?.findings.every((f) => f.level === 'note')).toBe(true)
   })
   it('times inside an entry are corrected like the entry itself', () => {
     const log = lineJob(1)

@@ -99,16 +99,14 @@ for (const method of [...allMethods().filter((m) => m.id !== 'toy-clip'), toyMet
       const life = (upTo: number, readings: Record<string, unknown> = {}): Life => ({
         no: 1,
         interrupted: [],
-        done: steps
-          .slice(0, upTo)
-          .map((s, i) => ({
-            eventId: `e${i}`,
-            step: s.id,
-            earliestS: T0 + i * 40,
-            latestS: T0 + i * 40,
-            readings,
-            by: 'p',
-          })),
+        done: steps.slice(0, upTo).map((s, i) => ({
+          eventId: `e${i}`,
+          step: s.id,
+          earliestS: T0 + i * 40,
+          latestS: T0 + i * 40,
+          readings,
+          by: 'p',
+        })),
       })
       it('steps follow one another, have people and something to look for; one of them makes the joint', () => {
         const seen = new Set<string>()

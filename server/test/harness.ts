@@ -73,13 +73,7 @@ export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harne
     const text = await res.text()
     const set = res.headers.get('set-cookie')
     if (set) cookies.set(o.as ?? 'wren', set.split(';')[0] ?? '')
-    let parsed: unknown = {}
-    try {
-      parsed = JSON.parse(text)
-    } catch {
-      parsed = {}
-    }
-    return { status: res.status, body: parsed as Answer['body'], text }
+    return { status: res.status, body: jsonOr(text) as Answer['body'], text }
   }
   return {
     url,
@@ -95,6 +89,14 @@ export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harne
       await new Promise((done) => server.close(done))
       await database.close()
     },
+  }
+}
+
+function jsonOr(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return {}
   }
 }
 

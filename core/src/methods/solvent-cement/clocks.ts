@@ -38,7 +38,7 @@ export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
   const homeS = homeAtS(life)
   const lastPrime = prime.at(-1)
   if (lastPrime && usesPrimer(spec)) {
-    const next = cement.find((d) => d.latestS >= lastPrime.earliestS)
+    const next = cement.find((d) => life.done.indexOf(d) > life.done.indexOf(lastPrime))
     out.push({
       id: 'primer',
       step: 'prime',
@@ -55,7 +55,8 @@ export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
   const coat = lastCoat(cement)
   if (coat) {
     const open = airC === null || wallC === null ? noFig(msg('no-temperature')) : openTimeS(spec, airC, wallC)
-    const closing = home.filter((d) => d.latestS >= coat.earliestS).map((d) => d.latestS)
+    // By the order of entries, not by their times: a corrected time may lie before the coat it followed.
+    const closing = home.filter((d) => life.done.indexOf(d) > life.done.indexOf(coat)).map((d) => d.latestS)
     out.push({
       id: 'open',
       step: 'cement',

@@ -42,12 +42,7 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
   const home = lastOf(life, 'home')
   if (!home)
     return { verdict: 'unknown', findings, unread: ['checkMm', 'bead'], next: { step: 'home' }, causes: [] }
-  for (const clock of clocks(spec, life, ctx)) {
-    if (clock.kind !== 'window' || clock.stoppedAtS === undefined || clock.untilS.value === null) continue
-    const lateS = clock.stoppedAtS - clock.untilS.value
-    if (lateS > LATE_TAP_S) say('stop', 'window-missed', clock.untilS.source, { lateS, clock: clock.id })
-    else if (lateS > 0) say('warn', 'window-asked', clock.untilS.source, { lateS, clock: clock.id })
-  }
+  judgeWindows(spec, life, ctx, say)
   for (const d of life.done) {
     if (d.readings.exception === 'let-go-early') say('warn', 'let-go-early', 'cp-hold')
     if (d.readings.exception === 'too-loose') say('stop', 'too-loose', 'cp-steps')
@@ -73,6 +68,31 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
   if (unread.length || findings.some((f) => f.level === 'warn'))
     return { verdict: 'unknown', findings, unread, next: { do: 'measure' }, causes: [] }
   return { verdict: 'pass', findings, unread, next: { do: 'nothing' }, causes: [] }
+}
+
+type Say = (
+  level: 'stop' | 'warn' | 'note',
+  code: string,
+  source: SourceId,
+  p?: Record<string, string | number>,
+) => void
+
+/** Was each window kept? Entries from memory span a time: they are judged only where even the shortest case is late. */
+function judgeWindows(spec: SolventSpec, life: Life, ctx: Ctx, say: Say): void {
+  const spanOf = (step: string): number => {
+    const d = lastOf(life, step)
+    return d ? d.latestS - d.earliestS : 0
+  }
+  for (const clock of clocks(spec, life, ctx)) {
+    if (clock.kind !== 'window' || clock.stoppedAtS === undefined || clock.untilS.value === null) continue
+    const { source } = clock.untilS
+    const lateS = clock.stoppedAtS - clock.untilS.value
+    const doubtS = spanOf(clock.step) + spanOf('home')
+    const params = { lateS, clock: clock.id }
+    if (lateS - doubtS > LATE_TAP_S) say('stop', 'window-missed', source, params)
+    else if (doubtS > LATE_TAP_S && lateS > 0) say('note', 'window-not-judged', source, params)
+    else if (lateS > 0) say('warn', 'window-asked', source, params)
+  }
 }
 
 const CAUSES: Readonly<Record<string, string[]>> = {

@@ -114,7 +114,7 @@ async function cut(): Promise<void> {
         <button class="button" type="button" @click="measuring = true">The socket measures …</button>
       </div>
       <p class="why">{{ pieces.length }} pieces, {{ uncut }} still to cut.</p>
-      <div class="scroll">
+      <div class="scroll" role="region" aria-label="Pieces" tabindex="0">
         <table class="rows">
           <thead>
             <tr>

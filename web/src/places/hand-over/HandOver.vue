@@ -135,7 +135,7 @@ async function sign(): Promise<void> {
     <section>
       <h2>Joint log</h2>
       <p v-if="!lives.length" class="why">No joint has been begun.</p>
-      <div v-else class="scroll">
+      <div v-else class="scroll" role="region" aria-label="Joint log" tabindex="0">
         <table class="rows">
           <thead>
             <tr>

@@ -82,7 +82,7 @@ function click(e: MouseEvent): void {
   outline-offset: 0;
   transition: outline-width 0.6s linear;
 }
-@media (min-width: 1181px) {
+@media (min-width: 1181px), (max-height: 780px) {
   .action {
     min-height: 96px;
   }

@@ -7,7 +7,7 @@ import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
 
 /** Re-times the last step. A window that began earlier is free to say; an earlier dwell shortens a wait and wants a word. */
-const props = defineProps<{ done: Done; startsDwell: boolean }>()
+const props = defineProps<{ done: Done; startsDwell: boolean; notBeforeS: number | null }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const clock = useClock()
@@ -20,6 +20,9 @@ const CHIPS = [
 ] as const
 const REASONS = ['hands were full', 'tapped late', 'phone was away']
 const by = ref<number | null>(null)
+/** A step cannot have been before the one it follows. */
+const possible = (seconds: number): boolean =>
+  props.notBeforeS === null || props.done.latestS - seconds >= props.notBeforeS
 async function choose(seconds: number): Promise<void> {
   by.value = seconds
   if (!props.startsDwell) await save('')
@@ -46,6 +49,7 @@ async function save(reason: string): Promise<void> {
         type="button"
         class="button"
         :class="{ main: by === s }"
+        :disabled="!possible(s)"
         @click="choose(s)"
       >
         {{ says }}

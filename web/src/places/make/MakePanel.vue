@@ -161,6 +161,7 @@ async function letGo(): Promise<void> {
   if (home) await done(home, { exception: 'let-go-early' }, `${props.facts.tag}: let go early.`)
 }
 const lastStep = computed(() => props.facts.life?.done.at(-1) ?? null)
+const stepBefore = computed(() => props.facts.life?.done.at(-2) ?? null)
 function markSeen(code: string): void {
   seen.value = new Set([...seen.value, code])
   sessionStorage.setItem('jugalis-seen', JSON.stringify([...seen.value]))
@@ -177,7 +178,11 @@ const fitting = computed(() =>
     ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}`
     : 'fitting',
 )
-const drawingHeight = computed(() => (narrow.value ? (judging.value ? 112 : 150) : judging.value ? 180 : 240))
+/** A short phone gives the room to the action. */
+const short = window.innerHeight < 780
+const drawingHeight = computed(() =>
+  narrow.value ? (judging.value || short ? 108 : 150) : judging.value ? 180 : 240,
+)
 </script>
 
 <template>
@@ -280,6 +285,7 @@ const drawingHeight = computed(() => (narrow.value ? (judging.value ? 112 : 150)
     <EarlierSheet
       v-if="sheet === 'earlier' && lastStep"
       :done="lastStep"
+      :not-before-s="stepBefore?.earliestS ?? null"
       :starts-dwell="facts.clocks.some((c) => c.step === lastStep?.step && c.kind === 'dwell')"
       @close="sheet = null"
     />

@@ -1,4 +1,4 @@
-import { type Clock, type Finding, type JointFacts, fmt, sourceOf } from '@jugalis/core'
+import { type Clock, type Finding, type JointFacts, fmt, conditionsAt, sourceOf } from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -90,8 +90,11 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
     const f = facts.value
     if (!f?.method || f.spec === null) return []
     const state = view.sectionOf(f.id)?.section.state
+    // Starting goes by what it is like now, not by what it was when the pipe was marked.
+    const now = conditionsAt(job.state, f.place.line.placeId, clock.nowS)
+    const here = { ...f.ctx, ...now, wallC: now.wallC ?? now.airC }
     const live = state === 'under pressure' || state === 'under vacuum'
-    return f.method.selection(f.spec, { pressureService: true, cement, tinExpired, live }, f.ctx)
+    return f.method.selection(f.spec, { pressureService: true, cement, tinExpired, live }, here)
   }
   const sourceLine = (id: string): string => {
     const s = sourceOf(id)

@@ -67,7 +67,7 @@ const bands = computed(() =>
 
 <template>
   <div ref="box" class="box">
-    <svg :width="width" height="200" role="img" :aria-label="`${line.tag} laid out straight, to scale`">
+    <svg :width="width" height="200" role="group" :aria-label="`${line.tag} laid out straight, to scale`">
       <defs>
         <pattern
           id="section-hatch"

@@ -126,7 +126,7 @@ function up(e: Event | KeyboardEvent): void {
     <button v-if="!line" type="button" class="button main begin" @click="sheet = 'line'">Begin a line</button>
     <template v-else>
       <LineDrawing v-if="line.items.length" :line="line" />
-      <div class="scroll">
+      <div class="scroll" role="region" aria-label="Parts of the line" tabindex="0">
         <table v-if="rows.length" class="rows">
           <thead>
             <tr>

@@ -23,17 +23,26 @@ const headline = computed(() => {
     return `${tag} is proved at ${bar(a.lastTest?.bar ?? 0)}. Held ${when(a.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value)}.`
   const first = a.blockers[0]
   const later = a.readyAtS !== null ? ` ${test} from ${at(a.readyAtS)}.` : planned.value
-  if (first) {
-    const more =
-      a.blockers.length > 1
-        ? ` and ${a.blockers.length - 1} more ${a.blockers.length === 2 ? 'waits' : 'wait'}`
-        : ''
-    return `${tag} may take nothing yet: ${job.t(first.says)}${more}.${later}`
-  }
+  if (first) return `${tag} may take nothing yet: ${nothing.value}.${later}`
   if (a.allowedBar === null || a.allowedBar >= a.section.testBar - 1e-6)
     return `${tag} is ready for ${test}, by this rule, with these readings.`
   return `${tag} may take ${bar(a.allowedBar)} now,${later || ' no figure above.'}`
 })
+/** Joints that allow nothing, those of one kind together: "Q2-07 and Q2-08 are not made". */
+const nothing = computed(() => {
+  const all = props.answer.blockers
+  const first = all[0]
+  if (!first) return ''
+  const alike = all.filter((b) => b.says.code === first.says.code).map((b) => String(b.says.params.joint))
+  const rest = all.length - alike.length
+  const said = job.t({ ...first.says, params: { joint: list(alike) } })
+  return `${alike.length > 1 ? said.replace(' is ', ' are ').replace(' has ', ' have ') : said}${rest ? `, ${rest} more ${rest === 1 ? 'waits' : 'wait'}` : ''}`
+})
+const list = (tags: string[]): string => {
+  const shown = tags.slice(0, 3)
+  if (tags.length > 3) return `${shown.join(', ')} and ${tags.length - 3} more`
+  return shown.length > 1 ? `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}` : (shown[0] ?? '')
+}
 const planned = computed(() => {
   const a = props.answer
   const open = a.joints.filter((j) => j.facts.homeAtS === null)

@@ -84,7 +84,7 @@ const holdsBack = computed(() => props.answer.holdsBack?.facts.id)
     <svg
       :width="width"
       :height="height"
-      role="img"
+      role="group"
       :aria-label="`Time tape of ${answer.section.tag}: each joint's window, set and cure, and what the section may take`"
     >
       <defs>

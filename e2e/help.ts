@@ -1,0 +1,86 @@
+import { randomUUID } from 'node:crypto'
+import AxeBuilder from '@axe-core/playwright'
+import { type Page, expect } from '@playwright/test'
+
+export const PHONE = { width: 390, height: 844 }
+
+export async function signIn(page: Page, login = 'wren'): Promise<void> {
+  const r = await page.request.post('/api/session', { data: { login, password: 'tide-and-pipe' } })
+  expect(r.ok()).toBe(true)
+}
+export async function demoJob(page: Page): Promise<string> {
+  const r = (await (await page.request.get('/api/jobs')).json()) as {
+    jobs: { jobId: string; name: string }[]
+  }
+  const job = r.jobs.find((j) => j.name.includes('quarantine'))
+  if (!job) throw new Error('the demo job is not there')
+  return job.jobId
+}
+interface Event {
+  kind: string
+  jointId: string | null
+  data: Record<string, unknown>
+}
+export async function eventsOf(page: Page, job: string): Promise<Event[]> {
+  const r = (await (await page.request.get(`/api/jobs/${job}/events?after=0`)).json()) as {
+    lines: { event: Event }[]
+  }
+  return r.lines.map((l) => l.event)
+}
+/** Writes events as another device of the same person would, some of them long ago. */
+export async function write(
+  page: Page,
+  job: string,
+  events: { kind: string; v?: number; data: Record<string, unknown>; jointId?: string; agoS?: number }[],
+): Promise<void> {
+  const now = Date.now() / 1000
+  const r = await page.request.post(`/api/jobs/${job}/events`, {
+    data: {
+      deviceId: randomUUID(),
+      sentAtDeviceS: now,
+      clockErrorS: 0,
+      events: events.map((e, i) => ({
+        id: randomUUID(),
+        kind: e.kind,
+        v: e.v ?? 1,
+        jointId: e.jointId ?? null,
+        atDeviceS: now - (e.agoS ?? 0),
+        deviceSeq: i + 1,
+        after: [],
+        data: e.data,
+      })),
+    },
+  })
+  expect(await r.text()).toContain('seqs')
+}
+/** A joint made some hours ago, judged good. */
+export const madeLongAgo = (jointId: string, hours: number) =>
+  ['fit', 'cement', 'home', 'judge'].map((step, i) => ({
+    kind: 'step-done',
+    v: 2,
+    jointId,
+    agoS: hours * 3600 - i * 40,
+    data: { life: 1, step, readings: step === 'judge' ? { checkMm: 50, bead: 'all-round' } : {}, shown: [] },
+  }))
+export const readings = (placeId: string, hours: number, wallC: number) =>
+  Array.from({ length: hours + 1 }, (_, i) => i).flatMap((i) =>
+    (
+      [
+        ['wall', wallC],
+        ['air', wallC + 1],
+        ['humidity', 55],
+      ] as const
+    ).map(([what, value]) => ({
+      kind: 'reading',
+      agoS: (hours - i) * 3600,
+      data: { placeId, what, basis: 'measured', atS: Date.now() / 1000 - (hours - i) * 3600, value },
+    })),
+  )
+export async function noViolations(page: Page): Promise<void> {
+  const found = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
+    .analyze()
+  expect(
+    found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`),
+  ).toEqual([])
+}

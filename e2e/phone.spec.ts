@@ -1,0 +1,204 @@
+import { randomUUID } from 'node:crypto'
+import { type Page, expect, test } from '@playwright/test'
+import { PHONE, eventsOf, readings, signIn, write } from './help'
+
+/** A job of its own with one line of two joints, ready to be made. */
+async function smallJob(
+  page: Page,
+  school: 'metric' | 'inch' = 'metric',
+): Promise<{ job: string; joints: string[] }> {
+  await signIn(page)
+  const job = randomUUID()
+  await page.request.post('/api/jobs', { data: { jobId: job, name: `Phone ${job.slice(0, 4)}` } })
+  const [placeId, lineId, a, b] = [randomUUID(), randomUUID(), randomUUID(), randomUUID()]
+  const size = school === 'inch' ? 'NPS 2' : 'd63'
+  await write(page, job, [
+    {
+      kind: 'job-set',
+      data: {
+        name: 'Phone',
+        zone: 'UTC',
+        school,
+        table: 'current',
+        checkOffsetMm: school === 'inch' ? 50.8 : 50,
+      },
+    },
+    { kind: 'place-set', data: { placeId, name: 'P' } },
+    {
+      kind: 'line-set',
+      data: {
+        lineId,
+        tag: 'Q',
+        name: 'Q',
+        method: 'solvent-cement',
+        material: school === 'inch' ? 'pvc' : 'pvc-u',
+        school,
+        schedule: school === 'inch' ? '80' : null,
+        placeId,
+      },
+    },
+    {
+      kind: 'item-put',
+      data: { lineId, itemId: randomUUID(), item: { type: 'fitting', tag: 'F1', size, fitting: 'tee' } },
+    },
+    {
+      kind: 'item-put',
+      data: {
+        lineId,
+        itemId: randomUUID(),
+        item: {
+          type: 'piece',
+          tag: 'P1',
+          size,
+          measure: 'centre-centre',
+          measuredMm: 900,
+          jointA: a,
+          jointB: b,
+          tagA: 'Q-01',
+          tagB: 'Q-02',
+        },
+      },
+    },
+    ...readings(placeId, 3, 17),
+  ])
+  return { job, joints: [a, b] }
+}
+
+/** Counts real taps on the way through one joint; the hold is waited out. */
+async function makeOne(page: Page, actions: RegExp[], reading: string): Promise<number> {
+  let taps = 0
+  await page.getByRole('link', { name: /Q-01/ }).click()
+  taps++
+  for (const action of actions) {
+    await page.getByRole('button', { name: action }).click()
+    taps++
+  }
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Do not let go')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Check mark should stand', {
+    timeout: 45_000,
+  })
+  await page.getByRole('button', { name: 'right', exact: true }).click()
+  await page.getByRole('button', { name: reading }).click()
+  return taps + 2
+}
+
+test.describe('Make on the phone', () => {
+  test.setTimeout(120_000)
+  test.use({ viewport: PHONE, hasTouch: true })
+  test('a metric joint takes six taps', async ({ page }) => {
+    const { job } = await smallJob(page)
+    await page.goto(`/job/${job}/make`)
+    const taps = await makeOne(
+      page,
+      [/Fits, marked/, /Cleaned, cement on/, /Home: start the hold/],
+      '50 mm, bead all round',
+    )
+    expect(taps).toBeLessThanOrEqual(6)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(/Leave alone until|may be moved/)
+    await expect(page.getByRole('button', { name: 'Next: Q-02' })).toBeVisible()
+  })
+  test('an inch joint takes seven, with primer and fractions', async ({ page }) => {
+    const { job } = await smallJob(page, 'inch')
+    await page.goto(`/job/${job}/make`)
+    const taps = await makeOne(
+      page,
+      [/Fits, marked/, /Primer on/, /Cement on/, /Home: start the hold/],
+      '2 in, bead all round',
+    )
+    expect(taps).toBeLessThanOrEqual(7)
+  })
+  for (const viewport of [PHONE, { width: 360, height: 740 }])
+    test(`targets are 56 px and the action is whole at ${viewport.width}x${viewport.height}`, async ({
+      page,
+    }) => {
+      await page.setViewportSize(viewport)
+      const { job, joints } = await smallJob(page)
+      await page.goto(`/job/${job}/make/${joints[0]}`)
+      const look = async (where: string): Promise<void> => {
+        await expect(page.locator('.action')).toBeVisible()
+        const small = await page.locator('.panel button:visible, .panel a:visible').evaluateAll((all) =>
+          all
+            .map((b) => ({
+              says: b.textContent?.trim() ?? '',
+              h: b.getBoundingClientRect().height,
+              w: b.getBoundingClientRect().width,
+            }))
+            .filter((b) => b.h < 55.5 || b.w < 55.5),
+        )
+        expect([where, small]).toEqual([where, []])
+        const action = await page.locator('.action').boundingBox()
+        const dock = await page.locator('.dock-strip').boundingBox()
+        expect([where, action!.height >= 96, action!.y + action!.height <= dock!.y + 1]).toEqual([
+          where,
+          true,
+          true,
+        ])
+      }
+      await look('fit')
+      await page.getByRole('button', { name: /Fits, marked/ }).click()
+      await page.getByRole('button', { name: /Cleaned, cement on/ }).waitFor()
+      await look('cement')
+      await page.getByRole('button', { name: /Cleaned, cement on/ }).click()
+      await page.getByRole('button', { name: /Home: start/ }).waitFor()
+      await look('home')
+    })
+  test('a check-mark reading is never preset', async ({ page }) => {
+    const { job, joints } = await smallJob(page)
+    await write(
+      page,
+      job,
+      ['fit', 'cement', 'home'].map((step, i) => ({
+        kind: 'step-done',
+        v: 2,
+        jointId: joints[0],
+        agoS: 300 - i * 60,
+        data: { life: 1, step, readings: {}, shown: [] },
+      })),
+    )
+    await page.goto(`/job/${job}/make/${joints[0]}`)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Check mark should stand')
+    await expect(page.locator('.action')).toBeDisabled()
+    await expect(page.locator('.check .figure')).toHaveText('?')
+    await page.getByRole('button', { name: 'Cannot read it' }).click()
+    await expect(page.getByRole('img', { name: /not judged|not set/ }).first()).toBeVisible()
+  })
+  test('a missed window leads to its way back', async ({ page }) => {
+    const { job, joints } = await smallJob(page)
+    await write(
+      page,
+      job,
+      ['fit', 'cement'].map((step, i) => ({
+        kind: 'step-done',
+        v: 2,
+        jointId: joints[0],
+        agoS: 400 - i * 60,
+        data: { life: 1, step, readings: {}, shown: [] },
+      })),
+    )
+    await page.goto(`/job/${job}/make/${joints[0]}`)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(
+      /Cement was open 5:\d\d\. The limit was 4:00\./,
+    )
+    await page.getByRole('button', { name: 'Cement skinned, still soft' }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(/Push home within (4:00|3:\d\d)/)
+    await page.getByRole('button', { name: 'Cement hard' }).click()
+    await expect(page.getByText('made again: life 2')).toBeVisible()
+  })
+  test('without signal entries stay on the phone, count up, and go out when it is back', async ({
+    page,
+    context,
+  }) => {
+    const { job, joints } = await smallJob(page)
+    await page.goto(`/job/${job}/make/${joints[0]}`)
+    await page.getByRole('button', { name: /Fits, marked/ }).waitFor()
+    const before = (await eventsOf(page, job)).length
+    await context.setOffline(true)
+    await page.getByRole('button', { name: /Fits, marked/ }).click()
+    await page.getByRole('button', { name: /Cleaned, cement on/ }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Push home within')
+    await expect(page.getByRole('status').filter({ hasText: 'No signal' })).toContainText('2 to send')
+    await context.setOffline(false)
+    await expect(page.getByText('No signal')).toHaveCount(0, { timeout: 15_000 })
+    await expect.poll(async () => (await eventsOf(page, job)).length, { timeout: 15_000 }).toBe(before + 2)
+  })
+})
