@@ -22,23 +22,27 @@ export async function startServer({
   limiter,
   quiet = false,
 }) {
-  const server = child(process.execPath, ['--enable-source-maps', SERVER_BUNDLE], {
-    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'pipe', 'ipc'],
-    detached: true,
-    env: {
-      ...process.env,
-      NODE_ENV: 'production',
-      DATABASE_URL: databaseUrl,
-      PORT: String(port),
-      HOST: host,
-      MIGRATIONS: path.join(ROOT, 'server/migrations'),
-      WEB_ROOT,
-      SESSION_SECRET: sessionSecret(),
-      SEED_DEMO: seed ? '1' : '0',
-      ...(tls.cert ? { TLS_CERT: tls.cert, TLS_KEY: tls.key } : {}),
-      ...(limiter === false ? { LIMITER: 'off' } : {}),
+  const server = child(
+    process.execPath,
+    ['--enable-source-maps', '--max-semi-space-size=64', SERVER_BUNDLE],
+    {
+      stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'pipe', 'ipc'],
+      detached: true,
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        DATABASE_URL: databaseUrl,
+        PORT: String(port),
+        HOST: host,
+        MIGRATIONS: path.join(ROOT, 'server/migrations'),
+        WEB_ROOT,
+        SESSION_SECRET: sessionSecret(),
+        SEED_DEMO: seed ? '1' : '0',
+        ...(tls.cert ? { TLS_CERT: tls.cert, TLS_KEY: tls.key } : {}),
+        ...(limiter === false ? { LIMITER: 'off' } : {}),
+      },
     },
-  })
+  )
   let said = ''
   let up = false
   server.p.stderr.on('data', (d) => {

@@ -57,6 +57,25 @@ export interface JointFacts {
 
 const NEW_JOINT: JointState = { id: '', lives: [], placements: [], notes: [] }
 
+interface Spelled {
+  spec: unknown
+  steps: readonly Step[]
+}
+const spelled = new WeakMap<JobState, Map<string, Spelled>>()
+/** Specification and steps of a joint. Joints of one line and size share them, so they are read once for a state. */
+function readSpec(state: JobState, place: JointPlace, method: Method | null, ctx: Ctx): Spelled {
+  let cache = spelled.get(state)
+  if (!cache) spelled.set(state, (cache = new Map()))
+  const key = `${place.line.id} ${place.piece.size} ${ctx.school}`
+  let found = cache.get(key)
+  if (!found) {
+    const parsed = method?.parse(jointSpec(state, place))
+    const spec = parsed?.ok ? parsed.spec : null
+    cache.set(key, (found = { spec, steps: method && spec !== null ? method.steps(spec, ctx) : [] }))
+  }
+  return found
+}
+
 /** Splits what was done into what counts and what was written before the step it needs. */
 function credited(life: LifeState, steps: readonly Step[]): { life: LifeState; doubtful: number } {
   const after = new Map(steps.map((s) => [s.id, s.after]))
@@ -108,12 +127,10 @@ export function jointFacts(
   const joint = state.joints.get(jointId) ?? NEW_JOINT
   const last = joint.lives.at(-1)
   const method = methodOf(place.line.method) ?? null
-  const parsed = method?.parse(jointSpec(state, place))
-  const spec = parsed?.ok ? parsed.spec : null
   const raw = last && last.cutOutAtS === undefined ? last : null
   const ctx = contextOf(state, place, joint, raw, mode, nowS)
+  const { spec, steps } = readSpec(state, place, method, ctx)
   const usable = method !== null && spec !== null
-  const steps = usable ? method.steps(spec, ctx) : []
   const { life, doubtful } = raw ? credited(raw, steps) : { life: null, doubtful: 0 }
   const done = new Set(life?.done.map((d) => d.step))
   const home = life?.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'made') ?? []

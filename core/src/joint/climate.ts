@@ -22,7 +22,9 @@ export function wallHistory(state: JobState, placeId: string): History {
 export function jointHistory(state: JobState, joint: JointState, linePlaceId: string): History {
   if (!joint.placements.length) return wallHistory(state, linePlaceId)
   const moves = [...joint.placements].sort((a, b) => a.fromS - b.fromS)
-  const stays = [{ fromS: -Infinity, placeId: linePlaceId }, ...moves]
+  const all = [{ fromS: -Infinity, placeId: linePlaceId }, ...moves]
+  const stays = all.filter((stay, i) => i === 0 || stay.placeId !== all[i - 1]?.placeId)
+  if (stays.length === 1) return wallHistory(state, linePlaceId)
   return stays.flatMap((stay, i) => {
     const untilS = stays[i + 1]?.fromS ?? Infinity
     const history = wallHistory(state, stay.placeId)
@@ -33,10 +35,26 @@ export function jointHistory(state: JobState, joint: JointState, linePlaceId: st
   })
 }
 
+const sortedReadings = new WeakMap<readonly Reading[], { length: number; sorted: Reading[] }>()
+function inTime(readings: readonly Reading[]): readonly Reading[] {
+  const had = sortedReadings.get(readings)
+  if (had && had.length === readings.length) return had.sorted
+  const sorted = [...readings].sort((a, b) => a.atS - b.atS)
+  sortedReadings.set(readings, { length: readings.length, sorted })
+  return sorted
+}
+
 /** The last reading at or before a time, if it is not older than two hours; null otherwise. */
 export function readAt(readings: readonly Reading[], atS: number, maxAgeS = GAP_S): number | null {
-  let best: Reading | null = null
-  for (const r of readings) if (r.atS <= atS && (!best || r.atS >= best.atS)) best = r
+  const sorted = inTime(readings)
+  let low = -1
+  let high = sorted.length - 1
+  while (low < high) {
+    const mid = (low + high + 1) >> 1
+    if ((sorted[mid] as Reading).atS <= atS) low = mid
+    else high = mid - 1
+  }
+  const best = sorted[low]
   return best && atS - best.atS <= maxAgeS ? best.value : null
 }
 

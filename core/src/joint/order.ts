@@ -15,17 +15,23 @@ const byWrite = (a: JobEvent, b: JobEvent): number =>
   a.deviceSeq - b.deviceSeq ||
   (a.id < b.id ? -1 : a.id > b.id ? 1 : 0)
 
+function isSorted(events: readonly JobEvent[]): boolean {
+  for (let i = 1; i < events.length; i++)
+    if (byWrite(events[i - 1] as JobEvent, events[i] as JobEvent) > 0) return false
+  return true
+}
+/** Drops doubles: of entries with one id the first in writing order stays. */
+function firstOfEach(sorted: readonly JobEvent[]): JobEvent[] {
+  const seen = new Set<string>()
+  return sorted.filter((e) => seen.size !== seen.add(e.id).size)
+}
+
 /**
  * Events in the order the fold takes them: by when they occurred, but never before an event named in `after`,
  * then device, then the device's own count. The same set gives the same order, however it arrived; doubles go.
  */
 export function inOrder(events: readonly JobEvent[]): JobEvent[] {
-  const unique = new Map<string, JobEvent>()
-  for (const e of events) {
-    const had = unique.get(e.id)
-    if (!had || byWrite(e, had) < 0) unique.set(e.id, e)
-  }
-  const sorted = [...unique.values()].sort(byWrite)
+  const sorted = firstOfEach(isSorted(events) ? events : [...events].sort(byWrite))
   if (!sorted.some((e) => e.after.length)) return sorted
   const nodes = new Map<string, Node>()
   for (const event of sorted) nodes.set(event.id, { event, atS: event.occurredAtS, depth: 0, state: 0 })

@@ -14,7 +14,7 @@ import {
 } from '../joint/assess.js'
 import { piecesOf } from '../joint/ramps.js'
 import type { JobState, Section, TestRun } from '../joint/state.js'
-import { type Ladder, type LadderJoint, envelope, ladderOf } from './ladder.js'
+import { type Ladder, type LadderJoint, ladderOf } from './ladder.js'
 
 export interface JointInSection {
   facts: JointFacts
@@ -89,9 +89,9 @@ export function sectionAnswer(
     .map((id) => jointFacts(state, id, mode, nowS))
     .filter((f): f is JointFacts => f !== null)
   const { last, proved } = provedBy(state, section, all)
-  let planned = 0
+  let plannedSoFar = 0
   const joints = all.map((facts): JointInSection => {
-    const plannedHomeS = facts.homeAtS === null ? nowS + PLAN_PACE_S * ++planned : null
+    const plannedHomeS = facts.homeAtS === null ? nowS + PLAN_PACE_S * ++plannedSoFar : null
     const plan = plannedHomeS === null ? facts.pieces : plannedPieces(facts, plannedHomeS)
     return {
       facts,
@@ -112,25 +112,17 @@ export function sectionAnswer(
     ratingBar: rating(f),
     pieces: pieces.length ? pieces : null,
   })
-  const ladder = ladderOf(
-    joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces)),
-    nowS,
-  )
-  const plan = joints.map((j) =>
-    j.plannedHomeS === null
-      ? curve(j.facts, j.facts.homeAtS, j.facts.pieces)
-      : curve(j.facts, j.plannedHomeS, plannedPieces(j.facts, j.plannedHomeS)),
-  )
-  const startS = Math.min(nowS, ...plan.map((j) => j.madeAtS ?? Infinity))
-  const readyAtS = timeOf(
-    envelope(
-      joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces)),
-      startS,
-    ),
-    section.testBar,
-    SAME_BAR,
-  )
-  const plannedReadyAtS = timeOf(envelope(plan, startS), section.testBar, SAME_BAR)
+  const curves = joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces))
+  const ladder = ladderOf(curves, nowS)
+  const planned = curves.map((c, i) => {
+    const j = joints[i] as JointInSection
+    return j.plannedHomeS === null
+      ? c
+      : curve(j.facts, j.plannedHomeS, plannedPieces(j.facts, j.plannedHomeS))
+  })
+  const plan = joints.some((j) => j.plannedHomeS !== null) ? ladderOf(planned, nowS) : ladder
+  const readyAtS = timeOf(ladder.pieces, section.testBar, SAME_BAR)
+  const plannedReadyAtS = timeOf(plan.pieces, section.testBar, SAME_BAR)
   const holdsBack = slowest(joints)
   return {
     section,
@@ -142,7 +134,7 @@ export function sectionAnswer(
       .map((j) => ({ jointId: j.facts.id, says: whyNothing(j) })),
     allowedBar: joints.length ? ladder.allowedBar : 0,
     ladder,
-    plannedSteps: ladderOf(plan, nowS).steps,
+    plannedSteps: plan.steps,
     readyAtS: joints.length ? readyAtS : null,
     plannedReadyAtS: joints.length ? plannedReadyAtS : null,
     holdsBack,

@@ -1,4 +1,4 @@
-import { type Piece, combine } from '../methods/cure/piecewise.js'
+import { type Piece, combine, neverHolds } from '../methods/cure/piecewise.js'
 
 /** One joint as the ladder sees it. `pieces` null: no figure, or not made. */
 export interface LadderJoint {
@@ -20,6 +20,8 @@ export interface Ladder {
   allowedBar: number | null
   heldBy: string | null
   steps: LadderStep[]
+  /** The same as a curve to compute with. */
+  pieces: readonly Piece[]
 }
 
 /** Cuts a curve off at a rating; the flat part is reached when the curve gets there. */
@@ -42,37 +44,62 @@ function capped(pieces: readonly Piece[], ratingBar: number): Piece[] {
   return out
 }
 
-/** The section's curve: the least over its joints at every time, from the first home (or `atS` if earlier). */
-export function envelope(joints: readonly LadderJoint[], startS: number): Piece[] {
-  const order = joints
-    .map((j, i) => ({ i, id: j.id }))
-    .sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0))
-  const rank = new Array<number>(joints.length)
-  order.forEach((o, r) => (rank[o.i] = r))
-  let all: Piece[] | null = null
-  joints.forEach((j, i) => {
-    const holder = rank[i] as number
-    const reachedS = j.madeAtS !== null && j.pieces ? j.madeAtS : Infinity
-    const before: Piece = { fromS: startS, bar: 0, slopeBarPerS: 0, holder, reachedS }
-    const own = (j.ratingBar === null ? (j.pieces ?? []) : capped(j.pieces ?? [], j.ratingBar)).map((p) => ({
-      ...p,
-      holder,
-    }))
-    const first = own[0]
-    const curve = first ? (first.fromS <= startS ? own : [before, ...own]) : [before]
-    all = all ? combine(all, curve, 'min') : curve
-  })
-  return all ?? []
+/** A joint's curve up to its rating. */
+function rated(j: LadderJoint): readonly Piece[] {
+  const own = j.pieces ?? []
+  const last = own[own.length - 1]
+  return j.ratingBar === null || !last || (last.slopeBarPerS === 0 && last.bar <= j.ratingBar)
+    ? own
+    : capped(own, j.ratingBar)
 }
+
+function curveOf(j: LadderJoint, holder: number, startS: number): Piece[] {
+  const reachedS = j.madeAtS !== null && j.pieces ? j.madeAtS : Infinity
+  const own = rated(j)
+  const out: Piece[] =
+    (own[0]?.fromS ?? Infinity) <= startS
+      ? []
+      : [{ fromS: startS, bar: 0, slopeBarPerS: 0, holder, reachedS }]
+  for (const p of own) out.push({ ...p, holder })
+  return out
+}
+
+interface Envelope {
+  pieces: Piece[]
+  /** Ids in order: a piece's holder is a place in this list. */
+  ids: string[]
+}
+
+/** The section's curve: the least over its joints at every time, from the first home (or `atS` if earlier). */
+function envelope(joints: readonly LadderJoint[], startS: number): Envelope {
+  const order = joints
+    .map((_, i) => i)
+    .sort((a, b) => compare((joints[a] as LadderJoint).id, (joints[b] as LadderJoint).id))
+  const rank = new Array<number>(joints.length)
+  order.forEach((i, r) => (rank[i] = r))
+  let all: Piece[] | null = null
+  // The last to be made come first: they hold the rest back, so most of the rest change nothing.
+  const made = Float64Array.from(joints, (j) => j.madeAtS ?? Number.MAX_VALUE)
+  const lastFirst = joints.map((_, i) => i).sort((a, b) => (made[b] as number) - (made[a] as number))
+  for (const i of lastFirst) {
+    const j = joints[i] as LadderJoint
+    const holder = rank[i] as number
+    if (all && j.pieces?.length && j.madeAtS !== null && neverHolds(all, rated(j), holder, j.madeAtS))
+      continue
+    const curve = curveOf(j, holder, startS)
+    all = all ? combine(all, curve, 'min') : curve
+  }
+  return { pieces: all ?? [], ids: order.map((i) => (joints[i] as LadderJoint).id) }
+}
+const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 /**
  * Pressure a section may take against time. A joint not made, or without a figure, counts as 0 bar.
  * Tie: the joint that reaches this value last, then id. Pressures in bar gauge, times on one clock.
  */
 export function ladderOf(joints: readonly LadderJoint[], atS: number): Ladder {
-  const startS = Math.min(atS, ...joints.map((j) => j.madeAtS ?? Infinity))
-  const ids = joints.map((j) => j.id).sort((a, b) => (a < b ? -1 : a > b ? 1 : 0))
-  const pieces = envelope(joints, startS)
+  const startS = joints.reduce((first, j) => Math.min(first, j.madeAtS ?? first), atS)
+  const { pieces, ids } = envelope(joints, startS)
   const held = (p: Piece): string | null => (p.bar === Infinity ? null : (ids[p.holder] as string))
   const steps: LadderStep[] = pieces.map((p) => ({
     fromS: p.fromS,
@@ -81,8 +108,10 @@ export function ladderOf(joints: readonly LadderJoint[], atS: number): Ladder {
     ramp: p.slopeBarPerS !== 0,
     slopeBarPerS: p.slopeBarPerS,
   }))
-  let now = pieces[0] as Piece
+  const first = pieces[0]
+  if (!first) return { allowedBar: 0, heldBy: null, steps, pieces }
+  let now = first
   for (const p of pieces) if (p.fromS <= atS) now = p
   const value = now.slopeBarPerS === 0 ? now.bar : now.bar + now.slopeBarPerS * (atS - now.fromS)
-  return { allowedBar: value === Infinity ? null : value, heldBy: held(now), steps }
+  return { allowedBar: value === Infinity ? null : value, heldBy: held(now), steps, pieces }
 }

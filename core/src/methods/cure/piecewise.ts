@@ -41,17 +41,51 @@ function append(out: Piece[], from: Piece, atS: number): void {
 }
 
 /** Does `a` win over `b` on the stretch that starts at `atS`? Ties: the one that reached this value last, then id. */
-function wins(a: Piece, b: Piece, atS: number, pick: 'min' | 'max'): boolean {
+function wins(a: Piece, b: Piece, atS: number, pick: 'min' | 'max', holderB = b.holder): boolean {
   const va = barAt(a, atS)
   const vb = barAt(b, atS)
   if (va === vb && a.slopeBarPerS === b.slopeBarPerS) {
     const ra = reachedAt(a, atS)
     const rb = reachedAt(b, atS)
-    return ra === rb ? a.holder <= b.holder : ra > rb
+    return ra === rb ? a.holder <= holderB : ra > rb
   }
   const close = Math.abs(va - vb) <= SAME_BAR
   const less = close ? a.slopeBarPerS < b.slopeBarPerS : va < vb
   return pick === 'min' ? less : !less
+}
+
+/**
+ * True when joint `b` (from its home on) nowhere lies below `a`: most joints of a large section are like that, and
+ * cost no new curve. `a` must still be at 0 bar when `b` begins.
+ */
+export function neverHolds(
+  a: readonly Piece[],
+  b: readonly Piece[],
+  holderB: number,
+  reachedB: number,
+): boolean {
+  let i = 0
+  let j = 0
+  const first = a[0] as Piece
+  let atS = (b[0] as Piece).fromS
+  if (first.fromS > atS || first.bar > 0 || first.slopeBarPerS > 0) return false
+  if (a.length > 1 && (a[1] as Piece).fromS < atS) return false
+  if (reachedB > first.reachedS || (reachedB === first.reachedS && holderB < first.holder)) return false
+  for (;;) {
+    while (i + 1 < a.length && (a[i + 1] as Piece).fromS <= atS) i++
+    while (j + 1 < b.length && (b[j + 1] as Piece).fromS <= atS) j++
+    const pa = a[i] as Piece
+    const pb = b[j] as Piece
+    if (!wins(pa, pb, atS, 'min', holderB)) return false
+    const nextS = Math.min(a[i + 1]?.fromS ?? Infinity, b[j + 1]?.fromS ?? Infinity)
+    const closing = pb.slopeBarPerS - pa.slopeBarPerS
+    if (closing !== 0) {
+      const crossS = atS + (barAt(pa, atS) - barAt(pb, atS)) / closing
+      if (crossS > atS && crossS < nextS) return false
+    }
+    if (nextS === Infinity) return true
+    atS = nextS
+  }
 }
 
 /** Pointwise least (or greatest) of two curves, with a break exactly where they cross. Both cover the same start. */

@@ -1,0 +1,176 @@
+import { type JobEvent, canonical, foldJob, jointFacts, readEvents } from '../core/src/index.js'
+import { historyOf } from '../core/src/conditions/history.js'
+import { curePieces } from '../core/src/methods/cure/ramps.js'
+import { cureRule } from '../core/src/methods/solvent-cement/rule.js'
+import { ladderOf } from '../core/src/prove/ladder.js'
+
+const T0 = 1_790_000_000
+const tell = (what: string, measured: string, target: string): void =>
+  console.log(JSON.stringify({ what, measured, target }))
+const id = (kind: number, n: number): string =>
+  `${String(kind).padStart(8, '0')}-0000-4000-8000-${String(n).padStart(12, '0')}`
+const wall = (h: number): number => 12 + 6 * Math.sin(h / 3.8)
+
+/** 100,000 joints with twelve events each, as stored bodies; parsing, order, clocks and pressure of every joint. */
+function fold(): void {
+  const JOINTS = 100_000
+  const A_LINE = 200
+  const bodies: string[] = []
+  let seq = 0
+  const put = (
+    kind: string,
+    data: Record<string, unknown>,
+    atS: number,
+    jointId: string | null = null,
+    v = 1,
+  ): void => {
+    seq++
+    const e: JobEvent = {
+      id: id(1, seq),
+      kind,
+      v,
+      jointId,
+      atDeviceS: atS,
+      deviceSeq: seq,
+      after: [],
+      data,
+      jobId: id(9, 1),
+      deviceId: id(8, 1),
+      actorId: id(7, 1),
+      occurredAtS: atS,
+      clockErrorS: 0.1,
+    }
+    bodies.push(canonical(e))
+  }
+  put(
+    'job-set',
+    { name: 'B', zone: 'UTC', school: 'metric', table: 'current', checkOffsetMm: 50 },
+    T0 - 900_000,
+  )
+  for (let h = 0; h < 168; h++)
+    for (const what of ['wall', 'air', 'humidity'])
+      put(
+        'reading',
+        {
+          placeId: 'p',
+          what,
+          basis: 'measured',
+          atS: T0 + h * 3600,
+          value: what === 'humidity' ? 70 : wall(h),
+        },
+        T0 + h * 3600,
+      )
+  for (let n = 0; n < JOINTS; n += 2) {
+    const lineId = id(2, Math.floor(n / A_LINE))
+    if (n % A_LINE === 0)
+      put(
+        'line-set',
+        {
+          lineId,
+          tag: `L${n}`,
+          name: 'L',
+          method: 'solvent-cement',
+          material: 'pvc-u',
+          school: 'metric',
+          placeId: 'p',
+        },
+        T0 - 800_000,
+      )
+    put(
+      'item-put',
+      {
+        lineId,
+        itemId: id(3, n),
+        item: {
+          type: 'piece',
+          tag: `P${n}`,
+          size: n % 4 ? 'd63' : 'd110',
+          measure: 'centre-centre',
+          measuredMm: 900,
+          jointA: id(4, n),
+          jointB: id(4, n + 1),
+          tagA: `${n}`,
+          tagB: `${n + 1}`,
+        },
+      },
+      T0 - 700_000,
+    )
+  }
+  for (let n = 0; n < JOINTS; n++) {
+    const atS = T0 + (n % 90) * 4000
+    const j = id(4, n)
+    const step = (life: number, s: string, d: number, readings = {}): void =>
+      put(
+        'step-done',
+        { life, step: s, readings, shown: [{ key: 'depthMm', value: 61, source: 'iso-727-1' }] },
+        atS + d,
+        j,
+        2,
+      )
+    for (const [k, s] of ['fit', 'cement', 'home', 'judge'].entries())
+      step(1, s, k * 60, s === 'judge' ? { checkMm: 54, bead: 'all-round' } : {})
+    put('cut-out', { life: 1 }, atS + 500, j)
+    put('interrupted', { life: 1, what: 'rain' }, atS + 501, j)
+    for (const [k, s] of ['fit', 'cement', 'home', 'judge'].entries())
+      step(2, s, 600 + k * 60, s === 'judge' ? { checkMm: 50, bead: 'all-round' } : {})
+    if (n % 2) put('joint-placed', { placeId: 'p', fromS: atS }, atS, j)
+  }
+  const gc = (globalThis as { gc?: () => void }).gc
+  gc?.()
+  const held = process.memoryUsage().heapUsed
+  const began = performance.now()
+  const state = foldJob(readEvents(bodies))
+  const folded = performance.now()
+  let ready = 0
+  for (let n = 0; n < JOINTS; n++) {
+    const f = jointFacts(state, id(4, n), 'coldest', T0 + 700_000)
+    if (f && f.pieces.length > 1 && f.clocks.length > 2) ready++
+  }
+  const done = performance.now()
+  if (ready !== JOINTS) throw new Error(`only ${ready} joints came out whole`)
+  const bytes = process.memoryUsage().heapUsed - held
+  tell(
+    `Fold of ${(bodies.length / 1e6).toFixed(2)} M events, ${JOINTS} joints: parsing, order, clocks, pressure`,
+    `${((done - began) / 1000).toFixed(1)} s (fold ${((folded - began) / 1000).toFixed(1)} s), ${(bytes / 1e9).toFixed(2)} GB of heap at the end`,
+    '6 s, 1 GB',
+  )
+}
+
+/** 10,000 joints in four places, both modes, nothing worked out before. */
+function ladder(): void {
+  const sizes = ['d20', 'd63', 'd110', 'd160']
+  const times: number[] = []
+  for (let run = 0; run < 5; run++) {
+    const histories = [0, 1, 2, 3].map((p) =>
+      historyOf(
+        Array.from({ length: 168 }, (_, h) => ({ atS: T0 + h * 3600, value: wall(h + p * 2) + run * 1e-6 })),
+      ),
+    )
+    const began = performance.now()
+    for (const mode of ['coldest', 'accumulate'] as const) {
+      const joints = Array.from({ length: 10_000 }, (_, n) => {
+        const size = sizes[n % 4] as string
+        const found = cureRule({ material: 'pvc-u', size, school: 'metric' }, 'current', 70)
+        if (!found.ok) throw new Error('no rule')
+        const madeAtS = T0 + ((n * 7919) % 10_000) * 29
+        return {
+          id: `j${n}`,
+          madeAtS,
+          ratingBar: 16,
+          pieces: curePieces(found.rule, madeAtS, histories[(n >> 2) % 4] as never, mode),
+        }
+      })
+      const out = ladderOf(joints, T0 + 600_000)
+      if (out.allowedBar === null) throw new Error('no ladder')
+    }
+    times.push(performance.now() - began)
+  }
+  times.sort((a, b) => a - b)
+  tell(
+    'Ladder of 10,000 joints, 4 places, both modes, cold caches (median of 5)',
+    `${times[2]?.toFixed(0)} ms`,
+    '150 ms',
+  )
+}
+if (process.argv[2] === 'ladder') ladder()
+else fold()
