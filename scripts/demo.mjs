@@ -49,7 +49,7 @@ async function main() {
   const { build } = await import('./lib/build.mjs')
   const { startServer } = await import('./lib/serve.mjs')
   await build()
-  const given = process.env.DATABASE_URL
+  const given = process.env.DATABASE_URL || null
   if (given && o.fresh)
     throw new Plain('--fresh only empties the private cluster. Empty the other server by hand.')
   const database = given ? null : await startPostgres({ fresh: o.fresh })

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { mkdirSync } from 'node:fs'
 import path from 'node:path'
 import { parseArgs } from 'node:util'
@@ -27,6 +28,26 @@ const VIEWS = [
   ['hand-over', 'hand-over', DESK, 'day'],
 ]
 
+let coated = false
+/** Puts cement on the joint that is marked in the demo, so that Make shows a window that runs. */
+async function coat(page, base, job, jointId) {
+  const now = Date.now() / 1000
+  const step = {
+    id: randomUUID(),
+    kind: 'step-done',
+    v: 2,
+    jointId,
+    atDeviceS: now,
+    deviceSeq: 1,
+    after: [],
+    data: { life: 1, step: 'cement', readings: {}, shown: [] },
+  }
+  const r = await page.request.post(`${base}/api/jobs/${job}/events`, {
+    data: { deviceId: randomUUID(), sentAtDeviceS: now, clockErrorS: 0, events: [step] },
+  })
+  return r.ok()
+}
+
 async function main() {
   const { values: o } = parseArgs({
     options: {
@@ -53,6 +74,7 @@ async function main() {
       await page.request.get(`${o.base}/api/jobs/${jobs[0].jobId}/events?after=0`)
     ).json()
     const joint = lines.findLast((l) => l.event.kind === 'step-done')?.event.jointId
+    if (where.includes('JOINT') && !coated) coated = await coat(page, o.base, jobs[0].jobId, joint)
     await page.goto(`${o.base}/job/${jobs[0].jobId}/${where.replace('JOINT', joint)}`)
     await page.waitForSelector('h1')
     await page.waitForTimeout(900)

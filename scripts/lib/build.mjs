@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
-import { STATE } from './deps.mjs'
 import { Plain, ROOT, run } from './proc.mjs'
 
 function* files(folder) {
@@ -21,12 +20,13 @@ function fingerprint(parts) {
   }
   return h.digest('hex')
 }
+const MARKS = path.join(ROOT, '.jugalis')
 async function unlessSame(name, parts, result, work) {
-  const mark = path.join(STATE, `built-${name}`)
+  const mark = path.join(MARKS, `built-${name}`)
   const now = fingerprint(parts)
   if (existsSync(result) && existsSync(mark) && readFileSync(mark, 'utf8') === now) return false
   await work()
-  mkdirSync(STATE, { recursive: true })
+  mkdirSync(MARKS, { recursive: true })
   writeFileSync(mark, now)
   return true
 }

@@ -3,7 +3,8 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { Plain, ROOT, has, isRoot, run } from './proc.mjs'
 
-export const STATE = path.join(ROOT, '.jugalis')
+/** Data and secrets of the private cluster. JUGALIS_STATE puts them elsewhere (a second instance, a test). */
+export const STATE = process.env.JUGALIS_STATE ?? path.join(ROOT, '.jugalis')
 export const hashOf = (text) => createHash('sha256').update(text).digest('hex').slice(0, 16)
 
 /** Installs the node packages when they are missing or the lock file has changed since. */

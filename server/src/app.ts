@@ -40,7 +40,8 @@ export function createApp(o: AppOptions): Express {
       strictTransportSecurity: o.https ?? false,
     }),
   )
-  app.use(compression({ level: 4 }))
+  // Level 1: half the time of the usual 6 for a log that is opened whole, and a fifth more bytes.
+  app.use(compression({ level: 1 }))
   const limit = (perMinute: number) =>
     rateLimit({
       windowMs: 60_000,

@@ -181,7 +181,15 @@ const fitting = computed(() =>
 /** A short phone gives the room to the action. */
 const short = window.innerHeight < 780
 const drawingHeight = computed(() =>
-  narrow.value ? (judging.value || short ? 108 : 150) : judging.value ? 180 : 240,
+  narrow.value
+    ? judging.value || short
+      ? 108
+      : unseen.value || !props.facts.life
+        ? 150
+        : 230
+    : judging.value
+      ? 180
+      : 260,
 )
 </script>
 

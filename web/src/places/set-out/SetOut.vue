@@ -296,4 +296,7 @@ function up(e: Event | KeyboardEvent): void {
 .scroll {
   overflow-x: auto;
 }
+.scroll td {
+  white-space: nowrap;
+}
 </style>

@@ -1,0 +1,150 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { chmodSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import os from 'node:os'
+import path from 'node:path'
+import { expect, test } from '@playwright/test'
+
+const freePort = (): Promise<number> =>
+  new Promise((done) => {
+    const s = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = s.address() as { port: number }
+      s.close(() => done(port))
+    })
+  })
+interface Demo {
+  child: ChildProcess
+  exited: Promise<number | null>
+  said: () => string
+}
+/** Runs the demo command in a state folder of its own and waits until it says it is ready, or ends. */
+async function demo(state: string, port: number): Promise<Demo> {
+  const child = spawn(process.execPath, ['scripts/demo.mjs', '--port', String(port)], {
+    env: { ...process.env, JUGALIS_STATE: state, DATABASE_URL: '' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
+  let said = ''
+  const exited = new Promise<number | null>((done) => child.once('exit', (code) => done(code)))
+  const ready = new Promise<void>((done) => {
+    const hear = (d: Buffer): void => {
+      said += d.toString()
+      if (said.includes('ready in')) done()
+    }
+    child.stdout?.on('data', hear)
+    child.stderr?.on('data', hear)
+  })
+  await Promise.race([ready, exited])
+  return { child, exited, said: () => said }
+}
+/** Processes that belong to a state folder or to a parent, by what their command line says. */
+function pids(match: (cmd: string, ppid: number) => boolean): number[] {
+  return readdirSync('/proc')
+    .filter((d) => /^\d+$/.test(d))
+    .flatMap((d) => {
+      try {
+        const cmd = readFileSync(`/proc/${d}/cmdline`, 'utf8')
+        const ppid = Number(/\) \S (\d+)/.exec(readFileSync(`/proc/${d}/stat`, 'utf8'))?.[1])
+        return cmd && match(cmd, ppid) ? [Number(d)] : []
+      } catch {
+        return []
+      }
+    })
+}
+
+test('kill -9 of either process loses nothing that was acknowledged, and the next start recovers', async ({
+  request,
+}) => {
+  test.setTimeout(90_000)
+  const state = mkdtempSync(path.join(os.tmpdir(), 'jugalis-state-'))
+  chmodSync(state, 0o755)
+  const port = await freePort()
+  const base = `http://127.0.0.1:${port}`
+  const deviceId = randomUUID()
+  let deviceSeq = 0
+  let job = ''
+  const marks: string[] = []
+  const write = async (): Promise<void> => {
+    const mark = randomUUID()
+    const now = Date.now() / 1000
+    const r = await request.post(`${base}/api/jobs/${job}/events`, {
+      data: {
+        deviceId,
+        sentAtDeviceS: now,
+        clockErrorS: 0,
+        events: [
+          {
+            id: randomUUID(),
+            kind: 'signed',
+            v: 1,
+            jointId: null,
+            atDeviceS: now,
+            deviceSeq: ++deviceSeq,
+            after: [],
+            data: { what: 'mark', refId: mark, statement: 'kept' },
+          },
+        ],
+      },
+    })
+    expect(r.status()).toBe(200)
+    marks.push(mark)
+  }
+  const allThere = async (): Promise<void> => {
+    expect(
+      (
+        await request.post(`${base}/api/session`, { data: { login: 'rook', password: 'tide-and-pipe' } })
+      ).status(),
+    ).toBe(200)
+    const jobs = (await (await request.get(`${base}/api/jobs`)).json()) as { jobs: { jobId: string }[] }
+    job = jobs.jobs[0]?.jobId ?? ''
+    const log = await (await request.get(`${base}/api/jobs/${job}/events?after=0`)).text()
+    for (const m of marks) expect(log).toContain(m)
+    expect(await (await request.get(`${base}/api/jobs/${job}/verify`)).json()).toMatchObject({ ok: true })
+  }
+  try {
+    let d = await demo(state, port)
+    expect(d.said()).toContain('ready in')
+    await allThere()
+    await write()
+    const second = await demo(state, await freePort())
+    expect(second.said()).toContain('already runs from this folder')
+    process.kill(
+      pids((cmd, ppid) => ppid === d.child.pid && cmd.includes('dist/main.mjs'))[0] as number,
+      'SIGKILL',
+    )
+    expect(await d.exited).toBe(1)
+    expect(d.said()).toContain('The server has stopped')
+    d = await demo(state, port)
+    await allThere()
+    await write()
+    process.kill(pids((cmd, ppid) => ppid === d.child.pid && cmd.includes(state))[0] as number, 'SIGKILL')
+    expect(await d.exited).toBe(1)
+    d = await demo(state, port)
+    await allThere()
+    await write()
+    d.child.kill('SIGKILL')
+    await expect
+      .poll(() => pids((cmd) => cmd.includes('dist/main.mjs') && cmd.includes(state)).length)
+      .toBe(0)
+    await new Promise((r) => setTimeout(r, 1000))
+    d = await demo(state, port)
+    await allThere()
+    d.child.kill('SIGTERM')
+    expect(await d.exited).toBe(0)
+    expect(pids((cmd) => cmd.includes(state))).toEqual([])
+  } finally {
+    for (const pid of pids((cmd) => cmd.includes(state))) process.kill(pid, 'SIGINT')
+    rmSync(state, { recursive: true, force: true })
+  }
+})
+
+test('a busy port is one clear line', async () => {
+  const port = await freePort()
+  const taken = createServer().listen(port, '127.0.0.1')
+  const d = await demo(path.join(os.tmpdir(), 'jugalis-none'), port)
+  expect(await d.exited).toBe(1)
+  expect(d.said().trim().split('\n')).toEqual([
+    `Port ${port} on 127.0.0.1 is in use. Stop what runs there, or choose another with --port.`,
+  ])
+  taken.close()
+})
