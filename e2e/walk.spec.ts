@@ -125,7 +125,7 @@ test('one line from a bare job to a signed hand-over', async ({ page }) => {
   const again = madeLongAgo(joints[0] as string, 12).map((e) => ({
     ...e,
     data: { ...e.data, life: 2 },
-    agoS: 1,
+    agoS: 0,
   }))
   await write(page, job, again)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Q9-01 is not set', { timeout: 10_000 })

@@ -40,7 +40,8 @@ function fold(): void {
       occurredAtS: atS,
       clockErrorS: 0.1,
     }
-    bodies.push(canonical(e))
+    // Flat, as a text comes from the network; put together it would be a tree of pieces.
+    bodies.push(Buffer.from(canonical(e)).toString('latin1'))
   }
   put(
     'job-set',

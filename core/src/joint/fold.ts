@@ -1,10 +1,10 @@
 import { msg } from '../sources/source.js'
-import type { School } from '../methods/joinable.js'
 import type { RulesPin } from '../methods/method.js'
 import type { JobEvent } from './events.js'
+import { type Data, type Handler, flagged, instant, num, school, str, strOrNull } from './fold-help.js'
+import { LINE_HANDLERS } from './fold-lines.js'
 import { inOrder } from './order.js'
 import {
-  type Item,
   type JobState,
   type JointState,
   type LifeState,
@@ -14,17 +14,6 @@ import {
   takeOffKey,
 } from './state.js'
 import { upcast } from './upcast.js'
-
-type Data = Readonly<Record<string, unknown>>
-const str = (v: unknown, otherwise = ''): string => (typeof v === 'string' ? v : otherwise)
-const strOrNull = (v: unknown): string | null => (typeof v === 'string' && v !== '' ? v : null)
-const num = (v: unknown): number | null => (typeof v === 'number' && Number.isFinite(v) ? v : null)
-const school = (v: unknown): School => (v === 'inch' ? 'inch' : 'metric')
-/** Times inside the data were read off the same device clock as the event: they are shifted alike. */
-const instant = (e: JobEvent, v: unknown): number | null => {
-  const t = num(v)
-  return t === null ? null : t + (e.occurredAtS - e.atDeviceS)
-}
 
 interface Amendment {
   undone: boolean
@@ -104,10 +93,6 @@ const sectionOf = (s: JobState, id: string): Section => {
     )
   return x
 }
-const flagged = (s: JobState, e: JobEvent, code: string): void => {
-  s.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code) })
-}
-
 function liveLife(j: JointState, no: number): LifeState | null {
   const last = j.lives.at(-1)
   if (no === j.lives.length + 1 && (!last || last.cutOutAtS !== undefined)) {
@@ -150,23 +135,6 @@ function stepDone(s: JobState, e: JobEvent, d: Data, movedToS: number | null): v
 }
 const cutBy = new WeakMap<LifeState, string>()
 
-function itemFrom(id: string, raw: Data): Item {
-  return {
-    id,
-    type: raw.type === 'piece' ? 'piece' : 'fitting',
-    tag: str(raw.tag),
-    size: str(raw.size),
-    size2: strOrNull(raw.size2),
-    fitting: strOrNull(raw.fitting),
-    measure: strOrNull(raw.measure) as Item['measure'],
-    measuredMm: num(raw.measuredMm),
-    joints: [strOrNull(raw.jointA), strOrNull(raw.jointB)],
-    jointTags: [strOrNull(raw.tagA), strOrNull(raw.tagB)],
-    cut: null,
-  }
-}
-
-type Handler = (s: JobState, e: JobEvent, d: Data, movedToS: number | null) => void
 const HANDLERS: Readonly<Record<string, Handler>> = {
   'job-set': (s, _e, d) => {
     s.job = {
@@ -178,43 +146,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
     }
   },
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),
-  'line-set': (s, _e, d) => {
-    const id = str(d.lineId)
-    s.lines.set(id, {
-      id,
-      tag: str(d.tag),
-      name: str(d.name),
-      method: str(d.method),
-      material: str(d.material),
-      school: school(d.school),
-      schedule: strOrNull(d.schedule),
-      placeId: str(d.placeId),
-      ratingBar: num(d.ratingBar),
-      items: s.lines.get(id)?.items ?? [],
-    })
-  },
-  'item-put': (s, e, d) => {
-    const line = s.lines.get(str(d.lineId))
-    if (!line) return flagged(s, e, 'flag-unknown-item')
-    const id = str(d.itemId)
-    const item = itemFrom(id, (typeof d.item === 'object' && d.item !== null ? d.item : {}) as Data)
-    const at = line.items.findIndex((i) => i.id === id)
-    if (at >= 0) {
-      item.cut = (line.items[at] as Item).cut
-      line.items[at] = item
-      return
-    }
-    const after = strOrNull(d.afterItemId)
-    const where = after === null ? -1 : line.items.findIndex((i) => i.id === after)
-    if (after === null || where < 0) line.items.push(item)
-    else line.items.splice(where + 1, 0, item)
-  },
-  'item-removed': (s, e, d) => {
-    const line = s.lines.get(str(d.lineId))
-    const at = line?.items.findIndex((i) => i.id === str(d.itemId)) ?? -1
-    if (!line || at < 0) return flagged(s, e, 'flag-unknown-item')
-    line.items.splice(at, 1)
-  },
+  ...LINE_HANDLERS,
   'take-off': (s, _e, d) =>
     void s.takeOffs.set(takeOffKey(str(d.fitting), str(d.size), strOrNull(d.size2)), {
       takeOffMm: num(d.takeOffMm) ?? 0,
@@ -222,15 +154,6 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
     }),
   'socket-measured': (s, _e, d) =>
     void s.sockets.set(socketKey(str(d.material), str(d.size)), num(d.depthMm) ?? 0),
-  'piece-cut': (s, e, d) => {
-    for (const line of s.lines.values())
-      for (const item of line.items)
-        if (item.id === str(d.itemId)) {
-          item.cut = { mm: num(d.cutMm) ?? 0, atS: e.occurredAtS }
-          return
-        }
-    flagged(s, e, 'flag-unknown-item')
-  },
   'section-set': (s, _e, d) => {
     Object.assign(sectionOf(s, str(d.sectionId)), {
       tag: str(d.tag),

@@ -7,6 +7,7 @@ import {
   canonical,
   chainLine,
   foldJob,
+  readEvents,
   say,
   stopsForTest,
 } from '@jugalis/core'
@@ -214,7 +215,7 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
   const r = await client.query<{ body: string }>('select body from event where job_id = $1 order by seq', [
     jobId,
   ])
-  const before = r.rows.map((x) => JSON.parse(x.body) as JobEvent)
+  const before = readEvents(r.rows.map((x) => x.body))
   for (const [i, e] of fresh.entries()) {
     if (e.kind !== 'test-begun') continue
     const state = foldJob([...before, ...fresh.slice(0, i)])
@@ -263,46 +264,4 @@ export async function insertLines(
       lines.map((l) => hex(l.hash)),
     ],
   )
-}
-
-/** The log of a job after a number, in order. */
-export async function readLog(
-  pool: pg.Pool | pg.PoolClient,
-  jobId: string,
-  after: number,
-): Promise<LogLine[]> {
-  const r = await pool.query<{
-    seq: string
-    recorded_at: Date
-    body: string
-    prev_hash: Buffer
-    hash: Buffer
-  }>(
-    'select seq, recorded_at, body, prev_hash, hash from event where job_id = $1 and seq > $2 order by seq',
-    [jobId, after],
-  )
-  return r.rows.map((x) => ({
-    seq: Number(x.seq),
-    recordedAt: x.recorded_at.toISOString(),
-    body: x.body,
-    prevHash: x.prev_hash.toString('hex'),
-    hash: x.hash.toString('hex'),
-  }))
-}
-
-/**
- * The log after a number as JSON text for a browser that follows it: number and body of each line, no hashes. Put
- * together by the database, since a large job has tens of thousands of lines and each is text already.
- */
-export async function logText(
-  pool: pg.Pool,
-  jobId: string,
-  after: number,
-): Promise<{ head: number; lines: string }> {
-  const r = await pool.query<{ head: string | null; lines: string | null }>(
-    `select max(seq) as head, string_agg('{"seq":' || seq || ',"event":' || body || '}', ',' order by seq) as lines
-     from event where job_id = $1 and seq > $2`,
-    [jobId, after],
-  )
-  return { head: Number(r.rows[0]?.head ?? after), lines: r.rows[0]?.lines ?? '' }
 }

@@ -6,12 +6,14 @@ import {
   foldJob,
   isUuid,
   jointPlaces,
+  readEvents,
 } from '@jugalis/core'
 import { stringify } from 'csv-stringify/sync'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { inTransaction, insertJob, insertMember, membersOf } from '../db/jobs.js'
-import { insertLines, jointsDefined, readLog, writeHead } from '../db/log.js'
+import { insertLines, jointsDefined, writeHead } from '../db/log.js'
+import { readLog } from '../db/read-log.js'
 import { HttpError } from '../errors.js'
 
 const FORMAT = 'jugalis-job-1'
@@ -150,7 +152,7 @@ const plain = (v: unknown): string => {
 /** The joint log as a table: one row for each step of each life of each joint. */
 export async function exportCsv(pool: pg.Pool, jobId: string): Promise<string> {
   const lines = await readLog(pool, jobId, 0)
-  const events = lines.map((l) => JSON.parse(l.body) as JobEvent)
+  const events = readEvents(lines.map((l) => l.body))
   const names = new Map((await membersOf(pool, jobId)).map((m) => [m.personId, m.name]))
   const places = jointPlaces(foldJob(events))
   const rows = lines.map((l, i) => {

@@ -5,6 +5,9 @@ import { cureRule } from './rule.js'
 import { PRIMER_WINDOW_S, holdS, openTimeS, usesPrimer } from './setup.js'
 import type { SolventSpec } from './spec.js'
 
+/** Let go before the hold was over: what the interruption is called in the record. */
+export const LET_GO = 'let-go-early'
+
 const of = (life: Life, step: string): Done[] => life.done.filter((d) => d.step === step)
 
 /** Humidity to count with: unknown counts as humid. */
@@ -16,8 +19,18 @@ export function homeAtS(life: Life): number | null {
   return home.length ? Math.max(...home.map((d) => d.latestS)) : null
 }
 
+const setKnown = new WeakMap<Life, { ctx: Ctx; at: Fig }>()
 /** When the joint may be moved with care: the end of its set time along the wall's temperatures. */
 export function setAtS(spec: SolventSpec, life: Life, ctx: Ctx): Fig {
+  // Clocks, ladder and inspection of one joint all ask for it.
+  const had = setKnown.get(life)
+  if (had?.ctx === ctx) return had.at
+  const at = findSet(spec, life, ctx)
+  setKnown.set(life, { ctx, at })
+  return at
+}
+
+function findSet(spec: SolventSpec, life: Life, ctx: Ctx): Fig {
   const home = homeAtS(life)
   if (home === null) return noFig(msg('not-home'))
   const found = cureRule(spec, ctx.pin.table, humidityOf(ctx))
@@ -74,6 +87,7 @@ export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
     })
   }
   if (homeS !== null) {
+    const letGoS = life.interrupted.find((i) => i.kind === LET_GO && i.atS >= homeS)?.atS ?? Infinity
     const hold = airC === null || wallC === null ? holdS(spec, 0, 0) : holdS(spec, airC, wallC)
     out.push({
       id: 'hold',
@@ -82,7 +96,7 @@ export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
       label: msg('clock-hold'),
       shows: 'hold',
       fromS: homeS,
-      untilS: hold.value === null ? hold : fig(homeS + hold.value, hold.source),
+      untilS: hold.value === null ? hold : fig(Math.min(homeS + hold.value, letGoS), hold.source),
       onMiss: { backTo: 'cut-out', say: msg('let-go-early') },
       why: [],
     })

@@ -1,6 +1,6 @@
 import { type Finding, type SourceId, finding, msg } from '../../sources/source.js'
 import type { Ctx, Done, Inspection, Life } from '../method.js'
-import { clocks } from './clocks.js'
+import { LET_GO, clocks } from './clocks.js'
 import { type SolventSpec, depthOf } from './spec.js'
 
 /** How far the check mark may stand from its offset. Source: `ours-check-mark`. */
@@ -44,11 +44,13 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
     return { verdict: 'unknown', findings, unread: ['checkMm', 'bead'], next: { step: 'home' }, causes: [] }
   judgeWindows(spec, life, ctx, say)
   for (const d of life.done) {
-    if (d.readings.exception === 'let-go-early') say('warn', 'let-go-early', 'cp-hold')
     if (d.readings.exception === 'too-loose') say('stop', 'too-loose', 'cp-steps')
   }
-  for (const i of life.interrupted)
-    if (i.atS > home.latestS) say('warn', 'disturbed', 'cp-steps', { kind: i.kind })
+  for (const i of life.interrupted) {
+    if (i.atS < home.latestS) continue
+    if (i.kind === LET_GO) say('warn', 'let-go-early', 'cp-hold')
+    else say('warn', 'disturbed', 'cp-steps', { kind: i.kind })
+  }
   const judged = lastOf(life, 'judge')
   const reading = judged?.readings.checkMm
   const bead = judged?.readings.bead

@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  type Finding,
-  type JointFacts,
-  type Step,
-  type StepException,
-  conditionsAt,
-  fmt,
-} from '@jugalis/core'
+import { type Finding, type JointFacts, type Step, conditionsAt, fmt } from '@jugalis/core'
 import { computed, reactive, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -23,6 +16,7 @@ import OverrideSheet from './OverrideSheet.vue'
 import PutDownSheet from './PutDownSheet.vue'
 import StepBar from './StepBar.vue'
 import { useJoint } from './use-joint'
+import { useWrites } from './use-writes'
 
 const props = defineProps<{ facts: JointFacts; next: JointFacts | null }>()
 const emit = defineEmits<{ go: [id: string] }>()
@@ -88,78 +82,17 @@ const insertion = computed(() =>
 const depth = computed(() => insertion.value?.depthMm.value ?? null)
 const check = computed(() => insertion.value?.marks.find((m) => m.kind === 'check')?.fromEndMm.value ?? null)
 
-const pin = () => ({
-  rules: props.facts.method?.version ?? 1,
-  chart: null,
-  school: props.facts.place.line.school,
-  table: job.state.job.table,
+const { act, except, cutOut, letGo } = useWrites({
+  facts: () => props.facts,
+  step: () => step.value,
+  readings,
+  tinId: () => tinId.value,
+  overrides: () => overrides.value,
+  depth: () => insertion.value?.depthMm ?? null,
+  label: () => actionLabel.value,
+  mayAct: () => phase.value !== 'hold' && !held.value && !(judging.value && unread.value),
+  putDown: () => (sheet.value = 'down'),
 })
-/** Figures that stood on the screen when this was tapped, with their sources: they go into the record. */
-const shown = () =>
-  depth.value === null || insertion.value?.depthMm.value == null
-    ? []
-    : [{ key: 'depthMm', value: depth.value, source: insertion.value.depthMm.source }]
-
-async function done(s: Step, values: Record<string, unknown>, says: string): Promise<void> {
-  const first = !props.facts.life
-  await job.write(
-    [
-      {
-        kind: 'step-done',
-        jointId: props.facts.id,
-        data: {
-          life: props.facts.lifeNo,
-          step: s.id,
-          readings: overrides.value.length ? { ...values, overrides: [...overrides.value] } : values,
-          shown: shown(),
-          ...(first ? { pin: pin() } : {}),
-          ...(tinId.value ? { tinId: tinId.value } : {}),
-        },
-      },
-    ],
-    says,
-  )
-  for (const k of Object.keys(readings)) delete readings[k]
-}
-async function act(): Promise<void> {
-  if (!step.value || phase.value === 'hold' || held.value || (judging.value && unread.value)) return
-  const values: Record<string, unknown> = {}
-  for (const r of lengthReads.value) values[r.key] = readings[r.key]
-  for (const r of choiceReads.value) values[r.key] = r.options?.[0]
-  const label = actionLabel.value
-  await done(step.value, values, `${props.facts.tag}: ${label}.`)
-}
-async function except(e: StepException): Promise<void> {
-  const s = step.value
-  if (!s) return
-  if (e.id === 'put-down') return void (sheet.value = 'down')
-  const says = `${props.facts.tag}: ${job.t(e.says)}.`
-  if (e.backTo === 'cut-out') {
-    if (props.facts.life) await cutOut(job.t(e.says))
-    return
-  }
-  if (e.backTo !== 'on') {
-    const back = props.facts.steps.find((x) => x.id === e.backTo)
-    if (back) await done(back, { again: true, exception: e.id }, says)
-    return
-  }
-  const values: Record<string, unknown> = { exception: e.id }
-  for (const r of choiceReads.value)
-    values[r.key] = r.options?.find((o) => `${r.key}-${o}` === e.id) ?? r.options?.[0]
-  for (const r of lengthReads.value)
-    if ((readings[r.key] ?? null) !== null && e.id !== 'cannot-read') values[r.key] = readings[r.key]
-  await done(s, values, says)
-}
-async function cutOut(reason: string): Promise<void> {
-  await job.write(
-    [{ kind: 'cut-out', jointId: props.facts.id, data: { life: props.facts.life?.no ?? 1, reason } }],
-    `${props.facts.tag} is cut out. Both lives stay in the log.`,
-  )
-}
-async function letGo(): Promise<void> {
-  const home = props.facts.steps.find((s) => s.reaches === 'made')
-  if (home) await done(home, { exception: 'let-go-early' }, `${props.facts.tag}: let go early.`)
-}
 const lastStep = computed(() => props.facts.life?.done.at(-1) ?? null)
 const stepBefore = computed(() => props.facts.life?.done.at(-2) ?? null)
 function markSeen(code: string): void {

@@ -1,0 +1,22 @@
+import type { School } from '../methods/joinable.js'
+import { msg } from '../sources/source.js'
+import type { JobEvent } from './events.js'
+import type { JobState } from './state.js'
+
+export type Data = Readonly<Record<string, unknown>>
+export const str = (v: unknown, otherwise = ''): string => (typeof v === 'string' ? v : otherwise)
+export const strOrNull = (v: unknown): string | null => (typeof v === 'string' && v !== '' ? v : null)
+export const num = (v: unknown): number | null => (typeof v === 'number' && Number.isFinite(v) ? v : null)
+export const school = (v: unknown): School => (v === 'inch' ? 'inch' : 'metric')
+/** Times inside the data were read off the same device clock as the event: they are shifted alike. */
+export const instant = (e: JobEvent, v: unknown): number | null => {
+  const t = num(v)
+  return t === null ? null : t + (e.occurredAtS - e.atDeviceS)
+}
+
+export type Handler = (s: JobState, e: JobEvent, d: Data, movedToS: number | null) => void
+
+/** Kept in the log, noted, and without effect. */
+export const flagged = (s: JobState, e: JobEvent, code: string): void => {
+  s.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code) })
+}

@@ -1,0 +1,212 @@
+import {
+  type Input,
+  type Shape,
+  flag,
+  list,
+  may,
+  need,
+  number,
+  object,
+  oneOf,
+  text,
+} from '../schema/shape.js'
+
+const id: Shape = { type: 'string', max: 64 }
+const tag: Shape = { type: 'string', max: 40 }
+const bar = number({ min: 0, max: 1000 })
+const instant = number({ min: 0, max: 4e9 })
+const anything: Shape = { type: 'object', fields: [] }
+const size: Shape = { type: 'string', max: 20 }
+/** No measure on a building is longer than a kilometre; a typing slip is. */
+const mm = number({ above: 0, max: 1_000_000 })
+const n = (name: string, shape: Shape): Input => need(name, shape, name)
+const m = (name: string, shape: Shape): Input => may(name, shape, name)
+
+const ITEM = object(
+  n('type', oneOf('fitting', 'piece')),
+  n('tag', tag),
+  n('size', size),
+  m('size2', size),
+  m('fitting', { type: 'string', max: 40 }),
+  m('measure', oneOf('centre-centre', 'centre-face', 'face-face', 'end-end')),
+  m('measuredMm', mm),
+  m('jointA', id),
+  m('jointB', id),
+  m('tagA', tag),
+  m('tagB', tag),
+)
+
+/** Every kind of event, its version and the shape of its data. */
+export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {
+  'job-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('name', text),
+      n('zone', text),
+      n('school', oneOf('inch', 'metric')),
+      m('table', oneOf('current', 'd2855-96')),
+      m('checkOffsetMm', number({ min: 10, max: 300 })),
+    ],
+  },
+  'place-set': { v: 1, joint: false, fields: [n('placeId', id), n('name', text)] },
+  'line-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('lineId', id),
+      n('tag', tag),
+      n('name', text),
+      n('method', { type: 'string', max: 40 }),
+      n('material', { type: 'string', max: 40 }),
+      n('school', oneOf('inch', 'metric')),
+      m('schedule', oneOf('40', '80')),
+      n('placeId', id),
+      m('ratingBar', bar),
+    ],
+  },
+  'item-put': {
+    v: 1,
+    joint: false,
+    fields: [n('lineId', id), n('itemId', id), m('afterItemId', id), n('item', ITEM)],
+  },
+  'item-removed': { v: 1, joint: false, fields: [n('lineId', id), n('itemId', id)] },
+  'take-off': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('fitting', { type: 'string', max: 40 }),
+      n('size', size),
+      m('size2', size),
+      n('takeOffMm', number({ min: 0, max: 5000 })),
+      n('takeOffTo', oneOf('face', 'stop')),
+    ],
+  },
+  'socket-measured': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('material', { type: 'string', max: 40 }),
+      n('size', size),
+      n('depthMm', number({ above: 0, max: 500 })),
+    ],
+  },
+  'piece-cut': { v: 1, joint: false, fields: [n('itemId', id), n('cutMm', mm)] },
+  'section-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('sectionId', id),
+      n('tag', tag),
+      n('jointIds', list(id, 0, 20000)),
+      n('workingBar', bar),
+      n('testBar', number({ above: 0, max: 1000 })),
+      n('holdS', number({ above: 0, max: 864000 })),
+      n('allowedDropBar', bar),
+      m('ratingBar', bar),
+    ],
+  },
+  'section-state': {
+    v: 1,
+    joint: false,
+    fields: [n('sectionId', id), n('state', oneOf('drained', 'full', 'under pressure', 'under vacuum'))],
+  },
+  gate: {
+    v: 1,
+    joint: false,
+    fields: [n('sectionId', id), n('gate', { type: 'string', max: 40 }), n('done', flag), m('how', text)],
+  },
+  reading: {
+    v: 1,
+    joint: false,
+    fields: [
+      n('placeId', id),
+      n('what', oneOf('air', 'wall', 'humidity')),
+      n('basis', oneOf('typed', 'measured', 'forecast')),
+      n('atS', instant),
+      n('value', number({ min: -60, max: 150 })),
+      m('supersedes', id),
+    ],
+  },
+  'tin-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('tinId', id),
+      n('plastic', { type: 'string', max: 40 }),
+      n('code', tag),
+      n('expiresOn', { type: 'string', max: 10 }),
+    ],
+  },
+  'joint-placed': { v: 1, joint: true, fields: [n('placeId', id), n('fromS', instant)] },
+  'step-done': {
+    v: 2,
+    joint: true,
+    fields: [
+      n('life', number({ min: 1, max: 999, integer: true })),
+      n('step', { type: 'string', max: 40 }),
+      n('readings', anything),
+      m('pin', anything),
+      m('shown', { ...list(anything, 0, 40) }),
+      m('tinId', id),
+      m('earliestS', instant),
+      m('latestS', instant),
+      m('skipped', text),
+    ],
+  },
+  correction: {
+    v: 1,
+    joint: false,
+    fields: [n('target', id), n('undo', flag), m('atS', instant), m('reason', text)],
+  },
+  'cut-out': {
+    v: 1,
+    joint: true,
+    fields: [n('life', number({ min: 1, max: 999, integer: true })), m('reason', text)],
+  },
+  interrupted: {
+    v: 1,
+    joint: true,
+    fields: [n('life', number({ min: 1, max: 999, integer: true })), n('what', { type: 'string', max: 40 })],
+  },
+  'test-begun': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('testId', id),
+      n('sectionId', id),
+      n('bar', number({ above: 0, max: 1000 })),
+      n('medium', oneOf('water', 'air', 'nitrogen')),
+      n('holdS', number({ above: 0, max: 864000 })),
+      n('allowedDropBar', bar),
+      n('resolutionBar', number({ above: 0, max: 10 })),
+      m('gauge', text),
+      n('tester', text),
+    ],
+  },
+  'test-read': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('testId', id),
+      n('atS', instant),
+      n('bar', number({ min: -1, max: 1000 })),
+      m('temperatureC', number({ min: -60, max: 150 })),
+    ],
+  },
+  'test-ended': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('testId', id),
+      n('verdict', oneOf('held', 'lost', 'inconclusive')),
+      m('dropBar', number({ min: -1000, max: 1000 })),
+      m('note', text),
+    ],
+  },
+  signed: {
+    v: 1,
+    joint: false,
+    fields: [n('what', { type: 'string', max: 40 }), n('refId', id), n('statement', text)],
+  },
+}

@@ -1,0 +1,107 @@
+import type { Fig, JointFacts, Step, StepException } from '@jugalis/core'
+import { useJob } from '../../stores/job'
+
+interface Options {
+  facts(): JointFacts
+  step(): Step | null
+  /** Readings typed for the step at hand, by field. */
+  readings: Record<string, number | null>
+  tinId(): string | null
+  overrides(): string[]
+  depth(): Fig | null
+  label(): string
+  mayAct(): boolean
+  putDown(): void
+}
+
+/** What the buttons of Make write: one entry a tap, kept on the device first. */
+export function useWrites(o: Options) {
+  const job = useJob()
+  const pin = () => ({
+    rules: o.facts().method?.version ?? 1,
+    chart: null,
+    school: o.facts().place.line.school,
+    table: job.state.job.table,
+  })
+  /** Figures that stood on the screen when this was tapped, with their sources: they go into the record. */
+  const shown = () => {
+    const depth = o.depth()
+    return depth === null || depth.value === null
+      ? []
+      : [{ key: 'depthMm', value: depth.value, source: depth.source }]
+  }
+  const lengths = () => o.step()?.reads.filter((r) => r.control === 'length' && r.target) ?? []
+  const choices = () => o.step()?.reads.filter((r) => r.control === 'choice') ?? []
+
+  async function done(s: Step, values: Record<string, unknown>, says: string): Promise<void> {
+    const first = !o.facts().life
+    await job.write(
+      [
+        {
+          kind: 'step-done',
+          jointId: o.facts().id,
+          data: {
+            life: o.facts().lifeNo,
+            step: s.id,
+            readings: o.overrides().length ? { ...values, overrides: [...o.overrides()] } : values,
+            shown: shown(),
+            ...(first ? { pin: pin() } : {}),
+            ...(o.tinId() ? { tinId: o.tinId() } : {}),
+          },
+        },
+      ],
+      says,
+    )
+    for (const k of Object.keys(o.readings)) delete o.readings[k]
+  }
+  async function act(): Promise<void> {
+    const s = o.step()
+    if (!s || !o.mayAct()) return
+    const values: Record<string, unknown> = {}
+    for (const r of lengths()) values[r.key] = o.readings[r.key]
+    for (const r of choices()) values[r.key] = r.options?.[0]
+    await done(s, values, `${o.facts().tag}: ${o.label()}.`)
+  }
+  async function except(e: StepException): Promise<void> {
+    const s = o.step()
+    if (!s) return
+    if (e.id === 'put-down') return o.putDown()
+    const says = `${o.facts().tag}: ${job.t(e.says)}.`
+    if (e.backTo === 'cut-out') {
+      if (o.facts().life) await cutOut(job.t(e.says))
+      return
+    }
+    if (e.backTo !== 'on') {
+      const back = o.facts().steps.find((x) => x.id === e.backTo)
+      if (back) await done(back, { again: true, exception: e.id }, says)
+      return
+    }
+    const values: Record<string, unknown> = { exception: e.id }
+    for (const r of choices())
+      values[r.key] = r.options?.find((x) => `${r.key}-${x}` === e.id) ?? r.options?.[0]
+    for (const r of lengths())
+      if ((o.readings[r.key] ?? null) !== null && e.id !== 'cannot-read') values[r.key] = o.readings[r.key]
+    await done(s, values, says)
+  }
+  async function cutOut(reason: string): Promise<void> {
+    await job.write(
+      [{ kind: 'cut-out', jointId: o.facts().id, data: { life: o.facts().life?.no ?? 1, reason } }],
+      `${o.facts().tag} is cut out. Both lives stay in the log.`,
+    )
+  }
+  /** Letting go is not a second push-home: it ends the hold and stays a doubt until the mark has been read. */
+  async function letGo(): Promise<void> {
+    await job.write(
+      [
+        {
+          kind: 'interrupted',
+          jointId: o.facts().id,
+          data: { life: o.facts().lifeNo, what: 'let-go-early' },
+        },
+      ],
+      `${o.facts().tag}: let go early. Read the check mark now.`,
+    )
+  }
+
+  return { act, except, cutOut, letGo }
+}
