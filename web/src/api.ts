@@ -1,3 +1,9 @@
+/** One reason of a refusal; for a joint that waits, when it may. */
+export interface Stop {
+  code: string
+  message: string
+  readyAtS?: number
+}
 /** An answer of the server that is not a success. */
 export class Refused extends Error {
   constructor(
@@ -5,7 +11,7 @@ export class Refused extends Error {
     readonly code: string,
     message: string,
     readonly field: string | null,
-    readonly stops: { code: string; message: string }[],
+    readonly stops: Stop[],
   ) {
     super(message)
   }
@@ -18,7 +24,7 @@ interface ErrorBody {
     code?: string
     message?: string
     field?: string | null
-    stops?: { code: string; message: string }[]
+    stops?: Stop[]
   }
 }
 

@@ -31,6 +31,7 @@ const ON: [string, string, number][] = [
   ['on-steel', 'steel', 7],
   ['on-copper', 'copper-fill', 7],
   ['tape-ink', 'tape', 4.5],
+  ['rail-ink', 'rail', 7],
   ['edge', 'paper', 3],
   ['edge', 'sheet', 3],
   ['cure', 'paper', 3],

@@ -56,8 +56,8 @@ const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
   width: 112px;
   flex: none;
   padding: 16px 0;
-  background: var(--tape);
-  color: var(--tape-ink);
+  background: var(--rail);
+  color: var(--rail-ink);
   border-right: 2px solid var(--ink);
 }
 .rule .segment {
@@ -70,8 +70,8 @@ const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
   text-decoration: none;
   font-weight: 600;
   font-size: 17px;
-  border-bottom: 2px solid var(--tape-ink);
-  background: repeating-linear-gradient(to right, var(--tape-ink) 0 1px, transparent 1px 12px) bottom right /
+  border-bottom: 2px solid var(--rail-ink);
+  background: repeating-linear-gradient(to right, var(--rail-ink) 0 1px, transparent 1px 12px) bottom right /
     100% 6px no-repeat;
   position: relative;
 }
@@ -83,7 +83,7 @@ const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
   width: 9px;
   height: 9px;
   border-radius: 50%;
-  background: var(--tape-ink);
+  background: var(--rail-ink);
   z-index: 1;
 }
 .rule .segment.here {

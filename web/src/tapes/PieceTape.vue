@@ -112,7 +112,13 @@ const gap = computed(() => figure(check(0) - depth(0)))
         class="after"
         text-anchor="middle"
       >
-        {{ ends[0].checkX - ends[0].depthX > 150 ? `after: face to mark ${gap}` : gap }}
+        {{
+          ends[0].checkX - ends[0].depthX > 160
+            ? `after: face to mark ${gap}`
+            : ends[0].checkX - ends[0].depthX > 112
+              ? `face to mark ${gap}`
+              : gap
+        }}
       </text>
       <g v-for="end in ends" :key="`m${end.e}`">
         <path :d="`M${end.checkX} ${TOP - 8}V${tapeY}`" class="check" />

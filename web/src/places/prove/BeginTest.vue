@@ -3,13 +3,16 @@ import { type SectionAnswer, fmt } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { reactive, ref } from 'vue'
-import { NoSignal, Refused } from '../../api'
+import { NoSignal, Refused, type Stop } from '../../api'
+import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
+import { when } from '../../when'
 
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
 const session = useSession()
+const clock = useClock()
 const typed = reactive({
   bar: String(props.answer.section.testBar),
   medium: 'water',
@@ -19,6 +22,11 @@ const typed = reactive({
 const stops = ref<string[]>([])
 const fault = ref('')
 const busy = ref(false)
+/** The server does not know the reader's clock: when a joint may is said here. */
+const sayStop = (s: Stop): string =>
+  s.readyAtS === undefined
+    ? s.message
+    : `${s.message.replace(/\.$/, '')}; from ${when(s.readyAtS, clock.nowS, job.state.job.zone)} it may.`
 async function begin(): Promise<void> {
   stops.value = []
   fault.value = ''
@@ -46,7 +54,7 @@ async function begin(): Promise<void> {
       },
     })
   } catch (e) {
-    if (e instanceof Refused && e.stops.length) stops.value = e.stops.map((x) => x.message)
+    if (e instanceof Refused && e.stops.length) stops.value = e.stops.map(sayStop)
     else
       fault.value =
         e instanceof NoSignal

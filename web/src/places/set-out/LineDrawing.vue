@@ -96,7 +96,7 @@ const bands = computed(() =>
           <text
             v-if="(p.to - p.from) * scale > 66"
             :x="(X(p.from) + X(p.to)) / 2"
-            :y="MID + 5"
+            :y="h(p.item.size) < 20 ? MID - h(p.item.size) / 2 - 6 : MID + 5"
             text-anchor="middle"
             class="measure"
           >

@@ -43,6 +43,8 @@ const list = (tags: string[]): string => {
   if (tags.length > 3) return `${shown.join(', ')} and ${tags.length - 3} more`
   return shown.length > 1 ? `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}` : (shown[0] ?? '')
 }
+/** Every other part is a tag, which does not break at its hyphen. */
+const parts = computed(() => headline.value.split(/(\b[A-Za-z0-9]+-[A-Za-z0-9]+\b)/))
 const planned = computed(() => {
   const a = props.answer
   const open = a.joints.filter((j) => j.facts.homeAtS === null)
@@ -101,7 +103,7 @@ const sources = computed(() => {
         :aria-label="`${headline} Where this comes from`"
         @click="why = true"
       >
-        {{ headline }}
+        <span v-for="(part, i) in parts" :key="i" :class="{ nowrap: i % 2 === 1 }">{{ part }}</span>
       </button>
     </h1>
     <p class="why">{{ held }} {{ moved }}</p>
