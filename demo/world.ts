@@ -19,9 +19,8 @@ export interface Told {
 const H = 3600
 const MIN = 60
 
-/** 02:00 of the last whole night before `nowS`. */
-export const nightBefore = (nowS: number): number =>
-  Math.floor((nowS - 4 * H - 2 * H) / 86400) * 86400 + 2 * H
+/** 02:00 (UTC) of the last night that is at least eight hours past: the morning's work after it has been done. */
+export const nightBefore = (nowS: number): number => Math.floor((nowS - 10 * H) / 86400) * 86400 + 2 * H
 
 /** Writes the demo job's story as the events that people and a probe would have sent. */
 export function tellStory(nowS: number): Told[] {
@@ -241,7 +240,7 @@ export function tellStory(nowS: number): Told[] {
     .forEach((j, i) =>
       make(i % 2 ? 'Teal' : 'Wren', j.id, made2 + i * 17 * MIN, 1, i === 3 ? 54 : 49 + (i % 3)),
     )
-  const again = Math.min(nowS - 1.5 * H, night + 6.4 * H)
+  const again = night + 6.4 * H
   const short = q2j[3] as { id: string }
   tell('Teal', again, 'cut-out', { life: 1, reason: 'check mark 54, 4 mm short of home' }, short.id)
   make('Teal', short.id, again + 14 * MIN, 2, 50)

@@ -1,0 +1,92 @@
+import { type Clock, type JointFacts, fig, msg, noFig } from '@jugalis/core'
+import { runningClocks } from '../src/clocks/running'
+import { lengthTicks, timeStep } from '../src/tapes/ticks'
+import { hhmm, hourOf, when, whenShort } from '../src/when'
+
+const at = (iso: string): number => Date.parse(iso) / 1000
+
+describe('clock times', () => {
+  const now = at('2026-11-23T20:10:00Z')
+  it.each([
+    ['2026-11-23T22:00:00Z', '22:00'],
+    ['2026-11-24T08:10:00Z', '08:10 tomorrow'],
+    ['2026-11-22T15:29:00Z', '15:29 yesterday'],
+    ['2026-11-26T08:34:00Z', 'Thu 08:34'],
+    ['2026-12-04T08:34:00Z', 'Fri 4 Dec 08:34'],
+  ])('%s reads %s', (iso, says) => expect(when(at(iso), now, 'UTC')).toBe(says))
+  it('is rounded up: nobody is sent before the time', () => {
+    expect(when(at('2026-11-23T22:00:01Z'), now, 'UTC')).toBe('22:01')
+    expect(when(at('2026-11-23T23:59:30Z'), now, 'UTC')).toBe('00:00 tomorrow')
+  })
+  it('goes by the zone of the job, over its change to summer time too', () => {
+    expect(hhmm(at('2027-07-01T02:00:00Z'), 'Europe/London')).toBe('03:00')
+    expect(whenShort(at('2026-11-23T23:30:00Z'), now, 'Asia/Tokyo')).toBe('08:30')
+    expect(when(at('2027-03-28T01:30:00Z'), at('2027-03-28T00:30:00Z'), 'Europe/London')).toBe('02:30')
+    expect(hourOf(at('2027-07-01T23:00:00Z'), 'Europe/London')).toBe(0)
+  })
+  it('a zone that is none is read as UTC, not as a fault', () =>
+    expect(hhmm(now, 'Kelpwick/Quay')).toBe('20:10'))
+})
+
+describe('graduations', () => {
+  it.each([[0.05], [0.21], [0.6], [1], [3], [8]])(
+    'at %p px a mm stand apart, and so do their numerals',
+    (scale) => {
+      for (const units of ['metric', 'inch'] as const) {
+        const ticks = lengthTicks(0, 900 / scale, scale, units)
+        expect(ticks.length).toBeGreaterThan(4)
+        const gaps = ticks.slice(1).map((t, i) => (t.mm - (ticks[i]?.mm ?? 0)) * scale)
+        expect(Math.min(...gaps)).toBeGreaterThanOrEqual(3.9)
+        const named = ticks.filter((t) => t.label)
+        named
+          .slice(1)
+          .forEach((t, i) => expect((t.mm - (named[i]?.mm ?? 0)) * scale).toBeGreaterThanOrEqual(40))
+        for (const t of named) expect(Number(t.label) * (units === 'inch' ? 25.4 : 1)).toBeCloseTo(t.mm, 6)
+      }
+    },
+  )
+  it('hour marks keep 64 px apart from minutes to weeks', () => {
+    for (const hours of [0.2, 1, 12, 24, 48, 96, 168, 1000])
+      expect((timeStep(hours * 3600, 530) / (hours * 3600)) * 530).toBeGreaterThanOrEqual(63.9)
+  })
+})
+
+describe('the dock', () => {
+  const clock = (
+    id: string,
+    kind: Clock['kind'],
+    shows: Clock['shows'],
+    untilS: number | null,
+    stoppedAtS?: number,
+  ): Clock => ({
+    id,
+    step: 's',
+    kind,
+    shows,
+    label: msg('clock-open'),
+    fromS: 0,
+    untilS: untilS === null ? noFig(msg('no-temperature')) : fig(untilS, 'cp-hold'),
+    onMiss: { backTo: 'x', say: msg('x') },
+    why: [],
+    ...(stoppedAtS === undefined ? {} : { stoppedAtS }),
+  })
+  const facts = (id: string, ...clocks: Clock[]): JointFacts =>
+    ({ id, tag: id, clocks }) as unknown as JointFacts
+  it('nearest danger first: late windows, windows, holds, then waits by time; what is over is gone', () => {
+    const list = runningClocks(
+      [
+        facts('a', clock('set', 'dwell', 'set', 500), clock('hold', 'dwell', 'hold', 120)),
+        facts('b', clock('open', 'window', 'window', 150)),
+        facts('c', clock('open', 'window', 'window', 60)),
+        facts('d', clock('open', 'window', 'window', 90, 80), clock('set', 'dwell', 'set', 300)),
+        facts('e', clock('set', 'dwell', 'set', 100)),
+        facts('f', clock('open', 'window', 'window', null)),
+      ],
+      new Map(),
+      100,
+    )
+    expect(list.map((r) => r.key)).toEqual(['c open', 'f open', 'b open', 'a hold', 'd set', 'a set'])
+    expect(list[0]?.leftS).toBe(-40)
+    expect(list[1]?.leftS).toBeNull()
+  })
+})
