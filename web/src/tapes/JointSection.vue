@@ -64,7 +64,13 @@ const markSays = (as: string): string =>
 
 <template>
   <div ref="box" class="box">
-    <svg :width="width" :height="height" role="img" aria-label="The joint in section, drawn to scale">
+    <svg
+      class="drawing"
+      :width="width"
+      :height="height"
+      role="img"
+      aria-label="The joint in section, drawn to scale"
+    >
       <defs>
         <pattern
           id="wet-hatch"
@@ -158,7 +164,6 @@ const markSays = (as: string): string =>
   width: 100%;
 }
 svg {
-  display: block;
   overflow: visible;
 }
 .socket {
@@ -177,10 +182,6 @@ svg {
 .wet {
   stroke: var(--wet);
   stroke-width: 2;
-}
-.axis {
-  stroke: var(--soft);
-  stroke-dasharray: 14 4 3 4;
 }
 .check {
   stroke: var(--ink);

@@ -75,6 +75,7 @@ const gap = computed(() => figure(check(0) - depth(0)))
 <template>
   <div ref="box" class="box">
     <svg
+      class="drawing"
       :width="width"
       :height="height"
       role="img"
@@ -175,7 +176,6 @@ const gap = computed(() => figure(check(0) - depth(0)))
   width: 100%;
 }
 svg {
-  display: block;
   overflow: visible;
 }
 .socket {
@@ -187,10 +187,6 @@ svg {
   fill: var(--pipe-fill);
   stroke: var(--ink);
   stroke-width: 2;
-}
-.axis {
-  stroke: var(--soft);
-  stroke-dasharray: 14 4 3 4;
 }
 .check {
   stroke: var(--ink);
@@ -214,21 +210,8 @@ svg {
   font: 500 15px var(--text);
   fill: var(--soft);
 }
-.tape {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
-.tick {
-  stroke: var(--tape-ink);
-}
 .numeral {
   font: 600 19px var(--figures);
-  fill: var(--tape-ink);
-}
-.hook {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 4;
 }
 .cut {
   fill: var(--ink);

@@ -40,7 +40,7 @@ const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
   <svg
     :width="330"
     :height="HEIGHT + 24"
-    class="upright"
+    class="drawing upright"
     role="img"
     :aria-label="`Marks of ${piece.item.tag} from the hook down`"
   >
@@ -63,12 +63,7 @@ const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
   display: block;
   overflow: visible;
 }
-.tape {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
 .hook {
-  stroke: var(--ink);
   stroke-width: 5;
 }
 path.depth {
@@ -81,7 +76,6 @@ path.check {
 }
 .numeral {
   font: 600 22px var(--figures);
-  fill: var(--tape-ink);
 }
 .says {
   font: 600 20px var(--text);

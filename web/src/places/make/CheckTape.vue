@@ -61,7 +61,7 @@ const chip = computed(() =>
 
 <template>
   <div ref="box" class="check">
-    <svg :width="width" height="74" aria-hidden="true">
+    <svg class="drawing" :width="width" height="74" aria-hidden="true">
       <rect x="0" y="18" :width="width" height="40" class="tape" />
       <g v-for="t in ticks" :key="t.mm">
         <path :d="`M${X(t.mm)} 18v${t.size === 'big' ? 18 : t.size === 'mid' ? 13 : 8}`" class="tick" />
@@ -122,19 +122,8 @@ const chip = computed(() =>
   flex-direction: column;
   gap: 8px;
 }
-svg {
-  display: block;
-}
-.tape {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
-.tick {
-  stroke: var(--tape-ink);
-}
 .numeral {
   font: 600 19px var(--figures);
-  fill: var(--tape-ink);
 }
 .zone {
   fill: none;

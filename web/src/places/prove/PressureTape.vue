@@ -36,7 +36,7 @@ const unit = computed(() => (job.reader.units === 'inch' ? 'psi' : 'bar'))
   <svg
     width="250"
     :height="HEIGHT"
-    class="tape-svg"
+    class="drawing tape-svg"
     role="img"
     :aria-label="hooks.map((h) => `${h.says} ${fmt.pressure(h.bar, job.reader)}`).join(', ')"
   >
@@ -63,25 +63,17 @@ const unit = computed(() => (job.reader.units === 'inch' ? 'psi' : 'bar'))
   display: block;
   overflow: visible;
 }
-.tape {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
 .tick {
-  stroke: var(--tape-ink);
   stroke-width: 1.5;
 }
 .numeral {
   font: 600 18px var(--figures);
-  fill: var(--tape-ink);
 }
 .unit {
   font: 500 15px var(--text);
   fill: var(--tape-ink);
 }
 .hook {
-  fill: none;
-  stroke: var(--ink);
   stroke-width: 2;
 }
 .says {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { type TestRun, fmt, gatesOf, judgeTest } from '@jugalis/core'
 import { computed } from 'vue'
-import { useRoute } from 'vue-router'
 import { useClock } from '../../stores/clock'
+import SectionChooser from '../../frame/SectionChooser.vue'
 import { useJob } from '../../stores/job'
-import { useView } from '../../view'
+import { useSection } from '../../use-section'
 import { hhmm, when } from '../../when'
 import AnswerHead from '../wait/AnswerHead.vue'
 import BeginTest from './BeginTest.vue'
@@ -13,19 +13,8 @@ import PressureTape from './PressureTape.vue'
 import TestReadings from './TestReadings.vue'
 
 const job = useJob()
-const view = useView()
 const clock = useClock()
-const route = useRoute()
-const answers = computed(() =>
-  [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
-)
-const answer = computed(
-  () =>
-    view.answers.get(String(route.params.sectionId ?? '')) ??
-    answers.value.find((a) => !a.proved) ??
-    answers.value[0] ??
-    null,
-)
+const { answers, answer } = useSection()
 const gates = computed(() => (answer.value ? gatesOf(answer.value) : []))
 const open = computed(() => gates.value.filter((g) => g.open))
 const tests = computed(() =>
@@ -76,15 +65,7 @@ const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as
       <p class="why">Paint a boundary in Set out to test it.</p>
     </div>
     <template v-else>
-      <nav v-if="answers.length > 1" class="sections" aria-label="Sections">
-        <RouterLink
-          v-for="a in answers"
-          :key="a.section.id"
-          :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }"
-          :class="{ here: a === answer }"
-          >{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink
-        >
-      </nav>
+      <SectionChooser :answers="answers" :here="answer" place="prove" />
       <div v-if="running" class="head">
         <h1>{{ runningHead }}</h1>
         <p class="why">
@@ -156,21 +137,6 @@ const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as
 </template>
 
 <style scoped>
-.sections {
-  display: flex;
-  gap: 16px;
-}
-.sections a {
-  min-height: 44px;
-  display: inline-flex;
-  align-items: center;
-  text-decoration: none;
-  font-weight: 500;
-}
-.sections .here {
-  font-weight: 600;
-  box-shadow: inset 0 -3px 0 var(--copper);
-}
 .not-yet {
   font-size: 19px;
   font-weight: 600;

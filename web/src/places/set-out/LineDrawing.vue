@@ -67,7 +67,13 @@ const bands = computed(() =>
 
 <template>
   <div ref="box" class="box">
-    <svg :width="width" height="200" role="group" :aria-label="`${line.tag} laid out straight, to scale`">
+    <svg
+      class="drawing"
+      :width="width"
+      height="200"
+      role="group"
+      :aria-label="`${line.tag} laid out straight, to scale`"
+    >
       <defs>
         <pattern
           id="section-hatch"
@@ -160,9 +166,6 @@ const bands = computed(() =>
 .box {
   width: 100%;
 }
-svg {
-  display: block;
-}
 .pipe {
   fill: var(--pipe-fill);
   stroke: var(--ink);
@@ -191,20 +194,7 @@ svg {
   font: 500 15px var(--figures);
   fill: var(--ink);
 }
-.tape {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
-.tick {
-  stroke: var(--tape-ink);
-}
 .numeral {
   font: 600 17px var(--figures);
-  fill: var(--tape-ink);
-}
-.hook {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 4;
 }
 </style>

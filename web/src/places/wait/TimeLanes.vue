@@ -82,6 +82,7 @@ const holdsBack = computed(() => props.answer.holdsBack?.facts.id)
 <template>
   <div ref="box" class="box">
     <svg
+      class="drawing"
       :width="width"
       :height="height"
       role="group"
@@ -259,23 +260,12 @@ const holdsBack = computed(() => props.answer.holdsBack?.facts.id)
   width: 100%;
   overflow-x: auto;
 }
-svg {
-  display: block;
-}
 .head {
   font: 600 17px var(--text);
   fill: var(--ink);
 }
-.tape {
-  fill: var(--tape);
-  stroke: var(--ink);
-}
-.tick {
-  stroke: var(--tape-ink);
-}
 .numeral {
   font: 600 18px var(--figures);
-  fill: var(--tape-ink);
 }
 .day {
   text-decoration: underline;

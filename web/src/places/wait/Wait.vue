@@ -1,29 +1,17 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
-import { useJob } from '../../stores/job'
+import { ref, watch } from 'vue'
+import SectionChooser from '../../frame/SectionChooser.vue'
 import { useNarrow } from '../../use-narrow'
+import { useSection } from '../../use-section'
 import { useView } from '../../view'
 import AnswerHead from './AnswerHead.vue'
 import NextHour from './NextHour.vue'
 import PhoneRows from './PhoneRows.vue'
 import TimeLanes from './TimeLanes.vue'
 
-const job = useJob()
 const view = useView()
-const route = useRoute()
 const narrow = useNarrow()
-const answers = computed(() =>
-  [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
-)
-/** Without a choice: the section that waits, since one that is proved has nothing to say here. */
-const answer = computed(
-  () =>
-    view.answers.get(String(route.params.sectionId ?? '')) ??
-    answers.value.find((a) => !a.proved) ??
-    answers.value[0] ??
-    null,
-)
+const { answers, answer } = useSection()
 const SPANS = [
   [12, '12 h'],
   [24, '24 h'],
@@ -45,15 +33,7 @@ watch(spanH, (h) => localStorage.setItem(KEY, String(h)))
       </p>
     </div>
     <template v-else>
-      <nav v-if="answers.length > 1" class="sections" aria-label="Sections">
-        <RouterLink
-          v-for="a in answers"
-          :key="a.section.id"
-          :to="{ name: 'wait', params: { jobId: job.jobId, sectionId: a.section.id } }"
-          :class="{ here: a === answer }"
-          >{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink
-        >
-      </nav>
+      <SectionChooser :answers="answers" :here="answer" place="wait" />
       <AnswerHead :answer="answer" />
       <p class="choices">
         <span>Changing temperature:</span>
@@ -98,14 +78,12 @@ watch(spanH, (h) => localStorage.setItem(KEY, String(h)))
 </template>
 
 <style scoped>
-.sections,
 .choices {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 16px;
   align-items: center;
 }
-.sections a,
 .word {
   min-height: 44px;
   display: inline-flex;

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import type { SectionAnswer } from '@jugalis/core'
+import { useJob } from '../stores/job'
+
+defineProps<{ answers: readonly SectionAnswer[]; here: SectionAnswer; place: 'wait' | 'prove' }>()
+const job = useJob()
+</script>
+
+<template>
+  <nav v-if="answers.length > 1" class="sections" aria-label="Sections">
+    <RouterLink
+      v-for="a in answers"
+      :key="a.section.id"
+      :to="{ name: place, params: { jobId: job.jobId, sectionId: a.section.id } }"
+      :class="{ here: a === here }"
+      >{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink
+    >
+  </nav>
+</template>
+
+<style scoped>
+.sections {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  align-items: center;
+}
+a {
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
+  font-weight: 500;
+}
+.here {
+  font-weight: 600;
+  box-shadow: inset 0 -3px 0 var(--copper);
+}
+</style>
