@@ -1,0 +1,106 @@
+import { jest } from '@jest/globals'
+import { randomUUID } from 'node:crypto'
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { createApp } from '../src/index.js'
+import { type Harness, batch, harness, jobSet } from './harness.js'
+
+let h: Harness
+beforeAll(async () => void (h = await harness()))
+afterAll(() => h.close())
+
+describe('sessions', () => {
+  it('are kept in the database: another server process knows them; signing out ends them everywhere', async () => {
+    const signIn = await fetch(`${h.url}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ login: 'WREN', password: 'tide' }),
+    })
+    expect(signIn.status).toBe(200)
+    const set = signIn.headers.get('set-cookie') ?? ''
+    expect(set).toMatch(/HttpOnly/i)
+    expect(set).toMatch(/SameSite=Lax/i)
+    const cookie = set.split(';')[0] ?? ''
+    const other = await new Promise<Server>((done) => {
+      const s = createApp({ pool: h.pool, sessionSecret: 'test', limiter: false }).listen(
+        0,
+        '127.0.0.1',
+        () => done(s),
+      )
+    })
+    const base = `http://127.0.0.1:${(other.address() as AddressInfo).port}`
+    try {
+      const jobs = () => fetch(`${base}/api/jobs`, { headers: { cookie } }).then((r) => r.status)
+      expect(await jobs()).toBe(200)
+      expect((await fetch(`${h.url}/api/session`, { method: 'DELETE', headers: { cookie } })).status).toBe(
+        204,
+      )
+      expect(await jobs()).toBe(401)
+    } finally {
+      other.closeAllConnections()
+      await new Promise((done) => other.close(done))
+    }
+  })
+  it('passwords are kept as hashes only', async () => {
+    const r = await h.pool.query<{ password_hash: string }>(
+      'select password_hash from person where login is not null',
+    )
+    for (const p of r.rows) expect(p.password_hash).toMatch(/^\$2[aby]\$10\$/)
+  })
+})
+
+describe('the limiter', () => {
+  it('answers 429 in the common form, and can be switched off', async () => {
+    const limited = await new Promise<Server>((done) => {
+      const s = createApp({ pool: h.pool, sessionSecret: 'test' }).listen(0, '127.0.0.1', () => done(s))
+    })
+    const base = `http://127.0.0.1:${(limited.address() as AddressInfo).port}`
+    try {
+      const tries = await Promise.all(
+        Array.from({ length: 34 }, () =>
+          fetch(`${base}/api/session`, {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: '{}',
+          }),
+        ),
+      )
+      const refused = tries.filter((r) => r.status === 429)
+      expect(refused).toHaveLength(4)
+      expect(await refused[0]?.json()).toMatchObject({ error: { code: 'too-many', field: null } })
+      const open = await Promise.all(Array.from({ length: 34 }, () => h.call('POST', '/session', {})))
+      expect(open.every((r) => r.status === 422)).toBe(true)
+    } finally {
+      limited.closeAllConnections()
+      await new Promise((done) => limited.close(done))
+    }
+  })
+})
+
+describe('answers', () => {
+  it('an unknown address is 404 in the common form; headers forbid framing and foreign scripts', async () => {
+    const r = await fetch(`${h.url}/api/nothing-here`)
+    expect(r.status).toBe(404)
+    expect(await r.json()).toEqual({
+      error: { code: 'not-found', message: 'There is nothing here.', field: null },
+    })
+    expect(r.headers.get('content-security-policy')).toContain("script-src 'self'")
+    expect(r.headers.get('x-powered-by')).toBeNull()
+  })
+  it('a failure inside shows nothing of the inside', async () => {
+    await h.signIn('wren')
+    const job = randomUUID()
+    await h.call('POST', '/jobs', { jobId: job, name: 'J' })
+    await h.pool.query('alter table event rename to event_gone')
+    const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+    try {
+      const r = await h.call('POST', `/jobs/${job}/events`, batch([jobSet()]))
+      expect([r.status, r.body.error?.code]).toEqual([500, 'failed'])
+      expect(r.text).not.toMatch(/event_gone|relation|at .*\.ts|select/)
+    } finally {
+      quiet.mockRestore()
+      await h.pool.query('alter table event_gone rename to event')
+    }
+    expect((await h.call('POST', `/jobs/${job}/events`, batch([jobSet()]))).status).toBe(200)
+  })
+})
