@@ -1,8 +1,7 @@
 import { type JobEvent, canonical, foldJob, jointFacts, readEvents } from '../core/src/index.js'
 import { historyOf } from '../core/src/conditions/history.js'
-import { curePieces } from '../core/src/methods/cure/ramps.js'
 import { cureRule } from '../core/src/methods/solvent-cement/rule.js'
-import { ladderOf } from '../core/src/prove/ladder.js'
+import { curingJoint, ladderOf } from '../core/src/prove/ladder.js'
 
 const T0 = 1_790_000_000
 const tell = (what: string, measured: string, target: string): void =>
@@ -155,12 +154,8 @@ function ladder(): void {
         const found = cureRule({ material: 'pvc-u', size, school: 'metric' }, 'current', 70)
         if (!found.ok) throw new Error('no rule')
         const madeAtS = T0 + ((n * 7919) % 10_000) * 29
-        return {
-          id: `j${n}`,
-          madeAtS,
-          ratingBar: 16,
-          pieces: curePieces(found.rule, madeAtS, histories[(n >> 2) % 4] as never, mode),
-        }
+        const history = histories[(n >> 2) % 4] as never
+        return curingJoint({ id: `j${n}`, madeAtS, ratingBar: 16 }, found.rule, history, mode)
       })
       const out = ladderOf(joints, T0 + 600_000)
       if (out.allowedBar === null) throw new Error('no ladder')

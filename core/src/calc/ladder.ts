@@ -1,6 +1,5 @@
-import { type LadderJoint, ladderOf } from '../prove/ladder.js'
+import { type LadderJoint, curingJoint, ladderOf } from '../prove/ladder.js'
 import type { CureMode } from '../methods/cure/pace.js'
-import { curePieces } from '../methods/cure/ramps.js'
 import { cureRule } from '../methods/solvent-cement/rule.js'
 import { joinable, SOLVENT_SIZES } from '../methods/joinable.js'
 import { say } from '../words/words.js'
@@ -126,11 +125,12 @@ export const ladder = calculation({
           `${j.id} is made: give temperatureC or temperatures.`,
           `${path}.temperatureC`,
         )
-      const pieces = curePieces(found.rule, made, history, i.mode)
+      const joint = curingJoint({ ...bare, madeAtS: made }, found.rule, history, i.mode)
+      const { pieces } = joint
       for (const s of history) froms.add(found.rule.sourceAt(s.minC))
-      if (pieces.length === 1 && pieces[0]?.slopeBarPerS === 0)
+      if (pieces?.length === 1 && pieces[0]?.slopeBarPerS === 0)
         return lacks(say({ code: 'no-cure-temperature', params: {} }))
-      return { ...bare, pieces }
+      return joint
     }
   },
 })

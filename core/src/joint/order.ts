@@ -20,11 +20,9 @@ function isSorted(events: readonly JobEvent[]): boolean {
     if (byWrite(events[i - 1] as JobEvent, events[i] as JobEvent) > 0) return false
   return true
 }
-/** Drops doubles: of entries with one id the first in writing order stays. */
-function firstOfEach(sorted: readonly JobEvent[]): JobEvent[] {
-  const seen = new Set<string>()
-  return sorted.filter((e) => seen.size !== seen.add(e.id).size)
-}
+/** Drops doubles. Entries with one id are the same entry, so in writing order they stand side by side. */
+const firstOfEach = (sorted: readonly JobEvent[]): JobEvent[] =>
+  sorted.filter((e, i) => i === 0 || e.id !== (sorted[i - 1] as JobEvent).id)
 
 /**
  * Events in the order the fold takes them: by when they occurred, but never before an event named in `after`,

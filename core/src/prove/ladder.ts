@@ -1,12 +1,35 @@
+import type { History } from '../conditions/history.js'
+import { type Kin, kinOf, sameCurveFromS } from '../methods/cure/kin.js'
+import type { CureMode } from '../methods/cure/pace.js'
 import { type Piece, combine, neverHolds } from '../methods/cure/piecewise.js'
+import { curePieces } from '../methods/cure/ramps.js'
+import type { CureRule } from '../methods/cure/rule.js'
 
 /** One joint as the ladder sees it. `pieces` null: no figure, or not made. */
 export interface LadderJoint {
   id: string
   madeAtS: number | null
   ratingBar: number | null
-  /** From home on, starting at 0 bar. */
-  pieces: readonly Piece[] | null
+  /** From home on, starting at 0 bar. May be worked out only when asked for. */
+  readonly pieces: readonly Piece[] | null
+  /** Joints of one kin and one rating: only the last made can hold the section back. Null or absent: each counts. */
+  kin?: Kin | null
+}
+/** A made joint that cures by a rule. Its curve is worked out when the ladder needs it: of a kin, that is seldom. */
+export function curingJoint(
+  joint: { id: string; madeAtS: number; ratingBar: number | null },
+  rule: CureRule,
+  history: History,
+  mode: CureMode,
+): LadderJoint {
+  let pieces: readonly Piece[] | null = null
+  return {
+    ...joint,
+    kin: kinOf(rule, joint.madeAtS, history, mode),
+    get pieces() {
+      return (pieces ??= curePieces(rule, joint.madeAtS, history, mode))
+    },
+  }
 }
 export interface LadderStep {
   fromS: number
@@ -93,13 +116,31 @@ function envelope(joints: readonly LadderJoint[], startS: number): Envelope {
 }
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
+/** Leaves out every joint that a later one of its kin holds back at all times. */
+function holding(joints: readonly LadderJoint[]): readonly LadderJoint[] {
+  const lastMade = new Map<Kin, Map<number | null, number>>()
+  for (const { kin, madeAtS, ratingBar } of joints) {
+    if (!kin || madeAtS === null) continue
+    let byRating = lastMade.get(kin)
+    if (!byRating) lastMade.set(kin, (byRating = new Map()))
+    byRating.set(ratingBar, Math.max(byRating.get(ratingBar) ?? -Infinity, madeAtS))
+  }
+  if (!lastMade.size) return joints
+  for (const [kin, byRating] of lastMade)
+    for (const [ratingBar, atS] of byRating) byRating.set(ratingBar, sameCurveFromS(kin, atS))
+  return joints.filter(
+    ({ kin, madeAtS, ratingBar }) =>
+      !kin || madeAtS === null || madeAtS >= (lastMade.get(kin)?.get(ratingBar) as number),
+  )
+}
+
 /**
  * Pressure a section may take against time. A joint not made, or without a figure, counts as 0 bar.
  * Tie: the joint that reaches this value last, then id. Pressures in bar gauge, times on one clock.
  */
 export function ladderOf(joints: readonly LadderJoint[], atS: number): Ladder {
   const startS = joints.reduce((first, j) => Math.min(first, j.madeAtS ?? first), atS)
-  const { pieces, ids } = envelope(joints, startS)
+  const { pieces, ids } = envelope(holding(joints), startS)
   const held = (p: Piece): string | null => (p.bar === Infinity ? null : (ids[p.holder] as string))
   const steps: LadderStep[] = pieces.map((p) => ({
     fromS: p.fromS,
