@@ -10,11 +10,31 @@ const id = (kind: number, n: number): string =>
   `${String(kind).padStart(8, '0')}-0000-4000-8000-${String(n).padStart(12, '0')}`
 const wall = (h: number): number => 12 + 6 * Math.sin(h / 3.8)
 
+class Log {
+  private readonly bytes: Buffer
+  private readonly ends: number[] = []
+  constructor(size: number) {
+    this.bytes = Buffer.alloc(size)
+  }
+  write(body: string): void {
+    const from = this.ends.at(-1) ?? 0
+    this.ends.push(from + this.bytes.write(body, from, 'latin1'))
+  }
+  *bodies(): Generator<string> {
+    let from = 0
+    for (const end of this.ends) {
+      yield this.bytes.toString('latin1', from, end)
+      from = end
+    }
+  }
+}
+
 /** 100,000 joints with twelve events each, as stored bodies; parsing, order, clocks and pressure of every joint. */
 function fold(): void {
   const JOINTS = 100_000
   const A_LINE = 200
-  const bodies: string[] = []
+  // Outside the heap, as a log comes from disk or network: what is measured is the reading of it, not its making.
+  const log = new Log(600_000_000)
   let seq = 0
   const put = (
     kind: string,
@@ -39,8 +59,7 @@ function fold(): void {
       occurredAtS: atS,
       clockErrorS: 0.1,
     }
-    // Flat, as a text comes from the network; put together it would be a tree of pieces.
-    bodies.push(Buffer.from(canonical(e)).toString('latin1'))
+    log.write(canonical(e))
   }
   put(
     'job-set',
@@ -111,12 +130,16 @@ function fold(): void {
       step(1, s, k * 60, s === 'judge' ? { checkMm: 54, bead: 'all-round' } : {})
     put('cut-out', { life: 1 }, atS + 500, j)
     put('interrupted', { life: 1, what: 'rain' }, atS + 501, j)
+    if (n % 2) put('interrupted', { life: 1, what: 'called-away' }, atS + 502, j)
     for (const [k, s] of ['fit', 'cement', 'home', 'judge'].entries())
       step(2, s, 600 + k * 60, s === 'judge' ? { checkMm: 50, bead: 'all-round' } : {})
-    if (n % 2) put('joint-placed', { placeId: 'p', fromS: atS }, atS, j)
+    put('joint-placed', { placeId: 'p', fromS: atS }, atS, j)
   }
+  const gc = (globalThis as { gc?: () => void }).gc
+  gc?.()
+  const before = process.memoryUsage.rss()
   const began = performance.now()
-  const state = foldJob(readEvents(bodies))
+  const state = foldJob(readEvents(log.bodies()))
   const folded = performance.now()
   let ready = 0
   for (let n = 0; n < JOINTS; n++) {
@@ -125,14 +148,13 @@ function fold(): void {
   }
   const done = performance.now()
   if (ready !== JOINTS) throw new Error(`only ${ready} joints came out whole`)
-  const gc = (globalThis as { gc?: () => void }).gc
-  gc?.()
-  const bytes = process.memoryUsage().heapUsed - bodies.reduce((n, b) => n + b.length, 0)
+  // The most the process ever held, less what it held with the log ready: all that reading and folding took.
+  const peak = process.resourceUsage().maxRSS * 1024 - before
   // Used after the count, so that the collector could not take it before.
   if (state.joints.size !== JOINTS) throw new Error('the state is not whole')
   tell(
-    `Fold of ${(bodies.length / 1e6).toFixed(2)} M events, ${JOINTS} joints: parsing, order, clocks, pressure`,
-    `${((done - began) / 1000).toFixed(1)} s (fold ${((folded - began) / 1000).toFixed(1)} s), ${(bytes / 1e9).toFixed(2)} GB held by the state, peak not measured`,
+    `Fold of ${(seq / 1e6).toFixed(2)} M events, ${JOINTS} joints: parsing, order, clocks, pressure`,
+    `${((done - began) / 1000).toFixed(1)} s (fold ${((folded - began) / 1000).toFixed(1)} s), ${(peak / 1e9).toFixed(2)} GB at its peak`,
     '6 s, 1 GB',
   )
 }
@@ -164,7 +186,7 @@ function ladder(): void {
   }
   times.sort((a, b) => a - b)
   tell(
-    'Ladder of 10,000 joints, 4 places, both modes, cold caches (median of 5)',
+    'Ladder of 10,000 joints, 4 places, both modes, cold caches',
     `${times[2]?.toFixed(0)} ms`,
     '150 ms',
   )

@@ -60,6 +60,7 @@ const NEW_JOINT: JointState = { id: '', lives: [], placements: [], notes: [] }
 interface Spelled {
   spec: unknown
   steps: readonly Step[]
+  byId: ReadonlyMap<string, Step>
 }
 const spelled = new WeakMap<JobState, Map<string, Spelled>>()
 /** Specification and steps of a joint. Joints of one line and size share them, so they are read once for a state. */
@@ -71,24 +72,28 @@ function readSpec(state: JobState, place: JointPlace, method: Method | null, ctx
   if (!found) {
     const parsed = method?.parse(jointSpec(state, place))
     const spec = parsed?.ok ? parsed.spec : null
-    cache.set(key, (found = { spec, steps: method && spec !== null ? method.steps(spec, ctx) : [] }))
+    const steps = method && spec !== null ? method.steps(spec, ctx) : []
+    cache.set(key, (found = { spec, steps, byId: new Map(steps.map((s) => [s.id, s])) }))
   }
   return found
 }
 
 /** Splits what was done into what counts and what was written before the step it needs. */
-function credited(life: LifeState, steps: readonly Step[]): { life: LifeState; doubtful: number } {
-  const after = new Map(steps.map((s) => [s.id, s.after]))
+function credited(
+  life: LifeState,
+  steps: ReadonlyMap<string, Step>,
+): { life: LifeState; seen: ReadonlySet<string>; doubtful: number } {
   const seen = new Set<string>()
   const done = life.done.filter((d) => {
-    const needs = after.get(d.step)
+    const needs = steps.get(d.step)?.after
     if (!needs || needs.some((n) => !seen.has(n))) return false
     seen.add(d.step)
     return true
   })
   const doubtful = life.done.length - done.length
-  return doubtful ? { life: { ...life, done }, doubtful } : { life, doubtful: 0 }
+  return { life: doubtful ? { ...life, done } : life, seen, doubtful }
 }
+const NOTHING_DONE: ReadonlySet<string> = new Set()
 
 function contextOf(
   state: JobState,
@@ -99,7 +104,7 @@ function contextOf(
   nowS: number,
 ): Ctx {
   // Windows and holds go by the conditions when the work was done; a joint not begun goes by those of now.
-  const key = life?.done.filter((d) => d.step !== 'judge').at(-1)
+  const key = life?.done.findLast((d) => d.step !== 'judge')
   const at = conditionsAt(state, place.line.placeId, key ? key.latestS : nowS)
   return {
     school: life?.pin?.school ?? place.line.school,
@@ -129,12 +134,12 @@ export function jointFacts(
   const method = methodOf(place.line.method) ?? null
   const raw = last && last.cutOutAtS === undefined ? last : null
   const ctx = contextOf(state, place, joint, raw, mode, nowS)
-  const { spec, steps } = readSpec(state, place, method, ctx)
+  const { spec, steps, byId } = readSpec(state, place, method, ctx)
   const usable = method !== null && spec !== null
-  const { life, doubtful } = raw ? credited(raw, steps) : { life: null, doubtful: 0 }
-  const done = new Set(life?.done.map((d) => d.step))
-  const home = life?.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'made') ?? []
-  const homeAtS = home.length ? Math.max(...home.map((d) => d.latestS)) : null
+  const { life, seen, doubtful } = raw ? credited(raw, byId) : { life: null, seen: NOTHING_DONE, doubtful: 0 }
+  let homeAtS: number | null = null
+  for (const d of life?.done ?? [])
+    if (byId.get(d.step)?.reaches === 'made') homeAtS = Math.max(homeAtS ?? -Infinity, d.latestS)
   const inspection = usable && life && homeAtS !== null ? method.inspection(spec, life, ctx) : null
   const failed = inspection?.verdict === 'fail'
   return {
@@ -159,7 +164,7 @@ export function jointFacts(
     history: ctx.wall,
     ctx,
     notes: joint.notes,
-    nextStep: steps.find((s) => !done.has(s.id) && s.after.every((a) => done.has(a))) ?? null,
+    nextStep: steps.find((s) => !seen.has(s.id) && s.after.every((a) => seen.has(a))) ?? null,
   }
 }
 

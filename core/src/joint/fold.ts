@@ -23,10 +23,13 @@ interface Amendment {
 /** Which entries later corrections took back or re-timed. A correction may itself be taken back. */
 function amendments(events: readonly JobEvent[], state: JobState): Map<string, Amendment> {
   const out = new Map<string, Amendment>()
+  const corrections: JobEvent[] = []
   for (const e of events)
-    if (e.kind === 'reading' && typeof e.data.supersedes === 'string')
-      out.set(e.data.supersedes, { undone: true, atS: null })
-  const corrections = events.filter((e) => e.kind === 'correction')
+    if (e.kind === 'correction') corrections.push(upcast(e))
+    else if (e.kind === 'reading') {
+      const { supersedes } = upcast(e).data
+      if (typeof supersedes === 'string') out.set(supersedes, { undone: true, atS: null })
+    }
   if (!corrections.length) return out
   const known = new Set(events.map((e) => e.id))
   for (let i = corrections.length - 1; i >= 0; i--) {
@@ -51,10 +54,11 @@ function amendments(events: readonly JobEvent[], state: JobState): Map<string, A
  */
 export function foldJob(events: readonly JobEvent[]): JobState {
   const state = emptyState()
-  const ordered = inOrder(events).map(upcast)
+  const ordered = inOrder(events)
   const amended = amendments(ordered, state)
-  for (const e of ordered) {
-    const amendment = amended.get(e.id)
+  for (const written of ordered) {
+    const amendment = amended.size ? amended.get(written.id) : undefined
+    const e = upcast(written)
     if (amendment?.undone) continue
     if (e.occurredAtS > state.lastAtS) state.lastAtS = e.occurredAtS
     state.jobId ??= e.jobId

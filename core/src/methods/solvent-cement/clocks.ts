@@ -19,18 +19,18 @@ export function homeAtS(life: Life): number | null {
   return home.length ? Math.max(...home.map((d) => d.latestS)) : null
 }
 
-const setKnown = new WeakMap<Life, { ctx: Ctx; at: Fig }>()
-/** When the joint may be moved with care: the end of its set time along the wall's temperatures. */
-export function setAtS(spec: SolventSpec, life: Life, ctx: Ctx): Fig {
-  // Clocks, ladder and inspection of one joint all ask for it.
-  const had = setKnown.get(life)
-  if (had?.ctx === ctx) return had.at
-  const at = findSet(spec, life, ctx)
-  setKnown.set(life, { ctx, at })
-  return at
+/** Clocks, ladder and inspection of one joint ask for the same, one after the other: the last answer is kept. */
+function once<T>(find: (spec: SolventSpec, life: Life, ctx: Ctx) => T): typeof find {
+  let last: { spec: SolventSpec; life: Life; ctx: Ctx; answer: T } | null = null
+  return (spec, life, ctx) => {
+    if (last?.life !== life || last.ctx !== ctx || last.spec !== spec)
+      last = { spec, life, ctx, answer: find(spec, life, ctx) }
+    return last.answer
+  }
 }
 
-function findSet(spec: SolventSpec, life: Life, ctx: Ctx): Fig {
+/** When the joint may be moved with care: the end of its set time along the wall's temperatures. */
+export const setAtS = once((spec, life, ctx): Fig => {
   const home = homeAtS(life)
   if (home === null) return noFig(msg('not-home'))
   const found = cureRule(spec, ctx.pin.table, humidityOf(ctx))
@@ -38,10 +38,10 @@ function findSet(spec: SolventSpec, life: Life, ctx: Ctx): Fig {
   const { rule } = found
   const finish = paceOf(ctx.wall, `${rule.id}#set`, rule.setS, ctx.mode).finish(home)
   return finish ? fig(finish.atS, rule.setSource) : noFig(msg('no-set-time', { size: spec.size }))
-}
+})
 
 /** The running and finished clocks of one life. Windows run from the earliest possible moment, dwells from the latest. */
-export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
+export const clocks = once((spec, life, ctx): Clock[] => {
   const out: Clock[] = []
   const airC = ctx.airC
   const wallC = ctx.wallC ?? airC
@@ -113,7 +113,7 @@ export function clocks(spec: SolventSpec, life: Life, ctx: Ctx): Clock[] {
     })
   }
   return out
-}
+})
 
 /** A re-coat while the first coat was soft starts the window again; a doubled entry does not. */
 function lastCoat(cement: readonly Done[]): Done | undefined {
