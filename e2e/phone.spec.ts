@@ -177,7 +177,7 @@ test.describe('Make on the phone', () => {
     )
     await page.goto(`/job/${job}/make/${joints[0]}`)
     await expect(page.getByRole('heading', { level: 1 })).toContainText(
-      /Cement was open 5:\d\d\. The limit was 4:00\./,
+      /Too late to push home: 5:\d\d\. The limit was 4:00\./,
     )
     await page.getByRole('button', { name: 'Cement skinned, still soft' }).click()
     await expect(page.getByRole('heading', { level: 1 })).toContainText(/Push home within (4:00|3:\d\d)/)

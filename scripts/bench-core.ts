@@ -185,11 +185,7 @@ function ladder(): void {
     times.push(performance.now() - began)
   }
   times.sort((a, b) => a - b)
-  tell(
-    'Ladder of 10,000 joints, 4 places, both modes, cold caches',
-    `${times[2]?.toFixed(0)} ms`,
-    '150 ms',
-  )
+  tell('Ladder of 10,000 joints, 4 places, both modes, cold caches', `${times[2]?.toFixed(0)} ms`, '150 ms')
 }
 if (process.argv[2] === 'ladder') ladder()
 else fold()

@@ -54,6 +54,105 @@ const EXAMPLES: Readonly<Record<string, { raw: Record<string, unknown>; school: 
       raw: { material: 'abs', size: 'NPS 3', school: 'inch', checkOffsetMm: 50.8, pressureService: false },
     },
   ],
+  'adhesive-bond': [
+    {
+      school: 'inch',
+      raw: { material: 'vinyl-ester-resin', size: 'NPS 4', school: 'inch', socketDepthMm: 50 },
+    },
+    { school: 'inch', raw: { material: 'epoxy-resin', size: 'NPS 12', school: 'inch' } },
+    { school: 'metric', raw: { material: 'cored-resin', size: 'NPS 2', school: 'metric' } },
+  ],
+  'socket-fusion': [
+    { school: 'metric', raw: { material: 'pp-r', size: 'd32', school: 'metric' } },
+    { school: 'metric', raw: { material: 'pp-r-layered', size: 'd125', school: 'metric' } },
+  ],
+  flare: [
+    {
+      school: 'inch',
+      raw: { material: 'pfa', size: 'OD 3/4', school: 'inch', grooved: true, quenched: true },
+    },
+    { school: 'inch', raw: { material: 'pfa', size: 'OD 1/2', school: 'inch', cold: true } },
+  ],
+  press: [
+    { school: 'metric', raw: { material: 'copper', size: 'd22', school: 'metric' } },
+    { school: 'inch', raw: { material: 'carbon-steel', size: 'NPS 3', school: 'inch' } },
+    { school: 'metric', raw: { material: 'multilayer', size: 'd40', school: 'metric' } },
+    { school: 'metric', raw: { material: 'stainless', size: 'd108', school: 'metric', socketDepthMm: 77 } },
+  ],
+  solder: [
+    { school: 'inch', raw: { material: 'copper', size: 'CTS 3/4', school: 'inch', part: 'ball-valve' } },
+    { school: 'inch', raw: { material: 'copper', size: 'CTS 4', school: 'inch', part: 'union' } },
+    { school: 'metric', raw: { material: 'copper', size: 'd6', school: 'metric' } },
+  ],
+  compression: [
+    { school: 'inch', raw: { material: 'stainless', size: 'OD 1/4', school: 'inch' } },
+    {
+      school: 'metric',
+      raw: { material: 'stainless', size: 'd4', school: 'metric', hardAlloy: true, remake: true },
+    },
+    { school: 'inch', raw: { material: 'pe', size: 'NPS 1', school: 'inch', kind: 'grip-nut' } },
+    { school: 'inch', raw: { material: 'pex', size: 'CTS 3/4', school: 'inch', kind: 'stop-nut' } },
+    { school: 'inch', raw: { material: 'copper', size: 'CTS 2', school: 'inch', kind: 'stab' } },
+    { school: 'inch', raw: { material: 'copper', size: 'CTS 2', school: 'inch', kind: 'packed-nut' } },
+  ],
+  'sanitary-clamp': [
+    {
+      school: 'inch',
+      raw: { material: 'stainless', size: 'BPE 1-1/2', school: 'inch', gasket: 'PTFE', tighten: 'hand' },
+    },
+    {
+      school: 'metric',
+      raw: {
+        material: 'stainless',
+        size: 'DN 40',
+        school: 'metric',
+        gasket: 'NBR',
+        steam: true,
+        torqueNm: 4,
+      },
+    },
+  ],
+  'split-coupling': [
+    {
+      school: 'inch',
+      raw: {
+        material: 'carbon-steel',
+        size: 'NPS 12',
+        school: 'inch',
+        bolts: 4,
+        dryTorqueNm: 270,
+        kDry: 0.2,
+        kLubricated: 0.15,
+      },
+    },
+    { school: 'metric', raw: { material: 'pvc-u', size: 'd110', school: 'metric' } },
+  ],
+  'expansion-joint': [
+    {
+      school: 'inch',
+      raw: {
+        material: 'carbon-steel',
+        size: 'NPS 8',
+        school: 'inch',
+        bolts: 8,
+        dryTorqueNm: 90,
+        rods: 'control',
+        extensionMm: 12,
+        compressionMm: 20,
+      },
+    },
+    {
+      school: 'metric',
+      raw: { material: 'pvc-u', size: 'd160', school: 'metric', rods: 'none', anchored: false },
+    },
+  ],
+  flange: [
+    {
+      school: 'inch',
+      raw: { material: 'stainless', size: 'NPS 6', school: 'inch', bolts: 8, dryTorqueNm: 120 },
+    },
+    { school: 'metric', raw: { material: 'pvc-u', size: 'd110', school: 'metric' } },
+  ],
   'toy-clip': [{ school: 'metric', raw: { size: 'd40', material: 'toy' } }],
 }
 const take = registerMethod(toyMethod as Method)
@@ -78,8 +177,13 @@ const messages = (m: Method, spec: unknown, c: Ctx, life: Life): Msg[] => {
     ]),
     ...m.clocks(spec, life, c).flatMap((k) => [k.label, k.onMiss.say, ...k.why]),
     ...m.cautions(spec, c),
+    ...m.rules,
+    ...m.insertion(spec, c).marks.flatMap((k) => (k.fromEndMm.value === null ? [k.fromEndMm.why] : [])),
+    ...m.figures(spec, c).flatMap((f) => (f.fig.value === null ? [f.fig.why] : [])),
+    ...m.testing(spec, life, c).open,
+    ...steps.flatMap((s) => s.never ?? []),
     ...m.selection(spec, { pressureService: true, live: true, cement: 'cpvc', tinExpired: true }, c),
-    ...['telephone', 'rain'].flatMap((k) => m.interruption(spec, life, k, c)),
+    ...['telephone', 'rain', 'power'].flatMap((k) => m.interruption(spec, life, k, c)),
     ...m.inspection(spec, life, c).findings,
     ...m.inspection(spec, life, c).causes,
     ...m.testing(spec, life, c).forbids,

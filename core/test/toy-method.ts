@@ -10,6 +10,8 @@ export const toyMethod: Method<ToySpec> = {
   version: 1,
   name: msg('toy-name'),
   fields: [{ key: 'size', label: msg('toy-size'), needed: true, control: 'size' }],
+  sizes: () => ['d40'],
+  inserts: true,
   parse(raw) {
     const size = (raw as { size?: unknown } | null)?.size
     return size === 'd40'
@@ -17,6 +19,7 @@ export const toyMethod: Method<ToySpec> = {
       : { ok: false, errors: [finding('stop', 'toy-no-size', 'given', {}, 'size')] }
   },
   upgrade: (raw) => raw,
+  rules: [],
   selection: () => [],
   insertion: () => ({
     depthMm: fig(20, 'measured'),
@@ -55,6 +58,8 @@ export const toyMethod: Method<ToySpec> = {
       onMiss: { backTo: 'clip', say: msg('toy-missed') },
       why: [],
     })),
+  cures: false,
+  curing: () => ({ by: 'nothing' }),
   pressure: (_spec, life) =>
     life.cutOutAtS !== undefined
       ? []

@@ -28,6 +28,20 @@ describe('every message that core can give has its words', () => {
   it.each([...found])('%s (%s)', (code) => expect(isWorded(code)).toBe(true))
 })
 
+it('no code is worded twice', () => {
+  const seen = new Map<string, string>()
+  const twice: string[] = []
+  for (const file of sources(path.join(process.cwd(), 'core/src/words')))
+    for (const m of readFileSync(file, 'utf8').matchAll(/^ {2}'?([A-Za-z0-9-]+)'?:/gm)) {
+      const code = m[1] as string
+      if (!code.includes('-')) continue
+      if (seen.has(code)) twice.push(`${code}: ${seen.get(code)} and ${path.basename(file)}`)
+      seen.set(code, path.basename(file))
+    }
+  expect(twice).toEqual([])
+  expect(seen.size).toBeGreaterThan(600)
+})
+
 describe('the words', () => {
   const params = {
     joint: 'Q2-17',

@@ -15,14 +15,26 @@ describe('the calculation door', () => {
       sources: { kind: string; verified: boolean }[]
     }[]
     expect(list.map((c) => c.name).sort()).toEqual([
+      'adhesive-bond',
+      'bend-marks',
+      'clamp-check',
+      'compression',
       'cure',
       'cut-length',
       'dew-point',
       'dual-containment',
+      'flare',
       'insertion',
       'insertion-verdict',
       'ladder',
+      'lubricated-torque',
+      'offset',
+      'peel',
+      'press-check',
+      'socket-fusion',
+      'solder',
       'solvent-setup',
+      'star-order',
       'tin-date',
     ])
     for (const c of list) {

@@ -1,7 +1,10 @@
 import { type History, steadyHistory } from '../conditions/history.js'
-import { MATERIALS, METHODS, SOLVENT_SIZES, type School, joinable } from '../methods/joinable.js'
+import { MATERIALS, METHODS, type School, joinable } from '../methods/joinable.js'
+import type { CureOptions, Curing, Finding, Method } from '../methods/method.js'
+import { methodOf } from '../methods/registry.js'
+import type { Size } from '../sizes/size.js'
 import { say } from '../words/words.js'
-import { Refusal } from './door.js'
+import { Refusal, type Working } from './door.js'
 import { type Input, list, may, need, number, object, oneOf, text } from '../schema/shape.js'
 
 export const method = need('method', oneOf(...METHODS), 'How the ends are joined')
@@ -31,15 +34,35 @@ export interface JointInput {
   schedule?: string | null
 }
 
-/** Refuses a joint that is not joined that way, or that this edition has no module for. */
-export function checkJoint(joint: JointInput, path = ''): void {
-  const at = (f: string): string => (path ? `${path}.${f}` : f)
-  if (joint.method !== 'solvent-cement')
-    throw new Refusal('no-figure', nothingKnown(joint.method), at('method'))
-  const fits = joinable(SOLVENT_SIZES, joint.method, joint.material, joint.size, joint.school)
-  if (!fits.ok) throw new Refusal(fits.code, say(fits.why), at(fits.field))
+/** Refuses a joint that is not joined that way or not made in that size; gives its size. */
+export function checkJoint(joint: JointInput, path = ''): Size {
+  const fits = joinable(joint.method, joint.material, joint.size, joint.school)
+  if (fits.ok) return fits.size
+  throw new Refusal(fits.code, say(fits.why), path ? `${path}.${fits.field}` : fits.field)
 }
-const nothingKnown = (name: string): string => `Jugalis has no figures for ${name} joints yet.`
+/** The method of a joint; every name that the schema lets through is registered. */
+export const methodFor = (joint: JointInput): Method => methodOf(joint.method) as Method
+
+/** How a joint comes to bear. What a method asks besides and the door does not, plays no part where nothing cures. */
+export function curingOf(joint: JointInput, options: CureOptions): Curing {
+  const known = methodFor(joint)
+  if (!known.cures) return { by: 'nothing' }
+  const parsed = known.parse({ ...joint, checkOffsetMm: 50 })
+  return parsed.ok
+    ? known.curing(parsed.spec, options)
+    : { by: 'no-figure', why: parsed.errors[0] as Finding }
+}
+
+export const reason = (f: Finding): { code: string; level: string; message: string } => ({
+  code: f.code,
+  level: f.level,
+  message: say(f),
+})
+/** Writes `ok` and `reasons`: ok = no reason of level stop. */
+export function reasons(w: Working, findings: readonly Finding[]): void {
+  w.put('ok', !findings.some((f) => f.level === 'stop'))
+  w.put('reasons', findings.map(reason))
+}
 
 /**
  * The history a request gives: one steady temperature or a list.

@@ -1,7 +1,7 @@
 import type { History } from '../conditions/history.js'
 import { Pace, type CureMode } from '../methods/cure/pace.js'
 import { type CureRule, requiredFor } from '../methods/cure/rule.js'
-import { cureRule } from '../methods/solvent-cement/rule.js'
+import { ANY_TEMPERATURE } from '../methods/kit/recipe.js'
 import { msg } from '../sources/source.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
@@ -26,8 +26,7 @@ function sourceFor(rule: CureRule, history: History, untilS: number): string {
 
 export const cure = calculation({
   name: 'cure',
-  summary:
-    'Seconds from home until a solvent-cemented joint may be moved, and until it may take a test pressure.',
+  summary: 'Seconds from home until a joint may be moved, and until it may take a test pressure.',
   inputs: [
     c.method,
     c.material,
@@ -43,7 +42,16 @@ export const cure = calculation({
   ],
   rules:
     'Exactly one of temperatureC and temperatures. fromS counts from home (0); the first must be 0 or less; each holds until the next, the last is held on.',
-  sources: ['astm-d2855', 'astm-d2855-96', 'cp-hours-per-bar', 'cp-abs-day', 'cp-set-metric'],
+  sources: [
+    'astm-d2855',
+    'astm-d2855-96',
+    'cp-hours-per-bar',
+    'cp-abs-day',
+    'cp-set-metric',
+    'cp-solder-cool',
+    'ours-fusion-ready',
+    'cp-resin-cure',
+  ],
   example: {
     input: {
       method: 'solvent-cement',
@@ -64,11 +72,13 @@ export const cure = calculation({
   },
   compute(i: CureInput, w) {
     c.checkJoint(i)
-    const history = c.historyGiven(i, 0)
-    if (!history) throw new Refusal('missing-field', 'Give temperatureC or temperatures.', 'temperatureC')
-    const found = cureRule(i, i.table ?? 'current', i.relativeHumidityPct)
-    if (!found.ok) throw new Refusal('no-figure', say(found.why), 'size')
-    const { rule } = found
+    const given = c.historyGiven(i, 0)
+    if (!given) throw new Refusal('missing-field', 'Give temperatureC or temperatures.', 'temperatureC')
+    const curing = c.curingOf(i, { table: i.table ?? 'current', humidityPct: i.relativeHumidityPct })
+    if (curing.by === 'nothing') throw new Refusal('no-figure', say(msg('nothing-cures')), 'method')
+    if (curing.by === 'no-figure') throw new Refusal('no-figure', say(curing.why), 'size')
+    const { rule } = curing
+    const history = rule.steady ? ANY_TEMPERATURE : given
     const required = requiredFor(rule, i.testPressureBar)
     if (!required)
       throw new Refusal(
@@ -88,7 +98,7 @@ export const cure = calculation({
     if (!set) w.lacks('setS', 'no-figure', say(msg('no-set-time', { size: i.size })))
     w.put('cureS', cured.atS, sourceFor(rule, history, cured.atS))
     const last = i.temperatures?.at(-1)
-    if (i.temperatures && i.temperatures.length > 1 && last && cured.atS > last.fromS)
+    if (!rule.steady && i.temperatures && i.temperatures.length > 1 && last && cured.atS > last.fromS)
       w.warn('extended', 'The result lies beyond the last temperature, which was held on.', 'temperatures')
   },
 })

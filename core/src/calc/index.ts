@@ -2,6 +2,9 @@ import { cure } from './cure.js'
 import type { Calculation } from './door.js'
 import { ladder } from './ladder.js'
 import { cutLengthCalc, dewPoint, dualContainment, insertionVerdict, tinDate } from './simple.js'
+import { adhesiveBondCalc, flareCalc, peelCalc, socketFusionCalc, solderCalc } from './hot.js'
+import { clampCheck, compressionCalc, lubricatedTorque, pressCheck, starOrderCalc } from './mechanical.js'
+import { bendMarksCalc, offsetCalc } from './tube.js'
 import { insertion, solventSetup } from './solvent.js'
 
 /** Every calculation behind the door, by name. */
@@ -14,6 +17,18 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
     ladder,
     cutLengthCalc,
     dualContainment,
+    bendMarksCalc,
+    offsetCalc,
+    adhesiveBondCalc,
+    socketFusionCalc,
+    flareCalc,
+    pressCheck,
+    solderCalc,
+    peelCalc,
+    compressionCalc,
+    clampCheck,
+    lubricatedTorque,
+    starOrderCalc,
     dewPoint,
     tinDate,
   ].map((c) => [c.name, c]),

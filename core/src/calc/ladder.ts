@@ -1,7 +1,7 @@
 import { type LadderJoint, curingJoint, ladderOf } from '../prove/ladder.js'
 import type { CureMode } from '../methods/cure/pace.js'
-import { cureRule } from '../methods/solvent-cement/rule.js'
-import { joinable, SOLVENT_SIZES } from '../methods/joinable.js'
+import { ANY_TEMPERATURE } from '../methods/kit/recipe.js'
+import { unlimitedFrom } from '../methods/cure/piecewise.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
 import { Refusal, calculation } from './door.js'
@@ -112,22 +112,28 @@ export const ladder = calculation({
         w.lacks(path, 'no-figure', `${j.id}: ${message}`)
         return { ...bare, pieces: null }
       }
-      if (j.method !== 'solvent-cement') return lacks(`Jugalis has no figures for ${j.method} joints yet.`)
-      const fits = joinable(SOLVENT_SIZES, j.method, j.material, j.size, j.school)
-      if (!fits.ok) throw new Refusal(fits.code, say(fits.why), `${path}.${fits.field}`)
-      const found = cureRule(j, i.table ?? 'current', i.relativeHumidityPct ?? HUMID)
-      if (!found.ok) return lacks(say(found.why))
+      c.checkJoint(j, path)
+      const curing = c.curingOf(j, {
+        table: i.table ?? 'current',
+        humidityPct: i.relativeHumidityPct ?? HUMID,
+      })
+      if (curing.by === 'no-figure') return lacks(say(curing.why))
       if (made === null) return { ...bare, pieces: null }
-      const history = c.historyGiven(j, made, path)
+      if (curing.by === 'nothing') {
+        froms.add('cp-nothing-cures')
+        return { ...bare, pieces: unlimitedFrom(made) }
+      }
+      const { rule } = curing
+      const history = rule.steady ? ANY_TEMPERATURE : c.historyGiven(j, made, path)
       if (!history)
         throw new Refusal(
           'missing-field',
           `${j.id} is made: give temperatureC or temperatures.`,
           `${path}.temperatureC`,
         )
-      const joint = curingJoint({ ...bare, madeAtS: made }, found.rule, history, i.mode)
+      const joint = curingJoint({ ...bare, madeAtS: made }, rule, history, i.mode)
       const { pieces } = joint
-      for (const s of history) froms.add(found.rule.sourceAt(s.minC))
+      for (const s of history) froms.add(rule.sourceAt(s.minC))
       if (pieces?.length === 1 && pieces[0]?.slopeBarPerS === 0)
         return lacks(say({ code: 'no-cure-temperature', params: {} }))
       return joint

@@ -1,4 +1,6 @@
-import { type SolventSpec, depthOf, parse } from '../methods/solvent-cement/spec.js'
+import type { Ctx, Finding } from '../methods/method.js'
+import { type Fig, fig, noFig } from '../sources/source.js'
+import { type SolventSpec, parse } from '../methods/solvent-cement/spec.js'
 import {
   applicatorMinMm,
   cementBody,
@@ -37,21 +39,54 @@ export const insertion = calculation({
     ),
   ],
   rules: 'schedule is needed for NPS plastic unless socketDepthMm is given.',
-  sources: ['iso-727-1', 'astm-d2466', 'astm-d2467', 'measured'],
+  sources: [
+    'iso-727-1',
+    'astm-d2466',
+    'astm-d2467',
+    'asme-b16-22',
+    'en-1254-1',
+    'cp-press-depth',
+    'cp-fusion-depth',
+    'measured',
+  ],
   example: {
     input: { method: 'solvent-cement', material: 'pvc-u', size: 'd110', school: 'metric', checkOffsetMm: 50 },
     result: { depthMm: 61, checkMarkMm: 111 },
   },
   compute(i: InsertionInput, w) {
     c.checkJoint(i)
-    const depth = depthOf({ ...jointSpec(i), socketDepthMm: i.socketDepthMm ?? null })
+    const depth = depthFigure(i)
     if (depth.value === null)
-      throw new Refusal(depth.field ? 'missing-field' : 'no-figure', say(depth.why), depth.field ?? 'size')
+      throw new Refusal(
+        depth.field === 'schedule' ? 'missing-field' : 'no-figure',
+        say(depth.why),
+        depth.field ?? 'size',
+      )
     w.put('depthMm', depth.value, depth.source)
     const offset = i.checkOffsetMm ?? null
     w.put('checkMarkMm', offset === null ? null : depth.value + offset, depth.source, [depth.source, 'given'])
   },
 })
+
+/** The socket in the hand, where this method has sockets; else what its tables say. */
+function depthFigure(i: InsertionInput): Fig {
+  const known = c.methodFor(i)
+  const measured = i.socketDepthMm ?? null
+  if (measured !== null && known.fields.some((f) => f.key === 'socketDepthMm'))
+    return fig(measured, 'measured')
+  const parsed = known.parse({ ...i, socketDepthMm: null, checkOffsetMm: 50 })
+  return parsed.ok ? known.insertion(parsed.spec, DOOR_CONTEXT).depthMm : noFig(parsed.errors[0] as Finding)
+}
+/** Depths hang on nothing around the joint. */
+const DOOR_CONTEXT: Ctx = {
+  school: 'metric',
+  pin: { rules: 1, chart: null, school: 'metric', table: 'current' },
+  wall: [],
+  airC: null,
+  wallC: null,
+  humidityPct: null,
+  mode: 'coldest',
+}
 
 /** A specification for a joint of the door. Offset and wall play no part in what the door computes with it. */
 export function jointSpec(i: c.JointInput): SolventSpec {
@@ -133,11 +168,7 @@ export const solventSetup = calculation({
     c.checkJoint({ ...i, method: 'solvent-cement' })
     const joint = jointSpec({ ...i, method: 'solvent-cement' })
     const findings = setupFindings(joint, i.pressureService, i, i)
-    w.put('ok', !findings.some((f) => f.level === 'stop'))
-    w.put(
-      'reasons',
-      findings.map((f) => ({ code: f.code, level: f.level, message: say(f) })),
-    )
+    c.reasons(w, findings)
     const body = cementBody(joint, i.pressureService)
     w.put('cementBody', body.value, body.source)
     w.put('primer', usesPrimer(joint, i.cement), 'cp-primer')

@@ -36,7 +36,7 @@ export type Entry =
   | { ok: false; why: Msg }
 
 /** Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `x3`. */
-export function parseEntry(text: string, units: 'metric' | 'inch'): Entry {
+export function parseEntry(text: string, units: 'metric' | 'inch', offered: readonly string[] = []): Entry {
   const t = text.trim().toLowerCase().replace(/\s+/g, ' ')
   const no = (code: string, params: Record<string, string | number> = {}): Entry => ({
     ok: false,
@@ -53,10 +53,22 @@ export function parseEntry(text: string, units: 'metric' | 'inch'): Entry {
   const hit = names.find(({ w }) => body === w || body.startsWith(`${w} `))
   if (!hit) return no('entry-not-understood')
   const rest = body.slice(hit.w.length).trim()
-  const sizes = rest
-    ? rest.split(/[ x]+/).map((s) => (units === 'inch' ? `NPS ${s}` : `d${s.replace(/^d/, '')}`))
-    : []
+  const sizes = rest ? rest.split(/(?<!dn|nps|cts|od|bpe)[ x]+/).map((s) => sizeFor(s, units, offered)) : []
   return { ok: true, type: 'fitting', fitting: hit.name, sizes, tag }
+}
+
+/** Families that a bare figure may mean, likeliest first. */
+const BARE: Readonly<Record<'metric' | 'inch', readonly string[]>> = {
+  metric: ['d', 'DN '],
+  inch: ['NPS ', 'CTS ', 'OD ', 'BPE '],
+}
+/** A typed size as sizes are written: by its own family, else by what the line's pipe is made in. */
+function sizeFor(typed: string, units: 'metric' | 'inch', offered: readonly string[]): string {
+  const named = /^(dn|nps|cts|od|bpe) ?(.+)$/.exec(typed)
+  if (named) return `${(named[1] as string).toUpperCase()} ${named[2]}`
+  const figure = typed.replace(/^d/, '')
+  const made = BARE[units].map((f) => `${f}${figure}`).find((s) => offered.includes(s))
+  return made ?? `${BARE[units][0]}${figure}`
 }
 
 function pieceEntry(

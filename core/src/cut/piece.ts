@@ -54,6 +54,9 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       fitting,
       takeOff: fitting ? takeOffOf(state, fitting) : null,
     }
+    // Ends that meet face to face add nothing to the length.
+    if (place && method && !method.inserts)
+      return { ...bare, depthMm: fig(0, 'cp-face-to-face'), checkMarkMm: null }
     if (!method || !parsed?.ok) return { ...bare, depthMm: null, checkMarkMm: null }
     const insertion = method.insertion(parsed.spec, {
       ...NEUTRAL,

@@ -1,7 +1,7 @@
 import type { History } from '../conditions/history.js'
 import type { CureMode } from '../methods/cure/pace.js'
 import { type Piece, timeOf, valueAt } from '../methods/cure/piecewise.js'
-import type { Clock, Ctx, Fig, Inspection, Life, Method, Msg, Step } from '../methods/method.js'
+import type { Clock, Ctx, Fig, Inspection, Life, Method, Msg, RulesPin, Step } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import { msg, noFig } from '../sources/source.js'
 import { conditionsAt, jointHistory } from './climate.js'
@@ -63,11 +63,11 @@ interface Spelled {
   byId: ReadonlyMap<string, Step>
 }
 const spelled = new WeakMap<JobState, Map<string, Spelled>>()
-/** Specification and steps of a joint. Joints of one line and size share them, so they are read once for a state. */
+/** Specification and steps of a joint. Joints of one line, size and air share them: they are read once for a state. */
 function readSpec(state: JobState, place: JointPlace, method: Method | null, ctx: Ctx): Spelled {
   let cache = spelled.get(state)
   if (!cache) spelled.set(state, (cache = new Map()))
-  const key = `${place.line.id} ${place.piece.size} ${ctx.school}`
+  const key = `${place.line.id} ${place.piece.size} ${ctx.school} ${ctx.airC}`
   let found = cache.get(key)
   if (!found) {
     const parsed = method?.parse(jointSpec(state, place))
@@ -95,20 +95,26 @@ function credited(
 }
 const NOTHING_DONE: ReadonlySet<string> = new Set()
 
+/** Rules a joint was begun under, or would be. */
+const pinOf = (state: JobState, place: JointPlace, life: LifeState | null): RulesPin =>
+  life?.pin ?? { rules: 1, chart: null, school: place.line.school, table: state.job.table }
+
 function contextOf(
   state: JobState,
   place: JointPlace,
   joint: JointState,
   life: LifeState | null,
+  steps: ReadonlyMap<string, Step>,
   mode: CureMode,
   nowS: number,
 ): Ctx {
-  // Windows and holds go by the conditions when the work was done; a joint not begun goes by those of now.
-  const key = life?.done.findLast((d) => d.step !== 'judge')
-  const at = conditionsAt(state, place.line.placeId, key ? key.latestS : nowS)
+  // Windows and holds go by the conditions when the work was done, not when it was looked at; a joint not begun by those of now.
+  const worked = life?.done.findLast((d) => steps.get(d.step)?.reaches !== 'verified')
+  const at = conditionsAt(state, place.line.placeId, worked ? worked.latestS : nowS)
+  const pin = pinOf(state, place, life)
   return {
-    school: life?.pin?.school ?? place.line.school,
-    pin: life?.pin ?? { rules: 1, chart: null, school: place.line.school, table: state.job.table },
+    school: pin.school,
+    pin,
     wall: jointHistory(state, joint, place.line.placeId),
     airC: at.airC,
     wallC: at.wallC ?? at.airC,
@@ -116,6 +122,16 @@ function contextOf(
     mode,
   }
 }
+/** For what does not hang on the climate. */
+const bareContext = (pin: RulesPin, mode: CureMode): Ctx => ({
+  school: pin.school,
+  pin,
+  wall: [],
+  airC: null,
+  wallC: null,
+  humidityPct: null,
+  mode,
+})
 
 /**
  * Everything about one joint that does not hang on the present moment, except that a joint not yet begun is seen
@@ -133,8 +149,9 @@ export function jointFacts(
   const last = joint.lives.at(-1)
   const method = methodOf(place.line.method) ?? null
   const raw = last && last.cutOutAtS === undefined ? last : null
-  const ctx = contextOf(state, place, joint, raw, mode, nowS)
-  const { spec, steps, byId } = readSpec(state, place, method, ctx)
+  const { byId } = readSpec(state, place, method, bareContext(pinOf(state, place, raw), mode))
+  const ctx = contextOf(state, place, joint, raw, byId, mode, nowS)
+  const { spec, steps } = readSpec(state, place, method, ctx)
   const usable = method !== null && spec !== null
   const { life, seen, doubtful } = raw ? credited(raw, byId) : { life: null, seen: NOTHING_DONE, doubtful: 0 }
   let homeAtS: number | null = null
@@ -217,11 +234,13 @@ function glyphOf(facts: JointFacts, nowS: number, targetBar: number, tested: boo
   if (facts.homeAtS === null) {
     if (facts.clocks.some((c) => c.kind === 'window' && c.stoppedAtS === undefined)) return 'window'
     const done = facts.life.done.map((d) => facts.steps.find((s) => s.id === d.step)?.reaches)
+    if (done.includes('assembled')) return 'unfixed'
     return done.includes('prepared') ? 'prepared' : done.includes('marked') ? 'marked' : 'planned'
   }
   for (const shows of ['hold', 'set'] as const) {
     const running = facts.clocks.some(
-      (c) => c.shows === shows && (c.untilS.value === null || c.untilS.value > nowS),
+      (c) =>
+        c.shows === shows && c.stoppedAtS === undefined && (c.untilS.value === null || c.untilS.value > nowS),
     )
     if (running) return shows
   }

@@ -61,6 +61,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       n('material', { type: 'string', max: 40 }),
       n('school', oneOf('inch', 'metric')),
       m('schedule', oneOf('40', '80')),
+      m('details', anything),
       n('placeId', id),
       m('ratingBar', bar),
     ],

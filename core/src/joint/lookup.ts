@@ -42,6 +42,7 @@ export function jointPlaces(state: JobState): ReadonlyMap<string, JointPlace> {
 /** The raw specification of a joint, for its method to read. */
 export function jointSpec(state: JobState, place: JointPlace): Record<string, unknown> {
   return {
+    ...place.line.details,
     material: place.line.material,
     size: place.piece.size,
     school: place.line.school,

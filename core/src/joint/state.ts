@@ -17,6 +17,8 @@ export interface Line {
   material: string
   school: School
   schedule: string | null
+  /** What its method asks besides: kind of nut, gasket, torque … */
+  details: Readonly<Record<string, unknown>>
   placeId: string
   ratingBar: number | null
   items: Item[]

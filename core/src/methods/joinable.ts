@@ -1,5 +1,6 @@
-import { METRIC_SERIES, NPS_OD_INCH, type Size, parseSize, suggestSize } from '../sizes/size.js'
+import { type Size, parseSize, suggestSize } from '../sizes/size.js'
 import { type Msg, msg } from '../sources/source.js'
+import { WHAT_JOINS } from './what-joins.js'
 
 export type School = 'inch' | 'metric'
 export const METHODS = [
@@ -36,45 +37,12 @@ export const MATERIALS = [
 ] as const
 export type Material = (typeof MATERIALS)[number]
 
-const metric = (to: number): string[] => METRIC_SERIES.filter((d) => d <= to).map((d) => `d${d}`)
-// Object keys that look like whole numbers come first, so the order is taken from the diameters.
-const NPS_ORDER = Object.entries(NPS_OD_INCH)
-  .sort((a, b) => a[1] - b[1])
-  .map(([name]) => name)
-const nps = (from: string, to: string): string[] =>
-  NPS_ORDER.slice(NPS_ORDER.indexOf(from), NPS_ORDER.indexOf(to) + 1).map((n) => `NPS ${n}`)
-const CTS = ['1/2', '3/4', '1', '1-1/4', '1-1/2', '2'].map((n) => `CTS ${n}`)
-
-interface Row {
-  school: School
-  sizes: readonly string[]
-}
-/** What solvent cement joins: which sizes of which plastic, by the practice of which school. */
-export const SOLVENT_SIZES: Readonly<Record<string, readonly Row[]>> = {
-  'pvc-u': [{ school: 'metric', sizes: metric(315) }],
-  pvc: [{ school: 'inch', sizes: nps('1/2', '24') }],
-  cpvc: [
-    { school: 'inch', sizes: [...nps('1/2', '24'), ...CTS] },
-    { school: 'metric', sizes: metric(160) },
-  ],
-  abs: [
-    { school: 'metric', sizes: metric(225) },
-    { school: 'inch', sizes: nps('1-1/4', '12') },
-  ],
-}
-
 export type Joinable =
   | { ok: true; size: Size; school: School }
   | { ok: false; code: 'unknown-size' | 'not-joinable'; field: string; why: Msg }
 
 /** Can this method join this material in this size, by this school? Says which of the three is in the way. */
-export function joinable(
-  table: Readonly<Record<string, readonly Row[]>>,
-  method: string,
-  material: string,
-  sizeText: string,
-  school: School,
-): Joinable {
+export function joinable(method: string, material: string, sizeText: string, school: School): Joinable {
   const size = parseSize(sizeText)
   if (!size)
     return {
@@ -83,7 +51,7 @@ export function joinable(
       field: 'size',
       why: msg('size-unreadable', { size: sizeText, suggestion: suggestSize(sizeText) }),
     }
-  const rows = table[material]
+  const rows = WHAT_JOINS[method]?.[material]
   if (!rows)
     return {
       ok: false,
@@ -99,7 +67,7 @@ export function joinable(
       field: 'size',
       why: msg('family-not-joined', { material, size: sizeText }),
     }
-  const row = families.find((r) => r.school === school)
+  const row = families.find((r) => r.school === undefined || r.school === school)
   if (!row)
     return {
       ok: false,

@@ -1,6 +1,7 @@
 import type { History } from '../conditions/history.js'
 import type { Fig, Finding, Level, Msg, SourceId } from '../sources/source.js'
 import type { CureMode } from './cure/pace.js'
+import type { CureRule } from './cure/rule.js'
 import type { MethodId, School } from './joinable.js'
 
 export type { Fig, Finding, Level, Msg, SourceId }
@@ -102,10 +103,12 @@ export interface Step {
   cautions: readonly Finding[]
   reads: readonly Field[]
   /** Glyph state that this step brings about. */
-  reaches?: 'marked' | 'prepared' | 'made' | 'verified'
+  reaches?: 'marked' | 'prepared' | 'assembled' | 'made' | 'verified'
   skip: 'free' | 'reason' | 'stop'
   people: Fig
   tools: readonly Msg[]
+  /** What is never used here. */
+  never?: readonly Msg[]
 }
 
 export interface Clock {
@@ -114,7 +117,7 @@ export interface Clock {
   kind: 'window' | 'dwell' | 'exact' | 'watch'
   label: Msg
   /** What the joint looks like while this clock runs. */
-  shows: 'window' | 'hold' | 'set'
+  shows: 'window' | 'hold' | 'set' | 'made'
   fromS: number
   /** Null: no figure, and the dock says so. */
   untilS: Fig
@@ -149,6 +152,17 @@ export type Shape =
   | { kind: 'mark'; at: number; as: Mark['kind'] }
   | { kind: 'wet'; x1: number; x2: number; odMm: number }
   | { kind: 'gap'; x1: number; x2: number; says: Msg }
+  /** A ring round the axis, from one diameter to another: nut, ferrule, gasket, flange, clamp, bead. */
+  | { kind: 'ring'; x1: number; x2: number; innerMm: number; outerMm: number; as: RingPart }
+export type RingPart = 'fitting' | 'nut' | 'ferrule' | 'seal' | 'clamp' | 'bead' | 'bolt'
+
+/** How a joint comes to bear: by a rule in time, at once because nothing cures, or there is no figure for it. */
+export type Curing = { by: 'rule'; rule: CureRule } | { by: 'nothing' } | { by: 'no-figure'; why: Msg }
+/** What a cure rule may hang on besides size and temperature. */
+export interface CureOptions {
+  table: string
+  humidityPct: number
+}
 
 /** Everything a place needs to know of a way to join pipe. Places and routes know no method by name. */
 export interface Method<S = unknown> {
@@ -156,13 +170,23 @@ export interface Method<S = unknown> {
   readonly version: number
   readonly name: Msg
   readonly fields: readonly Field[]
+  /** Sizes it joins of a material, smallest first within a family. */
+  sizes(material: string): readonly string[]
+  /** Is one end pushed into the other? Where not, nothing is added to a cut length. */
+  readonly inserts: boolean
   parse(raw: unknown): { ok: true; spec: S } | { ok: false; errors: readonly Finding[] }
   upgrade(raw: unknown, fromVersion: number): unknown
+  /** Every rule of choice it knows: what may not be combined, each with its reason. */
+  readonly rules: readonly Finding[]
+  /** The rules that speak against this joint, here and now. */
   selection(spec: S, around: Around, ctx: Ctx): readonly Finding[]
   insertion(spec: S, ctx: Ctx): Insertion
   clearances(spec: S, ctx: Ctx): readonly Clearance[]
   steps(spec: S, ctx: Ctx): readonly Step[]
   clocks(spec: S, life: Life, ctx: Ctx): readonly Clock[]
+  /** Does anything set, cure or cool in it? */
+  readonly cures: boolean
+  curing(spec: S, options: CureOptions): Curing
   /** Empty = nothing yet. Never falling within a life. */
   pressure(spec: S, life: Life, ctx: Ctx): readonly Ramp[]
   /** When the joint may be moved with care; null = not known or not yet home. */
@@ -183,4 +207,15 @@ export interface Around {
   tinExpired?: boolean | null
   pressureService: boolean
   live?: boolean
+  /** Rubber or gasket in the fitting. */
+  seal?: string | null
+  /** What stands beside the joint: `weld`, `solder`, `wafer-valve`, `butterfly-valve`, `raised-face` … */
+  neighbours?: readonly string[]
+  /** Size of the end it meets, where that end brings a size of its own. */
+  otherSize?: string | null
+  /** Has this tube carried chemicals? */
+  carriedChemical?: boolean | null
+  hotWorkPermit?: boolean | null
+  /** What was put on to ease assembly. */
+  lubricant?: string | null
 }

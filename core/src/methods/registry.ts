@@ -1,14 +1,35 @@
+import { adhesiveBond } from './adhesive-bond/index.js'
+import { compression } from './compression/index.js'
+import { expansionJoint } from './expansion-joint/index.js'
+import { flange } from './flange/index.js'
+import { flare } from './flare/index.js'
 import type { Method } from './method.js'
+import { press } from './press/index.js'
+import { sanitaryClamp } from './sanitary-clamp/index.js'
+import { socketFusion } from './socket-fusion/index.js'
+import { solder } from './solder/index.js'
 import { solventCement } from './solvent-cement/index.js'
+import { splitCoupling } from './split-coupling/index.js'
 
 /** Every joining method the product knows. A method is added by one folder and one line here. */
-const METHODS_KNOWN: readonly Method[] = [solventCement as Method]
-
+const METHODS_KNOWN: readonly Method[] = [
+  solventCement as Method,
+  adhesiveBond as Method,
+  socketFusion as Method,
+  flare as Method,
+  press as Method,
+  solder as Method,
+  compression as Method,
+  sanitaryClamp as Method,
+  splitCoupling as Method,
+  expansionJoint as Method,
+  flange as Method,
+]
+const BY_ID = new Map(METHODS_KNOWN.map((m) => [m.id, m]))
 const extra = new Map<string, Method>()
 
 export const allMethods = (): readonly Method[] => [...METHODS_KNOWN, ...extra.values()]
-export const methodOf = (id: string): Method | undefined =>
-  METHODS_KNOWN.find((m) => m.id === id) ?? extra.get(id)
+export const methodOf = (id: string): Method | undefined => BY_ID.get(id) ?? extra.get(id)
 
 /** Adds a method at run time: for tests, which prove that places and routes know no method by name. */
 export function registerMethod(method: Method): () => void {

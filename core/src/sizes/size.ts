@@ -34,7 +34,8 @@ export function suggestSize(text: string): string {
 }
 
 export const METRIC_SERIES = [
-  16, 20, 25, 32, 40, 50, 63, 75, 90, 110, 125, 140, 160, 180, 200, 225, 250, 280, 315,
+  16, 20, 25, 32, 40, 50, 63, 75, 90, 110, 125, 140, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450, 500,
+  560, 630,
 ] as const
 /** Outside diameters of inch-nominal pipe, in inches (ASTM D1785, as ASME B36.10M; from memory). */
 export const NPS_OD_INCH: Readonly<Record<string, number>> = {
@@ -60,17 +61,57 @@ export const NPS_OD_INCH: Readonly<Record<string, number>> = {
   '24': 24,
 }
 
-/** Outside diameter in mm, or null for a size that is not made. Sources: `iso-161`, `astm-d1785`, `astm-d2846`. */
-export function outsideDiameterMm(size: Size): number | null {
-  const key = size.text.slice(size.text.indexOf(' ') + 1)
-  if (size.family === 'd') return size.nominal
-  if (size.family === 'NPS') {
-    const inch = NPS_OD_INCH[key]
-    return inch === undefined ? null : inch * 25.4
-  }
-  // Copper tube sizes: outside diameter is the nominal size plus 1/8 in.
-  if (size.family === 'CTS') return (size.nominal + 0.125) * 25.4
-  return size.family === 'OD' || size.family === 'BPE' ? size.nominal * 25.4 : null
+/** The nominal as its tables write it: `1-1/4` of `NPS 1-1/4`. */
+export const nominalKey = (size: Size): string => size.text.slice(size.text.indexOf(' ') + 1)
+
+/** Outside diameters of DIN 11866 A tube by DN, in mm (from memory). */
+const DN_TUBE_MM: Readonly<Record<number, number>> = {
+  10: 13,
+  15: 19,
+  20: 23,
+  25: 29,
+  32: 35,
+  40: 41,
+  50: 53,
+  65: 70,
+  80: 85,
+  100: 104,
 }
-export const odSource = (size: Size): string =>
-  size.family === 'd' ? 'iso-161' : size.family === 'NPS' ? 'astm-d1785' : 'astm-d2846'
+
+/**
+ * Outside diameter in mm, or null for a size that is not made. Sources: `iso-161`, `astm-d1785`, `astm-d2846` and
+ * `astm-b88` (copper tube sizes), `asme-bpe`, `din-11866`; `OD` is its own diameter.
+ */
+export function outsideDiameterMm(size: Size): number | null {
+  switch (size.family) {
+    case 'd':
+      return size.nominal
+    case 'NPS': {
+      const inch = NPS_OD_INCH[nominalKey(size)]
+      return inch === undefined ? null : inch * 25.4
+    }
+    // Copper tube sizes: outside diameter is the nominal size plus 1/8 in.
+    case 'CTS':
+      return (size.nominal + 0.125) * 25.4
+    case 'DN':
+      return DN_TUBE_MM[size.nominal] ?? null
+    default:
+      return size.nominal * 25.4
+  }
+}
+export function odSource(size: Size, material = ''): string {
+  switch (size.family) {
+    case 'd':
+      return material === 'copper' ? 'en-1057' : 'iso-161'
+    case 'NPS':
+      return material.endsWith('steel') || material === 'stainless' ? 'asme-b36-10' : 'astm-d1785'
+    case 'CTS':
+      return material === 'copper' ? 'astm-b88' : 'astm-d2846'
+    case 'BPE':
+      return 'asme-bpe'
+    case 'DN':
+      return 'din-11866'
+    default:
+      return 'cp-tube-od'
+  }
+}

@@ -1,6 +1,6 @@
 import { type Fig, fig, msg, noFig } from '../sources/source.js'
 import { inchToMm } from '../units/units.js'
-import type { Size } from './size.js'
+import { type Size, nominalKey } from './size.js'
 
 /** Minimum socket lengths in inches by nominal size, as the standards print them (from memory). */
 const D2466: Readonly<Record<string, number>> = {
@@ -54,7 +54,7 @@ const INCH_TABLES: Readonly<Record<string, { table: Readonly<Record<string, numb
  */
 export function solventSocketDepth(material: string, size: Size, schedule?: string | null): Fig {
   if (size.family === 'd') return fig(Math.max(0.5 * size.nominal + 6, 12), 'iso-727-1')
-  const key = size.text.slice(size.text.indexOf(' ') + 1)
+  const key = nominalKey(size)
   if (size.family === 'CTS') {
     const inch = D2846[key]
     return inch === undefined

@@ -17,6 +17,9 @@ export const barToPsi = (bar: number): number => bar / BAR_PER_PSI
 export const fToC = (f: number): number => ((f - 32) * 5) / 9
 export const cToF = (c: number): number => (c * 9) / 5 + 32
 
+/** Pound-force inches to newton metres (0.45359237 kg x 9.80665 m/s2 x 0.0254 m, exact by definition). */
+export const inLbfToNm = (inLbf: number): number => inLbf * 0.45359237 * 9.80665 * 0.0254
+
 export const MINUTE_S = 60
 export const HOUR_S = 3600
 export const DAY_S = 86400

@@ -23,15 +23,17 @@ const box = ref<HTMLElement>()
 const width = useWidth(box, 360)
 const bounds = computed(() => {
   const xs = props.shapes.flatMap((s) =>
-    s.kind === 'pipe' || s.kind === 'wet' || s.kind === 'gap'
-      ? [s.x1, s.x2]
-      : s.kind === 'socket'
-        ? [s.face, s.stop]
-        : [s.at],
+    s.kind === 'socket' ? [s.face, s.stop] : s.kind === 'mark' ? [s.at] : [s.x1, s.x2],
   )
   const od = Math.max(
     ...props.shapes.map((s) =>
-      s.kind === 'socket' ? s.odMm + s.wallMm * 2 : s.kind === 'pipe' ? s.odMm : 0,
+      s.kind === 'socket'
+        ? s.odMm + s.wallMm * 2
+        : s.kind === 'pipe'
+          ? s.odMm
+          : s.kind === 'ring'
+            ? s.outerMm
+            : 0,
     ),
     1,
   )
@@ -49,7 +51,23 @@ const X = (mm: number): number => left.value + (mm - bounds.value.min) * scale.v
 const mid = computed(() => props.height / 2)
 const H = (mm: number): number => mm * scale.value
 const socket = computed(() => props.shapes.find((s) => s.kind === 'socket'))
-const pipe = computed(() => props.shapes.find((s) => s.kind === 'pipe'))
+const pipes = computed(() => props.shapes.filter((s) => s.kind === 'pipe'))
+const pipe = computed(() => pipes.value[0])
+/** Each ring is cut by the section above and below the axis. */
+const rings = computed(() =>
+  props.shapes.flatMap((s) =>
+    s.kind === 'ring'
+      ? ([-1, 1] as const).map((side) => ({
+          key: `${s.as} ${s.x1} ${s.innerMm} ${side}`,
+          as: s.as,
+          x: X(s.x1),
+          y: side < 0 ? mid.value - H(s.outerMm / 2) : mid.value + H(s.innerMm / 2),
+          width: Math.max(2, H(s.x2 - s.x1)),
+          height: Math.max(2, H((s.outerMm - s.innerMm) / 2)),
+        }))
+      : [],
+  ),
+)
 const wet = computed(() => props.shapes.find((s) => s.kind === 'wet'))
 const gap = computed(() => props.shapes.find((s) => s.kind === 'gap'))
 const marks = computed(() => props.shapes.filter((s) => s.kind === 'mark'))
@@ -59,7 +77,9 @@ const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigu
 const markSays = (as: string): string =>
   as === 'depth'
     ? `depth ${figure(props.depthMm)}`
-    : `check ${figure(props.depthMm === null || props.offsetMm === null ? null : props.depthMm + props.offsetMm)}`
+    : as === 'sand'
+      ? 'sand to here'
+      : `check ${figure(props.depthMm === null || props.offsetMm === null ? null : props.depthMm + props.offsetMm)}`
 </script>
 
 <template>
@@ -89,29 +109,34 @@ const markSays = (as: string): string =>
           class="socket"
         />
       </g>
-      <g v-if="pipe">
+      <g v-for="p in pipes" :key="p.x1">
         <rect
-          :x="X(pipe.x1)"
-          :y="pipeTop"
-          :width="H(pipe.x2 - pipe.x1)"
-          :height="H(pipe.odMm)"
+          :x="X(p.x1)"
+          :y="mid - H(p.odMm / 2)"
+          :width="H(p.x2 - p.x1)"
+          :height="H(p.odMm)"
           class="bore"
         />
         <rect
-          :x="X(pipe.x1)"
-          :y="pipeTop"
-          :width="H(pipe.x2 - pipe.x1)"
-          :height="Math.max(3, H(pipe.wallMm))"
-          class="wall"
-        />
-        <rect
-          :x="X(pipe.x1)"
-          :y="pipeBottom - Math.max(3, H(pipe.wallMm))"
-          :width="H(pipe.x2 - pipe.x1)"
-          :height="Math.max(3, H(pipe.wallMm))"
+          v-for="side in [0, 1]"
+          :key="side"
+          :x="X(p.x1)"
+          :y="side ? mid + H(p.odMm / 2) - Math.max(3, H(p.wallMm)) : mid - H(p.odMm / 2)"
+          :width="H(p.x2 - p.x1)"
+          :height="Math.max(3, H(p.wallMm))"
           class="wall"
         />
       </g>
+      <rect
+        v-for="r in rings"
+        :key="r.key"
+        :x="r.x"
+        :y="r.y"
+        :width="r.width"
+        :height="r.height"
+        class="ring"
+        :class="r.as"
+      />
       <g v-if="wet">
         <rect
           :x="X(wet.x1)"
@@ -190,6 +215,31 @@ svg {
 .depth {
   stroke: var(--violet);
   stroke-width: 4;
+}
+.sand {
+  stroke: var(--ink);
+  stroke-width: 3;
+  stroke-dasharray: 3 3;
+}
+.ring {
+  fill: var(--line);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.ring.nut,
+.ring.clamp {
+  fill: var(--pipe-fill);
+  stroke-width: 2;
+}
+.ring.seal {
+  fill: var(--ink);
+}
+.ring.ferrule,
+.ring.bead {
+  fill: var(--tape);
+}
+.ring.bolt {
+  fill: var(--pipe);
 }
 .measure {
   stroke: var(--ink);

@@ -14,6 +14,11 @@ export interface Piece {
 /** Epoch seconds leave a tenth of a microsecond: a ramp's value is no sharper than this. */
 const SAME_BAR = 1e-9
 
+/** The curve of a joint that sets no ceiling once it is made. */
+export const unlimitedFrom = (atS: number): Piece[] => [
+  { fromS: atS, bar: Infinity, slopeBarPerS: 0, holder: 0, reachedS: atS },
+]
+
 const barAt = (p: Piece, atS: number): number =>
   p.slopeBarPerS === 0 ? p.bar : p.bar + p.slopeBarPerS * (atS - p.fromS)
 const reachedAt = (p: Piece, atS: number): number => (p.slopeBarPerS === 0 ? p.reachedS : atS)

@@ -21,6 +21,8 @@ export interface CureRule {
   /** Seconds for each bar, on top of the class (the longer of both counts); null = none. */
   perBarS: number | null
   setS(temperatureC: number): number | null
+  /** The same at every temperature: needs no reading. */
+  steady?: true
 }
 
 /** The class that governs a pressure; on an edge the slower one. Null above the rule's ceiling. */

@@ -1,6 +1,7 @@
 import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { curePieces } from '../cure/ramps.js'
 import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '../method.js'
+import { sizesOf } from '../what-joins.js'
 import { clocks, homeAtS, humidityOf, setAtS } from './clocks.js'
 import { OVER_PASS_MM, SHORT_PASS_MM, inspect } from './inspection.js'
 import { cureRule } from './rule.js'
@@ -112,19 +113,39 @@ function interruption(spec: SolventSpec, life: Life, kind: string, ctx: Ctx): Fi
   return [finding('warn', code, 'cp-steps', { untilAtS, kind })]
 }
 
+/** Every rule of choice, as `setupFindings` applies them; figures are filled in where it speaks. */
+const rules: readonly Finding[] = [
+  finding('stop', 'rule-cement-by-plastic', 'cp-right-cement'),
+  finding('stop', 'transition-under-pressure', 'cp-right-cement'),
+  finding('warn', 'one-step-if-code-permits', 'cp-right-cement'),
+  finding('stop', 'rule-no-primer-on-abs', 'cp-primer'),
+  finding('stop', 'rule-no-condensation', 'cp-condensation'),
+  finding('stop', 'rule-temperature-limits', 'cp-temperature-limits'),
+  finding('stop', 'tin-expired', 'cp-shelf-life'),
+  finding('stop', 'no-gas-on-plastic', 'cp-no-gas-on-plastic'),
+]
+
 /** Solvent cement: PVC, PVC-U, CPVC and ABS, by inch or metric practice. */
 export const solventCement: Method<SolventSpec> = {
   id: 'solvent-cement',
   version: RULES_VERSION,
   name: msg('method-solvent-cement'),
   fields,
+  sizes: (material) => sizesOf('solvent-cement', material),
+  inserts: true,
   parse,
   upgrade: (raw) => raw,
+  rules,
   selection,
   insertion,
   clearances: () => [],
   steps,
   clocks,
+  cures: true,
+  curing: (spec, options) => {
+    const found = cureRule(spec, options.table, options.humidityPct)
+    return found.ok ? { by: 'rule', rule: found.rule } : { by: 'no-figure', why: found.why }
+  },
   pressure,
   movableFromS: setAtS,
   inspection: inspect,

@@ -1,8 +1,9 @@
 import { type Size, outsideDiameterMm } from '../../sizes/size.js'
 import { solventSocketDepth } from '../../sizes/sockets.js'
 import { type Fig, type Finding, fig, finding, msg } from '../../sources/source.js'
-import { SOLVENT_SIZES, type School, joinable } from '../joinable.js'
+import { type School, joinable } from '../joinable.js'
 import type { Field } from '../method.js'
+import { WHAT_JOINS } from '../what-joins.js'
 
 export interface SolventSpec {
   material: string
@@ -25,7 +26,7 @@ export const fields: readonly Field[] = [
     label: msg('field-material'),
     needed: true,
     control: 'choice',
-    options: Object.keys(SOLVENT_SIZES),
+    options: Object.keys(WHAT_JOINS['solvent-cement'] ?? {}),
   },
   { key: 'size', label: msg('field-size'), needed: true, control: 'size' },
   { key: 'school', label: msg('field-school'), needed: true, control: 'choice', options: ['inch', 'metric'] },
@@ -79,7 +80,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
   }
   const school = text('school')
   if (school !== 'inch' && school !== 'metric') say('school-unknown', 'school')
-  const fits = joinable(SOLVENT_SIZES, 'solvent-cement', text('material'), text('size'), school as School)
+  const fits = joinable('solvent-cement', text('material'), text('size'), school as School)
   if (!fits.ok) errors.push({ ...finding('stop', fits.why.code, 'given', fits.why.params, fits.field) })
   const socketDepthMm = positive('socketDepthMm')
   if (socketDepthMm !== null && socketDepthMm > LONGEST_SOCKET_MM) say('socket-too-deep', 'socketDepthMm')
@@ -104,7 +105,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
 
 /** The parsed size of a spec; specs only exist for sizes that are made. */
 export function sizeOf(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>): Size {
-  const fits = joinable(SOLVENT_SIZES, 'solvent-cement', spec.material, spec.size, spec.school)
+  const fits = joinable('solvent-cement', spec.material, spec.size, spec.school)
   if (!fits.ok) throw new Error(fits.why.code)
   return fits.size
 }

@@ -24,12 +24,17 @@ const fetch = computed(() => {
     .map((n) => {
       const of = Object.values(n.matches).join(' ')
       const size =
-        n.qty.value !== null && n.unit === 'mm' ? ` ${fmt.length(n.qty.value, job.reader)} or wider` : ''
-      return `${of ? `${of} ` : ''}${n.item}${size}`
+        n.qty.value !== null && n.unit === 'mm' ? `, ${fmt.length(n.qty.value, job.reader)} or more` : ''
+      return `${of ? `${of} ` : ''}${n.item.replaceAll('-', ' ')}${size}`
     })
     .join(', ')
 })
-const tins = computed(() => [...job.state.tins.entries()])
+/** Tins are asked for where something out of a tin is needed. */
+const tins = computed(() =>
+  props.facts.method?.consumables(props.facts.spec, props.facts.ctx).some((n) => 'plastic' in n.matches)
+    ? [...job.state.tins.entries()]
+    : [],
+)
 const stops = computed(() => props.findings.filter((f) => f.level === 'stop'))
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Finding, type JointFacts, type Step, conditionsAt, fmt } from '@jugalis/core'
+import { type Field, type Finding, type JointFacts, type Step, conditionsAt, fmt } from '@jugalis/core'
 import { computed, reactive, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -13,10 +13,11 @@ import BigAction from './BigAction.vue'
 import CheckTape from './CheckTape.vue'
 import EarlierSheet from './EarlierSheet.vue'
 import OverrideSheet from './OverrideSheet.vue'
+import ReadNumber from './ReadNumber.vue'
 import PutDownSheet from './PutDownSheet.vue'
 import StepBar from './StepBar.vue'
 import { useJoint } from './use-joint'
-import { useWrites } from './use-writes'
+import { isNumber, useWrites } from './use-writes'
 
 const props = defineProps<{ facts: JointFacts; next: JointFacts | null }>()
 const emit = defineEmits<{ go: [id: string] }>()
@@ -53,10 +54,14 @@ const held = computed(
     step.value?.reaches !== 'marked' &&
     props.facts.homeAtS === null,
 )
-const lengthReads = computed(() => step.value?.reads.filter((r) => r.control === 'length' && r.target) ?? [])
+const numberReads = computed(() => step.value?.reads.filter(isNumber) ?? [])
 const choiceReads = computed(() => step.value?.reads.filter((r) => r.control === 'choice') ?? [])
-const judging = computed(() => phase.value === 'step' && lengthReads.value.length > 0)
-const unread = computed(() => lengthReads.value.some((r) => (readings[r.key] ?? null) === null))
+/** A mark read against its target has a tape to read it on; other figures are typed. */
+const onTape = (r: Field): boolean => r.control === 'length' && r.target !== undefined
+const judging = computed(
+  () => (phase.value === 'step' || phase.value === 'window') && numberReads.value.length > 0,
+)
+const unread = computed(() => numberReads.value.some((r) => r.needed && (readings[r.key] ?? null) === null))
 const caution = computed(() =>
   phase.value === 'step' || phase.value === 'window' ? (step.value?.cautions ?? []) : [],
 )
@@ -64,8 +69,10 @@ const caution = computed(() =>
 const unseen = computed(() => caution.value.find((c) => !seen.value.has(c.code)) ?? null)
 const actionLabel = computed(() => {
   if (!step.value) return ''
-  if (!judging.value || unread.value) return job.t(step.value.action)
-  const lengths = lengthReads.value.map((r) => fmt.length(readings[r.key] as number, job.reader))
+  // A reading on the tape is said by the button; a step with looks only has a sentence for them.
+  const taped = numberReads.value.filter(onTape)
+  if (!judging.value || unread.value || !taped.length) return job.t(step.value.action)
+  const lengths = taped.map((r) => fmt.length(readings[r.key] as number, job.reader))
   const goods = choiceReads.value.map((r) => job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }))
   return [...lengths, ...goods].join(', ')
 })
@@ -82,7 +89,7 @@ const insertion = computed(() =>
 const depth = computed(() => insertion.value?.depthMm.value ?? null)
 const check = computed(() => insertion.value?.marks.find((m) => m.kind === 'check')?.fromEndMm.value ?? null)
 
-const { act, except, cutOut, letGo } = useWrites({
+const { act, again, except, cutOut, letGo } = useWrites({
   facts: () => props.facts,
   step: () => step.value,
   readings,
@@ -92,6 +99,12 @@ const { act, except, cutOut, letGo } = useWrites({
   label: () => actionLabel.value,
   mayAct: () => phase.value !== 'hold' && !held.value && !(judging.value && unread.value),
   putDown: () => (sheet.value = 'down'),
+})
+/** A window that was missed and can be begun again: the step that begins it. */
+const wayBack = computed(() => {
+  const backTo = phase.value === 'late' ? joint.open.value?.onMiss.backTo : undefined
+  const back = props.facts.steps.find((s) => s.id === backTo)
+  return back && !step.value?.exceptions.some((e) => e.backTo === back.id) ? back : null
 })
 const lastStep = computed(() => props.facts.life?.done.at(-1) ?? null)
 const stepBefore = computed(() => props.facts.life?.done.at(-2) ?? null)
@@ -163,13 +176,16 @@ const drawingHeight = computed(() =>
       :depth-mm="depth"
       :offset-mm="check !== null && depth !== null ? check - depth : null"
     />
-    <CheckTape
-      v-for="r in judging ? lengthReads : []"
-      :key="r.key"
-      :field="r"
-      :model-value="readings[r.key] ?? null"
-      @update:model-value="(v: number | null) => (readings[r.key] = v)"
-    />
+    <div v-if="judging" class="reads">
+      <component
+        :is="onTape(r) ? CheckTape : ReadNumber"
+        v-for="r in numberReads"
+        :key="`${facts.id} ${r.key}`"
+        :field="r"
+        :model-value="readings[r.key] ?? null"
+        @update:model-value="(v: number | null) => (readings[r.key] = v)"
+      />
+    </div>
     <div class="low">
       <p v-if="unseen" class="caution">
         <span><strong>Caution:</strong> {{ job.t(unseen) }}</span>
@@ -199,12 +215,15 @@ const drawingHeight = computed(() =>
       <template v-else-if="step">
         <BigAction
           :label="held ? 'Not like this' : actionLabel"
-          :hint="held ? job.t(stops[0]!) : judging && unread ? 'read the mark first' : job.t(step.hint)"
+          :hint="held ? job.t(stops[0]!) : judging && unread ? 'the reading first' : job.t(step.hint)"
           :disabled="held || (judging && unread)"
           :small="judging"
           @act="act"
         />
         <div class="exceptions">
+          <button v-if="wayBack" type="button" class="button" @click="again(wayBack)">
+            {{ job.t(wayBack.action) }} again
+          </button>
           <button v-for="e in step.exceptions" :key="e.id" type="button" class="button" @click="except(e)">
             {{ job.t(e.says) }}
           </button>
@@ -274,6 +293,11 @@ const drawingHeight = computed(() =>
 .why {
   margin-bottom: 8px;
   min-height: 23px;
+}
+.reads {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
 }
 .low {
   margin-top: auto;

@@ -29,8 +29,8 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
   const within = (sentence: string, seconds: number): string => {
     const at = sentence.indexOf('.')
     return at < 0
-      ? `${sentence} within ${fmt.clock(seconds)}`
-      : `${sentence.slice(0, at)} within ${fmt.clock(seconds)}${sentence.slice(at)}`
+      ? `${sentence} within ${span(seconds)}`
+      : `${sentence.slice(0, at)} within ${span(seconds)}${sentence.slice(at)}`
   }
   const headline = computed(() => {
     const f = facts.value
@@ -41,10 +41,10 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
         return worst ? job.t(worst) : 'Judged failed. Cut out and make again.'
       case 'late':
         return open.value?.untilS.value != null
-          ? `${openedFor(open.value)} The limit was ${fmt.clock(open.value.untilS.value - open.value.fromS)}.`
+          ? `${openedFor(open.value)} The limit was ${span(open.value.untilS.value - open.value.fromS)}.`
           : ''
       case 'hold':
-        return `Hold ${fmt.clock(Math.ceil(hold.value ? left(hold.value) : 0))} more. Do not let go.`
+        return holdLine(hold.value)
       case 'rest':
         return restLine(f)
       case 'window':
@@ -55,8 +55,15 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
         return f.nextStep ? job.t(f.nextStep.does) : ''
     }
   })
-  const openedFor = (c: Clock): string =>
-    `${c.id === 'primer' ? 'Primer was on' : 'Cement was open'} ${fmt.clock(clock.nowS - c.fromS)}.`
+  const openedFor = (c: Clock): string => `Too late to ${job.t(c.label)}: ${span(clock.nowS - c.fromS)}.`
+  /** Minutes run as a clock; hours are said in words. */
+  const span = (seconds: number): string => (seconds < 3600 ? fmt.clock(seconds) : fmt.duration(seconds))
+  function holdLine(c: Clock | null): string {
+    const more = fmt.clock(Math.ceil(c ? left(c) : 0))
+    if (c?.kind !== 'exact') return `Hold ${more} more. Do not let go.`
+    const what = job.t(c.label)
+    return `${what.slice(0, 1).toUpperCase()}${what.slice(1)} ${more} more, no longer.`
+  }
   function restLine(f: JointFacts): string {
     const set = f.movable.value
     if (set === null) return 'Made. Leave it alone: no set time is known here.'

@@ -1,4 +1,4 @@
-import type { Fig, JointFacts, Step, StepException } from '@jugalis/core'
+import type { Field, Fig, JointFacts, Step, StepException } from '@jugalis/core'
 import { useJob } from '../../stores/job'
 
 interface Options {
@@ -13,6 +13,10 @@ interface Options {
   mayAct(): boolean
   putDown(): void
 }
+
+const NOT_NUMBERS: readonly Field['control'][] = ['choice', 'yes-no', 'grid', 'scan', 'photo', 'size']
+/** Is this read as one figure? */
+export const isNumber = (r: Field): boolean => !NOT_NUMBERS.includes(r.control)
 
 /** What the buttons of Make write: one entry a tap, kept on the device first. */
 export function useWrites(o: Options) {
@@ -30,7 +34,7 @@ export function useWrites(o: Options) {
       ? []
       : [{ key: 'depthMm', value: depth.value, source: depth.source }]
   }
-  const lengths = () => o.step()?.reads.filter((r) => r.control === 'length' && r.target) ?? []
+  const numbers = () => o.step()?.reads.filter(isNumber) ?? []
   const choices = () => o.step()?.reads.filter((r) => r.control === 'choice') ?? []
 
   async function done(s: Step, values: Record<string, unknown>, says: string): Promise<void> {
@@ -58,7 +62,7 @@ export function useWrites(o: Options) {
     const s = o.step()
     if (!s || !o.mayAct()) return
     const values: Record<string, unknown> = {}
-    for (const r of lengths()) values[r.key] = o.readings[r.key]
+    for (const r of numbers()) if ((o.readings[r.key] ?? null) !== null) values[r.key] = o.readings[r.key]
     for (const r of choices()) values[r.key] = r.options?.[0]
     await done(s, values, `${o.facts().tag}: ${o.label()}.`)
   }
@@ -79,10 +83,11 @@ export function useWrites(o: Options) {
     const values: Record<string, unknown> = { exception: e.id }
     for (const r of choices())
       values[r.key] = r.options?.find((x) => `${r.key}-${x}` === e.id) ?? r.options?.[0]
-    for (const r of lengths())
+    for (const r of numbers())
       if ((o.readings[r.key] ?? null) !== null && e.id !== 'cannot-read') values[r.key] = o.readings[r.key]
     await done(s, values, says)
   }
+  const again = (s: Step): Promise<void> => done(s, { again: true }, `${o.facts().tag}: ${job.t(s.action)}.`)
   async function cutOut(reason: string): Promise<void> {
     await job.write(
       [{ kind: 'cut-out', jointId: o.facts().id, data: { life: o.facts().life?.no ?? 1, reason } }],
@@ -103,5 +108,5 @@ export function useWrites(o: Options) {
     )
   }
 
-  return { act, except, cutOut, letGo }
+  return { act, again, except, cutOut, letGo }
 }

@@ -4,7 +4,7 @@ import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
@@ -28,6 +28,36 @@ const hasSchedule = computed(
     job.state.job.school === 'inch' &&
     methods.find((m) => m.id === typed.method)?.fields.some((f) => f.key === 'schedule'),
 )
+/** What this method asks besides: its own fields, each with its choices. What a job or a joint answers is left out. */
+const ANSWERED = [
+  'material',
+  'size',
+  'school',
+  'schedule',
+  'socketDepthMm',
+  'checkOffsetMm',
+  'pressureService',
+  'wallMm',
+]
+const asked = computed(
+  () => methods.find((m) => m.id === typed.method)?.fields.filter((f) => !ANSWERED.includes(f.key)) ?? [],
+)
+const details = reactive<Record<string, string>>({})
+function detailsTyped(): Record<string, unknown> {
+  const out: Record<string, unknown> = {}
+  for (const f of asked.value) {
+    const v = (details[f.key] ?? '').trim()
+    if (!v) continue
+    out[f.key] = f.options ? v : f.control === 'yes-no' ? v === 'yes' : Number(v.replace(',', '.'))
+  }
+  return out
+}
+watch(
+  () => typed.method,
+  () => {
+    typed.material = materials.value[0] ?? ''
+  },
+)
 const fault = ref('')
 async function save(): Promise<void> {
   const tag = typed.tag.trim()
@@ -36,6 +66,20 @@ async function save(): Promise<void> {
   const rating = typed.ratingBar.trim() ? Number(typed.ratingBar.replace(',', '.')) : null
   if (rating !== null && !(rating > 0 && rating <= 1000))
     return void (fault.value = 'The rating is a pressure in bar, or empty when it is not known.')
+  const more = detailsTyped()
+  const method = methods.find((m) => m.id === typed.method)
+  // Tried on a size that is made, since the line has none yet: what is asked besides must be answered well.
+  const read = method?.parse({
+    ...more,
+    ...typed,
+    size: method.sizes(typed.material)[0],
+    school: job.state.job.school,
+    ratingBar: null,
+    checkOffsetMm: job.state.job.checkOffsetMm,
+  })
+  const wrong =
+    read?.ok === false ? read.errors.find((e) => asked.value.some((f) => f.key === e.field)) : null
+  if (wrong) return void (fault.value = job.t(wrong))
   const lineId = crypto.randomUUID()
   await job.write(
     [
@@ -50,6 +94,7 @@ async function save(): Promise<void> {
           material: typed.material,
           school: job.state.job.school,
           schedule: hasSchedule.value ? typed.schedule : null,
+          ...(Object.keys(more).length ? { details: more } : {}),
           placeId,
           ratingBar: rating,
         },
@@ -82,6 +127,30 @@ async function save(): Promise<void> {
         <ElOption value="40" label="40" />
         <ElOption value="80" label="80" />
       </ElSelect>
+    </template>
+    <template v-for="f in asked" :key="f.key">
+      <label :for="`line-${f.key}`"
+        >{{ job.t(f.label) }}{{ f.unit === 'mm' || f.unit === 'Nm' ? `, ${f.unit}` : '' }}</label
+      >
+      <ElSelect
+        v-if="f.options || f.control === 'yes-no'"
+        :id="`line-${f.key}`"
+        v-model="details[f.key]"
+        size="large"
+        clearable
+        :aria-label="job.t(f.label)"
+        placeholder="not said"
+      >
+        <ElOption v-for="o in f.options ?? ['yes', 'no']" :key="o" :value="o" :label="o" />
+      </ElSelect>
+      <ElInput
+        v-else
+        :id="`line-${f.key}`"
+        v-model="details[f.key]"
+        size="large"
+        inputmode="decimal"
+        placeholder="not known"
+      />
     </template>
     <label for="line-rating">Rating of its weakest part, bar (empty: not known)</label>
     <ElInput id="line-rating" v-model="typed.ratingBar" size="large" inputmode="decimal" placeholder="16" />

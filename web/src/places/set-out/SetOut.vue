@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { type Item, addEntry, allMethods, parseEntry, takeOffOf, unknownTakeOffs } from '@jugalis/core'
+import {
+  type Item,
+  addEntry,
+  allMethods,
+  methodOf,
+  parseEntry,
+  takeOffOf,
+  unknownTakeOffs,
+} from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, nextTick, ref } from 'vue'
@@ -60,7 +68,7 @@ const rows = computed(() =>
 async function enter(): Promise<void> {
   const l = line.value
   if (!l || !text.value.trim()) return
-  const entry = parseEntry(text.value, l.school)
+  const entry = parseEntry(text.value, l.school, methodOf(l.method)?.sizes(l.material) ?? [])
   if (!entry.ok) return void (fault.value = job.t(entry.why))
   const added = addEntry(l, entry, () => crypto.randomUUID())
   if (!added.ok) return void (fault.value = job.t(added.why))

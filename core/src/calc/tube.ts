@@ -1,0 +1,99 @@
+import { bendMarks, offset } from '../cut/bends.js'
+import { Refusal, calculation } from './door.js'
+import { list, may, need, number } from '../schema/shape.js'
+
+const LONG = 1_000_000
+interface BendInput {
+  odMm: number
+  radiusMm: number
+  legs: number[]
+  anglesDeg: number[]
+  minStraightMm?: number | null
+  springbackDeg?: number | null
+}
+export const bendMarksCalc = calculation({
+  name: 'bend-marks',
+  summary: 'Where each bend begins on a straight tube, how long the tube is, and what each bend gains.',
+  inputs: [
+    need('odMm', number({ above: 0, max: 1000 }), 'Outside diameter of the tube'),
+    need('radiusMm', number({ above: 0, max: 10_000 }), 'Radius of the centre line'),
+    need(
+      'legs',
+      list(number({ above: 0, max: LONG }), 2, 200),
+      'Tube end or bend apex to the next apex or end',
+    ),
+    need('anglesDeg', list(number({}), 1, 199), 'Deflection of each bend, above 0 and below 180'),
+    may('minStraightMm', number({ min: 0, max: LONG }), 'Least straight of every leg; 0 if absent'),
+    may('springbackDeg', number({ min: 0, max: 45 }), 'What the tube springs back at each bend'),
+  ],
+  rules: 'There is one leg more than bends.',
+  sources: ['bend-geometry'],
+  example: {
+    input: { odMm: 12, radiusMm: 36, legs: [200, 300], anglesDeg: [90], minStraightMm: 25 },
+    result: {
+      marksMm: [164],
+      developedMm: 484.5486677646163,
+      gainsMm: [15.45133223538371],
+      bendToDeg: [90],
+    },
+  },
+  compute(i: BendInput, w) {
+    i.anglesDeg.forEach((a, k) => {
+      if (a <= 0 || a >= 180)
+        throw new Refusal(
+          'bad-input',
+          'A bend deflects by more than 0 and less than 180 degrees.',
+          `anglesDeg[${k}]`,
+        )
+    })
+    if (i.legs.length !== i.anglesDeg.length + 1)
+      throw new Refusal(
+        'bad-input',
+        `${i.anglesDeg.length} bends need ${i.anglesDeg.length + 1} legs; ${i.legs.length} are given.`,
+        'legs',
+      )
+    const bent = bendMarks(i.radiusMm, i.legs, i.anglesDeg, i.minStraightMm ?? 0)
+    if (!bent.ok)
+      throw new Refusal(
+        'does-not-fit',
+        `Leg ${bent.leg + 1} leaves ${bent.straightMm} mm straight. The least leg that works is ${bent.leastMm} mm.`,
+        `legs[${bent.leg}]`,
+      )
+    const from = ['given', 'bend-geometry']
+    w.put('marksMm', bent.marksMm, 'bend-geometry', from)
+    w.put('developedMm', bent.developedMm, 'bend-geometry', from)
+    w.put('gainsMm', bent.gainsMm, 'bend-geometry', from)
+    w.put(
+      'bendToDeg',
+      i.anglesDeg.map((a) => a + (i.springbackDeg ?? 0)),
+      'bend-geometry',
+      from,
+    )
+    if (i.radiusMm < i.odMm)
+      w.warn(
+        'tight-radius',
+        'The radius is smaller than the tube is wide: look at what the bender is made for.',
+        'radiusMm',
+      )
+  },
+})
+
+export const offsetCalc = calculation({
+  name: 'offset',
+  summary: 'Travel and run of an offset, rolled or not.',
+  inputs: [
+    need('setMm', number({ above: 0, max: LONG }), 'Offset, centre line to centre line'),
+    may('rollMm', number({ min: 0, max: LONG }), 'Offset at right angles to it; none if absent'),
+    need('angleDeg', number({ above: 0, max: 90 }), 'Deflection of the fitting'),
+  ],
+  sources: ['offset-geometry'],
+  example: {
+    input: { setMm: 300, rollMm: 400, angleDeg: 90 },
+    result: { travelMm: 500, runMm: 0 },
+  },
+  compute(i: { setMm: number; rollMm?: number | null; angleDeg: number }, w) {
+    const o = offset(i.setMm, i.rollMm ?? 0, i.angleDeg)
+    w.put('travelMm', o.travelMm, 'offset-geometry', ['given', 'offset-geometry'])
+    w.put('runMm', o.runMm, 'offset-geometry', ['given', 'offset-geometry'])
+  },
+})

@@ -1,0 +1,66 @@
+const rad = (deg: number): number => (deg * Math.PI) / 180
+const EPSILON_MM = 1e-9
+
+export interface Bent {
+  /** Start of each arc from end 0, mm. */
+  marksMm: number[]
+  developedMm: number
+  /** What each bend saves against its two legs: 2 R tan(a/2) - R a. */
+  gainsMm: number[]
+}
+export type BendFound =
+  | ({ ok: true } & Bent)
+  /** The straight of this leg is too short; `leastMm` is the least leg that works with its neighbours as they are. */
+  | { ok: false; leg: number; straightMm: number; leastMm: number }
+
+/** From an apex to where its arc begins: R tan(a/2). Lengths in mm, deflection in degrees. */
+export const setbackMm = (radiusMm: number, angleDeg: number): number =>
+  radiusMm * Math.tan(rad(angleDeg) / 2)
+export const arcMm = (radiusMm: number, angleDeg: number): number => radiusMm * rad(angleDeg)
+
+/**
+ * Marks and length of a tube bent at several places. Source: geometry (`bend-geometry`).
+ * @param radiusMm centre-line radius. @param legs tube end or apex to next apex or end, one more than angles.
+ * @param anglesDeg deflections, 0 < a < 180. @param minStraightMm least straight of every leg.
+ */
+export function bendMarks(
+  radiusMm: number,
+  legs: readonly number[],
+  anglesDeg: readonly number[],
+  minStraightMm = 0,
+): BendFound {
+  const setbacks = anglesDeg.map((a) => setbackMm(radiusMm, a))
+  const marksMm: number[] = []
+  let along = 0
+  for (const [i, leg] of legs.entries()) {
+    const taken = (setbacks[i - 1] ?? 0) + (setbacks[i] ?? 0)
+    const straightMm = leg - taken
+    if (straightMm < minStraightMm - EPSILON_MM)
+      return { ok: false, leg: i, straightMm, leastMm: taken + minStraightMm }
+    along += straightMm
+    const angle = anglesDeg[i]
+    if (angle === undefined) break
+    marksMm.push(along)
+    along += arcMm(radiusMm, angle)
+  }
+  return {
+    ok: true,
+    marksMm,
+    developedMm: along,
+    gainsMm: anglesDeg.map((a, i) => 2 * (setbacks[i] as number) - arcMm(radiusMm, a)),
+  }
+}
+
+export interface Offset {
+  travelMm: number
+  runMm: number
+}
+/**
+ * Travel and run of an offset, rolled or not. Source: geometry (`offset-geometry`).
+ * @param angleDeg deflection of the fitting, above 0 to 90.
+ */
+export function offset(setMm: number, rollMm: number, angleDeg: number): Offset {
+  const across = Math.hypot(setMm, rollMm)
+  const a = rad(angleDeg)
+  return { travelMm: across / Math.sin(a), runMm: angleDeg === 90 ? 0 : across / Math.tan(a) }
+}

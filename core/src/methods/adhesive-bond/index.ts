@@ -1,0 +1,202 @@
+import { EDGE_C } from '../../units/units.js'
+import { type Fig, fig, finding, msg, noFig } from '../../sources/source.js'
+import { pipeInSocket, ring } from '../kit/drawing.js'
+import { methodFrom } from '../kit/recipe.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+import { RESAND_AFTER_S, RESIN_RULE, SAND_BEYOND_MM, catalystAt, cutFromC, resinCureS } from './rules.js'
+
+interface BondSpec extends BaseSpec {
+  socketDepthMm: number | null
+}
+const practice = 'cp-resin-steps'
+const depth = (spec: BondSpec): Fig =>
+  spec.socketDepthMm !== null
+    ? fig(spec.socketDepthMm, 'measured')
+    : noFig(msg('depth-measure', { size: spec.size }), 'socketDepthMm')
+const plus = (f: Fig, mm: number): Fig => (f.value === null ? f : fig(f.value + mm, f.source))
+const dust = finding('warn', 'caution-resin-dust', practice)
+const peroxide = finding('stop', 'caution-resin-peroxide', practice)
+const skin = finding('warn', 'caution-resin-skin', practice)
+
+/** Adhesive-bonded resin pipe: epoxy, vinyl ester, resin-lined cored. */
+export const adhesiveBond = methodFrom<BondSpec>({
+  id: 'adhesive-bond',
+  key: 'bond',
+  version: 1,
+  fields: [...baseFields('adhesive-bond'), measuredDepth(400)],
+  practice,
+  depth,
+  marks: (_spec, d) => [
+    { kind: 'depth', fromEndMm: d },
+    { kind: 'sand', fromEndMm: plus(d, SAND_BEYOND_MM) },
+  ],
+  shortMaxMm: 3,
+  overMaxMm: 3,
+  params: (spec, ctx) => ({
+    depthMm: depth(spec).value ?? -1,
+    sandMm: plus(depth(spec), SAND_BEYOND_MM).value ?? -1,
+    cutFromC: cutFromC(spec.material),
+    epoxy: spec.material === 'epoxy-resin' ? 1 : 0,
+    catalyst: catalystAt(spec.material, ctx.airC ?? 21).value ?? '',
+  }),
+  steps: () => [
+    {
+      id: 'sand',
+      reaches: 'prepared',
+      exceptions: [
+        ['wet', 'sand'],
+        ['damaged', 'cut-out'],
+      ],
+      cautions: [dust],
+      tools: ['tool-resin-saw', 'tool-resin-grit'],
+      never: ['never-toothed-blade', 'never-flap-wheel', 'never-resin-solvent'],
+    },
+    {
+      id: 'mix',
+      exceptions: [['not-uniform', 'mix']],
+      cautions: [peroxide, skin],
+      tools: ['tool-resin-kit', 'tool-resin-gloves'],
+      skip: 'stop',
+    },
+    {
+      id: 'bond',
+      reaches: 'made',
+      exceptions: [
+        ['gelled', 'mix'],
+        ['not-bottomed', 'cut-out'],
+      ],
+      cautions: [skin],
+    },
+    {
+      id: 'fillet',
+      exceptions: [['moved', 'on']],
+      cautions: [finding('warn', 'caution-resin-hot', practice)],
+    },
+    {
+      id: 'look',
+      reaches: 'verified',
+      exceptions: [['cannot-see', 'on']],
+      reads: [
+        {
+          key: 'home',
+          label: msg('field-bond-home'),
+          needed: true,
+          control: 'choice',
+          options: ['bottomed', 'short'],
+        },
+        {
+          key: 'fillet',
+          label: msg('field-bond-fillet'),
+          needed: true,
+          control: 'choice',
+          options: ['all-round', 'gaps'],
+        },
+      ],
+    },
+  ],
+  clocks: () => [
+    {
+      id: 'sanded',
+      step: 'sand',
+      kind: 'window',
+      shows: 'window',
+      lastsS: fig(RESAND_AFTER_S, 'cp-resin-sand'),
+      stoppedBy: ['bond'],
+      backTo: 'sand',
+    },
+    {
+      id: 'pot-life',
+      step: 'mix',
+      kind: 'window',
+      shows: 'window',
+      lastsS: noFig(msg('pot-life-by-kit')),
+      stoppedBy: ['bond'],
+      backTo: 'mix',
+    },
+    {
+      id: 'fillet',
+      step: 'fillet',
+      kind: 'dwell',
+      shows: 'set',
+      lastsS: noFig(msg('fillet-by-touch')),
+      backTo: 'look',
+    },
+  ],
+  cure: () => RESIN_RULE,
+  judge: (_spec, r) => {
+    const findings = []
+    if (r.home === 'short') findings.push(finding('stop', 'bond-short', practice))
+    if (r.fillet === 'gaps') findings.push(finding('warn', 'bond-fillet-gaps', practice))
+    return {
+      findings,
+      doubt: r.fillet === 'gaps',
+      causes: r.home === 'short' ? [msg('cause-bond-gelled')] : [],
+    }
+  },
+  interrupted: [
+    { after: 'sand', code: 'interrupted-bond-sanded' },
+    { after: 'sand', kind: 'rain', code: 'interrupted-bond-wet' },
+    { after: 'mix', code: 'interrupted-bond-mixed' },
+    { after: 'bond', code: 'interrupted-bond-moved' },
+    { after: 'fillet', kind: 'power', code: 'interrupted-bond-blanket' },
+  ],
+  beforeTest: [finding('warn', 'test-bond-cured', 'cp-resin-cure')],
+  needs: (spec): Need[] => [
+    {
+      item: 'adhesive-kit',
+      qty: noFig(msg('quantity-unknown')),
+      unit: 'none',
+      matches: { resin: spec.material },
+    },
+    { item: 'grit', qty: noFig(msg('quantity-unknown')), unit: 'none', matches: { grit: '36-60' } },
+    { item: 'heat-blanket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+  ],
+  cautions: [
+    peroxide,
+    skin,
+    dust,
+    finding('warn', 'caution-resin-left-over', practice),
+    finding('warn', 'caution-resin-hot', practice),
+  ],
+  rules: [
+    {
+      code: 'choice-bond-cold-pipe',
+      level: 'stop',
+      source: 'cp-resin-cut',
+      when: (spec, _a, ctx) => ctx.wallC !== null && ctx.wallC < cutFromC(spec.material) - EDGE_C,
+    },
+    {
+      code: 'choice-bond-cold-air',
+      level: 'stop',
+      source: 'cp-resin-catalyst',
+      when: (spec, _a, ctx) => ctx.airC !== null && catalystAt(spec.material, ctx.airC).why !== null,
+    },
+    {
+      code: 'choice-bond-blanket',
+      level: 'warn',
+      source: 'cp-resin-cure',
+      when: (_s, _a, ctx) => ctx.airC !== null && resinCureS(ctx.airC).value === null,
+    },
+  ],
+  figures: (spec, ctx) => [
+    { key: 'depthMm', fig: depth(spec), unit: 'mm' },
+    { key: 'sandBeyondMm', fig: fig(SAND_BEYOND_MM, 'cp-resin-sand'), unit: 'mm' },
+    { key: 'resandAfterS', fig: fig(RESAND_AFTER_S, 'cp-resin-sand'), unit: 's' },
+    { key: 'cutFromC', fig: fig(cutFromC(spec.material), 'cp-resin-cut'), unit: 'C' },
+    { key: 'cureS', fig: resinCureS(ctx.airC ?? 23), unit: 's' },
+  ],
+  drawing: (spec, state) => {
+    const od = odOf(spec)
+    const d = depth(spec).value ?? od * 0.5
+    const shapes = pipeInSocket(spec, d, state)
+    if (state.made) return [...shapes, ring('bead', -od * 0.08, 0, od, od * 1.12)]
+    return [...shapes, { kind: 'mark', at: -d * 0.35 - d - SAND_BEYOND_MM, as: 'sand' }]
+  },
+  faults: [
+    ['cold-cut', 'sand'],
+    ['glaze-left', 'sand'],
+    ['not-mixed', 'mix'],
+    ['too-late', 'bond'],
+  ],
+})

@@ -1,0 +1,244 @@
+import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import { inchToMm } from '../../units/units.js'
+import { pipeInSocket, ring } from '../kit/drawing.js'
+import { numberOf } from '../kit/inspection.js'
+import { methodFrom } from '../kit/recipe.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import type { Field, Need } from '../method.js'
+import { type CompressionKind, KINDS, TURNS_TOLERANCE, type Turns, turnsFor } from './rules.js'
+
+interface CompressionSpec extends BaseSpec {
+  socketDepthMm: number | null
+  kind: CompressionKind | null
+  hardAlloy: boolean | null
+  remake: boolean | null
+}
+const practice = 'cp-compression-steps'
+/** Tube sizes belong to twin ferrules, pipe and copper-tube sizes to service lines, whose nut must be named. */
+const isTube = (spec: Pick<BaseSpec, 'size'>): boolean => ['OD', 'd'].includes(sizeOf(spec).family)
+const kindOf = (spec: CompressionSpec): CompressionKind => spec.kind ?? 'twin-ferrule'
+const turns = (spec: CompressionSpec): Turns =>
+  turnsFor(kindOf(spec), sizeOf(spec), spec.hardAlloy ?? false, spec.remake ?? false)
+const depth = (spec: CompressionSpec) =>
+  spec.socketDepthMm !== null
+    ? fig(spec.socketDepthMm, 'measured')
+    : noFig(msg('depth-by-gauge', { size: spec.size }), 'socketDepthMm')
+const twin = (spec: CompressionSpec): boolean => kindOf(spec) === 'twin-ferrule'
+/** Drawn in while it is tightened, so the tube stands off the bottom. */
+const standsOff = (spec: CompressionSpec): boolean => ['grip-nut', 'stop-nut'].includes(kindOf(spec))
+
+const choice = (key: string, label: string, ...options: string[]): Field => ({
+  key,
+  label: msg(label),
+  needed: true,
+  control: 'choice',
+  options,
+})
+
+/** Twin-ferrule tube fittings and the four service-line nuts. Nothing cures; turns and marks are the proof. */
+export const compression = methodFrom<CompressionSpec>({
+  id: 'compression',
+  key: 'compression',
+  version: 1,
+  fields: [
+    ...baseFields('compression'),
+    measuredDepth(120),
+    { key: 'kind', label: msg('field-compression-kind'), needed: false, control: 'choice', options: KINDS },
+    { key: 'hardAlloy', label: msg('field-hard-alloy'), needed: false, control: 'yes-no' },
+    { key: 'remake', label: msg('field-remake'), needed: false, control: 'yes-no' },
+  ],
+  check: (spec): Finding[] => {
+    if (!spec.kind && !isTube(spec))
+      return [finding('stop', 'kind-needed', 'given', { field: 'kind' }, 'kind')]
+    if (spec.kind && (spec.kind === 'twin-ferrule') !== isTube(spec))
+      return [finding('stop', 'kind-not-for-size', 'given', { kind: spec.kind, size: spec.size }, 'kind')]
+    return []
+  },
+  practice,
+  depth,
+  params: (spec) => {
+    const t = turns(spec)
+    return {
+      kind: kindOf(spec),
+      depthMm: depth(spec).value ?? -1,
+      turnsMin: t.turnsMin ?? -1,
+      turnsMax: t.turnsMax ?? -1,
+      clock: t.markEndsAtClock ?? -1,
+      start: t.start,
+      remake: spec.remake ? 1 : 0,
+      plastic: spec.material === 'pe' || spec.material === 'pex' ? 1 : 0,
+      offMm: inchToMm(1 / 8),
+    }
+  },
+  steps: (spec) => {
+    const t = turns(spec)
+    const counted = t.turnsMin !== null
+    return [
+      {
+        id: 'ready',
+        reaches: 'marked',
+        exceptions: [
+          ['scratched', 'cut-out'],
+          ['oval', 'ready'],
+        ],
+        tools: ['tool-wheel-cutter', 'tool-deburrer', 'tool-marker'],
+        never: ['never-mix-makers'],
+        skip: 'stop',
+      },
+      {
+        id: 'start',
+        reaches: 'assembled',
+        exceptions: [['not-bottomed', 'start']],
+        cautions: [finding('warn', 'caution-compression-pressure', practice)],
+        tools: ['tool-two-spanners'],
+        never: ['never-toothed-wrench'],
+      },
+      {
+        id: 'turn',
+        reaches: 'made',
+        exceptions: [['over-turned', 'cut-out']],
+        reads: counted
+          ? [
+              {
+                key: 'turns',
+                label: msg('field-turns'),
+                needed: true,
+                unit: 'turns',
+                min: 0,
+                max: 5,
+                control: 'turns',
+                target: {
+                  value: fig(t.turnsMin as number, t.source),
+                  shortMax: TURNS_TOLERANCE,
+                  overMax: (t.turnsMax as number) - (t.turnsMin as number) + TURNS_TOLERANCE,
+                },
+              },
+            ]
+          : [choice('stop', 'field-nut-stop', kindOf(spec) === 'stab' ? 'home' : 'at-stop', 'not-yet')],
+        tools: ['tool-two-spanners'],
+        never: ['never-toothed-wrench', 'never-back-off'],
+      },
+      {
+        id: 'look',
+        reaches: 'verified',
+        exceptions: [['cannot-see', 'on']],
+        reads: [
+          choice(
+            'mark',
+            'field-depth-mark',
+            ...(twin(spec) ? ['shows-behind-nut', 'not-moved'] : ['at-nut', 'moved-out']),
+          ),
+        ],
+        tools: twin(spec) ? ['tool-gap-gauge'] : [],
+      },
+    ]
+  },
+  judge: (spec, r) => {
+    const t = turns(spec)
+    const findings: Finding[] = []
+    const n = numberOf(r, 'turns')
+    if (n !== null && t.turnsMin !== null && t.turnsMax !== null) {
+      if (n > t.turnsMax + TURNS_TOLERANCE)
+        findings.push(finding('stop', 'turns-over', t.source, { turns: n, max: t.turnsMax }))
+      else if (n < t.turnsMin - TURNS_TOLERANCE)
+        findings.push(finding('warn', 'turns-short', t.source, { turns: n, min: t.turnsMin }))
+    }
+    if (r.stop === 'not-yet') findings.push(finding('warn', 'nut-not-at-stop', t.source))
+    if (r.mark === 'not-moved') findings.push(finding('stop', 'tube-not-home', practice))
+    if (r.mark === 'moved-out') findings.push(finding('stop', 'tube-pulled-out', practice))
+    return { findings, doubt: findings.some((f) => f.level === 'warn'), causes: [] }
+  },
+  interrupted: [
+    { after: 'ready', code: 'interrupted-compression-ready' },
+    { after: 'start', code: 'interrupted-compression-start' },
+    { after: 'turn', code: 'interrupted-compression-turn' },
+  ],
+  beforeTest: [finding('warn', 'test-before-backfill', practice)],
+  needs: (spec): Need[] => [
+    {
+      item: 'fitting',
+      qty: fig(1, practice),
+      unit: 'count',
+      matches: { kind: kindOf(spec), size: spec.size },
+    },
+    ...(spec.material === 'pe' || spec.material === 'pex'
+      ? [
+          {
+            item: 'insert-stiffener',
+            qty: fig(1, practice),
+            unit: 'count' as const,
+            matches: { size: spec.size },
+          },
+        ]
+      : []),
+  ],
+  cautions: [
+    finding('warn', 'caution-compression-pressure', practice),
+    finding('warn', 'caution-hot-media', practice),
+  ],
+  rules: [
+    {
+      code: 'choice-compression-preset',
+      level: 'warn',
+      source: 'cp-compression-turns',
+      when: (spec) => twin(spec) && turns(spec).preset,
+    },
+    {
+      code: 'choice-compression-mixed',
+      level: 'stop',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('other-maker') ?? false,
+    },
+    {
+      code: 'choice-compression-stiffener',
+      level: 'warn',
+      source: practice,
+      when: (spec) => (spec.material === 'pe' || spec.material === 'pex') && kindOf(spec) !== 'stab',
+    },
+    { code: 'choice-stab-class', level: 'warn', source: practice, when: (spec) => kindOf(spec) === 'stab' },
+    {
+      code: 'choice-backfill',
+      level: 'warn',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('backfill') ?? false,
+    },
+  ],
+  figures: (spec) => {
+    const t = turns(spec)
+    return [
+      { key: 'depthMm', fig: depth(spec), unit: 'mm' },
+      {
+        key: 'turnsMin',
+        fig: t.turnsMin === null ? noFig(msg('turns-to-stop')) : fig(t.turnsMin, t.source),
+        unit: 'turns',
+      },
+      {
+        key: 'turnsMax',
+        fig: t.turnsMax === null ? noFig(msg('turns-to-stop')) : fig(t.turnsMax, t.source),
+        unit: 'turns',
+      },
+      ...(standsOff(spec)
+        ? [{ key: 'offBottomMm', fig: fig(inchToMm(1 / 8), 'cp-service-gap'), unit: 'mm' as const }]
+        : []),
+    ]
+  },
+  drawing: (spec, state) => {
+    const od = odOf(spec)
+    const d = depth(spec).value ?? od * 1.6
+    const shapes = pipeInSocket(spec, d, state)
+    const nut = ring('nut', -od * 0.9, d * 0.25, od * 1.05, od * 2)
+    if (!twin(spec)) return [...shapes, nut, ring('seal', -od * 0.15, d * 0.2, od, od * 1.3)]
+    return [
+      ...shapes,
+      nut,
+      ring('ferrule', 0, od * 0.3, od, od * 1.25),
+      ring('ferrule', -od * 0.25, 0, od, od * 1.25),
+    ]
+  },
+  faults: [
+    ['not-bottomed', 'start'],
+    ['ferrule-turned', 'ready'],
+    ['too-few', 'turn'],
+    ['over-turned', 'turn'],
+  ],
+})

@@ -1,0 +1,194 @@
+import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import { type BoltedSpec, boltFields, torqueOf, torqueRead } from '../kit/bolted.js'
+import { faceToFace, ring } from '../kit/drawing.js'
+import { numberOf } from '../kit/inspection.js'
+import { methodFrom } from '../kit/recipe.js'
+import { baseFields, odOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+import { judgeTorque } from '../split-coupling/index.js'
+
+interface JointSpec extends BoltedSpec {
+  rods: 'limit' | 'control' | 'sleeve' | 'integral' | 'none' | null
+  extensionMm: number | null
+  compressionMm: number | null
+  anchored: boolean | null
+}
+const practice = 'cp-bolted-steps'
+/** Gap at a control rod: the movement allowed, or none at all where the pipe is not anchored. */
+const gap = (spec: JointSpec, mm: number | null) =>
+  spec.anchored === false
+    ? fig(0, practice)
+    : mm === null
+      ? noFig(msg('movement-by-designer'))
+      : fig(mm, 'given')
+const withheld = finding('warn', 'caution-expansion-open', practice)
+
+/** Rubber expansion joints between flanges, with or without control rods. Nothing cures. */
+export const expansionJoint = methodFrom<JointSpec>({
+  id: 'expansion-joint',
+  key: 'expansion',
+  version: 1,
+  fields: [
+    ...baseFields('expansion-joint'),
+    ...boltFields,
+    {
+      key: 'rods',
+      label: msg('field-rods'),
+      needed: false,
+      control: 'choice',
+      options: ['limit', 'control', 'sleeve', 'integral', 'none'],
+    },
+    {
+      key: 'extensionMm',
+      label: msg('field-extension'),
+      needed: false,
+      unit: 'mm',
+      min: 0,
+      max: 200,
+      control: 'length',
+    },
+    {
+      key: 'compressionMm',
+      label: msg('field-compression'),
+      needed: false,
+      unit: 'mm',
+      min: 0,
+      max: 200,
+      control: 'length',
+    },
+    { key: 'anchored', label: msg('field-anchored'), needed: false, control: 'yes-no' },
+  ],
+  practice,
+  params: (spec) => ({
+    size: spec.size,
+    torqueNm: torqueOf(spec).value ?? -1,
+    outerMm: gap(spec, spec.extensionMm).value ?? -1,
+    innerMm: gap(spec, spec.compressionMm).value ?? -1,
+  }),
+  steps: (spec) => [
+    {
+      id: 'place',
+      reaches: 'marked',
+      exceptions: [
+        ['beside-valve', 'cut-out'],
+        ['raised-face', 'place'],
+      ],
+      cautions: [withheld],
+      never: ['never-paint-rubber', 'never-heat-tracing'],
+      skip: 'stop',
+    },
+    { id: 'studs', reaches: 'assembled', exceptions: [['stud-long', 'studs']], tools: ['tool-studs'] },
+    {
+      id: 'star',
+      reaches: 'made',
+      exceptions: [['metal-to-metal', 'cut-out']],
+      reads: [torqueRead(spec)],
+      tools: ['tool-torque'],
+    },
+    {
+      id: 'rods',
+      reaches: 'verified',
+      exceptions: [['no-rods', 'on']],
+      reads: [
+        {
+          key: 'outerMm',
+          label: msg('field-outer-gap'),
+          needed: spec.rods !== 'none',
+          unit: 'mm',
+          min: 0,
+          max: 200,
+          control: 'length',
+        },
+        {
+          key: 'innerMm',
+          label: msg('field-inner-gap'),
+          needed: spec.rods === 'control' || spec.rods === 'sleeve',
+          unit: 'mm',
+          min: 0,
+          max: 200,
+          control: 'length',
+        },
+      ],
+    },
+  ],
+  judge: (spec, r) => {
+    const findings: Finding[] = judgeTorque(spec, numberOf(r, 'torqueNm'), practice)
+    for (const [key, allowed] of [
+      ['outerMm', gap(spec, spec.extensionMm)],
+      ['innerMm', gap(spec, spec.compressionMm)],
+    ] as const) {
+      const mm = numberOf(r, key)
+      // A gap read to the millimetre.
+      if (mm !== null && allowed.value !== null && mm > allowed.value + 1)
+        findings.push(finding('stop', 'rod-gap-wide', practice, { mm, allowedMm: allowed.value }))
+    }
+    return { findings, doubt: findings.length > 0 }
+  },
+  interrupted: [
+    { after: 'studs', code: 'interrupted-bolts-loose' },
+    { after: 'star', code: 'interrupted-expansion-rods' },
+  ],
+  beforeTest: [finding('warn', 'test-anchors-in', practice)],
+  needs: (spec): Need[] => [
+    {
+      item: 'studs',
+      qty: spec.bolts === null ? noFig(msg('by-the-flange')) : fig(spec.bolts, 'given'),
+      unit: 'count',
+      matches: { size: spec.size },
+    },
+  ],
+  cautions: [withheld, finding('warn', 'caution-expansion-weld', practice)],
+  rules: [
+    {
+      code: 'choice-expansion-wafer',
+      level: 'stop',
+      source: practice,
+      when: (_s, a) => a.neighbours?.some((n) => n === 'wafer-valve' || n === 'butterfly-valve') ?? false,
+    },
+    {
+      code: 'choice-expansion-raised',
+      level: 'warn',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('raised-face') ?? false,
+    },
+    {
+      code: 'choice-expansion-two',
+      level: 'stop',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('expansion-joint') ?? false,
+    },
+    {
+      code: 'choice-expansion-weld',
+      level: 'stop',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('weld') ?? false,
+    },
+    {
+      code: 'choice-expansion-traced',
+      level: 'stop',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('heat-tracing') ?? false,
+    },
+  ],
+  figures: (spec) => [
+    { key: 'torqueNm', fig: torqueOf(spec), unit: 'Nm' },
+    { key: 'outerGapMm', fig: gap(spec, spec.extensionMm), unit: 'mm' },
+    { key: 'innerGapMm', fig: gap(spec, spec.compressionMm), unit: 'mm' },
+    { key: 'threadsPast', fig: fig(4, practice), unit: 'count' },
+  ],
+  drawing: (spec, state) => {
+    const od = odOf(spec)
+    const width = od * 0.7
+    const shapes = faceToFace(spec, od * 1.6, od * 0.08, width)
+    const rubber = ring('seal', -width / 2, width / 2, od * 0.95, od * 1.25)
+    const rod = state.made
+      ? [ring('bolt', -width / 2 - od * 0.3, width / 2 + od * 0.3, od * 1.68, od * 1.74)]
+      : []
+    return [...shapes, rubber, ...rod]
+  },
+  faults: [
+    ['over-torque', 'star'],
+    ['long-studs', 'studs'],
+    ['rods-loose', 'rods'],
+  ],
+})

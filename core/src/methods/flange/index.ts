@@ -1,0 +1,120 @@
+import { fig, finding, msg, noFig } from '../../sources/source.js'
+import { type BoltedSpec, boltFields, torqueOf, torqueRead } from '../kit/bolted.js'
+import { faceToFace, ring } from '../kit/drawing.js'
+import { numberOf } from '../kit/inspection.js'
+import { methodFrom } from '../kit/recipe.js'
+import { baseFields, odOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+import { starOrder } from '../kit/torque.js'
+import { judgeTorque } from '../split-coupling/index.js'
+
+const practice = 'asme-pcc-1'
+const opened = finding('stop', 'caution-flange-open', practice)
+const plastic = (material: string): boolean => material === 'pvc' || material === 'pvc-u'
+
+/** Bolted flanges: star order, passes of 30, 60 and 100 %, then round. Nothing cures. */
+export const flange = methodFrom<BoltedSpec>({
+  id: 'flange',
+  key: 'flange',
+  version: 1,
+  fields: [...baseFields('flange'), ...boltFields],
+  practice,
+  params: (spec) => ({
+    size: spec.size,
+    torqueNm: torqueOf(spec).value ?? -1,
+    order: spec.bolts !== null && spec.bolts % 4 === 0 ? starOrder(spec.bolts).join(' ') : '',
+  }),
+  steps: (spec) => [
+    {
+      id: 'align',
+      reaches: 'marked',
+      exceptions: [
+        ['pulls', 'align'],
+        ['face-bad', 'cut-out'],
+      ],
+      cautions: [opened],
+      skip: 'stop',
+    },
+    {
+      id: 'gasket',
+      reaches: 'assembled',
+      exceptions: [['gasket-bad', 'gasket']],
+      tools: ['tool-gasket', 'tool-studs'],
+    },
+    {
+      id: 'star',
+      reaches: 'made',
+      exceptions: [['bolt-stuck', 'gasket']],
+      reads: [torqueRead(spec)],
+      tools: ['tool-torque'],
+    },
+    {
+      id: 'look',
+      reaches: 'verified',
+      exceptions: [['cannot-see', 'on']],
+      reads: [
+        {
+          key: 'faces',
+          label: msg('field-faces'),
+          needed: true,
+          control: 'choice',
+          options: ['even', 'uneven'],
+        },
+      ],
+    },
+  ],
+  judge: (spec, r) => {
+    const findings = judgeTorque(spec, numberOf(r, 'torqueNm'), practice)
+    if (r.faces === 'uneven') findings.push(finding('stop', 'flange-uneven', practice))
+    return {
+      findings,
+      doubt: findings.length > 0,
+      causes: r.faces === 'uneven' ? [msg('cause-flange-order')] : [],
+    }
+  },
+  interrupted: [{ after: 'gasket', code: 'interrupted-bolts-loose' }],
+  beforeTest: [finding('warn', 'test-flange-gauge', practice)],
+  needs: (spec): Need[] => [
+    { item: 'gasket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    {
+      item: 'bolts',
+      qty: spec.bolts === null ? noFig(msg('by-the-flange')) : fig(spec.bolts, 'given'),
+      unit: 'count',
+      matches: {},
+    },
+  ],
+  cautions: [opened],
+  rules: [
+    {
+      code: 'choice-flange-plastic',
+      level: 'warn',
+      source: practice,
+      when: (spec) => plastic(spec.material),
+    },
+    {
+      code: 'choice-torque-lubricated',
+      level: 'warn',
+      source: 'nut-factor',
+      when: (spec) => spec.dryTorqueNm !== null && (spec.kDry === null || spec.kLubricated === null),
+    },
+  ],
+  figures: (spec) => [
+    { key: 'torqueNm', fig: torqueOf(spec), unit: 'Nm' },
+    { key: 'passOnePct', fig: fig(30, practice), unit: 'pct' },
+    { key: 'passTwoPct', fig: fig(60, practice), unit: 'pct' },
+    { key: 'passThreePct', fig: fig(100, practice), unit: 'pct' },
+  ],
+  drawing: (spec, state) => {
+    const od = odOf(spec)
+    const gap = state.made ? 2 : od * 0.05
+    const shapes = faceToFace(spec, od * 1.7, od * 0.1, gap)
+    const seal = ring('seal', -gap / 2, gap / 2, od, od * 1.35)
+    const bolts = state.made ? [ring('bolt', -od * 0.16, od * 0.16, od * 1.46, od * 1.56)] : []
+    return [...shapes, seal, ...bolts]
+  },
+  faults: [
+    ['one-side', 'star'],
+    ['pulled-in', 'align'],
+    ['old-gasket', 'gasket'],
+  ],
+})

@@ -1,0 +1,204 @@
+import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import { inchToMm } from '../../units/units.js'
+import { drawnWall, ring } from '../kit/drawing.js'
+import { numberOf } from '../kit/inspection.js'
+import { methodFrom } from '../kit/recipe.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import { GAP_MAX_MM, GAP_MIN_MM, flareHeatS, flareHoldS, flareTorqueNm, flareWallMm } from './rules.js'
+
+interface FlareSpec extends BaseSpec {
+  socketDepthMm: number | null
+  grooved: boolean | null
+  quenched: boolean | null
+  cold: boolean | null
+}
+const practice = 'cp-flare'
+const hot = [
+  finding('warn', 'caution-flare-burn', practice),
+  finding('warn', 'caution-flare-fumes', practice),
+]
+
+/** Flared fluoropolymer tube: plain, grooved, and cold where tube has carried chemicals. */
+export const flare = methodFrom<FlareSpec>({
+  id: 'flare',
+  key: 'flare',
+  version: 1,
+  fields: [
+    ...baseFields('flare'),
+    measuredDepth(80),
+    { key: 'grooved', label: msg('field-grooved'), needed: false, control: 'yes-no' },
+    { key: 'quenched', label: msg('field-quenched'), needed: false, control: 'yes-no' },
+    { key: 'cold', label: msg('field-cold-flare'), needed: false, control: 'yes-no' },
+  ],
+  practice,
+  depth: (spec) =>
+    spec.socketDepthMm !== null
+      ? fig(spec.socketDepthMm, 'measured')
+      : noFig(msg('insertion-unknown', { size: spec.size }), 'socketDepthMm'),
+  marks: () => [],
+  params: (spec) => ({
+    size: spec.size,
+    wallMm: flareWallMm(sizeOf(spec)).value ?? -1,
+    grooved: spec.grooved ? 1 : 0,
+    cold: spec.cold ? 1 : 0,
+    heatS: flareHeatS(sizeOf(spec)).value ?? -1,
+    holdS: flareHoldS(spec.quenched ?? false).value ?? -1,
+    quenched: spec.quenched ? 1 : 0,
+    torqueNm: flareTorqueNm(sizeOf(spec)).value ?? -1,
+    gapMinMm: GAP_MIN_MM,
+    gapMaxMm: GAP_MAX_MM,
+  }),
+  steps: (spec) => [
+    {
+      id: 'nut',
+      reaches: 'marked',
+      exceptions: [
+        ['wrong-wall', 'cut-out'],
+        ['not-square', 'nut'],
+      ],
+      tools: ['tool-tube-cutter', ...(spec.grooved ? ['tool-groover'] : [])],
+      never: ['never-flare-knife'],
+      skip: 'stop',
+    },
+    ...(spec.cold
+      ? []
+      : [
+          {
+            id: 'heat',
+            reaches: 'prepared' as const,
+            exceptions: [['kinked', 'nut'] as const],
+            cautions: hot,
+            tools: ['tool-heat-source'],
+          },
+        ]),
+    {
+      id: 'form',
+      exceptions: [
+        ['uneven', 'nut'],
+        ['shrank-back', 'nut'],
+      ],
+      cautions: spec.cold ? [] : hot,
+      tools: [spec.cold ? 'tool-cold-flare' : 'tool-mandrel'],
+    },
+    {
+      id: 'fit',
+      reaches: 'made',
+      exceptions: [['wont-go-on', 'cut-out']],
+      cautions: [finding('warn', 'caution-flare-chemical', practice)],
+      tools: ['tool-torque'],
+    },
+    {
+      id: 'look',
+      reaches: 'verified',
+      exceptions: [['cannot-measure', 'on']],
+      reads: [
+        {
+          key: 'gapMinMm',
+          label: msg('field-gap-min'),
+          needed: true,
+          unit: 'mm',
+          min: 0,
+          max: 15,
+          control: 'gap-round',
+        },
+        {
+          key: 'gapMaxMm',
+          label: msg('field-gap-max'),
+          needed: true,
+          unit: 'mm',
+          min: 0,
+          max: 15,
+          control: 'gap-round',
+        },
+      ],
+    },
+  ],
+  clocks: (spec) => [
+    ...(spec.cold
+      ? []
+      : [
+          {
+            id: 'heat',
+            step: 'heat',
+            kind: 'exact' as const,
+            shows: 'hold' as const,
+            lastsS: flareHeatS(sizeOf(spec)),
+            stoppedBy: ['form'],
+            backTo: 'nut',
+          },
+        ]),
+    {
+      id: 'mandrel',
+      step: 'form',
+      kind: 'dwell',
+      shows: 'hold',
+      lastsS: flareHoldS(spec.quenched ?? false),
+      stoppedBy: ['fit'],
+      backTo: 'nut',
+    },
+  ],
+  judge: (_spec, r) => {
+    const findings: Finding[] = []
+    const [min, max] = [numberOf(r, 'gapMinMm'), numberOf(r, 'gapMaxMm')]
+    if (min !== null && max !== null && min > max)
+      return { findings: [finding('warn', 'readings-contradict', practice, { a: min, b: max })], doubt: true }
+    if (max !== null && max > GAP_MAX_MM + 1e-9)
+      findings.push(finding('stop', 'flare-short', 'cp-flare-gap', { mm: max, maxMm: GAP_MAX_MM }))
+    if (min !== null && min < GAP_MIN_MM - 1e-9)
+      findings.push(finding('stop', 'flare-gap-small', 'cp-flare-gap', { mm: min, minMm: GAP_MIN_MM }))
+    return { findings, causes: findings.length ? [msg('cause-flare-heat'), msg('cause-flare-square')] : [] }
+  },
+  interrupted: [
+    { after: 'nut', code: 'interrupted-flare-cold' },
+    { after: 'heat', code: 'interrupted-flare-hot' },
+    { after: 'form', code: 'interrupted-flare-mandrel' },
+  ],
+  beforeTest: [finding('warn', 'test-flare-water', practice)],
+  needs: (spec) => [
+    { item: 'mandrel', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    { item: 'nut', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+  ],
+  cautions: [...hot, finding('warn', 'caution-flare-chemical', practice)],
+  rules: [
+    {
+      code: 'choice-flare-carried-chemical',
+      level: 'stop',
+      source: practice,
+      when: (spec, a) => a.carriedChemical === true && !spec.cold,
+    },
+    {
+      code: 'choice-solder-permit',
+      level: 'stop',
+      source: 'cp-hot-work',
+      when: (spec, a) => a.hotWorkPermit === false && !spec.cold,
+    },
+    { code: 'choice-flare-wall', level: 'warn', source: 'cp-pfa-wall', when: () => false },
+  ],
+  figures: (spec) => [
+    { key: 'wallMm', fig: flareWallMm(sizeOf(spec)), unit: 'mm' },
+    { key: 'heatS', fig: flareHeatS(sizeOf(spec)), unit: 's' },
+    { key: 'holdS', fig: flareHoldS(spec.quenched ?? false), unit: 's' },
+    { key: 'gapMinMm', fig: fig(GAP_MIN_MM, 'cp-flare-gap'), unit: 'mm' },
+    { key: 'gapMaxMm', fig: fig(GAP_MAX_MM, 'cp-flare-gap'), unit: 'mm' },
+    { key: 'minTorqueNm', fig: flareTorqueNm(sizeOf(spec)), unit: 'Nm' },
+    { key: 'squareMm', fig: fig(inchToMm(0.07), practice), unit: 'mm' },
+  ],
+  drawing: (spec, state) => {
+    const od = odOf(spec)
+    const wall = drawnWall(spec)
+    const end = state.made ? 0 : -od * 0.5
+    return [
+      { kind: 'pipe', x1: end - od * 2.2, x2: end, odMm: od, wallMm: wall },
+      ring('ferrule', end - od * 0.7, end, od, od * 1.25),
+      ring('fitting', -od * 0.75, od * 0.9, od * 0.45, od - wall * 2),
+      ring('fitting', (GAP_MIN_MM + GAP_MAX_MM) / 2, od * 0.9, od - wall * 2, od * 1.5),
+      ring('nut', end - od * 1.2, end + od * 0.4, od * 1.3, od * 1.8),
+    ]
+  },
+  faults: [
+    ['nut-forgotten', 'nut'],
+    ['too-hot', 'heat'],
+    ['off-too-soon', 'form'],
+    ['short-flare', 'form'],
+  ],
+})

@@ -1,0 +1,73 @@
+import { type Fig, fig, msg, noFig } from '../../sources/source.js'
+import type { Field } from '../method.js'
+import type { BaseSpec } from './spec.js'
+import { lubricatedTorqueNm } from './torque.js'
+
+/** Joints held by bolts: how many, how tight, and what the lubricant takes off. */
+export interface BoltedSpec extends BaseSpec {
+  bolts: number | null
+  dryTorqueNm: number | null
+  kDry: number | null
+  kLubricated: number | null
+}
+export const boltFields: readonly Field[] = [
+  {
+    key: 'bolts',
+    label: msg('field-bolts'),
+    needed: false,
+    min: 2,
+    max: 64,
+    control: 'turns',
+    unit: 'count',
+  },
+  {
+    key: 'dryTorqueNm',
+    label: msg('field-dry-torque'),
+    needed: false,
+    unit: 'Nm',
+    min: 0.1,
+    max: 20000,
+    control: 'torque',
+  },
+  {
+    key: 'kDry',
+    label: msg('field-k-dry'),
+    needed: false,
+    min: 0.01,
+    max: 1,
+    control: 'turns',
+    unit: 'none',
+  },
+  {
+    key: 'kLubricated',
+    label: msg('field-k-lubricated'),
+    needed: false,
+    min: 0.01,
+    max: 1,
+    control: 'turns',
+    unit: 'none',
+  },
+]
+/** Torque to tighten to: the maker's dry one, lowered for the lubricant where both nut factors are known. */
+export function torqueOf(spec: BoltedSpec): Fig {
+  if (spec.dryTorqueNm === null) return noFig(msg('torque-by-maker'), 'dryTorqueNm')
+  if (spec.kDry === null || spec.kLubricated === null) return fig(spec.dryTorqueNm, 'given')
+  return fig(lubricatedTorqueNm(spec.dryTorqueNm, spec.kDry, spec.kLubricated), 'nut-factor')
+}
+/** How far a torque may lie off and still pass (ours). */
+export const TORQUE_TOLERANCE = 0.1
+
+export const torqueRead = (spec: BoltedSpec): Field => {
+  const value = torqueOf(spec)
+  const off = (value.value ?? 0) * TORQUE_TOLERANCE
+  return {
+    key: 'torqueNm',
+    label: msg('field-torque'),
+    needed: true,
+    unit: 'Nm',
+    min: 0,
+    max: 20000,
+    control: 'torque',
+    target: { value, shortMax: off, overMax: off },
+  }
+}

@@ -1,0 +1,94 @@
+import { type Finding, type Msg, type SourceId, finding } from '../../sources/source.js'
+import type { Clock, Inspection, Life, Step } from '../method.js'
+
+/** A tap up to this late may be a tap made after the hands were free: asked, not judged. */
+const LATE_TAP_S = 60
+
+/** All readings of a life, the last of each key. */
+export function readingsOf(life: Life): Readonly<Record<string, unknown>> {
+  return Object.assign({}, ...life.done.map((d) => d.readings)) as Record<string, unknown>
+}
+export const numberOf = (readings: Readonly<Record<string, unknown>>, key: string): number | null => {
+  const v = readings[key]
+  return typeof v === 'number' && Number.isFinite(v) ? v : null
+}
+
+/** What a method's own judgement of the readings says. `doubt`: can't be told, whatever else is good. */
+export interface Judged {
+  findings: readonly Finding[]
+  doubt?: boolean
+  causes?: readonly Msg[]
+}
+
+/** Dwells that were broken off by the next step: what was to be left alone was not. */
+export function dwellFindings(clocks: readonly Clock[]): Finding[] {
+  return clocks.flatMap((c) =>
+    c.kind === 'dwell' &&
+    c.stoppedAtS !== undefined &&
+    c.untilS.value !== null &&
+    c.stoppedAtS < c.untilS.value
+      ? [finding('warn', 'too-soon', c.untilS.source, { earlyS: c.untilS.value - c.stoppedAtS, clock: c.id })]
+      : [],
+  )
+}
+
+/** Windows that were missed. Entries from memory span a time: judged only where even the shortest case is late. */
+export function windowFindings(clocks: readonly Clock[], life: Life): Finding[] {
+  const out: Finding[] = []
+  const spanOf = (step: string): number => {
+    const d = life.done.findLast((x) => x.step === step)
+    return d ? d.latestS - d.earliestS : 0
+  }
+  for (const clock of clocks) {
+    if (clock.kind !== 'window' || clock.stoppedAtS === undefined || clock.untilS.value === null) continue
+    const lateS = clock.stoppedAtS - clock.untilS.value
+    const doubtS = spanOf(clock.step)
+    const say = (level: Finding['level'], code: string): void => {
+      out.push(
+        finding(level, code, (clock.untilS as { source: SourceId }).source, { lateS, clock: clock.id }),
+      )
+    }
+    if (lateS - doubtS > LATE_TAP_S) say('stop', 'too-late')
+    else if (lateS > 0) say(doubtS > LATE_TAP_S ? 'note' : 'warn', 'too-late-asked')
+  }
+  return out
+}
+
+/** What the hands said at a step: a way out by cutting out stands against the joint, one that goes on is looked at. */
+function exceptionFindings(steps: readonly Step[], life: Life, source: SourceId): Finding[] {
+  return life.done.flatMap((d) => {
+    const step = steps.find((s) => s.id === d.step)
+    const said = step?.exceptions.find((e) => e.id === d.readings.exception)
+    // What an option of a choice means is for the method to judge.
+    if (!said || step?.reads.some((r) => r.options?.some((o) => said.id === `${r.key}-${o}`))) return []
+    if (said.backTo !== 'cut-out' && said.backTo !== 'on') return []
+    return [finding(said.backTo === 'cut-out' ? 'stop' : 'warn', said.says.code, source, said.says.params)]
+  })
+}
+
+/** Everything that speaks for or against a joint: windows, exceptions, disturbances, readings. */
+export function inspectionOf(
+  steps: readonly Step[],
+  clocks: readonly Clock[],
+  life: Life,
+  source: SourceId,
+  judged: Judged,
+): Inspection {
+  const readings = readingsOf(life)
+  const needed = steps.flatMap((s) => s.reads.filter((r) => r.needed).map((r) => r.key))
+  const unread = needed.filter((k) => readings[k] === undefined || readings[k] === null)
+  const findings = [
+    ...windowFindings(clocks, life),
+    ...dwellFindings(clocks),
+    ...exceptionFindings(steps, life, source),
+    ...judged.findings,
+  ]
+  const made = steps.find((s) => s.reaches === 'made')?.id ?? ''
+  const rest = { findings, unread, causes: judged.causes ?? [] }
+  if (findings.some((f) => f.level === 'stop')) return { ...rest, verdict: 'fail', next: { do: 'cut-out' } }
+  if (!life.done.some((d) => d.step === made)) return { ...rest, verdict: 'unknown', next: { step: made } }
+  const disturbed = findings.some((f) => f.level === 'warn' && !judged.findings.includes(f))
+  if (unread.length || judged.doubt || disturbed)
+    return { ...rest, verdict: 'unknown', next: { do: 'measure' } }
+  return { ...rest, verdict: 'pass', next: { do: 'nothing' } }
+}

@@ -1,0 +1,82 @@
+import { type Size, outsideDiameterMm, parseSize } from '../../sizes/size.js'
+import { type Finding, finding, msg } from '../../sources/source.js'
+import { type School, joinable } from '../joinable.js'
+import type { Field } from '../method.js'
+import { WHAT_JOINS } from '../what-joins.js'
+
+/** What every joint says of itself. */
+export interface BaseSpec {
+  material: string
+  size: string
+  school: School
+}
+
+/** Fields that every method asks for; the materials are those the method joins. */
+export const baseFields = (methodId: string): readonly Field[] => [
+  {
+    key: 'material',
+    label: msg('field-material'),
+    needed: true,
+    control: 'choice',
+    options: Object.keys(WHAT_JOINS[methodId] ?? {}),
+  },
+  { key: 'size', label: msg('field-size'), needed: true, control: 'size' },
+  { key: 'school', label: msg('field-school'), needed: true, control: 'choice', options: ['inch', 'metric'] },
+]
+/** Depth measured on the fitting in hand: wins over every table. */
+export const measuredDepth = (maxMm: number): Field => ({
+  key: 'socketDepthMm',
+  label: msg('field-socket-depth'),
+  needed: false,
+  unit: 'mm',
+  min: 1,
+  max: maxMm,
+  control: 'length',
+})
+
+export type Parsed<S> = { ok: true; spec: S } | { ok: false; errors: readonly Finding[] }
+
+/** Reader of a method's specification by its fields. Never throws; every fault names its field; absent = null. */
+export function specReader<S extends BaseSpec>(
+  methodId: string,
+  fields: readonly Field[],
+  check?: (spec: S) => Finding[],
+): (raw: unknown) => Parsed<S> {
+  return (raw) => {
+    const o = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
+    const errors: Finding[] = []
+    const spec: Record<string, unknown> = {}
+    for (const f of fields) {
+      const v = o[f.key] ?? null
+      const fault = v === null ? (f.needed ? 'missing' : null) : faultOf(f, v)
+      if (fault)
+        errors.push(
+          finding('stop', fault, 'given', { field: f.key, min: f.min ?? 0, max: f.max ?? 0 }, f.key),
+        )
+      spec[f.key] = v
+    }
+    const { material, size, school } = spec
+    if (
+      typeof material === 'string' &&
+      typeof size === 'string' &&
+      (school === 'inch' || school === 'metric')
+    ) {
+      const fits = joinable(methodId, material, size, school)
+      if (!fits.ok) errors.push(finding('stop', fits.why.code, 'given', fits.why.params, fits.field))
+    }
+    if (!errors.length) errors.push(...(check?.(spec as unknown as S) ?? []))
+    return errors.length ? { ok: false, errors } : { ok: true, spec: spec as unknown as S }
+  }
+}
+
+function faultOf(f: Field, v: unknown): string | null {
+  if (f.options) return f.options.includes(v as string) ? null : 'not-an-option'
+  if (f.control === 'yes-no') return typeof v === 'boolean' ? null : 'not-yes-or-no'
+  if (f.control === 'size' || f.control === 'scan') return typeof v === 'string' ? null : 'not-text'
+  if (typeof v !== 'number' || !Number.isFinite(v)) return 'not-a-number'
+  return v < (f.min ?? -Infinity) || v > (f.max ?? Infinity) ? 'out-of-range' : null
+}
+
+/** The parsed size of a specification; specifications only exist for sizes that are made. */
+export const sizeOf = (spec: Pick<BaseSpec, 'size'>): Size => parseSize(spec.size) as Size
+export const odOf = (spec: Pick<BaseSpec, 'size'>): number => outsideDiameterMm(sizeOf(spec)) as number

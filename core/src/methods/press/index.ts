@@ -1,0 +1,176 @@
+import { pressDepthMm } from '../../sizes/insertions.js'
+import { fig, finding, msg, noFig } from '../../sources/source.js'
+import { pipeInSocket, ring } from '../kit/drawing.js'
+import { methodFrom } from '../kit/recipe.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+import { LEAK_CHECK_PSI, judgePress, pressClearance } from './rules.js'
+
+interface PressSpec extends BaseSpec {
+  socketDepthMm: number | null
+}
+const practice = 'cp-press-steps'
+const depth = (spec: PressSpec) =>
+  spec.socketDepthMm !== null
+    ? fig(spec.socketDepthMm, 'measured')
+    : pressDepthMm(spec.material, sizeOf(spec))
+/** Jaws for small sizes, a sling with an adapter for large ones. */
+const usesSling = (spec: PressSpec): boolean => {
+  const size = sizeOf(spec)
+  if (spec.material === 'multilayer') return size.nominal >= 40
+  return size.family === 'd' ? size.nominal >= 64 : size.nominal >= 2.5
+}
+
+/** Press joints of copper, carbon steel, stainless and multilayer pipe. Nothing cures; every joint must really be pressed. */
+export const press = methodFrom<PressSpec>({
+  id: 'press',
+  key: 'press',
+  version: 1,
+  fields: [...baseFields('press'), measuredDepth(200)],
+  practice,
+  depth,
+  shortMaxMm: 0,
+  overMaxMm: 3,
+  clearances: (spec) => [
+    { to: 'weld', minMm: pressClearance(sizeOf(spec)) },
+    { to: 'bend', minMm: pressClearance(sizeOf(spec)) },
+    { to: 'fitting', minMm: fig(Math.max(10, odOf(spec)), 'cp-press-spacing') },
+  ],
+  params: (spec) => ({
+    depthMm: depth(spec).value ?? -1,
+    tool: usesSling(spec) ? 'sling' : 'jaw',
+    layered: spec.material === 'multilayer' ? 1 : 0,
+    size: spec.size,
+  }),
+  steps: (spec) => [
+    {
+      id: 'insert',
+      reaches: 'assembled',
+      exceptions: [
+        ['seal-lifted', 'insert'],
+        ['mark-not-reached', 'insert'],
+        ['surface-bad', 'cut-out'],
+      ],
+      tools: [
+        'tool-wheel-cutter',
+        'tool-deburrer',
+        spec.material === 'multilayer' ? 'tool-calibrator' : 'tool-marker',
+      ],
+      never: ['never-press-saw', 'never-press-grinder', 'never-press-snap', 'never-press-oil'],
+      skip: 'stop',
+    },
+    {
+      id: 'press',
+      reaches: 'made',
+      exceptions: [
+        ['cycle-broke', 'press'],
+        ['wrong-jaw', 'cut-out'],
+      ],
+      cautions: [finding('warn', 'caution-press-pinch', practice)],
+      tools: [usesSling(spec) ? 'tool-press-sling' : 'tool-press-jaw'],
+    },
+    {
+      id: 'look',
+      reaches: 'verified',
+      reads: [
+        {
+          key: 'indicator',
+          label: msg('field-press-indicator'),
+          needed: true,
+          control: 'choice',
+          options: ['gone', 'there'],
+        },
+        {
+          key: 'edge',
+          label: msg('field-press-edge'),
+          needed: true,
+          control: 'choice',
+          options: ['at-edge', 'off-edge'],
+        },
+      ],
+    },
+  ],
+  judge: (spec, r) => {
+    const v = judgePress(spec.material, sizeOf(spec), {
+      indicatorGone: r.indicator === undefined ? null : r.indicator === 'gone',
+      markAtEdge: r.edge === undefined ? null : r.edge === 'at-edge',
+    })
+    const causes = v.verdict === 'fail' ? [msg('cause-press-not-in'), msg('cause-press-jaw')] : []
+    return { findings: v.findings, doubt: v.verdict === 'unknown', causes }
+  },
+  interrupted: [
+    { after: 'insert', code: 'interrupted-press-insert' },
+    { after: 'insert', kind: 'power', code: 'interrupted-press-cycle' },
+    { after: 'press', code: 'interrupted-press-look' },
+  ],
+  beforeTest: [finding('warn', 'test-press-leak-check', 'cp-press-leak-check', LEAK_CHECK_PSI)],
+  needs: (spec): Need[] => [
+    {
+      item: 'press-tool',
+      qty: fig(1, practice),
+      unit: 'count',
+      matches: { profile: spec.material, size: spec.size },
+    },
+    {
+      item: usesSling(spec) ? 'sling' : 'jaw',
+      qty: fig(1, practice),
+      unit: 'count',
+      matches: { size: spec.size },
+    },
+    { item: 'fitting-seal', qty: noFig(msg('by-the-medium')), unit: 'none', matches: {} },
+  ],
+  cautions: [
+    finding('warn', 'caution-press-pinch', practice),
+    finding('warn', 'caution-press-drop', practice),
+    finding('warn', 'caution-press-air', 'cp-press-leak-check'),
+  ],
+  rules: [
+    {
+      code: 'choice-press-drinking-steel',
+      level: 'stop',
+      source: practice,
+      when: (spec, a) => spec.material === 'carbon-steel' && a.medium === 'drinking-water',
+    },
+    {
+      code: 'choice-press-oil-epdm',
+      level: 'stop',
+      source: practice,
+      when: (_s, a) => a.medium === 'compressor-oil' && a.seal === 'EPDM',
+    },
+    {
+      code: 'choice-press-solder-first',
+      level: 'warn',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('solder') ?? false,
+    },
+    {
+      code: 'choice-press-lubricant',
+      level: 'stop',
+      source: 'cp-press-lubricant',
+      when: (_s, a) => Boolean(a.lubricant && !['water', 'soap', 'none'].includes(a.lubricant)),
+    },
+    {
+      code: 'choice-press-store-dry',
+      level: 'warn',
+      source: 'cp-press-store',
+      when: (spec, _a, ctx) => spec.material === 'carbon-steel' && (ctx.humidityPct ?? 0) > 65,
+    },
+  ],
+  figures: (spec) => [
+    { key: 'depthMm', fig: depth(spec), unit: 'mm' },
+    { key: 'toWeldMm', fig: pressClearance(sizeOf(spec)), unit: 'mm' },
+    { key: 'coatingMaxMm', fig: fig(0.3, 'cp-press-surface'), unit: 'mm' },
+  ],
+  drawing: (spec, state) => {
+    const d = depth(spec).value ?? odOf(spec)
+    const od = odOf(spec)
+    const groove = ring('seal', d * 0.18, d * 0.18 + Math.max(2, od * 0.08), od, od * 1.18)
+    return [...pipeInSocket(spec, d, state), groove]
+  },
+  faults: [
+    ['not-pressed', 'press'],
+    ['short', 'insert'],
+    ['wrong-jaw', 'press'],
+    ['no-deburr', 'insert'],
+  ],
+})

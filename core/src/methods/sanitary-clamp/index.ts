@@ -1,0 +1,237 @@
+import { flangeOdMm, flangeTwins } from '../../sizes/hygienic.js'
+import { parseSize } from '../../sizes/size.js'
+import { fig, finding, msg } from '../../sources/source.js'
+import { faceToFace, ring } from '../kit/drawing.js'
+import { numberOf } from '../kit/inspection.js'
+import { methodFrom } from '../kit/recipe.js'
+import { type BaseSpec, baseFields, odOf, sizeOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+import { INTRUSION_MAX_MM, TILT_FAIL_DEG, TILT_WARN_DEG, judgeClamp } from './rules.js'
+
+interface ClampSpec extends BaseSpec {
+  gasket: string | null
+  tighten: 'hand' | 'torque' | null
+  torqueNm: number | null
+  steam: boolean | null
+}
+const practice = 'cp-clamp-steps'
+const flange = (spec: ClampSpec): number => flangeOdMm(sizeOf(spec)).value ?? odOf(spec) * 1.4
+/** By the plant's rule; on steam with a torque tool, whatever the rule says. */
+const byTorque = (spec: ClampSpec): boolean => spec.steam === true || spec.tighten === 'torque'
+
+/** Sanitary clamps: a cycle of inspect, install, verify, re-check. Nothing cures. */
+export const sanitaryClamp = methodFrom<ClampSpec>({
+  id: 'sanitary-clamp',
+  key: 'clamp',
+  version: 1,
+  fields: [
+    ...baseFields('sanitary-clamp'),
+    {
+      key: 'gasket',
+      label: msg('field-gasket'),
+      needed: false,
+      control: 'choice',
+      options: ['EPDM', 'FKM', 'silicone', 'PTFE', 'filled PTFE', 'NBR'],
+    },
+    {
+      key: 'tighten',
+      label: msg('field-tighten'),
+      needed: false,
+      control: 'choice',
+      options: ['hand', 'torque'],
+    },
+    {
+      key: 'torqueNm',
+      label: msg('field-torque'),
+      needed: false,
+      unit: 'Nm',
+      min: 0.1,
+      max: 100,
+      control: 'torque',
+    },
+    { key: 'steam', label: msg('field-steam'), needed: false, control: 'yes-no' },
+  ],
+  practice,
+  params: (spec) => ({
+    size: spec.size,
+    gasket: spec.gasket ?? '',
+    torqueNm: spec.torqueNm ?? -1,
+    byTorque: byTorque(spec) ? 1 : 0,
+  }),
+  steps: (spec) => [
+    {
+      id: 'parts',
+      reaches: 'prepared',
+      exceptions: [
+        ['gasket-bad', 'parts'],
+        ['pulls', 'parts'],
+        ['scratched', 'cut-out'],
+      ],
+      cautions: [finding('stop', 'caution-clamp-open', practice)],
+      tools: ['tool-gasket'],
+    },
+    { id: 'clamp', reaches: 'assembled', exceptions: [['bead-off', 'clamp']], tools: ['tool-clamp'] },
+    {
+      id: 'gaps',
+      exceptions: [['cannot-measure', 'on']],
+      reads: [
+        {
+          key: 'gapMinMm',
+          label: msg('field-gap-min'),
+          needed: true,
+          unit: 'mm',
+          min: 0,
+          max: 20,
+          control: 'gap-pair',
+        },
+        {
+          key: 'gapMaxMm',
+          label: msg('field-gap-max'),
+          needed: true,
+          unit: 'mm',
+          min: 0,
+          max: 20,
+          control: 'gap-pair',
+        },
+      ],
+    },
+    {
+      id: 'torque',
+      reaches: 'made',
+      exceptions: [['galling', 'parts']],
+      tools: byTorque(spec) ? ['tool-torque'] : [],
+      reads: byTorque(spec)
+        ? [
+            {
+              key: 'torqueNm',
+              label: msg('field-torque'),
+              needed: true,
+              unit: 'Nm',
+              min: 0,
+              max: 100,
+              control: 'torque',
+            },
+          ]
+        : [],
+    },
+    {
+      id: 'look',
+      reaches: 'verified',
+      exceptions: [['cannot-see-bore', 'on']],
+      reads: [
+        {
+          key: 'jaws',
+          label: msg('field-jaws'),
+          needed: true,
+          control: 'choice',
+          options: ['apart', 'touch', 'wide-open'],
+        },
+        {
+          key: 'intrusionMm',
+          label: msg('field-intrusion'),
+          needed: true,
+          unit: 'mm',
+          min: -5,
+          max: 5,
+          control: 'length',
+        },
+      ],
+    },
+  ],
+  judge: (spec, r) => {
+    const [min, max, into] = ['gapMinMm', 'gapMaxMm', 'intrusionMm'].map((k) => numberOf(r, k))
+    const contradicts = min != null && max != null && min > max
+    const findings = [
+      ...judgeClamp(sizeOf(spec), {
+        gapMinMm: contradicts ? 0 : (min ?? 0),
+        gapMaxMm: contradicts ? 0 : (max ?? min ?? 0),
+        intrusionMm: into ?? 0,
+        jawsTouch: r.jaws === 'touch',
+      }).findings,
+    ]
+    if (contradicts) findings.push(finding('warn', 'readings-contradict', practice, { a: min, b: max }))
+    if (r.jaws === 'wide-open') findings.push(finding('warn', 'clamp-wide-open', practice))
+    return {
+      findings,
+      doubt: contradicts || r.jaws === 'wide-open',
+      causes: findings.some((f) => f.code === 'clamp-tilted') ? [msg('cause-clamp-supports')] : [],
+    }
+  },
+  interrupted: [
+    { after: 'parts', code: 'interrupted-clamp-parts' },
+    { after: 'clamp', code: 'interrupted-clamp-loose' },
+    { after: 'gaps', code: 'interrupted-clamp-loose' },
+  ],
+  beforeTest: [finding('warn', 'test-clamp-cold-first', practice)],
+  needs: (spec): Need[] => [
+    {
+      item: 'gasket',
+      qty: fig(1, practice),
+      unit: 'count',
+      matches: { size: spec.size, ...(spec.gasket ? { rubber: spec.gasket } : {}) },
+    },
+    { item: 'clamp', qty: fig(1, practice), unit: 'count', matches: { flangeMm: flange(spec).toFixed(1) } },
+  ],
+  cautions: [
+    finding('stop', 'caution-clamp-open', practice),
+    finding('warn', 'caution-clamp-leak', practice),
+  ],
+  rules: [
+    {
+      code: 'choice-clamp-other-size',
+      level: 'stop',
+      source: 'asme-bpe',
+      when: (spec, a) => {
+        const other = a.otherSize ? parseSize(a.otherSize) : null
+        return other && other.text !== spec.size && flangeTwins(sizeOf(spec), [other]).length > 0
+          ? { size: spec.size, other: other.text }
+          : false
+      },
+    },
+    {
+      code: 'choice-clamp-steam-torque',
+      level: 'warn',
+      source: practice,
+      when: (spec) => spec.steam === true && spec.tighten === 'hand',
+    },
+    {
+      code: 'choice-clamp-ptfe-flows',
+      level: 'warn',
+      source: practice,
+      when: (spec) => spec.gasket?.includes('PTFE') ?? false,
+    },
+    {
+      code: 'choice-clamp-nbr-steam',
+      level: 'stop',
+      source: practice,
+      when: (spec) => spec.gasket === 'NBR' && spec.steam === true,
+    },
+    {
+      code: 'choice-clamp-galling',
+      level: 'warn',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('same-stainless-nut') ?? false,
+    },
+  ],
+  figures: (spec) => [
+    { key: 'flangeMm', fig: flangeOdMm(sizeOf(spec)), unit: 'mm' },
+    { key: 'tiltWarnDeg', fig: fig(TILT_WARN_DEG, 'cp-clamp-tilt'), unit: 'deg' },
+    { key: 'tiltFailDeg', fig: fig(TILT_FAIL_DEG, 'cp-clamp-tilt'), unit: 'deg' },
+    { key: 'intrusionMaxMm', fig: fig(INTRUSION_MAX_MM, 'asme-bpe-intrusion'), unit: 'mm' },
+    { key: 'squeezeMm', fig: fig(0.3, 'cp-clamp-squeeze'), unit: 'mm' },
+  ],
+  drawing: (spec, state) => {
+    const f = flange(spec)
+    const od = odOf(spec)
+    const gap = state.made ? 1 : 2.4
+    const seal = ring('seal', -gap / 2, gap / 2, od - 2, f * 0.96)
+    const clamp = state.made ? [ring('clamp', -4.5, 4.5, f * 0.9, f + 9)] : []
+    return [...faceToFace(spec, f, 2.9, gap), seal, ...clamp]
+  },
+  faults: [
+    ['wrong-size', 'parts'],
+    ['tilted', 'gaps'],
+    ['over-torque', 'torque'],
+    ['old-gasket', 'parts'],
+  ],
+})

@@ -1,0 +1,255 @@
+import { type Finding, fig, finding, msg } from '../../sources/source.js'
+import { pipeInSocket, ring } from '../kit/drawing.js'
+import { numberOf } from '../kit/inspection.js'
+import { methodFrom } from '../kit/recipe.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+import {
+  MAX_TILT_DEG,
+  TEST_AFTER_COOL_S,
+  TOOL_MAX_C,
+  TOOL_MIN_C,
+  TOOL_WIDE_C,
+  heatS,
+  rowOf,
+} from './rules.js'
+
+interface FusionSpec extends BaseSpec {
+  socketDepthMm: number | null
+}
+const practice = 'cp-fusion-steps'
+const depth = (spec: FusionSpec) =>
+  spec.socketDepthMm !== null
+    ? fig(spec.socketDepthMm, 'measured')
+    : fig(rowOf(sizeOf(spec)).depthMm, 'cp-fusion-depth')
+const burns = finding('warn', 'caution-fusion-burn', practice)
+
+/** Socket fusion of PP-R, plain and with an aluminium layer. */
+export const socketFusion = methodFrom<FusionSpec>({
+  id: 'socket-fusion',
+  key: 'fusion',
+  version: 1,
+  fields: [...baseFields('socket-fusion'), measuredDepth(100)],
+  practice,
+  depth,
+  shortMaxMm: 1,
+  overMaxMm: 1,
+  params: (spec, ctx) => ({
+    depthMm: depth(spec).value ?? -1,
+    heatS: heatS(sizeOf(spec), ctx.airC).value ?? rowOf(sizeOf(spec)).heatS,
+    changeoverS: rowOf(sizeOf(spec)).changeoverS,
+    layered: spec.material === 'pp-r-layered' ? 1 : 0,
+    tiltDeg: MAX_TILT_DEG,
+  }),
+  steps: (spec) => [
+    {
+      id: 'ready',
+      reaches: 'marked',
+      exceptions: [
+        ['foil-left', 'ready'],
+        ['die-dirty', 'ready'],
+      ],
+      tools: [
+        'tool-fusion-cutter',
+        ...(spec.material === 'pp-r-layered' ? ['tool-peeler'] : []),
+        'tool-fusion-dies',
+      ],
+    },
+    {
+      id: 'heat',
+      reaches: 'prepared',
+      exceptions: [
+        ['turned', 'cut-out'],
+        ['lost-hold', 'ready'],
+      ],
+      cautions: [burns, finding('warn', 'caution-fusion-fumes', practice)],
+      reads: [
+        {
+          key: 'toolC',
+          label: msg('field-tool-temperature'),
+          needed: true,
+          unit: 'C',
+          min: 100,
+          max: 400,
+          control: 'temperature',
+        },
+      ],
+      skip: 'stop',
+    },
+    {
+      id: 'join',
+      reaches: 'made',
+      exceptions: [
+        ['too-slow', 'cut-out'],
+        ['twisted', 'cut-out'],
+      ],
+      cautions: [burns],
+    },
+    {
+      id: 'look',
+      reaches: 'verified',
+      exceptions: [['cannot-see', 'on']],
+      reads: [
+        {
+          key: 'fusionBead',
+          label: msg('field-fusion-bead'),
+          needed: true,
+          control: 'choice',
+          options: ['double-all-round', 'broken', 'bore-closed'],
+        },
+        {
+          key: 'tiltDeg',
+          label: msg('field-tilt'),
+          needed: true,
+          unit: 'deg',
+          min: 0,
+          max: 45,
+          control: 'turns',
+        },
+      ],
+    },
+  ],
+  clocks: (spec, ctx) => {
+    const row = rowOf(sizeOf(spec))
+    const heat = heatS(sizeOf(spec), ctx.airC)
+    return [
+      {
+        id: 'heat',
+        step: 'heat',
+        kind: 'exact',
+        shows: 'hold',
+        lastsS: heat,
+        stoppedBy: ['join'],
+        backTo: 'cut-out',
+      },
+      {
+        id: 'changeover',
+        step: 'heat',
+        kind: 'window',
+        shows: 'window',
+        lastsS: heat.value === null ? heat : fig(heat.value + row.changeoverS, 'dvs-2207-11'),
+        stoppedBy: ['join'],
+        backTo: 'cut-out',
+      },
+      {
+        id: 'fix',
+        step: 'join',
+        kind: 'dwell',
+        shows: 'hold',
+        lastsS: fig(row.fixS, 'dvs-2207-11'),
+        backTo: 'cut-out',
+      },
+      {
+        id: 'cool',
+        step: 'join',
+        kind: 'dwell',
+        shows: 'set',
+        lastsS: fig(row.coolS, 'dvs-2207-11'),
+        backTo: 'look',
+      },
+    ]
+  },
+  cure: (spec) => {
+    const { coolS } = rowOf(sizeOf(spec))
+    return {
+      id: `fusion-cool/${spec.size}`,
+      sourceAt: () => 'ours-fusion-ready',
+      setSource: 'dvs-2207-11',
+      classes: [{ toBar: null, requiredS: () => coolS + TEST_AFTER_COOL_S }],
+      perBarS: null,
+      setS: () => coolS,
+      steady: true,
+    }
+  },
+  judge: (_spec, r) => {
+    const findings: Finding[] = []
+    const tool = numberOf(r, 'toolC')
+    if (tool !== null) {
+      const params = { temperatureC: tool, minC: TOOL_MIN_C, maxC: TOOL_MAX_C }
+      if (tool < TOOL_WIDE_C[0] || tool > TOOL_WIDE_C[1])
+        findings.push(finding('stop', 'fusion-tool-off', 'cp-fusion-band', params))
+      else if (tool < TOOL_MIN_C || tool > TOOL_MAX_C)
+        findings.push(finding('warn', 'fusion-tool-wide', 'cp-fusion-band', params))
+    }
+    if (r.fusionBead === 'broken') findings.push(finding('stop', 'fusion-bead-broken', practice))
+    if (r.fusionBead === 'bore-closed') findings.push(finding('stop', 'fusion-bore-closed', practice))
+    const tilt = numberOf(r, 'tiltDeg')
+    if (tilt !== null && tilt > MAX_TILT_DEG)
+      findings.push(finding('stop', 'fusion-tilted', practice, { deg: tilt }))
+    return {
+      findings,
+      causes:
+        r.fusionBead === 'bore-closed'
+          ? [msg('cause-fusion-too-deep')]
+          : r.fusionBead === 'broken'
+            ? [msg('cause-fusion-cold')]
+            : [],
+    }
+  },
+  interrupted: [
+    { after: 'ready', code: 'interrupted-fusion-ready' },
+    { after: 'heat', code: 'interrupted-fusion-hot' },
+    { after: 'join', code: 'interrupted-fusion-joined' },
+  ],
+  beforeTest: [finding('warn', 'test-fusion-hour', 'cp-fusion-test')],
+  needs: (spec): Need[] => [
+    {
+      item: 'fusion-tool',
+      qty: fig(1, practice),
+      unit: 'count',
+      matches: { dies: spec.size, layered: spec.material === 'pp-r-layered' ? 'yes' : 'no' },
+    },
+    ...(spec.material === 'pp-r-layered'
+      ? [{ item: 'peeler', qty: fig(1, practice), unit: 'count' as const, matches: { size: spec.size } }]
+      : []),
+  ],
+  cautions: [
+    burns,
+    finding('warn', 'caution-fusion-fumes', practice),
+    finding('warn', 'caution-solder-fire', 'cp-hot-work'),
+  ],
+  rules: [
+    {
+      code: 'choice-fusion-peel',
+      level: 'stop',
+      source: practice,
+      when: (spec) => spec.material === 'pp-r-layered',
+    },
+    {
+      code: 'choice-solder-permit',
+      level: 'stop',
+      source: 'cp-hot-work',
+      when: (_s, a) => a.hotWorkPermit === false,
+    },
+    {
+      code: 'choice-fusion-cold',
+      level: 'warn',
+      source: 'ours-fusion-cold',
+      when: (_s, _a, ctx) => ctx.airC !== null && ctx.airC < 5,
+    },
+  ],
+  figures: (spec, ctx) => {
+    const row = rowOf(sizeOf(spec))
+    return [
+      { key: 'depthMm', fig: depth(spec), unit: 'mm' },
+      { key: 'heatS', fig: heatS(sizeOf(spec), ctx.airC ?? 20), unit: 's' },
+      { key: 'changeoverS', fig: fig(row.changeoverS, 'dvs-2207-11'), unit: 's' },
+      { key: 'fixS', fig: fig(row.fixS, 'dvs-2207-11'), unit: 's' },
+      { key: 'coolS', fig: fig(row.coolS, 'dvs-2207-11'), unit: 's' },
+      { key: 'toolMinC', fig: fig(TOOL_MIN_C, 'dvs-2207-11'), unit: 'C' },
+      { key: 'toolMaxC', fig: fig(TOOL_MAX_C, 'dvs-2207-11'), unit: 'C' },
+    ]
+  },
+  drawing: (spec, state) => {
+    const od = odOf(spec)
+    const shapes = pipeInSocket(spec, depth(spec).value ?? od * 0.6, state)
+    return state.made ? [...shapes, ring('bead', -od * 0.06, 0, od, od * 1.12)] : shapes
+  },
+  faults: [
+    ['too-long', 'heat'],
+    ['too-short', 'heat'],
+    ['too-deep', 'join'],
+    ['twisted', 'join'],
+    ['not-peeled', 'ready'],
+  ],
+})

@@ -1,0 +1,217 @@
+import { cupDepthMm } from '../../sizes/copper.js'
+import { fig, finding, msg, noFig } from '../../sources/source.js'
+import { pipeInSocket, ring } from '../kit/drawing.js'
+import { methodFrom } from '../kit/recipe.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+import { COOL_MAX_S, FIRE_WATCH_S, solderWireMm } from './rules.js'
+
+interface SolderSpec extends BaseSpec {
+  socketDepthMm: number | null
+  part: 'plain' | 'union' | 'ball-valve' | 'gate-valve' | null
+}
+const practice = 'cp-solder-steps'
+const depth = (spec: SolderSpec) =>
+  spec.socketDepthMm !== null ? fig(spec.socketDepthMm, 'measured') : cupDepthMm(sizeOf(spec))
+const hotWork = [
+  finding('warn', 'caution-solder-fire', 'cp-hot-work'),
+  finding('warn', 'caution-solder-steam', practice),
+]
+
+/** Soldered copper joints, with unions and valves. Bears when it has cooled by itself. */
+export const solder = methodFrom<SolderSpec>({
+  id: 'solder',
+  key: 'solder',
+  version: 1,
+  fields: [
+    ...baseFields('solder'),
+    measuredDepth(100),
+    {
+      key: 'part',
+      label: msg('field-solder-part'),
+      needed: false,
+      control: 'choice',
+      options: ['plain', 'union', 'ball-valve', 'gate-valve'],
+    },
+  ],
+  practice,
+  depth,
+  shortMaxMm: 1,
+  overMaxMm: 1,
+  params: (spec) => ({
+    depthMm: depth(spec).value ?? -1,
+    wireMm: solderWireMm(sizeOf(spec)).value ?? -1,
+    part: spec.part ?? 'plain',
+  }),
+  steps: (spec) => [
+    {
+      id: 'fit',
+      reaches: 'marked',
+      exceptions: [
+        ['too-loose', 'cut-out'],
+        ['water-in-line', 'fit'],
+      ],
+      reads:
+        spec.part === 'ball-valve'
+          ? [
+              {
+                key: 'valvePosition',
+                label: msg('field-valve-position'),
+                needed: true,
+                control: 'choice',
+                options: ['closed', 'open', 'part-open'],
+              },
+            ]
+          : [],
+      tools: ['tool-wheel-cutter', 'tool-deburrer', 'tool-solder-cloth'],
+      never: ['never-solder-metal-off'],
+    },
+    {
+      id: 'flux',
+      reaches: 'prepared',
+      exceptions: [['put-down', 'on']],
+      cautions: [finding('warn', 'caution-solder-flux', practice)],
+      tools: ['tool-flux'],
+    },
+    {
+      id: 'heat',
+      reaches: 'made',
+      exceptions: [
+        ['flux-burnt', 'cut-out'],
+        ['moved-while-soft', 'cut-out'],
+      ],
+      cautions: hotWork,
+      tools: ['tool-torch', 'tool-extinguisher'],
+      never: ['never-solder-into-gap', 'never-solder-quench'],
+    },
+    {
+      id: 'look',
+      reaches: 'verified',
+      exceptions: [['drips', 'look']],
+      reads: [
+        {
+          key: 'ring',
+          label: msg('field-solder-ring'),
+          needed: true,
+          control: 'choice',
+          options: ['all-round', 'gaps', 'black'],
+        },
+      ],
+      never: ['never-toothed-wrench'],
+    },
+  ],
+  clocks: () => [
+    {
+      id: 'cool',
+      step: 'heat',
+      kind: 'dwell',
+      shows: 'set',
+      lastsS: fig(COOL_MAX_S, 'cp-solder-cool'),
+      backTo: 'look',
+    },
+    {
+      id: 'fire-watch',
+      step: 'heat',
+      kind: 'watch',
+      shows: 'made',
+      lastsS: fig(FIRE_WATCH_S, 'nfpa-51b'),
+      backTo: 'look',
+    },
+  ],
+  cure: (spec) => ({
+    id: `solder-cool/${spec.size}`,
+    sourceAt: () => 'cp-solder-cool',
+    setSource: 'cp-solder-cool',
+    classes: [{ toBar: null, requiredS: () => COOL_MAX_S }],
+    perBarS: null,
+    setS: () => COOL_MAX_S,
+    steady: true,
+  }),
+  judge: (_spec, r) => {
+    const findings = []
+    if (r.valvePosition === 'part-open') findings.push(finding('stop', 'solder-part-open', practice))
+    if (r.ring === 'gaps') findings.push(finding('stop', 'solder-gaps', practice))
+    if (r.ring === 'black') findings.push(finding('stop', 'solder-black', practice))
+    const causes =
+      r.ring === 'gaps'
+        ? [msg('cause-solder-one-side'), msg('cause-solder-flux')]
+        : r.ring === 'black'
+          ? [msg('cause-solder-burnt')]
+          : []
+    return { findings, causes }
+  },
+  interrupted: [
+    { after: 'fit', code: 'interrupted-solder-clean' },
+    { after: 'flux', code: 'interrupted-solder-flux' },
+    { after: 'flux', kind: 'rain', code: 'interrupted-solder-wet' },
+    { after: 'heat', code: 'interrupted-solder-hot' },
+  ],
+  beforeTest: [finding('warn', 'test-solder-cool', 'cp-solder-cool')],
+  needs: (spec): Need[] => [
+    { item: 'solder-wire', qty: solderWireMm(sizeOf(spec)), unit: 'mm', matches: { lead: 'free' } },
+    { item: 'flux', qty: noFig(msg('quantity-unknown')), unit: 'none', matches: { standard: 'ASTM B813' } },
+    { item: 'abrasive-cloth', qty: fig(1, practice), unit: 'count', matches: { grit: '120' } },
+  ],
+  cautions: [
+    ...hotWork,
+    finding('warn', 'caution-solder-flux', practice),
+    finding('warn', 'caution-solder-burn', practice),
+  ],
+  rules: [
+    {
+      code: 'choice-solder-lead',
+      level: 'stop',
+      source: practice,
+      when: (_s, a) => a.medium === 'drinking-water' && a.seal === 'leaded-solder',
+    },
+    {
+      code: 'choice-solder-permit',
+      level: 'stop',
+      source: 'cp-hot-work',
+      when: (_s, a) => a.hotWorkPermit === false,
+    },
+    {
+      code: 'choice-solder-beside-press',
+      level: 'stop',
+      source: 'cp-press-steps',
+      when: (_s, a) => a.neighbours?.includes('press') ?? false,
+    },
+    {
+      code: 'choice-solder-valve-sheet',
+      level: 'warn',
+      source: practice,
+      when: (spec) => spec.part === 'ball-valve',
+    },
+    {
+      code: 'choice-solder-gate-open',
+      level: 'note',
+      source: practice,
+      when: (spec) => spec.part === 'gate-valve',
+    },
+    {
+      code: 'choice-solder-union-nut',
+      level: 'warn',
+      source: practice,
+      when: (spec) => spec.part === 'union',
+    },
+  ],
+  figures: (spec) => [
+    { key: 'cupDepthMm', fig: depth(spec), unit: 'mm' },
+    { key: 'wireMm', fig: solderWireMm(sizeOf(spec)), unit: 'mm' },
+    { key: 'coolMaxS', fig: fig(COOL_MAX_S, 'cp-solder-cool'), unit: 's' },
+    { key: 'fireWatchS', fig: fig(FIRE_WATCH_S, 'nfpa-51b'), unit: 's' },
+  ],
+  drawing: (spec, state) => {
+    const d = depth(spec).value ?? odOf(spec) * 0.7
+    const od = odOf(spec)
+    const bead = state.made ? [ring('bead', -Math.max(0.6, od * 0.03), 0, od, od * 1.06)] : []
+    return [...pipeInSocket(spec, d, state), ...bead]
+  },
+  faults: [
+    ['one-side', 'heat'],
+    ['no-flux', 'flux'],
+    ['burnt-flux', 'heat'],
+    ['union-nut', 'fit'],
+    ['moved', 'heat'],
+  ],
+})

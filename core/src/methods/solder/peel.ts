@@ -1,0 +1,92 @@
+import { type Msg, msg } from '../../sources/source.js'
+
+export const COVERAGE_MIN_PCT = 70
+export const VOID_MAX_PCT = 30
+const EPSILON = 1e-9
+
+export interface Peel {
+  coveragePct: number
+  /** Longest bare run along the depth in any row, of the depth. */
+  largestVoidPct: number
+  /** A bare path from the socket's face to its stop. */
+  leakPath: boolean
+  verdict: 'pass' | 'fail'
+  causes: Msg[]
+}
+
+/**
+ * Judges a peeled joint. Rows go clockwise from 12 o'clock facing the socket and wrap round, columns run from the face
+ * to the stop; 1 covered, 0 void. Pass: 70 % covered, no void above 30 % of the depth, no path (common practice).
+ * @param grid at least one row of at least one cell, all rows equally long.
+ */
+export function judgePeel(grid: readonly (readonly number[])[]): Peel {
+  const columns = (grid[0] as readonly number[]).length
+  const covered = grid.reduce((n, row) => n + row.reduce((m, v) => m + v, 0), 0)
+  const coveragePct = (covered / (grid.length * columns)) * 100
+  const largestVoidPct = (Math.max(...grid.map(longestVoid)) / columns) * 100
+  const leakPath = hasPath(grid)
+  const fails =
+    leakPath || coveragePct < COVERAGE_MIN_PCT - EPSILON || largestVoidPct > VOID_MAX_PCT + EPSILON
+  return {
+    coveragePct,
+    largestVoidPct,
+    leakPath,
+    verdict: fails ? 'fail' : 'pass',
+    causes: coveragePct < 100 ? causesOf(grid) : [],
+  }
+}
+
+function longestVoid(row: readonly number[]): number {
+  let longest = 0
+  let here = 0
+  for (const v of row) longest = Math.max(longest, (here = v ? 0 : here + 1))
+  return longest
+}
+
+/** Is there one 8-connected void that touches the first and the last column? Rows wrap round. */
+function hasPath(grid: readonly (readonly number[])[]): boolean {
+  const rows = grid.length
+  const columns = (grid[0] as readonly number[]).length
+  const seen = new Set<number>()
+  const stack: [number, number][] = []
+  const visit = (r: number, c: number): void => {
+    const row = (r + rows) % rows
+    const key = row * columns + c
+    if (c < 0 || c >= columns || grid[row]?.[c] || seen.has(key)) return
+    seen.add(key)
+    stack.push([row, c])
+  }
+  for (let r = 0; r < rows; r++) visit(r, 0)
+  for (let next = stack.pop(); next; next = stack.pop()) {
+    const [r, c] = next
+    if (c === columns - 1) return true
+    for (const dr of [-1, 0, 1]) for (const dc of [-1, 0, 1]) visit(r + dr, c + dc)
+  }
+  return false
+}
+
+/** What the pattern speaks of: bare on one side = uneven heat; islands = flux or pair; bare at the stop = heat too near the face. */
+function causesOf(grid: readonly (readonly number[])[]): Msg[] {
+  const rows = grid.length
+  const columns = (grid[0] as readonly number[]).length
+  const bare = grid.map((row) => row.filter((v) => !v).length)
+  const all = bare.reduce((a, b) => a + b, 0)
+  const out: Msg[] = []
+  const half = Math.floor(rows / 2)
+  const worstHalf =
+    rows < 2
+      ? 0
+      : Math.max(
+          ...bare.map((_, i) =>
+            Array.from({ length: half }, (_x, k) => bare[(i + k) % rows] as number).reduce(
+              (a, b) => a + b,
+              0,
+            ),
+          ),
+        )
+  const deep = grid.reduce((n, row) => n + row.slice(Math.ceil(columns / 2)).filter((v) => !v).length, 0)
+  if (rows >= 2 && worstHalf >= all * 0.8) out.push(msg('cause-solder-one-side'))
+  else out.push(msg('cause-solder-flux'))
+  if (columns >= 2 && deep >= all * 0.8) out.push(msg('cause-solder-base-cold'))
+  return out
+}

@@ -1,0 +1,126 @@
+import { type Finding, finding, fig, msg } from '../../sources/source.js'
+import { type BoltedSpec, TORQUE_TOLERANCE, boltFields, torqueOf, torqueRead } from '../kit/bolted.js'
+import { faceToFace, ring } from '../kit/drawing.js'
+import { numberOf } from '../kit/inspection.js'
+import { methodFrom } from '../kit/recipe.js'
+import { baseFields, odOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+
+const practice = 'cp-bolted-steps'
+const body = finding('warn', 'caution-coupling-body', practice)
+
+/** Findings of a torque reading against what the bolts ask for. */
+export function judgeTorque(spec: BoltedSpec, nm: number | null, source: string): Finding[] {
+  const want = torqueOf(spec)
+  if (nm === null || want.value === null) return []
+  const params = { torqueNm: nm, wantNm: want.value }
+  if (nm > want.value * (1 + TORQUE_TOLERANCE)) return [finding('warn', 'torque-over', source, params)]
+  return nm < want.value * (1 - TORQUE_TOLERANCE) ? [finding('warn', 'torque-under', source, params)] : []
+}
+
+/** Split ring couplings on heavy process pipe. Nothing cures. */
+export const splitCoupling = methodFrom<BoltedSpec>({
+  id: 'split-coupling',
+  key: 'coupling',
+  version: 1,
+  fields: [...baseFields('split-coupling'), ...boltFields],
+  practice,
+  params: (spec) => ({
+    size: spec.size,
+    torqueNm: torqueOf(spec).value ?? -1,
+    lubricated: torqueOf(spec).value !== spec.dryTorqueNm ? 1 : 0,
+  }),
+  steps: (spec) => [
+    {
+      id: 'ready',
+      reaches: 'marked',
+      exceptions: [['part-missing', 'ready']],
+      cautions: [body, finding('stop', 'caution-coupling-isolate', practice)],
+      tools: ['tool-rigging', 'tool-parts-list'],
+      skip: 'stop',
+    },
+    {
+      id: 'gasket',
+      reaches: 'prepared',
+      exceptions: [['gap-to-ring', 'gasket']],
+      tools: ['tool-seal-lubricant'],
+    },
+    {
+      id: 'halves',
+      reaches: 'assembled',
+      exceptions: [['faces-apart', 'gasket']],
+      cautions: [body],
+      people: fig(2, practice),
+    },
+    {
+      id: 'bolts',
+      reaches: 'made',
+      exceptions: [['bolt-stuck', 'halves']],
+      cautions: [body],
+      reads: [torqueRead(spec)],
+      tools: ['tool-torque'],
+    },
+    {
+      id: 'look',
+      reaches: 'verified',
+      exceptions: [['moved', 'on']],
+      reads: [
+        {
+          key: 'faces',
+          label: msg('field-faces'),
+          needed: true,
+          control: 'choice',
+          options: ['together', 'apart'],
+        },
+      ],
+    },
+  ],
+  judge: (spec, r) => {
+    const findings = judgeTorque(spec, numberOf(r, 'torqueNm'), 'nut-factor')
+    if (r.faces === 'apart') findings.push(finding('stop', 'coupling-faces-apart', practice))
+    return {
+      findings,
+      doubt: findings.length > 0,
+      causes: r.faces === 'apart' ? [msg('cause-coupling-gap'), msg('cause-coupling-dry')] : [],
+    }
+  },
+  interrupted: [
+    { after: 'gasket', code: 'interrupted-coupling-open' },
+    { after: 'halves', code: 'interrupted-coupling-hanging' },
+  ],
+  beforeTest: [finding('warn', 'test-rigging-off', practice)],
+  needs: (spec): Need[] => [
+    { item: 'coupling-gasket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    { item: 'rigging', qty: fig(1, practice), unit: 'count', matches: {} },
+  ],
+  cautions: [body, finding('stop', 'caution-coupling-isolate', practice)],
+  rules: [
+    {
+      code: 'choice-coupling-lugs',
+      level: 'stop',
+      source: practice,
+      when: (_s, a) => a.neighbours?.includes('rigged-to-lugs') ?? false,
+    },
+    {
+      code: 'choice-torque-lubricated',
+      level: 'warn',
+      source: 'nut-factor',
+      when: (spec) => spec.dryTorqueNm !== null && (spec.kDry === null || spec.kLubricated === null),
+    },
+  ],
+  figures: (spec) => [{ key: 'torqueNm', fig: torqueOf(spec), unit: 'Nm' }],
+  drawing: (spec, state) => {
+    const od = odOf(spec)
+    const shapes = faceToFace(spec, od * 1.12, od * 0.06, state.made ? 1 : od * 0.04)
+    if (!state.marked) return shapes
+    const seal = ring('seal', -od * 0.1, od * 0.1, od * 1.12, od * 1.2)
+    return state.made
+      ? [...shapes, seal, ring('clamp', -od * 0.2, od * 0.2, od * 1.2, od * 1.42)]
+      : [...shapes, seal]
+  },
+  faults: [
+    ['gap', 'gasket'],
+    ['dry-gasket', 'gasket'],
+    ['uneven', 'bolts'],
+  ],
+})

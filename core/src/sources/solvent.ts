@@ -1,0 +1,116 @@
+import { computed, practice, published } from './records.js'
+import type { Source } from './source.js'
+
+/** Sources of solvent cement, and those that every method shares. */
+export const SOLVENT_SOURCES: readonly Source[] = [
+  published('iso-161', 'ISO 161-1, nominal outside diameters of thermoplastics pipes, metric series', '2018'),
+  published(
+    'iso-727-1',
+    'ISO 727-1, plain sockets for PVC-U, PVC-C and ABS, metric: L = 0.5 d + 6 mm (at least 12)',
+    '2002',
+  ),
+  published(
+    'astm-d1785',
+    'ASTM D1785, outside diameters of PVC pipe Sch 40, 80, 120 (as ASME B36.10M)',
+    'recent',
+  ),
+  published('astm-d2466', 'ASTM D2466, socket lengths of PVC fittings, Sch 40, minimum', 'recent'),
+  published('astm-d2467', 'ASTM D2467, socket lengths of PVC fittings, Sch 80, minimum', 'recent'),
+  published(
+    'astm-f438',
+    'ASTM F438, CPVC fittings Sch 40, socket lengths',
+    'recent',
+    'From memory, taken to equal D2466: check the standard before you rely on it.',
+  ),
+  published(
+    'astm-f439',
+    'ASTM F439, CPVC fittings Sch 80, socket lengths',
+    'recent',
+    'From memory, taken to equal D2467: check the standard before you rely on it.',
+  ),
+  published(
+    'astm-d2846',
+    'ASTM D2846, CPVC tube and fittings, copper tube sizes: outside diameters, socket lengths',
+    'recent',
+  ),
+  published(
+    'astm-d2855',
+    'ASTM D2855, solvent-cemented joints: set and cure schedule, current handbook form',
+    '2015 and later, as handbooks print it',
+  ),
+  published(
+    'astm-d2855-96',
+    'ASTM D2855-96, appendix: joint cure schedule to 180 psi; set periods of section 6',
+    '1996',
+  ),
+  published(
+    'astm-d2855-tools',
+    'ASTM D2855: applicator at least half the pipe diameter; chamfer 10 to 15 degrees, about 3/32 in',
+    'recent',
+  ),
+  published('magnus', 'Magnus formula over water, coefficients 17.62 and 243.12 °C (WMO No. 8)', '2008'),
+  practice(
+    'cp-hours-per-bar',
+    'PVC-U, metric: one hour per bar after the last joint, d16 to d160, 10 to 40 °C',
+  ),
+  practice(
+    'cp-abs-day',
+    'ABS, metric: 24 h at 10 to 30 °C, 48 h below 10 or above 30 °C',
+    'Common practice, no published source. The hot half is unverified.',
+  ),
+  practice(
+    'cp-set-metric',
+    'Leave alone 5 min (PVC-U), 10 min (ABS), 15 min (ABS at 10 °C and below); small and middling pipe',
+  ),
+  practice('cp-hold', 'Hold after push-home, by school, size and cold'),
+  practice('cp-open-time', 'Open time of gap-filling cement at 20 °C and 1 mm layer: ABS 1 min, PVC-U 4 min'),
+  computed(
+    'ours-open-time-hot',
+    'Above 20 °C: half the open time for each 10 K',
+    ['cp-open-time'],
+    'Our cautious figure, no source.',
+  ),
+  practice('cp-primer-window', 'Primer is good for about 5 min, then prime again'),
+  practice('cp-cement-body', 'Cement body by size, inch school'),
+  practice('cp-gap-filling', 'Metric school: gap-filling cement after cleaner, no separate primer'),
+  practice('cp-primer', 'PVC and CPVC are primed (inch); ABS is never primed; metric school uses cleaner'),
+  practice('cp-chamfer-metric', 'Chamfer 2 to 3 mm to d50, 3 to 6 mm to d225, 6 to 8 mm above'),
+  practice('cp-crew', 'Two people coat at once: metric above d75 ABS and d90 PVC-U; inch from about 6 in'),
+  practice(
+    'cp-temperature-limits',
+    'Cementing 40 to 110 °F with ordinary cement; metric ABS +5 to +40 °C; PVC-U below +5 °C only protected',
+  ),
+  practice('cp-condensation', 'No condensation on the surfaces: pipe wall above the dew point'),
+  practice(
+    'cp-right-cement',
+    'Cement is made for one plastic; transition cement (ASTM D3138) joins PVC to ABS, non-pressure only',
+  ),
+  practice('cp-shelf-life', 'Cement keeps 24 months from filling; ordinal date code YYDDD on the tin'),
+  practice(
+    'ours-check-mark',
+    'Check mark may stand 2 mm short to 3 mm over its offset',
+    'Our figure, common practice.',
+  ),
+  practice(
+    'ours-reading-gap',
+    'Readings more than 2 h apart: the slower of both ends for planning, unknown for sign-off',
+    'Our rule.',
+  ),
+  practice('cp-pipe-in-pipe', 'Inner pipe is longer by the difference of the socket depths, at each end'),
+  practice('cp-cut-length', 'Measure less take-offs, plus insertions, less gaps'),
+  practice('cp-steps', 'Solvent cementing, step by step, as the trade does it'),
+  practice('cp-gates', 'What must be true before pressure is put on a section'),
+  practice(
+    'cp-no-gas-on-plastic',
+    'No air or gas test on PVC, CPVC or ABS: brittle, it bursts into splinters',
+  ),
+  computed('ladder', 'Least pressure over all joints at each time, by the cure rule of each', []),
+  computed('given', 'As given in the request', []),
+  {
+    id: 'measured',
+    kind: 'measured',
+    reference: 'Measured on the fitting in hand',
+    verified: false,
+    note: 'The socket in the hand wins over the published minimum.',
+  },
+]

@@ -1,0 +1,80 @@
+import type { Wordings } from '../words.js'
+
+/** Flared fluoropolymer tube: steps, looks, mistakes, choices. */
+export const FLARE: Wordings = {
+  'method-flare': 'Flare',
+  'field-grooved': 'Grooved and flared',
+  'field-quenched': 'Quenched in water',
+  'field-cold-flare': 'Cold flare tool',
+  'do-flare-nut': (p) =>
+    `Nut on the tube first. Cut square${p.n('grooved') ? ', groove: on to the stop, 3 to 4 turns' : ''}.`,
+  'look-flare-nut': (p) =>
+    `Wall ${p.mm('wallMm')} for ${p.s('size')}; square within about 0.070 in (1.8 mm).`,
+  'mistake-flare-nut': 'The nut is not on the tube.',
+  'act-flare-nut': 'Nut on, cut square',
+  'hint-flare-nut': 'nut first, threads to the end',
+  'ex-flare-wrong-wall': 'Wrong wall',
+  'ex-flare-not-square': 'Not square',
+  'do-flare-heat': (p) =>
+    p.n('heatS') >= 0
+      ? `Heat 3/4 in of the end, always turning, about ${p.dur('heatS')}.`
+      : 'Heat 3/4 in of the end, always turning, by the tool\u2019s chart.',
+  'look-flare-heat': 'Clear and soft all round; no kink, no buckle.',
+  'mistake-flare-heat': 'Heated too far down: it kinks.',
+  'act-flare-heat': 'Heat on',
+  'hint-flare-heat': 'turning all the time',
+  'ex-flare-kinked': 'Kinked or buckled',
+  'do-flare-form': (p) =>
+    p.n('cold') ? 'Flare it cold, up to the tool\u2019s stop.' : 'At once over the mandrel, up to the stop.',
+  'look-flare-form': 'Shoulder even all round.',
+  'mistake-flare-form': 'Off the mandrel too soon: it shrinks back.',
+  'act-flare-form': 'On the mandrel',
+  'hint-flare-form': (p) => (p.n('quenched') ? 'hold 20 s, then quench' : 'hold 2 min'),
+  'ex-flare-uneven': 'Shoulder uneven',
+  'ex-flare-shrank-back': 'Shrank back',
+  'do-flare-fit': (p) =>
+    `On the nose, nut hand tight${p.n('torqueNm') >= 0 ? `, at least ${p.n('torqueNm').toFixed(1)} Nm` : ''}.`,
+  'look-flare-fit': 'The flare goes on to its shoulder without force.',
+  'mistake-flare-fit': 'Forcing a cold flare on.',
+  'act-flare-fit': 'Nut tight',
+  'hint-flare-fit': 'torque spanner where the hand cannot reach',
+  'ex-flare-wont-go-on': 'Will not go on',
+  'do-flare-look': (p) =>
+    `Gap between tube end and body ${p.mm('gapMinMm')} to ${p.mm('gapMaxMm')} all round.`,
+  'look-flare-look': 'Even all round: an uneven gap is a leak path.',
+  'mistake-flare-look': 'Looking from one side only.',
+  'act-flare-look': 'Write the gaps',
+  'hint-flare-look': 'least, then most',
+  'ex-flare-cannot-measure': 'Cannot reach it',
+  'tool-tube-cutter': 'tube cutter for this size',
+  'tool-groover': 'grooving tool',
+  'tool-heat-source': 'hot air or infra-red ring',
+  'tool-mandrel': 'mandrel for this size',
+  'tool-cold-flare': 'cold flare tool',
+  'never-flare-knife': 'knife or side cutters',
+  'clock-flare-heat': 'heat',
+  'clock-flare-mandrel': 'take off the mandrel',
+  'miss-flare-heat': 'Too long: it buckles. Cut off and begin again.',
+  'miss-flare-mandrel': 'Off too soon: it shrinks back and will not go on.',
+  'caution-flare-burn': 'Burns: hot air at some 1200 °F (650 °C), hot mandrel.',
+  'caution-flare-fumes': 'Fluoropolymer fumes when overheated: open air or extraction.',
+  'caution-flare-chemical': 'A tube that blows off sprays chemical: drain and vent, face shield.',
+  'flare-heat-unknown': (p) => `No heating time is known for ${p.s('size')}. Use the tool\u2019s chart.`,
+  'flare-torque-unknown': (p) => `No least torque is known for ${p.s('size')}. Use the maker\u2019s chart.`,
+  'flare-short': (p) =>
+    `Gap ${p.mm('mm')}; ${p.mm('maxMm')} is the most: the flare is short. Cut off and make again.`,
+  'flare-gap-small': (p) => `Gap ${p.mm('mm')}; ${p.mm('minMm')} is the least. Cut off and make again.`,
+  'cause-flare-heat': 'Heated unevenly, too short or too long.',
+  'cause-flare-square': 'Not cut square.',
+  'interrupted-flare-cold': 'Nothing runs out. See that the nut is on.',
+  'interrupted-flare-hot': 'Cut the heated end off and begin again.',
+  'interrupted-flare-mandrel': 'Leave it on the mandrel: longer does no harm.',
+  'test-flare-water': 'Water first; chemical only when it held.',
+  'choice-flare-carried-chemical':
+    'Tube that carried chemical is not heated again: its vapours are dangerous. Cold flare tool only.',
+  'choice-flare-wall': 'The wrong wall will not flare right: check it before starting.',
+  'fault-flare-nut-forgotten': 'Nut forgotten',
+  'fault-flare-too-hot': 'Heated too long',
+  'fault-flare-off-too-soon': 'Off the mandrel too soon',
+  'fault-flare-short-flare': 'Short flare',
+}
