@@ -13,7 +13,7 @@ const layers = [
   ['methods'],
   ['joint'],
   ['cut', 'prove'],
-  ['calc'],
+  ['calc', 'handbook'],
 ]
 const platform = [
   'vue',

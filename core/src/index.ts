@@ -39,3 +39,13 @@ export * from './prove/gates.js'
 export * from './prove/ladder.js'
 export * from './prove/verdict.js'
 export { CALCULATIONS, type Answer, type Calculation, Refusal } from './calc/index.js'
+export {
+  type Entry,
+  type HandbookFigure,
+  DEFAULT_AROUND,
+  contextOf,
+  figuresOf,
+  specOf,
+} from './handbook/figures.js'
+export { allEntries, searchHandbook } from './handbook/search.js'
+export { type Difference, DIFFERENCES, differencesFor } from './handbook/schools.js'

@@ -3,6 +3,7 @@ import * as fmt from '../units/format.js'
 import type { Reader } from '../units/format.js'
 import { ANSWERS } from './answers.js'
 import { FINDINGS } from './findings.js'
+import { HANDBOOK } from './handbook.js'
 import { METHOD_WORDS } from './methods/index.js'
 import { STEPS } from './steps.js'
 
@@ -20,7 +21,7 @@ export interface Params {
   dur(key: string): string
 }
 
-const ALL: Wordings = { ...FINDINGS, ...STEPS, ...METHOD_WORDS, ...ANSWERS }
+const ALL: Wordings = { ...FINDINGS, ...STEPS, ...METHOD_WORDS, ...HANDBOOK, ...ANSWERS }
 
 /** The sentence for a message. An unknown code shows itself, so that it is seen and mended. */
 export function say(message: Msg, reader: Reader = { units: 'metric' }): string {

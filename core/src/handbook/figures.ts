@@ -1,0 +1,109 @@
+import type { School } from '../methods/joinable.js'
+import type { Ctx, Curing, Method, Unit } from '../methods/method.js'
+import { methodOf } from '../methods/registry.js'
+import { odSource, outsideDiameterMm, parseSize } from '../sizes/size.js'
+import { wallMm } from '../sizes/walls.js'
+import { type Fig, type Finding, fig, msg, noFig } from '../sources/source.js'
+
+/** One joint that the Handbook can be opened at. */
+export interface Entry {
+  method: string
+  material: string
+  size: string
+  school: School
+  schedule: '40' | '80' | null
+}
+/** What is assumed around it where the question does not say. */
+export interface Around {
+  temperatureC: number
+  humidityPct: number
+  table: string
+}
+export const DEFAULT_AROUND: Around = { temperatureC: 20, humidityPct: 50, table: 'current' }
+
+export interface HandbookFigure {
+  key: string
+  fig: Fig
+  unit: Unit
+  /** Highest pressure of a cure class, bar; null = the rule sets no ceiling. Absent for the rest. */
+  toBar?: number | null
+}
+
+export const contextOf = (e: Entry, around: Around): Ctx => ({
+  school: e.school,
+  pin: { rules: 1, chart: null, school: e.school, table: around.table },
+  wall: [],
+  airC: around.temperatureC,
+  wallC: around.temperatureC,
+  humidityPct: around.humidityPct,
+  mode: 'coldest',
+})
+
+/** A specification for a page of the Handbook; what a method asks besides is left open, or taken from `details`. */
+export function specOf(
+  method: Method,
+  e: Entry,
+  details: Readonly<Record<string, unknown>> = {},
+): { spec: unknown } | { why: Finding } {
+  const parsed = method.parse({ ...details, ...e, checkOffsetMm: 50, pressureService: true })
+  return parsed.ok ? { spec: parsed.spec } : { why: parsed.errors[0] as Finding }
+}
+
+/** Set and cure of a joint at one steady temperature: one figure for each pressure class. */
+function curingFigures(curing: Curing, t: number): HandbookFigure[] {
+  if (curing.by === 'nothing') return []
+  if (curing.by === 'no-figure') return [{ key: 'cureS', fig: noFig(curing.why), unit: 's' }]
+  const { rule } = curing
+  const set = rule.setS(t)
+  // Where only the hours for each bar count, one figure says it all.
+  const perBar =
+    rule.perBarS !== null && rule.classes.every((c) => c.requiredS(t) === 0) ? rule.perBarS : null
+  return [
+    {
+      key: 'setS',
+      unit: 's',
+      fig: set === null ? noFig(msg('no-set-time', { size: '' })) : fig(set, rule.setSource),
+    },
+    ...(perBar !== null
+      ? [{ key: 'cureEachBarS', unit: 's' as const, fig: fig(perBar, rule.sourceAt(t)) }]
+      : rule.classes.map((c): HandbookFigure => {
+          const need = c.requiredS(t)
+          const whole =
+            need === null || rule.perBarS === null ? need : Math.max(need, rule.perBarS * (c.toBar ?? 0))
+          return {
+            key: 'cureS',
+            unit: 's',
+            toBar: c.toBar,
+            fig: whole === null ? noFig(msg('no-cure-temperature')) : fig(whole, rule.sourceAt(t)),
+          }
+        })),
+  ]
+}
+
+/** Every figure of one joint, with its source: dimensions, what its method knows, set and cure. */
+export function figuresOf(
+  e: Entry,
+  around: Around = DEFAULT_AROUND,
+  details: Readonly<Record<string, unknown>> = {},
+): HandbookFigure[] {
+  const method = methodOf(e.method)
+  const size = parseSize(e.size)
+  if (!method || !size) return []
+  const od = outsideDiameterMm(size)
+  const wall = wallMm(e.material, size, e.schedule)
+  const dimensions: HandbookFigure[] = [
+    ...(od === null
+      ? []
+      : [{ key: 'diameterMm', unit: 'mm' as const, fig: fig(od, odSource(size, e.material)) }]),
+    { key: 'pipeWallMm', unit: 'mm', fig: wall },
+  ]
+  const read = specOf(method, e, details)
+  if ('why' in read) return [...dimensions, { key: 'depthMm', unit: 'mm', fig: noFig(read.why) }]
+  const own = method
+    .figures(read.spec, contextOf(e, around))
+    .map(({ key, fig: f, unit }) => ({ key, fig: f, unit }))
+  const curing = method.curing(read.spec, { table: around.table, humidityPct: around.humidityPct })
+  // A cure that the method names itself is not said twice.
+  const cures = curingFigures(curing, around.temperatureC).filter((f) => !own.some((o) => o.key === f.key))
+  return [...dimensions, ...own, ...cures]
+}

@@ -1,0 +1,176 @@
+import { fToC, psiToBar } from '../units/units.js'
+
+/** What somebody typed into the Handbook, understood. */
+export interface Query {
+  /** Sizes it may mean: exact texts, or a nominal in inches or mm of any family. */
+  sizeTexts: string[]
+  inch: number | null
+  mm: number | null
+  schedule: '40' | '80' | null
+  temperatureC: number | null
+  bar: number | null
+  humidityPct: number | null
+  methods: string[]
+  materials: string[]
+  /** Stems of figure keys. */
+  figures: string[]
+  /** Words that mean nothing here. */
+  unknown: string[]
+}
+
+const METHODS: Readonly<Record<string, readonly string[]>> = {
+  'solvent-cement': ['solvent', 'cement', 'cemented', 'glue', 'glued', 'weld-on'],
+  'adhesive-bond': ['adhesive', 'bond', 'bonded', 'resin', 'frp'],
+  'socket-fusion': ['fusion', 'fuse', 'welding'],
+  flare: ['flare', 'flared'],
+  press: ['press', 'pressed', 'crimp'],
+  solder: ['solder', 'soldered', 'sweat', 'capillary'],
+  compression: ['compression', 'ferrule', 'ferrules', 'nut'],
+  'sanitary-clamp': ['clamp', 'sanitary', 'hygienic', 'ferrule-clamp'],
+  'split-coupling': ['coupling', 'split'],
+  'expansion-joint': ['expansion', 'rubber'],
+  flange: ['flange', 'flanges', 'bolts'],
+}
+const MATERIALS: Readonly<Record<string, readonly string[]>> = {
+  'pvc-u': ['pvc-u', 'pvcu', 'upvc', 'u-pvc'],
+  pvc: ['pvc'],
+  cpvc: ['cpvc', 'pvc-c'],
+  abs: ['abs'],
+  'pp-r': ['pp-r', 'ppr', 'pp'],
+  'pp-r-layered': ['layered', 'pp-r-layered'],
+  pfa: ['pfa', 'fluoropolymer'],
+  copper: ['copper', 'cu'],
+  'carbon-steel': ['carbon-steel', 'steel'],
+  stainless: ['stainless', 'inox'],
+  multilayer: ['multilayer', 'mlcp'],
+  pe: ['pe', 'polyethylene'],
+  pex: ['pex', 'pe-x'],
+  'epoxy-resin': ['epoxy'],
+  'vinyl-ester-resin': ['vinyl-ester', 'vinylester'],
+  'cored-resin': ['cored'],
+}
+const FIGURES: Readonly<Record<string, readonly string[]>> = {
+  depth: ['depth', 'insertion', 'insert', 'cup', 'socket', 'mark'],
+  cure: ['cure', 'test', 'wait', 'pressure'],
+  set: ['set', 'move', 'handling'],
+  hold: ['hold'],
+  open: ['open'],
+  primer: ['primer', 'prime'],
+  torque: ['torque', 'tighten'],
+  turns: ['turns', 'turn'],
+  heat: ['heat', 'heating'],
+  cool: ['cool', 'cooling'],
+  gap: ['gap'],
+  wire: ['wire'],
+  wall: ['wall', 'thickness'],
+  diameter: ['od', 'diameter', 'outside'],
+  crew: ['crew', 'people'],
+  applicator: ['applicator', 'brush', 'dauber'],
+  tilt: ['tilt', 'misalignment', 'angle'],
+  intrusion: ['intrusion'],
+  flange: ['flange-od'],
+  changeover: ['changeover'],
+  weld: ['weld', 'clearance', 'bend'],
+}
+const SKIP = new Set([
+  'in',
+  'mm',
+  'of',
+  'for',
+  'at',
+  'the',
+  'a',
+  'to',
+  'and',
+  'with',
+  'pipe',
+  'tube',
+  'joint',
+  'what',
+  'is',
+  'how',
+  'long',
+  'deep',
+  'inch',
+  'nps',
+  'cts',
+  'sch',
+  'schedule',
+  'time',
+  'times',
+  'bar',
+  'psi',
+  'c',
+  'f',
+  '°c',
+  '°f',
+  '%',
+  'rh',
+])
+
+const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`
+const NOMINAL = String.raw`(\d+(?:[ -]\d+\/\d+)?|\d+\/\d+)`
+const inches = (text: string): number =>
+  text.split(/[ -]/).reduce((n, part) => {
+    const [a = '0', b = '1'] = part.split('/')
+    return n + Number(a) / Number(b)
+  }, 0)
+const figure = (text: string): number => Number(text.replace(',', '.'))
+
+/** Reads a question such as `2 in sch 80 cure 45 F` or `22 mm solder depth`. Never throws. */
+export function parseQuery(text: string): Query {
+  const q: Query = {
+    sizeTexts: [],
+    inch: null,
+    mm: null,
+    schedule: null,
+    temperatureC: null,
+    bar: null,
+    humidityPct: null,
+    methods: [],
+    materials: [],
+    figures: [],
+    unknown: [],
+  }
+  let rest = ` ${text
+    .toLowerCase()
+    .replace(/[?!,;:]+(?=\s|$)/g, ' ')
+    .replace(/[″”“]/g, '"')} `
+  /** Takes what a pattern finds out of the text, so that its figures are not read twice. */
+  const take = (pattern: string, use: (m: RegExpExecArray) => void): void => {
+    const m = new RegExp(String.raw`(?<=\s)${pattern}(?=\s)`, 'i').exec(rest)
+    if (!m) return
+    use(m)
+    rest = rest.replace(m[0], ' ')
+  }
+  take(String.raw`sch(?:edule)?\.? ?(40|80)`, (m) => (q.schedule = m[1] as '40' | '80'))
+  take(String.raw`(-?\d+(?:[.,]\d+)?) ?°? ?f`, (m) => (q.temperatureC = fToC(figure(m[1] as string))))
+  take(String.raw`(-?\d+(?:[.,]\d+)?) ?°? ?c`, (m) => (q.temperatureC = figure(m[1] as string)))
+  take(String.raw`${NUMBER} ?bar`, (m) => (q.bar = figure(m[1] as string)))
+  take(String.raw`${NUMBER} ?psi`, (m) => (q.bar = psiToBar(figure(m[1] as string))))
+  take(String.raw`(?:rh ?)?${NUMBER} ?% ?(?:rh)?`, (m) => (q.humidityPct = figure(m[1] as string)))
+  take(String.raw`(nps|cts|od|bpe) ?${NOMINAL} ?(?:in(?:ch)?|")?`, (m) =>
+    q.sizeTexts.push(`${(m[1] as string).toUpperCase()} ${(m[2] as string).replace(' ', '-')}`),
+  )
+  take(String.raw`dn ?(\d+)`, (m) => q.sizeTexts.push(`DN ${m[1]}`))
+  take(String.raw`d ?${NUMBER}(?: ?mm)?`, (m) => q.sizeTexts.push(`d${(m[1] as string).replace(',', '.')}`))
+  take(String.raw`${NOMINAL} ?(?:inch|in|")`, (m) => (q.inch = inches(m[1] as string)))
+  take(String.raw`${NUMBER} ?mm`, (m) => (q.mm = figure(m[1] as string)))
+  for (const word of rest.split(/\s+/).filter(Boolean)) understand(word, q)
+  return q
+}
+
+function understand(word: string, q: Query): void {
+  const hit = (table: Readonly<Record<string, readonly string[]>>): string[] =>
+    Object.entries(table).flatMap(([id, words]) => (words.includes(word) ? [id] : []))
+  const [methods, materials, figures] = [hit(METHODS), hit(MATERIALS), hit(FIGURES)]
+  q.methods.push(...methods)
+  q.materials.push(...materials)
+  q.figures.push(...figures)
+  if (methods.length || materials.length || figures.length || SKIP.has(word)) return
+  // A bare figure may be either: a size in inches or in millimetres.
+  if (/^\d+(?:[-]\d+\/\d+)?$|^\d+\/\d+$/.test(word) && q.inch === null && q.mm === null) {
+    q.inch = inches(word)
+    q.mm = inches(word)
+  } else q.unknown.push(word)
+}

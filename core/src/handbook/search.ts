@@ -1,0 +1,89 @@
+import { type School, joinable } from '../methods/joinable.js'
+import { allMethods } from '../methods/registry.js'
+import { parseSize } from '../sizes/size.js'
+import { type Around, DEFAULT_AROUND, type Entry, type HandbookFigure, figuresOf } from './figures.js'
+import { type Query, parseQuery } from './query.js'
+
+export interface Hit {
+  entry: Entry
+  figure: HandbookFigure
+}
+export interface Found {
+  query: Query
+  around: Around
+  hits: Hit[]
+  /** Joints that fit the question; only the first ones are worked out. */
+  joints: number
+}
+const MOST_JOINTS = 24
+
+let index: Entry[] | null = null
+/** Every joint the Handbook can be opened at. Worked out once. */
+export function allEntries(): readonly Entry[] {
+  index ??= allMethods().flatMap((m) =>
+    (m.fields.find((f) => f.key === 'material')?.options ?? []).flatMap((material) =>
+      m.sizes(material).flatMap((size): Entry[] => {
+        const metric = /^d|^DN/.test(size)
+        const schools: School[] = metric ? ['metric', 'inch'] : ['inch', 'metric']
+        const school = schools.find((s) => joinable(m.id, material, size, s).ok)
+        if (!school) return []
+        const base = { method: m.id, material, size, school }
+        const scheduled = m.fields.some((f) => f.key === 'schedule') && size.startsWith('NPS')
+        return scheduled
+          ? (['40', '80'] as const).map((schedule) => ({ ...base, schedule }))
+          : [{ ...base, schedule: null }]
+      }),
+    ),
+  )
+  return index
+}
+
+function sizeFits(text: string, q: Query): boolean {
+  if (!q.sizeTexts.length && q.inch === null && q.mm === null) return true
+  if (q.sizeTexts.includes(text)) return true
+  const size = parseSize(text)
+  if (!size) return false
+  const metric = size.family === 'd' || size.family === 'DN'
+  return metric ? size.nominal === q.mm : size.nominal === q.inch
+}
+
+/** Stems as keys begin or end with them: `depth` finds depthMm and cupDepthMm. */
+const figureFits = (key: string, stems: readonly string[]): boolean =>
+  !stems.length || stems.some((s) => key.toLowerCase().includes(s))
+
+/** Answers a question in words. Order: as the methods are listed, sizes ascending. */
+export function searchHandbook(text: string): Found {
+  const query = parseQuery(text)
+  const around: Around = {
+    ...DEFAULT_AROUND,
+    ...(query.temperatureC !== null ? { temperatureC: query.temperatureC } : {}),
+    ...(query.humidityPct !== null ? { humidityPct: query.humidityPct } : {}),
+  }
+  const named = query.methods.length > 0 || query.materials.length > 0 || query.figures.length > 0
+  const sized = query.sizeTexts.length > 0 || query.inch !== null || query.mm !== null
+  if (!named && !sized && query.schedule === null) return { query, around, hits: [], joints: 0 }
+  const entries = allEntries().filter(
+    (e) =>
+      sizeFits(e.size, query) &&
+      (!query.methods.length || query.methods.includes(e.method)) &&
+      (!query.materials.length || query.materials.includes(e.material)) &&
+      (query.schedule === null || e.schedule === query.schedule),
+  )
+  const hits: Hit[] = []
+  let worked = 0
+  for (const entry of entries) {
+    if (worked >= MOST_JOINTS) break
+    const figures = figuresOf(entry, around).filter(
+      (f) =>
+        figureFits(f.key, query.figures) &&
+        (query.bar === null || f.toBar === undefined || f.toBar === null || f.toBar >= query.bar - 0.0005),
+    )
+    if (!figures.length) continue
+    worked += 1
+    hits.push(...figures.map((figure) => ({ entry, figure })))
+  }
+  // What is known comes before what is not.
+  const known = (h: Hit): number => (h.figure.fig.value === null ? 1 : 0)
+  hits.sort((a, b) => known(a) - known(b))
+  return { query, around, hits, joints: entries.length }
+}
