@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { PHONE, demoJob, noViolations, signIn } from './help'
 
-const PLACES = ['set-out', 'cut', 'make', 'wait', 'prove', 'hand-over'] as const
+const PLACES = ['set-out', 'cut', 'make', 'wait', 'prove', 'hand-over', 'handbook'] as const
 
 for (const theme of ['light', 'dark'] as const)
   test(`every place stands up to the accessibility checks, ${theme}`, async ({ browser }) => {

@@ -47,5 +47,5 @@ export {
   figuresOf,
   specOf,
 } from './handbook/figures.js'
-export { allEntries, searchHandbook } from './handbook/search.js'
+export { type Hit, allEntries, searchHandbook } from './handbook/search.js'
 export { type Difference, DIFFERENCES, differencesFor } from './handbook/schools.js'

@@ -11,6 +11,9 @@ export const PLACES = [
   { name: 'hand-over', key: '6', says: 'Hand over' },
 ] as const
 
+/** Places on the side: three loose tools below the rule. Those that are not built yet do not appear. */
+export const SIDE_PLACES = [{ name: 'handbook', key: 'h', says: 'Handbook' }] as const
+
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
@@ -27,6 +30,7 @@ export const router = createRouter({
         { path: 'make/:jointId?', name: 'make', component: () => import('./places/make/Make.vue') },
         { path: 'wait/:sectionId?', name: 'wait', component: () => import('./places/wait/Wait.vue') },
         { path: 'prove/:sectionId?', name: 'prove', component: () => import('./places/prove/Prove.vue') },
+        { path: 'handbook', name: 'handbook', component: () => import('./places/handbook/Handbook.vue') },
         { path: 'hand-over', name: 'hand-over', component: () => import('./places/hand-over/HandOver.vue') },
       ],
     },
@@ -42,6 +46,6 @@ router.beforeEach(async (to) => {
   return true
 })
 router.afterEach((to) => {
-  const place = PLACES.find((p) => p.name === to.name)
+  const place = [...PLACES, ...SIDE_PLACES].find((p) => p.name === to.name)
   document.title = place ? `${place.says} · Jugalis` : 'Jugalis'
 })

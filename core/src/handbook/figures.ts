@@ -45,7 +45,9 @@ export function specOf(
   e: Entry,
   details: Readonly<Record<string, unknown>> = {},
 ): { spec: unknown } | { why: Finding } {
-  const parsed = method.parse({ ...details, ...e, checkOffsetMm: 50, pressureService: true })
+  // A check mark as each school likes it: two inches, or 50 mm.
+  const checkOffsetMm = e.school === 'inch' ? 50.8 : 50
+  const parsed = method.parse({ ...details, ...e, checkOffsetMm, pressureService: true })
   return parsed.ok ? { spec: parsed.spec } : { why: parsed.errors[0] as Finding }
 }
 

@@ -254,6 +254,14 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       note: str(d.note),
     }
   },
+  'source-checked': (s, e, d) =>
+    void s.checked.set(str(d.sourceId), {
+      by: e.actorId,
+      edition: str(d.edition),
+      on: str(d.on),
+      note: str(d.note),
+      atS: e.occurredAtS,
+    }),
   signed: (s, e, d) =>
     void s.signed.push({
       what: str(d.what),

@@ -205,6 +205,16 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       m('note', text),
     ],
   },
+  'source-checked': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('sourceId', { type: 'string', max: 80 }),
+      n('edition', { type: 'string', max: 80 }),
+      n('on', { type: 'string', max: 10 }),
+      m('note', { type: 'string', max: 500 }),
+    ],
+  },
   signed: {
     v: 1,
     joint: false,

@@ -109,6 +109,8 @@ export interface JobState {
   readings: Map<string, PlaceReadings>
   tins: Map<string, { plastic: string; code: string; expiresOn: string }>
   tests: Map<string, TestRun>
+  /** Sources that a named person compared with a copy: the last word on each. */
+  checked: Map<string, { by: string; edition: string; on: string; note: string; atS: number }>
   signed: { what: string; refId: string; by: string; atS: number; statement: string }[]
   notes: Note[]
   /** Latest time that any event speaks of. */
@@ -127,6 +129,7 @@ export const emptyState = (): JobState => ({
   readings: new Map(),
   tins: new Map(),
   tests: new Map(),
+  checked: new Map(),
   signed: [],
   notes: [],
   lastAtS: 0,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { PLACES } from '../router'
+import { PLACES, SIDE_PLACES } from '../router'
 import { useJob } from '../stores/job'
 
 const props = defineProps<{ bottom?: boolean }>()
@@ -10,7 +10,7 @@ const route = useRoute()
 const more = ref(false)
 const FIRST = 5
 const shown = computed(() => (props.bottom ? PLACES.slice(0, FIRST) : PLACES))
-const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
+const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLACES] : []))
 </script>
 
 <template>
@@ -26,6 +26,15 @@ const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
       <span v-if="!bottom" class="key" aria-hidden="true">{{ p.key }}</span>
       {{ p.says }}
     </RouterLink>
+    <RouterLink
+      v-for="p in bottom ? [] : SIDE_PLACES"
+      :key="p.name"
+      :to="{ name: p.name, params: { jobId: job.jobId } }"
+      class="tool"
+      :class="{ here: route.name === p.name }"
+      :aria-current="route.name === p.name ? 'page' : undefined"
+      >{{ p.says }}</RouterLink
+    >
     <template v-if="bottom">
       <button
         type="button"
@@ -93,6 +102,23 @@ const rest = computed(() => (props.bottom ? PLACES.slice(FIRST) : []))
   border: 2px solid var(--ink);
   border-right: 0;
   border-left: 0;
+}
+/* Loose tools lie below the rule: no hinge, no graduation. */
+.tool {
+  display: flex;
+  align-items: center;
+  height: 48px;
+  margin: 20px 10px 0;
+  padding-left: 10px;
+  border: 2px solid var(--rail-ink);
+  text-decoration: none;
+  font-weight: 600;
+  font-size: 17px;
+}
+.tool.here {
+  background: var(--paper);
+  color: var(--ink);
+  border-color: var(--ink);
 }
 .key {
   font: 500 16px/1 var(--figures);

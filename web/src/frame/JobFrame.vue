@@ -2,7 +2,7 @@
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import Dock from '../clocks/Dock.vue'
-import { PLACES } from '../router'
+import { PLACES, SIDE_PLACES } from '../router'
 import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
 import FoldingRule from './FoldingRule.vue'
@@ -34,7 +34,7 @@ function onKey(e: KeyboardEvent): void {
     if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !/INPUT|TEXTAREA/.test(el.tagName)) void job.undo()
     return
   }
-  const place = PLACES.find((p) => p.key === e.key)
+  const place = [...PLACES, ...SIDE_PLACES].find((p) => p.key === e.key)
   if (place) return void router.push({ name: place.name, params: { jobId: job.jobId as string } })
   if (e.key === '?') help.value = !help.value
   if (e.key === 'l') prefs.flipTheme()

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { Shape } from '@jugalis/core'
+import { type Reader, type Shape, fmt, say } from '@jugalis/core'
 import { computed, ref } from 'vue'
-import { fmt } from '@jugalis/core'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
 
@@ -11,11 +10,17 @@ const props = withDefaults(
     height?: number
     depthMm?: number | null
     offsetMm?: number | null
+    /** Units of the labels; the job's if absent. */
+    reader?: Reader | null
+    /** No labels: a small picture. */
+    bare?: boolean
   }>(),
   {
     height: 220,
     depthMm: null,
     offsetMm: null,
+    reader: null,
+    bare: false,
   },
 )
 const job = useJob()
@@ -39,11 +44,11 @@ const bounds = computed(() => {
   )
   return { min: Math.min(...xs), max: Math.max(...xs) + 4, od }
 })
-const LABELS = 34
+const labels = computed(() => (props.bare ? 6 : 34))
 const scale = computed(() =>
   Math.min(
     (width.value - 24) / (bounds.value.max - bounds.value.min),
-    (props.height - 2 * LABELS) / bounds.value.od,
+    (props.height - 2 * labels.value) / bounds.value.od,
   ),
 )
 const left = computed(() => (width.value - (bounds.value.max - bounds.value.min) * scale.value) / 2)
@@ -73,7 +78,8 @@ const gap = computed(() => props.shapes.find((s) => s.kind === 'gap'))
 const marks = computed(() => props.shapes.filter((s) => s.kind === 'mark'))
 const pipeTop = computed(() => mid.value - H((pipe.value?.odMm ?? 0) / 2))
 const pipeBottom = computed(() => mid.value + H((pipe.value?.odMm ?? 0) / 2))
-const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, job.reader))
+const reads = computed(() => props.reader ?? job.reader)
+const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, reads.value))
 const markSays = (as: string): string =>
   as === 'depth'
     ? `depth ${figure(props.depthMm)}`
@@ -159,7 +165,7 @@ const markSays = (as: string): string =>
       <g v-for="m in marks" :key="m.at">
         <path :d="`M${X(m.at)} ${pipeTop - 8}V${pipeBottom + 8}`" :class="m.as" />
         <text
-          v-if="m.as === 'check'"
+          v-if="!bare && m.as === 'check'"
           :x="Math.max(46, X(m.at))"
           :y="pipeTop - 14"
           text-anchor="middle"
@@ -167,17 +173,17 @@ const markSays = (as: string): string =>
         >
           {{ markSays(m.as) }}
         </text>
-        <text v-else :x="X(m.at)" :y="pipeBottom + 25" text-anchor="middle" class="label violet">
+        <text v-else-if="!bare" :x="X(m.at)" :y="pipeBottom + 25" text-anchor="middle" class="label violet">
           {{ markSays(m.as) }}
         </text>
       </g>
-      <g v-if="gap">
+      <g v-if="gap && !bare">
         <path
           :d="`M${X(gap.x1)} ${pipeBottom + 16}H${X(gap.x2)}M${X(gap.x1)} ${pipeBottom + 10}v12M${X(gap.x2)} ${pipeBottom + 10}v12`"
           class="measure"
         />
         <text :x="(X(gap.x1) + X(gap.x2)) / 2" :y="pipeBottom + 33" text-anchor="middle" class="label">
-          {{ job.t(gap.says) }}
+          {{ say(gap.says, reads) }}
         </text>
       </g>
     </svg>

@@ -1,0 +1,197 @@
+import { randomUUID } from 'node:crypto'
+import { type Page, expect, test } from '@playwright/test'
+import { PHONE, demoJob, eventsOf, noViolations, readings, signIn, write } from './help'
+
+interface Story {
+  method: string
+  material: string
+  size: string
+  details?: Record<string, unknown>
+  /** Readings that are typed, by key. */
+  typed?: Record<string, string>
+  steps: number
+}
+const STORIES: readonly Story[] = [
+  { method: 'press', material: 'copper', size: 'd22', steps: 3 },
+  { method: 'solder', material: 'copper', size: 'd15', details: { part: 'ball-valve' }, steps: 4 },
+  {
+    method: 'compression',
+    material: 'stainless',
+    size: 'd12',
+    details: { socketDepthMm: 20 },
+    typed: { turns: '1-1/4' },
+    steps: 4,
+  },
+  {
+    method: 'sanitary-clamp',
+    material: 'stainless',
+    size: 'DN 40',
+    details: { gasket: 'EPDM', tighten: 'torque' },
+    typed: { gapMinMm: '0.9', gapMaxMm: '0.9', torqueNm: '4', intrusionMm: '0.1' },
+    steps: 5,
+  },
+  {
+    method: 'flare',
+    material: 'pfa',
+    size: 'OD 1/2',
+    details: { cold: true, quenched: true },
+    typed: { gapMinMm: '2.5', gapMaxMm: '3' },
+    steps: 4,
+  },
+  {
+    method: 'socket-fusion',
+    material: 'pp-r',
+    size: 'd20',
+    typed: { toolC: '260', tiltDeg: '1' },
+    steps: 4,
+  },
+  {
+    method: 'adhesive-bond',
+    material: 'epoxy-resin',
+    size: 'NPS 4',
+    details: { socketDepthMm: 50 },
+    steps: 5,
+  },
+  {
+    method: 'split-coupling',
+    material: 'carbon-steel',
+    size: 'NPS 8',
+    details: { bolts: 4, dryTorqueNm: 200, kDry: 0.2, kLubricated: 0.15 },
+    typed: { torqueNm: '150' },
+    steps: 5,
+  },
+  {
+    method: 'expansion-joint',
+    material: 'carbon-steel',
+    size: 'NPS 6',
+    details: { dryTorqueNm: 80, rods: 'limit', extensionMm: 10 },
+    typed: { torqueNm: '80', outerMm: '10' },
+    steps: 4,
+  },
+  {
+    method: 'flange',
+    material: 'pvc-u',
+    size: 'd110',
+    details: { bolts: 8, dryTorqueNm: 30 },
+    typed: { torqueNm: '30' },
+    steps: 4,
+  },
+]
+
+async function jobWith(page: Page, s: Story): Promise<{ job: string; joint: string }> {
+  await signIn(page)
+  const [job, placeId, lineId, joint] = [randomUUID(), randomUUID(), randomUUID(), randomUUID()]
+  await page.request.post('/api/jobs', { data: { jobId: job, name: s.method } })
+  const set = { name: s.method, zone: 'UTC', school: 'metric', table: 'current', checkOffsetMm: 50 }
+  const line = {
+    lineId,
+    tag: 'M',
+    name: 'M',
+    school: 'metric',
+    placeId,
+    method: s.method,
+    material: s.material,
+  }
+  const piece = {
+    type: 'piece',
+    tag: 'P1',
+    size: s.size,
+    measure: 'end-end',
+    measuredMm: 900,
+    jointA: joint,
+    tagA: 'M-01',
+  }
+  await write(page, job, [
+    { kind: 'job-set', data: set },
+    { kind: 'place-set', data: { placeId, name: 'P' } },
+    { kind: 'line-set', data: { ...line, details: s.details ?? {} } },
+    {
+      kind: 'item-put',
+      data: {
+        lineId,
+        itemId: randomUUID(),
+        item: { type: 'fitting', tag: 'F1', size: s.size, fitting: 'tee' },
+      },
+    },
+    { kind: 'item-put', data: { lineId, itemId: randomUUID(), item: piece } },
+    ...readings(placeId, 2, 24),
+  ])
+  return { job, joint }
+}
+
+for (const s of STORIES)
+  test(`one joint goes through Make: ${s.method}`, async ({ browser }) => {
+    const context = await browser.newContext({ viewport: PHONE, hasTouch: true })
+    const page = await context.newPage()
+    const { job, joint } = await jobWith(page, s)
+    await page.goto(`/job/${job}/make/${joint}`)
+    const done = () =>
+      eventsOf(page, job).then((all) => all.filter((e) => e.kind === 'step-done' && e.jointId === joint))
+    for (let step = 0; step < s.steps; step++) {
+      await expect(page.locator('.stepbar, .panel')).toBeVisible()
+      for (let seen = page.getByRole('button', { name: 'Seen', exact: true }); await seen.count();)
+        await seen.first().click()
+      for (const [key, value] of Object.entries(s.typed ?? {})) {
+        const field = page.locator(`#read-${key}`)
+        if (await field.count()) {
+          await expect(field).toHaveValue('')
+          await field.fill(value)
+        }
+      }
+      // A heat or a hold runs its time before the next tap is asked for.
+      await expect(page.locator('.action')).toBeEnabled({ timeout: 30_000 })
+      if (step === 1) await noViolations(page)
+      await page.locator('.action').click()
+      await expect.poll(async () => (await done()).length).toBe(step + 1)
+    }
+    await expect(page.getByRole('img', { name: /judged good/ }).first()).toBeVisible()
+    await context.close()
+  })
+
+test.describe('the Handbook', () => {
+  test('answers a question, opens the joint, shows the source, puts another beside', async ({ page }) => {
+    await signIn(page)
+    const job = await demoJob(page)
+    await page.goto(`/job/${job}/wait`)
+    await page.getByRole('link', { name: 'Handbook' }).click()
+    await page.getByLabel('Ask the Handbook').fill('2 in sch 80 cure 45 F')
+    const h1 = page.getByRole('heading', { level: 1 })
+    await expect(h1).toContainText('Cure, to 160 psi, pvc NPS 2 Sch 80 = 45 min (published, from memory).')
+    await noViolations(page)
+    await page.getByRole('button', { name: 'published, from memory' }).first().click()
+    await expect(page.getByText(/ASTM D2855, solvent-cemented joints/)).toBeVisible()
+    await page.getByRole('button', { name: 'Solvent cement, pvc NPS 2 Sch 80' }).first().click()
+    await expect(h1).toHaveText('Solvent cement, pvc NPS 2 Sch 80')
+    await expect(page.getByText('45 min', { exact: true })).toBeVisible()
+    await expect(page.getByRole('img', { name: 'Hours of cure against wall temperature' })).toBeVisible()
+    await expect(page.getByText('Prime socket, pipe, socket again.')).toBeVisible()
+    await expect(page.getByRole('cell', { name: 'With a quarter turn' })).toBeVisible()
+    await page.getByRole('button', { name: 'Put another beside' }).click()
+    await expect(page.locator('article')).toHaveCount(2)
+    await noViolations(page)
+    await page.goBack()
+    await expect(page.locator('article')).toHaveCount(1)
+  })
+  test('a question in millimetres', async ({ page }) => {
+    await signIn(page)
+    const job = await demoJob(page)
+    await page.goto(`/job/${job}/handbook`)
+    await page.getByLabel('Ask the Handbook').fill('22 mm solder depth')
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Depth of the cup, copper d22 = 15.4')
+  })
+  test('a table is compared with a copy by a named person, and says so from then on', async ({ page }) => {
+    const s = STORIES[0] as Story
+    const { job } = await jobWith(page, s)
+    await page.goto(`/job/${job}/handbook?page=unverified`)
+    const before = Number(/^\d+/.exec(await page.getByRole('heading', { level: 1 }).innerText())?.[0])
+    await page.getByRole('button', { name: /Compared with a copy: EN 1254-1/ }).click()
+    await page.getByRole('button', { name: 'I compared it' }).click()
+    await expect(page.getByRole('alert')).toContainText('Which edition')
+    await page.getByLabel('Edition').fill('1998')
+    await page.getByRole('button', { name: 'I compared it' }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(`${before - 1} published tables`)
+    await expect(page.getByText(/1998, on .*, by Wren/)).toBeVisible()
+    await page.goto(`/job/${job}/handbook?q=22%20mm%20solder%20depth`)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('checked against 1998')
+  })
+})

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { type HandbookFigure, type Msg, say, sourceOf } from '@jugalis/core'
+import { ref } from 'vue'
+import { useJob } from '../../stores/job'
+import { figureName, figureText, otherText, readerFor, standing } from './figure-text'
+
+/** Figures with their sources one click away. */
+defineProps<{ rows: readonly { figure: HandbookFigure; school: string; of?: string }[] }>()
+const emit = defineEmits<{ open: [index: number] }>()
+const job = useJob()
+const reader = (school: string) => readerFor(school, job.reader)
+const words = (school: string) => (m: Msg) => say(m, reader(school))
+const shown = ref<number | null>(null)
+const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.fig.source))
+</script>
+
+<template>
+  <table class="rows figures">
+    <thead>
+      <tr>
+        <th v-if="rows.some((r) => r.of)">Joint</th>
+        <th>Figure</th>
+        <th class="right">Value</th>
+        <th>Source</th>
+      </tr>
+    </thead>
+    <tbody>
+      <template v-for="(r, i) in rows" :key="i">
+        <tr>
+          <td v-if="r.of">
+            <button type="button" class="joint" @click="emit('open', i)">{{ r.of }}</button>
+          </td>
+          <td>{{ words(r.school)(figureName(r.figure)) }}</td>
+          <td class="right value" :class="{ none: r.figure.fig.value === null }">
+            {{ figureText(r.figure, reader(r.school), words(r.school)) }}
+            <span class="other">{{ otherText(r.figure, reader(r.school), words(r.school)) }}</span>
+          </td>
+          <td>
+            <button
+              v-if="r.figure.fig.value !== null"
+              type="button"
+              class="source"
+              :aria-expanded="shown === i"
+              @click="shown = shown === i ? null : i"
+            >
+              {{ standing(r.figure.fig.source, job.state.checked) }}
+            </button>
+          </td>
+        </tr>
+        <tr v-if="shown === i && source(r.figure)" class="told">
+          <td :colspan="rows.some((x) => x.of) ? 4 : 3">
+            {{ source(r.figure)!.reference
+            }}<template v-if="source(r.figure)!.edition">, {{ source(r.figure)!.edition }}</template
+            >.
+            {{ source(r.figure)!.note }}
+            <template v-if="source(r.figure)!.from?.length">
+              From: {{ source(r.figure)!.from!.join(', ') }}.</template
+            >
+          </td>
+        </tr>
+      </template>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.figures td {
+  padding-block: 2px;
+}
+.other {
+  margin-left: 10px;
+  font: 400 15px var(--text);
+  color: var(--soft);
+}
+.value {
+  font: 600 19px var(--figures);
+  white-space: nowrap;
+}
+.none {
+  font: 400 15px var(--text);
+  white-space: normal;
+  max-width: 320px;
+}
+.source,
+.joint {
+  border: 0;
+  padding: 0;
+  min-height: 40px;
+  background: none;
+  color: var(--copper);
+  text-align: left;
+  text-decoration: underline;
+  font: inherit;
+  cursor: pointer;
+}
+.joint {
+  font-weight: 600;
+}
+.told td {
+  background: var(--paper);
+  border-left: 4px solid var(--ink);
+  padding: 8px 12px;
+}
+@media print {
+  .source {
+    text-decoration: none;
+    color: var(--ink);
+  }
+}
+</style>

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import {
+  type Entry,
+  type Msg,
+  DEFAULT_AROUND,
+  contextOf,
+  differencesFor,
+  figuresOf,
+  methodOf,
+  say,
+  specOf,
+} from '@jugalis/core'
+import { computed, defineAsyncComponent } from 'vue'
+import { useJob } from '../../stores/job'
+import JointSection from '../../tapes/JointSection.vue'
+import FigureTable from './FigureTable.vue'
+import { readerFor } from './figure-text'
+
+/** Everything the Handbook holds of one joint: figures, drawing, steps, what not to combine, where schools differ. */
+const props = defineProps<{
+  entry: Entry
+  temperatureC: number
+  humidityPct: number
+  details: Readonly<Record<string, string>>
+  /** One of two side by side: the chart is left out. */
+  narrow?: boolean
+}>()
+const CureChart = defineAsyncComponent(() => import('./CureChart.vue'))
+const job = useJob()
+const around = computed(() => ({
+  ...DEFAULT_AROUND,
+  temperatureC: props.temperatureC,
+  humidityPct: props.humidityPct,
+  table: job.state.job.table,
+}))
+const method = computed(() => methodOf(props.entry.method))
+const read = computed(() => (method.value ? specOf(method.value, props.entry, props.details) : null))
+const spec = computed(() => (read.value && 'spec' in read.value ? read.value.spec : null))
+const lacks = computed(() => (read.value && 'why' in read.value ? read.value.why : null))
+const ctx = computed(() => contextOf(props.entry, around.value))
+const figures = computed(() =>
+  figuresOf(props.entry, around.value, props.details).map((figure) => ({
+    figure,
+    school: props.entry.school,
+  })),
+)
+const steps = computed(() => (spec.value === null ? [] : (method.value?.steps(spec.value, ctx.value) ?? [])))
+const shapes = computed(() =>
+  spec.value === null ? [] : (method.value?.section(spec.value, null, ctx.value) ?? []),
+)
+const depth = computed(() =>
+  spec.value === null ? null : (method.value?.insertion(spec.value, ctx.value).depthMm.value ?? null),
+)
+const cautions = computed(() =>
+  spec.value === null ? [] : (method.value?.cautions(spec.value, ctx.value) ?? []),
+)
+const before = computed(() =>
+  spec.value === null
+    ? []
+    : (method.value?.testing(spec.value, { no: 1, done: [], interrupted: [] }, ctx.value).open ?? []),
+)
+const differences = computed(() => differencesFor(props.entry.method))
+/** Cure against temperature is drawn where it hangs on temperature. */
+const curve = computed(() => {
+  if (spec.value === null || !method.value?.cures || props.narrow) return false
+  const c = method.value.curing(spec.value, { table: around.value.table, humidityPct: props.humidityPct })
+  return c.by === 'rule' && !c.rule.steady
+})
+const reader = computed(() => readerFor(props.entry.school, job.reader))
+const t = (m: Msg): string => say(m, reader.value)
+const name = computed(() => (method.value ? job.t(method.value.name) : ''))
+</script>
+
+<template>
+  <article class="page" :aria-label="`${name} ${entry.material} ${entry.size}`">
+    <h2 v-if="narrow" class="title">
+      {{ name }}: {{ entry.material }} {{ entry.size }}{{ entry.schedule ? ` Sch ${entry.schedule}` : ''
+      }}<span class="school">{{ entry.school }} school</span>
+    </h2>
+    <p v-if="lacks" class="refusal">{{ t(lacks) }} Choose it above.</p>
+    <JointSection
+      v-if="shapes.length"
+      :shapes="shapes"
+      :height="170"
+      :depth-mm="depth"
+      :offset-mm="entry.school === 'inch' ? 50.8 : 50"
+      :reader="reader"
+    />
+    <FigureTable :rows="figures" />
+    <CureChart
+      v-if="curve"
+      :reader="reader"
+      :entry="entry"
+      :humidity-pct="humidityPct"
+      :temperature-c="temperatureC"
+    />
+    <h2>Steps</h2>
+    <ol class="steps">
+      <li v-for="s in steps" :key="s.id">
+        <p class="does">{{ t(s.does) }}</p>
+        <p>{{ t(s.lookFor) }}</p>
+        <p class="mistake">Usual mistake: {{ t(s.mistake) }}</p>
+        <p v-for="c in s.cautions" :key="c.code" class="caution">Caution: {{ t(c) }}</p>
+        <p v-if="s.tools.length">Use: {{ s.tools.map((m) => t(m)).join('; ') }}.</p>
+        <p v-if="s.never?.length" class="never">Never: {{ s.never.map((m) => t(m)).join('; ') }}.</p>
+      </li>
+    </ol>
+    <template v-if="before.length">
+      <h2>Before a test</h2>
+      <p v-for="f in before" :key="f.code">{{ t(f) }}</p>
+    </template>
+    <h2>Cautions</h2>
+    <p v-for="c in cautions" :key="c.code" class="caution">{{ t(c) }}</p>
+    <h2>What not to combine</h2>
+    <p v-for="r in method?.rules ?? []" :key="r.code">
+      <strong>{{ r.level === 'stop' ? 'Stop' : r.level === 'warn' ? 'Mind' : 'Note' }}:</strong>
+      {{ t(r) }}
+    </p>
+    <template v-if="differences.length">
+      <h2>Where schools differ</h2>
+      <table class="rows">
+        <thead>
+          <tr>
+            <th>Point</th>
+            <th>One</th>
+            <th>Another</th>
+            <th>Here</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="d in differences" :key="d.id">
+            <td class="strong">{{ t(d.point) }}</td>
+            <td :class="{ chosen: d.follows[entry.school] === 'a' }">{{ t(d.a) }}</td>
+            <td :class="{ chosen: d.follows[entry.school] === 'b' }">{{ t(d.b) }}</td>
+            <td>{{ t(d.here) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </article>
+</template>
+
+<style scoped>
+.page {
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.title {
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 4px;
+}
+.school {
+  font: 400 17px var(--text);
+  margin-left: 12px;
+}
+h2 {
+  margin-top: 12px;
+  font-size: 20px;
+}
+.steps {
+  padding-left: 22px;
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+.does {
+  font-weight: 600;
+  font-size: 18px;
+}
+.mistake,
+.never {
+  color: var(--soft);
+}
+.caution {
+  border-left: 4px solid var(--wet);
+  padding-left: 8px;
+}
+.chosen {
+  font-weight: 600;
+  text-decoration: underline;
+  text-underline-offset: 4px;
+}
+@media print {
+  .page {
+    break-inside: avoid-page;
+  }
+}
+</style>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { DEFAULT_AROUND, allEntries, contextOf, methodOf, specOf } from '@jugalis/core'
+import { computed } from 'vue'
+import { useJob } from '../../stores/job'
+import JointSection from '../../tapes/JointSection.vue'
+
+/** One way to join pipe: its name, its joint in section, how many sizes it has. */
+const props = defineProps<{ methodId: string }>()
+const emit = defineEmits<{ open: [] }>()
+const job = useJob()
+const method = computed(() => methodOf(props.methodId))
+const entries = computed(() => allEntries().filter((e) => e.method === props.methodId))
+const shapes = computed(() => {
+  const m = method.value
+  const entry = entries.value[Math.floor(entries.value.length / 3)]
+  if (!m || !entry) return []
+  const read = specOf(m, entry)
+  if (!('spec' in read)) return []
+  const ctx = contextOf(entry, DEFAULT_AROUND)
+  // Every step done: the joint as it should be.
+  const done = m.steps(read.spec, ctx).map((s, i) => ({
+    eventId: '',
+    step: s.id,
+    earliestS: i,
+    latestS: i,
+    readings: {},
+    by: '',
+  }))
+  return m.section(read.spec, { no: 1, done, interrupted: [] }, ctx)
+})
+</script>
+
+<template>
+  <button v-if="method" type="button" class="card" @click="emit('open')">
+    <JointSection v-if="shapes.length" :shapes="shapes" :height="104" bare />
+    <span class="name">{{ job.t(method.name) }}</span>
+    <span class="count">{{ entries.length }} joints</span>
+  </button>
+</template>
+
+<style scoped>
+.card {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  min-width: 0;
+  padding: 8px 10px 10px;
+  border: 2px solid var(--ink);
+  border-radius: 2px;
+  background: var(--sheet);
+  color: var(--ink);
+  text-align: left;
+  cursor: pointer;
+}
+.name {
+  font: 600 22px/1.1 var(--figures);
+}
+.count {
+  color: var(--soft);
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { allSources, sourceOf } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, reactive, ref } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
+import { unverified } from './figure-text'
+
+/** Every source nobody has compared with a copy; a named person may say that they did, and with which edition. */
+const job = useJob()
+const clock = useClock()
+const session = useSession()
+const open = computed(() => unverified(job.state.checked))
+const published = computed(() => open.value.filter((s) => s.kind === 'published'))
+const rest = computed(() => open.value.filter((s) => s.kind !== 'published'))
+const checked = computed(() =>
+  [...job.state.checked].map(([id, c]) => ({ ...c, source: allSources().find((s) => s.id === id) })),
+)
+/** What every table from memory says; only what differs is worth a line. */
+const USUAL = sourceOf('astm-d2466').note
+const marking = ref<string | null>(null)
+const typed = reactive({ edition: '', on: '', note: '' })
+const fault = ref('')
+const markingSource = computed(() => allSources().find((s) => s.id === marking.value))
+function begin(id: string): void {
+  marking.value = id
+  typed.edition = ''
+  typed.on = new Date(clock.nowS * 1000).toISOString().slice(0, 10)
+  typed.note = ''
+  fault.value = ''
+}
+async function save(): Promise<void> {
+  if (!typed.edition.trim()) return void (fault.value = 'Which edition lay before you? For example: 2018.')
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(typed.on) || Number.isNaN(Date.parse(typed.on)))
+    return void (fault.value = 'The day is written like 2026-11-23.')
+  if (Date.parse(typed.on) > clock.nowS * 1000) return void (fault.value = 'That day is still to come.')
+  await job.write(
+    [
+      {
+        kind: 'source-checked',
+        data: {
+          sourceId: marking.value,
+          edition: typed.edition.trim(),
+          on: typed.on,
+          note: typed.note.trim() || null,
+        },
+      },
+    ],
+    'Marked as checked, with your name.',
+  )
+  marking.value = null
+}
+</script>
+
+<template>
+  <section>
+    <table class="rows">
+      <tbody>
+        <tr v-for="s in published" :key="s.id">
+          <td>{{ s.reference }}</td>
+          <td>{{ s.edition }}</td>
+          <td>{{ s.note === USUAL ? '' : s.note }}</td>
+          <td>
+            <button
+              type="button"
+              class="button"
+              :aria-label="`Compared with a copy: ${s.reference}`"
+              @click="begin(s.id)"
+            >
+              Compared…
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-if="checked.length">
+      <h2>Checked</h2>
+      <p v-for="c in checked" :key="c.atS">
+        {{ c.source?.reference }}: {{ c.edition }}, on {{ c.on }}, by {{ job.nameOf(c.by) }}. {{ c.note }}
+      </p>
+    </template>
+    <h2>{{ rest.length }} practices and rules of ours, without a published source</h2>
+    <table class="rows">
+      <tbody>
+        <tr v-for="s in rest" :key="s.id">
+          <td>{{ s.reference }}</td>
+          <td>{{ s.note }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <Sheet v-if="marking" title="Checked against a copy" @close="marking = null">
+      <p>{{ markingSource?.reference }}</p>
+      <p class="why">
+        {{ session.person?.name }} says: every figure of this table was compared with a copy, and is the same.
+      </p>
+      <label for="check-edition">Edition</label>
+      <ElInput id="check-edition" v-model="typed.edition" size="large" placeholder="2018" />
+      <label for="check-on">Day</label>
+      <ElInput id="check-on" v-model="typed.on" size="large" placeholder="2026-11-23" />
+      <label for="check-note">Note</label>
+      <ElInput id="check-note" v-model="typed.note" size="large" placeholder="table, page" />
+      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+      <button type="button" class="button main" @click="save">I compared it</button>
+    </Sheet>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+label {
+  font-weight: 600;
+  margin-bottom: -8px;
+}
+</style>

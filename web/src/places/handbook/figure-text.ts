@@ -1,0 +1,81 @@
+import {
+  type Fig,
+  type HandbookFigure,
+  type Msg,
+  type Reader,
+  allSources,
+  fmt,
+  sourceOf,
+} from '@jugalis/core'
+
+/** Inch joints read in inches, metric ones in millimetres, whatever the job's units: tables are written so. */
+export const readerFor = (school: string, own: Reader): Reader => ({
+  ...own,
+  units: school === 'inch' ? 'inch' : 'metric',
+})
+/** Tables hold thousandths of an inch: a fraction is written only where it says the same. */
+const SAME_INCH = 0.003
+function lengthText(mm: number, reader: Reader): string {
+  if (reader.units === 'metric') return fmt.length(mm, reader, 2)
+  const inch = mm / 25.4
+  const sixteenths = Math.round(inch * 16) / 16
+  return sixteenths > 0 && Math.abs(inch - sixteenths) <= SAME_INCH
+    ? fmt.length(mm, reader)
+    : `${inch.toFixed(3)} in`
+}
+const OTHER = { inch: 'metric', metric: 'inch' } as const
+/** The same figure the other way round, where units differ. */
+export function otherText(f: HandbookFigure, reader: Reader, t: (m: Msg) => string): string {
+  if (f.fig.value === null || (f.unit !== 'mm' && f.unit !== 'C')) return ''
+  return figureText(f, { ...reader, units: OTHER[reader.units] }, t)
+}
+
+/** A figure as the trade writes it, in the reader's units; the reason where there is none. */
+export function figureText(f: HandbookFigure, reader: Reader, t: (m: Msg) => string): string {
+  const v = f.fig.value
+  if (v === null) return t(f.fig.why)
+  switch (f.unit) {
+    case 'mm':
+      return lengthText(v, reader)
+    case 's':
+      return fmt.duration(v)
+    case 'C':
+      return fmt.temperature(v, reader)
+    case 'deg':
+      return `${fmt.number(v, 1)}°`
+    case 'pct':
+      return `${fmt.number(v, 0)} %`
+    case 'Nm':
+      return `${fmt.number(v, 1)} Nm`
+    case 'turns':
+      return `${fmt.inchFraction(v)}`
+    default:
+      return fmt.number(v, 2)
+  }
+}
+export const figureName = (f: HandbookFigure): Msg =>
+  f.toBar === undefined
+    ? { code: `figure-${f.key}`, params: {} }
+    : f.toBar === null
+      ? { code: 'figure-cure-any', params: {} }
+      : { code: 'figure-cure-to', params: { bar: f.toBar } }
+
+type Checked = ReadonlyMap<string, { edition: string; on: string }>
+const KIND: Readonly<Record<string, string>> = {
+  'common-practice': 'common practice',
+  chart: 'your chart',
+  measured: 'measured',
+  computed: 'ours, computed',
+}
+/** How well a source stands: published and checked, from memory, common practice, ours. */
+export function standing(id: string, checked: Checked): string {
+  const s = sourceOf(id)
+  const seen = checked.get(id)
+  if (seen) return `checked against ${seen.edition}, ${seen.on}`
+  return s.kind === 'published' ? 'published, from memory' : (KIND[s.kind] ?? s.kind)
+}
+/** What a person looking for a standard reads first. */
+export const sourceName = (fig: Fig): string => (fig.value === null ? '' : sourceOf(fig.source).reference)
+/** Published sources that nobody has compared with a copy, and practices that have none to compare with. */
+export const unverified = (checked: Checked) =>
+  allSources().filter((s) => s.kind !== 'measured' && s.id !== 'given' && !checked.has(s.id))
