@@ -48,8 +48,15 @@ async function main() {
   const database = await startPostgres({ throwaway: true })
   const port = await freePort()
   const base = `http://127.0.0.1:${port}`
-  const server = await startServer({ databaseUrl: database.url, port, limiter: false, quiet: true })
+  const server = await startServer({
+    databaseUrl: database.url,
+    port,
+    limiter: false,
+    yardstick: true,
+    quiet: true,
+  })
   try {
+    await calcRate(base)
     await openingAJob(base)
     await page(base)
   } finally {
@@ -73,6 +80,53 @@ async function signIn(base) {
     body: JSON.stringify({ login: 'wren', password: 'tide-and-pipe' }),
   })
   return r.headers.get('set-cookie').split(';')[0]
+}
+
+/** Requests a second of a calculation against an empty JSON handler in the same server, bodies of the same size. */
+async function calcRate(base) {
+  const http = await import('node:http')
+  const agent = new http.Agent({ keepAlive: true, maxSockets: 8 })
+  const joint = { method: 'solvent-cement', material: 'pvc-u', size: 'd110', school: 'metric' }
+  const inputs = {
+    insertion: { ...joint, checkOffsetMm: 50 },
+    cure: { ...joint, testPressureBar: 9, relativeHumidityPct: 50, temperatureC: 12, mode: 'coldest' },
+  }
+  const ask = (path, body) =>
+    new Promise((done, fail) => {
+      const headers = { 'content-type': 'application/json', 'content-length': body.length }
+      const req = http.request(`${base}${path}`, { method: 'POST', agent, headers }, (res) =>
+        res.on('data', () => {}).on('end', () => (res.statusCode === 200 ? done() : fail(new Error(path)))),
+      )
+      req.on('error', fail)
+      req.end(body)
+    })
+  const rate = async (path, body) => {
+    const COUNT = 3000
+    let left = COUNT
+    const began = performance.now()
+    await Promise.all(
+      Array.from({ length: 8 }, async () => {
+        while (left-- > 0) await ask(path, body)
+      }),
+    )
+    return (COUNT * 1000) / (performance.now() - began)
+  }
+  for (const [name, input] of Object.entries(inputs)) {
+    const body = JSON.stringify(input)
+    await rate(`/api/calc/${name}`, body)
+    const shares = []
+    for (let i = 0; i < 5; i++) {
+      const empty = await rate('/api/yardstick', body)
+      shares.push((await rate(`/api/calc/${name}`, body)) / empty)
+    }
+    shares.sort((a, b) => a - b)
+    row(
+      `POST /api/calc/${name} against an empty JSON handler (median of 5)`,
+      `${shares[2].toFixed(2)} of its rate`,
+      '0.5',
+    )
+  }
+  agent.destroy()
 }
 
 async function openingAJob(base) {
@@ -207,7 +261,21 @@ async function page(base) {
   }
   const first = await visit()
   const cached = [await visit(), await visit(), await visit()].map((v) => v.ms).sort((a, b) => a - b)[1]
+  const book = await context.newPage()
+  await book.goto(`${base}/job/${job}/handbook`)
+  const ask = book.getByLabel('Ask the Handbook')
+  for (const q of ['2 in sch 80 cure 45 F', '22 mm solder depth', 'cure', 'pvc-u d110', 'copper', 'depth'])
+    await ask.pressSequentially(q).then(() => ask.fill(''))
+  const searches = await book.evaluate(() =>
+    performance.getEntriesByName('handbook-search').map((e) => e.duration),
+  )
   await browser.close()
+  searches.sort((a, b) => a - b)
+  row(
+    `Handbook search in the browser (${searches.length} questions, as typed)`,
+    `median ${searches[searches.length >> 1].toFixed(1)} ms, longest ${searches.at(-1).toFixed(0)} ms`,
+    '50 ms',
+  )
   row(
     'Demo page, CPU / 4, 1.6 Mb/s, 150 ms: headline, first visit',
     `${(first.ms / 1000).toFixed(1)} s`,

@@ -26,6 +26,8 @@ const VIEWS = [
   ['wait-phone', 'wait', PHONE, 'day'],
   ['prove', 'prove', DESK, 'day'],
   ['hand-over', 'hand-over', DESK, 'day'],
+  ['handbook', 'handbook?q=2 in sch 80 cure 45 F', DESK, 'day'],
+  ['handbook-page', 'handbook?at=solvent-cement~pvc~NPS 2~inch~80&t=7.22', DESK, 'day'],
 ]
 
 let coated = false

@@ -1,6 +1,6 @@
 import { readFileSync, readdirSync, statSync } from 'node:fs'
 import path from 'node:path'
-import { isWorded, say } from '../src/index.js'
+import { GLYPHS, isWorded, say } from '../src/index.js'
 
 function* sources(folder: string): Generator<string> {
   for (const name of readdirSync(folder)) {
@@ -27,6 +27,8 @@ describe('every message that core can give has its words', () => {
   it('and there are many', () => expect(found.size).toBeGreaterThan(80))
   it.each([...found])('%s (%s)', (code) => expect(isWorded(code)).toBe(true))
 })
+
+it.each(GLYPHS)('the glyph %s has its word', (id) => expect(isWorded(`state-${id}`)).toBe(true))
 
 it('no code is worded twice', () => {
   const seen = new Map<string, string>()

@@ -20,6 +20,7 @@ export async function startServer({
   seed = true,
   tls = {},
   limiter,
+  yardstick = false,
   quiet = false,
 }) {
   const server = child(
@@ -39,6 +40,7 @@ export async function startServer({
         SESSION_SECRET: sessionSecret(),
         SEED_DEMO: seed ? '1' : '0',
         ...(tls.cert ? { TLS_CERT: tls.cert, TLS_KEY: tls.key } : {}),
+        ...(yardstick ? { YARDSTICK: 'on' } : {}),
         ...(limiter === false ? { LIMITER: 'off' } : {}),
       },
     },

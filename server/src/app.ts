@@ -21,6 +21,8 @@ export interface AppOptions {
   /** Folder of the built interface. */
   webRoot?: string
   https?: boolean
+  /** A handler that reads JSON and answers nothing, to measure others against. */
+  yardstick?: boolean
 }
 const WEEK_MS = 7 * 86400_000
 
@@ -59,6 +61,8 @@ export function createApp(o: AppOptions): Express {
     res.json({ ok: true, serverNowS: nowS() })
   })
   app.use('/api/calc', limit(6000), calcRoutes())
+  if (o.yardstick)
+    app.post('/api/yardstick', express.json({ limit: '1mb' }), (_req, res) => void res.json({}))
   const Store = connectPgSimple(session)
   app.use(
     '/api',

@@ -23,6 +23,7 @@ async function main(): Promise<void> {
     pool: database.pool,
     sessionSecret: env('SESSION_SECRET'),
     limiter: process.env.LIMITER !== 'off',
+    yardstick: process.env.YARDSTICK === 'on',
     webRoot: process.env.WEB_ROOT,
     https: tls !== null,
   })

@@ -59,22 +59,42 @@ const NEW_JOINT: JointState = { id: '', lives: [], placements: [], notes: [] }
 
 interface Spelled {
   spec: unknown
-  steps: readonly Step[]
+  /** Steps by id, for what does not hang on the climate. */
   byId: ReadonlyMap<string, Step>
+  /** Names the specification: lines that say the same share their steps. */
+  text: string
 }
-const spelled = new WeakMap<JobState, Map<string, Spelled>>()
-/** Specification and steps of a joint. Joints of one line, size and air share them: they are read once for a state. */
-function readSpec(state: JobState, place: JointPlace, method: Method | null, ctx: Ctx): Spelled {
-  let cache = spelled.get(state)
-  if (!cache) spelled.set(state, (cache = new Map()))
-  const key = `${place.line.id} ${place.piece.size} ${ctx.school} ${ctx.airC}`
-  let found = cache.get(key)
+interface Known {
+  specs: Map<string, Spelled>
+  steps: Map<string, readonly Step[]>
+}
+const known = new WeakMap<JobState, Known>()
+function knownOf(state: JobState): Known {
+  let k = known.get(state)
+  if (!k) known.set(state, (k = { specs: new Map(), steps: new Map() }))
+  return k
+}
+/** Specification of a joint. Joints of one line and size share it: it is read once for a state. */
+function readSpec(state: JobState, place: JointPlace, method: Method | null, pinned: Ctx): Spelled {
+  const { specs } = knownOf(state)
+  const key = `${place.line.id} ${place.piece.size} ${pinned.school}`
+  let found = specs.get(key)
   if (!found) {
-    const parsed = method?.parse(jointSpec(state, place))
+    const raw = jointSpec(state, place)
+    const parsed = method?.parse(raw)
     const spec = parsed?.ok ? parsed.spec : null
-    const steps = method && spec !== null ? method.steps(spec, ctx) : []
-    cache.set(key, (found = { spec, steps, byId: new Map(steps.map((s) => [s.id, s])) }))
+    const steps = method && spec !== null ? method.steps(spec, pinned) : []
+    const text = `${method?.id} ${pinned.school} ${JSON.stringify(raw)}`
+    specs.set(key, (found = { spec, byId: new Map(steps.map((s) => [s.id, s])), text }))
   }
+  return found
+}
+/** Steps as they read in this climate. */
+function readSteps(state: JobState, spelled: Spelled, method: Method | null, ctx: Ctx): readonly Step[] {
+  const { steps } = knownOf(state)
+  const key = `${spelled.text} ${ctx.airC}`
+  let found = steps.get(key)
+  if (!found) steps.set(key, (found = method && spelled.spec !== null ? method.steps(spelled.spec, ctx) : []))
   return found
 }
 
@@ -149,9 +169,10 @@ export function jointFacts(
   const last = joint.lives.at(-1)
   const method = methodOf(place.line.method) ?? null
   const raw = last && last.cutOutAtS === undefined ? last : null
-  const { byId } = readSpec(state, place, method, bareContext(pinOf(state, place, raw), mode))
+  const spelled = readSpec(state, place, method, bareContext(pinOf(state, place, raw), mode))
+  const { spec, byId } = spelled
   const ctx = contextOf(state, place, joint, raw, byId, mode, nowS)
-  const { spec, steps } = readSpec(state, place, method, ctx)
+  const steps = readSteps(state, spelled, method, ctx)
   const usable = method !== null && spec !== null
   const { life, seen, doubtful } = raw ? credited(raw, byId) : { life: null, seen: NOTHING_DONE, doubtful: 0 }
   let homeAtS: number | null = null

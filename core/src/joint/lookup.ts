@@ -47,7 +47,10 @@ export function jointSpec(state: JobState, place: JointPlace): Record<string, un
     size: place.piece.size,
     school: place.line.school,
     schedule: place.line.schedule,
-    socketDepthMm: state.sockets.get(socketKey(place.line.material, place.piece.size)) ?? null,
+    socketDepthMm:
+      state.sockets.get(socketKey(place.line.material, place.piece.size)) ??
+      place.line.details.socketDepthMm ??
+      null,
     checkOffsetMm: state.job.checkOffsetMm,
     pressureService: true,
   }

@@ -31,6 +31,8 @@ export interface Field {
   max?: number
   options?: readonly string[]
   control: Control
+  /** A choice without a usual answer: it must be said, never taken as said. */
+  asked?: boolean
   /** For a reading that is compared with a target: what it should be, and how far off still passes. */
   target?: { value: Fig; shortMax: number; overMax: number }
 }

@@ -4,8 +4,9 @@ import type { Wordings } from './words.js'
 export const ANSWERS: Wordings = {
   'state-planned': 'not begun',
   'state-marked': 'marked',
-  'state-prepared': 'primed',
-  'state-window': 'cement open',
+  'state-prepared': 'prepared',
+  'state-window': 'window open',
+  'state-unfixed': 'assembled, not fixed',
   'state-hold': 'being held',
   'state-set': 'not set',
   'state-made': 'home',

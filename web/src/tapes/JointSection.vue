@@ -165,7 +165,7 @@ const markSays = (as: string): string =>
       <g v-for="m in marks" :key="m.at">
         <path :d="`M${X(m.at)} ${pipeTop - 8}V${pipeBottom + 8}`" :class="m.as" />
         <text
-          v-if="!bare && m.as === 'check'"
+          v-if="!bare && m.as !== 'depth'"
           :x="Math.max(46, X(m.at))"
           :y="pipeTop - 14"
           text-anchor="middle"

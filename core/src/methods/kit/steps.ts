@@ -17,7 +17,7 @@ export interface StepDef {
 
 /** A choice names its good option first: that is the large action. Each other one is a way out of the step. */
 const badOptions = (r: Field): StepException[] =>
-  r.control === 'choice'
+  r.control === 'choice' && !r.asked
     ? (r.options ?? [])
         .slice(1)
         .map((o) => ({ id: `${r.key}-${o}`, says: msg(`${r.key}-${o}`), backTo: 'on' }))

@@ -60,6 +60,7 @@ export const solder = methodFrom<SolderSpec>({
                 needed: true,
                 control: 'choice',
                 options: ['closed', 'open', 'part-open'],
+                asked: true,
               },
             ]
           : [],

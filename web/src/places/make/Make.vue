@@ -148,6 +148,9 @@ onBeforeUnmount(() => {
 .tag {
   font-weight: 600;
 }
+.size {
+  white-space: nowrap;
+}
 .size,
 .word {
   color: var(--soft);

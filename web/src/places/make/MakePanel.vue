@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { type Field, type Finding, type JointFacts, type Step, conditionsAt, fmt } from '@jugalis/core'
-import { computed, reactive, ref } from 'vue'
+import { type Finding, type JointFacts, type Step, conditionsAt, fmt } from '@jugalis/core'
+import { computed, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
@@ -10,14 +10,13 @@ import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import BeforeStart from './BeforeStart.vue'
 import BigAction from './BigAction.vue'
-import CheckTape from './CheckTape.vue'
 import EarlierSheet from './EarlierSheet.vue'
 import OverrideSheet from './OverrideSheet.vue'
-import ReadNumber from './ReadNumber.vue'
 import PutDownSheet from './PutDownSheet.vue'
 import StepBar from './StepBar.vue'
+import StepReads from './StepReads.vue'
 import { useJoint } from './use-joint'
-import { isNumber, useWrites } from './use-writes'
+import { isNumber, onTape, useWrites } from './use-writes'
 
 const props = defineProps<{ facts: JointFacts; next: JointFacts | null }>()
 const emit = defineEmits<{ go: [id: string] }>()
@@ -30,7 +29,7 @@ const joint = useJoint(computed(() => props.facts))
 const { phase, headline, why } = joint
 const step = computed<Step | null>(() => props.facts.nextStep)
 const look = computed(() => view.looks.get(props.facts.id))
-const readings = reactive<Record<string, number | null>>({})
+const readings = ref<Record<string, number | string | null>>({})
 const tinId = ref<string | null>(localStorage.getItem('jugalis-tin'))
 const sheet = ref<'earlier' | 'down' | 'override' | null>(null)
 const overrides = ref<string[]>([])
@@ -55,13 +54,18 @@ const held = computed(
     props.facts.homeAtS === null,
 )
 const numberReads = computed(() => step.value?.reads.filter(isNumber) ?? [])
-const choiceReads = computed(() => step.value?.reads.filter((r) => r.control === 'choice') ?? [])
-/** A mark read against its target has a tape to read it on; other figures are typed. */
-const onTape = (r: Field): boolean => r.control === 'length' && r.target !== undefined
+const choiceReads = computed(() => step.value?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? [])
+const askedReads = computed(() => step.value?.reads.filter((r) => r.asked) ?? [])
 const judging = computed(
-  () => (phase.value === 'step' || phase.value === 'window') && numberReads.value.length > 0,
+  () =>
+    (phase.value === 'step' || phase.value === 'window') &&
+    numberReads.value.length + askedReads.value.length > 0,
 )
-const unread = computed(() => numberReads.value.some((r) => r.needed && (readings[r.key] ?? null) === null))
+const unread = computed(() =>
+  [...numberReads.value, ...askedReads.value].some(
+    (r) => r.needed && (readings.value[r.key] ?? null) === null,
+  ),
+)
 const caution = computed(() =>
   phase.value === 'step' || phase.value === 'window' ? (step.value?.cautions ?? []) : [],
 )
@@ -72,7 +76,7 @@ const actionLabel = computed(() => {
   // A reading on the tape is said by the button; a step with looks only has a sentence for them.
   const taped = numberReads.value.filter(onTape)
   if (!judging.value || unread.value || !taped.length) return job.t(step.value.action)
-  const lengths = taped.map((r) => fmt.length(readings[r.key] as number, job.reader))
+  const lengths = taped.map((r) => fmt.length(readings.value[r.key] as number, job.reader))
   const goods = choiceReads.value.map((r) => job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }))
   return [...lengths, ...goods].join(', ')
 })
@@ -92,7 +96,7 @@ const check = computed(() => insertion.value?.marks.find((m) => m.kind === 'chec
 const { act, again, except, cutOut, letGo } = useWrites({
   facts: () => props.facts,
   step: () => step.value,
-  readings,
+  readings: () => readings.value,
   tinId: () => tinId.value,
   overrides: () => overrides.value,
   depth: () => insertion.value?.depthMm ?? null,
@@ -176,16 +180,7 @@ const drawingHeight = computed(() =>
       :depth-mm="depth"
       :offset-mm="check !== null && depth !== null ? check - depth : null"
     />
-    <div v-if="judging" class="reads">
-      <component
-        :is="onTape(r) ? CheckTape : ReadNumber"
-        v-for="r in numberReads"
-        :key="`${facts.id} ${r.key}`"
-        :field="r"
-        :model-value="readings[r.key] ?? null"
-        @update:model-value="(v: number | null) => (readings[r.key] = v)"
-      />
-    </div>
+    <StepReads v-if="judging" v-model="readings" :joint-id="facts.id" :reads="step?.reads ?? []" />
     <div class="low">
       <p v-if="unseen" class="caution">
         <span><strong>Caution:</strong> {{ job.t(unseen) }}</span>
@@ -215,7 +210,7 @@ const drawingHeight = computed(() =>
       <template v-else-if="step">
         <BigAction
           :label="held ? 'Not like this' : actionLabel"
-          :hint="held ? job.t(stops[0]!) : judging && unread ? 'the reading first' : job.t(step.hint)"
+          :hint="held ? job.t(stops[0]!) : judging && unread ? 'say it first' : job.t(step.hint)"
           :disabled="held || (judging && unread)"
           :small="judging"
           @act="act"
@@ -294,11 +289,7 @@ const drawingHeight = computed(() =>
   margin-bottom: 8px;
   min-height: 23px;
 }
-.reads {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 14px;
-}
+
 .low {
   margin-top: auto;
   display: flex;

@@ -5,7 +5,7 @@ interface Options {
   facts(): JointFacts
   step(): Step | null
   /** Readings typed for the step at hand, by field. */
-  readings: Record<string, number | null>
+  readings(): Record<string, number | string | null>
   tinId(): string | null
   overrides(): string[]
   depth(): Fig | null
@@ -17,6 +17,9 @@ interface Options {
 const NOT_NUMBERS: readonly Field['control'][] = ['choice', 'yes-no', 'grid', 'scan', 'photo', 'size']
 /** Is this read as one figure? */
 export const isNumber = (r: Field): boolean => !NOT_NUMBERS.includes(r.control)
+
+/** A mark read against its target has a tape to read it on; other figures are typed. */
+export const onTape = (r: Field): boolean => r.control === 'length' && r.target !== undefined
 
 /** What the buttons of Make write: one entry a tap, kept on the device first. */
 export function useWrites(o: Options) {
@@ -34,8 +37,8 @@ export function useWrites(o: Options) {
       ? []
       : [{ key: 'depthMm', value: depth.value, source: depth.source }]
   }
-  const numbers = () => o.step()?.reads.filter(isNumber) ?? []
-  const choices = () => o.step()?.reads.filter((r) => r.control === 'choice') ?? []
+  const said = () => o.step()?.reads.filter((r) => isNumber(r) || r.asked) ?? []
+  const choices = () => o.step()?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? []
 
   async function done(s: Step, values: Record<string, unknown>, says: string): Promise<void> {
     const first = !o.facts().life
@@ -56,13 +59,13 @@ export function useWrites(o: Options) {
       ],
       says,
     )
-    for (const k of Object.keys(o.readings)) delete o.readings[k]
+    for (const k of Object.keys(o.readings())) delete o.readings()[k]
   }
   async function act(): Promise<void> {
     const s = o.step()
     if (!s || !o.mayAct()) return
     const values: Record<string, unknown> = {}
-    for (const r of numbers()) if ((o.readings[r.key] ?? null) !== null) values[r.key] = o.readings[r.key]
+    for (const r of said()) if ((o.readings()[r.key] ?? null) !== null) values[r.key] = o.readings()[r.key]
     for (const r of choices()) values[r.key] = r.options?.[0]
     await done(s, values, `${o.facts().tag}: ${o.label()}.`)
   }
@@ -83,8 +86,9 @@ export function useWrites(o: Options) {
     const values: Record<string, unknown> = { exception: e.id }
     for (const r of choices())
       values[r.key] = r.options?.find((x) => `${r.key}-${x}` === e.id) ?? r.options?.[0]
-    for (const r of numbers())
-      if ((o.readings[r.key] ?? null) !== null && e.id !== 'cannot-read') values[r.key] = o.readings[r.key]
+    for (const r of said())
+      if ((o.readings()[r.key] ?? null) !== null && e.id !== 'cannot-read')
+        values[r.key] = o.readings()[r.key]
     await done(s, values, says)
   }
   const again = (s: Step): Promise<void> => done(s, { again: true }, `${o.facts().tag}: ${job.t(s.action)}.`)
