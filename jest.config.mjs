@@ -11,6 +11,8 @@ const shared = {
 }
 export default {
   maxWorkers: 2,
+  // A busy machine is slow, not wrong.
+  testTimeout: 60_000,
   projects: [
     { ...shared, displayName: 'core', testMatch: ['<rootDir>/core/test/**/*.test.ts'] },
     { ...shared, displayName: 'web', testMatch: ['<rootDir>/web/test/**/*.test.ts'] },

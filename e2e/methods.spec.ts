@@ -199,4 +199,26 @@ test.describe('the Handbook', () => {
     await page.goto(`/job/${job}/handbook?q=22%20mm%20solder%20depth`)
     await expect(page.getByRole('heading', { level: 1 })).toContainText('checked against 1998')
   })
+  test('a maker\u2019s chart: bad rows named by line and nothing loaded; a good one counts in Cut', async ({
+    page,
+  }) => {
+    const { job } = await jobWith(page, STORIES[0] as Story)
+    await page.goto(`/job/${job}/handbook?page=charts`)
+    const head = 'method,material,size,figure,value,unit,reference'
+    await page.getByLabel('Name of the chart').fill('Kelpwick stores, sheet 4')
+    await page
+      .getByLabel('Rows as CSV')
+      .fill(`${head}\npress,copper,d22,depth,24,mm,row 1\npress,copper,d23,depth,9,mm,row 2`)
+    await page.getByRole('button', { name: 'Load the chart' }).click()
+    await expect(page.getByRole('alert')).toContainText('Line 3, size: copper is not made in d23')
+    expect((await eventsOf(page, job)).some((e) => e.kind === 'chart-loaded')).toBe(false)
+    await page.getByLabel('Rows as CSV').fill(`${head}\npress,copper,d22,depth,24,mm,row 1`)
+    await page.getByRole('button', { name: 'Load the chart' }).click()
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+      '1 chart of makers\u2019 figures is loaded.',
+    )
+    await noViolations(page)
+    await page.goto(`/job/${job}/cut`)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Mark 24')
+  })
 })

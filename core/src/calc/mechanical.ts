@@ -107,6 +107,8 @@ export const compressionCalc = calculation({
     w.put('start', t.start, t.source)
     for (const key of ['turnsMin', 'turnsMax', 'flatsMin', 'markEndsAtClock'] as const)
       w.put(key, t[key], t.source)
+    if (i.kind === 'stab' && i.remake)
+      w.warn('new-grip-ring', say({ code: 'choice-stab-class', params: {} }), 'remake')
     if (t.preset) w.warn('preset-ferrules', say({ code: 'ferrules-preset', params: {} }), 'size')
   },
 })

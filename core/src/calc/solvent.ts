@@ -1,5 +1,5 @@
-import type { Ctx, Finding } from '../methods/method.js'
-import { type Fig, fig, noFig } from '../sources/source.js'
+import type { Ctx } from '../methods/method.js'
+import { type Fig, fig, msg, noFig } from '../sources/source.js'
 import { type SolventSpec, parse } from '../methods/solvent-cement/spec.js'
 import {
   applicatorMinMm,
@@ -75,7 +75,9 @@ function depthFigure(i: InsertionInput): Fig {
   if (measured !== null && known.fields.some((f) => f.key === 'socketDepthMm'))
     return fig(measured, 'measured')
   const parsed = known.parse({ ...i, socketDepthMm: null, checkOffsetMm: 50 })
-  return parsed.ok ? known.insertion(parsed.spec, DOOR_CONTEXT).depthMm : noFig(parsed.errors[0] as Finding)
+  return parsed.ok
+    ? known.insertion(parsed.spec, DOOR_CONTEXT).depthMm
+    : noFig(msg('insertion-unknown', { size: i.size }), 'socketDepthMm')
 }
 /** Depths hang on nothing around the joint. */
 const DOOR_CONTEXT: Ctx = {

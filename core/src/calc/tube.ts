@@ -1,8 +1,10 @@
 import { bendMarks, offset } from '../cut/bends.js'
+import { number as inWords } from '../units/format.js'
 import { Refusal, calculation } from './door.js'
 import { list, may, need, number } from '../schema/shape.js'
 
 const LONG = 1_000_000
+const fmt = (mm: number): string => inWords(mm, 2)
 interface BendInput {
   odMm: number
   radiusMm: number
@@ -56,7 +58,7 @@ export const bendMarksCalc = calculation({
     if (!bent.ok)
       throw new Refusal(
         'does-not-fit',
-        `Leg ${bent.leg + 1} leaves ${bent.straightMm} mm straight. The least leg that works is ${bent.leastMm} mm.`,
+        `Leg ${bent.leg + 1} leaves ${fmt(bent.straightMm)} mm straight. The least leg that works is ${fmt(Math.ceil(bent.leastMm * 100 - 1e-6) / 100)} mm.`,
         `legs[${bent.leg}]`,
       )
     const from = ['given', 'bend-geometry']

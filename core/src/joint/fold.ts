@@ -254,6 +254,13 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       note: str(d.note),
     }
   },
+  'chart-loaded': (s, e, d) => {
+    const id = str(d.chartId)
+    // A chart is what it was when it was loaded: the same id again changes nothing.
+    if (!Array.isArray(d.rows) || s.charts.some((c) => c.id === id)) return
+    const rows = d.rows as JobState['charts'][number]['rows']
+    s.charts.push({ id, name: str(d.name), rows, by: e.actorId, atS: e.occurredAtS })
+  },
   'source-checked': (s, e, d) =>
     void s.checked.set(str(d.sourceId), {
       by: e.actorId,

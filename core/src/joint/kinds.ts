@@ -205,6 +205,29 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       m('note', text),
     ],
   },
+  'chart-loaded': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('chartId', id),
+      n('name', { type: 'string', max: 80 }),
+      n(
+        'rows',
+        list(
+          object(
+            n('method', { type: 'string', max: 40 }),
+            n('material', { type: 'string', max: 40 }),
+            n('size', { type: 'string', max: 20 }),
+            n('field', { type: 'string', max: 40 }),
+            n('value', number({ above: 0, max: 1e6 })),
+            n('reference', { type: 'string', max: 200 }),
+          ),
+          1,
+          3000,
+        ),
+      ),
+    ],
+  },
   'source-checked': {
     v: 1,
     joint: false,

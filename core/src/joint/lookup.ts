@@ -1,3 +1,4 @@
+import { type ChartRow, chartSource } from '../methods/charts.js'
 import type { Item, JobState, Line } from './state.js'
 import { socketKey } from './state.js'
 
@@ -39,18 +40,68 @@ export function jointPlaces(state: JobState): ReadonlyMap<string, JointPlace> {
   return index
 }
 
-/** The raw specification of a joint, for its method to read. */
-export function jointSpec(state: JobState, place: JointPlace): Record<string, unknown> {
+const chartIndexes = new WeakMap<
+  JobState,
+  Map<string, ReadonlyMap<string, { chart: string; row: ChartRow }[]>>
+>()
+/** Rows of all charts up to one, by joint; of a figure that stands in several the last loaded wins. */
+function chartRows(
+  state: JobState,
+  upTo: string | null,
+): ReadonlyMap<string, { chart: string; row: ChartRow }[]> {
+  let byChart = chartIndexes.get(state)
+  if (!byChart) chartIndexes.set(state, (byChart = new Map()))
+  const key = upTo ?? ''
+  let index = byChart.get(key) as Map<string, { chart: string; row: ChartRow }[]> | undefined
+  if (index) return index
+  index = new Map()
+  const last = upTo === null ? -1 : state.charts.findIndex((c) => c.id === upTo)
+  for (const c of state.charts.slice(0, last + 1))
+    for (const row of c.rows) {
+      const at = `${row.method} ${row.material} ${row.size}`
+      index.set(at, [
+        ...(index.get(at) ?? []).filter((x) => x.row.field !== row.field),
+        { chart: c.name, row },
+      ])
+    }
+  byChart.set(key, index)
+  return index
+}
+/** The newest chart: what a joint begun now is pinned to. */
+export const newestChart = (state: JobState): string | null => state.charts.at(-1)?.id ?? null
+
+/** What charts say of a joint: fields of its specification, and where each comes from. */
+function charted(state: JobState, place: JointPlace, chart: string | null): Record<string, unknown> {
+  const rows = chartRows(state, chart).get(`${place.line.method} ${place.line.material} ${place.piece.size}`)
+  if (!rows) return {}
+  return {
+    ...Object.fromEntries(rows.map(({ row }) => [row.field, row.value])),
+    from: Object.fromEntries(rows.map((x) => [x.row.field, chartSource(x.chart, x.row.reference)])),
+  }
+}
+
+/**
+ * The raw specification of a joint, for its method to read. What was measured on the box wins over a chart, a chart
+ * over what the line says, that over tables. @param chart the chart the joint is pinned to; the newest if it is not begun.
+ */
+export function jointSpec(
+  state: JobState,
+  place: JointPlace,
+  chart: string | null = newestChart(state),
+): Record<string, unknown> {
+  const measured = state.sockets.get(socketKey(place.line.material, place.piece.size))
+  const chartSays = charted(state, place, chart)
+  const from = { ...(chartSays.from as Record<string, string> | undefined) }
+  if (measured !== undefined) delete from.socketDepthMm
   return {
     ...place.line.details,
+    ...chartSays,
+    from,
     material: place.line.material,
     size: place.piece.size,
     school: place.line.school,
     schedule: place.line.schedule,
-    socketDepthMm:
-      state.sockets.get(socketKey(place.line.material, place.piece.size)) ??
-      place.line.details.socketDepthMm ??
-      null,
+    socketDepthMm: measured ?? chartSays.socketDepthMm ?? place.line.details.socketDepthMm ?? null,
     checkOffsetMm: state.job.checkOffsetMm,
     pressureService: true,
   }

@@ -1,5 +1,6 @@
 import type { Reading } from '../conditions/history.js'
 import type { Life, Msg, RulesPin } from '../methods/method.js'
+import type { ChartRow } from '../methods/charts.js'
 import type { School } from '../methods/joinable.js'
 
 export interface Job {
@@ -109,6 +110,8 @@ export interface JobState {
   readings: Map<string, PlaceReadings>
   tins: Map<string, { plastic: string; code: string; expiresOn: string }>
   tests: Map<string, TestRun>
+  /** Makers' charts in the order they were loaded; none is ever changed. */
+  charts: { id: string; name: string; rows: readonly ChartRow[]; by: string; atS: number }[]
   /** Sources that a named person compared with a copy: the last word on each. */
   checked: Map<string, { by: string; edition: string; on: string; note: string; atS: number }>
   signed: { what: string; refId: string; by: string; atS: number; statement: string }[]
@@ -129,6 +132,7 @@ export const emptyState = (): JobState => ({
   readings: new Map(),
   tins: new Map(),
   tests: new Map(),
+  charts: [],
   checked: new Map(),
   signed: [],
   notes: [],

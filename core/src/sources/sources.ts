@@ -12,6 +12,14 @@ const BY_ID = new Map(LIST.map((s) => [s.id, s]))
 export function sourceOf(id: SourceId): Source {
   const known = BY_ID.get(id)
   if (known) return known
+  if (id.startsWith('chart:'))
+    return {
+      id,
+      kind: 'chart',
+      reference: id.slice('chart:'.length),
+      verified: false,
+      note: 'A chart that was loaded: it wins over generic figures.',
+    }
   if (id.includes('+')) {
     const parts = id.split('+').map(sourceOf)
     return {

@@ -2,7 +2,7 @@ import { EDGE_C } from '../../units/units.js'
 import { type Fig, fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf } from '../kit/spec.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { RESAND_AFTER_S, RESIN_RULE, SAND_BEYOND_MM, catalystAt, cutFromC, resinCureS } from './rules.js'
 
@@ -11,9 +11,7 @@ interface BondSpec extends BaseSpec {
 }
 const practice = 'cp-resin-steps'
 const depth = (spec: BondSpec): Fig =>
-  spec.socketDepthMm !== null
-    ? fig(spec.socketDepthMm, 'measured')
-    : noFig(msg('depth-measure', { size: spec.size }), 'socketDepthMm')
+  ownFig(spec, 'socketDepthMm', noFig(msg('depth-measure', { size: spec.size }), 'socketDepthMm'))
 const plus = (f: Fig, mm: number): Fig => (f.value === null ? f : fig(f.value + mm, f.source))
 const dust = finding('warn', 'caution-resin-dust', practice)
 const peroxide = finding('stop', 'caution-resin-peroxide', practice)

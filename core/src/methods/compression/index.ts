@@ -3,7 +3,7 @@ import { inchToMm } from '../../units/units.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Field, Need } from '../method.js'
 import { type CompressionKind, KINDS, TURNS_TOLERANCE, type Turns, turnsFor } from './rules.js'
 
@@ -20,9 +20,7 @@ const kindOf = (spec: CompressionSpec): CompressionKind => spec.kind ?? 'twin-fe
 const turns = (spec: CompressionSpec): Turns =>
   turnsFor(kindOf(spec), sizeOf(spec), spec.hardAlloy ?? false, spec.remake ?? false)
 const depth = (spec: CompressionSpec) =>
-  spec.socketDepthMm !== null
-    ? fig(spec.socketDepthMm, 'measured')
-    : noFig(msg('depth-by-gauge', { size: spec.size }), 'socketDepthMm')
+  ownFig(spec, 'socketDepthMm', noFig(msg('depth-by-gauge', { size: spec.size }), 'socketDepthMm'))
 const twin = (spec: CompressionSpec): boolean => kindOf(spec) === 'twin-ferrule'
 /** Drawn in while it is tightened, so the tube stands off the bottom. */
 const standsOff = (spec: CompressionSpec): boolean => ['grip-nut', 'stop-nut'].includes(kindOf(spec))

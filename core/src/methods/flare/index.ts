@@ -3,16 +3,20 @@ import { inchToMm } from '../../units/units.js'
 import { drawnWall, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
 import { GAP_MAX_MM, GAP_MIN_MM, flareHeatS, flareHoldS, flareTorqueNm, flareWallMm } from './rules.js'
 
 interface FlareSpec extends BaseSpec {
+  heatS: number | null
+  minTorqueNm: number | null
   socketDepthMm: number | null
   grooved: boolean | null
   quenched: boolean | null
   cold: boolean | null
 }
 const practice = 'cp-flare'
+const heat = (spec: FlareSpec) => ownFig(spec, 'heatS', flareHeatS(sizeOf(spec)))
+const torque = (spec: FlareSpec) => ownFig(spec, 'minTorqueNm', flareTorqueNm(sizeOf(spec)))
 const hot = [
   finding('warn', 'caution-flare-burn', practice),
   finding('warn', 'caution-flare-fumes', practice),
@@ -26,25 +30,33 @@ export const flare = methodFrom<FlareSpec>({
   fields: [
     ...baseFields('flare'),
     measuredDepth(80),
+    seconds('heatS', 'field-heat', 600),
+    {
+      key: 'minTorqueNm',
+      label: msg('field-torque'),
+      needed: false,
+      unit: 'Nm',
+      min: 0.1,
+      max: 100,
+      control: 'torque',
+    },
     { key: 'grooved', label: msg('field-grooved'), needed: false, control: 'yes-no' },
     { key: 'quenched', label: msg('field-quenched'), needed: false, control: 'yes-no' },
     { key: 'cold', label: msg('field-cold-flare'), needed: false, control: 'yes-no' },
   ],
   practice,
   depth: (spec) =>
-    spec.socketDepthMm !== null
-      ? fig(spec.socketDepthMm, 'measured')
-      : noFig(msg('insertion-unknown', { size: spec.size }), 'socketDepthMm'),
+    ownFig(spec, 'socketDepthMm', noFig(msg('insertion-unknown', { size: spec.size }), 'socketDepthMm')),
   marks: () => [],
   params: (spec) => ({
     size: spec.size,
     wallMm: flareWallMm(sizeOf(spec)).value ?? -1,
     grooved: spec.grooved ? 1 : 0,
     cold: spec.cold ? 1 : 0,
-    heatS: flareHeatS(sizeOf(spec)).value ?? -1,
+    heatS: heat(spec).value ?? -1,
     holdS: flareHoldS(spec.quenched ?? false).value ?? -1,
     quenched: spec.quenched ? 1 : 0,
-    torqueNm: flareTorqueNm(sizeOf(spec)).value ?? -1,
+    torqueNm: torque(spec).value ?? -1,
     gapMinMm: GAP_MIN_MM,
     gapMaxMm: GAP_MAX_MM,
   }),
@@ -122,7 +134,7 @@ export const flare = methodFrom<FlareSpec>({
             step: 'heat',
             kind: 'exact' as const,
             shows: 'hold' as const,
-            lastsS: flareHeatS(sizeOf(spec)),
+            lastsS: heat(spec),
             stoppedBy: ['form'],
             backTo: 'nut',
           },
@@ -176,11 +188,11 @@ export const flare = methodFrom<FlareSpec>({
   ],
   figures: (spec) => [
     { key: 'wallMm', fig: flareWallMm(sizeOf(spec)), unit: 'mm' },
-    { key: 'heatS', fig: flareHeatS(sizeOf(spec)), unit: 's' },
+    { key: 'heatS', fig: heat(spec), unit: 's' },
     { key: 'holdS', fig: flareHoldS(spec.quenched ?? false), unit: 's' },
     { key: 'gapMinMm', fig: fig(GAP_MIN_MM, 'cp-flare-gap'), unit: 'mm' },
     { key: 'gapMaxMm', fig: fig(GAP_MAX_MM, 'cp-flare-gap'), unit: 'mm' },
-    { key: 'minTorqueNm', fig: flareTorqueNm(sizeOf(spec)), unit: 'Nm' },
+    { key: 'minTorqueNm', fig: torque(spec), unit: 'Nm' },
     { key: 'squareMm', fig: fig(inchToMm(0.07), practice), unit: 'mm' },
   ],
   drawing: (spec, state) => {

@@ -1,6 +1,6 @@
 import { type Fig, fig, msg, noFig } from '../../sources/source.js'
 import type { Field } from '../method.js'
-import type { BaseSpec } from './spec.js'
+import { type BaseSpec, ownFig } from './spec.js'
 import { lubricatedTorqueNm } from './torque.js'
 
 /** Joints held by bolts: how many, how tight, and what the lubricant takes off. */
@@ -51,7 +51,8 @@ export const boltFields: readonly Field[] = [
 /** Torque to tighten to: the maker's dry one, lowered for the lubricant where both nut factors are known. */
 export function torqueOf(spec: BoltedSpec): Fig {
   if (spec.dryTorqueNm === null) return noFig(msg('torque-by-maker'), 'dryTorqueNm')
-  if (spec.kDry === null || spec.kLubricated === null) return fig(spec.dryTorqueNm, 'given')
+  if (spec.kDry === null || spec.kLubricated === null)
+    return ownFig(spec, 'dryTorqueNm', noFig(msg('torque-by-maker')), 'given')
   return fig(lubricatedTorqueNm(spec.dryTorqueNm, spec.kDry, spec.kLubricated), 'nut-factor')
 }
 /** How far a torque may lie off and still pass (ours). */

@@ -1,5 +1,5 @@
 import { type Size, outsideDiameterMm, parseSize } from '../../sizes/size.js'
-import { type Finding, finding, msg } from '../../sources/source.js'
+import { type Fig, type Finding, type SourceId, fig, finding, msg } from '../../sources/source.js'
 import { type School, joinable } from '../joinable.js'
 import type { Field } from '../method.js'
 import { WHAT_JOINS } from '../what-joins.js'
@@ -9,6 +9,18 @@ export interface BaseSpec {
   material: string
   size: string
   school: School
+  /** Where figures in it come from that were not measured: fields by name. */
+  from?: Readonly<Record<string, SourceId>>
+}
+/** A figure of the specification with its source: a chart's, or measured on the part in hand. */
+export function ownFig<K extends string>(
+  spec: { from?: Readonly<Record<string, SourceId>> } & { readonly [k in K]: number | null },
+  key: K,
+  otherwise: Fig,
+  source: SourceId = 'measured',
+): Fig {
+  const v = spec[key]
+  return v === null || v === undefined ? otherwise : fig(v, spec.from?.[key] ?? source)
 }
 
 /** Fields that every method asks for; the materials are those the method joins. */
@@ -34,6 +46,17 @@ export const measuredDepth = (maxMm: number): Field => ({
   control: 'length',
 })
 
+/** A time from a maker's chart. */
+export const seconds = (key: string, label: string, max: number): Field => ({
+  key,
+  label: msg(label),
+  needed: false,
+  unit: 's',
+  min: 1,
+  max,
+  control: 'turns',
+})
+
 export type Parsed<S> = { ok: true; spec: S } | { ok: false; errors: readonly Finding[] }
 
 /** Reader of a method's specification by its fields. Never throws; every fault names its field; absent = null. */
@@ -55,6 +78,7 @@ export function specReader<S extends BaseSpec>(
         )
       spec[f.key] = v
     }
+    if (typeof o.from === 'object' && o.from !== null) spec.from = o.from
     const { material, size, school } = spec
     if (
       typeof material === 'string' &&

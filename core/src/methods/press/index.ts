@@ -2,7 +2,7 @@ import { pressDepthMm } from '../../sizes/insertions.js'
 import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { LEAK_CHECK_PSI, judgePress, pressClearance } from './rules.js'
 
@@ -10,10 +10,7 @@ interface PressSpec extends BaseSpec {
   socketDepthMm: number | null
 }
 const practice = 'cp-press-steps'
-const depth = (spec: PressSpec) =>
-  spec.socketDepthMm !== null
-    ? fig(spec.socketDepthMm, 'measured')
-    : pressDepthMm(spec.material, sizeOf(spec))
+const depth = (spec: PressSpec) => ownFig(spec, 'socketDepthMm', pressDepthMm(spec.material, sizeOf(spec)))
 /** Jaws for small sizes, a sling with an adapter for large ones. */
 const usesSling = (spec: PressSpec): boolean => {
   const size = sizeOf(spec)

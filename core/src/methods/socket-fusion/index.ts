@@ -2,7 +2,7 @@ import { type Finding, fig, finding, msg } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import {
   MAX_TILT_DEG,
@@ -15,13 +15,15 @@ import {
 } from './rules.js'
 
 interface FusionSpec extends BaseSpec {
+  heatS: number | null
+  coolS: number | null
   socketDepthMm: number | null
 }
 const practice = 'cp-fusion-steps'
 const depth = (spec: FusionSpec) =>
-  spec.socketDepthMm !== null
-    ? fig(spec.socketDepthMm, 'measured')
-    : fig(rowOf(sizeOf(spec)).depthMm, 'cp-fusion-depth')
+  ownFig(spec, 'socketDepthMm', fig(rowOf(sizeOf(spec)).depthMm, 'cp-fusion-depth'))
+const heat = (spec: FusionSpec, airC: number | null) => ownFig(spec, 'heatS', heatS(sizeOf(spec), airC))
+const cool = (spec: FusionSpec) => ownFig(spec, 'coolS', fig(rowOf(sizeOf(spec)).coolS, 'dvs-2207-11'))
 const burns = finding('warn', 'caution-fusion-burn', practice)
 
 /** Socket fusion of PP-R, plain and with an aluminium layer. */
@@ -29,14 +31,19 @@ export const socketFusion = methodFrom<FusionSpec>({
   id: 'socket-fusion',
   key: 'fusion',
   version: 1,
-  fields: [...baseFields('socket-fusion'), measuredDepth(100)],
+  fields: [
+    ...baseFields('socket-fusion'),
+    measuredDepth(100),
+    seconds('heatS', 'field-heat', 600),
+    seconds('coolS', 'field-cool', 7200),
+  ],
   practice,
   depth,
   shortMaxMm: 1,
   overMaxMm: 1,
   params: (spec, ctx) => ({
     depthMm: depth(spec).value ?? -1,
-    heatS: heatS(sizeOf(spec), ctx.airC).value ?? rowOf(sizeOf(spec)).heatS,
+    heatS: heat(spec, ctx.airC).value ?? rowOf(sizeOf(spec)).heatS,
     changeoverS: rowOf(sizeOf(spec)).changeoverS,
     layered: spec.material === 'pp-r-layered' ? 1 : 0,
     tiltDeg: MAX_TILT_DEG,
@@ -111,14 +118,14 @@ export const socketFusion = methodFrom<FusionSpec>({
   ],
   clocks: (spec, ctx) => {
     const row = rowOf(sizeOf(spec))
-    const heat = heatS(sizeOf(spec), ctx.airC)
+    const heating = heat(spec, ctx.airC)
     return [
       {
         id: 'heat',
         step: 'heat',
         kind: 'exact',
         shows: 'hold',
-        lastsS: heat,
+        lastsS: heating,
         stoppedBy: ['join'],
         backTo: 'cut-out',
       },
@@ -127,7 +134,7 @@ export const socketFusion = methodFrom<FusionSpec>({
         step: 'heat',
         kind: 'window',
         shows: 'window',
-        lastsS: heat.value === null ? heat : fig(heat.value + row.changeoverS, 'dvs-2207-11'),
+        lastsS: heating.value === null ? heating : fig(heating.value + row.changeoverS, 'dvs-2207-11'),
         stoppedBy: ['join'],
         backTo: 'cut-out',
       },
@@ -144,17 +151,18 @@ export const socketFusion = methodFrom<FusionSpec>({
         step: 'join',
         kind: 'dwell',
         shows: 'set',
-        lastsS: fig(row.coolS, 'dvs-2207-11'),
+        lastsS: cool(spec),
         backTo: 'look',
       },
     ]
   },
   cure: (spec) => {
-    const { coolS } = rowOf(sizeOf(spec))
+    const own = cool(spec)
+    const coolS = own.value ?? rowOf(sizeOf(spec)).coolS
     return {
-      id: `fusion-cool/${spec.size}`,
+      id: `fusion-cool/${spec.size}/${coolS}`,
       sourceAt: () => 'ours-fusion-ready',
-      setSource: 'dvs-2207-11',
+      setSource: own.value === null ? 'dvs-2207-11' : own.source,
       classes: [{ toBar: null, requiredS: () => coolS + TEST_AFTER_COOL_S }],
       perBarS: null,
       setS: () => coolS,
@@ -232,10 +240,10 @@ export const socketFusion = methodFrom<FusionSpec>({
     const row = rowOf(sizeOf(spec))
     return [
       { key: 'depthMm', fig: depth(spec), unit: 'mm' },
-      { key: 'heatS', fig: heatS(sizeOf(spec), ctx.airC ?? 20), unit: 's' },
+      { key: 'heatS', fig: heat(spec, ctx.airC ?? 20), unit: 's' },
       { key: 'changeoverS', fig: fig(row.changeoverS, 'dvs-2207-11'), unit: 's' },
       { key: 'fixS', fig: fig(row.fixS, 'dvs-2207-11'), unit: 's' },
-      { key: 'coolS', fig: fig(row.coolS, 'dvs-2207-11'), unit: 's' },
+      { key: 'coolS', fig: cool(spec), unit: 's' },
       { key: 'toolMinC', fig: fig(TOOL_MIN_C, 'dvs-2207-11'), unit: 'C' },
       { key: 'toolMaxC', fig: fig(TOOL_MAX_C, 'dvs-2207-11'), unit: 'C' },
     ]

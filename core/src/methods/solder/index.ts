@@ -2,7 +2,7 @@ import { cupDepthMm } from '../../sizes/copper.js'
 import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, sizeOf } from '../kit/spec.js'
+import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { COOL_MAX_S, FIRE_WATCH_S, solderWireMm } from './rules.js'
 
@@ -11,8 +11,7 @@ interface SolderSpec extends BaseSpec {
   part: 'plain' | 'union' | 'ball-valve' | 'gate-valve' | null
 }
 const practice = 'cp-solder-steps'
-const depth = (spec: SolderSpec) =>
-  spec.socketDepthMm !== null ? fig(spec.socketDepthMm, 'measured') : cupDepthMm(sizeOf(spec))
+const depth = (spec: SolderSpec) => ownFig(spec, 'socketDepthMm', cupDepthMm(sizeOf(spec)))
 const hotWork = [
   finding('warn', 'caution-solder-fire', 'cp-hot-work'),
   finding('warn', 'caution-solder-steam', practice),

@@ -15,6 +15,8 @@ export interface SolventSpec {
   /** From the socket face to the check mark once the pipe is home. */
   checkOffsetMm: number
   pressureService: boolean
+  /** Where figures in it come from that were not measured. */
+  from?: Readonly<Record<string, string>>
   /** Wall of the pipe, for the drawing only. */
   wallMm: number | null
 }
@@ -99,6 +101,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
       checkOffsetMm: checkOffsetMm as number,
       pressureService: o.pressureService !== false,
       wallMm: positive('wallMm'),
+      ...(typeof o.from === 'object' && o.from !== null ? { from: o.from as Record<string, string> } : {}),
     },
   }
 }
@@ -115,5 +118,5 @@ export const odMm = (spec: Pick<SolventSpec, 'material' | 'size' | 'school'>): n
 /** Insertion depth in mm: the socket in the hand, else the published minimum. */
 export const depthOf = (spec: SolventSpec): Fig =>
   spec.socketDepthMm !== null
-    ? fig(spec.socketDepthMm, 'measured')
+    ? fig(spec.socketDepthMm, spec.from?.socketDepthMm ?? 'measured')
     : solventSocketDepth(spec.material, sizeOf(spec), spec.schedule)

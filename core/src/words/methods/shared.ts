@@ -2,6 +2,18 @@ import type { Wordings } from '../words.js'
 
 /** Words that several methods share. */
 export const SHARED: Wordings = {
+  'field-heat': 'Heating time, by the maker',
+  'field-cool': 'Cooling time, by the maker',
+  'chart-header': (p) => `The first line must read: ${p.s('header')}`,
+  'chart-columns': (p) => `${p.s('columns')} columns; there must be ${p.s('wanted')}.`,
+  'chart-method': (p) => `"${p.s('method')}" is not a method.`,
+  'chart-figure': (p) => `A chart can\u2019t give "${p.s('figure')}" for ${p.s('method')}.`,
+  'chart-unit': (p) => `"${p.s('unit')}" is not a unit of this figure: ${p.s('units')}.`,
+  'chart-value': (p) =>
+    `"${p.s('value')}" can\u2019t be: from ${p.s('min')} to ${p.s('max')} ${p.s('unit')}.`,
+  'chart-reference': 'Say where the figure stands: sheet, page.',
+  'chart-twice': (p) => `This figure stands on line ${p.s('before')} already.`,
+  'chart-empty': 'The chart has no rows.',
   'not-an-option': (p) => `${p.s('field')} is not one of the choices.`,
   'not-yes-or-no': (p) => `${p.s('field')} must be yes or no.`,
   'not-text': (p) => `${p.s('field')} must be text.`,

@@ -18,6 +18,7 @@ import 'element-plus/es/components/option/style/css'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
+import Charts from './Charts.vue'
 import FigureTable from './FigureTable.vue'
 import JointPage from './JointPage.vue'
 import MethodCard from './MethodCard.vue'
@@ -48,6 +49,7 @@ const question = ref(typeof route.query.q === 'string' ? route.query.q : '')
 const at = computed(() => entryOf(route.query.at))
 const beside = computed(() => entryOf(route.query.beside))
 const listing = computed(() => route.query.page === 'unverified')
+const charting = computed(() => route.query.page === 'charts')
 function show(query: Record<string, string | undefined>): void {
   void router.push({ name: 'handbook', params: { jobId: job.jobId as string }, query })
 }
@@ -138,6 +140,7 @@ watch(
 )
 
 const toCheck = computed(() => unverified(job.state.checked).filter((s) => s.kind === 'published').length)
+const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`
 function answerLine({ entry, figure }: Hit): string {
   const reader = readerFor(entry.school, job.reader)
   const t = (m: Msg): string => say(m, reader)
@@ -147,18 +150,23 @@ function answerLine({ entry, figure }: Hit): string {
 }
 const headline = computed(() => {
   if (listing.value) return `${toCheck.value} published tables are not yet checked against a copy.`
+  if (charting.value) {
+    const n = job.state.charts.length
+    return n
+      ? `${counted(n, 'chart')} of makers\u2019 figures ${n === 1 ? 'is' : 'are'} loaded.`
+      : 'No maker\u2019s chart is loaded yet.'
+  }
   if (at.value) return beside.value ? `${nameOf(at.value)}, beside ${nameOf(beside.value)}` : nameOf(at.value)
   const first = found.value.hits[0]
   if (first && first.figure.fig.value !== null) return answerLine(first)
   if (question.value.trim()) return 'No figure by that name. Try a size, a method or a standard number.'
   return `${allEntries().length} joints by ${methods.length} methods; ${allSources().length} sources, ${toCheck.value} of them tables from memory.`
 })
-const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`
 const why = computed(() => {
   const f = found.value
   if (at.value)
     return `By the ${at.value.school} school, at ${fmt.temperature(typedC.value, { units: at.value.school })}, ${humidityPct} % humidity.`
-  if (listing.value || !question.value.trim()) return ''
+  if (listing.value || charting.value || !question.value.trim()) return ''
   const t = f.query.temperatureC
   const said = [
     t === null ? '' : `at ${fmt.temperature(t)}, ${fmt.temperature(t, { units: 'inch' })}`,
@@ -200,10 +208,19 @@ const shownT = computed(() =>
       >
         Not yet checked
       </button>
+      <button
+        type="button"
+        class="button"
+        :class="{ on: charting }"
+        @click="show(charting ? {} : { page: 'charts' })"
+      >
+        Makers’ charts
+      </button>
     </div>
     <h1 v-if="headline" aria-live="polite">{{ headline }}</h1>
     <p v-if="why" class="why">{{ why }}</p>
     <Unverified v-if="listing" />
+    <Charts v-else-if="charting" />
     <template v-else-if="!at">
       <div v-if="rows.length" class="scroll" role="region" aria-label="Figures found" tabindex="0">
         <FigureTable :rows="rows" @open="open" />

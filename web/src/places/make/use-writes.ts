@@ -1,4 +1,11 @@
-import type { Field, Fig, JointFacts, Step, StepException } from '@jugalis/core'
+import {
+  type Field,
+  type Fig,
+  type JointFacts,
+  type Step,
+  type StepException,
+  newestChart,
+} from '@jugalis/core'
 import { useJob } from '../../stores/job'
 
 interface Options {
@@ -26,7 +33,7 @@ export function useWrites(o: Options) {
   const job = useJob()
   const pin = () => ({
     rules: o.facts().method?.version ?? 1,
-    chart: null,
+    chart: newestChart(job.state),
     school: o.facts().place.line.school,
     table: job.state.job.table,
   })

@@ -38,6 +38,9 @@ const ANSWERED = [
   'checkOffsetMm',
   'pressureService',
   'wallMm',
+  'heatS',
+  'coolS',
+  'minTorqueNm',
 ]
 const asked = computed(
   () => methods.find((m) => m.id === typed.method)?.fields.filter((f) => !ANSWERED.includes(f.key)) ?? [],

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { CHART_FIGURES, CHART_HEADER, type ChartFault, readChart } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, ref } from 'vue'
+import { useJob } from '../../stores/job'
+import { hhmm } from '../../when'
+
+/** Makers' figures for the fittings of this job: loaded as CSV, whole or not at all. */
+const job = useJob()
+const name = ref('')
+const csv = ref('')
+const faults = ref<readonly ChartFault[]>([])
+const fault = ref('')
+const charts = computed(() => [...job.state.charts].reverse())
+const LINE = CHART_HEADER.join(',')
+const EXAMPLE = `${LINE}\npress,copper,d22,depth,24,mm,sheet 4`
+
+async function pick(e: Event): Promise<void> {
+  const file = (e.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  csv.value = await file.text()
+  if (!name.value) name.value = file.name.replace(/\.csv$/i, '')
+}
+async function load(): Promise<void> {
+  fault.value = ''
+  faults.value = []
+  const read = readChart(csv.value)
+  if (!read.ok) return void (faults.value = read.faults)
+  if (!name.value.trim()) return void (fault.value = 'Give the chart a name: whose fittings, which sheet.')
+  await job.write(
+    [
+      {
+        kind: 'chart-loaded',
+        data: { chartId: crypto.randomUUID(), name: name.value.trim(), rows: read.rows },
+      },
+    ],
+    `${read.rows.length} figures are loaded. They count for joints not yet begun.`,
+  )
+  csv.value = ''
+  name.value = ''
+}
+</script>
+
+<template>
+  <section>
+    <p class="why">
+      A chart wins over generic figures and is named beside each. Joints already begun keep the chart they
+      were begun under. Figures: {{ Object.keys(CHART_FIGURES).join(', ') }}. Units: mm, in, Nm, in-lbf,
+      ft-lbf, s, min.
+    </p>
+    <label for="chart-name">Name of the chart</label>
+    <ElInput id="chart-name" v-model="name" size="large" placeholder="whose fittings, which sheet" />
+    <label for="chart-csv">Rows as CSV; the first line is {{ LINE }}</label>
+    <ElInput id="chart-csv" v-model="csv" type="textarea" :rows="7" :placeholder="EXAMPLE" />
+    <div class="buttons">
+      <label class="button" for="chart-file">From a file…</label>
+      <input id="chart-file" class="file" type="file" accept=".csv,text/csv" @change="pick" />
+      <button type="button" class="button main" :disabled="!csv.trim()" @click="load">Load the chart</button>
+    </div>
+    <div v-if="fault || faults.length" role="alert">
+      <p v-if="fault" class="refusal">{{ fault }}</p>
+      <template v-if="faults.length">
+        <p class="refusal">
+          Nothing was loaded. {{ faults.length === 1 ? 'One row is' : `${faults.length} rows are` }} not as it
+          should be:
+        </p>
+        <p v-for="f in faults.slice(0, 30)" :key="f.line">
+          <strong
+            >Line {{ f.line }}<template v-if="f.column">, {{ f.column }}</template
+            >:</strong
+          >
+          {{ job.t(f.says) }}
+        </p>
+      </template>
+    </div>
+    <template v-for="c in charts" :key="c.id">
+      <h2>{{ c.name }}</h2>
+      <p class="why">
+        {{ c.rows.length }} figures, loaded by {{ job.nameOf(c.by) }} at
+        {{ hhmm(c.atS, job.state.job.zone) }}.
+      </p>
+      <table class="rows">
+        <tbody>
+          <tr v-for="(r, i) in c.rows.slice(0, 200)" :key="i">
+            <td>{{ r.method }}</td>
+            <td>{{ r.material }} {{ r.size }}</td>
+            <td>{{ r.field }}</td>
+            <td class="strong">{{ Math.round(r.value * 1000) / 1000 }}</td>
+            <td>{{ r.reference }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+}
+label {
+  font-weight: 600;
+  margin-bottom: -6px;
+}
+.buttons {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.buttons .button {
+  margin: 0;
+}
+.file {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.file:focus-visible + .button,
+label:has(+ .file:focus-visible) {
+  outline: 3px solid var(--ink);
+  outline-offset: 2px;
+}
+</style>
