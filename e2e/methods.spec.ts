@@ -218,6 +218,8 @@ test.describe('the Handbook', () => {
       '1 chart of makers\u2019 figures is loaded.',
     )
     await noViolations(page)
+    await page.goto(`/job/${job}/handbook?q=22%20mm%20press%20copper%20depth`)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('copper d22 = 24 mm (your chart)')
     await page.goto(`/job/${job}/cut`)
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Mark 24')
   })

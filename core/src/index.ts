@@ -50,4 +50,4 @@ export {
 export { type Hit, allEntries, searchHandbook } from './handbook/search.js'
 export { type Difference, DIFFERENCES, differencesFor } from './handbook/schools.js'
 export { CHART_FIGURES, CHART_HEADER, type ChartFault, type ChartRow, readChart } from './methods/charts.js'
-export { newestChart } from './joint/lookup.js'
+export { charted, newestChart } from './joint/lookup.js'

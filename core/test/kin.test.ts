@@ -77,4 +77,19 @@ describe('of joints of one kin only the last made is worked out', () => {
       ),
       { numRuns: Number(process.env.RUNS ?? 200) },
     ))
+  it('made on the very moment the readings begin to count, it shares the curve of those made before (once missed)', () => {
+    const cold = steadyHistory([
+      { fromS: START, temperatureC: 2 },
+      { fromS: START + 29 * 3600, temperatureC: 15 },
+    ])
+    const two = [0, 29].map((h, i) =>
+      curingJoint(
+        { id: `j${i}`, madeAtS: START + h * 3600, ratingBar: 6 },
+        ruleOf('pvc-u', 'd63', 'metric'),
+        cold,
+        'accumulate',
+      ),
+    )
+    expect(ladderOf(two, START).steps.at(-1)?.heldBy).toBe('j0')
+  })
 })

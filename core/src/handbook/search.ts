@@ -51,8 +51,14 @@ function sizeFits(text: string, q: Query): boolean {
 const figureFits = (key: string, stems: readonly string[]): boolean =>
   !stems.length || stems.some((s) => key.toLowerCase().includes(s))
 
-/** Answers a question in words. Order: as the methods are listed, sizes ascending. */
-export function searchHandbook(text: string): Found {
+/**
+ * Answers a question in words. Order: as the methods are listed, sizes ascending.
+ * @param details what is known of a joint besides: a job's charts, for one.
+ */
+export function searchHandbook(
+  text: string,
+  details: (e: Entry) => Readonly<Record<string, unknown>> = () => ({}),
+): Found {
   const query = parseQuery(text)
   const around: Around = {
     ...DEFAULT_AROUND,
@@ -73,7 +79,7 @@ export function searchHandbook(text: string): Found {
   let worked = 0
   for (const entry of entries) {
     if (worked >= MOST_JOINTS) break
-    const figures = figuresOf(entry, around).filter(
+    const figures = figuresOf(entry, around, details(entry)).filter(
       (f) =>
         figureFits(f.key, query.figures) &&
         (query.bar === null || f.toBar === undefined || f.toBar === null || f.toBar >= query.bar - 0.0005),

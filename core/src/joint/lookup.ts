@@ -70,9 +70,16 @@ function chartRows(
 /** The newest chart: what a joint begun now is pinned to. */
 export const newestChart = (state: JobState): string | null => state.charts.at(-1)?.id ?? null
 
-/** What charts say of a joint: fields of its specification, and where each comes from. */
-function charted(state: JobState, place: JointPlace, chart: string | null): Record<string, unknown> {
-  const rows = chartRows(state, chart).get(`${place.line.method} ${place.line.material} ${place.piece.size}`)
+/**
+ * What charts say of a joint: fields of its specification, and under `from` where each comes from.
+ * @param chart the chart it is pinned to; the newest if absent.
+ */
+export function charted(
+  state: JobState,
+  joint: { method: string; material: string; size: string },
+  chart: string | null = newestChart(state),
+): Record<string, unknown> {
+  const rows = chartRows(state, chart).get(`${joint.method} ${joint.material} ${joint.size}`)
   if (!rows) return {}
   return {
     ...Object.fromEntries(rows.map(({ row }) => [row.field, row.value])),
@@ -90,7 +97,8 @@ export function jointSpec(
   chart: string | null = newestChart(state),
 ): Record<string, unknown> {
   const measured = state.sockets.get(socketKey(place.line.material, place.piece.size))
-  const chartSays = charted(state, place, chart)
+  const { method, material } = place.line
+  const chartSays = charted(state, { method, material, size: place.piece.size }, chart)
   const from = { ...(chartSays.from as Record<string, string> | undefined) }
   if (measured !== undefined) delete from.socketDepthMm
   return {

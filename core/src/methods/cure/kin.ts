@@ -24,8 +24,10 @@ export function sameCurveFromS(kin: Kin, lastMadeAtS: number): number {
   let fromS = lastMadeAtS
   for (let i = runAt(kin, lastMadeAtS); i >= 0; i--) {
     const run = kin[i] as Run
-    if (run.required.some((r) => r !== Infinity)) return fromS
-    fromS = run.fromS
+    const counts = run.required.some((r) => r !== Infinity)
+    // Made just as a stretch begins, nothing was gained in it yet: what lies before decides.
+    if (counts && run.fromS < fromS) return fromS
+    if (!counts) fromS = run.fromS
   }
   return fromS
 }

@@ -111,6 +111,8 @@ label {
   align-items: center;
 }
 .buttons .button {
+  display: inline-flex;
+  align-items: center;
   margin: 0;
 }
 .file {

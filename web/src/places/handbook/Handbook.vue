@@ -6,6 +6,7 @@ import {
   allEntries,
   allMethods,
   allSources,
+  charted,
   cToF,
   fmt,
   searchHandbook,
@@ -18,6 +19,7 @@ import 'element-plus/es/components/option/style/css'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
+import { useNarrow } from '../../use-narrow'
 import Charts from './Charts.vue'
 import FigureTable from './FigureTable.vue'
 import JointPage from './JointPage.vue'
@@ -26,6 +28,7 @@ import Unverified from './Unverified.vue'
 import { figureName, figureText, readerFor, standing, unverified } from './figure-text'
 
 const job = useJob()
+const narrow = useNarrow()
 const route = useRoute()
 const router = useRouter()
 
@@ -66,7 +69,7 @@ watch(
 )
 const found = computed(() => {
   const began = performance.now()
-  const answer = searchHandbook(question.value)
+  const answer = searchHandbook(question.value, (e) => charted(job.state, e))
   // Shows in the browser's own timings; the benchmark reads it there.
   performance.measure('handbook-search', { start: began, end: performance.now() })
   return answer
@@ -197,7 +200,7 @@ const shownT = computed(() =>
         v-model="question"
         size="large"
         clearable
-        placeholder="2 in sch 80 cure 45 F, or 22 mm solder depth"
+        :placeholder="narrow ? '22 mm solder depth' : '2 in sch 80 cure 45 F, or 22 mm solder depth'"
         @keydown.enter="show({ q: question })"
       />
       <button
@@ -375,6 +378,12 @@ const shownT = computed(() =>
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 28px;
+}
+@media (max-width: 720px) {
+  .choose :deep(.el-select) {
+    flex: 1 1 40%;
+    width: auto;
+  }
 }
 @media (max-width: 900px) {
   .pages.two {

@@ -3,6 +3,7 @@ import {
   type Entry,
   type Msg,
   DEFAULT_AROUND,
+  charted,
   contextOf,
   differencesFor,
   figuresOf,
@@ -34,12 +35,14 @@ const around = computed(() => ({
   table: job.state.job.table,
 }))
 const method = computed(() => methodOf(props.entry.method))
-const read = computed(() => (method.value ? specOf(method.value, props.entry, props.details) : null))
+/** Makers' charts of the job, then what was turned on this page. */
+const known = computed(() => ({ ...charted(job.state, props.entry), ...props.details }))
+const read = computed(() => (method.value ? specOf(method.value, props.entry, known.value) : null))
 const spec = computed(() => (read.value && 'spec' in read.value ? read.value.spec : null))
 const lacks = computed(() => (read.value && 'why' in read.value ? read.value.why : null))
 const ctx = computed(() => contextOf(props.entry, around.value))
 const figures = computed(() =>
-  figuresOf(props.entry, around.value, props.details).map((figure) => ({
+  figuresOf(props.entry, around.value, known.value).map((figure) => ({
     figure,
     school: props.entry.school,
   })),
