@@ -5,6 +5,7 @@ import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
 import { computed, reactive, ref, watch } from 'vue'
+import { askedFields } from '../../asked-fields'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
@@ -28,23 +29,8 @@ const hasSchedule = computed(
     job.state.job.school === 'inch' &&
     methods.find((m) => m.id === typed.method)?.fields.some((f) => f.key === 'schedule'),
 )
-/** What this method asks besides: its own fields, each with its choices. What a job or a joint answers is left out. */
-const ANSWERED = [
-  'material',
-  'size',
-  'school',
-  'schedule',
-  'socketDepthMm',
-  'checkOffsetMm',
-  'pressureService',
-  'wallMm',
-  'heatS',
-  'coolS',
-  'minTorqueNm',
-]
-const asked = computed(
-  () => methods.find((m) => m.id === typed.method)?.fields.filter((f) => !ANSWERED.includes(f.key)) ?? [],
-)
+/** What this method asks besides: its own fields, each with its choices. */
+const asked = computed(() => askedFields(typed.method))
 const details = reactive<Record<string, string>>({})
 function detailsTyped(): Record<string, unknown> {
   const out: Record<string, unknown> = {}

@@ -1,0 +1,19 @@
+import { type Field, methodOf } from '@jugalis/core'
+
+/** What a job, a joint or a chart answers; the rest a method asks of the line itself. */
+const ANSWERED: readonly string[] = [
+  'material',
+  'size',
+  'school',
+  'schedule',
+  'socketDepthMm',
+  'checkOffsetMm',
+  'pressureService',
+  'wallMm',
+  'heatS',
+  'coolS',
+  'minTorqueNm',
+]
+/** Fields of a method that are asked once a line: kind of nut, gasket, bolts … */
+export const askedFields = (methodId: string): readonly Field[] =>
+  methodOf(methodId)?.fields.filter((f) => !ANSWERED.includes(f.key)) ?? []
