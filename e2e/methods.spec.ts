@@ -153,6 +153,42 @@ for (const s of STORIES)
     await context.close()
   })
 
+test('a line of another method is set out with the mouse, what its method asks is asked', async ({
+  page,
+}) => {
+  await signIn(page)
+  const job = randomUUID()
+  await page.request.post('/api/jobs', { data: { jobId: job, name: 'Well' } })
+  const set = { name: 'Well', zone: 'UTC', school: 'inch', table: 'current', checkOffsetMm: 50.8 }
+  await write(page, job, [{ kind: 'job-set', data: set }])
+  await page.goto(`/job/${job}/set-out`)
+  await page.getByRole('button', { name: /line/i }).first().click()
+  const choose = async (id: string, option: string): Promise<void> => {
+    await page
+      .locator('.el-select')
+      .filter({ has: page.locator(`#${id}`) })
+      .click()
+    await page.getByRole('option', { name: option, exact: true }).click()
+  }
+  await choose('line-method', 'Compression')
+  await choose('line-material', 'pe')
+  await noViolations(page)
+  await page.getByLabel('Tag', { exact: true }).fill('W')
+  await page.getByRole('button', { name: 'Begin the line' }).click()
+  await expect(page.getByRole('alert')).toContainText('Say which kind of fitting it is.')
+  await choose('line-kind', 'grip-nut')
+  await page.getByRole('button', { name: 'Begin the line' }).click()
+  for (const entry of ['tee 1', '24 c-c', 'elbow 90']) {
+    const field = page.getByPlaceholder(/tee/).last()
+    await field.fill(entry)
+    await field.press('Enter')
+  }
+  await expect(page.getByText('W-01').first()).toBeVisible()
+  await page.goto(`/job/${job}/make`)
+  await page.getByRole('link', { name: /W-01/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('insert stiffener')
+})
+
 test.describe('the Handbook', () => {
   test('answers a question, opens the joint, shows the source, puts another beside', async ({ page }) => {
     await signIn(page)

@@ -172,6 +172,7 @@ function addFitting(
   if (!size) return { ok: false, why: msg('entry-no-size', { fitting: entry.fitting }) }
   for (const s of [size, ...entry.sizes.slice(1)]) {
     const parsed = methodOf(line.method)?.parse({
+      ...line.details,
       material: line.material,
       size: s,
       school: line.school,

@@ -58,7 +58,15 @@ const SDR: Readonly<Record<string, number>> = {
   'pp-r-layered': 6,
   pe: 11,
 }
-const PFA: Readonly<Record<string, number>> = { '1/4': 0.047, '1-1/4': 0.075 }
+/** Walls of fluoropolymer tube for flares in inches; of other sizes no wall is known. */
+const PFA: Readonly<Record<string, number>> = {
+  '1/4': 0.047,
+  '3/8': 0.062,
+  '1/2': 0.062,
+  '3/4': 0.062,
+  '1': 0.062,
+  '1-1/4': 0.075,
+}
 
 /**
  * Wall of a pipe or tube in mm: the standard's, or one usual wall where several are made (its source says so).
@@ -70,8 +78,10 @@ export function wallMm(material: string, size: Size, schedule?: string | null): 
   if (size.family === 'BPE' || size.family === 'DN') return hygienicWallMm(size)
   if (material === 'copper')
     return size.family === 'CTS' ? copperWallMm(size.text, 'L') : metricCopperWallMm(size)
-  if (material === 'pfa' && size.family === 'OD')
-    return fig(inchToMm(PFA[nominalKey(size)] ?? 0.062), 'cp-pfa-wall')
+  if (material === 'pfa' && size.family === 'OD') {
+    const inch = PFA[nominalKey(size)]
+    return inch === undefined ? none : fig(inchToMm(inch), 'cp-pfa-wall')
+  }
   if (material === 'multilayer') return of(MULTILAYER[size.text], 'cp-multilayer-wall')
   if (size.family === 'NPS') {
     if (material === 'stainless') {

@@ -36,7 +36,8 @@ export const adhesiveBond = methodFrom<BondSpec>({
     sandMm: plus(depth(spec), SAND_BEYOND_MM).value ?? -1,
     cutFromC: cutFromC(spec.material),
     epoxy: spec.material === 'epoxy-resin' ? 1 : 0,
-    catalyst: catalystAt(spec.material, ctx.airC ?? 21).value ?? '',
+    // Without a temperature nothing is said of the catalyst.
+    catalyst: (ctx.airC === null ? null : catalystAt(spec.material, ctx.airC).value) ?? '',
   }),
   steps: () => [
     {
@@ -182,7 +183,7 @@ export const adhesiveBond = methodFrom<BondSpec>({
     { key: 'sandBeyondMm', fig: fig(SAND_BEYOND_MM, 'cp-resin-sand'), unit: 'mm' },
     { key: 'resandAfterS', fig: fig(RESAND_AFTER_S, 'cp-resin-sand'), unit: 's' },
     { key: 'cutFromC', fig: fig(cutFromC(spec.material), 'cp-resin-cut'), unit: 'C' },
-    { key: 'cureS', fig: resinCureS(ctx.airC ?? 23), unit: 's' },
+    { key: 'cureS', fig: ctx.airC === null ? noFig(msg('no-temperature')) : resinCureS(ctx.airC), unit: 's' },
   ],
   drawing: (spec, state) => {
     const od = odOf(spec)

@@ -3,7 +3,16 @@ import { inchToMm } from '../../units/units.js'
 import { drawnWall, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
+import {
+  type BaseSpec,
+  baseFields,
+  gapReads,
+  measuredDepth,
+  odOf,
+  ownFig,
+  seconds,
+  sizeOf,
+} from '../kit/spec.js'
 import { GAP_MAX_MM, GAP_MIN_MM, flareHeatS, flareHoldS, flareTorqueNm, flareWallMm } from './rules.js'
 
 interface FlareSpec extends BaseSpec {
@@ -103,26 +112,7 @@ export const flare = methodFrom<FlareSpec>({
       id: 'look',
       reaches: 'verified',
       exceptions: [['cannot-measure', 'on']],
-      reads: [
-        {
-          key: 'gapMinMm',
-          label: msg('field-gap-min'),
-          needed: true,
-          unit: 'mm',
-          min: 0,
-          max: 15,
-          control: 'gap-round',
-        },
-        {
-          key: 'gapMaxMm',
-          label: msg('field-gap-max'),
-          needed: true,
-          unit: 'mm',
-          min: 0,
-          max: 15,
-          control: 'gap-round',
-        },
-      ],
+      reads: gapReads('gap-round', 15),
     },
   ],
   clocks: (spec) => [

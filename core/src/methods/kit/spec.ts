@@ -46,6 +46,17 @@ export const measuredDepth = (maxMm: number): Field => ({
   control: 'length',
 })
 
+/** Least and most of a gap that is measured in several places. */
+export const gapReads = (control: 'gap-pair' | 'gap-round', max: number): readonly Field[] =>
+  (['gapMinMm', 'gapMaxMm'] as const).map((key) => ({
+    key,
+    label: msg(key === 'gapMinMm' ? 'field-gap-min' : 'field-gap-max'),
+    needed: true,
+    unit: 'mm',
+    min: 0,
+    max,
+    control,
+  }))
 /** A time from a maker's chart. */
 export const seconds = (key: string, label: string, max: number): Field => ({
   key,

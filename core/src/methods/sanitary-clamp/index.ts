@@ -4,7 +4,7 @@ import { fig, finding, msg } from '../../sources/source.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, odOf, sizeOf } from '../kit/spec.js'
+import { type BaseSpec, baseFields, gapReads, odOf, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { INTRUSION_MAX_MM, TILT_FAIL_DEG, TILT_WARN_DEG, judgeClamp } from './rules.js'
 
@@ -74,26 +74,7 @@ export const sanitaryClamp = methodFrom<ClampSpec>({
     {
       id: 'gaps',
       exceptions: [['cannot-measure', 'on']],
-      reads: [
-        {
-          key: 'gapMinMm',
-          label: msg('field-gap-min'),
-          needed: true,
-          unit: 'mm',
-          min: 0,
-          max: 20,
-          control: 'gap-pair',
-        },
-        {
-          key: 'gapMaxMm',
-          label: msg('field-gap-max'),
-          needed: true,
-          unit: 'mm',
-          min: 0,
-          max: 20,
-          control: 'gap-pair',
-        },
-      ],
+      reads: gapReads('gap-pair', 20),
     },
     {
       id: 'torque',

@@ -43,7 +43,7 @@ export const socketFusion = methodFrom<FusionSpec>({
   overMaxMm: 1,
   params: (spec, ctx) => ({
     depthMm: depth(spec).value ?? -1,
-    heatS: heat(spec, ctx.airC).value ?? rowOf(sizeOf(spec)).heatS,
+    heatS: heat(spec, ctx.airC).value ?? -1,
     changeoverS: rowOf(sizeOf(spec)).changeoverS,
     layered: spec.material === 'pp-r-layered' ? 1 : 0,
     tiltDeg: MAX_TILT_DEG,
@@ -240,7 +240,7 @@ export const socketFusion = methodFrom<FusionSpec>({
     const row = rowOf(sizeOf(spec))
     return [
       { key: 'depthMm', fig: depth(spec), unit: 'mm' },
-      { key: 'heatS', fig: heat(spec, ctx.airC ?? 20), unit: 's' },
+      { key: 'heatS', fig: heat(spec, ctx.airC), unit: 's' },
       { key: 'changeoverS', fig: fig(row.changeoverS, 'dvs-2207-11'), unit: 's' },
       { key: 'fixS', fig: fig(row.fixS, 'dvs-2207-11'), unit: 's' },
       { key: 'coolS', fig: cool(spec), unit: 's' },

@@ -17,7 +17,10 @@ export const FUSION: Wordings = {
   'hint-fusion-ready': 'mark all round',
   'ex-fusion-foil-left': 'Foil left over',
   'ex-fusion-die-dirty': 'Die dirty',
-  'do-fusion-heat': (p) => `Fitting first, then pipe, both to depth: heat ${p.dur('heatS')} from there.`,
+  'do-fusion-heat': (p) =>
+    p.n('heatS') >= 0
+      ? `Fitting first, then pipe, both to depth: heat ${p.dur('heatS')} from there.`
+      : 'Fitting first, then pipe, both to depth. Air not read: no heating time.',
   'look-fusion-heat': 'Tool 250 to 270 °C. Straight on, no twist, both hands stay on.',
   'mistake-fusion-heat': 'Counting before both are at full depth.',
   'act-fusion-heat': 'Both at depth: heat',

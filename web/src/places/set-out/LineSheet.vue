@@ -97,22 +97,35 @@ async function save(): Promise<void> {
 </script>
 
 <template>
+  <!-- Lists stay inside the sheet: a modal dialog lies above whatever hangs on the body. -->
   <Sheet title="A new line" @close="emit('close')">
     <label for="line-tag">Tag</label>
     <ElInput id="line-tag" v-model="typed.tag" size="large" placeholder="Q2" />
     <label for="line-name">What it carries</label>
     <ElInput id="line-name" v-model="typed.name" size="large" placeholder="Quarantine loop, seawater" />
     <label for="line-method">Joined by</label>
-    <ElSelect id="line-method" v-model="typed.method" size="large" aria-label="Joined by">
+    <ElSelect :teleported="false" id="line-method" v-model="typed.method" size="large" aria-label="Joined by">
       <ElOption v-for="m in methods" :key="m.id" :value="m.id" :label="job.t(m.name)" />
     </ElSelect>
     <label for="line-material">Material</label>
-    <ElSelect id="line-material" v-model="typed.material" size="large" aria-label="Material">
+    <ElSelect
+      :teleported="false"
+      id="line-material"
+      v-model="typed.material"
+      size="large"
+      aria-label="Material"
+    >
       <ElOption v-for="m in materials" :key="m" :value="m" :label="m" />
     </ElSelect>
     <template v-if="hasSchedule">
       <label for="line-schedule">Schedule</label>
-      <ElSelect id="line-schedule" v-model="typed.schedule" size="large" aria-label="Schedule">
+      <ElSelect
+        :teleported="false"
+        id="line-schedule"
+        v-model="typed.schedule"
+        size="large"
+        aria-label="Schedule"
+      >
         <ElOption value="40" label="40" />
         <ElOption value="80" label="80" />
       </ElSelect>
@@ -122,6 +135,7 @@ async function save(): Promise<void> {
         >{{ job.t(f.label) }}{{ f.unit === 'mm' || f.unit === 'Nm' ? `, ${f.unit}` : '' }}</label
       >
       <ElSelect
+        :teleported="false"
         v-if="f.options || f.control === 'yes-no'"
         :id="`line-${f.key}`"
         v-model="details[f.key]"
