@@ -4,7 +4,8 @@ import path from 'node:path'
 import { chromium as findChromium, nodePackages } from './lib/deps.mjs'
 import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
-/** npm test: everything, one after the other; the last line adds all runners up. `--only format,lint,types,unit,e2e`. */
+/** npm test: everything, one after the other; the last line adds all runners up. `--only=format,lint,types,unit,e2e`,
+ * `--grep=…` for a few of the browser's tests. */
 let passed = 0
 let failed = 0
 const only = process.argv
@@ -82,7 +83,8 @@ async function e2e(out, database) {
   await admin.end()
   const server = await startServer({ databaseUrl: `${database.base}/e2e`, port, limiter: false, quiet: true })
   try {
-    const r = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
+    const few = process.argv.filter((a) => a.startsWith('--grep='))
+    const r = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...few], {
       env: {
         ...process.env,
         BASE_URL: `http://127.0.0.1:${port}`,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   type Item,
+  type Msg,
   addEntry,
   allMethods,
   methodOf,
@@ -65,20 +66,32 @@ const rows = computed(() =>
   })),
 )
 
-async function enter(): Promise<void> {
+/** One entry is placed at a time, in the order typed: the next one stands on what the last one made. */
+let placing: Promise<void> = Promise.resolve()
+function enter(): void {
+  const typed = text.value.trim()
+  if (!typed) return
+  // The field is free at once: a quick typist is already at the next entry while this one is kept.
+  text.value = ''
+  recall.value = [typed, ...recall.value].slice(0, 20)
+  placing = placing.then(() => place(typed))
+}
+async function place(typed: string): Promise<void> {
   const l = line.value
-  if (!l || !text.value.trim()) return
-  const entry = parseEntry(text.value, l.school, methodOf(l.method)?.sizes(l.material) ?? [])
-  if (!entry.ok) return void (fault.value = job.t(entry.why))
+  if (!l) return
+  const refuse = (why: Msg): void => {
+    fault.value = job.t(why)
+    text.value ||= typed
+  }
+  const entry = parseEntry(typed, l.school, methodOf(l.method)?.sizes(l.material) ?? [])
+  if (!entry.ok) return refuse(entry.why)
   const added = addEntry(l, entry, () => crypto.randomUUID())
-  if (!added.ok) return void (fault.value = job.t(added.why))
+  if (!added.ok) return refuse(added.why)
   fault.value = ''
   await job.write(
     added.puts.map((p) => ({ kind: 'item-put', data: { lineId: l.id, ...p } })),
-    `${text.value.trim()} is set out.`,
+    `${typed} is set out.`,
   )
-  recall.value = [text.value.trim(), ...recall.value].slice(0, 20)
-  text.value = ''
   await nextTick()
   document.querySelector('.entry')?.scrollIntoView({ block: 'nearest' })
 }
