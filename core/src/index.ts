@@ -49,5 +49,22 @@ export {
 } from './handbook/figures.js'
 export { type Hit, allEntries, searchHandbook } from './handbook/search.js'
 export { type Difference, DIFFERENCES, differencesFor } from './handbook/schools.js'
-export { CHART_FIGURES, CHART_HEADER, type ChartFault, type ChartRow, readChart } from './methods/charts.js'
+export {
+  ANY_METHOD,
+  CHART_FIGURES,
+  CHART_HEADER,
+  CHART_TIMES,
+  type ChartFault,
+  type ChartRow,
+  readChart,
+} from './methods/charts.js'
+export type { CureClass, CureRule } from './methods/cure/rule.js'
+export {
+  DEBURR_TURNS,
+  HACKSAW_TEETH_PER_INCH,
+  chamferMaxMm,
+  cutterFeed,
+  swageDepthMinMm,
+} from './cut/tube-work.js'
 export { charted, newestChart } from './joint/lookup.js'
+export { wallMm } from './sizes/walls.js'

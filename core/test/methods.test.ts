@@ -276,3 +276,27 @@ it('the registry knows methods by id', () => {
   expect(methodOf('toy-clip')?.id).toBe('toy-clip')
   expect(methodOf('nothing')).toBeUndefined()
 })
+
+describe('large diameter', () => {
+  const stepsOf = (size: string, school: 'metric' | 'inch') => {
+    const material = school === 'metric' ? 'pvc-u' : 'pvc'
+    const m = methodOf('solvent-cement')
+    const parsed = m?.parse({ material, size, school, schedule: '80', checkOffsetMm: 50 })
+    if (!m || !parsed?.ok) throw new Error(size)
+    return m.steps(parsed.spec, ctx(school))
+  }
+  it.each([
+    ['d90', 'metric', false, false],
+    ['d110', 'metric', false, true],
+    ['d125', 'metric', true, true],
+    ['NPS 3', 'inch', false, false],
+    ['NPS 4', 'inch', false, true],
+    ['NPS 6', 'inch', true, true],
+  ] as const)('%s: puller %s, brush warned', (size, school, puller, brush) => {
+    const steps = stepsOf(size, school)
+    const never = steps.find((s) => s.id === 'cement')?.never ?? []
+    expect(steps.some((s) => s.id === 'rig')).toBe(puller)
+    expect(steps.find((s) => s.id === 'home')?.tools.some((t) => t.code === 'tool-puller')).toBe(puller)
+    expect(never.some((t) => t.code === 'never-brush-large')).toBe(brush)
+  })
+})

@@ -13,6 +13,9 @@ const ANSWERED: readonly string[] = [
   'heatS',
   'coolS',
   'minTorqueNm',
+  'ownTurns',
+  'gapFromMm',
+  'gapToMm',
 ]
 /** Fields of a method that are asked once a line: kind of nut, gasket, bolts … */
 export const askedFields = (methodId: string): readonly Field[] =>

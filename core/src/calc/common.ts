@@ -1,3 +1,4 @@
+import { CURE_TABLES } from '../methods/cure/rule.js'
 import { type History, steadyHistory } from '../conditions/history.js'
 import { MATERIALS, METHODS, type School, joinable } from '../methods/joinable.js'
 import type { CureOptions, Curing, Finding, Method } from '../methods/method.js'
@@ -13,7 +14,7 @@ export const size = need('size', text, 'Size as text: d110, NPS 1-1/4, CTS 3/4, 
 export const school = need('school', oneOf('inch', 'metric'), 'Whose practice')
 export const schedule = may('schedule', oneOf('40', '80'), 'Wall of inch plastic pipe')
 export const mode = need('mode', oneOf('coldest', 'accumulate'), 'How a changing temperature is treated')
-export const table = may('table', oneOf('current', 'd2855-96'), 'Which inch cure table; current if absent')
+export const table = may('table', oneOf(...CURE_TABLES), 'Which inch cure table; current if absent')
 export const WALL_C = number({ min: -60, max: 150 })
 export const temperatureC = may('temperatureC', WALL_C, 'Steady wall temperature (this or temperatures)')
 export const temperatures: Input = may(

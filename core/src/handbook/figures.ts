@@ -1,6 +1,7 @@
 import type { School } from '../methods/joinable.js'
 import type { Ctx, Curing, Method, Unit } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
+import { CURE_TABLES } from '../methods/cure/rule.js'
 import { odSource, outsideDiameterMm, parseSize } from '../sizes/size.js'
 import { wallMm } from '../sizes/walls.js'
 import { type Fig, type Finding, fig, msg, noFig } from '../sources/source.js'
@@ -27,6 +28,8 @@ export interface HandbookFigure {
   unit: Unit
   /** Highest pressure of a cure class, bar; null = the rule sets no ceiling. Absent for the rest. */
   toBar?: number | null
+  /** The same figure by other published rules, where it differs. */
+  others?: readonly Fig[]
 }
 
 export const contextOf = (e: Entry, around: Around): Ctx => ({
@@ -82,6 +85,14 @@ function curingFigures(curing: Curing, t: number): HandbookFigure[] {
   ]
 }
 
+/** The same figure, of the same pressure class, where another rule has another value for it. */
+const othersOf = (f: HandbookFigure, elsewhere: readonly HandbookFigure[]): Fig[] =>
+  elsewhere
+    .filter(
+      (o) => o.key === f.key && o.toBar === f.toBar && o.fig.value !== null && o.fig.value !== f.fig.value,
+    )
+    .map((o) => o.fig)
+
 /** Every figure of one joint, with its source: dimensions, what its method knows, set and cure. */
 export function figuresOf(
   e: Entry,
@@ -104,8 +115,15 @@ export function figuresOf(
   const own = method
     .figures(read.spec, contextOf(e, around))
     .map(({ key, fig: f, unit }) => ({ key, fig: f, unit }))
-  const curing = method.curing(read.spec, { table: around.table, humidityPct: around.humidityPct })
+  const curingBy = (table: string): Curing =>
+    method.curing(read.spec, { table, humidityPct: around.humidityPct })
+  const curing = curingBy(around.table)
+  const elsewhere = CURE_TABLES.filter((table) => table !== around.table).flatMap((table) =>
+    curingFigures(curingBy(table), around.temperatureC),
+  )
   // A cure that the method names itself is not said twice.
-  const cures = curingFigures(curing, around.temperatureC).filter((f) => !own.some((o) => o.key === f.key))
+  const cures = curingFigures(curing, around.temperatureC)
+    .filter((f) => !own.some((o) => o.key === f.key))
+    .map((f) => ({ ...f, others: othersOf(f, elsewhere) }))
   return [...dimensions, ...own, ...cures]
 }

@@ -207,8 +207,16 @@ export function jointFacts(
     history: ctx.wall,
     ctx,
     notes: joint.notes,
-    nextStep: steps.find((s) => !seen.has(s.id) && s.after.every((a) => seen.has(a))) ?? null,
+    nextStep: nextOf(steps, seen),
   }
+}
+
+/** The first step not done whose needs are met. One that is free to skip is not gone back to once work went on. */
+function nextOf(steps: readonly Step[], seen: ReadonlySet<string>): Step | null {
+  const furthest = steps.findLastIndex((s) => seen.has(s.id))
+  const open = (s: Step, i: number): boolean =>
+    !seen.has(s.id) && s.after.every((a) => seen.has(a)) && !(s.skip === 'free' && i < furthest)
+  return steps.find(open) ?? null
 }
 
 /** Curve of an unmade joint if every step were done at one time. */

@@ -3,6 +3,7 @@ import type { RulesPin } from '../methods/method.js'
 import type { JobEvent } from './events.js'
 import { type Data, type Handler, flagged, instant, num, school, str, strOrNull } from './fold-help.js'
 import { LINE_HANDLERS } from './fold-lines.js'
+import { ANY_METHOD } from '../methods/charts.js'
 import { inOrder } from './order.js'
 import {
   type JobState,
@@ -10,7 +11,6 @@ import {
   type LifeState,
   type Section,
   emptyState,
-  socketKey,
   takeOffKey,
 } from './state.js'
 import { upcast } from './upcast.js'
@@ -139,6 +139,12 @@ function stepDone(s: JobState, e: JobEvent, d: Data, movedToS: number | null): v
 }
 const cutBy = new WeakMap<LifeState, string>()
 
+type Chart = JobState['charts'][number]
+/** A chart is what it was when it was loaded: the same id again changes nothing. */
+function addChart(s: JobState, e: JobEvent, id: string, name: string, rows: Chart['rows']): void {
+  if (!s.charts.some((c) => c.id === id)) s.charts.push({ id, name, rows, by: e.actorId, atS: e.occurredAtS })
+}
+
 const HANDLERS: Readonly<Record<string, Handler>> = {
   'job-set': (s, _e, d) => {
     s.job = {
@@ -156,8 +162,18 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       takeOffMm: num(d.takeOffMm) ?? 0,
       takeOffTo: d.takeOffTo === 'stop' ? 'stop' : 'face',
     }),
-  'socket-measured': (s, _e, d) =>
-    void s.sockets.set(socketKey(str(d.material), str(d.size)), num(d.depthMm) ?? 0),
+  // "This box measures 39" is a chart of one row, whatever the method: pinned as any chart is.
+  'socket-measured': (s, e, d) =>
+    addChart(s, e, e.id, 'This box', [
+      {
+        method: ANY_METHOD,
+        material: str(d.material),
+        size: str(d.size),
+        field: 'socketDepthMm',
+        value: num(d.depthMm) ?? 0,
+        reference: 'measured',
+      },
+    ]),
   'section-set': (s, _e, d) => {
     Object.assign(sectionOf(s, str(d.sectionId)), {
       tag: str(d.tag),
@@ -255,11 +271,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
     }
   },
   'chart-loaded': (s, e, d) => {
-    const id = str(d.chartId)
-    // A chart is what it was when it was loaded: the same id again changes nothing.
-    if (!Array.isArray(d.rows) || s.charts.some((c) => c.id === id)) return
-    const rows = d.rows as JobState['charts'][number]['rows']
-    s.charts.push({ id, name: str(d.name), rows, by: e.actorId, atS: e.occurredAtS })
+    if (Array.isArray(d.rows)) addChart(s, e, str(d.chartId), str(d.name), d.rows as Chart['rows'])
   },
   'source-checked': (s, e, d) =>
     void s.checked.set(str(d.sourceId), {

@@ -1,3 +1,4 @@
+import { CURE_TABLES } from '../methods/cure/rule.js'
 import {
   type Input,
   type Shape,
@@ -45,7 +46,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       n('name', text),
       n('zone', text),
       n('school', oneOf('inch', 'metric')),
-      m('table', oneOf('current', 'd2855-96')),
+      m('table', oneOf(...CURE_TABLES)),
       m('checkOffsetMm', number({ min: 10, max: 300 })),
     ],
   },
@@ -219,7 +220,9 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
             n('material', { type: 'string', max: 40 }),
             n('size', { type: 'string', max: 20 }),
             n('field', { type: 'string', max: 40 }),
-            n('value', number({ above: 0, max: 1e6 })),
+            n('value', number({ above: 0, max: 3e6 })),
+            m('fromC', number({ min: -60, max: 120 })),
+            m('toBar', number({ above: 0, max: 1000 })),
             n('reference', { type: 'string', max: 200 }),
           ),
           1,

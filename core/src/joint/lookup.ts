@@ -1,6 +1,6 @@
-import { type ChartRow, chartSource } from '../methods/charts.js'
+import { ANY_METHOD, type ChartRow, chartSource } from '../methods/charts.js'
+import type { ChartCure } from '../methods/cure/chart-rule.js'
 import type { Item, JobState, Line } from './state.js'
-import { socketKey } from './state.js'
 
 /** Where a joint sits: its line, its piece, which end, and the fitting it goes into. */
 export interface JointPlace {
@@ -40,29 +40,32 @@ export function jointPlaces(state: JobState): ReadonlyMap<string, JointPlace> {
   return index
 }
 
-const chartIndexes = new WeakMap<
-  JobState,
-  Map<string, ReadonlyMap<string, { chart: string; row: ChartRow }[]>>
->()
+/** A row of a chart, with the chart's name. */
+interface Charted {
+  chart: string
+  row: ChartRow
+}
+type ChartIndex = ReadonlyMap<string, Charted[]>
+const chartIndexes = new WeakMap<JobState, Map<string, ChartIndex>>()
+const rowKey = (method: string, material: string, size: string): string => `${method} ${material} ${size}`
+/** Times stand in several rows, one for each band; a later chart takes the place of them all. */
+const sameFigure = (a: Charted, b: Charted): boolean =>
+  a.row.field === b.row.field && !(a.row.fromC !== undefined && a.chart === b.chart)
+
 /** Rows of all charts up to one, by joint; of a figure that stands in several the last loaded wins. */
-function chartRows(
-  state: JobState,
-  upTo: string | null,
-): ReadonlyMap<string, { chart: string; row: ChartRow }[]> {
+function chartRows(state: JobState, upTo: string | null): ChartIndex {
   let byChart = chartIndexes.get(state)
   if (!byChart) chartIndexes.set(state, (byChart = new Map()))
   const key = upTo ?? ''
-  let index = byChart.get(key) as Map<string, { chart: string; row: ChartRow }[]> | undefined
-  if (index) return index
-  index = new Map()
+  const known = byChart.get(key)
+  if (known) return known
+  const index = new Map<string, Charted[]>()
   const last = upTo === null ? -1 : state.charts.findIndex((c) => c.id === upTo)
   for (const c of state.charts.slice(0, last + 1))
     for (const row of c.rows) {
-      const at = `${row.method} ${row.material} ${row.size}`
-      index.set(at, [
-        ...(index.get(at) ?? []).filter((x) => x.row.field !== row.field),
-        { chart: c.name, row },
-      ])
+      const at = rowKey(row.method, row.material, row.size)
+      const fresh = { chart: c.name, row }
+      index.set(at, [...(index.get(at) ?? []).filter((x) => !sameFigure(x, fresh)), fresh])
     }
   byChart.set(key, index)
   return index
@@ -79,11 +82,29 @@ export function charted(
   joint: { method: string; material: string; size: string },
   chart: string | null = newestChart(state),
 ): Record<string, unknown> {
-  const rows = chartRows(state, chart).get(`${joint.method} ${joint.material} ${joint.size}`)
-  if (!rows) return {}
+  const index = chartRows(state, chart)
+  const { method, material, size } = joint
+  const rows = index.get(rowKey(method, material, size)) ?? []
+  // What was measured on the box wins over what a maker says of his boxes.
+  const measured = index.get(rowKey(ANY_METHOD, material, size)) ?? []
+  const times = rows.filter((x) => x.row.fromC !== undefined)
+  const single = [...rows.filter((x) => x.row.fromC === undefined), ...measured]
+  if (!rows.length && !measured.length) return {}
+  const sourceFor = (x: Charted): string =>
+    x.row.method === ANY_METHOD ? 'measured' : chartSource(x.chart, x.row.reference)
   return {
-    ...Object.fromEntries(rows.map(({ row }) => [row.field, row.value])),
-    from: Object.fromEntries(rows.map((x) => [x.row.field, chartSource(x.chart, x.row.reference)])),
+    ...Object.fromEntries(single.map(({ row }) => [row.field, row.value])),
+    ...(times.length ? { chartCure: cureOf(times) } : {}),
+    from: Object.fromEntries(single.map((x) => [x.row.field, sourceFor(x)])),
+  }
+}
+function cureOf(times: readonly Charted[]): ChartCure {
+  const of = (field: string) => times.filter((x) => x.row.field === field).map((x) => x.row)
+  const first = times[0] as Charted
+  return {
+    cure: of('cureTime').map((r) => ({ fromC: r.fromC as number, toBar: r.toBar as number, s: r.value })),
+    set: of('setTime').map((r) => ({ fromC: r.fromC as number, s: r.value })),
+    source: chartSource(first.chart, first.row.reference),
   }
 }
 
@@ -96,20 +117,17 @@ export function jointSpec(
   place: JointPlace,
   chart: string | null = newestChart(state),
 ): Record<string, unknown> {
-  const measured = state.sockets.get(socketKey(place.line.material, place.piece.size))
   const { method, material } = place.line
   const chartSays = charted(state, { method, material, size: place.piece.size }, chart)
-  const from = { ...(chartSays.from as Record<string, string> | undefined) }
-  if (measured !== undefined) delete from.socketDepthMm
   return {
+    from: {},
     ...place.line.details,
     ...chartSays,
-    from,
     material: place.line.material,
     size: place.piece.size,
     school: place.line.school,
     schedule: place.line.schedule,
-    socketDepthMm: measured ?? chartSays.socketDepthMm ?? place.line.details.socketDepthMm ?? null,
+    socketDepthMm: chartSays.socketDepthMm ?? place.line.details.socketDepthMm ?? null,
     checkOffsetMm: state.job.checkOffsetMm,
     pressureService: true,
   }

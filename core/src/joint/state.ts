@@ -105,7 +105,6 @@ export interface JobState {
   lines: Map<string, Line>
   joints: Map<string, JointState>
   takeOffs: Map<string, TakeOff>
-  sockets: Map<string, number>
   sections: Map<string, Section>
   readings: Map<string, PlaceReadings>
   tins: Map<string, { plastic: string; code: string; expiresOn: string }>
@@ -127,7 +126,6 @@ export const emptyState = (): JobState => ({
   lines: new Map(),
   joints: new Map(),
   takeOffs: new Map(),
-  sockets: new Map(),
   sections: new Map(),
   readings: new Map(),
   tins: new Map(),
@@ -140,4 +138,3 @@ export const emptyState = (): JobState => ({
 })
 export const takeOffKey = (fitting: string, size: string, size2: string | null): string =>
   `${fitting} ${size}${size2 ? ` ${size2}` : ''}`
-export const socketKey = (material: string, size: string): string => `${material} ${size}`

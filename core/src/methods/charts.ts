@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { type Msg, msg } from '../sources/source.js'
-import { inLbfToNm, inchToMm } from '../units/units.js'
+import { fToC, inLbfToNm, inchToMm, psiToBar } from '../units/units.js'
 import { joinable } from './joinable.js'
 import type { Field } from './method.js'
 import { methodOf } from './registry.js'
@@ -14,12 +14,23 @@ export const CHART_FIGURES: Readonly<Record<string, readonly string[]>> = {
   torque: ['dryTorqueNm', 'torqueNm', 'minTorqueNm'],
   heat: ['heatS'],
   cool: ['coolS'],
+  turns: ['ownTurns'],
+  'gap-min': ['gapFromMm'],
+  'gap-max': ['gapToMm'],
 }
+/** Besides those: times by wall temperature, `set from 10 C`, and by pressure too, `cure from 50 F to 160 psi`. */
+export const CHART_TIMES = ['set from 10 C', 'cure from 10 C to 6 bar'] as const
+const TIMED = /^(set|cure) from (-?\d+(?:[.,]\d+)?) ?(C|F)(?: to (\d+(?:[.,]\d+)?) ?(bar|psi))?$/i
+const LONGEST_TIME_S = 30 * 24 * 3600
 const UNITS: Readonly<Record<string, Readonly<Record<string, (v: number) => number>>>> = {
   mm: { mm: (v) => v, in: inchToMm },
   Nm: { Nm: (v) => v, 'in-lbf': inLbfToNm, 'ft-lbf': (v) => inLbfToNm(v * 12) },
-  s: { s: (v) => v, min: (v) => v * 60 },
+  s: { s: (v) => v, min: (v) => v * 60, h: (v) => v * 3600 },
+  turns: { turns: (v) => v, flats: (v) => v / 6 },
 }
+
+/** In place of a method: a figure of a fitting, however it is joined. */
+export const ANY_METHOD = '*'
 
 /** One figure of a maker's chart, in core's units. */
 export interface ChartRow {
@@ -29,6 +40,9 @@ export interface ChartRow {
   /** Field of the specification that it fills. */
   field: string
   value: number
+  /** For times: the wall temperature it counts from, and the pressure up to which. */
+  fromC?: number
+  toBar?: number
   reference: string
 }
 export interface ChartFault {
@@ -55,7 +69,7 @@ export function readChart(csv: string): ChartRead {
     const line = i + 2
     const read = readRow(cells.map((c) => c.trim()))
     if ('column' in read) return void faults.push({ line, ...read })
-    const key = [read.method, read.material, read.size, read.field].join('~')
+    const key = [read.method, read.material, read.size, read.field, read.fromC, read.toBar].join('~')
     const before = seen.get(key)
     if (before !== undefined)
       return void faults.push({ line, column: 'figure', says: msg('chart-twice', { before }) })
@@ -79,12 +93,17 @@ function readRow(cells: string[]): ChartRow | { column: string; says: Msg } {
   const schools = (['metric', 'inch'] as const).map((s) => joinable(method, material, size, s))
   const fits = schools.find((s) => s.ok) ?? schools[0]
   if (fits && !fits.ok) return bad(fits.field, fits.why.code, fits.why.params)
-  const field = known.fields.find((f) => CHART_FIGURES[figure]?.includes(f.key))
+  const timed = TIMED.exec(figure)
+  const isSet = timed?.[1]?.toLowerCase() === 'set'
+  const field: Field | undefined =
+    timed && known.cures && (timed[4] === undefined) === isSet
+      ? { ...TIME_FIELD, key: isSet ? 'setTime' : 'cureTime' }
+      : known.fields.find((f) => CHART_FIGURES[figure]?.includes(f.key))
   if (!field) return bad('figure', 'chart-figure', { figure, method })
   const convert = UNITS[field.unit ?? '']?.[unit]
   if (!convert)
     return bad('unit', 'chart-unit', { unit, units: Object.keys(UNITS[field.unit ?? ''] ?? {}).join(', ') })
-  const typed = Number(value.replace(',', '.'))
+  const typed = decimal(value)
   const figureValue = convert(typed)
   if (value === '' || !Number.isFinite(typed) || !inRange(field, figureValue))
     return bad('value', 'chart-value', {
@@ -94,7 +113,30 @@ function readRow(cells: string[]): ChartRow | { column: string; says: Msg } {
       unit: field.unit ?? '',
     })
   if (!reference) return bad('reference', 'chart-reference')
-  return { method, material, size, field: field.key, value: figureValue, reference }
+  return {
+    method,
+    material,
+    size,
+    field: field.key,
+    value: figureValue,
+    ...(timed ? bandOf(timed) : {}),
+    reference,
+  }
+}
+const decimal = (s: string): number => Number(s.replace(',', '.'))
+function bandOf(timed: RegExpExecArray): { fromC: number; toBar?: number } {
+  const [, , t = '', scale = '', p, unit] = timed
+  const fromC = scale.toUpperCase() === 'F' ? fToC(decimal(t)) : decimal(t)
+  if (p === undefined) return { fromC }
+  return { fromC, toBar: unit?.toLowerCase() === 'psi' ? psiToBar(decimal(p)) : decimal(p) }
+}
+const TIME_FIELD: Omit<Field, 'key'> = {
+  label: msg('field-cure'),
+  needed: false,
+  unit: 's',
+  min: 1,
+  max: LONGEST_TIME_S,
+  control: 'turns',
 }
 const inRange = (f: Field, v: number): boolean => v > 0 && v >= (f.min ?? 0) && v <= (f.max ?? Infinity)
 

@@ -75,6 +75,11 @@ export const SOLVENT_SOURCES: readonly Source[] = [
   practice('cp-gap-filling', 'Metric school: gap-filling cement after cleaner, no separate primer'),
   practice('cp-primer', 'PVC and CPVC are primed (inch); ABS is never primed; metric school uses cleaner'),
   practice('cp-chamfer-metric', 'Chamfer 2 to 3 mm to d50, 3 to 6 mm to d225, 6 to 8 mm above'),
+  practice(
+    'cp-puller',
+    'Large joints are pulled home by a tool and stay in it until set: inch from 6 in, metric above d110',
+  ),
+  practice('cp-brush', 'From 4 in (d110) up swab or roller: a brush puts on too little cement'),
   practice('cp-crew', 'Two people coat at once: metric above d75 ABS and d90 PVC-U; inch from about 6 in'),
   practice(
     'cp-temperature-limits',

@@ -79,6 +79,7 @@ export const FINDINGS: Wordings = {
   'cause-wrong-fitting': 'Fitting and pipe do not belong together.',
   'interrupted-after-start': 'Nothing has begun. Come back when you can.',
   'interrupted-after-fit': 'Marked and dry. Nothing runs out.',
+  'interrupted-after-rig': 'Nothing is wet yet. Nothing runs out.',
   'interrupted-after-prime': 'Primer dries. After its time prime again, any number of times.',
   'interrupted-after-cement':
     'Push home before the cement closes. Skinned: coat again at once. Hard: cut off, new fitting.',

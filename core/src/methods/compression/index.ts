@@ -1,24 +1,30 @@
-import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { inchToMm } from '../../units/units.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Field, Need } from '../method.js'
-import { type CompressionKind, KINDS, TURNS_TOLERANCE, type Turns, turnsFor } from './rules.js'
+import { type CompressionKind, KINDS, TURNS_TOLERANCE, type Turns, byMaker, turnsFor } from './rules.js'
 
 interface CompressionSpec extends BaseSpec {
   socketDepthMm: number | null
   kind: CompressionKind | null
   hardAlloy: boolean | null
   remake: boolean | null
+  /** By the maker, where they differ from the usual. */
+  ownTurns: number | null
 }
 const practice = 'cp-compression-steps'
 /** Tube sizes belong to twin ferrules, pipe and copper-tube sizes to service lines, whose nut must be named. */
 const isTube = (spec: Pick<BaseSpec, 'size'>): boolean => ['OD', 'd'].includes(sizeOf(spec).family)
 const kindOf = (spec: CompressionSpec): CompressionKind => spec.kind ?? 'twin-ferrule'
 const turns = (spec: CompressionSpec): Turns =>
-  turnsFor(kindOf(spec), sizeOf(spec), spec.hardAlloy ?? false, spec.remake ?? false)
+  byMaker(turnsFor(kindOf(spec), sizeOf(spec), spec.hardAlloy ?? false, spec.remake ?? false), ownTurns(spec))
+const ownTurns = (spec: CompressionSpec): Fig | null =>
+  spec.ownTurns === null || spec.ownTurns === undefined
+    ? null
+    : ownFig(spec, 'ownTurns', fig(0, 'given'), 'given')
 const depth = (spec: CompressionSpec) =>
   ownFig(spec, 'socketDepthMm', noFig(msg('depth-by-gauge', { size: spec.size }), 'socketDepthMm'))
 const twin = (spec: CompressionSpec): boolean => kindOf(spec) === 'twin-ferrule'
@@ -44,6 +50,15 @@ export const compression = methodFrom<CompressionSpec>({
     { key: 'kind', label: msg('field-compression-kind'), needed: false, control: 'choice', options: KINDS },
     { key: 'hardAlloy', label: msg('field-hard-alloy'), needed: false, control: 'yes-no' },
     { key: 'remake', label: msg('field-remake'), needed: false, control: 'yes-no' },
+    {
+      key: 'ownTurns',
+      label: msg('field-own-turns'),
+      needed: false,
+      unit: 'turns',
+      min: 0.1,
+      max: 6,
+      control: 'turns',
+    },
   ],
   check: (spec): Finding[] => {
     if (!spec.kind && !isTube(spec))

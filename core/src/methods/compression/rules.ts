@@ -1,4 +1,5 @@
 import type { Size } from '../../sizes/size.js'
+import type { Fig } from '../../sources/source.js'
 
 export const KINDS = ['twin-ferrule', 'packed-nut', 'grip-nut', 'stop-nut', 'stab'] as const
 export type CompressionKind = (typeof KINDS)[number]
@@ -60,6 +61,20 @@ export function turnsFor(kind: CompressionKind, size: Size, hardAlloy: boolean, 
     markEndsAtClock: remake ? null : clockAfter(turns),
     source: 'cp-compression-turns',
     preset,
+  }
+}
+
+/** The same with the turns a maker asks for; where a nut runs to its stop nothing is counted, whatever a chart says. */
+export function byMaker(usual: Turns, own: Fig | null): Turns {
+  if (own?.value == null || usual.turnsMin === null) return usual
+  const turns = own.value
+  return {
+    ...usual,
+    turnsMin: turns,
+    turnsMax: turns,
+    flatsMin: turns * 6,
+    markEndsAtClock: usual.markEndsAtClock === null ? null : clockAfter(turns),
+    source: own.source,
   }
 }
 

@@ -1,6 +1,9 @@
 import type { SourceId } from '../../sources/source.js'
 import { EDGE_BAR } from '../../units/units.js'
 
+/** Inch cure schedules a job can choose from. */
+export const CURE_TABLES = ['current', 'd2855-96'] as const
+
 /** One pressure class of a cure rule: what it takes to be trusted with pressures up to `toBar`. */
 export interface CureClass {
   /** Highest gauge pressure of the class in bar; null = the rule sets no ceiling. */

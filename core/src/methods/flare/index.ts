@@ -13,6 +13,7 @@ import {
   seconds,
   sizeOf,
 } from '../kit/spec.js'
+import type { Field } from '../method.js'
 import { GAP_MAX_MM, GAP_MIN_MM, flareHeatS, flareHoldS, flareTorqueNm, flareWallMm } from './rules.js'
 
 interface FlareSpec extends BaseSpec {
@@ -22,7 +23,26 @@ interface FlareSpec extends BaseSpec {
   grooved: boolean | null
   quenched: boolean | null
   cold: boolean | null
+  /** Gap behind the nut, by the maker. */
+  gapFromMm: number | null
+  gapToMm: number | null
 }
+/** Least and most gap behind the nut, mm, each with its source. */
+const gapLimits = (spec: FlareSpec) => ({
+  from: spec.gapFromMm ?? GAP_MIN_MM,
+  to: spec.gapToMm ?? GAP_MAX_MM,
+  fromSource: spec.gapFromMm ? (spec.from?.gapFromMm ?? 'given') : 'cp-flare-gap',
+  toSource: spec.gapToMm ? (spec.from?.gapToMm ?? 'given') : 'cp-flare-gap',
+})
+const gapField = (key: string, label: string): Field => ({
+  key,
+  label: msg(label),
+  needed: false,
+  unit: 'mm',
+  min: 0.05,
+  max: 15,
+  control: 'gap-round',
+})
 const practice = 'cp-flare'
 const heat = (spec: FlareSpec) => ownFig(spec, 'heatS', flareHeatS(sizeOf(spec)))
 const torque = (spec: FlareSpec) => ownFig(spec, 'minTorqueNm', flareTorqueNm(sizeOf(spec)))
@@ -52,6 +72,8 @@ export const flare = methodFrom<FlareSpec>({
     { key: 'grooved', label: msg('field-grooved'), needed: false, control: 'yes-no' },
     { key: 'quenched', label: msg('field-quenched'), needed: false, control: 'yes-no' },
     { key: 'cold', label: msg('field-cold-flare'), needed: false, control: 'yes-no' },
+    gapField('gapFromMm', 'field-gap-from'),
+    gapField('gapToMm', 'field-gap-to'),
   ],
   practice,
   depth: (spec) =>
@@ -66,8 +88,8 @@ export const flare = methodFrom<FlareSpec>({
     holdS: flareHoldS(spec.quenched ?? false).value ?? -1,
     quenched: spec.quenched ? 1 : 0,
     torqueNm: torque(spec).value ?? -1,
-    gapMinMm: GAP_MIN_MM,
-    gapMaxMm: GAP_MAX_MM,
+    gapMinMm: gapLimits(spec).from,
+    gapMaxMm: gapLimits(spec).to,
   }),
   steps: (spec) => [
     {
@@ -139,15 +161,16 @@ export const flare = methodFrom<FlareSpec>({
       backTo: 'nut',
     },
   ],
-  judge: (_spec, r) => {
+  judge: (spec, r) => {
     const findings: Finding[] = []
     const [min, max] = [numberOf(r, 'gapMinMm'), numberOf(r, 'gapMaxMm')]
     if (min !== null && max !== null && min > max)
       return { findings: [finding('warn', 'readings-contradict', practice, { a: min, b: max })], doubt: true }
-    if (max !== null && max > GAP_MAX_MM + 1e-9)
-      findings.push(finding('stop', 'flare-short', 'cp-flare-gap', { mm: max, maxMm: GAP_MAX_MM }))
-    if (min !== null && min < GAP_MIN_MM - 1e-9)
-      findings.push(finding('stop', 'flare-gap-small', 'cp-flare-gap', { mm: min, minMm: GAP_MIN_MM }))
+    const gap = gapLimits(spec)
+    if (max !== null && max > gap.to + 1e-9)
+      findings.push(finding('stop', 'flare-short', gap.toSource, { mm: max, maxMm: gap.to }))
+    if (min !== null && min < gap.from - 1e-9)
+      findings.push(finding('stop', 'flare-gap-small', gap.fromSource, { mm: min, minMm: gap.from }))
     return { findings, causes: findings.length ? [msg('cause-flare-heat'), msg('cause-flare-square')] : [] }
   },
   interrupted: [

@@ -1,6 +1,7 @@
 import { type History, steadyHistory } from '../../conditions/history.js'
 import { type Fig, type Finding, type SourceId, fig, finding, msg, noFig } from '../../sources/source.js'
 import { paceOf } from '../cure/pace.js'
+import { chartRule } from '../cure/chart-rule.js'
 import { curePieces } from '../cure/ramps.js'
 import type { CureRule } from '../cure/rule.js'
 import type {
@@ -89,7 +90,10 @@ export function methodFrom<S extends BaseSpec>(r: Recipe<S>): Method<S> {
     const done = life.done.filter((d) => d.step === made)
     return done.length ? Math.max(...done.map((d) => d.latestS)) : null
   }
-  const ruleOf = (spec: S, options: CureOptions): CureRule | null => r.cure?.(spec, options) ?? null
+  const ruleOf = (spec: S, options: CureOptions): CureRule | null => {
+    const usual = r.cure?.(spec, options) ?? null
+    return r.cure && spec.chartCure ? chartRule(spec.chartCure, usual) : usual
+  }
   const optionsOf = (ctx: Ctx): CureOptions => ({ table: ctx.pin.table, humidityPct: ctx.humidityPct ?? 100 })
   const movableFromS = (spec: S, life: Life, ctx: Ctx): Fig => {
     const made = madeAtS(spec, life, ctx)

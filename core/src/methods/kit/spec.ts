@@ -1,6 +1,7 @@
 import { type Size, outsideDiameterMm, parseSize } from '../../sizes/size.js'
 import { type Fig, type Finding, type SourceId, fig, finding, msg } from '../../sources/source.js'
 import { type School, joinable } from '../joinable.js'
+import { type ChartCure, chartCureOf } from '../cure/chart-rule.js'
 import type { Field } from '../method.js'
 import { WHAT_JOINS } from '../what-joins.js'
 
@@ -11,6 +12,8 @@ export interface BaseSpec {
   school: School
   /** Where figures in it come from that were not measured: fields by name. */
   from?: Readonly<Record<string, SourceId>>
+  /** A maker's own set and cure times. */
+  chartCure?: ChartCure
 }
 /** A figure of the specification with its source: a chart's, or measured on the part in hand. */
 export function ownFig<K extends string>(
@@ -90,6 +93,8 @@ export function specReader<S extends BaseSpec>(
       spec[f.key] = v
     }
     if (typeof o.from === 'object' && o.from !== null) spec.from = o.from
+    const chartCure = chartCureOf(o.chartCure)
+    if (chartCure) spec.chartCure = chartCure
     const { material, size, school } = spec
     if (
       typeof material === 'string' &&

@@ -3,6 +3,7 @@ import { type Msg, msg } from '../../sources/source.js'
 import { EDGE_C, HOUR_S } from '../../units/units.js'
 import type { CureClass, CureRule } from '../cure/rule.js'
 import { type SolventSpec, sizeOf } from './spec.js'
+import { chartRule } from '../cure/chart-rule.js'
 import { type CureTable, HUMID_ABOVE_PCT, HUMID_FACTOR, TABLES, bandsC, classBars } from './tables.js'
 
 /** Hours per bar is a quick rule for ordinary pressures: it stops here. */
@@ -68,11 +69,11 @@ export type RuleFound = { ok: true; rule: CureRule } | { ok: false; why: Msg }
 const cache = new Map<string, RuleFound>()
 
 /**
- * The cure rule of a solvent-cemented joint.
+ * The cure rule of a solvent-cemented joint: the maker's, where a chart gives one.
  * @param table which inch schedule: `current` or `d2855-96`. @param humidityPct above 60 the inch schedules take half again.
  */
 export function cureRule(
-  spec: Pick<SolventSpec, 'material' | 'size' | 'school'>,
+  spec: Pick<SolventSpec, 'material' | 'size' | 'school' | 'chartCure'>,
   table: string,
   humidityPct: number,
 ): RuleFound {
@@ -80,7 +81,7 @@ export function cureRule(
   const key = `${spec.material} ${spec.size} ${spec.school} ${table} ${humid}`
   let found = cache.get(key)
   if (!found) cache.set(key, (found = makeRule(spec, TABLES[table] ?? (TABLES.current as CureTable), humid)))
-  return found
+  return spec.chartCure ? { ok: true, rule: chartRule(spec.chartCure, found.ok ? found.rule : null) } : found
 }
 
 function makeRule(

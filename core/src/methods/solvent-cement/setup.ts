@@ -30,6 +30,17 @@ export function crew(joint: Joint): Fig {
   return fig(two ? 2 : 1, 'cp-crew')
 }
 
+/** From 6 in, and above d110, a joint is pulled home by a tool and stays in it until it is set. */
+export function usesPuller(joint: Joint): boolean {
+  const { nominal } = sizeOf(joint)
+  return joint.school === 'inch' ? nominal >= 6 : nominal > 110
+}
+/** From 4 in up a brush is warned against: it starves the joint. d110 is the metric pipe of that size. */
+export function brushStarves(joint: Joint): boolean {
+  const { nominal } = sizeOf(joint)
+  return joint.school === 'inch' ? nominal >= 4 : nominal >= 110
+}
+
 export interface Chamfer {
   minMm: number | null
   maxMm: number | null

@@ -2,6 +2,7 @@ import { type Size, outsideDiameterMm } from '../../sizes/size.js'
 import { solventSocketDepth } from '../../sizes/sockets.js'
 import { type Fig, type Finding, fig, finding, msg } from '../../sources/source.js'
 import { type School, joinable } from '../joinable.js'
+import { type ChartCure, chartCureOf } from '../cure/chart-rule.js'
 import type { Field } from '../method.js'
 import { WHAT_JOINS } from '../what-joins.js'
 
@@ -17,6 +18,8 @@ export interface SolventSpec {
   pressureService: boolean
   /** Where figures in it come from that were not measured. */
   from?: Readonly<Record<string, string>>
+  /** A maker's own set and cure times. */
+  chartCure?: ChartCure
   /** Wall of the pipe, for the drawing only. */
   wallMm: number | null
 }
@@ -90,6 +93,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
   if (checkOffsetMm === null && !errors.some((e) => e.field === 'checkOffsetMm'))
     say('missing', 'checkOffsetMm')
   if (errors.length) return { ok: false, errors }
+  const chartCure = chartCureOf(o.chartCure)
   return {
     ok: true,
     spec: {
@@ -101,6 +105,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
       checkOffsetMm: checkOffsetMm as number,
       pressureService: o.pressureService !== false,
       wallMm: positive('wallMm'),
+      ...(chartCure ? { chartCure } : {}),
       ...(typeof o.from === 'object' && o.from !== null ? { from: o.from as Record<string, string> } : {}),
     },
   }

@@ -1,7 +1,7 @@
 import { fig, finding, msg } from '../../sources/source.js'
 import type { Ctx, Step, StepException } from '../method.js'
 import { OVER_PASS_MM, SHORT_PASS_MM } from './inspection.js'
-import { applicatorMinMm, chamfer, crew, usesPrimer } from './setup.js'
+import { applicatorMinMm, brushStarves, chamfer, crew, usesPrimer, usesPuller } from './setup.js'
 import { type SolventSpec, depthOf } from './spec.js'
 
 const ex = (id: string, backTo: StepException['backTo']): StepException => ({
@@ -29,6 +29,8 @@ export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
     offsetMm: spec.checkOffsetMm,
   }
   const m = (code: string) => msg(code, params)
+  const large = usesPuller(spec)
+  const never = brushStarves(spec) ? { never: [msg('never-brush-large')] } : {}
   const vapour = finding('warn', 'caution-vapour', 'cp-steps')
   const skin = finding('warn', 'caution-skin', 'cp-steps')
   const fit: Step = {
@@ -45,7 +47,27 @@ export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
     reaches: 'marked',
     skip: 'reason',
     people: fig(1, 'cp-crew'),
-    tools: [m('tool-cutter'), m('tool-chamfer')],
+    tools: [
+      ...(large ? [msg('tool-pipe-wrap'), msg('tool-large-saw')] : [m('tool-cutter')]),
+      m('tool-chamfer'),
+    ],
+    ...(large ? { never: [msg('never-side-grinder')] } : {}),
+  }
+  /** Large pipe: nothing is opened before the tool is on and everybody stands where they will work. */
+  const rig: Step = {
+    id: 'rig',
+    after: ['fit'],
+    does: m('do-rig'),
+    lookFor: m('look-rig'),
+    mistake: m('mistake-rig'),
+    action: m('act-rig'),
+    hint: m('hint-rig'),
+    exceptions: [ex('slips', 'rig')],
+    cautions: [finding('warn', 'caution-puller', 'cp-puller')],
+    reads: [],
+    skip: 'free',
+    people,
+    tools: [msg('tool-puller')],
   }
   const prime: Step = {
     id: 'prime',
@@ -62,6 +84,7 @@ export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
     skip: 'stop',
     people,
     tools: [m('tool-applicator')],
+    ...never,
   }
   const cement: Step = {
     id: 'cement',
@@ -78,6 +101,7 @@ export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
     skip: 'stop',
     people,
     tools: [m('tool-applicator')],
+    ...never,
   }
   const home: Step = {
     id: 'home',
@@ -93,7 +117,7 @@ export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
     reaches: 'made',
     skip: 'stop',
     people,
-    tools: [],
+    tools: large ? [msg('tool-puller')] : [],
   }
   const judge: Step = {
     id: 'judge',
@@ -133,5 +157,5 @@ export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
     people: fig(1, 'cp-crew'),
     tools: [],
   }
-  return primed ? [fit, prime, cement, home, judge] : [fit, cement, home, judge]
+  return [fit, ...(large ? [rig] : []), ...(primed ? [prime] : []), cement, home, judge]
 }

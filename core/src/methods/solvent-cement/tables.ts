@@ -1,3 +1,4 @@
+import type { CURE_TABLES } from '../cure/rule.js'
 import { HOUR_S, MINUTE_S, fToC, psiToBar } from '../../units/units.js'
 
 /**
@@ -5,7 +6,7 @@ import { HOUR_S, MINUTE_S, fToC, psiToBar } from '../../units/units.js'
  * Each list runs from the warmest temperature band to the coldest. All from memory, unverified.
  */
 export interface CureTable {
-  id: 'current' | 'd2855-96'
+  id: (typeof CURE_TABLES)[number]
   source: string
   /** Upper edges of the size bands, nominal inches. */
   sizeToInch: readonly number[]

@@ -20,6 +20,7 @@ export const COMPRESSION: Wordings = {
   'method-compression': 'Compression',
   'field-compression-kind': 'Kind of fitting',
   'field-hard-alloy': 'Hard alloy or severe service',
+  'field-own-turns': 'Turns, by the maker',
   'field-remake': 'Taken apart and made again',
   'field-turns': 'Turns',
   'field-nut-stop': 'Nut',

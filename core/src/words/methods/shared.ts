@@ -3,6 +3,9 @@ import type { Wordings } from '../words.js'
 /** Words that several methods share. */
 export const SHARED: Wordings = {
   'field-heat': 'Heating time, by the maker',
+  'field-gap-from': 'Least gap behind the nut, by the maker',
+  'field-gap-to': 'Largest gap behind the nut, by the maker',
+  'field-cure': 'Time, by the maker',
   'field-cool': 'Cooling time, by the maker',
   'chart-header': (p) => `The first line must read: ${p.s('header')}`,
   'chart-columns': (p) => `${p.s('columns')} columns; there must be ${p.s('wanted')}.`,

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { CHART_FIGURES, CHART_HEADER, type ChartFault, readChart } from '@jugalis/core'
+import {
+  ANY_METHOD,
+  CHART_FIGURES,
+  CHART_HEADER,
+  CHART_TIMES,
+  type ChartFault,
+  type ChartRow,
+  fmt,
+  methodOf,
+  readChart,
+} from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
@@ -16,6 +26,22 @@ const charts = computed(() => [...job.state.charts].reverse())
 const LINE = CHART_HEADER.join(',')
 const EXAMPLE = `${LINE}\npress,copper,d22,depth,24,mm,sheet 4`
 
+/** What a row is of: the field's own name, with its band where it has one. */
+function fieldName(r: ChartRow): string {
+  const field = methodOf(r.method)?.fields.find((f) => f.key === r.field)
+  const name = field
+    ? job.t(field.label)
+    : r.field === 'socketDepthMm'
+      ? 'socket depth'
+      : r.field.replace('Time', '')
+  const from = r.fromC === undefined ? '' : ` from ${fmt.temperature(r.fromC, job.reader)}`
+  return name + from + (r.toBar === undefined ? '' : ` to ${fmt.pressure(r.toBar, job.reader)}`)
+}
+function valueText(r: ChartRow): string {
+  const unit =
+    methodOf(r.method)?.fields.find((f) => f.key === r.field)?.unit ?? (r.fromC === undefined ? 'mm' : 's')
+  return unit === 's' ? fmt.duration(r.value) : `${Math.round(r.value * 1000) / 1000} ${unit}`
+}
 async function pick(e: Event): Promise<void> {
   const file = (e.target as HTMLInputElement).files?.[0]
   if (!file) return
@@ -46,8 +72,8 @@ async function load(): Promise<void> {
   <section>
     <p class="why">
       A chart wins over generic figures and is named beside each. Joints already begun keep the chart they
-      were begun under. Figures: {{ Object.keys(CHART_FIGURES).join(', ') }}. Units: mm, in, Nm, in-lbf,
-      ft-lbf, s, min.
+      were begun under. Figures: {{ [...Object.keys(CHART_FIGURES), ...CHART_TIMES].join(', ') }}
+      (C or F, bar or psi, of your own). Units: mm, in, Nm, in-lbf, ft-lbf, s, min, h, turns, flats.
     </p>
     <label for="chart-name">Name of the chart</label>
     <ElInput id="chart-name" v-model="name" size="large" placeholder="whose fittings, which sheet" />
@@ -83,10 +109,10 @@ async function load(): Promise<void> {
       <table class="rows">
         <tbody>
           <tr v-for="(r, i) in c.rows.slice(0, 200)" :key="i">
-            <td>{{ r.method }}</td>
+            <td>{{ r.method === ANY_METHOD ? 'any method' : r.method }}</td>
             <td>{{ r.material }} {{ r.size }}</td>
-            <td>{{ r.field }}</td>
-            <td class="strong">{{ Math.round(r.value * 1000) / 1000 }}</td>
+            <td>{{ fieldName(r) }}</td>
+            <td class="strong">{{ valueText(r) }}</td>
             <td>{{ r.reference }}</td>
           </tr>
         </tbody>

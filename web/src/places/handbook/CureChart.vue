@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { type Entry, type Reader, cToF, fmt, methodOf, specOf } from '@jugalis/core'
+import {
+  type CureClass,
+  type CureRule,
+  type Entry,
+  type Reader,
+  cToF,
+  fmt,
+  methodOf,
+  specOf,
+} from '@jugalis/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
 import { type ECharts, init, use } from 'echarts/core'
@@ -17,23 +26,67 @@ const box = ref<HTMLElement>()
 let chart: ECharts | undefined
 const STEP_C = 0.25
 const inch = computed(() => props.reader.units === 'inch')
-const lines = computed(() => {
+const by = ref<'pressure' | 'size'>('pressure')
+interface Curve {
+  name: string
+  points: [number, number | null][]
+}
+const ruleFor = (size: string): CureRule | null => {
   const method = methodOf(props.entry.method)
-  const read = method && specOf(method, props.entry)
-  if (!method || !read || !('spec' in read)) return []
+  const read = method && specOf(method, { ...props.entry, size })
+  if (!method || !read || !('spec' in read)) return null
   const c = method.curing(read.spec, { table: job.state.job.table, humidityPct: props.humidityPct })
-  if (c.by !== 'rule') return []
-  return c.rule.classes.map((k) => {
-    const points: [number, number | null][] = []
-    for (let t = -18; t <= 45; t += STEP_C) {
-      const need = k.requiredS(t)
-      const s = need === null ? null : Math.max(need, (c.rule.perBarS ?? 0) * (k.toBar ?? 0))
-      points.push([inch.value ? cToF(t) : t, s === null ? null : s / 3600])
-    }
-    return { name: k.toBar === null ? 'cure' : `to ${fmt.pressure(k.toBar, props.reader)}`, points }
-  })
+  return c.by === 'rule' ? c.rule : null
+}
+const CLOSE_DECADES = 0.35
+const ASIDE_PX = 6
+function curveOf(rule: CureRule, k: CureClass, name: string): Curve {
+  const points: Curve['points'] = []
+  for (let t = -18; t <= 45; t += STEP_C) {
+    const need = k.requiredS(t)
+    const s = need === null ? null : Math.max(need, (rule.perBarS ?? 0) * (k.toBar ?? 0))
+    points.push([inch.value ? cToF(t) : t, s === null ? null : s / 3600])
+  }
+  return { name, points }
+}
+const pressureName = (k: CureClass): string =>
+  k.toBar === null ? 'cure' : `to ${fmt.pressure(k.toBar, props.reader)}`
+/** Sizes beside each other, those that cure alike under one line; all for the lowest pressure the rule knows. */
+const bySize = computed((): Curve[] => {
+  const alike = new Map<string, { sizes: string[]; rule: CureRule; k: CureClass }>()
+  for (const size of methodOf(props.entry.method)?.sizes(props.entry.material) ?? []) {
+    const rule = ruleFor(size)
+    const k = rule?.classes[0]
+    if (!rule || !k) continue
+    const key = JSON.stringify(curveOf(rule, k, '').points)
+    const known = alike.get(key)
+    if (known) known.sizes.push(size)
+    else alike.set(key, { sizes: [size], rule, k })
+  }
+  return [...alike.values()].map(({ sizes, rule, k }) =>
+    curveOf(
+      rule,
+      k,
+      sizes.length > 1 ? `${sizes[0]} to ${sizes.at(-1)?.replace(/^\D+/, '')}` : (sizes[0] ?? ''),
+    ),
+  )
 })
-const DASHES = ['solid', [8, 4], [2, 4]] as const
+const lines = computed((): Curve[] => {
+  const rule = ruleFor(props.entry.size)
+  if (!rule) return []
+  return by.value === 'size' ? bySize.value : rule.classes.map((k) => curveOf(rule, k, pressureName(k)))
+})
+const lowest = computed(() => {
+  const k = ruleFor(props.entry.size)?.classes[0]
+  return k ? pressureName(k) : ''
+})
+const DASHES = ['solid', [8, 4], [2, 4], [12, 3, 2, 3], [5, 2], [1, 3]] as const
+/** Names of lines that end close together step aside from one another, px. */
+function aside(l: Curve): number {
+  const end = (x: Curve): number => Math.log10(x.points.findLast((p) => p[1] !== null)?.[1] ?? 1)
+  const close = lines.value.filter((x) => x !== l && Math.abs(end(x) - end(l)) < CLOSE_DECADES)
+  return close.length ? (close.some((x) => end(x) > end(l)) ? ASIDE_PX : -ASIDE_PX) : 0
+}
 function draw(): void {
   if (!box.value) return
   chart ??= init(box.value, undefined, { renderer: 'svg' })
@@ -44,7 +97,7 @@ function draw(): void {
   chart.setOption(
     {
       animation: false,
-      grid: { left: 64, right: 110, top: 30, bottom: 46 },
+      grid: { left: 64, right: 150, top: 30, bottom: 46 },
       xAxis: {
         type: 'value',
         name: inch.value ? 'wall, °F' : 'wall, °C',
@@ -72,7 +125,7 @@ function draw(): void {
         data: l.points,
         showSymbol: false,
         lineStyle: { color: ink, width: 3, type: DASHES[i % DASHES.length] },
-        endLabel: { show: true, formatter: l.name, ...text },
+        endLabel: { show: true, formatter: l.name, offset: [0, aside(l)], ...text },
         ...(i === 0
           ? {
               markLine: {
@@ -103,7 +156,19 @@ onBeforeUnmount(() => {
 
 <template>
   <figure>
-    <figcaption>Cure against wall temperature, steady, {{ humidityPct }} % humidity</figcaption>
+    <figcaption>
+      Cure against wall temperature, steady, {{ humidityPct }} % humidity<template v-if="by === 'size'"
+        >, {{ lowest }}</template
+      >
+      <span class="by no-print" role="group" aria-label="One line for each">
+        <button type="button" class="button" :aria-pressed="by === 'pressure'" @click="by = 'pressure'">
+          {{ entry.size }} by pressure
+        </button>
+        <button type="button" class="button" :aria-pressed="by === 'size'" @click="by = 'size'">
+          {{ entry.material }} by size
+        </button>
+      </span>
+    </figcaption>
     <div ref="box" class="chart" role="img" aria-label="Hours of cure against wall temperature" />
   </figure>
 </template>
@@ -114,6 +179,18 @@ figure {
 }
 figcaption {
   font-weight: 600;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+}
+.by {
+  display: inline-flex;
+  gap: 6px;
+}
+.by [aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--paper);
 }
 .chart {
   height: 280px;

@@ -11,6 +11,8 @@ const job = useJob()
 const reader = (school: string) => readerFor(school, job.reader)
 const words = (school: string) => (m: Msg) => say(m, reader(school))
 const shown = ref<number | null>(null)
+/** The same by other rules; only figures stand there. */
+const othersOf = (f: HandbookFigure) => (f.others ?? []).flatMap((o) => (o.value === null ? [] : [o]))
 const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.fig.source))
 </script>
 
@@ -34,6 +36,10 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
           <td class="right value" :class="{ none: r.figure.fig.value === null }">
             {{ figureText(r.figure, reader(r.school), words(r.school)) }}
             <span class="other">{{ otherText(r.figure, reader(r.school), words(r.school)) }}</span>
+            <span v-for="o in othersOf(r.figure)" :key="o.source" class="other"
+              >{{ figureText({ ...r.figure, fig: o }, reader(r.school), words(r.school)) }} by the edition of
+              {{ sourceOf(o.source)?.edition ?? o.source }}</span
+            >
           </td>
           <td>
             <button

@@ -22,6 +22,7 @@ import ChooseJoint from './ChooseJoint.vue'
 import FigureTable from './FigureTable.vue'
 import JointPage from './JointPage.vue'
 import MethodCard from './MethodCard.vue'
+import TubeWork from './TubeWork.vue'
 import Unverified from './Unverified.vue'
 import { figureName, figureText, readerFor, standing, unverified } from './figure-text'
 import { keyOf, usePage } from './use-page'
@@ -87,6 +88,7 @@ function answerLine({ entry, figure }: Hit): string {
 const headline = computed(() => {
   if (page.value === 'unverified')
     return `${toCheck.value} published tables are not yet checked against a copy.`
+  if (page.value === 'tube') return 'Cut square, deburr both edges, wipe: before any joint.'
   if (page.value === 'charts') {
     const n = job.state.charts.length
     return n
@@ -116,6 +118,7 @@ const why = computed(() => {
 const PAGES = [
   ['unverified', 'Not yet checked'],
   ['charts', 'Makers\u2019 charts'],
+  ['tube', 'Tube work'],
 ] as const
 </script>
 
@@ -146,6 +149,7 @@ const PAGES = [
     <p v-if="why" class="why">{{ why }}</p>
     <Unverified v-if="page === 'unverified'" />
     <Charts v-else-if="page === 'charts'" />
+    <TubeWork v-else-if="page === 'tube'" />
     <template v-else-if="at">
       <ChooseJoint v-model="details" :entry="at" />
       <div class="pages" :class="{ two: beside }">

@@ -21,6 +21,7 @@ export function entryOf(key: unknown): Entry | null {
   )
 }
 const STEADY_C = 20
+const PAGES = ['unverified', 'charts', 'tube'] as const
 
 /** What is open in the Handbook stands in the address: a page can be sent, and Back works. */
 export function usePage() {
@@ -29,9 +30,7 @@ export function usePage() {
   const router = useRouter()
   const at = computed(() => entryOf(route.query.at))
   const beside = computed(() => entryOf(route.query.beside))
-  const page = computed(() =>
-    route.query.page === 'unverified' || route.query.page === 'charts' ? route.query.page : null,
-  )
+  const page = computed(() => PAGES.find((p) => p === route.query.page) ?? null)
   const temperatureC = computed(() => Number(route.query.t ?? STEADY_C))
   function show(query: Record<string, string | undefined>): void {
     void router.push({ name: 'handbook', params: { jobId: job.jobId as string }, query })
