@@ -3,6 +3,7 @@ import type { Ctx, Fig, Msg } from '../methods/method.js'
 import { fig, msg, noFig } from '../sources/source.js'
 import { jointPlaces, jointSpec } from '../joint/lookup.js'
 import { type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../joint/state.js'
+import { bodyOf } from './carrier.js'
 import { type RunEnd, cutLength } from './cut-length.js'
 
 export interface PieceEnd {
@@ -52,7 +53,7 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       jointId,
       jointTag: item.jointTags[end],
       fitting,
-      takeOff: fitting ? takeOffOf(state, fitting) : null,
+      takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting)) : null,
     }
     // Ends that meet face to face add nothing to the length.
     if (place && method && !method.inserts)
@@ -114,5 +115,5 @@ export const allPieces = (state: JobState): PieceCut[] =>
 
 /** What still stands in the way of cutting, counted for a line's headline. */
 export const unknownTakeOffs = (state: JobState, line: Line): Item[] =>
-  line.items.filter((i) => i.type === 'fitting' && !takeOffOf(state, i))
+  line.items.filter((i) => i.type === 'fitting' && !takeOffOf(state, bodyOf(state, line, i)))
 export type { Msg }

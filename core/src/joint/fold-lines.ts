@@ -32,6 +32,7 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
       details: (typeof d.details === 'object' && d.details !== null ? d.details : {}) as Data,
       placeId: str(d.placeId),
       ratingBar: num(d.ratingBar),
+      insideOf: strOrNull(d.insideOf),
       items: s.lines.get(id)?.items ?? [],
     })
   },

@@ -65,6 +65,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       m('details', anything),
       n('placeId', id),
       m('ratingBar', bar),
+      m('insideOf', id),
     ],
   },
   'item-put': {

@@ -22,6 +22,8 @@ export interface Line {
   details: Readonly<Record<string, unknown>>
   placeId: string
   ratingBar: number | null
+  /** Pipe-in-pipe: the line of the containment pipe that this carrier runs in. */
+  insideOf: string | null
   items: Item[]
 }
 export interface Item {

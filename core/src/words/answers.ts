@@ -66,6 +66,7 @@ export const ANSWERS: Wordings = {
     `"${p.s('text')}" is not understood. Type a fitting and a size (tee 110), or a measure (1250 c-c).`,
   'entry-no-size': (p) => `Give ${p.s('fitting')} its size, for example: ${p.s('fitting')} 110.`,
   'entry-size-unknown': (p) => `${p.s('size')} is not a size of ${p.s('material')}.`,
+  'carrier-size-missing': (p) => `Say which carrier goes into ${p.s('size')}.`,
   'entry-no-fitting': 'Begin with a fitting, for example: tee 110.',
   'entry-not-a-length': (p) => `"${p.s('text')}" is not a length.`,
   'entry-too-long': (p) => `${p.mm('mm')} is longer than anything in a building. Check the figure.`,

@@ -79,6 +79,8 @@ export const FINDINGS: Wordings = {
   'cause-wrong-fitting': 'Fitting and pipe do not belong together.',
   'interrupted-after-start': 'Nothing has begun. Come back when you can.',
   'interrupted-after-fit': 'Marked and dry. Nothing runs out.',
+  'inner-joint-first': (p) =>
+    `The inner joint ${p.s('joint')} comes first. Both at once only with everything prepared beforehand.`,
   'interrupted-after-rig': 'Nothing is wet yet. Nothing runs out.',
   'interrupted-after-prime': 'Primer dries. After its time prime again, any number of times.',
   'interrupted-after-cement':

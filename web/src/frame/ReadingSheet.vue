@@ -69,13 +69,7 @@ async function save(): Promise<void> {
     </p>
     <div v-for="what in ['wall', 'air', 'humidity'] as const" :key="what" class="field">
       <label :for="`read-${what}`">{{ LABELS[what] }}</label>
-      <ElInput
-        :id="`read-${what}`"
-        v-model="typed[what]"
-        size="large"
-        inputmode="decimal"
-        @keydown.enter="save"
-      >
+      <ElInput :id="`read-${what}`" v-model="typed[what]" size="large" inputmode="decimal">
         <template #suffix>{{ what === 'humidity' ? '%' : inch ? '°F' : '°C' }}</template>
       </ElInput>
       <p v-if="faults[what]" class="refusal" role="alert">{{ faults[what] }}</p>

@@ -4,11 +4,29 @@ import { onMounted, ref } from 'vue'
 defineProps<{ title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const box = ref<HTMLDialogElement>()
-onMounted(() => box.value?.showModal())
+/** A field for typing, not a list or a mark to set. */
+const TYPED = 'input:not([type=radio], [type=checkbox], [type=file], [role=combobox])'
+onMounted(() => {
+  box.value?.showModal()
+  box.value?.querySelector<HTMLElement>(`${TYPED}, textarea`)?.focus()
+})
+/** Enter in a field does what the sheet's main button does. */
+function enter(e: KeyboardEvent): void {
+  if (!(e.target as HTMLElement).matches(TYPED)) return
+  e.preventDefault()
+  box.value?.querySelector<HTMLButtonElement>('.button.main:not(:disabled)')?.click()
+}
 </script>
 
 <template>
-  <dialog ref="box" class="sheet" :aria-label="title" @close="emit('close')" @click.self="emit('close')">
+  <dialog
+    ref="box"
+    class="sheet"
+    :aria-label="title"
+    @close="emit('close')"
+    @click.self="emit('close')"
+    @keydown.enter="enter"
+  >
     <div class="inside">
       <h2>{{ title }}</h2>
       <slot />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allPieces, fmt, outsideDiameterMm, parseSize, sourceOf } from '@jugalis/core'
+import { allPieces, fmt, jointPlaces, outsideDiameterMm, parseSize, sourceOf, twinJoint } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Sheet from '../../frame/Sheet.vue'
@@ -54,6 +54,21 @@ const how = computed(() => {
   if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
   return `${p.item.tag}, ${p.item.size} ${p.line.material}: ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}.`
 })
+/** Pipe-in-pipe: the piece at the same place of the other pipe, and how much longer the inner one is. */
+const twin = computed(() => {
+  const p = piece.value
+  const end = p?.ends.find((e) => e.jointId)
+  const at = end?.jointId ? jointPlaces(job.state).get(end.jointId) : undefined
+  const other = at && twinJoint(job.state, at)
+  const cut = other && pieces.value.find((x) => x.item === other.place.piece)
+  if (!p || !cut || p.cutMm.value === null || cut.cutMm.value === null) return ''
+  const by = other.inner ? cut.cutMm.value - p.cutMm.value : p.cutMm.value - cut.cutMm.value
+  const longer = by < 0 ? `${figure(-by)} shorter` : `${figure(by)} longer`
+  const check = by < 0 ? ' Inner sockets are usually the deeper ones: measure both.' : ''
+  return other.inner
+    ? ` Its carrier ${cut.item.tag} is cut ${longer}, and joined first.${check}`
+    : ` It is ${longer} than ${cut.item.tag} round it, and joined first.${check}`
+})
 const longest = computed(() => Math.max(1, ...pieces.value.map((p) => p.cutMm.value ?? 0)))
 const od = (size: string): number =>
   outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
@@ -87,7 +102,7 @@ async function cut(): Promise<void> {
         >
         <template v-else>{{ headline }}</template>
       </h1>
-      <p class="why">{{ how }}</p>
+      <p class="why">{{ how }}{{ twin }}</p>
       <p v-if="piece?.changedSinceCut" class="refusal">
         Cut at {{ length(piece.item.cut?.mm ?? 0) }}; the figures have changed since. Check it before it goes
         in.

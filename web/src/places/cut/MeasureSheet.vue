@@ -30,7 +30,7 @@ async function save(): Promise<void> {
       Socket face to stop. It wins over the published figure; uncut pieces change, cut ones are flagged.
     </p>
     <label for="socket">Socket depth</label>
-    <ElInput id="socket" v-model="text" size="large" inputmode="decimal" @keydown.enter="save">
+    <ElInput id="socket" v-model="text" size="large" inputmode="decimal">
       <template #suffix>{{ job.reader.units === 'inch' ? 'in' : 'mm' }}</template>
     </ElInput>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>

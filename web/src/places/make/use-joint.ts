@@ -1,4 +1,12 @@
-import { type Clock, type Finding, type JointFacts, fmt, conditionsAt, sourceOf } from '@jugalis/core'
+import {
+  type Clock,
+  type Finding,
+  type JointFacts,
+  fmt,
+  conditionsAt,
+  sourceOf,
+  twinFindings,
+} from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -101,7 +109,10 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
     const now = conditionsAt(job.state, f.place.line.placeId, clock.nowS)
     const here = { ...f.ctx, ...now, wallC: now.wallC ?? now.airC }
     const live = state === 'under pressure' || state === 'under vacuum'
-    return f.method.selection(f.spec, { pressureService: true, cement, tinExpired, live }, here)
+    return [
+      ...f.method.selection(f.spec, { pressureService: true, cement, tinExpired, live }, here),
+      ...twinFindings(job.state, f.place),
+    ]
   }
   const sourceLine = (id: string): string => {
     const s = sourceOf(id)

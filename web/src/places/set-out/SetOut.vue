@@ -16,6 +16,7 @@ import { useRoute, useRouter } from 'vue-router'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
+import CarrierSheet from './CarrierSheet.vue'
 import LineDrawing from './LineDrawing.vue'
 import LineSheet from './LineSheet.vue'
 import SectionSheet from './SectionSheet.vue'
@@ -29,7 +30,7 @@ const line = computed(() => view.lines.find((l) => l.id === route.params.lineId)
 const text = ref('')
 const fault = ref('')
 const recall = ref<string[]>([])
-const sheet = ref<'line' | 'section' | null>(null)
+const sheet = ref<'line' | 'section' | 'carrier' | null>(null)
 const measured = ref<Item | null>(null)
 const pieces = computed(() => line.value?.items.filter((i) => i.type === 'piece') ?? [])
 const jointIds = computed(() => pieces.value.flatMap((p) => p.joints).filter((j): j is string => j !== null))
@@ -119,6 +120,8 @@ async function removeLast(item: Item): Promise<void> {
     `${item.tag} is taken out.`,
   )
 }
+const go = (lineId: string): void =>
+  void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId } })
 function up(e: Event | KeyboardEvent): void {
   if ((e as KeyboardEvent).key === 'ArrowUp' && recall.value[0]) text.value = recall.value[0]
 }
@@ -237,15 +240,18 @@ function up(e: Event | KeyboardEvent): void {
         <button type="button" class="button" :disabled="!jointIds.length" @click="sheet = 'section'">
           Paint a section on this line
         </button>
+        <button
+          v-if="jointIds.length && !line.insideOf && methodOf(line.method)?.inserts"
+          type="button"
+          class="button"
+          @click="sheet = 'carrier'"
+        >
+          Pipe in pipe: a carrier inside
+        </button>
       </div>
     </template>
-    <LineSheet
-      v-if="sheet === 'line'"
-      @close="sheet = null"
-      @made="
-        (id: string) => router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: id } })
-      "
-    />
+    <LineSheet v-if="sheet === 'line'" @close="sheet = null" @made="go" />
+    <CarrierSheet v-if="sheet === 'carrier' && line" :line="line" @close="sheet = null" @made="go" />
     <SectionSheet
       v-if="sheet === 'section' && line"
       :line="line"

@@ -44,7 +44,7 @@ async function save(): Promise<void> {
       <label><input v-model="to" type="radio" value="face" /> face</label>
       <label><input v-model="to" type="radio" value="stop" /> stop</label>
     </div>
-    <ElInput id="take-off" v-model="text" size="large" inputmode="decimal" @keydown.enter="save">
+    <ElInput id="take-off" v-model="text" size="large" inputmode="decimal">
       <template #suffix>{{ job.reader.units === 'inch' ? 'in' : 'mm' }}</template>
     </ElInput>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>

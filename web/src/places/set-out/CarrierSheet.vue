@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { type Line, carrierOf, carrierPuts } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, reactive, ref } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useJob } from '../../stores/job'
+
+/** Pipe-in-pipe: a carrier laid into a line part for part, or brought up to date with it. */
+const props = defineProps<{ line: Line }>()
+const emit = defineEmits<{ close: []; made: [id: string] }>()
+const job = useJob()
+const carrier = carrierOf(job.state, props.line)
+const outerSizes = computed(() => [
+  ...new Set(props.line.items.flatMap((i) => [i.size, ...(i.size2 ? [i.size2] : [])])),
+])
+const sizes = reactive<Record<string, string>>(
+  Object.fromEntries(
+    outerSizes.value.map((o) => {
+      const i = props.line.items.findIndex((x) => x.size === o)
+      return [o, carrier?.items[i]?.size ?? '']
+    }),
+  ),
+)
+const tag = ref(carrier?.tag ?? `${props.line.tag}i`)
+const fault = ref('')
+/** A bare figure means a size of the line's own family. */
+const asSize = (typed: string, like: string): string =>
+  /^[\d]/.test(typed.trim()) ? (/^\D+/.exec(like)?.[0] ?? '') + typed.trim() : typed.trim()
+
+async function save(): Promise<void> {
+  if (!/^[A-Za-z0-9]{1,12}$/.test(tag.value.trim()))
+    return void (fault.value = 'A carrier needs a short tag of letters and figures, for example Q2i.')
+  const lineId = carrier?.id ?? crypto.randomUUID()
+  const own = carrier ?? { ...props.line, tag: tag.value.trim(), items: [] }
+  const read = Object.fromEntries(outerSizes.value.map((o) => [o, asSize(sizes[o] ?? '', o)]))
+  const made = carrierPuts(props.line, own, read, () => crypto.randomUUID())
+  if (!made.ok) return void (fault.value = job.t(made.why))
+  const { name, method, material, school, schedule, details, placeId, ratingBar } = props.line
+  await job.write(
+    [
+      ...(carrier
+        ? []
+        : [
+            {
+              kind: 'line-set',
+              data: {
+                lineId,
+                tag: tag.value.trim(),
+                name: `${name}, carrier`,
+                ...{ method, material, school, schedule, details, placeId, ratingBar },
+                insideOf: props.line.id,
+              },
+            },
+          ]),
+      ...made.puts.map((p) => ({ kind: 'item-put', data: { lineId, ...p } })),
+    ],
+    `${own.tag} runs inside ${props.line.tag}.`,
+  )
+  emit('made', lineId)
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet :title="`A carrier inside ${line.tag}`" @close="emit('close')">
+    <p>
+      The same fittings and measures, in the carrier’s sizes. Each inner joint is made before the one round
+      it, and the carrier is cut longer by what its sockets are deeper.
+    </p>
+    <template v-if="!carrier">
+      <label for="carrier-tag">Tag</label>
+      <ElInput id="carrier-tag" v-model="tag" size="large" />
+    </template>
+    <template v-for="o in outerSizes" :key="o">
+      <label :for="`carrier-${o}`">Carrier inside {{ o }}</label>
+      <ElInput :id="`carrier-${o}`" v-model="sizes[o]" size="large" />
+    </template>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <button class="button main" type="button" @click="save">
+      {{ carrier ? 'Bring it up to date' : 'Lay the carrier in' }}
+    </button>
+  </Sheet>
+</template>
+
+<style scoped>
+label {
+  font-weight: 600;
+  margin-bottom: -8px;
+}
+</style>
