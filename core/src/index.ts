@@ -39,7 +39,10 @@ export * from './prove/answer.js'
 export * from './prove/gates.js'
 export * from './prove/ladder.js'
 export * from './prove/verdict.js'
-export { CALCULATIONS, type Answer, type Calculation, Refusal } from './calc/index.js'
+export { CALCULATIONS, type Answer, type Calculation, Refusal, usePlanner } from './calc/index.js'
+export { planStock } from './cut/stock/plan.js'
+export { solverFrom } from './cut/stock/highs.js'
+export type { Bar, StockInput, StockPlan } from './cut/stock/model.js'
 export {
   type Entry,
   type HandbookFigure,

@@ -43,8 +43,9 @@ export async function build() {
     async () => {
       const { build: esbuild } = await import('esbuild')
       await esbuild({
-        entryPoints: [path.join(ROOT, 'server/src/main.ts')],
-        outfile: SERVER_BUNDLE,
+        entryPoints: ['main', 'stock-worker'].map((name) => path.join(ROOT, `server/src/${name}.ts`)),
+        outdir: path.dirname(SERVER_BUNDLE),
+        outExtension: { '.js': '.mjs' },
         bundle: true,
         platform: 'node',
         format: 'esm',

@@ -8,6 +8,7 @@ import session from 'express-session'
 import helmet from 'helmet'
 import type pg from 'pg'
 import { answerErrors, unknownRoute } from './errors.js'
+import type { Heavy } from './heavy.js'
 import { calcRoutes } from './routes/calc.js'
 import { jobRoutes } from './routes/jobs.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
@@ -15,6 +16,8 @@ import { requireSession, sessionRoutes } from './routes/session.js'
 export interface AppOptions {
   pool: pg.Pool
   sessionSecret: string
+  /** Where calculations run that take seconds. */
+  heavy: Heavy
   /** Epoch seconds; tests bring their own. */
   nowS?: () => number
   limiter?: boolean
@@ -60,7 +63,7 @@ export function createApp(o: AppOptions): Express {
     await o.pool.query('select 1')
     res.json({ ok: true, serverNowS: nowS() })
   })
-  app.use('/api/calc', limit(6000), calcRoutes())
+  app.use('/api/calc', limit(6000), calcRoutes(o.heavy))
   if (o.yardstick)
     app.post('/api/yardstick', express.json({ limit: '1mb' }), (_req, res) => void res.json({}))
   const Store = connectPgSimple(session)

@@ -41,6 +41,7 @@ export const answerErrors: ErrorRequestHandler = (e: unknown, _req, res, next) =
   if (!known) console.error(e)
   const answer =
     known ?? new HttpError(500, 'failed', 'Something went wrong here. Nothing was lost; try again.')
+  if (typeof answer.more.retryAfterS === 'number') res.set('Retry-After', String(answer.more.retryAfterS))
   res
     .status(answer.status)
     .json({ error: { code: answer.code, message: answer.message, field: answer.field, ...answer.more } })

@@ -1,4 +1,5 @@
 export { type AppOptions, createApp } from './app.js'
+export { heavyThread } from './heavy.js'
 export { connect, migrateUnderLock } from './db/connect.js'
 export { appendBatch } from './db/log.js'
 export { readLog } from './db/read-log.js'

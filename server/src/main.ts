@@ -3,6 +3,7 @@ import http from 'node:http'
 import https from 'node:https'
 import { seedDemo } from '../../demo/seed.js'
 import { createApp } from './app.js'
+import { heavyThread } from './heavy.js'
 import { connect, migrateUnderLock } from './db/connect.js'
 
 const env = (name: string, otherwise?: string): string => {
@@ -21,6 +22,7 @@ async function main(): Promise<void> {
       : null
   const app = createApp({
     pool: database.pool,
+    heavy: heavyThread(new URL('./stock-worker.mjs', import.meta.url)),
     sessionSecret: env('SESSION_SECRET'),
     limiter: process.env.LIMITER !== 'off',
     yardstick: process.env.YARDSTICK === 'on',

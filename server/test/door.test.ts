@@ -35,6 +35,7 @@ describe('the calculation door', () => {
       'solder',
       'solvent-setup',
       'star-order',
+      'stock-plan',
       'tin-date',
     ])
     for (const c of list) {

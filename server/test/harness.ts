@@ -2,9 +2,10 @@ import { randomUUID } from 'node:crypto'
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import path from 'node:path'
+import { pathToFileURL } from 'node:url'
 import { KINDS } from '@jugalis/core'
 import pg from 'pg'
-import { addPerson, connect, createApp, migrateUnderLock } from '../src/index.js'
+import { addPerson, connect, createApp, heavyThread, migrateUnderLock } from '../src/index.js'
 
 const BASE = process.env.TEST_DATABASE ?? ''
 export interface Answer {
@@ -33,6 +34,8 @@ export interface Harness {
   close(): Promise<void>
 }
 export const ORG = randomUUID()
+/** The worker thread’s script: built by the test that needs it, beside the server’s own. */
+export const HEAVY_SCRIPT = pathToFileURL(path.join(process.cwd(), 'server/dist/test-stock-worker.mjs'))
 
 /** A server of its own over a database of its own, on real PostgreSQL. */
 export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harness> {
@@ -54,7 +57,14 @@ export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harne
       password: 'tide',
     })
   const clock = { s: 1_790_000_000 }
-  const app = createApp({ pool: database.pool, sessionSecret: 'test', nowS: () => clock.s, limiter: false })
+  const heavy = heavyThread(HEAVY_SCRIPT)
+  const app = createApp({
+    pool: database.pool,
+    heavy,
+    sessionSecret: 'test',
+    nowS: () => clock.s,
+    limiter: false,
+  })
   const server = await new Promise<Server>((done) => {
     const s = app.listen(0, '127.0.0.1', () => done(s))
   })
@@ -85,6 +95,7 @@ export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harne
       if (r.status !== 200) throw new Error(`sign-in: ${r.text}`)
     },
     async close() {
+      await heavy.stop()
       server.closeAllConnections()
       await new Promise((done) => server.close(done))
       await database.close()

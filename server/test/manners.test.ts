@@ -2,8 +2,8 @@ import { jest } from '@jest/globals'
 import { randomUUID } from 'node:crypto'
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { createApp } from '../src/index.js'
-import { type Harness, batch, harness, jobSet } from './harness.js'
+import { createApp, heavyThread } from '../src/index.js'
+import { HEAVY_SCRIPT, type Harness, batch, harness, jobSet } from './harness.js'
 
 let h: Harness
 beforeAll(async () => void (h = await harness()))
@@ -22,11 +22,12 @@ describe('sessions', () => {
     expect(set).toMatch(/SameSite=Lax/i)
     const cookie = set.split(';')[0] ?? ''
     const other = await new Promise<Server>((done) => {
-      const s = createApp({ pool: h.pool, sessionSecret: 'test', limiter: false }).listen(
-        0,
-        '127.0.0.1',
-        () => done(s),
-      )
+      const s = createApp({
+        heavy: heavyThread(HEAVY_SCRIPT),
+        pool: h.pool,
+        sessionSecret: 'test',
+        limiter: false,
+      }).listen(0, '127.0.0.1', () => done(s))
     })
     const base = `http://127.0.0.1:${(other.address() as AddressInfo).port}`
     try {
@@ -52,7 +53,11 @@ describe('sessions', () => {
 describe('the limiter', () => {
   it('answers 429 in the common form, and can be switched off', async () => {
     const limited = await new Promise<Server>((done) => {
-      const s = createApp({ pool: h.pool, sessionSecret: 'test' }).listen(0, '127.0.0.1', () => done(s))
+      const s = createApp({ heavy: heavyThread(HEAVY_SCRIPT), pool: h.pool, sessionSecret: 'test' }).listen(
+        0,
+        '127.0.0.1',
+        () => done(s),
+      )
     })
     const base = `http://127.0.0.1:${(limited.address() as AddressInfo).port}`
     try {

@@ -58,6 +58,10 @@ export interface CalculationDef {
   /** Rules that JSON Schema can't say, in words. */
   rules?: string
   sources: readonly string[]
+  /** Takes seconds: run it off the main thread. */
+  heavy?: true
+  /** What fields can’t say one by one. @throws Refusal */
+  check?(input: never): void
   example: { input: Record<string, unknown>; result: Record<string, unknown> }
   compute(input: never, working: Working): void
 }
@@ -67,6 +71,9 @@ export interface Calculation {
   input: Record<string, unknown>
   example: CalculationDef['example']
   sources: Source[]
+  heavy: boolean
+  /** Refuses what is not a question. @throws Refusal */
+  check(body: unknown): void
   /** @throws Refusal */
   run(body: unknown): Answer
 }
@@ -75,15 +82,21 @@ export interface Calculation {
 export function calculation(def: CalculationDef): Calculation {
   const shape: Shape & { type: 'object' } = { type: 'object', fields: def.inputs }
   const schema: yup.Schema = yupOf(shape)
+  const check = (body: unknown): void => {
+    const fault = firstFault(shape, schema, body)
+    if (fault) throw new Refusal(fault.code, fault.message, fault.field)
+    def.check?.(body as never)
+  }
   return {
     name: def.name,
     summary: def.summary,
     input: { ...jsonSchemaOf(shape), ...(def.rules ? { description: def.rules } : {}) },
     example: def.example,
     sources: def.sources.map(sourceOf),
+    heavy: def.heavy ?? false,
+    check,
     run(body) {
-      const fault = firstFault(shape, schema, body)
-      if (fault) throw new Refusal(fault.code, fault.message, fault.field)
+      check(body)
       const working = new Working()
       for (const field of unknownFields(shape, body))
         working.warn('unknown-field', `${field} is not known here and was not used.`, field)

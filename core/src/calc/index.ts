@@ -4,6 +4,7 @@ import { ladder } from './ladder.js'
 import { cutLengthCalc, dewPoint, dualContainment, insertionVerdict, tinDate } from './simple.js'
 import { adhesiveBondCalc, flareCalc, peelCalc, socketFusionCalc, solderCalc } from './hot.js'
 import { clampCheck, compressionCalc, lubricatedTorque, pressCheck, starOrderCalc } from './mechanical.js'
+import { stockPlanCalc } from './stock.js'
 import { bendMarksCalc, offsetCalc } from './tube.js'
 import { insertion, solventSetup } from './solvent.js'
 
@@ -19,6 +20,7 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
     dualContainment,
     bendMarksCalc,
     offsetCalc,
+    stockPlanCalc,
     adhesiveBondCalc,
     socketFusionCalc,
     flareCalc,
@@ -34,4 +36,5 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
   ].map((c) => [c.name, c]),
 )
 export { Refusal } from './door.js'
+export { usePlanner } from './stock.js'
 export type { Answer, Calculation } from './door.js'

@@ -102,6 +102,12 @@ export const JOINING_SOURCES: readonly Source[] = [
     ['given'],
     'Geometry.',
   ),
+  computed(
+    'stock-plan',
+    'Sum of pieces and saw cuts on a bar ≤ its length and one saw cut; bounds from the relaxed problem over all patterns',
+    ['given'],
+    'Integer programming.',
+  ),
   computed('offset-geometry', 'Travel = offset / sin a; run = offset / tan a', ['given'], 'Geometry.'),
   practice('cp-tube-work', 'Tube cutting, deburring, swaging and bending, as the trade does it'),
 ]

@@ -1,9 +1,10 @@
 import { CALCULATIONS, Refusal } from '@jugalis/core'
 import express, { Router } from 'express'
 import { HttpError } from '../errors.js'
+import type { Heavy } from '../heavy.js'
 
 /** The calculation door: no sign-in, reads and writes no job. */
-export function calcRoutes(): Router {
+export function calcRoutes(heavy: Heavy): Router {
   const routes = Router()
   const onlyGet = (): never => {
     throw new HttpError(405, 'bad-input', 'Read the list with GET; compute with POST on one name.')
@@ -25,7 +26,7 @@ export function calcRoutes(): Router {
   routes
     .route('/:name')
     // A script may forget the content type; what counts is whether the body is a JSON object.
-    .post(express.json({ limit: '1mb', type: () => true, strict: false }), (req, res) => {
+    .post(express.json({ limit: '1mb', type: () => true, strict: false }), async (req, res) => {
       const calculation = CALCULATIONS.get(String(req.params.name))
       if (!calculation)
         throw new HttpError(
@@ -39,7 +40,9 @@ export function calcRoutes(): Router {
       if (typeof body !== 'object' || body === null || Array.isArray(body))
         throw new HttpError(400, 'bad-input', 'Send a JSON object.')
       try {
-        res.json(calculation.run(body))
+        // What is not a question is refused before anybody has to wait.
+        if (calculation.heavy) calculation.check(body)
+        res.json(calculation.heavy ? await heavy.run(calculation.name, body) : calculation.run(body))
       } catch (e) {
         if (e instanceof Refusal) throw new HttpError(422, e.code, e.message, e.field)
         throw e

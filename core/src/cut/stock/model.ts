@@ -1,0 +1,139 @@
+/** A length that pieces may be cut from, mm. Without a count: as many as wanted; an offcut without a count is one. */
+export interface StockLength {
+  lengthMm: number
+  count?: number | null
+  offcut?: boolean | null
+}
+export interface WantedPiece {
+  id: string
+  lengthMm: number
+  count: number
+}
+export interface StockInput {
+  stock: readonly StockLength[]
+  /** Width of the saw cut, mm. */
+  kerfMm: number
+  pieces: readonly WantedPiece[]
+}
+export interface Cut {
+  id: string
+  /** Where the piece begins on the bar. */
+  atMm: number
+  lengthMm: number
+}
+export interface Bar {
+  stockMm: number
+  offcut: boolean
+  cuts: Cut[]
+  leftMm: number
+}
+export interface StockPlan {
+  bars: Bar[]
+  /** New stock opened. */
+  barsUsed: number
+  /** No plan opens fewer bars, and none less length; each for its own aim. Null when there is not enough stock. */
+  lowerBoundBars: number | null
+  lowerBoundMm: number | null
+  /** Both bounds are reached. */
+  proven: boolean
+  status: 'optimal' | 'feasible' | 'infeasible'
+}
+
+/** Pieces of one length together. Widths (length and saw cut) and room are whole units, so that sums are exact. */
+export interface Item {
+  lengthMm: number
+  width: number
+  /** One id for each piece wanted. */
+  ids: string[]
+}
+export interface Stock {
+  lengthMm: number
+  room: number
+  offcut: boolean
+  /** Infinity: as many as wanted. */
+  count: number
+}
+export interface Model {
+  items: Item[]
+  stocks: Stock[]
+  kerfMm: number
+  /** Widths are exact, not rounded up: bounds count as they stand. */
+  exact: boolean
+}
+
+/** Finer than a saw: lengths that agree to a thousandth are one length. */
+const FINEST_MM = 0.001
+/** Units in the longest stock, at most: more would make every sum slow. */
+const MOST_UNITS = 40_000
+
+const gcd = (a: number, b: number): number => (b ? gcd(b, a % b) : a)
+
+/** A length in thousandths, the next whole one above or below; a hair over is what floating point adds. */
+const HAIR = 1e-6
+const above = (mm: number): number => Math.ceil(mm / FINEST_MM - HAIR)
+const below = (mm: number): number => Math.floor(mm / FINEST_MM + HAIR)
+
+/**
+ * The problem in whole units. The unit is the largest that measures everything exactly; where that is too fine (inch
+ * fractions), widths are rounded up, which wastes at most a unit a piece and never makes a plan that does not fit.
+ * Then `loose` is the same problem rounded the other way: what is least there is a bound here.
+ */
+export function modelOf(input: StockInput): { model: Model; loose: Model | null } {
+  const rooms = input.stock.map((s) => s.lengthMm + input.kerfMm)
+  const widths = input.pieces.map((p) => p.lengthMm + input.kerfMm)
+  const whole = [...rooms, ...widths].every((mm) => above(mm) === below(mm))
+  const common = Math.max(1, [...rooms, ...widths].map(below).reduce(gcd, 0))
+  const least = Math.ceil(Math.max(...rooms.map(above)) / MOST_UNITS)
+  const exact = whole && common >= least
+  const unit = exact ? common : least
+  const up = (mm: number): number => Math.ceil(above(mm) / unit)
+  const down = (mm: number): number => Math.floor(below(mm) / unit)
+  return {
+    model: inUnits(input, up, down, exact),
+    loose: exact ? null : inUnits(input, down, up, false),
+  }
+}
+function inUnits(
+  input: StockInput,
+  pieceUnits: (mm: number) => number,
+  roomUnits: (mm: number) => number,
+  exact: boolean,
+): Model {
+  const items = new Map<number, Item>()
+  for (const p of input.pieces) {
+    const key = above(p.lengthMm)
+    let item = items.get(key)
+    if (!item)
+      items.set(key, (item = { lengthMm: p.lengthMm, width: pieceUnits(p.lengthMm + input.kerfMm), ids: [] }))
+    for (let k = 0; k < p.count; k++) item.ids.push(p.id)
+  }
+  const stocks = new Map<string, Stock>()
+  for (const s of input.stock) {
+    const offcut = s.offcut === true
+    const count = s.count ?? (offcut ? 1 : Infinity)
+    const key = `${below(s.lengthMm)} ${offcut}`
+    const had = stocks.get(key)
+    if (had) had.count += count
+    else stocks.set(key, { lengthMm: s.lengthMm, room: roomUnits(s.lengthMm + input.kerfMm), offcut, count })
+  }
+  return {
+    items: [...items.values()].sort((a, b) => b.width - a.width),
+    stocks: [...stocks.values()].filter((s) => s.count > 0),
+    kerfMm: input.kerfMm,
+    exact,
+  }
+}
+
+/** A way to fill one bar: how many of each item. */
+export interface Pattern {
+  stock: number
+  counts: number[]
+}
+export const widthOf = (model: Model, counts: readonly number[]): number =>
+  counts.reduce((sum, n, i) => sum + n * (model.items[i] as Item).width, 0)
+export const costMm = (s: Stock): number => (s.offcut ? 0 : s.lengthMm)
+/** New length opened by a plan, mm, and bars of new stock. */
+export const openedMm = (model: Model, plan: readonly Pattern[]): number =>
+  plan.reduce((sum, p) => sum + costMm(model.stocks[p.stock] as Stock), 0)
+export const newBars = (model: Model, plan: readonly Pattern[]): number =>
+  plan.filter((p) => !(model.stocks[p.stock] as Stock).offcut).length
