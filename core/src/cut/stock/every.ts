@@ -10,11 +10,11 @@ export function everyPattern(model: Model, limit: number): Pattern[] | null {
   const fill = (stock: number, i: number, rest: number): boolean => {
     const item = model.items[i] as Item | undefined
     if (!item) {
-      const open = model.items.some((it, k) => it.width <= rest && (counts[k] as number) < it.ids.length)
+      const open = model.items.some((it, k) => it.width <= rest && (counts[k] as number) < it.pieces.length)
       if (!open && counts.some((n) => n > 0)) out.push({ stock, counts: [...counts] })
       return out.length <= limit
     }
-    for (let n = Math.min(item.ids.length, Math.floor(rest / item.width)); n >= 0; n--) {
+    for (let n = Math.min(item.pieces.length, Math.floor(rest / item.width)); n >= 0; n--) {
       counts[i] = n
       if (!fill(stock, i + 1, rest - n * item.width)) return false
     }

@@ -41,10 +41,9 @@ export interface StockPlan {
 
 /** Pieces of one length together. Widths (length and saw cut) and room are whole units, so that sums are exact. */
 export interface Item {
-  lengthMm: number
   width: number
-  /** One id for each piece wanted. */
-  ids: string[]
+  /** Every piece wanted, each with its own length: they may differ by less than a unit. */
+  pieces: { id: string; lengthMm: number }[]
 }
 export interface Stock {
   lengthMm: number
@@ -99,13 +98,13 @@ function inUnits(
   roomUnits: (mm: number) => number,
   exact: boolean,
 ): Model {
-  const items = new Map<number, Item>()
+  const items = new Map<string, Item>()
   for (const p of input.pieces) {
-    const key = above(p.lengthMm)
+    const mm = p.lengthMm + input.kerfMm
+    const key = `${above(mm)} ${below(mm)}`
     let item = items.get(key)
-    if (!item)
-      items.set(key, (item = { lengthMm: p.lengthMm, width: pieceUnits(p.lengthMm + input.kerfMm), ids: [] }))
-    for (let k = 0; k < p.count; k++) item.ids.push(p.id)
+    if (!item) items.set(key, (item = { width: pieceUnits(mm), pieces: [] }))
+    for (let k = 0; k < p.count; k++) item.pieces.push({ id: p.id, lengthMm: p.lengthMm })
   }
   const stocks = new Map<string, Stock>()
   for (const s of input.stock) {

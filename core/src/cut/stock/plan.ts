@@ -6,7 +6,6 @@ import { type Aim, type Relaxed, type Solve, masterLp, relax } from './master.js
 import {
   type Bar,
   type Cut,
-  type Item,
   type Model,
   type Pattern,
   type Stock,
@@ -74,7 +73,7 @@ class Search {
     this.correction = new Correction(model, seeded(model.items.length))
   }
   private get wanted(): number[] {
-    return this.model.items.map((it) => it.ids.length)
+    return this.model.items.map((it) => it.pieces.length)
   }
 
   run(): { plan: Pattern[] | null; boundMm: number | null; boundBars: number | null; short: boolean } {
@@ -101,7 +100,7 @@ class Search {
   /** The relaxation of the problem rounded the other way: its value is a bound for both. */
   private relaxLoose(aim: Aim = 'mm'): Relaxed {
     const loose = this.loose as Model
-    const wanted = loose.items.map((it) => it.ids.length)
+    const wanted = loose.items.map((it) => it.pieces.length)
     return relax(loose, wanted, singles(loose), aim, this.options.solve, this.late)
   }
   /** Fewest bars: from the length where all new stock is one length, else by a relaxation of its own. */
@@ -239,14 +238,14 @@ const TIE_MM = 1e-4
 const singles = (model: Model): Pattern[] =>
   model.items.flatMap((it, i) =>
     model.stocks.flatMap((s, stock) => {
-      const n = Math.min(it.ids.length, Math.floor(s.room / it.width))
+      const n = Math.min(it.pieces.length, Math.floor(s.room / it.width))
       return n > 0 ? [{ stock, counts: model.items.map((_, k) => (k === i ? n : 0)) }] : []
     }),
   )
 
 /** Patterns cut no more than is wanted; bars that are then empty are not opened. */
 function trimmed(model: Model, plan: readonly Pattern[]): Pattern[] {
-  const left = model.items.map((it) => it.ids.length)
+  const left = model.items.map((it) => it.pieces.length)
   return plan
     .map((p) => ({
       stock: p.stock,
@@ -288,15 +287,14 @@ function reachable(model: Model, valueMm: number): number {
 
 /** Patterns as bars with cuts in order, longest first, each with the ids of its pieces. */
 function barsOf(model: Model, plan: readonly Pattern[]): Bar[] {
-  const ids = model.items.map((it) => [...it.ids])
+  const pieces = model.items.map((it) => [...it.pieces])
   return plan.map((p) => {
     const stock = model.stocks[p.stock] as Stock
     const cuts: Cut[] = []
     let atMm = 0
     p.counts.forEach((n, i) => {
-      const { lengthMm } = model.items[i] as Item
-      for (let k = 0; k < n; k++) {
-        cuts.push({ id: (ids[i] as string[]).shift() as string, atMm, lengthMm })
+      for (const { id, lengthMm } of pieces[i]?.splice(0, n) ?? []) {
+        cuts.push({ id, atMm, lengthMm })
         atMm += lengthMm + model.kerfMm
       }
     })
