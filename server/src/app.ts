@@ -38,6 +38,9 @@ export function createApp(o: AppOptions): Express {
       contentSecurityPolicy: {
         useDefaults: true,
         directives: {
+          // The planner of bars is WebAssembly in a worker.
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
+          'worker-src': ["'self'"],
           'style-src': ["'self'", "'unsafe-inline'"],
           'upgrade-insecure-requests': o.https ? [] : null,
         },

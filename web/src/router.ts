@@ -14,6 +14,10 @@ export const PLACES = [
 /** Places on the side: three loose tools below the rule. Those that are not built yet do not appear. */
 export const SIDE_PLACES = [{ name: 'handbook', key: 'h', says: 'Handbook' }] as const
 
+/** The place that an address belongs to: a place may have more than one page. */
+export const placeOf = (to: { name?: unknown; meta: Record<string, unknown> }): unknown =>
+  to.meta.place ?? to.name
+
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
@@ -27,6 +31,12 @@ export const router = createRouter({
         { path: '', redirect: (to) => ({ name: 'wait', params: to.params }) },
         { path: 'set-out/:lineId?', name: 'set-out', component: () => import('./places/set-out/SetOut.vue') },
         { path: 'cut/:itemId?', name: 'cut', component: () => import('./places/cut/Cut.vue') },
+        {
+          path: 'bars',
+          name: 'bars',
+          component: () => import('./places/cut/Bars.vue'),
+          meta: { place: 'cut' },
+        },
         { path: 'make/:jointId?', name: 'make', component: () => import('./places/make/Make.vue') },
         { path: 'wait/:sectionId?', name: 'wait', component: () => import('./places/wait/Wait.vue') },
         { path: 'prove/:sectionId?', name: 'prove', component: () => import('./places/prove/Prove.vue') },
@@ -46,6 +56,6 @@ router.beforeEach(async (to) => {
   return true
 })
 router.afterEach((to) => {
-  const place = [...PLACES, ...SIDE_PLACES].find((p) => p.name === to.name)
+  const place = [...PLACES, ...SIDE_PLACES].find((p) => p.name === placeOf(to))
   document.title = place ? `${place.says} · Jugalis` : 'Jugalis'
 })

@@ -58,6 +58,18 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
     if (!line || at < 0) return flagged(s, e, 'flag-unknown-item')
     line.items.splice(at, 1)
   },
+  'stock-set': (s, _e, d) => {
+    const list = (v: unknown): readonly unknown[] => (Array.isArray(v) ? v : [])
+    s.stock = {
+      kerfMm: num(d.kerfMm) ?? 0,
+      keepMm: num(d.keepMm) ?? 0,
+      barsMm: list(d.barsMm).filter((x): x is number => typeof x === 'number'),
+      offcuts: list(d.offcuts).map((o) => {
+        const { id, pipe, lengthMm } = (o ?? {}) as Data
+        return { id: str(id), pipe: str(pipe), lengthMm: num(lengthMm) ?? 0 }
+      }),
+    }
+  },
   'piece-cut': (s, e, d) => {
     for (const line of s.lines.values())
       for (const item of line.items)

@@ -95,6 +95,16 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
     ],
   },
   'piece-cut': { v: 1, joint: false, fields: [n('itemId', id), n('cutMm', mm)] },
+  'stock-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('kerfMm', number({ min: 0, max: 100 })),
+      n('keepMm', number({ min: 0, max: 100_000 })),
+      n('barsMm', list(mm, 0, 20)),
+      n('offcuts', list(object(n('id', id), n('pipe', tag), n('lengthMm', mm)), 0, 2000)),
+    ],
+  },
   'section-set': {
     v: 1,
     joint: false,

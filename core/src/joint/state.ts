@@ -1,3 +1,4 @@
+import type { StockSet } from './stock-set.js'
 import type { Reading } from '../conditions/history.js'
 import type { Life, Msg, RulesPin } from '../methods/method.js'
 import type { ChartRow } from '../methods/charts.js'
@@ -107,6 +108,8 @@ export interface JobState {
   lines: Map<string, Line>
   joints: Map<string, JointState>
   takeOffs: Map<string, TakeOff>
+  /** What is cut from; null until somebody has said it. */
+  stock: StockSet | null
   sections: Map<string, Section>
   readings: Map<string, PlaceReadings>
   tins: Map<string, { plastic: string; code: string; expiresOn: string }>
@@ -128,6 +131,7 @@ export const emptyState = (): JobState => ({
   lines: new Map(),
   joints: new Map(),
   takeOffs: new Map(),
+  stock: null,
   sections: new Map(),
   readings: new Map(),
   tins: new Map(),

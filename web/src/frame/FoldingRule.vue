@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { PLACES, SIDE_PLACES } from '../router'
+import { PLACES, SIDE_PLACES, placeOf } from '../router'
 import { useJob } from '../stores/job'
 
 const props = defineProps<{ bottom?: boolean }>()
@@ -20,8 +20,8 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
       :key="p.name"
       :to="{ name: p.name, params: { jobId: job.jobId } }"
       class="segment"
-      :class="{ here: route.name === p.name }"
-      :aria-current="route.name === p.name ? 'page' : undefined"
+      :class="{ here: placeOf(route) === p.name }"
+      :aria-current="placeOf(route) === p.name ? 'page' : undefined"
     >
       <span v-if="!bottom" class="key" aria-hidden="true">{{ p.key }}</span>
       {{ p.says }}
@@ -31,15 +31,15 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
       :key="p.name"
       :to="{ name: p.name, params: { jobId: job.jobId } }"
       class="tool"
-      :class="{ here: route.name === p.name }"
-      :aria-current="route.name === p.name ? 'page' : undefined"
+      :class="{ here: placeOf(route) === p.name }"
+      :aria-current="placeOf(route) === p.name ? 'page' : undefined"
       >{{ p.says }}</RouterLink
     >
     <template v-if="bottom">
       <button
         type="button"
         class="segment"
-        :class="{ here: rest.some((p) => p.name === route.name) }"
+        :class="{ here: rest.some((p) => p.name === placeOf(route)) }"
         :aria-expanded="more"
         @click="more = !more"
       >

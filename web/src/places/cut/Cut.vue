@@ -127,6 +127,9 @@ async function cut(): Promise<void> {
           Next piece
         </button>
         <button class="button" type="button" @click="measuring = true">The socket measures …</button>
+        <RouterLink class="button link" :to="{ name: 'bars', params: { jobId: job.jobId } }"
+          >Lay out on bars</RouterLink
+        >
       </div>
       <p class="why">{{ pieces.length }} pieces, {{ uncut }} still to cut.</p>
       <div class="scroll" role="region" aria-label="Pieces" tabindex="0">
@@ -214,6 +217,12 @@ async function cut(): Promise<void> {
 }
 .buttons .main {
   min-width: 150px;
+}
+.link {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  text-decoration: none;
 }
 .right {
   text-align: right;

@@ -1,0 +1,58 @@
+import type { JobState } from '../joint/state.js'
+import type { Offcut, StockSet } from '../joint/stock-set.js'
+import { allPieces } from './piece.js'
+import type { Bar, StockInput } from './stock/model.js'
+
+/** Pieces of one pipe still to cut: they share bars. */
+export interface BarGroup {
+  pipe: string
+  pieces: { id: string; tag: string; lengthMm: number }[]
+}
+const pipeOf = (line: { material: string; schedule: string | null }, size: string): string =>
+  `${line.material} ${size}${line.schedule ? ` Sch ${line.schedule}` : ''}`
+
+/** Every piece with a known length that is not cut yet, by pipe, in line order. */
+export function barGroups(state: JobState): BarGroup[] {
+  const out = new Map<string, BarGroup>()
+  for (const p of allPieces(state)) {
+    if (p.item.cut || p.cutMm.value === null) continue
+    const pipe = pipeOf(p.line, p.item.size)
+    let group = out.get(pipe)
+    if (!group) out.set(pipe, (group = { pipe, pieces: [] }))
+    group.pieces.push({ id: p.item.id, tag: p.item.tag, lengthMm: p.cutMm.value })
+  }
+  return [...out.values()]
+}
+
+/** The question a group asks of the planner. Pieces longer than any bar are left out, and named apart. */
+export function stockQuestion(
+  set: StockSet,
+  group: BarGroup,
+): { input: StockInput; tooLong: BarGroup['pieces'] } {
+  const own = set.offcuts.filter((o) => o.pipe === group.pipe)
+  const longest = Math.max(0, ...set.barsMm, ...own.map((o) => o.lengthMm))
+  return {
+    input: {
+      kerfMm: set.kerfMm,
+      stock: [
+        ...set.barsMm.map((lengthMm) => ({ lengthMm })),
+        ...own.map((o) => ({ lengthMm: o.lengthMm, offcut: true })),
+      ],
+      pieces: group.pieces
+        .filter((p) => p.lengthMm <= longest)
+        .map((p) => ({ id: p.id, lengthMm: p.lengthMm, count: 1 })),
+    },
+    tooLong: group.pieces.filter((p) => p.lengthMm > longest),
+  }
+}
+
+/** Offcuts once a bar is cut: the one it was is gone, what is left of it is kept if it is long enough. */
+export function offcutsAfter(set: StockSet, pipe: string, bar: Bar, newId: string): Offcut[] {
+  const at = bar.offcut
+    ? set.offcuts.findIndex((o) => o.pipe === pipe && Math.abs(o.lengthMm - bar.stockMm) < 0.001)
+    : -1
+  const rest = set.offcuts.filter((_, i) => i !== at)
+  return bar.leftMm >= set.keepMm && bar.leftMm > 0
+    ? [...rest, { id: newId, pipe, lengthMm: bar.leftMm }]
+    : rest
+}

@@ -1,0 +1,64 @@
+import { randomUUID } from 'node:crypto'
+import { expect, test } from '@playwright/test'
+import { eventsOf, noViolations, signIn, write } from './help.js'
+
+test('pieces are laid out on bars in the browser, a bar is cut, what is left of it is used next', async ({
+  page,
+}) => {
+  await signIn(page)
+  const job = randomUUID()
+  await page.request.post('/api/jobs', { data: { jobId: job, name: 'Bars' } })
+  const [line, place] = [randomUUID(), randomUUID()]
+  const set = { name: 'Bars', zone: 'UTC', school: 'metric', table: 'current', checkOffsetMm: 50 }
+  const items = [2000, 2500, 3900, 900].map((mm, i) => ({
+    kind: 'item-put',
+    data: {
+      lineId: line,
+      itemId: randomUUID(),
+      item: { type: 'piece', tag: `K/P${i}`, size: 'd63', measure: 'end-end', measuredMm: mm },
+    },
+  }))
+  await write(page, job, [
+    { kind: 'job-set', data: set },
+    { kind: 'place-set', data: { placeId: place, name: 'Pit' } },
+    {
+      kind: 'line-set',
+      data: {
+        lineId: line,
+        tag: 'K',
+        name: 'K',
+        method: 'solvent-cement',
+        material: 'pvc-u',
+        school: 'metric',
+        placeId: place,
+      },
+    },
+    ...items,
+  ])
+  await page.goto(`/job/${job}/cut`)
+  await page.getByRole('link', { name: 'Lay out on bars' }).click()
+  const h1 = page.getByRole('heading', { level: 1 })
+  await expect(h1).toHaveText('4 pieces to cut. Say what they are cut from.')
+  await page.getByRole('button', { name: 'What it is cut from' }).click()
+  // Nothing is preset: the saw and the bars must be said.
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toHaveCount(3)
+  await page.keyboard.type('5000')
+  await page.getByLabel('The saw takes, mm').fill('3')
+  await page.getByLabel('Worth keeping from, mm').fill('400')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Lay out on bars' }).click()
+  // 3900 + 900 and 2500 + 2000: two bars, by hand.
+  await expect(h1).toContainText('4 pieces from 2 new bars')
+  await expect(h1).toContainText('no plan opens fewer')
+  await noViolations(page)
+  const bar = page.locator('.bar').filter({ hasText: '2 500' })
+  await expect(bar.getByRole('img')).toHaveAttribute('aria-label', /K\/P1 2.500, K\/P0 2.000; 494 left/)
+  await bar.getByRole('button', { name: 'Bar is cut' }).click()
+  await expect(h1).toContainText('2 pieces from 1 new bar')
+  await expect
+    .poll(async () => (await eventsOf(page, job)).filter((e) => e.kind === 'piece-cut').length)
+    .toBe(2)
+  const stock = (await eventsOf(page, job)).filter((e) => e.kind === 'stock-set').at(-1)
+  expect(stock?.data.offcuts).toMatchObject([{ pipe: 'pvc-u d63', lengthMm: 494 }])
+})
