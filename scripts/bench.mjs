@@ -13,22 +13,35 @@ const row = (what, measured, target) => {
   console.log(`${what}: ${measured} (target ${target})`)
 }
 
+/** A script of this folder made ready to run, beside the server's own so that it finds the same packages. */
+function bundled(name) {
+  const outfile = path.join(ROOT, `server/dist/${name}.mjs`)
+  run('npx', [
+    'esbuild',
+    `scripts/${name}.ts`,
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--external:highs',
+    `--outfile=${outfile}`,
+    '--log-level=error',
+  ])
+  return outfile
+}
+
 async function main() {
   nodePackages()
   const { build } = await import('./lib/build.mjs')
   const { startPostgres } = await import('./lib/pg.mjs')
   const { startServer } = await import('./lib/serve.mjs')
   await build()
-  const bundle = path.join(ROOT, 'server/dist/bench-core.mjs')
-  run('npx', [
-    'esbuild',
-    'scripts/bench-core.ts',
-    '--bundle',
-    '--platform=node',
-    '--format=esm',
-    `--outfile=${bundle}`,
-    '--log-level=error',
-  ])
+  const bundle = bundled('bench-core')
+  if (only !== 'server') {
+    const r = run(process.execPath, [bundled('bench-stock')])
+    if (!r.ok) throw new Error(r.out)
+    const { what, measured, target } = JSON.parse(r.out.split('\n').find((line) => line.startsWith('{')))
+    row(what, measured, target)
+  }
   for (const part of only === 'server' ? [] : ['fold', 'ladder']) {
     const results = [1, 2, 3, 4, 5].map(() => {
       const r = run(process.execPath, [

@@ -8,6 +8,7 @@ import PieceTape from '../../tapes/PieceTape.vue'
 import UprightTape from '../../tapes/UprightTape.vue'
 import { useNarrow } from '../../use-narrow'
 import MeasureSheet from './MeasureSheet.vue'
+import PaperSheet from './PaperSheet.vue'
 
 const job = useJob()
 const route = useRoute()
@@ -74,6 +75,7 @@ const od = (size: string): number =>
   outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
 const sources = ref(false)
 const measuring = ref(false)
+const paper = ref(false)
 const depthSource = computed(() => {
   const f = piece.value?.ends.find((e) => e.depthMm?.value != null)?.depthMm
   return f && f.value !== null ? sourceOf(f.source) : null
@@ -130,6 +132,7 @@ async function cut(): Promise<void> {
         <RouterLink class="button link" :to="{ name: 'bars', params: { jobId: job.jobId } }"
           >Lay out on bars</RouterLink
         >
+        <button class="button" type="button" @click="paper = true">On paper</button>
       </div>
       <p class="why">{{ pieces.length }} pieces, {{ uncut }} still to cut.</p>
       <div class="scroll" role="region" aria-label="Pieces" tabindex="0">
@@ -197,6 +200,7 @@ async function cut(): Promise<void> {
       <p>Take-offs: as measured on this job.</p>
       <button class="button" type="button" @click="sources = false">Close</button>
     </Sheet>
+    <PaperSheet v-if="paper" @close="paper = false" />
     <MeasureSheet
       v-if="measuring && piece"
       :material="piece.line.material"
