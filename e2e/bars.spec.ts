@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
+import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
-import { eventsOf, noViolations, signIn, write } from './help.js'
+import { demoJob, eventsOf, noViolations, signIn, write } from './help.js'
 
 test('pieces are laid out on bars in the browser, a bar is cut, what is left of it is used next', async ({
   page,
@@ -61,4 +62,47 @@ test('pieces are laid out on bars in the browser, a bar is cut, what is left of 
     .toBe(2)
   const stock = (await eventsOf(page, job)).filter((e) => e.kind === 'stock-set').at(-1)
   expect(stock?.data.offcuts).toMatchObject([{ pipe: 'pvc-u d63', lengthMm: 494 }])
+})
+
+test('a bent run: marks from both ends, the least leg that works; the address holds what was typed', async ({
+  page,
+}) => {
+  await signIn(page)
+  const job = await demoJob(page)
+  await page.goto(`/job/${job}/cut`)
+  await page.getByRole('link', { name: 'Bends and offsets' }).click()
+  const h1 = page.getByRole('heading', { level: 1 })
+  await page.getByLabel('Leg, turn, leg').fill('200 90 300')
+  await page.getByLabel('Radius of the bender, mm').fill('36')
+  // By hand: 200 - 36 = 164; 164 + 36 x pi / 2 + 264 = 484.5.
+  await expect(h1).toHaveText('Cut 484.5 mm. The bend begins at 164.')
+  await noViolations(page)
+  await page.getByLabel('Leg, turn, leg').fill('200 90 60 90 200')
+  await expect(h1).toHaveText('Leg 2 is too short for its bends. The least leg that works is 72 mm.')
+  await page.getByLabel('Set, mm').fill('300')
+  await page.getByLabel('Fitting turns by, °').fill('45')
+  await expect(page.getByText('Travel 424.3 mm, run 300 mm')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Leg, turn, leg')).toHaveValue('200 90 60 90 200')
+})
+
+test('the cut list, strips and labels are made in the browser', async ({ page }) => {
+  await signIn(page)
+  const job = await demoJob(page)
+  await page.goto(`/job/${job}/cut`)
+  await page.getByRole('button', { name: 'On paper' }).click()
+  for (const [says, begins] of [
+    [/Cut list, PDF/, '%PDF'],
+    [/workbook/, 'PK'],
+    [/CSV/, 'piece,pipe'],
+    [/Mark strips/, '%PDF'],
+    [/Labels/, '%PDF'],
+  ] as const) {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: says }).click(),
+    ])
+    const text = (await readFile(await file.path())).toString('latin1')
+    expect(text.slice(0, begins.length)).toBe(begins)
+  }
 })

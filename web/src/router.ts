@@ -37,6 +37,12 @@ export const router = createRouter({
           component: () => import('./places/cut/Bars.vue'),
           meta: { place: 'cut' },
         },
+        {
+          path: 'tube',
+          name: 'tube',
+          component: () => import('./places/cut/Tube.vue'),
+          meta: { place: 'cut' },
+        },
         { path: 'make/:jointId?', name: 'make', component: () => import('./places/make/Make.vue') },
         { path: 'wait/:sectionId?', name: 'wait', component: () => import('./places/wait/Wait.vue') },
         { path: 'prove/:sectionId?', name: 'prove', component: () => import('./places/prove/Prove.vue') },

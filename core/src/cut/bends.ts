@@ -64,3 +64,51 @@ export function offset(setMm: number, rollMm: number, angleDeg: number): Offset 
   const a = rad(angleDeg)
   return { travelMm: across / Math.sin(a), runMm: angleDeg === 90 ? 0 : across / Math.tan(a) }
 }
+
+export interface Point {
+  x: number
+  y: number
+}
+const ARC_STEP_DEG = 3
+/**
+ * The bent tube's centre line in its plane, mm, from end 0 along x, as points close enough to draw.
+ * @param turnsDeg deflections with their sense: above 0 to the left, below to the right.
+ */
+export function centreLine(radiusMm: number, legs: readonly number[], turnsDeg: readonly number[]): Point[] {
+  const out: Point[] = [{ x: 0, y: 0 }]
+  let heading = 0
+  const forward = (mm: number): void => {
+    const { x, y } = out[out.length - 1] as Point
+    out.push({ x: x + mm * Math.cos(heading), y: y + mm * Math.sin(heading) })
+  }
+  legs.forEach((leg, i) => {
+    const before = setbackMm(radiusMm, Math.abs(turnsDeg[i - 1] ?? 0))
+    const turn = turnsDeg[i] ?? 0
+    forward(leg - before - setbackMm(radiusMm, Math.abs(turn)))
+    const steps = Math.ceil(Math.abs(turn) / ARC_STEP_DEG)
+    for (let k = 0; k < steps; k++) {
+      const part = rad(turn) / steps
+      // A chord lies half its turn off the heading it starts from.
+      heading += part / 2
+      forward(2 * radiusMm * Math.sin(Math.abs(part) / 2))
+      heading += part / 2
+    }
+  })
+  return out
+}
+
+/** Reads a bent run as it is said: `200 90 300 -45 150`: leg, turn, leg, turn, leg. Null when it is none. */
+export function parseRun(
+  text: string,
+  length: (t: string) => number | null,
+): { legs: number[]; turnsDeg: number[] } | null {
+  const parts = text.trim().split(/\s+/)
+  if (parts.length < 3 || parts.length % 2 === 0) return null
+  const legs = parts.filter((_, i) => i % 2 === 0).map(length)
+  const turnsDeg = parts
+    .filter((_, i) => i % 2 === 1)
+    .map((t) => Number(t.replace(',', '.').replace(/°$/, '')))
+  if (legs.some((l) => l === null || l <= 0)) return null
+  if (turnsDeg.some((t) => !Number.isFinite(t) || t === 0 || Math.abs(t) >= 180)) return null
+  return { legs: legs as number[], turnsDeg }
+}

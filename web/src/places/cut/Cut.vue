@@ -132,6 +132,9 @@ async function cut(): Promise<void> {
         <RouterLink class="button link" :to="{ name: 'bars', params: { jobId: job.jobId } }"
           >Lay out on bars</RouterLink
         >
+        <RouterLink class="button link" :to="{ name: 'tube', params: { jobId: job.jobId } }"
+          >Bends and offsets</RouterLink
+        >
         <button class="button" type="button" @click="paper = true">On paper</button>
       </div>
       <p class="why">{{ pieces.length }} pieces, {{ uncut }} still to cut.</p>
