@@ -5,6 +5,8 @@ import {
   type Line,
   addEntry,
   foldJob,
+  carrierPuts,
+  methodOf,
   parseEntry,
   type JobEvent,
 } from '@jugalis/core'
@@ -76,7 +78,13 @@ export function tellStory(nowS: number): Told[] {
     expiresOn: expires.toISOString().slice(0, 10),
   })
   const lines: Record<string, Line> = {}
-  const line = (tag: string, name: string, atS: number, entries: string[]): void => {
+  const line = (
+    tag: string,
+    name: string,
+    atS: number,
+    entries: string[],
+    joined: { method?: string; material?: string; details?: Record<string, unknown> } = {},
+  ): void => {
     const lineId = idOf(`line ${tag}`)
     tell('Rook', atS, 'line-set', {
       lineId,
@@ -87,11 +95,12 @@ export function tellStory(nowS: number): Told[] {
       school: 'metric',
       placeId: plant,
       ratingBar: 16,
+      ...joined,
     })
     let made = 0
     for (const text of entries) {
       const now = foldJob(story.map(asEvent)).lines.get(lineId) as Line
-      const entry = parseEntry(text, 'metric')
+      const entry = parseEntry(text, 'metric', methodOf(now.method)?.sizes(now.material))
       if (!entry.ok) throw new Error(`demo entry ${text}`)
       const added = addEntry(now, entry, () => idOf(`${tag} ${++made}`))
       if (!added.ok) throw new Error(`demo entry ${text}: ${added.why.code}`)
@@ -117,6 +126,61 @@ export function tellStory(nowS: number): Told[] {
     '415 c-c',
     'valve 20 tag V2',
   ])
+  // Set out, not yet begun: other ways of joining, and a dosing line inside another.
+  const later = begin + 95 * MIN
+  line(
+    'HW',
+    'Hot water to the feed kitchen',
+    later,
+    ['tee 22', '1850 c-c', 'elbow 90', '960 c-c', 'tee', 'x3'],
+    {
+      method: 'solder',
+      material: 'copper',
+    },
+  )
+  line(
+    'ML',
+    'Laboratories, cold water',
+    later + 60,
+    ['tee 20', '2300 c-c', 'elbow 90', '1140 c-c', 'elbow 90', 'x2'],
+    {
+      method: 'press',
+      material: 'multilayer',
+    },
+  )
+  line('FK', 'Feed kitchen, rinse', later + 120, ['tee DN 40', '780 f-f', 'valve DN 40 tag V7'], {
+    method: 'sanitary-clamp',
+    material: 'stainless',
+  })
+  line('AD', 'Acid dosing, containment', later + 180, [
+    'elbow 90 63',
+    '1400 c-c',
+    'tee',
+    '620 c-c',
+    'elbow 90',
+  ])
+  const carrier = {
+    ...(lines.AD as Line),
+    id: idOf('line ADi'),
+    tag: 'ADi',
+    name: 'Acid dosing, carrier',
+    items: [],
+  }
+  let inner = 0
+  const laid = carrierPuts(lines.AD as Line, carrier, { d63: 'd32' }, () => idOf(`ADi ${++inner}`))
+  if (!laid.ok) throw new Error(`demo carrier: ${laid.why.code}`)
+  const { tag, name, method, material, school, placeId, ratingBar } = carrier
+  tell('Rook', later + 240, 'line-set', {
+    lineId: carrier.id,
+    ...{ tag, name, method, material, school, placeId, ratingBar, insideOf: (lines.AD as Line).id },
+  })
+  for (const put of laid.puts) tell('Rook', later + 240, 'item-put', { lineId: carrier.id, ...put })
+  tell('Wren', later + 300, 'stock-set', {
+    kerfMm: 2.5,
+    keepMm: 400,
+    barsMm: [3000, 5000],
+    offcuts: [{ id: idOf('offcut'), pipe: 'copper d22', lengthMm: 1240 }],
+  })
   const takeOffs: [string, string, string | null, number][] = [
     ['tee', 'd50', null, 59],
     ['elbow 90', 'd50', null, 59],
@@ -126,6 +190,10 @@ export function tellStory(nowS: number): Told[] {
     ['reducer', 'd110', 'd63', 84],
     ['reducer', 'd63', 'd20', 55],
     ['valve', 'd20', null, 41],
+    ['tee', 'd22', null, 24],
+    ['elbow 90', 'd22', null, 22],
+    ['elbow 90', 'd63', null, 70],
+    ['tee', 'd63', null, 70],
   ]
   takeOffs.forEach(([fitting, size, size2, takeOffMm], i) =>
     tell('Wren', begin + 60 * MIN + i * 40, 'take-off', {

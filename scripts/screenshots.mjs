@@ -18,6 +18,8 @@ const VIEWS = [
   ['set-out', 'set-out', DESK, 'day'],
   ['cut', 'cut', DESK, 'day'],
   ['cut-phone', 'cut', PHONE, 'day'],
+  ['bars', 'bars', DESK, 'day'],
+  ['bends', 'tube?run=400 90 500 -45 350&radius=76&straight=25', DESK, 'day'],
   ['make', 'make/JOINT', DESK, 'day'],
   ['make-phone', 'make/JOINT', PHONE, 'day'],
   ['make-phone-night', 'make/JOINT', PHONE, 'night'],
@@ -80,6 +82,10 @@ async function main() {
     await page.goto(`${o.base}/job/${jobs[0].jobId}/${where.replace('JOINT', joint)}`)
     await page.waitForSelector('h1')
     await page.waitForTimeout(900)
+    if (where === 'bars') {
+      await page.getByRole('button', { name: 'Lay out on bars' }).click()
+      await page.getByRole('button', { name: 'Plan again' }).waitFor()
+    }
     await page.screenshot({ path: path.join(o.out, `${name}.png`) })
     await page.close()
   }

@@ -26,7 +26,16 @@ const job = useJob()
 const view = useView()
 const route = useRoute()
 const router = useRouter()
-const line = computed(() => view.lines.find((l) => l.id === route.params.lineId) ?? view.lines.at(-1) ?? null)
+/** The line asked for, else the first with something still to make, else the last. */
+const line = computed(
+  () =>
+    view.lines.find((l) => l.id === route.params.lineId) ??
+    view.lines.find((l) =>
+      l.items.some((i) => i.joints.some((id) => id !== null && view.looks.get(id)?.glyph === 'planned')),
+    ) ??
+    view.lines.at(-1) ??
+    null,
+)
 const text = ref('')
 const fault = ref('')
 const recall = ref<string[]>([])
