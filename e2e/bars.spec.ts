@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
 import { expect, test } from '@playwright/test'
-import { demoJob, eventsOf, noViolations, signIn, write } from './help.js'
+import { demoJob, eventsOf, noViolations, signIn, write } from './help'
 
 test('pieces are laid out on bars in the browser, a bar is cut, what is left of it is used next', async ({
   page,

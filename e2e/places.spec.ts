@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
-import { PHONE, demoJob, noViolations, signIn } from './help'
+import { PHONE, demoJob, eventsOf, noViolations, signIn } from './help'
 
-const PLACES = ['set-out', 'cut', 'make', 'wait', 'prove', 'hand-over', 'handbook'] as const
+const PLACES = ['set-out', 'cut', 'bars', 'tube', 'make', 'wait', 'prove', 'hand-over', 'handbook'] as const
 
 for (const theme of ['light', 'dark'] as const)
   test(`every place stands up to the accessibility checks, ${theme}`, async ({ browser }) => {
@@ -111,4 +111,14 @@ test('glyphs differ by shape alone, at 32x18 and 18x10', async ({ page }) => {
         expect(differ, `${names[i]} and ${names[j]}`).toBeGreaterThanOrEqual(LEAST[k]!)
       }
   })
+})
+
+test('at a desk the action stays in sight, however many joints there are', async ({ page }) => {
+  await signIn(page)
+  const job = await demoJob(page)
+  const log = await eventsOf(page, job)
+  const joint = log.findLast((e) => e.kind === 'step-done')?.jointId
+  await page.goto(`/job/${job}/make/${joint}`)
+  await expect(page.locator('.action')).toBeInViewport({ ratio: 1 })
+  await expect(page.locator('.row.here')).toBeInViewport()
 })

@@ -19,14 +19,28 @@ const sections = computed(() =>
   [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
 )
 const proved = computed(() => sections.value.filter((a) => a.proved))
+/** Joints of one line that are not made stand in one row once they are many. */
+const MANY = 3
+const notMade = computed(() => {
+  const byLine = new Map<string, JointFacts[]>()
+  for (const f of joints.value)
+    if (f.homeAtS === null) byLine.set(f.place.line.id, [...(byLine.get(f.place.line.id) ?? []), f])
+  const to = (f: JointFacts) => ({ name: 'make', params: { jobId: job.jobId, jointId: f.id } })
+  return [...byLine.values()].flatMap((fs) => {
+    const [first, last] = [fs[0] as JointFacts, fs.at(-1) as JointFacts]
+    return fs.length > MANY
+      ? [
+          {
+            id: first.id,
+            says: `${fs.length} joints are not made: ${first.tag} to ${last.tag}.`,
+            to: to(first),
+          },
+        ]
+      : fs.map((f) => ({ id: f.id, says: `${f.tag} is not made.`, to: to(f) }))
+  })
+})
 const missing = computed(() => [
-  ...joints.value
-    .filter((f) => f.homeAtS === null)
-    .map((f) => ({
-      id: f.id,
-      says: `${f.tag} is not made.`,
-      to: { name: 'make', params: { jobId: job.jobId, jointId: f.id } },
-    })),
+  ...notMade.value,
   ...joints.value
     .filter((f) => f.homeAtS !== null && f.inspection?.verdict !== 'pass')
     .map((f) => ({

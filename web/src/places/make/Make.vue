@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useAlarms } from '../../clocks/alarms'
 import JointGlyph from '../../tapes/JointGlyph.vue'
@@ -49,7 +49,15 @@ function onKey(e: KeyboardEvent): void {
   if (step && to) go(to.id)
   if (e.key === 'Enter') document.querySelector<HTMLButtonElement>('.action:not(:disabled)')?.click()
 }
-onMounted(() => window.addEventListener('keydown', onKey))
+/** In a long list the open joint is shown. */
+const showOpen = (): void => document.querySelector('.row.here')?.scrollIntoView({ block: 'nearest' })
+watch(facts, (now, before) => {
+  if (now?.id !== before?.id) void nextTick(showOpen)
+})
+onMounted(() => {
+  window.addEventListener('keydown', onKey)
+  showOpen()
+})
 onBeforeUnmount(() => {
   window.removeEventListener('keydown', onKey)
   void lock?.release().catch(() => undefined)
@@ -107,6 +115,14 @@ onBeforeUnmount(() => {
   flex: none;
   padding: 16px 14px;
   border-right: 1px solid var(--edge);
+}
+.make:not(.narrow) {
+  height: 100%;
+}
+/* List and joint scroll apart: however many joints there are, the action stays in sight. */
+.make:not(.narrow) > .list,
+.make:not(.narrow) > .panel {
+  overflow-y: auto;
 }
 .narrow .list {
   width: 100%;

@@ -313,6 +313,9 @@ function up(e: Event | KeyboardEvent): void {
   display: flex;
   gap: 8px;
 }
+.entry-row .button {
+  white-space: nowrap;
+}
 .chips {
   display: flex;
   gap: 8px;
