@@ -106,3 +106,19 @@ test('the cut list, strips and labels are made in the browser', async ({ page })
     expect(text.slice(0, begins.length)).toBe(begins)
   }
 })
+
+test('a piece of a method without check marks names none; one that goes in last says how', async ({
+  page,
+}) => {
+  await signIn(page)
+  const job = await demoJob(page)
+  await page.goto(`/job/${job}/cut`)
+  await page.getByRole('link', { name: 'HW/P02' }).click()
+  // 960 less 22 and 24, and twice 15.4, the cup of d22.
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cut 944.8 mm. Mark 15.4 both ends.')
+  await expect(page.getByText(/check 0/)).toHaveCount(0)
+  await page.getByRole('button', { name: 'Goes in last' }).click()
+  await expect(page.getByText('one end must draw back by 15.4 mm')).toBeVisible()
+  await page.getByRole('button', { name: 'Not a closing piece' }).click()
+  await expect(page.getByText('one end must draw back')).toHaveCount(0)
+})

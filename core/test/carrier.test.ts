@@ -1,9 +1,12 @@
 import {
   type Line,
+  barGroups,
   carrierPuts,
+  closingFinding,
   foldJob,
   jointPlaces,
   pieceCut,
+  putOf,
   twinFindings,
   twinJoint,
 } from '../src/index.js'
@@ -88,5 +91,38 @@ describe('pipe-in-pipe as two linked lines', () => {
       ok: false,
       why: { code: 'entry-size-unknown' },
     })
+  })
+})
+
+describe('a piece that goes in last', () => {
+  const withEnd = (fitting: string) => {
+    const log = lineJob(1)
+    const state = foldJob(log.events)
+    const line = state.lines.get(LINE) as Line
+    const [first, piece] = line.items as [Line['items'][number], Line['items'][number]]
+    log.put('item-put', { lineId: LINE, ...putOf({ ...first, fitting }) })
+    log.put('item-put', { lineId: LINE, ...putOf({ ...piece, closing: true }) })
+    for (const known of ['tee', 'elbow 90', 'union'])
+      log.put('take-off', { fitting: known, size: 'd63', takeOffMm: 38, takeOffTo: 'face' })
+    return foldJob(log.events)
+  }
+  const findingOf = (fitting: string) => {
+    const state = withEnd(fitting)
+    const line = state.lines.get(LINE) as Line
+    return closingFinding(pieceCut(state, line, line.items[1] as Line['items'][number]))
+  }
+  it('needs an end that draws back by its insertion, unless a fitting opens', () => {
+    expect(findingOf('tee')).toMatchObject({
+      level: 'warn',
+      code: 'closing-draw-back',
+      params: { backMm: 37.5 },
+    })
+    expect(findingOf('union')?.code).toBe('closing-opens')
+  })
+  it('is planned on its bar with a hundred millimetres over', () => {
+    const state = withEnd('tee')
+    const line = state.lines.get(LINE) as Line
+    const cut = pieceCut(state, line, line.items[1] as Line['items'][number]).cutMm.value as number
+    expect(barGroups(state)[0]?.pieces[0]?.lengthMm).toBe(cut + 100)
   })
 })

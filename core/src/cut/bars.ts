@@ -1,5 +1,6 @@
 import type { JobState } from '../joint/state.js'
 import type { Offcut, StockSet } from '../joint/stock-set.js'
+import { CLOSING_SPARE_MM } from './closing.js'
 import { allPieces } from './piece.js'
 import type { Bar, StockInput } from './stock/model.js'
 
@@ -19,7 +20,9 @@ export function barGroups(state: JobState): BarGroup[] {
     const pipe = pipeOf(p.line, p.item.size)
     let group = out.get(pipe)
     if (!group) out.set(pipe, (group = { pipe, pieces: [] }))
-    group.pieces.push({ id: p.item.id, tag: p.item.tag, lengthMm: p.cutMm.value })
+    // What goes in last is cut over, and then to site measure.
+    const spareMm = p.item.closing ? CLOSING_SPARE_MM : 0
+    group.pieces.push({ id: p.item.id, tag: p.item.tag, lengthMm: p.cutMm.value + spareMm })
   }
   return [...out.values()]
 }

@@ -102,6 +102,7 @@ const itemData = (i: Item): Record<string, unknown> => ({
   jointB: i.joints[1],
   tagA: i.jointTags[0],
   tagB: i.jointTags[1],
+  ...(i.closing ? { closing: true } : {}),
 })
 /** The event data that puts an item as it stands. */
 export const putOf = (item: Item, afterItemId: string | null = null): ItemPut => ({

@@ -82,7 +82,11 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       item.measure === 'end-end'
         ? 0
         : ends.reduce((a, e) => a + (e.takeOff?.takeOffTo === 'stop' ? 0 : (e.depthMm?.value ?? 0)), 0),
-    changedSinceCut: item.cut !== null && (cutMm.value === null || Math.abs(cutMm.value - item.cut.mm) > 0.5),
+    // What goes in last was cut over, and then to site measure.
+    changedSinceCut:
+      item.cut !== null &&
+      !item.closing &&
+      (cutMm.value === null || Math.abs(cutMm.value - item.cut.mm) > 0.5),
   }
 }
 

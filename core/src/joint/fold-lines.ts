@@ -14,6 +14,7 @@ function itemFrom(id: string, raw: Data): Item {
     joints: [strOrNull(raw.jointA), strOrNull(raw.jointB)],
     jointTags: [strOrNull(raw.tagA), strOrNull(raw.tagB)],
     cut: null,
+    ...(raw.closing === true ? { closing: true } : {}),
   }
 }
 

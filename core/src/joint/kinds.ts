@@ -35,6 +35,7 @@ const ITEM = object(
   m('jointB', id),
   m('tagA', tag),
   m('tagB', tag),
+  m('closing', flag),
 )
 
 /** Every kind of event, its version and the shape of its data. */

@@ -41,6 +41,8 @@ export interface Item {
   joints: [string | null, string | null]
   jointTags: [string | null, string | null]
   cut: { mm: number; atS: number } | null
+  /** It goes in last, between ends that do not move. */
+  closing?: boolean
 }
 export interface TakeOff {
   takeOffMm: number

@@ -66,6 +66,12 @@ export const ANSWERS: Wordings = {
     `"${p.s('text')}" is not understood. Type a fitting and a size (tee 110), or a measure (1250 c-c).`,
   'entry-no-size': (p) => `Give ${p.s('fitting')} its size, for example: ${p.s('fitting')} 110.`,
   'entry-size-unknown': (p) => `${p.s('size')} is not a size of ${p.s('material')}.`,
+  'closing-opens': (p) =>
+    `A closing piece beside a fitting that opens: it can be got in. Cut it ${p.mm('spareMm')} over, then to site measure.`,
+  'closing-slips-in': (p) =>
+    `A closing piece with an end that goes into nothing: it can be got in. Cut it ${p.mm('spareMm')} over, then to site measure.`,
+  'closing-draw-back': (p) =>
+    `To get it in, one end must draw back by ${p.mm('backMm')}. If neither can: a union, a flange or a slip coupling. Cut it ${p.mm('spareMm')} over, then to site measure.`,
   'carrier-size-missing': (p) => `Say which carrier goes into ${p.s('size')}.`,
   'entry-no-fitting': 'Begin with a fitting, for example: tee 110.',
   'entry-not-a-length': (p) => `"${p.s('text')}" is not a length.`,

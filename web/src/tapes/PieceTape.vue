@@ -79,7 +79,7 @@ const gap = computed(() => figure(check(0) - depth(0)))
       :width="width"
       :height="height"
       role="img"
-      :aria-label="`Piece ${piece.item.tag}, cut ${figure(lengthMm)}, depth mark at ${figure(depth(0))}, check mark at ${figure(check(0))} from each end`"
+      :aria-label="`Piece ${piece.item.tag}, cut ${figure(lengthMm)}, depth mark at ${figure(depth(0))}${check(0) ? `, check mark at ${figure(check(0))}` : ''} from each end`"
     >
       <g v-for="end in ends" :key="end.e">
         <rect
@@ -107,7 +107,7 @@ const gap = computed(() => figure(check(0) - depth(0)))
       </template>
       <path :d="`M${x(0) - 14} ${mid}H${x(lengthMm) + 14}`" class="axis" />
       <text
-        v-if="ends[0] && !ends[0].e"
+        v-if="ends[0] && !ends[0].e && check(0)"
         :x="(ends[0].depthX + ends[0].checkX) / 2"
         :y="mid - 8"
         class="after"
@@ -122,12 +122,13 @@ const gap = computed(() => figure(check(0) - depth(0)))
         }}
       </text>
       <g v-for="end in ends" :key="`m${end.e}`">
-        <path :d="`M${end.checkX} ${TOP - 8}V${tapeY}`" class="check" />
-        <text :x="end.checkX" :y="TOP - 13" class="label ink" text-anchor="middle">
+        <path v-if="check(end.e)" :d="`M${end.checkX} ${TOP - 8}V${tapeY}`" class="check" />
+        <text v-if="check(end.e)" :x="end.checkX" :y="TOP - 13" class="label ink" text-anchor="middle">
           check {{ figure(check(end.e)) }}
         </text>
-        <path :d="`M${end.depthX} ${mid - pipeH / 2 - 4}V${tapeY}`" class="depth" />
+        <path v-if="depth(end.e)" :d="`M${end.depthX} ${mid - pipeH / 2 - 4}V${tapeY}`" class="depth" />
         <text
+          v-if="depth(end.e)"
           :x="end.depthX + (end.e ? -6 : 6)"
           :y="mid + pipeH / 2 + 27"
           class="label violet"

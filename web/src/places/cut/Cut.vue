@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { allPieces, fmt, jointPlaces, outsideDiameterMm, parseSize, sourceOf, twinJoint } from '@jugalis/core'
+import {
+  allPieces,
+  closingFinding,
+  fmt,
+  jointPlaces,
+  outsideDiameterMm,
+  parseSize,
+  putOf,
+  sourceOf,
+  twinJoint,
+} from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Sheet from '../../frame/Sheet.vue'
@@ -29,25 +39,28 @@ const open = (step: number): void => {
   const next = pieces.value[index.value + step]
   if (next) void router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
 }
+/** Where to mark, in words. A method without a check mark has none; ends that meet face to face have no mark at all. */
 const marks = computed(() => {
-  const p = piece.value
-  if (!p) return ''
-  const [a, b] = p.ends.map((e) =>
-    e.depthMm?.value == null
-      ? null
-      : { depth: e.depthMm.value, check: e.checkMarkMm?.value ?? 0, tag: e.jointTag },
+  const ends = (piece.value?.ends ?? []).flatMap((e) =>
+    e.depthMm?.value
+      ? [{ depth: e.depthMm.value, check: e.checkMarkMm?.value ?? null, tag: e.jointTag }]
+      : [],
   )
-  if (a && b && a.depth === b.depth)
-    return ` Mark ${figure(a.depth)} both ends; check marks at ${figure(a.check)}.`
-  const one = [a, b].filter((e) => e !== null && e !== undefined)
-  return one.length
-    ? ` Mark ${one.map((e) => `${figure(e?.depth ?? 0)} at ${e?.tag}`).join(', ')}; check marks at ${one.map((e) => figure(e?.check ?? 0)).join(', ')}.`
-    : ''
+  const [a, b] = ends
+  if (!a) return ''
+  const same = b && a.depth === b.depth
+  const depths = same
+    ? `${figure(a.depth)} both ends`
+    : ends.map((e) => `${figure(e.depth)} at ${e.tag}`).join(', ')
+  const checks = [...new Set(ends.flatMap((e) => (e.check === null ? [] : [figure(e.check)])))]
+  const check = checks.length ? `; check ${ends.length > 1 ? 'marks' : 'mark'} at ${checks.join(', ')}` : ''
+  return ` Mark ${depths}${check}.`
 })
+/** What stands in the headline when there is no length to cut. */
 const headline = computed(() => {
   const p = piece.value
   if (!p) return 'No measures yet. Give one piece its measure and its cut length appears here.'
-  return p.cutMm.value === null ? job.t(p.cutMm.why) : `${length(p.cutMm.value)}.${marks.value}`
+  return p.cutMm.value === null ? job.t(p.cutMm.why) : ''
 })
 const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null && !p.item.cut).length)
 const how = computed(() => {
@@ -70,6 +83,17 @@ const twin = computed(() => {
     ? ` Its carrier ${cut.item.tag} is cut ${longer}, and joined first.${check}`
     : ` It is ${longer} than ${cut.item.tag} round it, and joined first.${check}`
 })
+/** A piece that goes in last, between ends that stand: can it be got in? */
+const closing = computed(() => (piece.value ? closingFinding(piece.value) : null))
+async function turnClosing(): Promise<void> {
+  const p = piece.value
+  if (!p) return
+  const on = !p.item.closing
+  await job.write(
+    [{ kind: 'item-put', data: { lineId: p.line.id, ...putOf({ ...p.item, closing: on }) } }],
+    `${p.item.tag} ${on ? 'goes in last' : 'is an ordinary piece'}.`,
+  )
+}
 const longest = computed(() => Math.max(1, ...pieces.value.map((p) => p.cutMm.value ?? 0)))
 const od = (size: string): number =>
   outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
@@ -100,11 +124,14 @@ async function cut(): Promise<void> {
         <template v-if="piece && piece.cutMm.value !== null"
           >Cut
           <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
-            {{ headline.split('.')[0] }}</button>{{ headline.slice(headline.indexOf('.')) }}</template
+            {{ length(piece.cutMm.value) }}</button>.{{ marks }}</template
         >
         <template v-else>{{ headline }}</template>
       </h1>
       <p class="why">{{ how }}{{ twin }}</p>
+      <p v-if="piece?.item.closing && closing" :class="{ warn: closing.level === 'warn' }">
+        {{ job.t(closing) }}
+      </p>
       <p v-if="piece?.changedSinceCut" class="refusal">
         Cut at {{ length(piece.item.cut?.mm ?? 0) }}; the figures have changed since. Check it before it goes
         in.
@@ -129,6 +156,9 @@ async function cut(): Promise<void> {
           Next piece
         </button>
         <button class="button" type="button" @click="measuring = true">The socket measures …</button>
+        <button class="button" type="button" :aria-pressed="piece.item.closing === true" @click="turnClosing">
+          {{ piece.item.closing ? 'Not a closing piece' : 'Goes in last' }}
+        </button>
         <RouterLink class="button link" :to="{ name: 'bars', params: { jobId: job.jobId } }"
           >Lay out on bars</RouterLink
         >
@@ -214,6 +244,10 @@ async function cut(): Promise<void> {
 </template>
 
 <style scoped>
+.warn::before {
+  content: '▲ ';
+  color: var(--wet-ink);
+}
 .big {
   font-size: 56px;
 }

@@ -1,0 +1,22 @@
+import { type Finding, finding } from '../sources/source.js'
+import type { PieceCut } from './piece.js'
+
+/** Fittings that come apart or slide: a piece beside one can always be got in. */
+const OPENS: readonly string[] = ['union', 'flange']
+/** A closing piece is cut this much too long, and then to what is measured on site. Common practice. */
+export const CLOSING_SPARE_MM = 100
+
+/**
+ * Can a piece be got in between two ends that do not move? It goes into one socket first; then the other end must
+ * stand back by that end's insertion, or one end must be a fitting that opens. Null while a depth is not known.
+ */
+export function closingFinding(p: PieceCut): Finding | null {
+  if (p.ends.some((e) => OPENS.includes(e.fitting?.fitting ?? '')))
+    return finding('note', 'closing-opens', 'cp-cut-length', { spareMm: CLOSING_SPARE_MM })
+  const depths = p.ends.map((e) => (e.jointId === null ? 0 : (e.depthMm?.value ?? null)))
+  if (depths.some((d) => d === null)) return null
+  const backMm = Math.min(...(depths as number[]))
+  return backMm === 0
+    ? finding('note', 'closing-slips-in', 'cp-cut-length', { spareMm: CLOSING_SPARE_MM })
+    : finding('warn', 'closing-draw-back', 'cp-cut-length', { backMm, spareMm: CLOSING_SPARE_MM })
+}
