@@ -119,6 +119,7 @@ test('a piece of a method without check marks names none; one that goes in last 
   await expect(page.getByText(/check 0/)).toHaveCount(0)
   await page.getByRole('button', { name: 'Goes in last' }).click()
   await expect(page.getByText('one end must draw back by 15.4 mm')).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Cut 1.044\.8 mm\. Mark 15\.4 both ends\./)
   await page.getByRole('button', { name: 'Not a closing piece' }).click()
   await expect(page.getByText('one end must draw back')).toHaveCount(0)
 })

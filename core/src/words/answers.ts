@@ -67,11 +67,11 @@ export const ANSWERS: Wordings = {
   'entry-no-size': (p) => `Give ${p.s('fitting')} its size, for example: ${p.s('fitting')} 110.`,
   'entry-size-unknown': (p) => `${p.s('size')} is not a size of ${p.s('material')}.`,
   'closing-opens': (p) =>
-    `A closing piece beside a fitting that opens: it can be got in. Cut it ${p.mm('spareMm')} over, then to site measure.`,
+    `A closing piece beside a fitting that opens: it can be got in. The cut is ${p.mm('spareMm')} over: take it to site measure.`,
   'closing-slips-in': (p) =>
-    `A closing piece with an end that goes into nothing: it can be got in. Cut it ${p.mm('spareMm')} over, then to site measure.`,
+    `A closing piece with an end that goes into nothing: it can be got in. The cut is ${p.mm('spareMm')} over: take it to site measure.`,
   'closing-draw-back': (p) =>
-    `To get it in, one end must draw back by ${p.mm('backMm')}. If neither can: a union, a flange or a slip coupling. Cut it ${p.mm('spareMm')} over, then to site measure.`,
+    `To get it in, one end must draw back by ${p.mm('backMm')}. If neither can: a union, a flange or a slip coupling. The cut is ${p.mm('spareMm')} over: take it to site measure.`,
   'carrier-size-missing': (p) => `Say which carrier goes into ${p.s('size')}.`,
   'entry-no-fitting': 'Begin with a fitting, for example: tee 110.',
   'entry-not-a-length': (p) => `"${p.s('text')}" is not a length.`,

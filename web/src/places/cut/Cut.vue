@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  CLOSING_SPARE_MM,
   allPieces,
   closingFinding,
   fmt,
@@ -56,6 +57,11 @@ const marks = computed(() => {
   const check = checks.length ? `; check ${ends.length > 1 ? 'marks' : 'mark'} at ${checks.join(', ')}` : ''
   return ` Mark ${depths}${check}.`
 })
+/** What to set the saw to: a piece that goes in last is cut over first, mm. */
+const toCutMm = computed(() => {
+  const p = piece.value
+  return (p?.cutMm.value ?? 0) + (p?.item.closing ? CLOSING_SPARE_MM : 0)
+})
 /** What stands in the headline when there is no length to cut. */
 const headline = computed(() => {
   const p = piece.value
@@ -108,7 +114,7 @@ async function cut(): Promise<void> {
   const p = piece.value
   if (!p || p.cutMm.value === null) return
   await job.write(
-    [{ kind: 'piece-cut', data: { itemId: p.item.id, cutMm: p.cutMm.value } }],
+    [{ kind: 'piece-cut', data: { itemId: p.item.id, cutMm: toCutMm.value } }],
     `${p.item.tag} is cut.`,
   )
   const next = pieces.value.find((x) => !x.item.cut && x.item.id !== p.item.id && x.cutMm.value !== null)
@@ -124,7 +130,7 @@ async function cut(): Promise<void> {
         <template v-if="piece && piece.cutMm.value !== null"
           >Cut
           <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
-            {{ length(piece.cutMm.value) }}</button>.{{ marks }}</template
+            {{ length(toCutMm) }}</button>.{{ marks }}</template
         >
         <template v-else>{{ headline }}</template>
       </h1>
