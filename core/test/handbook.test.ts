@@ -87,3 +87,23 @@ describe('every page of the Handbook', () => {
     }
   })
 })
+
+it('says what the other edition has where it differs, and nothing where it does not', () => {
+  const entry = {
+    method: 'solvent-cement',
+    material: 'pvc',
+    size: 'NPS 2',
+    school: 'inch',
+    schedule: '80',
+  } as const
+  const set = figuresOf(entry).find((f) => f.key === 'setS')
+  expect([set?.fig.value, set?.others?.map((o) => o.value)]).toEqual([300, [1800]])
+  const copper = figuresOf({
+    method: 'solder',
+    material: 'copper',
+    size: 'd22',
+    school: 'metric',
+    schedule: null,
+  })
+  expect(copper.flatMap((f) => f.others ?? [])).toEqual([])
+})

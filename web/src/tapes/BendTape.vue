@@ -3,7 +3,7 @@ import { fmt } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
-import { lengthTicks } from './ticks'
+import LengthScale from './LengthScale.vue'
 
 /** The tube still straight, hook at its left end: where each bend begins, and how far it reaches. */
 const props = defineProps<{ developedMm: number; bends: readonly { fromMm: number; arcMm: number }[] }>()
@@ -16,7 +16,6 @@ const TUBE_H = 30
 const TAPE_Y = 84
 const scale = computed(() => (width.value - 2 * MARGIN) / props.developedMm)
 const X = (mm: number): number => MARGIN + mm * scale.value
-const ticks = computed(() => lengthTicks(0, props.developedMm, scale.value, job.reader.units))
 const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 </script>
 
@@ -54,19 +53,7 @@ const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
           {{ figure(b.fromMm) }}
         </text>
       </g>
-      <rect :x="X(0)" :y="TAPE_Y" :width="X(developedMm) - X(0)" height="34" class="tape" />
-      <g v-for="t in ticks" :key="t.mm">
-        <path :d="`M${X(t.mm)} ${TAPE_Y}v${t.size === 'big' ? 12 : 7}`" class="tick" />
-        <text
-          v-if="t.label && X(t.mm) < width - MARGIN - 24 && X(t.mm) > MARGIN + 18"
-          :x="X(t.mm)"
-          :y="TAPE_Y + 29"
-          text-anchor="middle"
-          class="numeral"
-        >
-          {{ t.label }}
-        </text>
-      </g>
+      <LengthScale :x="X(0)" :y="TAPE_Y" :length-mm="developedMm" :px-per-mm="scale" />
       <path :d="`M${MARGIN} ${TUBE_Y - 6}V${TAPE_Y + 40}h-8`" class="hook" />
     </svg>
   </div>
@@ -89,8 +76,5 @@ const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 .figure {
   font: 600 17px var(--figures);
   fill: var(--violet);
-}
-.numeral {
-  font: 600 17px var(--figures);
 }
 </style>

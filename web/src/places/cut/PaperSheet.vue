@@ -40,65 +40,36 @@ const labels = () =>
     ),
   ])
 
-const PAPERS: readonly { id: string; says: string; file: string; make: () => Promise<BlobPart | Blob> }[] = [
+type Makers = typeof import('../../paper')
+const PAPERS: readonly {
+  says: string
+  file: string
+  make: (m: Makers) => Promise<Uint8Array | Blob> | string
+}[] = [
   {
-    id: 'list',
     says: 'Cut list, PDF',
     file: 'cut-list.pdf',
-    make: async () => {
-      const { cutList, cutRows } = await import('../../paper/cut-list')
-      return (await cutList(name.value, cutRows(pieces.value), job.reader)) as BlobPart
-    },
+    make: (m) => m.cutList(name.value, m.cutRows(pieces.value), job.reader),
   },
+  { says: 'Cut list, workbook', file: 'cut-list.xlsx', make: (m) => m.cutWorkbook(m.cutRows(pieces.value)) },
+  { says: 'Cut list, CSV', file: 'cut-list.csv', make: (m) => m.cutCsv(m.cutRows(pieces.value)) },
   {
-    id: 'xlsx',
-    says: 'Cut list, workbook',
-    file: 'cut-list.xlsx',
-    make: async () => {
-      const [{ cutRows }, { cutWorkbook }] = await Promise.all([
-        import('../../paper/cut-list'),
-        import('../../paper/tables'),
-      ])
-      return cutWorkbook(cutRows(pieces.value))
-    },
-  },
-  {
-    id: 'csv',
-    says: 'Cut list, CSV',
-    file: 'cut-list.csv',
-    make: async () => {
-      const [{ cutRows }, { cutCsv }] = await Promise.all([
-        import('../../paper/cut-list'),
-        import('../../paper/tables'),
-      ])
-      return cutCsv(cutRows(pieces.value))
-    },
-  },
-  {
-    id: 'strips',
     says: 'Mark strips, full size, PDF',
     file: 'mark-strips.pdf',
-    make: async () => {
-      const { markStrips, stripsOf } = await import('../../paper/mark-strips')
-      return (await markStrips(name.value, stripsOf(pieces.value), job.reader)) as BlobPart
-    },
+    make: (m) => m.markStrips(name.value, m.stripsOf(pieces.value), job.reader),
   },
   {
-    id: 'labels',
     says: 'Labels for pieces and joints, PDF',
     file: 'labels.pdf',
-    make: async () => {
-      const { labelSheets } = await import('../../paper/labels')
-      return (await labelSheets(name.value, labels())) as BlobPart
-    },
+    make: (m) => m.labelSheets(name.value, labels()),
   },
 ]
 async function save(p: (typeof PAPERS)[number]): Promise<void> {
-  busy.value = p.id
+  busy.value = p.file
   fault.value = ''
   try {
-    const made = await p.make()
-    const url = URL.createObjectURL(made instanceof Blob ? made : new Blob([made]))
+    const made = await p.make(await import('../../paper'))
+    const url = URL.createObjectURL(made instanceof Blob ? made : new Blob([made as BlobPart]))
     const link = Object.assign(document.createElement('a'), {
       href: url,
       download: `${name.value.replace(/[^\p{L}\p{N}]+/gu, '-')}-${p.file}`,
@@ -118,13 +89,13 @@ async function save(p: (typeof PAPERS)[number]): Promise<void> {
     <p>{{ pieces.length }} pieces. Strips and rulers are full size: print them at 100 %.</p>
     <button
       v-for="p in PAPERS"
-      :key="p.id"
+      :key="p.file"
       type="button"
       class="button"
       :disabled="busy !== '' || !pieces.length"
       @click="save(p)"
     >
-      {{ busy === p.id ? 'Making it …' : p.says }}
+      {{ busy === p.file ? 'Making it …' : p.says }}
     </button>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
   </Sheet>

@@ -2,7 +2,7 @@
 import { type Line, outsideDiameterMm, parseSize } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { glyphBody } from '../../tapes/glyph-shapes'
-import { lengthTicks } from '../../tapes/ticks'
+import LengthScale from '../../tapes/LengthScale.vue'
 import { useJob } from '../../stores/job'
 import { useWidth } from '../../use-width'
 import { useView } from '../../view'
@@ -37,7 +37,6 @@ const h = (size: string): number => Math.max(7, od(size) * thick.value)
 const TAPE_Y = 158
 /** Glyph and tag stand on the pipe's side of the joint, so that two joints at one fitting keep apart. */
 const ASIDE = 22
-const ticks = computed(() => lengthTicks(0, laid.value.total, scale.value, job.reader.units))
 const joints = computed(() =>
   laid.value.parts.flatMap((p) =>
     p.item.type !== 'piece'
@@ -144,19 +143,7 @@ const bands = computed(() =>
         />
         <text v-if="i % tagEvery === 0" :x="j.x" y="153" text-anchor="middle" class="tag">{{ j.tag }}</text>
       </RouterLink>
-      <rect :x="MARGIN" :y="TAPE_Y" :width="width - 2 * MARGIN" height="34" class="tape" />
-      <g v-for="t in ticks" :key="t.mm">
-        <path :d="`M${X(t.mm)} ${TAPE_Y}v${t.size === 'big' ? 12 : 7}`" class="tick" />
-        <text
-          v-if="t.label && X(t.mm) < width - MARGIN - 24 && X(t.mm) > MARGIN + 18"
-          :x="X(t.mm)"
-          :y="TAPE_Y + 29"
-          text-anchor="middle"
-          class="numeral"
-        >
-          {{ t.label }}
-        </text>
-      </g>
+      <LengthScale :x="MARGIN" :y="TAPE_Y" :length-mm="laid.total" :px-per-mm="scale" />
       <path :d="`M${MARGIN} ${TAPE_Y - 6}v46h-8`" class="hook" />
     </svg>
   </div>
@@ -193,8 +180,5 @@ const bands = computed(() =>
 .tag {
   font: 500 15px var(--figures);
   fill: var(--ink);
-}
-.numeral {
-  font: 600 17px var(--figures);
 }
 </style>
