@@ -34,8 +34,7 @@ export const STEPS: Wordings = {
   'mistake-fit': 'No chamfer: the pipe shaves the cement off the socket.',
   'act-fit': 'Fits, marked',
   'hint-fit': 'both marks drawn round',
-  'do-rig':
-    'Set the puller on pipe and fitting, ropes slack. Tins open-ready, applicators in hand, everybody in place.',
+  'do-rig': 'Set the puller, ropes slack. Tins and applicators to hand, everybody in place.',
   'look-rig': 'The clamps grip without marking the pipe, and the pull is in line with it.',
   'mistake-rig': 'Cement on, and then the puller is looked for.',
   'act-rig': 'Puller set, everybody in place',

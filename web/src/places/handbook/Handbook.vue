@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  ANY_METHOD,
   type Entry,
   type Hit,
   type Msg,
@@ -90,7 +91,8 @@ const headline = computed(() => {
     return `${toCheck.value} published tables are not yet checked against a copy.`
   if (page.value === 'tube') return 'Cut square, deburr both edges, wipe: before any joint.'
   if (page.value === 'charts') {
-    const n = job.state.charts.length
+    // What was measured on a box is a chart of its own, but no maker’s.
+    const n = job.state.charts.filter((c) => c.rows.some((r) => r.method !== ANY_METHOD)).length
     return n
       ? `${counted(n, 'chart')} of makers\u2019 figures ${n === 1 ? 'is' : 'are'} loaded.`
       : 'No maker\u2019s chart is loaded yet.'
