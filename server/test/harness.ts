@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto'
 import type { Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import path from 'node:path'
-import { pathToFileURL } from 'node:url'
+import { fileURLToPath, pathToFileURL } from 'node:url'
+import { build } from 'esbuild'
 import { KINDS } from '@jugalis/core'
 import pg from 'pg'
 import { addPerson, connect, createApp, heavyThread, migrateUnderLock } from '../src/index.js'
@@ -34,8 +35,20 @@ export interface Harness {
   close(): Promise<void>
 }
 export const ORG = randomUUID()
-/** The worker thread’s script: built by the test that needs it, beside the server’s own. */
-export const HEAVY_SCRIPT = pathToFileURL(path.join(process.cwd(), 'server/dist/test-stock-worker.mjs'))
+/** The worker thread’s script, beside the server’s own so that it finds the same packages. One for each test process. */
+export const HEAVY_SCRIPT = pathToFileURL(
+  path.join(process.cwd(), `server/dist/test-stock-worker-${process.pid}.mjs`),
+)
+const buildHeavy = () =>
+  build({
+    entryPoints: ['server/src/stock-worker.ts'],
+    outfile: fileURLToPath(HEAVY_SCRIPT),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    external: ['highs', 'yup', 'papaparse', '@noble/hashes', 'canonicalize'],
+    logLevel: 'error',
+  })
 
 /** A server of its own over a database of its own, on real PostgreSQL. */
 export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harness> {
@@ -57,6 +70,7 @@ export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harne
       password: 'tide',
     })
   const clock = { s: 1_790_000_000 }
+  await buildHeavy()
   const heavy = heavyThread(HEAVY_SCRIPT)
   const app = createApp({
     pool: database.pool,

@@ -1,20 +1,7 @@
-import { build } from 'esbuild'
-import { fileURLToPath } from 'node:url'
-import { HEAVY_SCRIPT, type Harness, harness } from './harness.js'
+import { type Harness, harness } from './harness.js'
 
 let h: Harness
-beforeAll(async () => {
-  await build({
-    entryPoints: ['server/src/stock-worker.ts'],
-    outfile: fileURLToPath(HEAVY_SCRIPT),
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    external: ['highs', 'yup', 'papaparse', '@noble/hashes', 'canonicalize'],
-    logLevel: 'error',
-  })
-  h = await harness()
-})
+beforeAll(async () => void (h = await harness()))
 afterAll(() => h.close())
 const plan = (body: unknown) => h.call('POST', '/calc/stock-plan', body)
 /** Small pieces of many lengths: takes the planner a while. */
