@@ -1,13 +1,11 @@
 import {
   type Draft,
-  type ItemPut,
   KINDS,
   type Line,
-  addEntry,
+  END,
   foldJob,
-  carrierPuts,
-  methodOf,
-  parseEntry,
+  carrierEdits,
+  placeTexts,
   type JobEvent,
 } from '@jugalis/core'
 import { JOB, idOf } from './ids.js'
@@ -98,14 +96,11 @@ export function tellStory(nowS: number): Told[] {
       ...joined,
     })
     let made = 0
-    for (const text of entries) {
-      const now = foldJob(story.map(asEvent)).lines.get(lineId) as Line
-      const entry = parseEntry(text, 'metric', methodOf(now.method)?.sizes(now.material))
-      if (!entry.ok) throw new Error(`demo entry ${text}`)
-      const added = addEntry(now, entry, () => idOf(`${tag} ${++made}`))
-      if (!added.ok) throw new Error(`demo entry ${text}: ${added.why.code}`)
-      for (const put of added.puts) tell('Rook', atS, 'item-put', { lineId, ...(put satisfies ItemPut) })
-    }
+    const bare = foldJob(story.map(asEvent)).lines.get(lineId) as Line
+    const shop = { begun: new Set<string>(), newId: () => idOf(`${tag} ${++made}`) }
+    const placed = placeTexts(bare, entries, END, shop, 'metric')
+    if (!placed.ok) throw new Error(`demo line ${tag}: ${placed.why.code}`)
+    for (const e of placed.edits) tell('Rook', atS, e.kind, { lineId, ...e.data })
     lines[tag] = foldJob(story.map(asEvent)).lines.get(lineId) as Line
   }
   line('Q1', 'Feed to quarantine tanks', begin + 20 * MIN, [
@@ -167,14 +162,15 @@ export function tellStory(nowS: number): Told[] {
     items: [],
   }
   let inner = 0
-  const laid = carrierPuts(lines.AD as Line, carrier, { d63: 'd32' }, () => idOf(`ADi ${++inner}`))
+  const shop = { begun: new Set<string>(), newId: () => idOf(`ADi ${++inner}`) }
+  const laid = carrierEdits(lines.AD as Line, carrier, { d63: 'd32' }, shop)
   if (!laid.ok) throw new Error(`demo carrier: ${laid.why.code}`)
   const { tag, name, method, material, school, placeId, ratingBar } = carrier
   tell('Rook', later + 240, 'line-set', {
     lineId: carrier.id,
     ...{ tag, name, method, material, school, placeId, ratingBar, insideOf: (lines.AD as Line).id },
   })
-  for (const put of laid.puts) tell('Rook', later + 240, 'item-put', { lineId: carrier.id, ...put })
+  for (const e of laid.edits) tell('Rook', later + 240, e.kind, { lineId: carrier.id, ...e.data })
   tell('Wren', later + 300, 'stock-set', {
     kerfMm: 2.5,
     keepMm: 400,

@@ -29,13 +29,34 @@ export * from './joint/state.js'
 export { type JointPlace, jointPlaces, jointSpec } from './joint/lookup.js'
 export { conditionsAt, wallHistory } from './joint/climate.js'
 export * from './joint/assess.js'
-export { carrierOf, carrierPuts, outerLine, twinFindings, twinJoint } from './cut/carrier.js'
+export { carrierEdits, carrierOf, outerLine, putOf, twinFindings, twinJoint } from './cut/carrier.js'
 export { type BarGroup, barGroups, offcutsAfter, stockQuestion } from './cut/bars.js'
 export type { Offcut, StockSet } from './joint/stock-set.js'
 export { CLOSING_SPARE_MM, closingFinding } from './cut/closing.js'
 export { arcMm, bendMarks, centreLine, offset, parseRun } from './cut/bends.js'
 export * from './cut/cut-length.js'
-export * from './cut/entry.js'
+export {
+  type Entry as LineEntry,
+  FITTINGS,
+  MEASURE_WORDS,
+  completions,
+  entryText,
+  parseEntry,
+} from './cut/entry.js'
+export { type Edit, type Edited, type Shop, difference, settle } from './cut/settle.js'
+export { type Cursor, END, type Placed, isMade, placeEntry, placeTexts, standing } from './cut/place.js'
+export { type LineFault, LOOSE, changeTo, copyBelow, lineFaults, moveAfter, takeOut } from './cut/rework.js'
+export { copied, nextItemTag, renumbered } from './cut/tags.js'
+export {
+  blockEnd,
+  branchSize,
+  branches,
+  fittingAt,
+  hasBranch,
+  inBranch,
+  neighbours,
+  outlet,
+} from './joint/runs.js'
 export * from './cut/piece.js'
 export { fillingOf } from './cut/tin-date.js'
 export * from './prove/admit.js'

@@ -1,7 +1,7 @@
 import {
   type Line,
   barGroups,
-  carrierPuts,
+  carrierEdits,
   closingFinding,
   foldJob,
   jointPlaces,
@@ -20,12 +20,13 @@ function pipeInPipe(pieces: number): Log {
   const outer = foldJob(log.events).lines.get(LINE) as Line
   let n = 7100
   const sizes = Object.fromEntries(outer.items.map((i) => [i.size, 'd40']))
-  const made = carrierPuts(outer, { ...outer, tag: 'Ai', items: [] }, sizes, () => uuid(n++))
+  const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+  const made = carrierEdits(outer, { ...outer, tag: 'Ai', items: [] }, sizes, shop)
   if (!made.ok) throw new Error(made.why.code)
   const { name, method, material, school, schedule, details, placeId } = outer
   const head = { lineId: INNER, tag: 'Ai', name, method, material, school, schedule, details, placeId }
   log.put('line-set', { ...head, insideOf: LINE })
-  for (const p of made.puts) log.put('item-put', { lineId: INNER, ...p })
+  for (const e of made.edits) log.put(e.kind, { lineId: INNER, ...e.data })
   return log
 }
 const cutOf = (log: Log, lineId: string, i: number) => {
@@ -81,13 +82,14 @@ describe('pipe-in-pipe as two linked lines', () => {
     const state = foldJob(log.events)
     const [outer, inner] = [state.lines.get(LINE) as Line, state.lines.get(INNER) as Line]
     const sizes = Object.fromEntries(outer.items.map((i) => [i.size, 'd40']))
-    expect(carrierPuts(outer, inner, sizes, () => uuid(1))).toEqual({ ok: true, puts: [] })
-    expect(carrierPuts(outer, inner, {}, () => uuid(1))).toMatchObject({
+    const shop = { begun: new Set<string>(), newId: () => uuid(1) }
+    expect(carrierEdits(outer, inner, sizes, shop)).toMatchObject({ ok: true, edits: [] })
+    expect(carrierEdits(outer, inner, {}, shop)).toMatchObject({
       ok: false,
       why: { code: 'carrier-size-missing' },
     })
     const bad = Object.fromEntries(outer.items.map((i) => [i.size, 'd41']))
-    expect(carrierPuts(outer, inner, bad, () => uuid(1))).toMatchObject({
+    expect(carrierEdits(outer, inner, bad, shop)).toMatchObject({
       ok: false,
       why: { code: 'entry-size-unknown' },
     })

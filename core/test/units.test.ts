@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import {
   fmt,
-  parseEntry,
   parseLength,
   parseSize,
-  addEntry,
+  END,
+  placeTexts,
   foldJob,
   type Line,
   cleanReadings,
@@ -81,11 +81,10 @@ describe('the entry line', () => {
     let n = 40_000
     const said: string[] = []
     for (const text of texts) {
-      const entry = parseEntry(text, 'metric')
-      const added = entry.ok
-        ? addEntry(foldJob(log.events).lines.get(LINE) as Line, entry, () => uuid(n++))
-        : entry
-      if (added.ok) for (const p of added.puts) log.put('item-put', { lineId: LINE, ...p })
+      const line = foldJob(log.events).lines.get(LINE) as Line
+      const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+      const added = placeTexts(line, [text], END, shop, 'metric')
+      if (added.ok) for (const e of added.edits) log.put(e.kind, { lineId: LINE, ...e.data })
       else said.push(added.why.code)
     }
     return { line: foldJob(log.events).lines.get(LINE) as Line, said }

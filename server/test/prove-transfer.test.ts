@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { type JobEvent, type Line, addEntry, foldJob, parseEntry, sectionAnswer } from '@jugalis/core'
+import { END, type JobEvent, type Line, foldJob, placeTexts, sectionAnswer } from '@jugalis/core'
 import { JOB } from '../../demo/ids.js'
 import { seedDemo } from '../../demo/seed.js'
 import { readLog } from '../src/index.js'
@@ -41,14 +41,13 @@ async function lineJob(): Promise<{
       draft('reading', { placeId, what: 'wall', basis: 'measured', atS: NOW - (29 - i) * 3600, value: 15 }),
     ),
   ])
-  for (const text of ['tee 63', '500 c-c', 'elbow 90']) {
-    const line = foldJob(
-      (await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent),
-    ).lines.get(lineId) as Line
-    const entry = parseEntry(text, 'metric')
-    const added = entry.ok && addEntry(line, entry, () => randomUUID())
-    if (added && added.ok) await send(added.puts.map((p) => draft('item-put', { lineId, ...p })))
-  }
+  const bare = foldJob(
+    (await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent),
+  ).lines.get(lineId) as Line
+  const shop = { begun: new Set<string>(), newId: () => randomUUID() }
+  const placed = placeTexts(bare, ['tee 63', '500 c-c', 'elbow 90'], END, shop, 'metric')
+  if (!placed.ok) throw new Error(placed.why.code)
+  await send(placed.edits.map((e) => draft(e.kind, { lineId, ...e.data })))
   const line = foldJob((await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent)).lines.get(
     lineId,
   ) as Line

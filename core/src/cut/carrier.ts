@@ -1,9 +1,8 @@
-import { methodOf } from '../methods/registry.js'
 import { type Finding, finding, msg } from '../sources/source.js'
-import type { Msg } from '../methods/method.js'
 import { type JointPlace, jointPlaces } from '../joint/lookup.js'
 import type { Item, JobState, Line } from '../joint/state.js'
-import { type ItemPut, putOf } from './entry.js'
+import { isMade } from './place.js'
+import { type Edited, type Shop, itemData, settle } from './settle.js'
 
 /**
  * Pipe-in-pipe: two lines, part for part. A fitting of the one is the same body as the fitting at the same place of
@@ -20,36 +19,45 @@ export function bodyOf(state: JobState, line: Line, fitting: Item): Item {
   return twin?.type === 'fitting' ? twin : fitting
 }
 
-export type Carried = { ok: true; puts: ItemPut[] } | { ok: false; why: Msg }
+/** The event data that puts an item as it stands. */
+export const putOf = (item: Item): { itemId: string; item: Record<string, unknown> } => ({
+  itemId: item.id,
+  item: itemData(item),
+})
+
 /**
- * Parts a carrier still lacks beside its containment line: the same fittings and measures in the carrier's own sizes.
- * @param sizes carrier size for each size of the containment pipe. @param newId makes ids.
+ * Brings a carrier up to date with its containment line: the same fittings, measures and branches in the carrier's own
+ * sizes. Parts are known again by their tags, else by their place.
+ * @param sizes carrier size for each size of the containment pipe.
  */
-export function carrierPuts(
+export function carrierEdits(
   outer: Line,
-  carrier: Pick<Line, 'tag' | 'items' | 'method' | 'material' | 'school' | 'schedule' | 'details'>,
+  carrier: Line,
   sizes: Readonly<Record<string, string>>,
-  newId: () => string,
-): Carried {
+  shop: Shop,
+): Edited {
   for (const size of new Set(outer.items.flatMap((i) => [i.size, ...(i.size2 ? [i.size2] : [])]))) {
     const inner = sizes[size]
     if (!inner) return { ok: false, why: msg('carrier-size-missing', { size }) }
-    const read = methodOf(carrier.method)?.parse({
-      ...carrier,
-      ...carrier.details,
-      size: inner,
-      checkOffsetMm: 50,
-    })
-    if (!read?.ok)
+    if (!isMade(carrier, inner))
       return { ok: false, why: msg('entry-size-unknown', { size: inner, material: carrier.material }) }
   }
   const own = (text: string | null): string | null => text && text.replace(outer.tag, carrier.tag)
-  const puts: ItemPut[] = []
-  let after: string | null = null
-  outer.items.forEach((o, i) => {
-    const had = carrier.items[i]
-    const item: Item = {
-      ...(had ?? { id: newId(), cut: null }),
+  const byTag = new Map(carrier.items.map((i) => [i.tag, i]))
+  const named = new Set(outer.items.map((o) => own(o.tag)))
+  const had = outer.items.map((o, at) => {
+    const there = carrier.items[at]
+    return byTag.get(own(o.tag) as string) ?? (there && !named.has(there.tag) ? there : undefined)
+  })
+  const ids = new Map(outer.items.map((o, at) => [o.id, had[at]?.id ?? shop.newId()]))
+  const wanted = outer.items.map((o, at): Item => {
+    const joint = (end: 0 | 1): string | null =>
+      o.joints[end] === null ? null : (had[at]?.joints[end] ?? shop.newId())
+    const run = o.run && (ids.get(o.run) ?? o.run)
+    return {
+      id: ids.get(o.id) as string,
+      cut: had[at]?.cut ?? null,
+      ...(had[at]?.closing ? { closing: true } : {}),
       type: o.type,
       tag: own(o.tag) as string,
       size: sizes[o.size] as string,
@@ -57,16 +65,13 @@ export function carrierPuts(
       fitting: o.fitting,
       measure: o.measure,
       measuredMm: o.measuredMm,
-      joints: [joint(o, had, 0, newId), joint(o, had, 1, newId)],
+      joints: [joint(0), joint(1)],
       jointTags: [own(o.jointTags[0]), own(o.jointTags[1])],
+      ...(run ? { run } : {}),
     }
-    if (!had || JSON.stringify(putOf(had)) !== JSON.stringify(putOf(item))) puts.push(putOf(item, after))
-    after = item.id
   })
-  return { ok: true, puts }
+  return settle(carrier, wanted, shop)
 }
-const joint = (o: Item, had: Item | undefined, end: 0 | 1, newId: () => string): string | null =>
-  o.joints[end] === null ? null : (had?.joints[end] ?? newId())
 
 /** The joint on the other pipe at the same place: inside for a containment joint, outside for a carrier's. */
 export function twinJoint(state: JobState, place: JointPlace): { place: JointPlace; inner: boolean } | null {

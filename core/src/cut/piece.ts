@@ -2,6 +2,7 @@ import { methodOf } from '../methods/registry.js'
 import type { Ctx, Fig, Msg } from '../methods/method.js'
 import { fig, msg, noFig } from '../sources/source.js'
 import { jointPlaces, jointSpec } from '../joint/lookup.js'
+import { branches, fittingAt, hasBranch, inBranch } from '../joint/runs.js'
 import { type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../joint/state.js'
 import { bodyOf } from './carrier.js'
 import { type RunEnd, cutLength } from './cut-length.js'
@@ -10,6 +11,8 @@ export interface PieceEnd {
   jointId: string | null
   jointTag: string | null
   fitting: Item | null
+  /** It goes into the fitting's branch. */
+  branch: boolean
   depthMm: Fig | null
   checkMarkMm: Fig | null
   takeOff: TakeOff | null
@@ -25,10 +28,13 @@ export interface PieceCut {
   changedSinceCut: boolean
 }
 
-/** A fitting's take-off as the job knows it; a reducer has one for each way round. */
-export function takeOffOf(state: JobState, fitting: Item): TakeOff | null {
-  return state.takeOffs.get(takeOffKey(fitting.fitting ?? '', fitting.size, fitting.size2)) ?? null
+/** A fitting's take-off as the job knows it; a reducer has one for each way round, a tee one of its branch. */
+export function takeOffOf(state: JobState, fitting: Item, branch = false): TakeOff | null {
+  return state.takeOffs.get(takeOffKey(takeOffName(fitting, branch), fitting.size, fitting.size2)) ?? null
 }
+/** What a take-off is kept under: the branch of a tee has its own. */
+export const takeOffName = (fitting: Item, branch: boolean): string =>
+  `${fitting.fitting ?? ''}${branch ? ' branch' : ''}`
 
 const NEUTRAL: Omit<Ctx, 'school' | 'pin'> = {
   wall: [],
@@ -40,11 +46,10 @@ const NEUTRAL: Omit<Ctx, 'school' | 'pin'> = {
 
 /** Cut length and marks of one piece of a line, from its measure, the take-offs of its fittings and the insertions. */
 export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
-  const at = line.items.indexOf(item)
   const places = jointPlaces(state)
   const ends = ([0, 1] as const).map((end): PieceEnd => {
-    const neighbour = line.items[end === 0 ? at - 1 : at + 1]
-    const fitting = neighbour?.type === 'fitting' ? neighbour : null
+    const fitting = fittingAt(line.items, item, end)
+    const branch = inBranch(item, end, fitting)
     const jointId = item.joints[end]
     const place = jointId ? places.get(jointId) : undefined
     const method = methodOf(line.method)
@@ -53,7 +58,8 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       jointId,
       jointTag: item.jointTags[end],
       fitting,
-      takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting)) : null,
+      branch,
+      takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting), branch) : null,
     }
     // Ends that meet face to face add nothing to the length.
     if (place && method && !method.inserts)
@@ -105,7 +111,9 @@ function cutFigure(item: Item, ends: readonly PieceEnd[]): Fig {
   return noFig(
     cut.field.endsWith('takeOffMm')
       ? msg('take-off-unknown', {
-          fitting: end?.fitting ? `${end.fitting.fitting} ${end.fitting.size}` : 'the fitting',
+          fitting: end?.fitting
+            ? `${takeOffName(end.fitting, end.branch)} ${end.fitting.size}`
+            : 'the fitting',
         })
       : msg('depth-unknown', { joint: end?.jointTag ?? item.tag }),
   )
@@ -117,7 +125,20 @@ export const allPieces = (state: JobState): PieceCut[] =>
     line.items.filter((i) => i.type === 'piece').map((i) => pieceCut(state, line, i)),
   )
 
+/** One take-off of a fitting: of its run, or of its branch. */
+export interface Outlet {
+  fitting: Item
+  branch: boolean
+}
+/** Take-offs that a fitting has: that of its run, and that of its branch where one goes off. */
+export function outletsOf(line: Line, fitting: Item): Outlet[] {
+  const run = { fitting, branch: false }
+  return hasBranch(fitting) && branches(line.items, fitting) ? [run, { fitting, branch: true }] : [run]
+}
 /** What still stands in the way of cutting, counted for a line's headline. */
-export const unknownTakeOffs = (state: JobState, line: Line): Item[] =>
-  line.items.filter((i) => i.type === 'fitting' && !takeOffOf(state, bodyOf(state, line, i)))
+export const unknownTakeOffs = (state: JobState, line: Line): Outlet[] =>
+  line.items
+    .filter((i) => i.type === 'fitting')
+    .flatMap((i) => outletsOf(line, i))
+    .filter((o) => !takeOffOf(state, bodyOf(state, line, o.fitting), o.branch))
 export type { Msg }

@@ -1,5 +1,5 @@
 import { type Data, type Handler, flagged, num, school, str, strOrNull } from './fold-help.js'
-import type { Item } from './state.js'
+import { type Item, type JobState, type Line, takeOffKey } from './state.js'
 
 function itemFrom(id: string, raw: Data): Item {
   return {
@@ -15,8 +15,40 @@ function itemFrom(id: string, raw: Data): Item {
     jointTags: [strOrNull(raw.tagA), strOrNull(raw.tagB)],
     cut: null,
     ...(raw.closing === true ? { closing: true } : {}),
+    ...(strOrNull(raw.run) ? { run: str(raw.run) } : {}),
   }
 }
+const asData = (v: unknown): Data => (typeof v === 'object' && v !== null ? v : {}) as Data
+
+/** Which items a list holds, so that a line of thousands is not searched for each new one. */
+const held = new WeakMap<readonly Item[], Set<string>>()
+function heldBy(items: readonly Item[]): Set<string> {
+  let ids = held.get(items)
+  if (!ids) held.set(items, (ids = new Set(items.map((i) => i.id))))
+  return ids
+}
+/** Where an item stands, looked for from the end: what is written about is mostly what came last. */
+const placeIn = (items: readonly Item[], id: string): number => items.findLastIndex((i) => i.id === id)
+
+function putItem(line: Line, item: Item, after: string | null): void {
+  const ids = heldBy(line.items)
+  if (ids.has(item.id)) {
+    const at = placeIn(line.items, item.id)
+    item.cut = (line.items[at] as Item).cut
+    line.items[at] = item
+    return
+  }
+  ids.add(item.id)
+  const where = after === null || !ids.has(after) ? -1 : placeIn(line.items, after)
+  if (where < 0) line.items.push(item)
+  else line.items.splice(where + 1, 0, item)
+}
+function takeOut(line: Line, id: string): Item | null {
+  const ids = heldBy(line.items)
+  if (!ids.delete(id)) return null
+  return line.items.splice(placeIn(line.items, id), 1)[0] ?? null
+}
+const lineOf = (s: JobState, d: Data): Line | null => s.lines.get(str(d.lineId)) ?? null
 
 /** Lines and what they are made of. */
 export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
@@ -38,26 +70,47 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
     })
   },
   'item-put': (s, e, d) => {
-    const line = s.lines.get(str(d.lineId))
+    const line = lineOf(s, d)
     if (!line) return flagged(s, e, 'flag-unknown-item')
-    const id = str(d.itemId)
-    const item = itemFrom(id, (typeof d.item === 'object' && d.item !== null ? d.item : {}) as Data)
-    const at = line.items.findIndex((i) => i.id === id)
-    if (at >= 0) {
-      item.cut = (line.items[at] as Item).cut
-      line.items[at] = item
-      return
+    putItem(line, itemFrom(str(d.itemId), asData(d.item)), strOrNull(d.afterItemId))
+  },
+  'items-put': (s, e, d) => {
+    const line = lineOf(s, d)
+    if (!line || !Array.isArray(d.items)) return flagged(s, e, 'flag-unknown-item')
+    for (const one of d.items as unknown[]) {
+      const { itemId, item } = asData(one)
+      putItem(line, itemFrom(str(itemId), asData(item)), null)
     }
+  },
+  'item-moved': (s, e, d) => {
+    const line = lineOf(s, d)
     const after = strOrNull(d.afterItemId)
-    const where = after === null ? -1 : line.items.findIndex((i) => i.id === after)
-    if (after === null || where < 0) line.items.push(item)
-    else line.items.splice(where + 1, 0, item)
+    if (!line || after === d.itemId || (after !== null && !heldBy(line.items).has(after)))
+      return flagged(s, e, 'flag-unknown-item')
+    const item = takeOut(line, str(d.itemId))
+    if (!item) return flagged(s, e, 'flag-unknown-item')
+    heldBy(line.items).add(item.id)
+    line.items.splice(after === null ? 0 : placeIn(line.items, after) + 1, 0, item)
   },
   'item-removed': (s, e, d) => {
-    const line = s.lines.get(str(d.lineId))
-    const at = line?.items.findIndex((i) => i.id === str(d.itemId)) ?? -1
-    if (!line || at < 0) return flagged(s, e, 'flag-unknown-item')
-    line.items.splice(at, 1)
+    const line = lineOf(s, d)
+    if (!line || !takeOut(line, str(d.itemId))) return flagged(s, e, 'flag-unknown-item')
+  },
+  'take-off': (s, e, d) =>
+    void s.takeOffs.set(takeOffKey(str(d.fitting), str(d.size), strOrNull(d.size2)), {
+      takeOffMm: num(d.takeOffMm) ?? 0,
+      takeOffTo: d.takeOffTo === 'stop' ? 'stop' : 'face',
+      chart: strOrNull(d.chart),
+      by: e.actorId,
+      atS: e.occurredAtS,
+    }),
+  'group-set': (s, _e, d) => {
+    const id = str(d.groupId)
+    const entries = Array.isArray(d.entries)
+      ? d.entries.filter((x): x is string => typeof x === 'string')
+      : []
+    if (entries.length) s.groups.set(id, { id, name: str(d.name), entries })
+    else s.groups.delete(id)
   },
   'stock-set': (s, _e, d) => {
     const list = (v: unknown): readonly unknown[] => (Array.isArray(v) ? v : [])
@@ -73,11 +126,11 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
   },
   'piece-cut': (s, e, d) => {
     for (const line of s.lines.values())
-      for (const item of line.items)
-        if (item.id === str(d.itemId)) {
-          item.cut = { mm: num(d.cutMm) ?? 0, atS: e.occurredAtS }
-          return
-        }
+      if (heldBy(line.items).has(str(d.itemId))) {
+        const item = line.items[placeIn(line.items, str(d.itemId))] as Item
+        item.cut = { mm: num(d.cutMm) ?? 0, atS: e.occurredAtS }
+        return
+      }
     flagged(s, e, 'flag-unknown-item')
   },
 }

@@ -5,14 +5,7 @@ import { type Data, type Handler, flagged, instant, num, school, str, strOrNull 
 import { LINE_HANDLERS } from './fold-lines.js'
 import { ANY_METHOD } from '../methods/charts.js'
 import { inOrder } from './order.js'
-import {
-  type JobState,
-  type JointState,
-  type LifeState,
-  type Section,
-  emptyState,
-  takeOffKey,
-} from './state.js'
+import { type JobState, type JointState, type LifeState, type Section, emptyState } from './state.js'
 import { upcast } from './upcast.js'
 
 interface Amendment {
@@ -157,11 +150,6 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
   },
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),
   ...LINE_HANDLERS,
-  'take-off': (s, _e, d) =>
-    void s.takeOffs.set(takeOffKey(str(d.fitting), str(d.size), strOrNull(d.size2)), {
-      takeOffMm: num(d.takeOffMm) ?? 0,
-      takeOffTo: d.takeOffTo === 'stop' ? 'stop' : 'face',
-    }),
   // "This box measures 39" is a chart of one row, whatever the method: pinned as any chart is.
   'socket-measured': (s, e, d) =>
     addChart(s, e, e.id, 'This box', [

@@ -36,6 +36,7 @@ const ITEM = object(
   m('tagA', tag),
   m('tagB', tag),
   m('closing', flag),
+  m('run', id),
 )
 
 /** Every kind of event, its version and the shape of its data. */
@@ -74,7 +75,23 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
     joint: false,
     fields: [n('lineId', id), n('itemId', id), m('afterItemId', id), n('item', ITEM)],
   },
+  'items-put': {
+    v: 1,
+    joint: false,
+    fields: [n('lineId', id), n('items', list(object(n('itemId', id), n('item', ITEM)), 1, 500))],
+  },
+  'item-moved': { v: 1, joint: false, fields: [n('lineId', id), n('itemId', id), m('afterItemId', id)] },
   'item-removed': { v: 1, joint: false, fields: [n('lineId', id), n('itemId', id)] },
+  'group-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('groupId', id),
+      n('name', tag),
+      // An empty list takes the group away.
+      n('entries', list({ type: 'string', max: 60 }, 0, 60)),
+    ],
+  },
   'take-off': {
     v: 1,
     joint: false,
@@ -84,6 +101,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       m('size2', size),
       n('takeOffMm', number({ min: 0, max: 5000 })),
       n('takeOffTo', oneOf('face', 'stop')),
+      m('chart', { type: 'string', max: 200 }),
     ],
   },
   'socket-measured': {

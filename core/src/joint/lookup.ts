@@ -1,5 +1,6 @@
 import { ANY_METHOD, type ChartRow, chartSource } from '../methods/charts.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
+import { fittingAt, inBranch } from './runs.js'
 import type { Item, JobState, Line } from './state.js'
 
 /** Where a joint sits: its line, its piece, which end, and the fitting it goes into. */
@@ -10,6 +11,8 @@ export interface JointPlace {
   piece: Item
   end: 0 | 1
   fitting: Item | null
+  /** It goes into the fitting's branch, not its run. */
+  branch: boolean
 }
 
 const indexes = new WeakMap<JobState, Map<string, JointPlace>>()
@@ -20,22 +23,23 @@ export function jointPlaces(state: JobState): ReadonlyMap<string, JointPlace> {
   if (index) return index
   index = new Map()
   for (const line of state.lines.values())
-    line.items.forEach((piece, i) => {
-      if (piece.type !== 'piece') return
+    for (const piece of line.items) {
+      if (piece.type !== 'piece') continue
       for (const end of [0, 1] as const) {
         const jointId = piece.joints[end]
         if (!jointId) continue
-        const neighbour = line.items[end === 0 ? i - 1 : i + 1]
-        index?.set(jointId, {
+        const fitting = fittingAt(line.items, piece, end)
+        index.set(jointId, {
           jointId,
           tag: piece.jointTags[end] ?? '',
           line,
           piece,
           end,
-          fitting: neighbour?.type === 'fitting' ? neighbour : null,
+          fitting,
+          branch: inBranch(piece, end, fitting),
         })
       }
-    })
+    }
   indexes.set(state, index)
   return index
 }

@@ -43,10 +43,22 @@ export interface Item {
   cut: { mm: number; atS: number } | null
   /** It goes in last, between ends that do not move. */
   closing?: boolean
+  /** The run it stands in: absent in the main run, else the fitting it branches off, or a name of its own. */
+  run?: string
 }
 export interface TakeOff {
   takeOffMm: number
   takeOffTo: 'face' | 'stop'
+  /** Where it comes from: a maker's list by name; null when somebody measured one. */
+  chart: string | null
+  by: string
+  atS: number
+}
+/** A group of parts under a name, as the entries that set it out. */
+export interface Group {
+  id: string
+  name: string
+  entries: string[]
 }
 export interface LifeState extends Life {
   pin: RulesPin | null
@@ -110,6 +122,7 @@ export interface JobState {
   lines: Map<string, Line>
   joints: Map<string, JointState>
   takeOffs: Map<string, TakeOff>
+  groups: Map<string, Group>
   /** What is cut from; null until somebody has said it. */
   stock: StockSet | null
   sections: Map<string, Section>
@@ -133,6 +146,7 @@ export const emptyState = (): JobState => ({
   lines: new Map(),
   joints: new Map(),
   takeOffs: new Map(),
+  groups: new Map(),
   stock: null,
   sections: new Map(),
   readings: new Map(),

@@ -78,6 +78,16 @@ export const ANSWERS: Wordings = {
   'entry-too-long': (p) => `${p.mm('mm')} is longer than anything in a building. Check the figure.`,
   'entry-sizes-differ': (p) =>
     `The pipe would have to be ${p.s('a')} and ${p.s('b')} at once: put a reducer between.`,
+  'entry-no-tee': 'There is no tee here to branch from. Set out a tee first.',
+  'entry-no-run': 'This is the main run already.',
+  'edit-has-branch': (p) => `${p.s('part')} carries a branch. Take the branch away first.`,
+  'edit-joint-begun': (p) => `${p.s('joint')} is begun: it stays as it is until it is cut out.`,
+  'edit-into-itself': 'A part cannot stand in its own branch.',
+  'edit-one-run': 'What is copied must stand in one run.',
+  'edit-is-piece': 'This is a piece of pipe: give its measure, for example 1250 c-c.',
+  'edit-is-fitting': 'This is a fitting: give its name and size, for example tee 110.',
+  'pieces-meet': (p) => `${p.s('a')} and ${p.s('b')} meet with no fitting between.`,
+  'sizes-meet': (p) => `${p.s('piece')} is ${p.s('a')}, its socket in ${p.s('fitting')} is ${p.s('b')}.`,
   held: 'Held.',
   lost: (p) => `Lost ${p.bar('dropBar')}: more than ${p.bar('allowedBar')} allowed.`,
   inconclusive: (p) =>

@@ -1,0 +1,134 @@
+import type { Msg } from '../methods/method.js'
+import { msg } from '../sources/source.js'
+import { fittingAt } from '../joint/runs.js'
+import type { Item, Line } from '../joint/state.js'
+import { nextTag } from './tags.js'
+
+/** One change of a line as its event: kind, and data without the line's id. */
+export interface Edit {
+  kind: 'item-put' | 'item-moved' | 'item-removed'
+  data: { itemId: string; afterItemId?: string | null; item?: Record<string, unknown> }
+}
+export type Edited = { ok: true; edits: Edit[]; items: Item[] } | { ok: false; why: Msg }
+
+/** What an edit must know besides the line: which joints are begun, and how ids are made. */
+export interface Shop {
+  /** Joints with any step done: they stay where they are. */
+  begun: ReadonlySet<string>
+  /** Makes ids: core makes none of its own, so that the same input gives the same output. */
+  newId: () => string
+}
+
+/** The event data of an item as it stands. */
+export const itemData = (i: Item): Record<string, unknown> => ({
+  type: i.type,
+  tag: i.tag,
+  size: i.size,
+  size2: i.size2,
+  fitting: i.fitting,
+  measure: i.measure,
+  measuredMm: i.measuredMm,
+  jointA: i.joints[0],
+  jointB: i.joints[1],
+  tagA: i.jointTags[0],
+  tagB: i.jointTags[1],
+  ...(i.closing ? { closing: true } : {}),
+  ...(i.run ? { run: i.run } : {}),
+})
+
+/**
+ * Brings a line to the order and the parts that are wanted: joints come into being where an end of a piece meets a
+ * fitting and go where it no longer does. Refuses what would take a begun joint apart, or leave a branch on nothing.
+ */
+export function settle(line: Line, wanted: readonly Item[], shop: Shop): Edited {
+  const byId = new Map(wanted.map((i) => [i.id, i]))
+  for (const gone of line.items)
+    if (!byId.has(gone.id) && wanted.some((i) => i.run === gone.id))
+      return { ok: false, why: msg('edit-has-branch', { part: gone.tag }) }
+  const items = jointed(line, wanted, shop.newId)
+  const hurt = broken(line.items, items, shop.begun)
+  if (hurt) return { ok: false, why: msg('edit-joint-begun', { joint: hurt }) }
+  return { ok: true, edits: difference(line.items, items), items }
+}
+
+/** The same items with a joint at each end that meets a fitting, and none elsewhere. */
+function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item[] {
+  const taken = new Set([...line.items, ...wanted].flatMap((i) => i.jointTags))
+  return wanted.map((piece) => {
+    if (piece.type !== 'piece') return piece
+    const joints: Item['joints'] = [...piece.joints]
+    const jointTags: Item['jointTags'] = [...piece.jointTags]
+    for (const end of [0, 1] as const) {
+      const meets = fittingAt(wanted, piece, end) !== null
+      if (meets === (joints[end] !== null)) continue
+      joints[end] = meets ? newId() : null
+      jointTags[end] = meets ? nextTag(`${line.tag}-`, taken) : null
+      taken.add(jointTags[end])
+    }
+    const same = joints.every((j, end) => j === piece.joints[end])
+    return same ? piece : { ...piece, joints, jointTags }
+  })
+}
+
+/** What a joint consists of: its piece and size, which end, and the fitting it goes into. */
+function joinery(items: readonly Item[]): Map<string, { tag: string; of: string }> {
+  const out = new Map<string, { tag: string; of: string }>()
+  for (const p of items)
+    for (const end of [0, 1] as const) {
+      const id = p.joints[end]
+      if (id)
+        out.set(id, {
+          tag: p.jointTags[end] ?? '',
+          of: [p.id, p.size, end, fittingAt(items, p, end)?.id].join(),
+        })
+    }
+  return out
+}
+/** Tag of a begun joint that would no longer be what it is, or null. */
+function broken(before: readonly Item[], after: readonly Item[], begun: ReadonlySet<string>): string | null {
+  if (!begun.size) return null
+  const will = joinery(after)
+  for (const [id, was] of joinery(before)) if (begun.has(id) && will.get(id)?.of !== was.of) return was.tag
+  return null
+}
+
+/** The changes that lead from one list to another; as few moves as there can be. */
+export function difference(before: readonly Item[], after: readonly Item[]): Edit[] {
+  const edits: Edit[] = []
+  const kept = new Set(after.map((i) => i.id))
+  for (const i of before) if (!kept.has(i.id)) edits.push({ kind: 'item-removed', data: { itemId: i.id } })
+  const was = new Map(before.map((i, at) => [i.id, { at, text: JSON.stringify(itemData(i)) }]))
+  const stay = longestRising(after.flatMap((i) => was.get(i.id)?.at ?? []))
+  let prev: string | null = null
+  for (const item of after) {
+    const had = was.get(item.id)
+    const data = { itemId: item.id, afterItemId: prev, item: itemData(item) }
+    if (!had) edits.push({ kind: 'item-put', data })
+    // An item that is put after nothing goes to the end of its line: to stand first it is moved there.
+    if (had ? !stay.has(had.at) : prev === null && before.some((i) => kept.has(i.id)))
+      edits.push({ kind: 'item-moved', data: { itemId: item.id, afterItemId: prev } })
+    if (had && had.text !== JSON.stringify(data.item)) edits.push({ kind: 'item-put', data })
+    prev = item.id
+  }
+  return edits
+}
+
+/** The longest rising part of a list of different numbers: what may stay where it is. */
+function longestRising(list: readonly number[]): Set<number> {
+  const tails: number[] = []
+  const backs = new Map<number, number | undefined>()
+  for (const x of list) {
+    let lo = 0
+    let hi = tails.length
+    while (lo < hi) {
+      const mid = (lo + hi) >> 1
+      if ((tails[mid] as number) < x) lo = mid + 1
+      else hi = mid
+    }
+    backs.set(x, tails[lo - 1])
+    tails[lo] = x
+  }
+  const out = new Set<number>()
+  for (let x = tails.at(-1); x !== undefined; x = backs.get(x)) out.add(x)
+  return out
+}

@@ -1,0 +1,73 @@
+import type { Item, Line } from '../joint/state.js'
+
+const number = (n: number): string => String(n).padStart(2, '0')
+/** What follows a prefix when it is a number, else 0. */
+function numberIn(tag: string | null, prefix: string): number {
+  const rest = tag?.startsWith(prefix) ? tag.slice(prefix.length) : ''
+  return /^\d+$/.test(rest) ? Number(rest) : 0
+}
+/** The tag after the highest with this prefix: `Q2-` gives Q2-18 after Q2-17. */
+export const nextTag = (prefix: string, taken: Iterable<string | null>): string => {
+  let most = 0
+  for (const t of taken) most = Math.max(most, numberIn(t, prefix))
+  return prefix + number(most + 1)
+}
+export const itemPrefix = (lineTag: string, type: Item['type']): string =>
+  `${lineTag}/${type === 'fitting' ? 'F' : 'P'}`
+export const nextItemTag = (line: Pick<Line, 'tag'>, items: readonly Item[], type: Item['type']): string =>
+  nextTag(
+    itemPrefix(line.tag, type),
+    items.map((i) => i.tag),
+  )
+
+/**
+ * Numbers parts and joints anew, in the order in which they stand. What is begun or cut keeps the tag that is written
+ * on it, and so does a part with a name of its own; their numbers are left out.
+ */
+export function renumbered(line: Line, begun: ReadonlySet<string>): Item[] {
+  const joint = `${line.tag}-`
+  const keeps = (i: Item): boolean =>
+    i.cut !== null ||
+    i.joints.some((j) => j !== null && begun.has(j)) ||
+    numberIn(i.tag, itemPrefix(line.tag, i.type)) === 0
+  const fixed = new Set<string | null>(line.items.filter(keeps).map((i) => i.tag))
+  for (const i of line.items)
+    i.joints.forEach((j, e) => j && begun.has(j) && fixed.add(i.jointTags[e] ?? null))
+  const counts = new Map<string, number>()
+  const next = (prefix: string): string => {
+    let n = counts.get(prefix) ?? 0
+    do n++
+    while (fixed.has(prefix + number(n)))
+    counts.set(prefix, n)
+    return prefix + number(n)
+  }
+  return line.items.map((i) => ({
+    ...i,
+    tag: keeps(i) ? i.tag : next(itemPrefix(line.tag, i.type)),
+    jointTags: i.joints.map((j, e) =>
+      j === null ? null : begun.has(j) ? (i.jointTags[e] ?? null) : next(joint),
+    ) as Item['jointTags'],
+  }))
+}
+
+/** The parts of a line under another line's tag: all of them new, none cut. */
+export function copied(line: Line, tag: string, newId: () => string): Item[] {
+  const ids = new Map(line.items.map((i) => [i.id, newId()]))
+  const own = (text: string): string => (text.startsWith(line.tag) ? tag + text.slice(line.tag.length) : text)
+  const fresh = line.items.map((i): Item => {
+    const { run, ...rest } = i
+    return {
+      ...rest,
+      id: ids.get(i.id) as string,
+      tag: own(i.tag),
+      joints: i.joints.map((j) => j && newId()) as Item['joints'],
+      jointTags: i.jointTags.map((t) => t && own(t)) as Item['jointTags'],
+      cut: null,
+      ...(run ? { run: ids.get(run) ?? run } : {}),
+    }
+  })
+  // A part with a name of its own, such as a valve's, stays the only one of that name.
+  const named = new Set(line.items.map((i) => i.tag))
+  for (const i of fresh) if (named.has(i.tag)) i.tag = nextItemTag({ tag }, fresh, i.type)
+  return fresh
+}
