@@ -26,7 +26,7 @@ export { inOrder } from './joint/order.js'
 export { readEvents } from './joint/read.js'
 export { foldJob } from './joint/fold.js'
 export * from './joint/state.js'
-export { type JointPlace, jointPlaces, jointSpec } from './joint/lookup.js'
+export { type JointPlace, begunJoints, jointPlaces, jointSpec } from './joint/lookup.js'
 export { conditionsAt, wallHistory } from './joint/climate.js'
 export * from './joint/assess.js'
 export { carrierEdits, carrierOf, outerLine, putOf, twinFindings, twinJoint } from './cut/carrier.js'
@@ -47,6 +47,7 @@ export { type Edit, type Edited, type Shop, difference, settle } from './cut/set
 export { type Cursor, END, type Placed, isMade, placeEntry, placeTexts, standing } from './cut/place.js'
 export { type LineFault, LOOSE, changeTo, copyBelow, lineFaults, moveAfter, takeOut } from './cut/rework.js'
 export { copied, nextItemTag, renumbered } from './cut/tags.js'
+export { entriesOf } from './cut/group.js'
 export {
   blockEnd,
   branchSize,
@@ -58,6 +59,7 @@ export {
   outlet,
 } from './joint/runs.js'
 export * from './cut/piece.js'
+export { type Laid, type LaidJoint, type LaidPart, type Stem, layOut } from './cut/layout.js'
 export { fillingOf } from './cut/tin-date.js'
 export * from './prove/admit.js'
 export * from './prove/answer.js'

@@ -136,3 +136,17 @@ export function jointSpec(
     pressureService: true,
   }
 }
+
+const begun = new WeakMap<JobState, ReadonlySet<string>>()
+/** Joints with a life that is begun and not cut out: they stay what they are. */
+export function begunJoints(state: JobState): ReadonlySet<string> {
+  let ids = begun.get(state)
+  if (!ids) {
+    const live = [...state.joints.values()].filter((j) => {
+      const life = j.lives.at(-1)
+      return life !== undefined && life.cutOutAtS === undefined
+    })
+    begun.set(state, (ids = new Set(live.map((j) => j.id))))
+  }
+  return ids
+}

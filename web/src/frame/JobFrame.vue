@@ -23,6 +23,7 @@ const size = (): void => void (phone.value = media.matches)
 /** Single letters act only while no field has the focus. */
 function onKey(e: KeyboardEvent): void {
   const el = e.target as HTMLElement
+  if (e.defaultPrevented || document.querySelector('dialog[open]')) return
   if (e.key === 'Escape' && /INPUT|TEXTAREA|SELECT/.test(el.tagName)) return el.blur()
   if (
     e.ctrlKey ||
@@ -31,7 +32,10 @@ function onKey(e: KeyboardEvent): void {
     /INPUT|TEXTAREA|SELECT/.test(el.tagName) ||
     el.isContentEditable
   ) {
-    if ((e.ctrlKey || e.metaKey) && e.key === 'z' && !/INPUT|TEXTAREA/.test(el.tagName)) void job.undo()
+    if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !/INPUT|TEXTAREA/.test(el.tagName)) {
+      e.preventDefault()
+      void (e.shiftKey ? job.redo() : job.undo())
+    }
     return
   }
   const place = [...PLACES, ...SIDE_PLACES].find((p) => p.key === e.key)

@@ -8,7 +8,7 @@ const job = useJob()
 const clock = useClock()
 // Reading the ticking clock makes the strip go by itself.
 const open = computed(
-  () => clock.nowS > 0 && job.lastWritten !== null && Date.now() - job.lastWritten.atMs < SHOWN_MS,
+  () => clock.nowS > 0 && job.lastAct !== null && Date.now() - job.lastAct.atMs < SHOWN_MS,
 )
 </script>
 
@@ -19,8 +19,14 @@ const open = computed(
       <button type="button" class="button" @click="job.dropReturned(r.id)">Put away</button>
     </p>
     <p v-if="open" role="status">
-      {{ job.lastWritten?.says }}
-      <button type="button" class="button" @click="job.undo()">Undo</button>
+      <template v-if="job.lastAct?.takenBackBy">
+        Taken back: {{ job.lastAct.says }}
+        <button type="button" class="button" @click="job.redo()">Do it again</button>
+      </template>
+      <template v-else>
+        {{ job.lastAct?.says }}
+        <button type="button" class="button" @click="job.undo()">Undo</button>
+      </template>
     </p>
   </div>
 </template>

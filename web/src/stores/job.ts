@@ -24,7 +24,17 @@ export interface NewEntry {
   /** When it happened, if not now; by the server's clock. */
   atS?: number
 }
+/** One act of this person: what was written, and, once taken back, the corrections that did so. */
+export interface Act {
+  ids: string[]
+  says: string
+  atMs: number
+  takenBackBy?: string[]
+}
 const POLL_MS = 3000
+/** What is sent at once: the server takes 1 MB at most, and so many entries. */
+const SEND = { entries: 500, bytes: 700_000 }
+const REMEMBERED = 200
 
 /** One open job: its log from the server, what waits on this device, and the state folded from both. */
 export const useJob = defineStore('job', () => {
@@ -38,7 +48,11 @@ export const useJob = defineStore('job', () => {
   const returned = shallowRef<outbox.Returned[]>([])
   const members = ref<Map<string, string>>(new Map())
   const offline = ref(false)
-  const lastWritten = shallowRef<{ ids: string[]; atMs: number; says: string } | null>(null)
+  /** What this person did here, newest last, and what of it was taken back, newest last. */
+  const acts = shallowRef<Act[]>([])
+  const takenBack = shallowRef<Act[]>([])
+  /** What the strip below speaks of: the newest act, or the newest taken back. */
+  const lastAct = shallowRef<Act | null>(null)
   let head = 0
   let device = ''
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -88,6 +102,9 @@ export const useJob = defineStore('job', () => {
     status.value = 'none'
     known.value = []
     pending.value = []
+    acts.value = []
+    takenBack.value = []
+    lastAct.value = null
     head = 0
   }
   async function reload(): Promise<void> {
@@ -126,8 +143,18 @@ export const useJob = defineStore('job', () => {
 
   /** Writes entries: kept on this device first, shown at once, then sent. Gives their ids. */
   async function write(entries: NewEntry[], says = ''): Promise<string[]> {
+    const ids = await keep(entries)
+    if (says && ids.length) {
+      const act = { ids, says, atMs: Date.now() }
+      acts.value = [...acts.value, act].slice(-REMEMBERED)
+      takenBack.value = []
+      lastAct.value = act
+    }
+    return ids
+  }
+  async function keep(entries: NewEntry[]): Promise<string[]> {
     const id = jobId.value
-    if (!id) return []
+    if (!id || !entries.length) return []
     const nowS = Date.now() / 1000
     const seen = [...known.value, ...pending.value]
     const last = seen.at(-1)?.id
@@ -147,10 +174,8 @@ export const useJob = defineStore('job', () => {
     })
     const numbered = await outbox.keep(id, drafts)
     pending.value = [...pending.value, ...numbered.map(asEvent)]
-    const ids = numbered.map((d) => d.id)
-    if (says) lastWritten.value = { ids, atMs: Date.now(), says }
     void flush()
-    return ids
+    return numbered.map((d) => d.id)
   }
 
   /** Sends what waits. One at a time; a refusal moves the entries to the tray. */
@@ -160,7 +185,7 @@ export const useJob = defineStore('job', () => {
   async function sendAll(): Promise<void> {
     const id = jobId.value
     if (!id) return
-    const drafts = (await outbox.waiting(id)).slice(0, 500)
+    const drafts = oneSending(await outbox.waiting(id))
     if (!drafts.length) return
     const sentAt = Date.now()
     try {
@@ -213,10 +238,26 @@ export const useJob = defineStore('job', () => {
     }
     await read()
   }
+  const corrections = (ids: readonly string[]): NewEntry[] =>
+    ids.map((target) => ({ kind: 'correction', data: { target, undo: true } }))
+  /** Takes the newest act back; again, the one before. */
   async function undo(): Promise<void> {
-    const last = lastWritten.value
-    lastWritten.value = null
-    if (last) await write(last.ids.map((target) => ({ kind: 'correction', data: { target, undo: true } })))
+    const act = acts.value.at(-1)
+    if (!act) return
+    acts.value = acts.value.slice(0, -1)
+    const back = { ...act, atMs: Date.now(), takenBackBy: await keep(corrections(act.ids)) }
+    takenBack.value = [...takenBack.value, back]
+    lastAct.value = back
+  }
+  /** Does again what was taken back last, while nothing else was done since: the taking back is taken back. */
+  async function redo(): Promise<void> {
+    const back = takenBack.value.at(-1)
+    if (!back?.takenBackBy) return
+    takenBack.value = takenBack.value.slice(0, -1)
+    await keep(corrections(back.takenBackBy))
+    const act = { ids: back.ids, says: back.says, atMs: Date.now() }
+    acts.value = [...acts.value, act]
+    lastAct.value = act
   }
   async function dropReturned(id: string): Promise<void> {
     await outbox.clearTray(id)
@@ -233,13 +274,28 @@ export const useJob = defineStore('job', () => {
     offline,
     pending,
     returned,
-    lastWritten,
+    acts,
+    takenBack,
+    lastAct,
     open,
     close,
     write,
     writeNow,
     undo,
+    redo,
     dropReturned,
     flush,
   }
 })
+
+/** The first of what waits that goes into one request. */
+function oneSending(waiting: readonly Draft[]): Draft[] {
+  let bytes = 0
+  const out: Draft[] = []
+  for (const draft of waiting.slice(0, SEND.entries)) {
+    bytes += JSON.stringify(draft).length
+    if (out.length && bytes > SEND.bytes) break
+    out.push(draft)
+  }
+  return out
+}

@@ -53,7 +53,7 @@ const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
           {{ figure(b.fromMm) }}
         </text>
       </g>
-      <LengthScale :x="X(0)" :y="TAPE_Y" :length-mm="developedMm" :px-per-mm="scale" />
+      <LengthScale :x="X(0)" :y="TAPE_Y" :to-mm="developedMm" :px-per-mm="scale" />
       <path :d="`M${MARGIN} ${TUBE_Y - 6}V${TAPE_Y + 40}h-8`" class="hook" />
     </svg>
   </div>

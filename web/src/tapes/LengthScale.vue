@@ -3,16 +3,19 @@ import { computed } from 'vue'
 import { useJob } from '../stores/job'
 import { lengthTicks } from './ticks'
 
-/** The tape along a drawing's lower edge: 0 at `x`, graduated to the drawing's scale. Stands inside an svg. */
-const props = defineProps<{ x: number; y: number; lengthMm: number; pxPerMm: number }>()
+/** The tape along a drawing's lower edge: `fromMm` at `x`, graduated to the drawing's scale. Stands inside an svg. */
+const props = withDefaults(
+  defineProps<{ x: number; y: number; fromMm?: number; toMm: number; pxPerMm: number }>(),
+  { fromMm: 0 },
+)
 const job = useJob()
 /** Numerals keep clear of both ends. */
 const FROM_HOOK_PX = 18
 const FROM_END_PX = 24
-const end = computed(() => props.x + props.lengthMm * props.pxPerMm)
+const end = computed(() => props.x + (props.toMm - props.fromMm) * props.pxPerMm)
 const ticks = computed(() =>
-  lengthTicks(0, props.lengthMm, props.pxPerMm, job.reader.units).map((t) => {
-    const x = props.x + t.mm * props.pxPerMm
+  lengthTicks(props.fromMm, props.toMm, props.pxPerMm, job.reader.units).map((t) => {
+    const x = props.x + (t.mm - props.fromMm) * props.pxPerMm
     const clear = x > props.x + FROM_HOOK_PX && x < end.value - FROM_END_PX
     return { ...t, x, label: clear ? t.label : null }
   }),

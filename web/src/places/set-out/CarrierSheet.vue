@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Line, carrierOf, carrierPuts } from '@jugalis/core'
+import { type Line, begunJoints, carrierEdits, carrierOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -34,7 +34,8 @@ async function save(): Promise<void> {
   const lineId = carrier?.id ?? crypto.randomUUID()
   const own = carrier ?? { ...props.line, tag: tag.value.trim(), items: [] }
   const read = Object.fromEntries(outerSizes.value.map((o) => [o, asSize(sizes[o] ?? '', o)]))
-  const made = carrierPuts(props.line, own, read, () => crypto.randomUUID())
+  const shop = { begun: begunJoints(job.state), newId: () => crypto.randomUUID() }
+  const made = carrierEdits(props.line, own, read, shop)
   if (!made.ok) return void (fault.value = job.t(made.why))
   const { name, method, material, school, schedule, details, placeId, ratingBar } = props.line
   await job.write(
@@ -53,7 +54,7 @@ async function save(): Promise<void> {
               },
             },
           ]),
-      ...made.puts.map((p) => ({ kind: 'item-put', data: { lineId, ...p } })),
+      ...made.edits.map((e) => ({ kind: e.kind, data: { lineId, ...e.data } })),
     ],
     `${own.tag} runs inside ${props.line.tag}.`,
   )

@@ -1,151 +1,306 @@
 <script setup lang="ts">
-import { type Line, outsideDiameterMm, parseSize } from '@jugalis/core'
-import { computed, ref } from 'vue'
+import { type Item, type LaidPart, type Line, hasBranch, layOut } from '@jugalis/core'
+import { computed, onBeforeUnmount, onMounted, ref, toRef, watch } from 'vue'
+import { useJob } from '../../stores/job'
 import { glyphBody } from '../../tapes/glyph-shapes'
 import LengthScale from '../../tapes/LengthScale.vue'
-import { useJob } from '../../stores/job'
 import { useWidth } from '../../use-width'
 import { useView } from '../../view'
+import { HATCHES, LANE, bandsOf, fullScaleOf, inDrawingOrder, inSight, tagX, tagsAt } from './line-shapes'
+import { saveSvg } from '../../tapes/save-svg'
+import { useWindow } from './use-window'
 
-const props = defineProps<{ line: Line }>()
+/** The line developed to scale: pan by dragging, zoom, fit; names thin out by rule where there is no room. */
+const props = defineProps<{ line: Line; current: string | null }>()
+const emit = defineEmits<{ pick: [id: string] }>()
 const job = useJob()
 const view = useView()
 const box = ref<HTMLElement>()
+const svg = ref<SVGSVGElement>()
 const width = useWidth(box)
-const MARGIN = 34
-const FITTING_MM = 130
-const od = (size: string): number =>
-  outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
+const MARGIN = 30
+const TAPE_H = 44
+const laid = computed(() => layOut(job.state, props.line))
+const joints = computed(() => inDrawingOrder(laid.value.joints))
+const total = computed(() => Math.max(laid.value.totalMm, 400))
+const inner = computed(() => Math.max(100, width.value - 2 * MARGIN))
+const full = computed(() => fullScaleOf(joints.value))
+const { scale, fromMm, toMm, zoom, zoomTo, fit, pan, show } = useWindow(
+  computed(() => props.line.id),
+  total,
+  inner,
+  full,
+)
+const X = (mm: number): number => MARGIN + (mm - fromMm.value) * scale.value
+const thick = computed(() => Math.min(0.42, 46 / Math.max(...laid.value.parts.map((p) => p.odMm), 1)))
+const h = (odMm: number): number => Math.max(7, odMm * thick.value)
+const top = (lane: number): number => lane * LANE.height
+const mid = (lane: number): number => top(lane) + LANE.middle
+const height = computed(() => laid.value.lanes * LANE.height + TAPE_H)
 
-/** The line laid out straight: fittings as blocks, pieces at their measured length, to one scale. */
-const laid = computed(() => {
-  let at = 0
-  const parts = props.line.items.map((item) => {
-    const length =
-      item.type === 'fitting' ? Math.max(FITTING_MM, od(item.size) * 1.3) : (item.measuredMm ?? 500)
-    const from = at
-    at += length
-    return { item, from, to: at }
-  })
-  return { parts, total: Math.max(at, 400) }
-})
-const scale = computed(() => (width.value - 2 * MARGIN) / laid.value.total)
-const X = (mm: number): number => MARGIN + mm * scale.value
-const thick = computed(() => Math.min(0.42, 46 / Math.max(...props.line.items.map((i) => od(i.size)), 1)))
-const MID = 92
-const h = (size: string): number => Math.max(7, od(size) * thick.value)
-const TAPE_Y = 158
-/** Glyph and tag stand on the pipe's side of the joint, so that two joints at one fitting keep apart. */
-const ASIDE = 22
-const joints = computed(() =>
-  laid.value.parts.flatMap((p) =>
-    p.item.type !== 'piece'
-      ? []
-      : ([0, 1] as const).flatMap((e) => {
-          const id = p.item.joints[e]
-          const look = id ? view.looks.get(id) : undefined
-          return id && look
-            ? [{ id, tag: p.item.jointTags[e] ?? '', x: X(e ? p.to : p.from) + (e ? -ASIDE : ASIDE), look }]
-            : []
-        }),
-  ),
+const seen = computed(() => inSight(laid.value, scale.value, fromMm.value, toMm.value))
+const rect = (p: LaidPart, more: number, lessX = 0): string => {
+  const half = h(p.odMm) / 2 + more
+  return `M${(X(p.fromMm) + lessX).toFixed(1)} ${mid(p.lane) - half}H${(X(p.toMm) - lessX).toFixed(1)}v${2 * half}H${(X(p.fromMm) + lessX).toFixed(1)}Z`
+}
+/** However many parts there are, they are three shapes to the browser. */
+const pipes = computed(() => paths((p) => p.item.type === 'piece' && !p.guessed, 0))
+const unmeasured = computed(() => paths((p) => p.item.type === 'piece' && p.guessed, 0))
+const fittings = computed(() => paths((p) => p.item.type === 'fitting', 5))
+const paths = (which: (p: LaidPart) => boolean, more: number): string =>
+  seen.value
+    .filter(which)
+    .map((p) => rect(p, more))
+    .join('')
+/** What tells fittings apart by shape: a cross in a valve, a collar at a tee's branch, a wedge in a reducer. */
+const marks = computed(() =>
+  seen.value
+    .filter((p) => p.item.type === 'fitting' && (p.toMm - p.fromMm) * scale.value > 12)
+    .map((p) => {
+      const [a, b, y] = [X(p.fromMm), X(p.toMm), mid(p.lane)]
+      const half = h(p.odMm) / 2 + 5
+      if (p.item.fitting === 'valve')
+        return `M${a} ${y - half}L${b} ${y + half}M${a} ${y + half}L${b} ${y - half}`
+      if (p.item.fitting === 'union')
+        return `M${(a + b) / 2 - 3} ${y - half - 4}v${2 * half + 8}M${(a + b) / 2 + 3} ${y - half - 4}v${2 * half + 8}`
+      if (p.item.fitting === 'flange') return `M${a + 3} ${y - half - 7}v${2 * half + 14}`
+      if (p.item.fitting?.startsWith('elbow')) return `M${a} ${y + half}L${b} ${y - half}`
+      if (hasBranch(p.item)) return `M${(a + b) / 2} ${y}v${half}M${(a + b) / 2 - 5} ${y}h10`
+      if (p.item.fitting === 'reducer') return `M${a} ${y - half}L${b} ${y}L${a} ${y + half}`
+      return ''
+    })
+    .join(''),
 )
-/** Tags stand at every joint while there is room, then at every fifth. */
-const tagEvery = computed(() =>
-  joints.value.length * 58 < width.value ? 1 : joints.value.length * 15 < width.value ? 5 : 10,
+const stems = computed(() =>
+  laid.value.stems
+    .filter((s) => s.atMm >= fromMm.value - 400 && s.atMm <= toMm.value + 400)
+    .map((s) => {
+      const first = laid.value.parts.find((p) => p.item.run === s.tee.id)
+      return {
+        id: s.tee.id,
+        d: `M${X(s.atMm)} ${mid(s.fromLane) + h(s.odMm) / 2}V${mid(s.toLane)}H${X(first?.fromMm ?? s.atMm)}`,
+        w: Math.min(h(s.odMm), 14),
+      }
+    }),
 )
-const bands = computed(() =>
-  [...view.answers.values()].flatMap((a) => {
-    const xs = joints.value.filter((j) => a.section.jointIds.includes(j.id)).map((j) => j.x)
-    return xs.length
-      ? [{ id: a.section.id, tag: a.section.tag, from: Math.min(...xs) - 10, to: Math.max(...xs) + 10 }]
-      : []
+const measures = computed(() =>
+  seen.value.filter((p) => p.item.type === 'piece' && (p.toMm - p.fromMm) * scale.value > 66),
+)
+const figureOf = (item: Item): string =>
+  item.measuredMm === null ? '?' : String(Math.round(item.measuredMm))
+const drawn = computed(() => tagsAt(joints.value, scale.value))
+const inView = (mm: number): boolean => mm >= fromMm.value - 1 && mm <= toMm.value + 1
+const names = computed(() =>
+  drawn.value.placed.flatMap(({ at, row }) => {
+    const j = joints.value[at]
+    return j && inView(j.atMm) ? [{ j, row }] : []
   }),
 )
+const glyphs = computed(() =>
+  drawn.value.glyphs.flatMap((at) => {
+    const j = joints.value[at]
+    const look = j && view.looks.get(j.id)
+    return j && look && inView(j.atMm) ? [{ j, look }] : []
+  }),
+)
+const tagAt = (atMm: number): number => (atMm - fromMm.value) * scale.value + MARGIN
+const jointX = (j: (typeof joints.value)[number]): number =>
+  tagX(j, scale.value) + MARGIN - fromMm.value * scale.value
+const bands = computed(() =>
+  bandsOf(
+    joints.value,
+    [...view.answers.values()].map((a) => a.section),
+  ).filter((b) => b.toMm >= fromMm.value && b.fromMm <= toMm.value),
+)
+const percent = computed(() => Math.round((scale.value / full.value) * 100))
+const here = computed(() => laid.value.parts.find((p) => p.item.id === props.current))
+watch(
+  () => props.current,
+  () => here.value && show((here.value.fromMm + here.value.toMm) / 2),
+)
+
+let from: { x: number; moved: boolean } | null = null
+const atPx = (e: MouseEvent): number => e.clientX - (svg.value?.getBoundingClientRect().left ?? 0) - MARGIN
+function down(e: PointerEvent): void {
+  if (e.button === 0) from = { x: e.clientX, moved: false }
+}
+function move(e: PointerEvent): void {
+  if (!from) return
+  const by = from.x - e.clientX
+  if (!from.moved && Math.abs(by) < 4) return
+  from = { x: e.clientX, moved: true }
+  svg.value?.setPointerCapture(e.pointerId)
+  pan(by)
+}
+function up(e: PointerEvent): void {
+  if (from && !from.moved) {
+    const mm = fromMm.value + atPx(e) / scale.value
+    const lane = Math.floor((e.clientY - (svg.value?.getBoundingClientRect().top ?? 0)) / LANE.height)
+    const hit = laid.value.parts.find((p) => p.lane === lane && p.fromMm <= mm && mm <= p.toMm)
+    if (hit) emit('pick', hit.item.id)
+  }
+  from = null
+}
+function wheel(e: WheelEvent): void {
+  if (e.ctrlKey || e.metaKey) {
+    e.preventDefault()
+    zoom(e.deltaY < 0 ? 1 : -1, atPx(e))
+  } else if (Math.abs(e.deltaX) > Math.abs(e.deltaY) || e.shiftKey) {
+    e.preventDefault()
+    pan(e.deltaX || e.deltaY)
+  }
+}
+function key(e: KeyboardEvent): void {
+  const el = e.target as HTMLElement
+  if (/INPUT|TEXTAREA|SELECT/.test(el.tagName) || e.ctrlKey || e.metaKey || e.altKey) return
+  if (document.querySelector('dialog[open]')) return
+  const acts: Record<string, () => void> = {
+    '+': () => zoom(1),
+    '-': () => zoom(-1),
+    '0': fit,
+    ...((el as Element) === svg.value
+      ? {
+          ArrowLeft: () => pan(-80),
+          ArrowRight: () => pan(80),
+          Home: () => show(0),
+          End: () => show(total.value),
+        }
+      : {}),
+  }
+  const act = acts[e.key]
+  if (!act) return
+  e.preventDefault()
+  act()
+}
+onMounted(() => window.addEventListener('keydown', key))
+onBeforeUnmount(() => window.removeEventListener('keydown', key))
+const lineTag = toRef(() => props.line.tag)
 </script>
 
 <template>
   <div ref="box" class="box">
-    <svg
-      class="drawing"
-      :width="width"
-      height="200"
-      role="group"
-      :aria-label="`${line.tag} laid out straight, to scale`"
-    >
-      <defs>
-        <pattern
-          id="section-hatch"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(-45)"
-        >
-          <path d="M0 0V7" stroke="var(--violet)" stroke-width="2.4" />
-        </pattern>
-      </defs>
-      <g v-for="b in bands" :key="b.id">
-        <rect :x="b.from" y="6" :width="b.to - b.from" height="10" fill="url(#section-hatch)" />
-        <path :d="`M${b.from} 24V6H${b.to}V24`" class="bracket" />
-        <text :x="b.from + 4" y="34" class="section-tag">{{ b.tag }}</text>
-      </g>
-      <g v-for="p in laid.parts" :key="p.item.id">
-        <template v-if="p.item.type === 'piece'">
-          <rect
-            :x="X(p.from)"
-            :y="MID - h(p.item.size) / 2"
-            :width="(p.to - p.from) * scale"
-            :height="h(p.item.size)"
-            class="pipe"
-          />
+    <div class="tools no-print">
+      <button type="button" class="button small" aria-label="Zoom out" @click="zoom(-1)">−</button>
+      <button type="button" class="button small" aria-label="Zoom in" @click="zoom(1)">+</button>
+      <button type="button" class="button small" @click="fit">Fit</button>
+      <button type="button" class="button small" @click="zoomTo(full)">100 %</button>
+      <span class="why"
+        >at {{ percent }} %<template v-if="drawn.stride > 1"
+          >, every {{ drawn.stride === 2 ? '2nd' : `${drawn.stride}th` }} joint named</template
+        ><template v-else-if="!drawn.stride && joints.length">, names have no room</template></span
+      >
+      <button type="button" class="button small last" @click="saveSvg(svg, `${lineTag}-set-out`)">
+        Save as SVG
+      </button>
+    </div>
+    <div class="scroll-down">
+      <svg
+        ref="svg"
+        class="drawing line-drawing"
+        :width="width"
+        :height="height"
+        role="group"
+        tabindex="0"
+        :aria-label="`${line.tag} laid out straight, to scale. Drag or arrow keys move it, plus and minus zoom.`"
+        @pointerdown="down"
+        @pointermove="move"
+        @pointerup="up"
+        @pointercancel="from = null"
+        @wheel="wheel"
+      >
+        <defs>
+          <pattern
+            v-for="k in HATCHES"
+            :id="`section-hatch-${k - 1}`"
+            :key="k"
+            width="7"
+            height="7"
+            patternUnits="userSpaceOnUse"
+            :patternTransform="`rotate(${[-45, 45, 0, -45][k - 1]})`"
+          >
+            <path
+              :d="k === 4 ? 'M0 0V7M0 3.5H7' : 'M0 0V7'"
+              stroke="var(--violet)"
+              :stroke-width="k === 4 ? 1.4 : 2.4"
+            />
+          </pattern>
+          <clipPath id="line-window">
+            <rect :x="MARGIN - 2" y="0" :width="inner + 4" :height="height - TAPE_H" />
+          </clipPath>
+        </defs>
+        <g clip-path="url(#line-window)">
+          <g v-for="b in bands" :key="b.key">
+            <rect
+              :x="X(b.fromMm) - 10"
+              :y="top(b.lane) + LANE.band + b.row * 12"
+              :width="X(b.toMm) - X(b.fromMm) + 20"
+              height="9"
+              :fill="`url(#section-hatch-${b.hatch})`"
+            />
+            <path
+              :d="`M${X(b.fromMm) - 10} ${top(b.lane) + 18 + b.row * 12}v-15H${X(b.toMm) + 10}v15`"
+              class="bracket"
+            />
+            <text
+              v-if="!b.row"
+              :x="Math.max(X(b.fromMm) - 4, MARGIN + 4)"
+              :y="top(b.lane) + 29"
+              class="section-tag"
+            >
+              {{ b.name }}
+            </text>
+          </g>
+          <g v-for="s in stems" :key="s.id">
+            <path :d="s.d" class="stem-edge" :stroke-width="s.w + 3" />
+            <path :d="s.d" class="stem" :stroke-width="s.w" />
+          </g>
+          <path :d="pipes" class="pipe" />
+          <path :d="unmeasured" class="pipe guessed" />
+          <path :d="fittings" class="fitting" />
+          <path :d="marks" class="cross" />
+          <path v-if="here" :d="rect(here, 11, -4)" class="chosen" />
           <text
-            v-if="(p.to - p.from) * scale > 66"
-            :x="(X(p.from) + X(p.to)) / 2"
-            :y="h(p.item.size) < 20 ? MID - h(p.item.size) / 2 - 6 : MID + 5"
+            v-for="p in measures"
+            :key="p.item.id"
+            :x="(Math.max(X(p.fromMm), MARGIN) + Math.min(X(p.toMm), MARGIN + inner)) / 2"
+            :y="h(p.odMm) < 20 ? mid(p.lane) - h(p.odMm) / 2 - 6 : mid(p.lane) + 5"
             text-anchor="middle"
             class="measure"
           >
-            {{ p.item.measuredMm === null ? '?' : Math.round(p.item.measuredMm) }}
+            {{ figureOf(p.item) }}
           </text>
-        </template>
-        <template v-else>
-          <path
-            :d="`M${X(p.from)} ${MID - h(p.item.size) / 2 - 5}L${X(p.to)} ${MID - h(p.item.size2 ?? p.item.size) / 2 - 5}V${MID + h(p.item.size2 ?? p.item.size) / 2 + 5}L${X(p.from)} ${MID + h(p.item.size) / 2 + 5}Z`"
-            class="fitting"
-          />
-          <path
-            v-if="p.item.fitting === 'tee'"
-            :d="`M${X(p.from) + (p.to - p.from) * scale * 0.14} ${MID - h(p.item.size) / 2 - 5}v-14h${(p.to - p.from) * scale * 0.72}v14`"
-            class="fitting"
-          />
-          <path
-            v-if="p.item.fitting === 'valve'"
-            :d="`M${X(p.from)} ${MID - h(p.item.size) / 2 - 5}L${X(p.to)} ${MID + h(p.item.size) / 2 + 5}M${X(p.from)} ${MID + h(p.item.size) / 2 + 5}L${X(p.to)} ${MID - h(p.item.size) / 2 - 5}`"
-            class="cross"
-          />
-        </template>
-      </g>
-      <RouterLink
-        v-for="(j, i) in joints"
-        :key="j.id"
-        :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.id } }"
-      >
-        <svg
-          :x="j.x - 16"
-          y="122"
-          width="32"
-          height="18"
-          viewBox="0 0 36 20"
-          overflow="visible"
-          role="img"
-          :aria-label="`${j.tag}, ${job.t(j.look.word)}`"
-          v-html="glyphBody(j.look.glyph, j.look.inspected, j.look.look)"
-        />
-        <text v-if="i % tagEvery === 0" :x="j.x" y="153" text-anchor="middle" class="tag">{{ j.tag }}</text>
-      </RouterLink>
-      <LengthScale :x="MARGIN" :y="TAPE_Y" :length-mm="laid.total" :px-per-mm="scale" />
-      <path :d="`M${MARGIN} ${TAPE_Y - 6}v46h-8`" class="hook" />
-    </svg>
+          <RouterLink
+            v-for="g in glyphs"
+            :key="g.j.id"
+            :to="{ name: 'make', params: { jobId: job.jobId, jointId: g.j.id } }"
+          >
+            <svg
+              :x="jointX(g.j) - 16"
+              :y="top(g.j.lane) + LANE.glyph"
+              width="32"
+              height="18"
+              viewBox="0 0 36 20"
+              overflow="visible"
+              role="img"
+              :aria-label="`${g.j.tag}, ${job.t(g.look.word)}`"
+              v-html="`<title>${g.j.tag}</title>${glyphBody(g.look.glyph, g.look.inspected, g.look.look)}`"
+            />
+          </RouterLink>
+          <text
+            v-for="n in names"
+            :key="n.j.id"
+            :x="jointX(n.j)"
+            :y="top(n.j.lane) + LANE.tag + 12 + n.row * LANE.row"
+            text-anchor="middle"
+            class="tag"
+          >
+            {{ n.j.tag }}
+          </text>
+        </g>
+        <LengthScale :x="MARGIN" :y="height - 38" :from-mm="fromMm" :to-mm="toMm" :px-per-mm="scale" />
+        <path v-if="fromMm < 1" :d="`M${tagAt(0)} ${height - 44}v46h-8`" class="hook" />
+      </svg>
+    </div>
   </div>
 </template>
 
@@ -153,10 +308,47 @@ const bands = computed(() =>
 .box {
   width: 100%;
 }
+.tools {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.small {
+  padding: 0 12px;
+  border-width: 1px;
+  border-color: var(--edge);
+  font-weight: 500;
+}
+.last {
+  margin-left: auto;
+}
+.scroll-down {
+  max-height: 440px;
+  overflow: hidden auto;
+}
+.line-drawing {
+  touch-action: pan-y;
+  cursor: grab;
+}
+.line-drawing:active {
+  cursor: grabbing;
+}
 .pipe {
   fill: var(--pipe-fill);
   stroke: var(--ink);
   stroke-width: 1.6;
+}
+.guessed {
+  stroke-dasharray: 6 4;
+}
+.stem-edge,
+.stem {
+  fill: none;
+  stroke: var(--ink);
+}
+.stem {
+  stroke: var(--pipe-fill);
 }
 .fitting {
   fill: var(--line);
@@ -169,8 +361,13 @@ const bands = computed(() =>
   stroke: var(--ink);
   stroke-width: 1.6;
 }
+.chosen {
+  fill: none;
+  stroke: var(--copper);
+  stroke-width: 3;
+}
 .section-tag {
-  font: 600 16px var(--text);
+  font: 600 15px var(--text);
   fill: var(--violet);
 }
 .measure {
@@ -180,5 +377,13 @@ const bands = computed(() =>
 .tag {
   font: 500 15px var(--figures);
   fill: var(--ink);
+}
+@media (max-width: 720px) {
+  .tools {
+    display: none;
+  }
+  .scroll-down {
+    max-height: 174px;
+  }
 }
 </style>

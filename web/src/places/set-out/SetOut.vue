@@ -1,26 +1,21 @@
 <script setup lang="ts">
-import {
-  type Item,
-  type Msg,
-  addEntry,
-  allMethods,
-  methodOf,
-  parseEntry,
-  takeOffOf,
-  unknownTakeOffs,
-} from '@jugalis/core'
-import { ElInput } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
-import { computed, nextTick, ref } from 'vue'
+import { type Item, allMethods, lineFaults, methodOf, unknownTakeOffs } from '@jugalis/core'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import CarrierSheet from './CarrierSheet.vue'
+import EntryLine from './EntryLine.vue'
 import LineDrawing from './LineDrawing.vue'
 import LineSheet from './LineSheet.vue'
+import NameSheet from './NameSheet.vue'
+import PartList from './PartList.vue'
 import SectionSheet from './SectionSheet.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
+import { useEdits } from './use-edits'
+import { useEntry } from './use-entry'
+import { useLines } from './use-lines'
+import { useRows } from './use-rows'
 
 const job = useJob()
 const view = useView()
@@ -36,104 +31,87 @@ const line = computed(
     view.lines.at(-1) ??
     null,
 )
-const text = ref('')
-const fault = ref('')
-const recall = ref<string[]>([])
-const sheet = ref<'line' | 'section' | 'carrier' | null>(null)
-const measured = ref<Item | null>(null)
+const edits = useEdits(line)
+const rows = useRows(line, edits)
+const entry = useEntry(line, edits, (id) => rows.choose(id))
+const lines = useLines(line, edits)
+const sheet = ref<'line' | 'section' | 'carrier' | 'group' | 'copy' | null>(null)
+const measured = ref<{ item: Item; branch: boolean } | null>(null)
+const { fault } = edits
+
 const pieces = computed(() => line.value?.items.filter((i) => i.type === 'piece') ?? [])
-const jointIds = computed(() => pieces.value.flatMap((p) => p.joints).filter((j): j is string => j !== null))
+const jointsOf = (list: readonly Item[]): string[] =>
+  list.flatMap((p) => p.joints).filter((j): j is string => j !== null)
+const jointIds = computed(() => jointsOf(pieces.value))
 const unknown = computed(() => (line.value ? unknownTakeOffs(job.state, line.value) : []))
-const kinds = computed(() => new Set(unknown.value.map((i) => `${i.fitting} ${i.size} ${i.size2}`)).size)
-const sections = computed(() =>
-  [...view.answers.values()].filter((a) => a.section.jointIds.some((id) => jointIds.value.includes(id))),
+const kinds = computed(
+  () =>
+    new Set(unknown.value.map((o) => [o.fitting.fitting, o.branch, o.fitting.size, o.fitting.size2].join()))
+      .size,
 )
+const faults = computed(() => (line.value ? lineFaults(line.value) : []))
+const sections = computed(() => {
+  const own = new Set(jointIds.value)
+  return [...view.answers.values()].filter((a) => a.section.jointIds.some((id) => own.has(id)))
+})
+/** A boundary is painted on what is chosen, or on the whole line. */
+const painted = computed(() => {
+  const chosen = jointsOf(rows.chosen.value)
+  return rows.chosen.value.length > 1 && chosen.length ? chosen : jointIds.value
+})
 const say = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
 const headline = computed(() => {
   const l = line.value
   if (!l) return 'Nothing set out yet. Begin with a line.'
   if (!l.items.length) return 'Nothing set out yet. Type a fitting and a size, for example: tee 110.'
   if (!allMethods().some((m) => m.id === l.method)) return `${l.tag} has no method: choose how its ends meet.`
+  if (faults.value.length)
+    return `${l.tag} cannot be joined as it stands: ${say(faults.value.length, 'place', 'places')} to mend.`
   return kinds.value
     ? `${l.tag} has ${say(jointIds.value.length, 'joint')} and ${say(pieces.value.length, 'piece')}; ${say(kinds.value, 'take-off')} ${kinds.value === 1 ? 'is' : 'are'} not known.`
-    : `${l.tag} is complete: ${say(jointIds.value.length, 'joint')}, ${say(pieces.value.length, 'piece')}, ${say(sections.value.length, 'section')}.`
+    : `${l.tag} is complete: ${say(jointIds.value.length, 'joint')}, ${say(pieces.value.length, 'piece')}, ${sections.value.length ? say(sections.value.length, 'section') : 'no section yet'}.`
 })
-const rows = computed(() =>
-  (line.value?.items ?? []).map((item) => ({
-    item,
-    what: item.type === 'fitting' ? item.fitting : 'pipe',
-    size: [item.size, item.size2].filter(Boolean).join(' to '),
-    measure:
-      item.type === 'piece' && item.measuredMm !== null
-        ? `${item.measuredMm} ${item.measure?.replace('centre-centre', 'c-c').replace('centre-face', 'c-f').replace('face-face', 'f-f').replace('end-end', 'e-e')}`
-        : '',
-    takeOff: item.type === 'fitting' ? takeOffOf(job.state, item) : null,
-    joints: ([0, 1] as const).flatMap((e) => {
-      const id = item.joints[e]
-      const look = id ? view.looks.get(id) : undefined
-      return id ? [{ id, tag: item.jointTags[e] ?? '', look }] : []
-    }),
-  })),
-)
-
-/** One entry is placed at a time, in the order typed: the next one stands on what the last one made. */
-let placing: Promise<void> = Promise.resolve()
-function enter(): void {
-  const typed = text.value.trim()
-  if (!typed) return
-  // The field is free at once: a quick typist is already at the next entry while this one is kept.
-  text.value = ''
-  recall.value = [typed, ...recall.value].slice(0, 20)
-  placing = placing.then(() => place(typed))
-}
-async function place(typed: string): Promise<void> {
-  const l = line.value
-  if (!l) return
-  const refuse = (why: Msg): void => {
-    fault.value = job.t(why)
-    text.value ||= typed
-  }
-  const entry = parseEntry(typed, l.school, methodOf(l.method)?.sizes(l.material) ?? [])
-  if (!entry.ok) return refuse(entry.why)
-  const added = addEntry(l, entry, () => crypto.randomUUID())
-  if (!added.ok) return refuse(added.why)
-  fault.value = ''
-  await job.write(
-    added.puts.map((p) => ({ kind: 'item-put', data: { lineId: l.id, ...p } })),
-    `${typed} is set out.`,
-  )
-  await nextTick()
-  document.querySelector('.entry')?.scrollIntoView({ block: 'nearest' })
-}
-const lastFittings = computed(() =>
-  [
-    ...new Set(
-      [...(line.value?.items ?? [])]
-        .reverse()
-        .filter((i) => i.type === 'fitting')
-        .map(
-          (i) =>
-            `${i.fitting} ${[i.size, i.size2]
-              .filter(Boolean)
-              .map((s) => s?.replace(/^(d|NPS )/, ''))
-              .join(' ')}`,
-        ),
-    ),
-  ].slice(0, 3),
-)
-async function removeLast(item: Item): Promise<void> {
-  const l = line.value
-  if (!l) return
-  await job.write(
-    [{ kind: 'item-removed', data: { lineId: l.id, itemId: item.id } }],
-    `${item.tag} is taken out.`,
-  )
-}
 const go = (lineId: string): void =>
   void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId } })
-function up(e: Event | KeyboardEvent): void {
-  if ((e as KeyboardEvent).key === 'ArrowUp' && recall.value[0]) text.value = recall.value[0]
+
+/** Enter on a row: what is most often asked of it. */
+function openRow(item: Item): void {
+  if (item.type === 'fitting') measured.value = { item, branch: false }
+  else rows.typeOver(item.id)
 }
+const startEdit = (): void => rows.typeOver(rows.current.value?.id ?? null)
+function insertAfter(): void {
+  const at = rows.current.value
+  if (!at) return
+  entry.cursor.value = { after: at.id, branch: false }
+  document.getElementById('entry')?.focus()
+}
+function key(e: KeyboardEvent): void {
+  const el = e.target as HTMLElement
+  if (e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test(el.tagName)) return
+  if (document.querySelector('dialog[open]')) return
+  const acts: Record<string, () => void> = {
+    j: () => rows.step(1),
+    k: () => rows.step(-1),
+    J: () => rows.step(1, true),
+    K: () => rows.step(-1, true),
+    e: startEdit,
+    d: () => void rows.copy(),
+    D: () => void rows.remove(),
+    i: insertAfter,
+    t: () => rows.current.value?.type === 'fitting' && openRow(rows.current.value),
+    n: () => void (sheet.value = 'line'),
+    '.': () => document.getElementById('entry')?.focus(),
+  }
+  const act = line.value || e.key === 'n' ? acts[e.key] : undefined
+  if (!act) return
+  e.preventDefault()
+  act()
+}
+onMounted(() => window.addEventListener('keydown', key))
+onBeforeUnmount(() => window.removeEventListener('keydown', key))
+const groupWrong = (name: string): string =>
+  /^[\w -]{1,40}$/.test(name) ? '' : 'A group needs a name of letters and figures, for example: drop.'
 </script>
 
 <template>
@@ -150,6 +128,10 @@ function up(e: Event | KeyboardEvent): void {
     </nav>
     <div class="head">
       <h1>{{ headline }}</h1>
+      <p v-for="f in faults.slice(0, 3)" :key="f.item.id" class="refusal">
+        {{ job.t(f.says) }}
+        <button type="button" class="figure-link" @click="rows.choose(f.item.id)">Show it</button>
+      </p>
       <p v-if="line" class="why">
         {{ line.name }}. {{ line.material }}, {{ line.school }} school<template v-if="line.ratingBar"
           >, rated {{ line.ratingBar }} bar</template
@@ -158,82 +140,68 @@ function up(e: Event | KeyboardEvent): void {
     </div>
     <button v-if="!line" type="button" class="button main begin" @click="sheet = 'line'">Begin a line</button>
     <template v-else>
-      <LineDrawing v-if="line.items.length" :line="line" />
-      <div class="scroll" role="region" aria-label="Parts of the line" tabindex="0">
-        <table v-if="rows.length" class="rows">
-          <thead>
-            <tr>
-              <th>Part</th>
-              <th></th>
-              <th>Size</th>
-              <th>Measure or take-off</th>
-              <th>Joints made by it</th>
-              <th></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(r, i) in rows" :key="r.item.id">
-              <td class="strong">{{ r.item.tag }}</td>
-              <td>{{ r.what }}</td>
-              <td>{{ r.size }}</td>
-              <td>
-                <template v-if="r.item.type === 'piece'">{{ r.measure }}</template>
-                <button
-                  v-else
-                  type="button"
-                  class="figure-link"
-                  :class="{ refusal: !r.takeOff }"
-                  @click="measured = r.item"
-                >
-                  {{
-                    r.takeOff ? `${r.takeOff.takeOffMm} to ${r.takeOff.takeOffTo}` : 'not known, measure one'
-                  }}
-                </button>
-              </td>
-              <td>
-                <RouterLink
-                  v-for="j in r.joints"
-                  :key="j.id"
-                  class="joint"
-                  :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.id } }"
-                  ><JointGlyph v-if="j.look" :look="j.look" :tag="j.tag" :height="18" />
-                  {{ j.tag }}</RouterLink
-                >
-              </td>
-              <td>
-                <button
-                  v-if="i === rows.length - 1"
-                  type="button"
-                  class="figure-link"
-                  @click="removeLast(r.item)"
-                >
-                  take out
-                </button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+      <LineDrawing
+        v-if="line.items.length"
+        class="drawn"
+        :line="line"
+        :current="rows.currentId.value"
+        @pick="(id) => rows.choose(id)"
+      />
+      <div v-if="line.items.length" class="buttons no-print" role="toolbar" aria-label="The chosen rows">
+        <span class="why"
+          >{{
+            rows.chosen.value.length > 1
+              ? `${rows.chosen.value.length} rows`
+              : (rows.current.value?.tag ?? 'No row chosen')
+          }}:</span
+        >
+        <button type="button" class="button chip" :disabled="!rows.current.value" @click="startEdit">
+          Edit
+        </button>
+        <button type="button" class="button chip" :disabled="!rows.current.value" @click="insertAfter">
+          Insert after
+        </button>
+        <button type="button" class="button chip" :disabled="!rows.current.value" @click="rows.copy()">
+          Copy below
+        </button>
+        <button
+          type="button"
+          class="button chip"
+          :disabled="!rows.current.value"
+          aria-label="Move up"
+          @click="rows.nudge(-1)"
+        >
+          Up
+        </button>
+        <button
+          type="button"
+          class="button chip"
+          :disabled="!rows.current.value"
+          aria-label="Move down"
+          @click="rows.nudge(1)"
+        >
+          Down
+        </button>
+        <button type="button" class="button chip" :disabled="!rows.current.value" @click="rows.remove()">
+          Take out
+        </button>
+        <button
+          type="button"
+          class="button chip"
+          :disabled="rows.chosen.value.length < 2"
+          @click="sheet = 'group'"
+        >
+          Keep as a group
+        </button>
       </div>
-      <form class="entry" @submit.prevent="enter">
-        <label for="entry">Next fitting or piece</label>
-        <div class="entry-row">
-          <ElInput
-            id="entry"
-            v-model="text"
-            size="large"
-            autocomplete="off"
-            placeholder="tee 110, or 1250 c-c"
-            @keydown="up"
-          />
-          <button type="submit" class="button main">Set out</button>
-        </div>
-        <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-        <div class="chips">
-          <button v-for="f in lastFittings" :key="f" type="button" class="button" @click="text = f">
-            {{ f }}
-          </button>
-        </div>
-      </form>
+      <PartList
+        v-if="line.items.length"
+        :line="line"
+        :rows="rows"
+        @take-off="(item, branch) => (measured = { item, branch })"
+        @open="openRow"
+      />
+      <EntryLine :entry="entry" :fault="fault" :school="line.school" :line="line.tag" />
       <div class="sections">
         <h2>Sections</h2>
         <p v-if="!sections.length" class="why">No boundary painted on this line yet.</p>
@@ -246,17 +214,36 @@ function up(e: Event | KeyboardEvent): void {
           {{ say(a.section.jointIds.length, 'joint') }}, test {{ a.section.testBar }} bar for
           {{ Math.round(a.section.holdS / 60) }} min, working {{ a.section.workingBar }} bar.
         </p>
-        <button type="button" class="button" :disabled="!jointIds.length" @click="sheet = 'section'">
-          Paint a section on this line
-        </button>
-        <button
-          v-if="jointIds.length && !line.insideOf && methodOf(line.method)?.inserts"
-          type="button"
-          class="button"
-          @click="sheet = 'carrier'"
-        >
-          Pipe in pipe: a carrier inside
-        </button>
+        <div class="buttons">
+          <button type="button" class="button" :disabled="!painted.length" @click="sheet = 'section'">
+            {{
+              painted.length < jointIds.length
+                ? `Paint a section on ${say(painted.length, 'joint')}`
+                : 'Paint a section on this line'
+            }}
+          </button>
+          <button
+            v-if="jointIds.length && !line.insideOf && methodOf(line.method)?.inserts"
+            type="button"
+            class="button"
+            @click="sheet = 'carrier'"
+          >
+            Pipe in pipe: a carrier inside
+          </button>
+          <button type="button" class="button" :disabled="!line.items.length" @click="sheet = 'copy'">
+            Copy the line
+          </button>
+          <button type="button" class="button" :disabled="!line.items.length" @click="lines.renumber()">
+            Number anew
+          </button>
+        </div>
+        <template v-if="entry.groups.value.length">
+          <h2>Groups</h2>
+          <p v-for="g in entry.groups.value" :key="g.id">
+            <strong>use {{ g.name }}</strong> {{ g.entries.join(', ') }}
+            <button type="button" class="figure-link" @click="lines.dropGroup(g.id, g.name)">put away</button>
+          </p>
+        </template>
       </div>
     </template>
     <LineSheet v-if="sheet === 'line'" @close="sheet = null" @made="go" />
@@ -264,10 +251,30 @@ function up(e: Event | KeyboardEvent): void {
     <SectionSheet
       v-if="sheet === 'section' && line"
       :line="line"
-      :joint-ids="jointIds"
+      :joint-ids="painted"
       @close="sheet = null"
     />
-    <TakeOffSheet v-if="measured" :item="measured" @close="measured = null" />
+    <NameSheet
+      v-if="sheet === 'group'"
+      title="Keep these rows as a group"
+      label="Name of the group"
+      says="A group is typed in one go: use and its name."
+      action="Keep it"
+      :wrong="groupWrong"
+      @close="sheet = null"
+      @named="(name) => lines.keepGroup(name, rows.chosen.value)"
+    />
+    <NameSheet
+      v-if="sheet === 'copy' && line"
+      :title="`Copy ${line.tag}`"
+      label="Tag of the new line"
+      says="The same parts and measures under another tag, nothing made, nothing cut."
+      action="Copy the line"
+      :wrong="lines.tagWrong"
+      @close="sheet = null"
+      @named="(tag) => lines.copyLine(tag).then((id) => id && go(id))"
+    />
+    <TakeOffSheet v-if="measured" :item="measured.item" :branch="measured.branch" @close="measured = null" />
   </div>
 </template>
 
@@ -293,38 +300,17 @@ function up(e: Event | KeyboardEvent): void {
   align-self: flex-start;
   min-height: 56px;
 }
-.joint {
-  display: inline-flex;
-  align-items: center;
-  gap: 6px;
-  margin-right: 14px;
-  min-height: 24px;
-}
-.entry {
+.buttons {
   display: flex;
-  flex-direction: column;
-  gap: 6px;
-  max-width: 640px;
-}
-.entry label {
-  font-weight: 600;
-}
-.entry-row {
-  display: flex;
-  gap: 8px;
-}
-.entry-row .button {
-  white-space: nowrap;
-}
-.chips {
-  display: flex;
-  gap: 8px;
   flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
 }
-.chips .button {
+.chip {
   border-width: 1px;
   border-color: var(--edge);
   font-weight: 500;
+  padding: 0 12px;
 }
 .sections {
   display: flex;
@@ -332,10 +318,26 @@ function up(e: Event | KeyboardEvent): void {
   gap: 8px;
   align-items: flex-start;
 }
-.scroll {
-  overflow-x: auto;
-}
-.scroll td {
-  white-space: nowrap;
+@media (max-width: 720px) {
+  /* One row of lines that slides; the list before the drawing. */
+  .lines {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    margin: 0 -14px;
+    padding: 0 14px;
+  }
+  .lines > * {
+    flex: none;
+  }
+  .idle {
+    display: none;
+  }
+  .drawn,
+  .sections {
+    order: 1;
+  }
+  .entry {
+    order: 2;
+  }
 }
 </style>

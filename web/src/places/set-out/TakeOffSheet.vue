@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { type Item, parseLength } from '@jugalis/core'
+import { type Item, parseLength, takeOffName } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
-const props = defineProps<{ item: Item }>()
+const props = defineProps<{ item: Item; branch: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
+const name = takeOffName(props.item, props.branch)
+const sizes = [props.item.size, props.item.size2].filter(Boolean).join(' to ')
 const text = ref('')
 const to = ref<'face' | 'stop'>('face')
 const fault = ref('')
@@ -22,7 +24,7 @@ async function save(): Promise<void> {
       {
         kind: 'take-off',
         data: {
-          fitting: props.item.fitting,
+          fitting: name,
           size: props.item.size,
           size2: props.item.size2,
           takeOffMm: mm,
@@ -30,14 +32,14 @@ async function save(): Promise<void> {
         },
       },
     ],
-    `${props.item.fitting} ${props.item.size}: take-off ${text.value}.`,
+    `${name} ${sizes}: take-off ${text.value}.`,
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet :title="`Take-off of ${item.fitting} ${item.size}`" @close="emit('close')">
+  <Sheet :title="`Take-off of ${name} ${sizes}`" @close="emit('close')">
     <p class="why">Measure one; it counts for all like it on this job.</p>
     <label for="take-off">Fitting centre to the socket's</label>
     <div class="to" role="radiogroup" aria-label="Measured to">

@@ -1,0 +1,200 @@
+import { type Page, expect, test } from '@playwright/test'
+import { eventsOf, noViolations, signIn } from './help'
+
+/** A job of its own with one line begun; gives its id. */
+async function newLine(page: Page, name: string, tag = 'Q9'): Promise<string> {
+  await signIn(page)
+  await page.goto('/jobs')
+  await page.getByLabel('Name').fill(name)
+  await page.getByRole('button', { name: 'Begin the job' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing set out yet')
+  await page.keyboard.press('n')
+  await page.getByLabel('Tag').fill(tag)
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Next fitting or piece')).toBeVisible()
+  return page.url().split('/job/')[1]?.split('/')[0] ?? ''
+}
+async function type(page: Page, ...texts: string[]): Promise<void> {
+  const entry = page.getByLabel('Next fitting or piece')
+  for (const text of texts) {
+    await entry.fill(text)
+    await entry.press('Enter')
+    await expect(entry).toHaveValue('')
+  }
+}
+const parts = (page: Page) => page.locator('.part.row .name')
+const typedParts = (page: Page) => page.locator('.part.row .cell:nth-child(2)')
+const headline = (page: Page) => page.getByRole('heading', { level: 1 })
+
+test('branches, edits, moves by key and by mouse, undo and redo', async ({ page }) => {
+  await newLine(page, 'Edits')
+  await type(page, 'tee 110 63', '1250', 'elbow 90', '700', 'cap', 'branch')
+  await expect(page.getByText('into the branch of Q9/F01')).toBeVisible()
+  await type(page, '400', 'valve 63 tag V2', '..')
+  await expect(typedParts(page)).toHaveText([
+    'tee 110 63',
+    '400 c-c',
+    'valve 63',
+    '1250 c-c',
+    'elbow 90 110',
+    '700 c-c',
+    'cap 110',
+  ])
+  await expect(headline(page)).toContainText('Q9 has 6 joints and 3 pieces; 5 take-offs are not known.')
+  await noViolations(page)
+
+  // Keys: down to the long piece, edit it, and take that back and do it again.
+  await page.getByRole('grid').focus()
+  await page.keyboard.press('Home')
+  for (let i = 0; i < 3; i++) await page.keyboard.press('j')
+  await page.keyboard.press('e')
+  await page.keyboard.type('1300 c-f')
+  await page.keyboard.press('Enter')
+  await expect(typedParts(page).nth(3)).toHaveText('1300 c-f')
+  await page.keyboard.press('Control+z')
+  await expect(typedParts(page).nth(3)).toHaveText('1250 c-c')
+  await page.keyboard.press('Control+Shift+Z')
+  await expect(typedParts(page).nth(3)).toHaveText('1300 c-f')
+
+  // A copy below, of two rows; then all three steps back, one after another.
+  await page.keyboard.press('J')
+  await page.keyboard.press('d')
+  await expect(parts(page)).toHaveCount(9)
+  await page.keyboard.press('Shift+D')
+  await expect(parts(page)).toHaveCount(7)
+  await page.keyboard.press('Control+z')
+  await expect(parts(page)).toHaveCount(9)
+  await page.keyboard.press('Control+z')
+  await expect(parts(page)).toHaveCount(7)
+
+  // By mouse: the last cap onto the first elbow. What cannot be joined is said, and shown.
+  await page
+    .locator('.part.row', { hasText: 'cap' })
+    .locator('.grip')
+    .dragTo(page.locator('.part.row', { hasText: 'elbow' }))
+  await expect(typedParts(page).nth(5)).toHaveText('cap 110')
+  await page.getByRole('row', { name: /cap/ }).click()
+  await page.getByRole('button', { name: 'Move down' }).click()
+  await expect(typedParts(page).nth(6)).toHaveText('cap 110')
+  await page.getByRole('row', { name: /elbow/ }).click()
+  await page.getByRole('button', { name: 'Take out' }).click()
+  await expect(headline(page)).toContainText('cannot be joined as it stands: 1 place to mend.')
+  await expect(page.getByText('meet with no fitting between.')).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(headline(page)).toContainText('6 joints')
+
+  // A tee with a branch stays.
+  await page.getByRole('row', { name: /tee 110/ }).click()
+  await page.getByRole('button', { name: 'Take out' }).click()
+  await expect(page.getByRole('alert')).toContainText('Q9/F01 carries a branch. Take the branch away first.')
+})
+
+test('insert, groups, completion, recall, renumber, copy of a line, a section on some rows', async ({
+  page,
+}) => {
+  const job = await newLine(page, 'Groups')
+  await type(page, 'tee 63', '500', 'elbow 90', '300', 'union', '800', 'cap')
+  const entry = page.getByLabel('Next fitting or piece')
+  await entry.fill('el')
+  await entry.press('Tab')
+  await expect(entry).toHaveValue('elbow 90 63')
+  await entry.fill('')
+  await entry.press('ArrowUp')
+  await expect(entry).toHaveValue('cap')
+  await entry.fill('')
+
+  await page.getByRole('row', { name: /elbow/ }).click()
+  await page.getByRole('row', { name: /union/ }).click({ modifiers: ['Shift'] })
+  await page.getByRole('button', { name: 'Keep as a group' }).click()
+  await page.getByLabel('Name of the group').fill('drop')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('use drop elbow 90 63, 300 c-c, union')).toBeVisible()
+
+  await page.getByRole('row', { name: /500 c-c/ }).click()
+  await page.getByRole('button', { name: 'Insert after' }).click()
+  await expect(page.getByText('after Q9/P01.')).toBeVisible()
+  await type(page, 'use drop', '250')
+  await expect(typedParts(page)).toHaveText([
+    'tee 63',
+    '500 c-c',
+    'elbow 90 63',
+    '300 c-c',
+    'union 63',
+    '250 c-c',
+    'elbow 90 63',
+    '300 c-c',
+    'union 63',
+    '800 c-c',
+    'cap 63',
+  ])
+  await entry.fill('use nothing')
+  await entry.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('There is no group called nothing')
+
+  await page.getByRole('button', { name: 'Number anew' }).click()
+  await expect(parts(page)).toHaveText(
+    ['F01', 'P01', 'F02', 'P02', 'F03', 'P03', 'F04', 'P04', 'F05', 'P05', 'F06'].map((t) => new RegExp(t)),
+  )
+
+  await page.getByRole('row', { name: /250 c-c/ }).click()
+  await page.getByRole('row', { name: /800 c-c/ }).click({ modifiers: ['Shift'] })
+  await page.getByRole('button', { name: 'Paint a section on 6 joints' }).click()
+  for (const [label, value] of [
+    ['Working', '6'],
+    ['Test pressure', '9'],
+    ['Fall', '0.2'],
+  ] as const)
+    await page.getByLabel(label).fill(value)
+  await page.getByRole('button', { name: 'Paint it' }).click()
+  await expect(page.getByText('Q9-A 6 joints')).toBeVisible()
+
+  await page.getByRole('button', { name: 'Copy the line' }).click()
+  await page.getByLabel('Tag of the new line').fill('Q9')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('Q9 is there already')
+  await page.getByLabel('Tag of the new line').fill('Q10')
+  await page.keyboard.press('Enter')
+  await expect(headline(page)).toContainText('Q10 has 10 joints and 5 pieces')
+  await expect
+    .poll(async () => (await eventsOf(page, job)).filter((e) => e.kind === 'items-put').length)
+    .toBe(1)
+})
+
+test('the drawing: names never overlap at 100 %, thin out by rule when fitted; a branch has its own lane', async ({
+  page,
+}) => {
+  await newLine(page, 'Long')
+  await type(page, 'tee 63', '300', 'elbow 90', 'x49', 'x49')
+  await expect(headline(page)).toContainText('198 joints')
+  const tags = page.locator('.line-drawing .tag')
+  await expect(page.getByText(/every \d+th joint named/)).toBeVisible()
+  const fitted = await tags.count()
+  expect(fitted).toBeGreaterThan(5)
+  const overlaps = () =>
+    tags.evaluateAll((all) => {
+      const boxes = all.map((t) => t.getBoundingClientRect())
+      return boxes.filter((a, i) =>
+        boxes.some(
+          (b, k) =>
+            k > i && a.left < b.right && b.left < a.right && a.top < b.bottom - 3 && b.top < a.bottom - 3,
+        ),
+      ).length
+    })
+  expect(await overlaps()).toBe(0)
+  await page.getByRole('button', { name: '100 %' }).click()
+  await expect(page.getByText('at 100 %', { exact: true })).toBeVisible()
+  expect(await overlaps()).toBe(0)
+  // Panned by dragging: the tape moves with the line.
+  const numerals = page.locator('.line-drawing .numeral')
+  const before = await numerals.allTextContents()
+  const box = (await page.locator('.line-drawing').boundingBox())!
+  await page.mouse.move(box.x + 600, box.y + 30)
+  await page.mouse.down()
+  await page.mouse.move(box.x + 200, box.y + 30, { steps: 6 })
+  await page.mouse.up()
+  await expect.poll(() => numerals.allTextContents()).not.toEqual(before)
+  await page.keyboard.press('Escape')
+  await page.locator('.line-drawing').focus()
+  await page.keyboard.press('0')
+  await expect.poll(() => tags.count()).toBe(fitted)
+})

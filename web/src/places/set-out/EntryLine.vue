@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed } from 'vue'
+import type { EntryLineState } from './use-entry'
+
+const props = defineProps<{ entry: EntryLineState; fault: string; school: 'metric' | 'inch'; line: string }>()
+const { text, offers, lately, groups, where } = props.entry
+const shown = computed(() =>
+  text.value.trim()
+    ? offers.value
+    : [...lately.value.slice(0, 3), ...groups.value.slice(0, 3).map((g) => `use ${g.name}`)],
+)
+function key(e: Event | KeyboardEvent): void {
+  const k = e as KeyboardEvent
+  if (k.key === 'ArrowUp') props.entry.recallStep(1)
+  else if (k.key === 'ArrowDown') props.entry.recallStep(-1)
+  else if (k.key === 'Tab' && !k.shiftKey && props.entry.complete()) {
+    // Completed: the field keeps the focus.
+  } else return
+  k.preventDefault()
+}
+const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c' : 'tee 110, or 1250 c-c'))
+</script>
+
+<template>
+  <form class="entry" @submit.prevent="entry.enter()">
+    <p class="label">
+      <label for="entry">Next fitting or piece</label>
+      <span v-if="where"
+        >, {{ where }}.
+        <button type="button" class="figure-link" @click="entry.toEnd()">To the end of {{ line }}</button>
+      </span>
+      <span id="entry-help" class="why help">
+        <b>branch</b> into the tee, <b>..</b> back, <b>x3</b> the last pair again, <b>?</b> not yet measured,
+        <b>tag V2</b> a name
+      </span>
+    </p>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <div class="entry-row">
+      <ElInput
+        id="entry"
+        v-model="text"
+        class="typed"
+        size="large"
+        autocomplete="off"
+        :placeholder="example"
+        aria-describedby="entry-help"
+        @keydown="key"
+      />
+      <button type="submit" class="button main">Set out</button>
+      <button v-for="(f, i) in shown" :key="f" type="button" class="button chip" @click="text = f">
+        {{ f }}<kbd v-if="i === 0 && text.trim()">Tab</kbd>
+      </button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.entry {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  position: sticky;
+  bottom: 0;
+  z-index: 2;
+  background: var(--paper);
+  border-top: 2px solid var(--ink);
+  margin: 0 -24px;
+  padding: 8px 24px 12px;
+}
+.label {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 6px;
+}
+.label label {
+  font-weight: 600;
+}
+.entry-row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.typed {
+  flex: 1 1 200px;
+  max-width: 320px;
+}
+.entry-row .button {
+  white-space: nowrap;
+}
+.chip {
+  border-width: 1px;
+  border-color: var(--edge);
+  font-weight: 500;
+}
+kbd {
+  font: 500 15px var(--figures);
+  color: var(--soft);
+  margin-left: 8px;
+}
+.help {
+  font-size: 15px;
+  margin-left: auto;
+}
+@media (max-width: 720px) {
+  .entry {
+    margin: 0 -14px;
+    padding: 6px 14px 8px;
+  }
+  .help {
+    display: none;
+  }
+  .chip:nth-of-type(n + 5) {
+    display: none;
+  }
+}
+</style>

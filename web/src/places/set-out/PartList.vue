@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { monitorForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
+import type { Item, Line } from '@jugalis/core'
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useNarrow } from '../../use-narrow'
+import PartRow from './PartRow.vue'
+import type { Rows } from './use-rows'
+
+/** The parts of a line as a grid of rows; only those in sight are in the page, however long the line is. */
+const props = defineProps<{ line: Line; rows: Rows }>()
+const emit = defineEmits<{ takeOff: [item: Item, branch: boolean]; open: [item: Item] }>()
+const narrow = useNarrow()
+const scroller = ref<HTMLElement>()
+const rowPx = computed(() => (narrow.value ? 56 : 44))
+/** On paper every row is there. */
+const printing = ref(false)
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: props.line.items.length,
+    getScrollElement: () => scroller.value ?? null,
+    estimateSize: () => rowPx.value,
+    getItemKey: (i: number) => props.line.items[i]?.id ?? i,
+    overscan: printing.value ? 5000 : 6,
+  })),
+)
+watch(rowPx, () => virtual.value.measure())
+/** How deep in branches each run lies, for its indent. */
+const depths = computed(() => {
+  const own = new Map<string, string | undefined>(props.line.items.map((i) => [i.id, i.run]))
+  const out = new Map<string | undefined, number>([[undefined, 0]])
+  const depth = (run: string | undefined): number => {
+    let d = out.get(run)
+    if (d === undefined) out.set(run, (d = own.has(run as string) ? depth(own.get(run as string)) + 1 : 1))
+    return d
+  }
+  for (const i of props.line.items) depth(i.run)
+  return out
+})
+watch(
+  () => props.rows.currentId.value,
+  (id) => {
+    const at = props.line.items.findIndex((i) => i.id === id)
+    if (at >= 0) virtual.value.scrollToIndex(at, { align: 'auto' })
+  },
+)
+
+const onPrint = (on: boolean) => (): void => void (printing.value = on)
+const [before, after] = [onPrint(true), onPrint(false)]
+let stop: (() => void) | undefined
+onMounted(() => {
+  window.addEventListener('beforeprint', before)
+  window.addEventListener('afterprint', after)
+  stop = monitorForElements({
+    onDrop: ({ source, location }) => {
+      const target = location.current.dropTargets[0]
+      const id = source.data.itemId as string | undefined
+      const onto = target?.data.itemId as string | undefined
+      if (!id || !onto || id === onto) return
+      const { rows } = props
+      const ids = rows.chosenIds.value.has(id) ? new Set(rows.chosenIds.value) : new Set([id])
+      if (!ids.has(onto)) void rows.moveTo(ids, onto)
+    },
+  })
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('beforeprint', before)
+  window.removeEventListener('afterprint', after)
+  stop?.()
+})
+function key(e: KeyboardEvent): void {
+  const { rows } = props
+  const acts: Record<string, () => void> = {
+    ArrowDown: () => (e.altKey ? void rows.nudge(1) : rows.step(1, e.shiftKey)),
+    ArrowUp: () => (e.altKey ? void rows.nudge(-1) : rows.step(-1, e.shiftKey)),
+    Home: () => rows.choose(props.line.items[0]?.id ?? null),
+    End: () => rows.choose(props.line.items.at(-1)?.id ?? null),
+    Enter: () => rows.current.value && emit('open', rows.current.value),
+    Delete: () => void rows.remove(),
+  }
+  const act = acts[e.key]
+  if (!act || /INPUT|BUTTON|A/.test((e.target as HTMLElement).tagName.replace('DIV', ''))) return
+  e.preventDefault()
+  act()
+}
+</script>
+
+<template>
+  <div
+    ref="scroller"
+    class="parts"
+    role="grid"
+    aria-label="Parts of the line"
+    aria-multiselectable="true"
+    :aria-rowcount="line.items.length + 1"
+    tabindex="0"
+    @keydown="key"
+  >
+    <div class="part head-row" role="row" aria-rowindex="1">
+      <span class="cell" role="columnheader">Part</span>
+      <span class="cell" role="columnheader">As typed</span>
+      <span class="cell size" role="columnheader">Size</span>
+      <span class="cell" role="columnheader">Take-off</span>
+      <span class="cell" role="columnheader">Joints</span>
+    </div>
+    <div role="presentation" class="space" :style="{ height: `${virtual.getTotalSize()}px` }">
+      <PartRow
+        v-for="v in virtual.getVirtualItems()"
+        :key="String(v.key)"
+        :item="line.items[v.index]!"
+        :index="v.index"
+        :line="line"
+        :depth="depths.get(line.items[v.index]!.run) ?? 0"
+        :rows="rows"
+        :style="{ transform: `translateY(${v.start}px)`, height: `${v.size}px` }"
+        @take-off="(i, b) => emit('takeOff', i, b)"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.parts {
+  flex: none;
+  max-height: min(40vh, 480px);
+  overflow: auto;
+  border-bottom: 1px solid var(--line);
+}
+.space {
+  position: relative;
+}
+.head-row {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: var(--paper);
+  border-bottom: 2px solid var(--ink);
+  font-size: 15px;
+  color: var(--soft);
+  min-height: 34px;
+}
+@media print {
+  .parts {
+    max-height: none;
+    overflow: visible;
+  }
+}
+</style>
+<style>
+/* Head and rows share their columns. */
+.part {
+  display: grid;
+  grid-template-columns: 112px minmax(150px, 1.2fr) 96px minmax(170px, 1fr) minmax(150px, 1.2fr);
+  align-items: center;
+  column-gap: 10px;
+}
+.part .cell {
+  min-width: 0;
+}
+@media (max-width: 720px) {
+  .part {
+    grid-template-columns: 84px minmax(96px, 1fr) minmax(110px, 1.1fr);
+  }
+  .part .size,
+  .part .cell:last-child {
+    display: none;
+  }
+}
+</style>

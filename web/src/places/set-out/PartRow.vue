@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
+import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine'
+import { type Item, type Line, entryText, outletsOf, takeOffOf } from '@jugalis/core'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import JointGlyph from '../../tapes/JointGlyph.vue'
+import { useJob } from '../../stores/job'
+import { useView } from '../../view'
+import type { Rows } from './use-rows'
+
+const props = defineProps<{ item: Item; index: number; line: Line; depth: number; rows: Rows }>()
+const emit = defineEmits<{ takeOff: [item: Item, branch: boolean] }>()
+const job = useJob()
+const view = useView()
+const el = ref<HTMLElement>()
+const over = ref(false)
+const typed = ref('')
+const isCurrent = computed(() => props.rows.currentId.value === props.item.id)
+const isChosen = computed(() => props.rows.chosenIds.value.has(props.item.id))
+const isEdited = computed(() => props.rows.editing.value === props.item.id)
+const text = computed(() => entryText(props.item, props.line.school))
+const size = computed(() => [props.item.size, props.item.size2].filter(Boolean).join(' to '))
+const outlets = computed(() =>
+  props.item.type === 'fitting'
+    ? outletsOf(props.line, props.item).map((o) => ({
+        ...o,
+        known: takeOffOf(job.state, o.fitting, o.branch),
+      }))
+    : [],
+)
+const joints = computed(() =>
+  ([0, 1] as const).flatMap((e) => {
+    const id = props.item.joints[e]
+    return id ? [{ id, tag: props.item.jointTags[e] ?? '', look: view.looks.get(id) }] : []
+  }),
+)
+/** A tee with a branch has two: each says which it is. */
+function takeOffText(o: (typeof outlets.value)[number]): string {
+  const which = outlets.value.length > 1 ? (o.branch ? 'branch ' : 'run ') : ''
+  if (o.known) return `${which}${o.known.takeOffMm} to ${o.known.takeOffTo}`
+  return which ? `${which}not known` : 'not known, measure one'
+}
+watch(isEdited, async (on) => {
+  if (!on) return
+  typed.value = text.value
+  await nextTick()
+  const field = el.value?.querySelector('input')
+  field?.focus()
+  field?.select()
+})
+async function keep(): Promise<void> {
+  if (typed.value.trim() === text.value || (await props.rows.change(props.item, typed.value))) leave()
+}
+function leave(): void {
+  if (isEdited.value) props.rows.typeOver(null)
+  el.value?.closest<HTMLElement>('[role=grid]')?.focus()
+}
+let stop: (() => void) | undefined
+onMounted(() => {
+  const handle = el.value?.querySelector('.grip')
+  if (!el.value || !handle) return
+  stop = combine(
+    draggable({
+      element: el.value,
+      dragHandle: handle,
+      getInitialData: () => ({ itemId: props.item.id }),
+    }),
+    dropTargetForElements({
+      element: el.value,
+      getData: () => ({ itemId: props.item.id }),
+      onDragEnter: () => (over.value = true),
+      onDragLeave: () => (over.value = false),
+      onDrop: () => (over.value = false),
+    }),
+  )
+})
+onBeforeUnmount(() => stop?.())
+</script>
+
+<template>
+  <div
+    ref="el"
+    class="part row"
+    role="row"
+    :aria-rowindex="index + 2"
+    :aria-selected="isChosen"
+    :class="{ current: isCurrent, chosen: isChosen, over }"
+    @click="rows.choose(item.id, $event.shiftKey)"
+    @dblclick="rows.typeOver(item.id)"
+  >
+    <span class="cell strong name" role="gridcell" :style="{ paddingLeft: `${Math.min(depth, 6) * 14}px` }">
+      <span class="grip no-print" title="Drag to move" aria-hidden="true">⠿</span
+      >{{ item.tag.replace(`${line.tag}/`, '') }}
+    </span>
+    <span class="cell" role="gridcell">
+      <form v-if="isEdited" @submit.prevent="keep" @keydown.esc.stop="leave">
+        <input
+          v-model="typed"
+          class="field"
+          :aria-label="`${item.tag} as typed`"
+          autocomplete="off"
+          @blur="leave"
+        />
+      </form>
+      <template v-else>{{ text }}<span v-if="item.closing" class="why"> goes in last</span></template>
+    </span>
+    <span class="cell size" role="gridcell">{{ size }}</span>
+    <span class="cell takes" role="gridcell">
+      <button
+        v-for="o in outlets"
+        :key="String(o.branch)"
+        type="button"
+        class="figure-link take"
+        :class="{ refusal: !o.known }"
+        @click.stop="emit('takeOff', item, o.branch)"
+      >
+        {{ takeOffText(o) }}
+      </button>
+    </span>
+    <span class="cell" role="gridcell">
+      <RouterLink
+        v-for="j in joints"
+        :key="j.id"
+        class="joint"
+        :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.id } }"
+        @click.stop
+        ><JointGlyph v-if="j.look" :look="j.look" :tag="j.tag" :height="18" /> {{ j.tag }}</RouterLink
+      >
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 100%;
+  border-bottom: 1px solid var(--line);
+  cursor: default;
+  white-space: nowrap;
+}
+.chosen {
+  background: var(--sheet);
+}
+.current {
+  box-shadow:
+    inset 0 2px 0 var(--ink),
+    inset 0 -2px 0 var(--ink);
+}
+.over {
+  box-shadow: inset 0 -4px 0 var(--copper);
+}
+.grip {
+  display: inline-block;
+  width: 20px;
+  cursor: grab;
+  color: var(--soft);
+}
+.cell {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.field {
+  width: 100%;
+  height: 36px;
+  border: 2px solid var(--copper);
+  background: var(--sheet);
+  padding: 0 8px;
+}
+.take {
+  margin-right: 12px;
+  min-height: 24px;
+}
+.joint {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  margin-right: 14px;
+  min-height: 24px;
+}
+@media (max-width: 720px) {
+  .takes {
+    display: flex;
+    flex-direction: column;
+    align-items: flex-start;
+  }
+}
+</style>

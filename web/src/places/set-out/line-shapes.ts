@@ -1,0 +1,112 @@
+import type { Laid, LaidJoint, LaidPart } from '@jugalis/core'
+import { type Labelled, type Placed, fullScale, thinned } from '../../tapes/labels'
+
+/** Heights within a lane of the drawing, px: section bands, pipe, glyphs, two rows of tags. */
+export const LANE = { height: 128, band: 4, middle: 58, glyph: 86, tag: 106, row: 15 } as const
+export const TAG_ROWS = 2
+export const GLYPH_PX = 34
+const TAG_CHAR_PX = 7.4
+/** Glyph and tag stand on the pipe's side of the joint, so that two joints at one fitting keep apart. */
+const ASIDE_PX = 12
+
+export const tagX = (j: LaidJoint, scale: number): number => j.atMm * scale + (j.end ? -ASIDE_PX : ASIDE_PX)
+/** Tags of joints as labels, in the order in which they stand along their lanes. */
+export const tagLabels = (joints: readonly LaidJoint[], scale: number): Labelled[] =>
+  joints.map((j) => ({
+    x: tagX(j, scale),
+    width: Math.max(GLYPH_PX, j.tag.length * TAG_CHAR_PX),
+    lane: j.lane,
+  }))
+
+export const inDrawingOrder = (joints: readonly LaidJoint[]): LaidJoint[] =>
+  [...joints].sort((a, b) => a.lane - b.lane || a.atMm - b.atMm || b.end - a.end)
+
+/** The scale called 100 %: every tag has room, and a metre is at least a hand wide. */
+export const fullScaleOf = (joints: readonly LaidJoint[]): number =>
+  fullScale((scale) => tagLabels(joints, scale), TAG_ROWS, { least: 0.25, most: 4 })
+
+export interface Tags {
+  stride: number
+  placed: Placed[]
+  /** Joints whose glyph has room, by index. */
+  glyphs: number[]
+}
+/** Which tags and glyphs are drawn at a scale. */
+export function tagsAt(joints: readonly LaidJoint[], scale: number): Tags {
+  const labels = tagLabels(joints, scale)
+  const { stride, placed } = thinned(labels, TAG_ROWS)
+  const glyphs: number[] = []
+  let lane = -1
+  let end = -Infinity
+  joints.forEach((j, i) => {
+    const x = tagX(j, scale)
+    if (j.lane !== lane) [lane, end] = [j.lane, -Infinity]
+    if (x - GLYPH_PX / 2 < end) return
+    end = x + GLYPH_PX / 2
+    glyphs.push(i)
+  })
+  return { stride, placed, glyphs }
+}
+
+/** Parts narrower than this are drawn as one with their neighbours of the same size. */
+const FUSE_PX = 2.5
+/** Pipes and fittings in sight, small ones fused so that a long line stays light. */
+export function inSight(laid: Laid, scale: number, fromMm: number, toMm: number): LaidPart[] {
+  const out: LaidPart[] = []
+  for (const p of laid.parts) {
+    if (p.toMm < fromMm || p.fromMm > toMm) continue
+    const last = out.at(-1)
+    if (
+      last &&
+      last.lane === p.lane &&
+      last.odMm === p.odMm &&
+      (p.toMm - p.fromMm) * scale < FUSE_PX &&
+      (last.toMm - last.fromMm) * scale < 40
+    )
+      out[out.length - 1] = { ...last, toMm: Math.max(last.toMm, p.toMm) }
+    else out.push(p)
+  }
+  return out
+}
+
+export interface Band {
+  key: string
+  name: string
+  hatch: number
+  lane: number
+  fromMm: number
+  toMm: number
+  /** Bands that lie over one another stand in rows. */
+  row: number
+}
+export const HATCHES = 4
+/** Stretches of each section along the lanes: joints that follow one another. */
+export function bandsOf(
+  joints: readonly LaidJoint[],
+  sections: readonly { id: string; tag: string; jointIds: readonly string[] }[],
+): Band[] {
+  const out: Band[] = []
+  sections.forEach((s, hatch) => {
+    const inside = new Set(s.jointIds)
+    let open: Band | null = null
+    for (const j of joints) {
+      if (!inside.has(j.id) || open?.lane !== j.lane) open = null
+      if (!inside.has(j.id)) continue
+      if (open) open.toMm = j.atMm
+      else {
+        const at = { fromMm: j.atMm, toMm: j.atMm, lane: j.lane }
+        out.push((open = { key: `${s.id} ${j.id}`, name: s.tag, hatch: hatch % HATCHES, row: 0, ...at }))
+      }
+    }
+  })
+  for (const b of out)
+    b.row = out.filter(
+      (o) =>
+        o !== b &&
+        o.lane === b.lane &&
+        o.fromMm <= b.toMm &&
+        b.fromMm <= o.toMm &&
+        out.indexOf(o) < out.indexOf(b),
+    ).length
+  return out
+}

@@ -1,0 +1,43 @@
+import { type Edited, type Line, type Shop, begunJoints } from '@jugalis/core'
+import { type Ref, computed, nextTick, ref } from 'vue'
+import { useJob } from '../../stores/job'
+
+/** Edits of one line: each is worked out on the line as it stands, kept as one act, and refused in words. */
+export function useEdits(line: Ref<Line | null>) {
+  const job = useJob()
+  const fault = ref('')
+  const shop = computed<Shop>(() => ({
+    begun: begunJoints(job.state),
+    newId: () => crypto.randomUUID(),
+  }))
+  /** One edit at a time, in the order asked for: the next one stands on what the last one made. */
+  let working: Promise<boolean> = Promise.resolve(true)
+
+  /** @param says what the act is called afterwards. Gives whether it was done. */
+  function edit(
+    work: (line: Line, shop: Shop) => Edited,
+    says: string,
+    refused?: () => void,
+  ): Promise<boolean> {
+    working = working.then(async () => {
+      const l = line.value
+      if (!l) return false
+      const edited = work(l, shop.value)
+      if (!edited.ok) {
+        fault.value = job.t(edited.why)
+        refused?.()
+        return false
+      }
+      fault.value = ''
+      await job.write(
+        edited.edits.map((e) => ({ kind: e.kind, data: { lineId: l.id, ...e.data } })),
+        says,
+      )
+      await nextTick()
+      return true
+    })
+    return working
+  }
+  return { fault, edit }
+}
+export type Edits = ReturnType<typeof useEdits>

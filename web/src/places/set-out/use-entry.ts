@@ -1,0 +1,102 @@
+import { type Cursor, END, type Line, completions, entryText, placeTexts, standing } from '@jugalis/core'
+import { type Ref, computed, ref, watch } from 'vue'
+import { useJob } from '../../stores/job'
+import type { Edits } from './use-edits'
+
+const REMEMBERED = 30
+
+/** The entry line: what is typed, where it goes, what it may become, what was typed before. */
+export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed: (id: string) => void) {
+  const job = useJob()
+  const text = ref('')
+  const cursor = ref<Cursor>(END)
+  const recall = ref<string[]>([])
+  const recalled = ref(-1)
+  watch(
+    () => line.value?.id,
+    () => void (cursor.value = END),
+  )
+  const groups = computed(() => [...job.state.groups.values()])
+  /** Fittings of this line as last typed, newest first. */
+  const lately = computed(() => {
+    const l = line.value
+    if (!l) return []
+    const fittings = l.items
+      .slice(-60)
+      .reverse()
+      .filter((i) => i.type === 'fitting')
+    return [...new Set(fittings.map((i) => entryText(i, l.school)))].slice(0, 6)
+  })
+  const offers = computed(() =>
+    completions(
+      text.value,
+      lately.value,
+      groups.value.map((g) => g.name),
+    ),
+  )
+  const where = computed(() => {
+    const l = line.value
+    const at = l && standing(l, cursor.value)
+    if (!l || !at || cursor.value.after === null) return ''
+    return cursor.value.branch ? `into the branch of ${at.tag}` : `after ${at.tag}`
+  })
+
+  function enter(): void {
+    const typed = text.value.trim()
+    if (!typed) return
+    // The field is free at once: a quick typist is already at the next entry while this one is kept.
+    text.value = ''
+    recalled.value = -1
+    recall.value = [typed, ...recall.value.filter((r) => r !== typed)].slice(0, REMEMBERED)
+    const group = /^use (.+)$/i.exec(typed)?.[1]?.trim()
+    const texts = group
+      ? groups.value.find((g) => g.name.toLowerCase() === group.toLowerCase())?.entries
+      : [typed]
+    const refused = (): void => void (text.value ||= typed)
+    if (!texts) {
+      fault.value = `There is no group called ${group}. Choose rows and keep them as a group first.`
+      return refused()
+    }
+    let next: Cursor = cursor.value
+    void edit(
+      (l, shop) => {
+        const done = placeTexts(l, texts, cursor.value, shop, l.school)
+        if (done.ok) next = done.cursor
+        return done
+      },
+      `${typed}: set out.`,
+      refused,
+    ).then((ok) => {
+      const l = line.value
+      if (!ok || !l) return
+      // At the end of the main run it stays there, whatever is taken out in the meantime.
+      cursor.value = next.after !== null && !next.branch && standing(l, END)?.id === next.after ? END : next
+      const at = next.after ?? standing(l, END)?.id
+      if (at) placed(at)
+    })
+  }
+  function complete(): boolean {
+    const first = offers.value[0]
+    if (!first || !text.value.trim()) return false
+    text.value = first
+    return true
+  }
+  function recallStep(by: 1 | -1): void {
+    const next = Math.max(-1, Math.min(recall.value.length - 1, recalled.value + by))
+    recalled.value = next
+    text.value = next < 0 ? '' : (recall.value[next] ?? '')
+  }
+  return {
+    text,
+    cursor,
+    offers,
+    lately,
+    groups,
+    where,
+    enter,
+    complete,
+    recallStep,
+    toEnd: () => void (cursor.value = END),
+  }
+}
+export type EntryLineState = ReturnType<typeof useEntry>
