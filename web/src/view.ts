@@ -12,11 +12,13 @@ import {
   sectionAnswer,
 } from '@jugalis/core'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useClock } from './stores/clock'
 import { useJob } from './stores/job'
 
 const STEP_S = 5
+/** From so many joints the drawing and the list do not wait for looks and answers: those follow a moment later. */
+const LARGE = { joints: 800, afterMs: 150 }
 
 /**
  * What the places show, all from one reading of the job: facts of each joint, answer of each section. Worked out
@@ -28,18 +30,33 @@ export const useView = defineStore('view', () => {
   const mode = ref<CureMode>('coldest')
   const nowS = computed(() => Math.floor(clock.nowS / STEP_S) * STEP_S)
 
+  /** The state that looks and answers are worked out from. */
+  const judged = shallowRef(job.state)
+  let later: ReturnType<typeof setTimeout> | undefined
+  watch(
+    () => job.state,
+    (state) => {
+      clearTimeout(later)
+      const other = state.jobId !== judged.value.jobId
+      if (other || jointPlaces(state).size < LARGE.joints) judged.value = state
+      else later = setTimeout(() => (judged.value = state), LARGE.afterMs)
+    },
+    { flush: 'sync' },
+  )
   const facts = computed<ReadonlyMap<string, JointFacts>>(() => {
     const all = new Map<string, JointFacts>()
-    for (const id of jointPlaces(job.state).keys()) {
-      const f = jointFacts(job.state, id, 'coldest', nowS.value)
+    const state = judged.value
+    for (const id of jointPlaces(state).keys()) {
+      const f = jointFacts(state, id, 'coldest', nowS.value)
       if (f) all.set(id, f)
     }
     return all
   })
   const answers = computed<ReadonlyMap<string, SectionAnswer>>(() => {
     const all = new Map<string, SectionAnswer>()
-    for (const id of job.state.sections.keys()) {
-      const a = sectionAnswer(job.state, id, nowS.value, mode.value)
+    const state = judged.value
+    for (const id of state.sections.keys()) {
+      const a = sectionAnswer(state, id, nowS.value, mode.value)
       if (a) all.set(id, a)
     }
     return all

@@ -45,9 +45,15 @@ const HALF = { share: 0.75, leastMm: 30 }
 /** Branches in one lane keep this far apart. */
 const APART_MM = 160
 
-const odOf = (size: string): number => {
-  const read = parseSize(size)
-  return (read && outsideDiameterMm(read)) ?? 50
+const ods = new Map<string, number>()
+/** Outside diameter to draw by; sizes are few and lines long. */
+function odOf(size: string): number {
+  let mm = ods.get(size)
+  if (mm === undefined) {
+    const read = parseSize(size)
+    ods.set(size, (mm = (read && outsideDiameterMm(read)) ?? 50))
+  }
+  return mm
 }
 
 /**

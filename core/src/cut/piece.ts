@@ -1,7 +1,7 @@
 import { methodOf } from '../methods/registry.js'
 import type { Ctx, Fig, Msg } from '../methods/method.js'
 import { fig, msg, noFig } from '../sources/source.js'
-import { jointPlaces, jointSpec } from '../joint/lookup.js'
+import { type JointPlace, jointPlaces, jointSpec } from '../joint/lookup.js'
 import { branches, fittingAt, hasBranch, inBranch } from '../joint/runs.js'
 import { type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../joint/state.js'
 import { bodyOf } from './carrier.js'
@@ -44,6 +44,35 @@ const NEUTRAL: Omit<Ctx, 'school' | 'pin'> = {
   mode: 'coldest',
 }
 
+type EndMarks = Pick<PieceEnd, 'depthMm' | 'checkMarkMm'>
+const marks = new WeakMap<JobState, Map<string, EndMarks>>()
+/** Depth and check mark of a joint's pipe end. Joints of one line and size share them: worked out once for a state. */
+function marksOf(state: JobState, place: JointPlace): EndMarks {
+  let known = marks.get(state)
+  if (!known) marks.set(state, (known = new Map()))
+  const key = `${place.line.id} ${place.piece.size}`
+  let found = known.get(key)
+  if (!found) known.set(key, (found = readMarks(state, place)))
+  return found
+}
+function readMarks(state: JobState, place: JointPlace): EndMarks {
+  const { line } = place
+  const method = methodOf(line.method)
+  // Ends that meet face to face add nothing to the length.
+  if (method && !method.inserts) return { depthMm: fig(0, 'cp-face-to-face'), checkMarkMm: null }
+  const parsed = method?.parse(jointSpec(state, place))
+  if (!method || !parsed?.ok) return { depthMm: null, checkMarkMm: null }
+  const insertion = method.insertion(parsed.spec, {
+    ...NEUTRAL,
+    school: line.school,
+    pin: { rules: 1, chart: null, school: line.school, table: state.job.table },
+  })
+  return {
+    depthMm: insertion.depthMm,
+    checkMarkMm: insertion.marks.find((m) => m.kind === 'check')?.fromEndMm ?? null,
+  }
+}
+
 /** Cut length and marks of one piece of a line, from its measure, the take-offs of its fittings and the insertions. */
 export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
   const places = jointPlaces(state)
@@ -52,28 +81,13 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
     const branch = inBranch(item, end, fitting)
     const jointId = item.joints[end]
     const place = jointId ? places.get(jointId) : undefined
-    const method = methodOf(line.method)
-    const parsed = place && method?.parse(jointSpec(state, place))
-    const bare = {
+    return {
       jointId,
       jointTag: item.jointTags[end],
       fitting,
       branch,
+      ...(place ? marksOf(state, place) : { depthMm: null, checkMarkMm: null }),
       takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting), branch) : null,
-    }
-    // Ends that meet face to face add nothing to the length.
-    if (place && method && !method.inserts)
-      return { ...bare, depthMm: fig(0, 'cp-face-to-face'), checkMarkMm: null }
-    if (!method || !parsed?.ok) return { ...bare, depthMm: null, checkMarkMm: null }
-    const insertion = method.insertion(parsed.spec, {
-      ...NEUTRAL,
-      school: line.school,
-      pin: { rules: 1, chart: null, school: line.school, table: state.job.table },
-    })
-    return {
-      ...bare,
-      depthMm: insertion.depthMm,
-      checkMarkMm: insertion.marks.find((m) => m.kind === 'check')?.fromEndMm ?? null,
     }
   }) as [PieceEnd, PieceEnd]
   const cutMm = cutFigure(item, ends)

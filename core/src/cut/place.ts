@@ -185,6 +185,7 @@ function placeAll(
   cursor: Cursor,
   shop: Shop,
 ): Placed {
+  if (entries.length === 1) return placeEntry(line, entries[0] as Entry & { ok: true }, cursor, shop)
   let items: Item[] = line.items
   let at = cursor
   for (const entry of entries) {

@@ -56,17 +56,18 @@ function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item
   const taken = new Set([...line.items, ...wanted].flatMap((i) => i.jointTags))
   return wanted.map((piece) => {
     if (piece.type !== 'piece') return piece
+    const meet = ([0, 1] as const).map((end) => fittingAt(wanted, piece, end) !== null)
+    if (meet.every((meets, end) => meets === (piece.joints[end] !== null))) return piece
     const joints: Item['joints'] = [...piece.joints]
     const jointTags: Item['jointTags'] = [...piece.jointTags]
     for (const end of [0, 1] as const) {
-      const meets = fittingAt(wanted, piece, end) !== null
+      const meets = meet[end] as boolean
       if (meets === (joints[end] !== null)) continue
       joints[end] = meets ? newId() : null
       jointTags[end] = meets ? nextTag(`${line.tag}-`, taken) : null
       taken.add(jointTags[end])
     }
-    const same = joints.every((j, end) => j === piece.joints[end])
-    return same ? piece : { ...piece, joints, jointTags }
+    return { ...piece, joints, jointTags }
   })
 }
 
@@ -95,19 +96,35 @@ function broken(before: readonly Item[], after: readonly Item[], begun: Readonly
 /** The changes that lead from one list to another; as few moves as there can be. */
 export function difference(before: readonly Item[], after: readonly Item[]): Edit[] {
   const edits: Edit[] = []
-  const kept = new Set(after.map((i) => i.id))
-  for (const i of before) if (!kept.has(i.id)) edits.push({ kind: 'item-removed', data: { itemId: i.id } })
-  const was = new Map(before.map((i, at) => [i.id, { at, text: JSON.stringify(itemData(i)) }]))
-  const stay = longestRising(after.flatMap((i) => was.get(i.id)?.at ?? []))
-  let prev: string | null = null
-  for (const item of after) {
+  // What is the same at both ends of the list plays no part: a line of thousands is mostly that.
+  let from = 0
+  while (from < before.length && before[from] === after[from]) from++
+  let tail = 0
+  while (
+    tail < Math.min(before.length, after.length) - from &&
+    before[before.length - 1 - tail] === after[after.length - 1 - tail]
+  )
+    tail++
+  const was = new Map(before.slice(from, before.length - tail).map((item, at) => [item.id, { at, item }]))
+  const will = after.slice(from, after.length - tail)
+  const kept = new Set(will.map((i) => i.id))
+  for (const id of was.keys()) if (!kept.has(id)) edits.push({ kind: 'item-removed', data: { itemId: id } })
+  const stay = longestRising(will.flatMap((i) => was.get(i.id)?.at ?? []))
+  const isEmpty = from + tail === 0 && ![...was.keys()].some((id) => kept.has(id))
+  let prev: string | null = after[from - 1]?.id ?? null
+  for (const item of will) {
     const had = was.get(item.id)
-    const data = { itemId: item.id, afterItemId: prev, item: itemData(item) }
-    if (!had) edits.push({ kind: 'item-put', data })
+    const put = (): void =>
+      void edits.push({
+        kind: 'item-put',
+        data: { itemId: item.id, afterItemId: prev, item: itemData(item) },
+      })
+    if (!had) put()
     // An item that is put after nothing goes to the end of its line: to stand first it is moved there.
-    if (had ? !stay.has(had.at) : prev === null && before.some((i) => kept.has(i.id)))
+    if (had ? !stay.has(had.at) : prev === null && !isEmpty)
       edits.push({ kind: 'item-moved', data: { itemId: item.id, afterItemId: prev } })
-    if (had && had.text !== JSON.stringify(data.item)) edits.push({ kind: 'item-put', data })
+    if (had && had.item !== item && JSON.stringify(itemData(had.item)) !== JSON.stringify(itemData(item)))
+      put()
     prev = item.id
   }
   return edits

@@ -90,9 +90,11 @@ export function sectionAnswer(
     .filter((f): f is JointFacts => f !== null)
   const { last, proved } = provedBy(state, section, all)
   let plannedSoFar = 0
+  const plans: (readonly Piece[])[] = []
   const joints = all.map((facts): JointInSection => {
     const plannedHomeS = facts.homeAtS === null ? nowS + PLAN_PACE_S * ++plannedSoFar : null
     const plan = plannedHomeS === null ? facts.pieces : plannedPieces(facts, plannedHomeS)
+    plans.push(plan)
     return {
       facts,
       look: lookOf(facts, nowS, section.testBar, proved),
@@ -116,9 +118,7 @@ export function sectionAnswer(
   const ladder = ladderOf(curves, nowS)
   const planned = curves.map((c, i) => {
     const j = joints[i] as JointInSection
-    return j.plannedHomeS === null
-      ? c
-      : curve(j.facts, j.plannedHomeS, plannedPieces(j.facts, j.plannedHomeS))
+    return j.plannedHomeS === null ? c : curve(j.facts, j.plannedHomeS, plans[i] ?? [])
   })
   const plan = joints.some((j) => j.plannedHomeS !== null) ? ladderOf(planned, nowS) : ladder
   const readyAtS = timeOf(ladder.pieces, section.testBar, SAME_BAR)

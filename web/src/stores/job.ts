@@ -109,7 +109,10 @@ export const useJob = defineStore('job', () => {
   }
   async function reload(): Promise<void> {
     if (!jobId.value) return
-    pending.value = (await outbox.waiting(jobId.value)).map(asEvent)
+    const waiting = (await outbox.waiting(jobId.value)).map(asEvent)
+    const same =
+      waiting.length === pending.value.length && waiting.every((e, i) => e.id === pending.value[i]?.id)
+    if (!same) pending.value = waiting
     returned.value = await outbox.tray(jobId.value)
   }
   async function read(): Promise<void> {
@@ -125,7 +128,12 @@ export const useJob = defineStore('job', () => {
       if (jobId.value !== id || !r.lines.length) return
       const fresh = r.lines.filter((l) => l.seq > head)
       head = Math.max(head, r.head)
-      if (fresh.length) known.value = [...known.value, ...fresh.map((l) => l.event)]
+      if (!fresh.length) return
+      const ids = new Set(fresh.map((l) => l.event.id))
+      // What comes back stops waiting in the same moment, so that the job is worked out once.
+      if (pending.value.some((e) => ids.has(e.id)))
+        pending.value = pending.value.filter((e) => !ids.has(e.id))
+      known.value = [...known.value, ...fresh.map((l) => l.event)]
     } catch (e) {
       offline.value = e instanceof NoSignal
       throw e

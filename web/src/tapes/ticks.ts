@@ -13,11 +13,14 @@ export function lengthTicks(fromMm: number, toMm: number, pxPerMm: number, units
   const unit = units === 'inch' ? 25.4 : 10
   const fines =
     units === 'inch'
-      ? [unit / 16, unit / 8, unit / 4, unit / 2, unit, unit * 6, unit * 12]
-      : [1, 5, 10, 50, 100, 500, 1000]
-  const fine = fines.find((mm) => mm * pxPerMm >= TICK_PX) ?? unit * 100
-  const bigs = units === 'inch' ? [1, 2, 6, 12, 24, 60, 120] : [1, 2, 5, 10, 20, 50, 100, 200]
-  const bigEvery = bigs.find((k) => k * unit * pxPerMm >= NUMERAL_PX) ?? 1000
+      ? [1 / 16, 1 / 8, 1 / 4, 1 / 2, 1, 6, 12, 60, 120, 600, 1200, 6000, 12_000].map((k) => k * unit)
+      : [1, 5, 10, 50, 100, 500, 1000, 5000, 10_000, 50_000, 100_000]
+  const fine = fines.find((mm) => mm * pxPerMm >= TICK_PX) ?? (toMm - fromMm) / 100
+  const bigs =
+    units === 'inch'
+      ? [1, 2, 6, 12, 24, 60, 120, 240, 600, 1200, 2400, 6000, 12_000, 24_000]
+      : [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 50_000]
+  const bigEvery = bigs.find((k) => k * unit * pxPerMm >= NUMERAL_PX) ?? Infinity
   const out: Tick[] = []
   for (let k = Math.ceil((fromMm - 1e-6) / fine); k * fine <= toMm + 1e-6; k++) {
     const mm = k * fine
