@@ -198,3 +198,32 @@ test('the drawing: names never overlap at 100 %, thin out by rule when fitted; a
   await page.keyboard.press('0')
   await expect.poll(() => tags.count()).toBe(fitted)
 })
+
+test('a schedule from a file: bad rows are named and nothing is taken; a good one comes in whole; undone in one go', async ({
+  page,
+}) => {
+  const job = await newLine(page, 'Schedule')
+  await type(page, 'tee 110')
+  const put = (name: string, text: string) =>
+    page.locator('#schedule-file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await page.getByRole('link', { name: 'Bring in a schedule' }).click()
+  await put('bad.csv', 'Tag;Fitting;Size;Length\n;pipe;110;1250,5\n;widget;110;\n;pipe;111;abc\n')
+  await expect(headline(page)).toContainText('bad.csv: 5 rows. Say what the columns hold.')
+  await noViolations(page)
+  await page.getByRole('button', { name: 'Look at it' }).click()
+  await expect(headline(page)).toContainText('Nothing is taken: 3 rows are not as it should be.')
+  await expect(page.getByText('"widget" is not a fitting known here')).toBeVisible()
+  await expect(page.getByText('111 is not a size of pvc-u')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Take/ })).toHaveCount(0)
+  await put('picture.csv', '\u0000\u0001')
+  await expect(page.getByRole('alert')).toContainText('This is not a table')
+  await put('good.csv', 'Tag;Fitting;Size;Length\n;pipe;110;1250,5\nV2;valve;110;\n;pipe;110;?\n;cap;110;\n')
+  await page.getByRole('button', { name: 'Look at it' }).click()
+  await expect(headline(page)).toContainText('4 rows make 2 pieces and 2 fittings.')
+  await page.getByRole('button', { name: 'Take 4 rows' }).click()
+  await expect(headline(page)).toContainText('Q9 has 4 joints and 2 pieces')
+  await expect(typedParts(page)).toHaveText(['tee 110', '1250.5 c-c', 'valve 110', '? c-c', 'cap 110'])
+  await expect.poll(async () => (await eventsOf(page, job)).some((e) => e.kind === 'items-put')).toBe(true)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(headline(page)).toContainText('Q9 has 0 joints and 0 pieces')
+})

@@ -45,9 +45,22 @@ export {
 } from './cut/entry.js'
 export { type Edit, type Edited, type Shop, difference, settle } from './cut/settle.js'
 export { type Cursor, END, type Placed, isMade, placeEntry, placeTexts, standing } from './cut/place.js'
-export { type LineFault, LOOSE, changeTo, copyBelow, lineFaults, moveAfter, takeOut } from './cut/rework.js'
+export { type LineFault, changeTo, copyBelow, lineFaults, moveAfter, takeOut } from './cut/rework.js'
 export { copied, nextItemTag, renumbered } from './cut/tags.js'
 export { entriesOf } from './cut/group.js'
+export {
+  HEADINGS,
+  MOST_ROWS,
+  type ReadLine,
+  type RowFault,
+  SCHEDULE_FIELDS,
+  type ScheduleAsk,
+  type ScheduleField,
+  type ScheduleMode,
+  type ScheduleRead,
+  matchColumns,
+  readSchedule,
+} from './cut/schedule.js'
 export {
   blockEnd,
   branchSize,

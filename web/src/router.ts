@@ -30,6 +30,12 @@ export const router = createRouter({
       children: [
         { path: '', redirect: (to) => ({ name: 'wait', params: to.params }) },
         { path: 'set-out/:lineId?', name: 'set-out', component: () => import('./places/set-out/SetOut.vue') },
+        {
+          path: 'import/:lineId',
+          name: 'import',
+          component: () => import('./places/set-out/Import.vue'),
+          meta: { place: 'set-out' },
+        },
         { path: 'cut/:itemId?', name: 'cut', component: () => import('./places/cut/Cut.vue') },
         {
           path: 'bars',

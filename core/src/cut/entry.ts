@@ -24,7 +24,7 @@ export const MEASURE_WORDS = {
   'face-face': 'f-f',
   'end-end': 'e-e',
 } as const
-const MEASURES: Readonly<Record<string, Item['measure']>> = {
+export const MEASURES: Readonly<Record<string, Item['measure']>> = {
   'c-c': 'centre-centre',
   cc: 'centre-centre',
   'c-f': 'centre-face',
@@ -34,7 +34,7 @@ const MEASURES: Readonly<Record<string, Item['measure']>> = {
   'e-e': 'end-end',
   ee: 'end-end',
 }
-const LONGEST_MM = 100_000
+export const LONGEST_MM = 100_000
 
 export type Entry =
   | { ok: true; type: 'fitting'; fitting: string; sizes: string[]; tag: string | null }
@@ -83,7 +83,7 @@ const BARE: Readonly<Record<'metric' | 'inch', readonly string[]>> = {
   inch: ['NPS ', 'CTS ', 'OD ', 'BPE '],
 }
 /** A typed size as sizes are written: by its own family, else by what the line's pipe is made in. */
-function sizeFor(typed: string, units: 'metric' | 'inch', offered: readonly string[]): string {
+export function sizeFor(typed: string, units: 'metric' | 'inch', offered: readonly string[]): string {
   const named = /^(dn|nps|cts|od|bpe) ?(.+)$/.exec(typed)
   if (named) return `${(named[1] as string).toUpperCase()} ${named[2]}`
   if (offered.includes(typed)) return typed

@@ -66,11 +66,19 @@ export function layOut(state: JobState, line: Line): Laid {
   const spans = new Map<string | null, { fromMm: number; toMm: number }>()
   const cursor = new Map<string | null, number>()
   const beside = neighbours(line.items)
-  for (const item of line.items) {
+  const ids = new Set(line.items.map((i) => i.id))
+  const hangs = (i: Item): boolean => i.run === undefined || ids.has(i.run)
+  // What hangs on nothing is drawn behind the line, one stretch after another.
+  let behind = 0
+  const behindAll = (): number => behind + 2 * APART_MM
+  for (const item of [...line.items.filter(hangs), ...line.items.filter((i) => !hangs(i))]) {
     const run = item.run ?? null
-    const at = cursor.get(run) ?? centreOf(run === null ? undefined : laid.get(run))
+    const start = (): number =>
+      run === null ? 0 : hangs(item) ? centreOf(laid.get(run)) : behind > 0 ? behindAll() : 0
+    const at = cursor.get(run) ?? start()
     const part = item.type === 'fitting' ? fitting(item, at) : piece(item, at)
     laid.set(item.id, part)
+    behind = Math.max(behind, part.toMm)
     const span = spans.get(run)
     spans.set(run, {
       fromMm: Math.min(span?.fromMm ?? part.fromMm, part.fromMm),
@@ -138,7 +146,8 @@ function inLanes(
     const atMm = tee ? centreOf(laid.get(tee.id)) : span.fromMm
     const [left, right] = [Math.min(span.fromMm, atMm), Math.max(span.toMm, atMm)]
     let lane = from + 1
-    while (!free(lane, left, right)) lane++
+    const behindAll = run !== null && !tee
+    while (!behindAll && !free(lane, left, right)) lane++
     laneOf.set(run, lane)
     for (let l = from + 1; l < lane; l++) (taken[l] ??= []).push({ fromMm: atMm, toMm: atMm })
     ;(taken[lane] ??= []).push({ fromMm: left, toMm: right })

@@ -1,6 +1,6 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { blockEnd, fittingAt, hasBranch, neighbours, outlet, socketSize } from '../joint/runs.js'
+import { LOOSE, blockEnd, fittingAt, hasBranch, neighbours, outlet, socketSize } from '../joint/runs.js'
 import type { Item, Line } from '../joint/state.js'
 import type { Entry } from './entry.js'
 import { isMade } from './place.js'
@@ -136,5 +136,3 @@ export function lineFaults(line: Line): LineFault[] {
   }
   return out
 }
-/** Pieces that hang on nothing: a list for the saw. */
-export const LOOSE = 'loose'

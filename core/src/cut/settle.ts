@@ -2,7 +2,7 @@ import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { fittingAt } from '../joint/runs.js'
 import type { Item, Line } from '../joint/state.js'
-import { nextTag } from './tags.js'
+import { tagsAfter } from './tags.js'
 
 /** One change of a line as its event: kind, and data without the line's id. */
 export interface Edit {
@@ -53,7 +53,12 @@ export function settle(line: Line, wanted: readonly Item[], shop: Shop): Edited 
 
 /** The same items with a joint at each end that meets a fitting, and none elsewhere. */
 function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item[] {
-  const taken = new Set([...line.items, ...wanted].flatMap((i) => i.jointTags))
+  let next: (() => string) | undefined
+  const tag = (): string =>
+    (next ??= tagsAfter(
+      `${line.tag}-`,
+      [...line.items, ...wanted].flatMap((i) => i.jointTags),
+    ))()
   return wanted.map((piece) => {
     if (piece.type !== 'piece') return piece
     const meet = ([0, 1] as const).map((end) => fittingAt(wanted, piece, end) !== null)
@@ -64,8 +69,7 @@ function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item
       const meets = meet[end] as boolean
       if (meets === (joints[end] !== null)) continue
       joints[end] = meets ? newId() : null
-      jointTags[end] = meets ? nextTag(`${line.tag}-`, taken) : null
-      taken.add(jointTags[end])
+      jointTags[end] = meets ? tag() : null
     }
     return { ...piece, joints, jointTags }
   })

@@ -6,12 +6,13 @@ function numberIn(tag: string | null, prefix: string): number {
   const rest = tag?.startsWith(prefix) ? tag.slice(prefix.length) : ''
   return /^\d+$/.test(rest) ? Number(rest) : 0
 }
-/** The tag after the highest with this prefix: `Q2-` gives Q2-18 after Q2-17. */
-export const nextTag = (prefix: string, taken: Iterable<string | null>): string => {
+/** Gives tags after the highest with a prefix, one after another: `Q2-18`, `Q2-19` after `Q2-17`. */
+export function tagsAfter(prefix: string, taken: Iterable<string | null>): () => string {
   let most = 0
   for (const t of taken) most = Math.max(most, numberIn(t, prefix))
-  return prefix + number(most + 1)
+  return () => prefix + number(++most)
 }
+export const nextTag = (prefix: string, taken: Iterable<string | null>): string => tagsAfter(prefix, taken)()
 export const itemPrefix = (lineTag: string, type: Item['type']): string =>
   `${lineTag}/${type === 'fitting' ? 'F' : 'P'}`
 export const nextItemTag = (line: Pick<Line, 'tag'>, items: readonly Item[], type: Item['type']): string =>

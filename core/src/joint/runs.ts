@@ -47,6 +47,9 @@ export function branches(items: readonly Item[], fitting: Item): boolean {
   return known.has(fitting.id)
 }
 
+/** Run of pieces that hang on nothing: a list for the saw. */
+export const LOOSE = 'loose'
+
 /** Fittings whose second size is that of their branch, and not of the way on. */
 const BRANCHED: readonly string[] = ['tee']
 export const hasBranch = (fitting: Item): boolean => BRANCHED.includes(fitting.fitting ?? '')

@@ -5,6 +5,7 @@ import { ANSWERS } from './answers.js'
 import { FINDINGS } from './findings.js'
 import { HANDBOOK } from './handbook.js'
 import { METHOD_WORDS } from './methods/index.js'
+import { SET_OUT } from './set-out.js'
 import { STEPS } from './steps.js'
 
 /** A wording: gets parameters and a reader, gives a sentence. All wording of core's messages lives in this folder. */
@@ -21,7 +22,7 @@ export interface Params {
   dur(key: string): string
 }
 
-const ALL: Wordings = { ...FINDINGS, ...STEPS, ...METHOD_WORDS, ...HANDBOOK, ...ANSWERS }
+const ALL: Wordings = { ...FINDINGS, ...STEPS, ...METHOD_WORDS, ...HANDBOOK, ...SET_OUT, ...ANSWERS }
 
 /** The sentence for a message. An unknown code shows itself, so that it is seen and mended. */
 export function say(message: Msg, reader: Reader = { units: 'metric' }): string {

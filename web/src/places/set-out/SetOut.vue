@@ -230,6 +230,11 @@ const groupWrong = (name: string): string =>
           >
             Pipe in pipe: a carrier inside
           </button>
+          <RouterLink
+            class="button link"
+            :to="{ name: 'import', params: { jobId: job.jobId, lineId: line.id } }"
+            >Bring in a schedule</RouterLink
+          >
           <button type="button" class="button" :disabled="!line.items.length" @click="sheet = 'copy'">
             Copy the line
           </button>
@@ -311,6 +316,11 @@ const groupWrong = (name: string): string =>
   border-color: var(--edge);
   font-weight: 500;
   padding: 0 12px;
+}
+.link {
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
 }
 .sections {
   display: flex;

@@ -1,0 +1,53 @@
+import type { Wordings } from './words.js'
+
+/** Setting out and cutting: entries, edits, schedules, pieces. */
+export const SET_OUT: Wordings = {
+  'no-measure': (p) => `${p.s('piece')} has no measure yet.`,
+  'piece-too-short': (p) =>
+    `${p.s('piece')} cannot be cut: the take-offs are longer than the measure (${p.mm('measuredMm')}). Measure again or choose shorter fittings.`,
+  'take-off-unknown': (p) => `The take-off of ${p.s('fitting')} is not known. Measure one and type it in.`,
+  'depth-unknown': (p) => `The socket depth at ${p.s('joint')} is not known. Measure the socket.`,
+  'entry-not-understood': (p) =>
+    `"${p.s('text')}" is not understood. Type a fitting and a size (tee 110), or a measure (1250 c-c).`,
+  'entry-no-size': (p) => `Give ${p.s('fitting')} its size, for example: ${p.s('fitting')} 110.`,
+  'entry-size-unknown': (p) => `${p.s('size')} is not a size of ${p.s('material')}.`,
+  'closing-opens': (p) =>
+    `A closing piece beside a fitting that opens: it can be got in. The cut is ${p.mm('spareMm')} over: take it to site measure.`,
+  'closing-slips-in': (p) =>
+    `A closing piece with an end that goes into nothing: it can be got in. The cut is ${p.mm('spareMm')} over: take it to site measure.`,
+  'closing-draw-back': (p) =>
+    `To get it in, one end must draw back by ${p.mm('backMm')}. If neither can: a union, a flange or a slip coupling. The cut is ${p.mm('spareMm')} over: take it to site measure.`,
+  'carrier-size-missing': (p) => `Say which carrier goes into ${p.s('size')}.`,
+  'entry-no-fitting': 'Begin with a fitting, for example: tee 110.',
+  'entry-not-a-length': (p) => `"${p.s('text')}" is not a length.`,
+  'entry-too-long': (p) => `${p.mm('mm')} is longer than anything in a building. Check the figure.`,
+  'entry-sizes-differ': (p) =>
+    `The pipe would have to be ${p.s('a')} and ${p.s('b')} at once: put a reducer between.`,
+  'entry-no-tee': 'There is no tee here to branch from. Set out a tee first.',
+  'entry-no-run': 'This is the main run already.',
+  'edit-has-branch': (p) => `${p.s('part')} carries a branch. Take the branch away first.`,
+  'edit-joint-begun': (p) => `${p.s('joint')} is begun: it stays as it is until it is cut out.`,
+  'edit-into-itself': 'A part cannot stand in its own branch.',
+  'edit-one-run': 'What is copied must stand in one run.',
+  'edit-is-piece': 'This is a piece of pipe: give its measure, for example 1250 c-c.',
+  'edit-is-fitting': 'This is a fitting: give its name and size, for example tee 110.',
+  'pieces-meet': (p) => `${p.s('a')} and ${p.s('b')} meet with no fitting between.`,
+  'sizes-meet': (p) => `${p.s('piece')} is ${p.s('a')}, its socket in ${p.s('fitting')} is ${p.s('b')}.`,
+  'schedule-too-many': (p) =>
+    `${p.n('rows')} rows are more than can be taken at once (${p.n('most')}). Split the file.`,
+  'schedule-no-column': (p) => `Say which column holds the ${p.s('field')}.`,
+  'schedule-empty': 'There are no rows below the headings.',
+  'schedule-line-tag': (p) =>
+    `"${p.s('text')}" is not a tag for a line. A tag is short, of letters and figures, for example Q2.`,
+  'schedule-no-size': 'The size is missing.',
+  'schedule-no-length': 'The length is missing. For a piece still to be measured write ?.',
+  'schedule-no-fitting': (p) =>
+    `"${p.s('text')}" is not a fitting known here. Known are elbow 90, elbow 45, tee, reducer, coupling, union, valve, flange, cap and tank adapter.`,
+  'schedule-measure': (p) => `"${p.s('text')}" is not how a piece is measured. Write c-c, c-f, f-f or e-e.`,
+  'schedule-comma': (p) =>
+    `"${p.s('text')}" can be read in two ways. Say whether the comma is a decimal sign or sets thousands apart.`,
+  'schedule-formula': 'A formula without a result. Open the file in its program, save it, and take it again.',
+  'schedule-twice': (p) => `${p.s('tag')} stands in row ${p.n('row')} already.`,
+  'schedule-there': (p) => `${p.s('tag')} is in this line already.`,
+  'schedule-three-joints': (p) => `${p.s('piece')} has two joints already: a piece has two ends.`,
+}

@@ -1,0 +1,327 @@
+<script setup lang="ts">
+import {
+  SCHEDULE_FIELDS,
+  type ScheduleField,
+  type ScheduleMode,
+  begunJoints,
+  entryText,
+  matchColumns,
+} from '@jugalis/core'
+import { ElInput, ElOption, ElSelect } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import 'element-plus/es/components/option/style/css'
+import 'element-plus/es/components/select/style/css'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useJob } from '../../stores/job'
+import { useView } from '../../view'
+import { previewOf, useImport } from './use-import'
+import { importEntries } from './use-lines'
+
+/** A schedule from CSV or a workbook: columns matched, looked at, and taken whole or not at all. */
+const job = useJob()
+const view = useView()
+const route = useRoute()
+const router = useRouter()
+const { found, read, faults, failed, running, open, check, stop } = useImport()
+const line = computed(() => view.lines.find((l) => l.id === route.params.lineId) ?? null)
+const name = ref('')
+const mode = ref<ScheduleMode>('parts')
+const firstRow = ref('2')
+const units = ref<'metric' | 'inch'>(line.value?.school ?? job.reader.units)
+const comma = ref<'asked' | 'decimal' | 'thousands'>('asked')
+const columns = reactive<Partial<Record<ScheduleField, number | ''>>>({})
+const taking = ref(false)
+
+const MODES: Record<ScheduleMode, string> = {
+  parts: 'a part, fitting or pipe, in order',
+  pieces: 'a piece of pipe',
+  joints: 'a joint',
+}
+const FIELD_WORDS: Record<ScheduleField, string> = {
+  line: 'Line',
+  tag: 'Tag',
+  what: 'Fitting, or "pipe"',
+  size: 'Size',
+  size2: 'Second size',
+  length: 'Length',
+  measure: 'Measured between (c-c, c-f, f-f, e-e)',
+  from: 'Fitting at its first end',
+  to: 'Fitting at its second end',
+  jointA: 'Joint at its first end',
+  jointB: 'Joint at its second end',
+  joint: 'Joint',
+  fitting: 'Fitting it goes into',
+  piece: 'Piece',
+}
+const fields = computed(() => [...SCHEDULE_FIELDS[mode.value].needed, ...SCHEDULE_FIELDS[mode.value].may])
+const isNeeded = (f: ScheduleField): boolean =>
+  (SCHEDULE_FIELDS[mode.value].needed as readonly string[]).includes(f)
+const first = computed(() => Math.max(1, Math.round(Number(firstRow.value)) || 1))
+const header = computed(() => found.value?.head[first.value - 2] ?? [])
+const letter = (i: number): string =>
+  (i >= 26 ? letter(Math.floor(i / 26) - 1) : '') + String.fromCharCode(65 + (i % 26))
+const choices = computed(() =>
+  Array.from({ length: found.value?.widest ?? 0 }, (_, i) => ({
+    i,
+    says: `${letter(i)} ${header.value[i]?.trim() || '(no heading)'}`,
+  })),
+)
+watch([found, mode, first], () => {
+  for (const f of Object.keys(columns) as ScheduleField[]) delete columns[f]
+  if (found.value)
+    Object.assign(
+      columns,
+      matchColumns(
+        mode.value,
+        header.value.map((h) => h ?? ''),
+      ),
+    )
+})
+async function pick(e: Event): Promise<void> {
+  const file = (e.target as HTMLInputElement).files?.[0]
+  ;(e.target as HTMLInputElement).value = ''
+  if (!file) return
+  name.value = file.name
+  firstRow.value = '2'
+  await open(file)
+}
+function look(): void {
+  if (!line.value) return
+  const chosen = Object.entries(columns).filter((c): c is [ScheduleField, number] => typeof c[1] === 'number')
+  check(
+    {
+      mode: mode.value,
+      columns: Object.fromEntries(chosen),
+      firstRow: first.value,
+      units: units.value,
+      comma: comma.value === 'asked' ? null : comma.value,
+    },
+    line.value,
+  )
+}
+const counts = computed(() => {
+  const items = read.value?.lines.flatMap((l) => l.items) ?? []
+  const pieces = items.filter((i) => i.type === 'piece').length
+  return {
+    pieces,
+    fittings: items.length - pieces,
+    lines: read.value?.lines.filter((l) => l.tag !== null).map((l) => l.tag) ?? [],
+  }
+})
+const preview = computed(() => previewOf(read.value?.lines ?? []))
+const headline = computed(() => {
+  if (!line.value) return 'There is no such line. Begin one in Set out first.'
+  if (running.value) return running.value.says
+  if (read.value)
+    return `${read.value.rows} rows make ${counts.value.pieces} pieces and ${counts.value.fittings} fittings.`
+  if (faults.value.length)
+    return `Nothing is taken: ${faults.value.length === 1 ? 'one row is' : `${faults.value.length} rows are`} not as it should be.`
+  if (found.value) return `${name.value}: ${found.value.rows} rows. Say what the columns hold.`
+  return `A schedule into ${line.value.tag}, from CSV or a workbook.`
+})
+async function take(): Promise<void> {
+  const l = line.value
+  if (!l || !read.value) return
+  taking.value = true
+  try {
+    const entries = importEntries(l, read.value.lines, view.lines, begunJoints(job.state))
+    await job.write(entries, `${name.value}: ${read.value.rows} rows are taken.`)
+    await router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: l.id } })
+  } finally {
+    taking.value = false
+  }
+}
+</script>
+
+<template>
+  <div class="place">
+    <div class="head">
+      <h1 aria-live="polite">{{ headline }}</h1>
+      <p v-if="line" class="why">
+        It comes in whole or not at all. New lines are begun like {{ line.tag }}: {{ line.material }},
+        {{ line.school }} school.
+      </p>
+      <p v-for="n in found?.notes ?? []" :key="n" class="note">{{ n }}</p>
+      <p v-if="failed" class="refusal" role="alert">{{ failed }}</p>
+    </div>
+    <div v-if="running" class="progress">
+      <progress :value="running.share" max="1" aria-label="Reading the file" />
+      <button type="button" class="button" @click="stop">Stop</button>
+    </div>
+    <div class="buttons">
+      <label class="button" :class="{ main: !found }" for="schedule-file">{{
+        found ? 'Another file…' : 'Choose a file…'
+      }}</label>
+      <input
+        id="schedule-file"
+        class="file"
+        type="file"
+        accept=".csv,.txt,.xlsx,text/csv"
+        :disabled="!line"
+        @change="pick"
+      />
+      <button
+        v-if="found"
+        type="button"
+        class="button"
+        :class="{ main: !read }"
+        :disabled="running !== null"
+        @click="look"
+      >
+        Look at it
+      </button>
+      <button v-if="read" type="button" class="button main" :disabled="taking" @click="take">
+        Take {{ read.rows }} rows
+      </button>
+      <RouterLink
+        v-if="line"
+        class="button link"
+        :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: line.id } }"
+        >Back to {{ line.tag }}</RouterLink
+      >
+    </div>
+    <div v-if="faults.length" class="scroll" role="region" aria-label="Rows to mend" tabindex="0">
+      <p v-for="f in faults.slice(0, 100)" :key="`${f.row} ${f.field}`" role="alert">
+        <strong
+          >Row {{ f.row }}<template v-if="f.field">, {{ FIELD_WORDS[f.field].toLowerCase() }}</template
+          >:</strong
+        >
+        {{ job.t(f.says) }}
+      </p>
+    </div>
+    <template v-if="read">
+      <p v-if="counts.lines.length" class="why">Lines named in it: {{ counts.lines.join(', ') }}.</p>
+      <table class="rows">
+        <thead>
+          <tr>
+            <th>Line</th>
+            <th>Part</th>
+            <th>As typed</th>
+            <th>Joints named</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="p in preview" :key="p.item.id">
+            <td>{{ p.tag ?? line?.tag }}</td>
+            <td class="strong">{{ p.item.tag }}</td>
+            <td>{{ entryText(p.item, units) }}{{ p.item.type === 'piece' ? `, ${p.item.size}` : '' }}</td>
+            <td>{{ p.item.jointTags.filter(Boolean).join(', ') }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+    <template v-else-if="found">
+      <div class="asked">
+        <label for="schedule-mode">Each row is</label>
+        <ElSelect id="schedule-mode" v-model="mode" size="large" aria-label="Each row is">
+          <ElOption v-for="(says, m) in MODES" :key="m" :value="m" :label="says" />
+        </ElSelect>
+        <label for="schedule-first">First row below the headings</label>
+        <ElInput id="schedule-first" v-model="firstRow" size="large" inputmode="numeric" />
+        <label for="schedule-units">Bare figures are</label>
+        <ElSelect id="schedule-units" v-model="units" size="large" aria-label="Bare figures are">
+          <ElOption value="metric" label="millimetres" />
+          <ElOption value="inch" label="inches" />
+        </ElSelect>
+        <label for="schedule-comma">A comma is</label>
+        <ElSelect id="schedule-comma" v-model="comma" size="large" aria-label="A comma is">
+          <ElOption value="asked" label="asked when it matters" />
+          <ElOption value="decimal" label="a decimal sign" />
+          <ElOption value="thousands" label="between thousands" />
+        </ElSelect>
+        <template v-for="f in fields" :key="f">
+          <label :for="`column-${f}`"
+            >{{ FIELD_WORDS[f] }}{{ isNeeded(f) ? '' : ' (may be left out)' }}</label
+          >
+          <ElSelect
+            :id="`column-${f}`"
+            v-model="columns[f]"
+            size="large"
+            clearable
+            placeholder="no column"
+            :aria-label="FIELD_WORDS[f]"
+          >
+            <ElOption v-for="c in choices" :key="c.i" :value="c.i" :label="c.says" />
+          </ElSelect>
+        </template>
+      </div>
+      <div class="scroll" role="region" aria-label="First rows of the file" tabindex="0">
+        <table class="rows">
+          <tbody>
+            <tr v-for="(r, i) in found.head.slice(0, 8)" :key="i" :class="{ open: i === first - 2 }">
+              <td class="soft">{{ i + 1 }}</td>
+              <td v-for="c in choices" :key="c.i">{{ r[c.i] ?? '' }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+    <p v-else-if="!running" class="why">
+      A row may be a part in order (tee, pipe, elbow …), a piece with its length and the fittings at its ends,
+      or a joint with the fitting it goes into. The first row holds the headings; which column is which is
+      asked next.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.buttons .button,
+.link {
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
+}
+.file {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  opacity: 0;
+}
+.file:focus-visible + .button,
+.buttons:has(.file:focus-visible) label {
+  outline: 3px solid var(--copper);
+  outline-offset: 2px;
+}
+.asked {
+  display: grid;
+  grid-template-columns: minmax(180px, 300px) minmax(200px, 340px);
+  gap: 8px 16px;
+  align-items: center;
+}
+.asked label {
+  font-weight: 600;
+}
+.progress {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+progress {
+  flex: 1;
+  height: 18px;
+  accent-color: var(--ink);
+}
+.scroll {
+  overflow: auto;
+  max-height: 50vh;
+}
+.soft {
+  color: var(--soft);
+}
+.note::before {
+  content: '▲ ';
+  color: var(--wet-ink);
+}
+@media (max-width: 720px) {
+  .asked {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 2px 0;
+  }
+}
+</style>

@@ -1,0 +1,53 @@
+import type { Item, Line, ReadLine, RowFault, ScheduleAsk } from '@jugalis/core'
+import { onBeforeUnmount, ref, shallowRef } from 'vue'
+import type { FoundTable, TableAsk, TableReply } from '../../workers/table-reply'
+
+/** A file of rows on its way into lines: opened and read in a worker that can be stopped. */
+export function useImport() {
+  const found = shallowRef<FoundTable | null>(null)
+  const read = shallowRef<{ lines: ReadLine[]; rows: number } | null>(null)
+  const faults = shallowRef<RowFault[]>([])
+  const failed = ref('')
+  const running = ref<{ says: string; share: number } | null>(null)
+  let worker: Worker | null = null
+
+  function ask(what: TableAsk, transfer: Transferable[] = []): void {
+    failed.value = ''
+    faults.value = []
+    read.value = null
+    running.value = { says: 'Starting …', share: 0 }
+    worker ??= new Worker(new URL('../../workers/table.worker.ts', import.meta.url), { type: 'module' })
+    worker.onmessage = (e: MessageEvent<TableReply>) => {
+      if ('progress' in e.data) return void (running.value = e.data.progress)
+      running.value = null
+      if ('found' in e.data) found.value = e.data.found
+      else if ('lines' in e.data) read.value = e.data
+      else if ('faults' in e.data) faults.value = e.data.faults
+      else failed.value = e.data.failed
+    }
+    worker.onerror = () => {
+      failed.value = 'The file could not be read on this device.'
+      running.value = null
+    }
+    worker.postMessage(what, transfer)
+  }
+  async function open(file: File): Promise<void> {
+    found.value = null
+    const bytes = await file.arrayBuffer()
+    ask({ open: { name: file.name, bytes } }, [bytes])
+  }
+  const check = (how: ScheduleAsk, like: Line): void =>
+    ask({ read: { ask: how, like: JSON.parse(JSON.stringify(like)) as Line } })
+  /** Ends the worker in the middle of its work. Nothing was taken. */
+  function stop(): void {
+    worker?.terminate()
+    worker = null
+    running.value = null
+  }
+  onBeforeUnmount(stop)
+  return { found, read, faults, failed, running, open, check, stop }
+}
+
+/** First parts of what was read, for looking at before it is taken. */
+export const previewOf = (lines: readonly ReadLine[], most = 12): { tag: string | null; item: Item }[] =>
+  lines.flatMap((l) => l.items.slice(0, most).map((item) => ({ tag: l.tag, item }))).slice(0, most)

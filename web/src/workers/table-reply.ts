@@ -1,0 +1,19 @@
+import type { RowFault, ReadLine } from '@jugalis/core'
+
+/** A table as it was found in a file. */
+export interface FoundTable {
+  rows: number
+  /** The first rows, for choosing the headings and the columns. */
+  head: (string | null)[][]
+  widest: number
+  notes: string[]
+}
+export type TableAsk =
+  | { open: { name: string; bytes: ArrayBuffer } }
+  | { read: { ask: import('@jugalis/core').ScheduleAsk; like: import('@jugalis/core').Line } }
+export type TableReply =
+  | { progress: { says: string; share: number } }
+  | { found: FoundTable }
+  | { lines: ReadLine[]; rows: number }
+  | { faults: RowFault[] }
+  | { failed: string }

@@ -1,0 +1,34 @@
+import { readSchedule } from '@jugalis/core'
+import { type Cells, NotATable, readTable } from './read-table'
+import type { TableAsk, TableReply } from './table-reply'
+
+/** Opens a file of rows and reads it as a schedule, off the main thread; it is ended from outside to stop it. */
+const HEAD_ROWS = 30
+const reply = (r: TableReply): void => self.postMessage(r)
+let table: Cells = []
+self.onmessage = async (e: MessageEvent<TableAsk>) => {
+  try {
+    if ('open' in e.data) {
+      reply({ progress: { says: 'Opening the file …', share: 0 } })
+      const { rows, notes } = await readTable(new Uint8Array(e.data.open.bytes))
+      table = rows
+      const widest = rows.reduce((n, r) => Math.max(n, r.length), 0)
+      reply({ found: { rows: rows.length, head: rows.slice(0, HEAD_ROWS), widest, notes } })
+      return
+    }
+    const { ask, like } = e.data.read
+    const read = readSchedule(
+      table,
+      ask,
+      like,
+      () => crypto.randomUUID(),
+      (done) =>
+        reply({
+          progress: { says: `Row ${done} of ${table.length}`, share: done / Math.max(1, table.length) },
+        }),
+    )
+    reply(read.ok ? { lines: read.lines, rows: read.rows } : { faults: read.faults })
+  } catch (x) {
+    reply({ failed: x instanceof NotATable ? x.message : `The file could not be read. ${String(x)}` })
+  }
+}
