@@ -1,7 +1,19 @@
 import { expect, test } from '@playwright/test'
 import { PHONE, demoJob, eventsOf, noViolations, signIn } from './help'
 
-const PLACES = ['set-out', 'cut', 'bars', 'tube', 'make', 'wait', 'prove', 'hand-over', 'handbook'] as const
+const PLACES = [
+  'set-out',
+  'fittings',
+  'supports?laid=5&warm=25',
+  'cut',
+  'bars',
+  'tube',
+  'make',
+  'wait',
+  'prove',
+  'hand-over',
+  'handbook',
+] as const
 
 for (const theme of ['light', 'dark'] as const)
   test(`every place stands up to the accessibility checks, ${theme}`, async ({ browser }) => {

@@ -43,10 +43,37 @@ export {
   entryText,
   parseEntry,
 } from './cut/entry.js'
-export { type Edit, type Edited, type Shop, difference, settle } from './cut/settle.js'
+export { type Edit, type Edited, type Shop, difference, itemData, settle } from './cut/settle.js'
 export { type Cursor, END, type Placed, isMade, placeEntry, placeTexts, standing } from './cut/place.js'
-export { type LineFault, changeTo, copyBelow, lineFaults, moveAfter, takeOut } from './cut/rework.js'
+export {
+  type LineFault,
+  changeTo,
+  copyBelow,
+  lineFaults,
+  moveAfter,
+  splitWith,
+  takeOut,
+} from './cut/rework.js'
 export { copied, nextItemTag, renumbered } from './cut/tags.js'
+export {
+  type LibraryRow,
+  MOST_TAKE_OFF_MM,
+  TAKE_OFF_HEADER,
+  type TakeOffFault,
+  libraryOf,
+  readTakeOffs,
+} from './cut/library.js'
+export {
+  type Pipe,
+  armMm,
+  filledWeight,
+  growthMm,
+  hangerSpacingMm,
+  litresPerMetre,
+  pipeWeight,
+  sagSpanMm,
+} from './cut/laying/laying.js'
+export { type Stretch, stretchesOf } from './cut/laying/stretches.js'
 export { entriesOf } from './cut/group.js'
 export {
   HEADINGS,
@@ -71,6 +98,7 @@ export {
   neighbours,
   outlet,
 } from './joint/runs.js'
+export { clearanceFindings, clearancesOf } from './cut/clearances.js'
 export * from './cut/piece.js'
 export { type Laid, type LaidJoint, type LaidPart, type Stem, layOut } from './cut/layout.js'
 export { fillingOf } from './cut/tin-date.js'

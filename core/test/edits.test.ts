@@ -24,6 +24,7 @@ import {
   placeTexts,
   renumbered,
   settle,
+  splitWith,
   takeOut,
   unknownTakeOffs,
 } from '../src/index.js'
@@ -201,6 +202,14 @@ describe('edits of a line', () => {
         .map((i) => fittingAt(b.line.items, i, 0)?.tag ?? null)
         .map((t) => t && t.replace('Q2', 'Q3')),
     )
+  })
+  it('a closing piece that cannot be got in becomes two with a union between; the far joint is another one', () => {
+    const b = bench('tee 110', '1250', 'elbow 90')
+    const far = b.item('Q2/P01').joints[1]
+    expect(b.take(splitWith(b.line, b.item('Q2/P01'), 'union', b.shop))).toBe('ok')
+    expect(b.joints().map((j) => j.slice(6))).toEqual(['P01>F01', 'P01>F03', 'P02>F03', 'P02>F02'])
+    expect(b.line.items.flatMap((i) => i.joints)).not.toContain(far)
+    expect(lineFaults(b.line)).toEqual([])
   })
   it('a part as an entry is read back as that part', () => {
     const b = bench('tee 110 63', '1250 c-f', 'reducer 110 50', '?', 'elbow 90')

@@ -31,6 +31,18 @@ export const router = createRouter({
         { path: '', redirect: (to) => ({ name: 'wait', params: to.params }) },
         { path: 'set-out/:lineId?', name: 'set-out', component: () => import('./places/set-out/SetOut.vue') },
         {
+          path: 'fittings',
+          name: 'fittings',
+          component: () => import('./places/set-out/Fittings.vue'),
+          meta: { place: 'set-out' },
+        },
+        {
+          path: 'supports',
+          name: 'supports',
+          component: () => import('./places/set-out/Supports.vue'),
+          meta: { place: 'set-out' },
+        },
+        {
           path: 'import/:lineId',
           name: 'import',
           component: () => import('./places/set-out/Import.vue'),

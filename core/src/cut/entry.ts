@@ -3,7 +3,8 @@ import { msg } from '../sources/source.js'
 import { inchFraction } from '../units/format.js'
 import { parseLength } from '../units/parse.js'
 import { MM_PER_INCH } from '../units/units.js'
-import type { Item } from '../joint/state.js'
+import type { Bend, Item } from '../joint/state.js'
+import { parseRun } from './bends.js'
 
 /** Fittings the entry line knows; the first of each pair is what is stored. */
 export const FITTINGS: readonly (readonly [string, readonly string[]])[] = [
@@ -39,7 +40,7 @@ export const LONGEST_MM = 100_000
 export type Entry =
   | { ok: true; type: 'fitting'; fitting: string; sizes: string[]; tag: string | null }
   /** `measuredMm` is null for a piece that is still to be measured. */
-  | { ok: true; type: 'piece'; measure: Item['measure']; measuredMm: number | null }
+  | { ok: true; type: 'piece'; measure: Item['measure']; measuredMm: number | null; bend?: Bend }
   | { ok: true; type: 'repeat'; times: number }
   | { ok: true; type: 'branch' }
   | { ok: true; type: 'back' }
@@ -47,7 +48,7 @@ export type Entry =
 
 /**
  * Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `?` for a piece
- * still to be measured, `x3`, `branch` into the tee and `..` back to the run.
+ * still to be measured, `bent 400 90 500 -45 350 r 76`, `x3`, `branch` into the tee and `..` back to the run.
  */
 export function parseEntry(text: string, units: 'metric' | 'inch', offered: readonly string[] = []): Entry {
   const t = text.trim().toLowerCase().replace(/\s+/g, ' ')
@@ -59,6 +60,7 @@ export function parseEntry(text: string, units: 'metric' | 'inch', offered: read
   if (repeat && Number(repeat[1]) > 0) return { ok: true, type: 'repeat', times: Number(repeat[1]) }
   if (t === 'branch') return { ok: true, type: 'branch' }
   if (t === '..') return { ok: true, type: 'back' }
+  if (t.startsWith('bent ')) return bentEntry(t, units, no)
   const unmeasured = /^(\?|pipe)(?: (\S+))?$/.exec(t)
   if (unmeasured) {
     const measure = MEASURES[unmeasured[2] ?? 'c-c']
@@ -92,11 +94,7 @@ export function sizeFor(typed: string, units: 'metric' | 'inch', offered: readon
   return made ?? `${BARE[units][0]}${figure}`
 }
 
-function pieceEntry(
-  t: string,
-  units: 'metric' | 'inch',
-  no: (code: string, p?: Record<string, string | number>) => Entry,
-): Entry {
+function pieceEntry(t: string, units: 'metric' | 'inch', no: No): Entry {
   const m = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(t)
   const measuredMm = parseLength(m?.[1] ?? '', units)
   if (measuredMm === null || measuredMm <= 0) return no('entry-not-a-length')
@@ -104,8 +102,35 @@ function pieceEntry(
   return { ok: true, type: 'piece', measure: MEASURES[m?.[2] ?? 'c-c'] ?? 'centre-centre', measuredMm }
 }
 
+type No = (code: string, p?: Record<string, string | number>) => Entry
+/** A bent tube: legs and turns, its radius, and what the first and last leg were measured to. */
+function bentEntry(t: string, units: 'metric' | 'inch', no: No): Entry {
+  const m = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(t)
+  const run = m && parseRun(m[1] as string, (text) => parseLength(text, units))
+  const radiusMm = m && parseLength(m[2] as string, units)
+  const measure = MEASURES[m?.[3] ?? 'c-c']
+  if (!run || !radiusMm || !measure) return no('entry-bent')
+  const measuredMm = run.legs.reduce((a, b) => a + b, 0)
+  if (measuredMm > LONGEST_MM) return no('entry-too-long', { mm: measuredMm })
+  return {
+    ok: true,
+    type: 'piece',
+    measure,
+    measuredMm,
+    bend: { radiusMm, legsMm: run.legs, turnsDeg: run.turnsDeg },
+  }
+}
+
 /** A part as the entry that sets it out. @param units of the figures. @param after the size that came before it. */
 export function entryText(item: Item, units: 'metric' | 'inch', after: string | null = null): string {
+  if (item.bend) {
+    const { legsMm, turnsDeg, radiusMm } = item.bend
+    const run = legsMm.flatMap((l, i) => [
+      figure(l, units),
+      ...(turnsDeg[i] === undefined ? [] : [String(turnsDeg[i])]),
+    ])
+    return `bent ${run.join(' ')} r ${figure(radiusMm, units)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
+  }
   if (item.type === 'piece')
     return `${item.measuredMm === null ? '?' : figure(item.measuredMm, units)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
   const sizes = [item.size, item.size2].filter((s): s is string => s !== null)

@@ -1,9 +1,10 @@
 import { methodOf } from '../methods/registry.js'
-import type { Ctx, Fig, Msg } from '../methods/method.js'
+import type { Ctx, Fig, Mark, Msg } from '../methods/method.js'
 import { fig, msg, noFig } from '../sources/source.js'
 import { type JointPlace, jointPlaces, jointSpec } from '../joint/lookup.js'
 import { branches, fittingAt, hasBranch, inBranch } from '../joint/runs.js'
-import { type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../joint/state.js'
+import { type Bend, type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../joint/state.js'
+import { arcMm, bendMarks } from './bends.js'
 import { bodyOf } from './carrier.js'
 import { type RunEnd, cutLength } from './cut-length.js'
 
@@ -15,7 +16,15 @@ export interface PieceEnd {
   branch: boolean
   depthMm: Fig | null
   checkMarkMm: Fig | null
+  /** How far its method sands the pipe; null where it does not. */
+  sandMm: Fig | null
   takeOff: TakeOff | null
+}
+/** A bend's mark on the straight tube: where the arc begins and ends from end 0. */
+export interface BendAt {
+  atMm: number
+  endMm: number
+  turnDeg: number
 }
 export interface PieceCut {
   item: Item
@@ -24,6 +33,7 @@ export interface PieceCut {
   cutMm: Fig
   takeOffsMm: number
   insertionsMm: number
+  bends: readonly BendAt[]
   /** The cut that was made no longer fits the figures. */
   changedSinceCut: boolean
 }
@@ -36,7 +46,8 @@ export function takeOffOf(state: JobState, fitting: Item, branch = false): TakeO
 export const takeOffName = (fitting: Item, branch: boolean): string =>
   `${fitting.fitting ?? ''}${branch ? ' branch' : ''}`
 
-const NEUTRAL: Omit<Ctx, 'school' | 'pin'> = {
+/** A context for what hangs on neither climate nor pin. */
+export const NEUTRAL_CTX: Omit<Ctx, 'school' | 'pin'> = {
   wall: [],
   airC: null,
   wallC: null,
@@ -44,7 +55,8 @@ const NEUTRAL: Omit<Ctx, 'school' | 'pin'> = {
   mode: 'coldest',
 }
 
-type EndMarks = Pick<PieceEnd, 'depthMm' | 'checkMarkMm'>
+type EndMarks = Pick<PieceEnd, 'depthMm' | 'checkMarkMm' | 'sandMm'>
+const NO_MARKS: EndMarks = { depthMm: null, checkMarkMm: null, sandMm: null }
 const marks = new WeakMap<JobState, Map<string, EndMarks>>()
 /** Depth and check mark of a joint's pipe end. Joints of one line and size share them: worked out once for a state. */
 function marksOf(state: JobState, place: JointPlace): EndMarks {
@@ -59,18 +71,17 @@ function readMarks(state: JobState, place: JointPlace): EndMarks {
   const { line } = place
   const method = methodOf(line.method)
   // Ends that meet face to face add nothing to the length.
-  if (method && !method.inserts) return { depthMm: fig(0, 'cp-face-to-face'), checkMarkMm: null }
+  if (method && !method.inserts) return { ...NO_MARKS, depthMm: fig(0, 'cp-face-to-face') }
   const parsed = method?.parse(jointSpec(state, place))
-  if (!method || !parsed?.ok) return { depthMm: null, checkMarkMm: null }
+  if (!method || !parsed?.ok) return NO_MARKS
   const insertion = method.insertion(parsed.spec, {
-    ...NEUTRAL,
+    ...NEUTRAL_CTX,
     school: line.school,
     pin: { rules: 1, chart: null, school: line.school, table: state.job.table },
   })
-  return {
-    depthMm: insertion.depthMm,
-    checkMarkMm: insertion.marks.find((m) => m.kind === 'check')?.fromEndMm ?? null,
-  }
+  const mark = (kind: Mark['kind']): Fig | null =>
+    insertion.marks.find((m) => m.kind === kind)?.fromEndMm ?? null
+  return { depthMm: insertion.depthMm, checkMarkMm: mark('check'), sandMm: mark('sand') }
 }
 
 /** Cut length and marks of one piece of a line, from its measure, the take-offs of its fittings and the insertions. */
@@ -86,17 +97,19 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       jointTag: item.jointTags[end],
       fitting,
       branch,
-      ...(place ? marksOf(state, place) : { depthMm: null, checkMarkMm: null }),
+      ...(place ? marksOf(state, place) : NO_MARKS),
       takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting), branch) : null,
     }
   }) as [PieceEnd, PieceEnd]
-  const cutMm = cutFigure(item, ends)
+  const bent = item.bend ? bentCut(item, item.bend, ends) : null
+  const cutMm = bent?.cutMm ?? cutFigure(item, ends)
   const centres = item.measure === 'centre-centre' ? 2 : item.measure === 'centre-face' ? 1 : 0
   return {
     item,
     line,
     ends,
     cutMm,
+    bends: bent?.bends ?? [],
     takeOffsMm: ends.slice(0, centres).reduce((a, e) => a + (e.takeOff?.takeOffMm ?? 0), 0),
     insertionsMm:
       item.measure === 'end-end'
@@ -130,6 +143,76 @@ function cutFigure(item: Item, ends: readonly PieceEnd[]): Fig {
             : 'the fitting',
         })
       : msg('depth-unknown', { joint: end?.jointTag ?? item.tag }),
+  )
+}
+
+/**
+ * A bent tube is cut to its developed length; its first and last leg are what a straight piece would be cut to. The
+ * straights at its ends are at least as long as what goes into the fittings.
+ */
+function bentCut(item: Item, bend: Bend, ends: readonly PieceEnd[]): { cutMm: Fig; bends: BendAt[] } {
+  const none = (why: Fig): { cutMm: Fig; bends: BendAt[] } => ({ cutMm: why, bends: [] })
+  // End by end: what the measure takes off and the insertion puts on falls to that end's own leg.
+  const straight = cutFigure(item, ends)
+  if (straight.value === null) return none(straight)
+  const legs = [...bend.legsMm]
+  for (const [at, end] of [
+    [0, 0],
+    [legs.length - 1, 1],
+  ] as const)
+    legs[at] = (legs[at] as number) + addedAt(item, ends[end] as PieceEnd, end)
+  const found = bendMarks(bend.radiusMm, legs, bend.turnsDeg.map(Math.abs))
+  if (!found.ok) return none(tooNear(item, found, ends))
+  const bends = found.marksMm.map((atMm, i) => ({
+    atMm,
+    endMm: atMm + arcMm(bend.radiusMm, Math.abs(bend.turnsDeg[i] as number)),
+    turnDeg: bend.turnsDeg[i] as number,
+  }))
+  const depth = (e: 0 | 1): number => ends[e]?.depthMm?.value ?? 0
+  const [first, last] = [bends[0] as BendAt, bends.at(-1) as BendAt]
+  for (const [leg, straightMm, needed] of [
+    [0, first.atMm, depth(0)],
+    [legs.length - 1, found.developedMm - last.endMm, depth(1)],
+  ] as const)
+    if (straightMm < needed - 1e-6)
+      return none(
+        noFig(
+          msg('bend-too-near', {
+            piece: item.tag,
+            leg: leg + 1,
+            straightMm,
+            leastMm: (bend.legsMm[leg] as number) + needed - straightMm,
+          }),
+        ),
+      )
+  return { cutMm: fig(found.developedMm, 'bend-geometry'), bends }
+}
+/** What an end adds to its leg: less its take-off where it was measured from a centre, plus its insertion. */
+function addedAt(item: Item, end: PieceEnd, at: 0 | 1): number {
+  if (item.measure === 'end-end') return 0
+  const fromCentre = item.measure === 'centre-centre' || (item.measure === 'centre-face' && at === 0)
+  const insertion = end.takeOff?.takeOffTo === 'stop' ? 0 : (end.depthMm?.value ?? 0)
+  return insertion - (fromCentre ? (end.takeOff?.takeOffMm ?? 0) : 0)
+}
+function tooNear(
+  item: Item,
+  f: { leg: number; straightMm: number; leastMm: number },
+  ends: readonly PieceEnd[],
+): Fig {
+  const last = (item.bend?.legsMm.length ?? 0) - 1
+  const added =
+    f.leg === 0
+      ? addedAt(item, ends[0] as PieceEnd, 0)
+      : f.leg === last
+        ? addedAt(item, ends[1] as PieceEnd, 1)
+        : 0
+  return noFig(
+    msg('bend-too-near', {
+      piece: item.tag,
+      leg: f.leg + 1,
+      straightMm: f.straightMm,
+      leastMm: f.leastMm - added,
+    }),
   )
 }
 

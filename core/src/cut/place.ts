@@ -105,6 +105,7 @@ function pieceOf(line: Line, entry: Entry & { ok: true; type: 'piece' }, cursor:
       size: sizeHere(last, cursor) as string,
       measure: entry.measure,
       measuredMm: entry.measuredMm,
+      ...(entry.bend ? { bend: entry.bend } : {}),
     },
   }
 }
@@ -164,9 +165,9 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
   const fitting = standing(line, cursor)
   const piece = fitting && neighbours(line.items).get(fitting.id)?.[0]
   if (fitting?.type !== 'fitting' || piece?.type !== 'piece') return no('entry-no-fitting')
-  const { measure, measuredMm } = piece
+  const { measure, measuredMm, bend } = piece
   const group: (Entry & { ok: true })[] = [
-    { ok: true, type: 'piece', measure, measuredMm },
+    { ok: true, type: 'piece', measure, measuredMm, ...(bend ? { bend } : {}) },
     {
       ok: true,
       type: 'fitting',

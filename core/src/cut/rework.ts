@@ -5,6 +5,7 @@ import type { Item, Line } from '../joint/state.js'
 import type { Entry } from './entry.js'
 import { isMade } from './place.js'
 import { type Edited, type Shop, settle } from './settle.js'
+import { nextItemTag } from './tags.js'
 
 const no = (code: string, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
   ok: false,
@@ -73,14 +74,20 @@ export function copyBelow(
 /** An item as another entry would have it: another measure, another fitting, another size that runs on from it. */
 export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, shop: Shop): Edited {
   if (entry.type !== item.type) return no(item.type === 'piece' ? 'edit-is-piece' : 'edit-is-fitting')
-  if (entry.type === 'piece')
+  if (entry.type === 'piece') {
+    const { bend: _was, ...rest } = item
+    const next: Item = {
+      ...rest,
+      measure: entry.measure,
+      measuredMm: entry.measuredMm,
+      ...(entry.bend ? { bend: entry.bend } : {}),
+    }
     return settle(
       line,
-      line.items.map((i) =>
-        i === item ? { ...i, measure: entry.measure, measuredMm: entry.measuredMm } : i,
-      ),
+      line.items.map((i) => (i.id === item.id ? next : i)),
       shop,
     )
+  }
   if (entry.type !== 'fitting') return no('edit-is-fitting')
   const next: Item = {
     ...item,
@@ -94,6 +101,38 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
   if (!hasBranch(next) && line.items.some((i) => i.run === item.id))
     return no('edit-has-branch', { part: item.tag })
   return settle(line, carriedOn(line.items, item, next), shop)
+}
+
+/** A piece made two with a fitting between, both to be measured anew: a union where one piece cannot be got in. */
+export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): Edited {
+  if (item.type !== 'piece' || item.cut) return no('edit-is-fitting')
+  const { closing: _last, bend: _bend, near: _near, ...rest } = item
+  const first: Item = {
+    ...rest,
+    joints: [item.joints[0], null],
+    jointTags: [item.jointTags[0], null],
+    measuredMm: null,
+  }
+  const between: Item = {
+    ...first,
+    id: shop.newId(),
+    type: 'fitting',
+    fitting,
+    measure: null,
+    joints: [null, null],
+    jointTags: [null, null],
+    tag: nextItemTag(line, line.items, 'fitting'),
+  }
+  const second: Item = {
+    ...first,
+    id: shop.newId(),
+    joints: [null, null],
+    jointTags: [null, null],
+    tag: nextItemTag(line, line.items, 'piece'),
+    closing: true,
+  }
+  const at = line.items.findIndex((i) => i.id === item.id)
+  return settle(line, line.items.toSpliced(at, 1, first, between, second), shop)
 }
 
 /** A changed way on runs through what follows, up to the fitting that changes the size anyway. */

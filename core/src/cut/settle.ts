@@ -34,6 +34,8 @@ export const itemData = (i: Item): Record<string, unknown> => ({
   tagB: i.jointTags[1],
   ...(i.closing ? { closing: true } : {}),
   ...(i.run ? { run: i.run } : {}),
+  ...(i.bend ? { bend: i.bend } : {}),
+  ...(i.near?.length ? { near: i.near } : {}),
 })
 
 /**

@@ -16,7 +16,28 @@ function itemFrom(id: string, raw: Data): Item {
     cut: null,
     ...(raw.closing === true ? { closing: true } : {}),
     ...(strOrNull(raw.run) ? { run: str(raw.run) } : {}),
+    ...bendFrom(raw.bend),
+    ...nearFrom(raw.near),
   }
+}
+const numbers = (v: unknown): number[] =>
+  Array.isArray(v) ? v.filter((x): x is number => typeof x === 'number' && Number.isFinite(x)) : []
+function bendFrom(v: unknown): Pick<Item, 'bend'> {
+  const { radiusMm, legsMm, turnsDeg } = asData(v)
+  const [radius, legs, turns] = [num(radiusMm), numbers(legsMm), numbers(turnsDeg)]
+  return radius !== null && turns.length > 0 && legs.length === turns.length + 1
+    ? { bend: { radiusMm: radius, legsMm: legs, turnsDeg: turns } }
+    : {}
+}
+function nearFrom(v: unknown): Pick<Item, 'near'> {
+  const near = (Array.isArray(v) ? v : []).flatMap((x) => {
+    const { end, to, mm } = asData(x)
+    const known = to === 'weld' || to === 'bend' || to === 'wall'
+    return known && num(mm) !== null
+      ? [{ end: end === 1 ? (1 as const) : (0 as const), to, mm: num(mm) as number } as const]
+      : []
+  })
+  return near.length ? { near } : {}
 }
 const asData = (v: unknown): Data => (typeof v === 'object' && v !== null ? v : {}) as Data
 
@@ -96,14 +117,19 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
     const line = lineOf(s, d)
     if (!line || !takeOut(line, str(d.itemId))) return flagged(s, e, 'flag-unknown-item')
   },
-  'take-off': (s, e, d) =>
-    void s.takeOffs.set(takeOffKey(str(d.fitting), str(d.size), strOrNull(d.size2)), {
+  'take-off': (s, e, d) => {
+    const key = takeOffKey(str(d.fitting), str(d.size), strOrNull(d.size2))
+    const chart = strOrNull(d.chart)
+    // The fitting in the hand wins: a list loaded later does not change what somebody measured.
+    if (chart !== null && s.takeOffs.get(key)?.chart === null) return
+    s.takeOffs.set(key, {
       takeOffMm: num(d.takeOffMm) ?? 0,
       takeOffTo: d.takeOffTo === 'stop' ? 'stop' : 'face',
-      chart: strOrNull(d.chart),
+      chart,
       by: e.actorId,
       atS: e.occurredAtS,
-    }),
+    })
+  },
   'group-set': (s, _e, d) => {
     const id = str(d.groupId)
     const entries = Array.isArray(d.entries)

@@ -37,6 +37,26 @@ const ITEM = object(
   m('tagB', tag),
   m('closing', flag),
   m('run', id),
+  m(
+    'bend',
+    object(
+      n('radiusMm', mm),
+      n('legsMm', list(mm, 2, 40)),
+      n('turnsDeg', list(number({ min: -179.99, max: 179.99 }), 1, 39)),
+    ),
+  ),
+  m(
+    'near',
+    list(
+      object(
+        n('end', number({ min: 0, max: 1, integer: true })),
+        n('to', oneOf('weld', 'bend', 'wall')),
+        n('mm', number({ min: 0, max: 10_000 })),
+      ),
+      0,
+      6,
+    ),
+  ),
 )
 
 /** Every kind of event, its version and the shape of its data. */

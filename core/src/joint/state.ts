@@ -27,6 +27,18 @@ export interface Line {
   insideOf: string | null
   items: Item[]
 }
+export interface Bend {
+  /** Centre-line radius, mm. */
+  radiusMm: number
+  legsMm: readonly number[]
+  /** Deflections with their sense: above 0 to the left, below to the right. */
+  turnsDeg: readonly number[]
+}
+export interface Near {
+  end: 0 | 1
+  to: 'weld' | 'bend' | 'wall'
+  mm: number
+}
 export interface Item {
   id: string
   type: 'fitting' | 'piece'
@@ -43,6 +55,10 @@ export interface Item {
   cut: { mm: number; atS: number } | null
   /** It goes in last, between ends that do not move. */
   closing?: boolean
+  /** A bent tube: legs from the end's centre or face to the first apex, apex to apex, to the other end; turns between. */
+  bend?: Bend
+  /** What was measured near an end, from the fitting's face along the pipe. */
+  near?: readonly Near[]
   /** The run it stands in: absent in the main run, else the fitting it branches off, or a name of its own. */
   run?: string
 }

@@ -15,6 +15,7 @@ export const CHART_FIGURES: Readonly<Record<string, readonly string[]>> = {
   heat: ['heatS'],
   cool: ['coolS'],
   turns: ['ownTurns'],
+  'tool-room': ['toolRoomMm'],
   'gap-min': ['gapFromMm'],
   'gap-max': ['gapToMm'],
 }

@@ -1,4 +1,4 @@
-import { BAR_PER_PSI, DAY_S, HOUR_S, MINUTE_S, MM_PER_INCH, cToF } from './units.js'
+import { BAR_PER_PSI, DAY_S, FOOT_MM, HOUR_S, KG_PER_LB, MINUTE_S, MM_PER_INCH, cToF } from './units.js'
 
 /** How a person reads figures: their units, and the decimal sign of their language. */
 export interface Reader {
@@ -47,6 +47,20 @@ export function lengthFigure(mm: number, reader: Reader = METRIC, places = 1): s
   return reader.units === 'inch'
     ? inchFraction(mm / MM_PER_INCH, reader.fraction)
     : number(mm, places, reader.decimal)
+}
+
+/** A long length, as buildings are measured: `2.3 m`, `7 ft 8 in`. */
+export function distance(mm: number, reader: Reader = METRIC): string {
+  if (reader.units === 'metric') return `${number(mm / 1000, mm < 10_000 ? 2 : 1, reader.decimal)} m`
+  const inches = Math.round(mm / MM_PER_INCH)
+  const [feet, rest] = [Math.floor(inches / (FOOT_MM / MM_PER_INCH)), inches % (FOOT_MM / MM_PER_INCH)]
+  return feet ? `${feet} ft${rest ? ` ${rest} in` : ''}` : `${rest} in`
+}
+/** Weight: `12.3 kg`, `27 lb`. */
+export function weight(kg: number, reader: Reader = METRIC): string {
+  return reader.units === 'inch'
+    ? `${number(kg / KG_PER_LB, kg < 10 ? 1 : 0, reader.decimal)} lb`
+    : `${number(kg, kg < 100 ? 1 : 0, reader.decimal)} kg`
 }
 
 /** Gauge pressure: `6 bar`, `87 psi`. */

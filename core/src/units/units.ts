@@ -1,5 +1,8 @@
 /** Conversion factors. Exact by definition unless said otherwise. Plain numbers; the unit is in the name. */
 export const MM_PER_INCH = 25.4
+export const FOOT_MM = 12 * MM_PER_INCH
+/** A pound in kilograms, exact by definition. */
+export const KG_PER_LB = 0.45359237
 /** One pound-force per square inch in bar (exact to the digits that double precision keeps). */
 export const BAR_PER_PSI = 0.0689475729317831
 export const ATMOSPHERE_BAR_ABS = 1.01325
@@ -18,7 +21,7 @@ export const fToC = (f: number): number => ((f - 32) * 5) / 9
 export const cToF = (c: number): number => (c * 9) / 5 + 32
 
 /** Pound-force inches to newton metres (0.45359237 kg x 9.80665 m/s2 x 0.0254 m, exact by definition). */
-export const inLbfToNm = (inLbf: number): number => inLbf * 0.45359237 * 9.80665 * 0.0254
+export const inLbfToNm = (inLbf: number): number => inLbf * KG_PER_LB * 9.80665 * 0.0254
 
 export const MINUTE_S = 60
 export const HOUR_S = 3600

@@ -20,6 +20,16 @@ export const SET_OUT: Wordings = {
   'carrier-size-missing': (p) => `Say which carrier goes into ${p.s('size')}.`,
   'entry-no-fitting': 'Begin with a fitting, for example: tee 110.',
   'entry-not-a-length': (p) => `"${p.s('text')}" is not a length.`,
+  'entry-bent': 'Write a bent tube as legs and turns with its radius, for example: bent 400 90 500 r 76.',
+  'bend-too-near': (p) =>
+    `${p.s('piece')}: leg ${p.n('leg')} leaves ${p.mm('straightMm')} straight. The least leg that works is ${p.mm('leastMm')}.`,
+  'clearance-fitting': (p) =>
+    `${p.s('piece')} shows ${p.mm('mm')} of pipe between its fittings; the tool needs ${p.mm('neededMm')}.`,
+  'clearance-near': (p) =>
+    `${p.s('joint')}: ${p.mm('mm')} to the ${p.s('to')}; at least ${p.mm('neededMm')} are needed.`,
+  'clearance-unknown': (p) =>
+    `${p.s('joint')}: how far it must stand from the ${p.s('to')} is not known. Ask the tool\u2019s maker, or load the chart.`,
+  'tool-room-unknown': 'Room for the tool is not known: load the maker\u2019s chart.',
   'entry-too-long': (p) => `${p.mm('mm')} is longer than anything in a building. Check the figure.`,
   'entry-sizes-differ': (p) =>
     `The pipe would have to be ${p.s('a')} and ${p.s('b')} at once: put a reducer between.`,
@@ -50,4 +60,12 @@ export const SET_OUT: Wordings = {
   'schedule-twice': (p) => `${p.s('tag')} stands in row ${p.n('row')} already.`,
   'schedule-there': (p) => `${p.s('tag')} is in this line already.`,
   'schedule-three-joints': (p) => `${p.s('piece')} has two joints already: a piece has two ends.`,
+  'size-not-read': (p) =>
+    `"${p.s('text')}" is not a size. Write d110, NPS 2, CTS 3/4, OD 1/4, BPE 1-1/2 or DN 40.`,
+  'take-off-to': (p) => `"${p.s('text')}" is not face or stop: say what the take-off goes to.`,
+  'weight-unknown': (p) => `The weight of ${p.s('material')} ${p.s('size')} is not known: ask its maker.`,
+  'growth-unknown': (p) => `How much ${p.s('material')} grows is not known here: ask its maker.`,
+  'arm-unknown': (p) => `No figure for an arm of ${p.s('material')}: ask the engineer.`,
+  'span-unknown': (p) => `No figure for supports of ${p.s('material')}: ask its maker.`,
+  'span-too-warm': (p) => `No figure above ${p.c('c')}: closer supports, by its maker\u2019s chart.`,
 }

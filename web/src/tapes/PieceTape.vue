@@ -16,6 +16,7 @@ const odMm = computed(
   () =>
     outsideDiameterMm(parseSize(props.piece.item.size) ?? { text: 'd50', family: 'd', nominal: 50 }) ?? 50,
 )
+const sand = (end: 0 | 1): number => props.piece.ends[end].sandMm?.value ?? 0
 const depth = (end: 0 | 1): number => props.piece.ends[end].depthMm?.value ?? 0
 const check = (end: 0 | 1): number => props.piece.ends[end].checkMarkMm?.value ?? 0
 const inner = computed(() => width.value - 2 * MARGIN)
@@ -23,8 +24,9 @@ const zoneMm = computed(() => Math.max(check(0), check(1), 80) * 1.35)
 /** Drawn whole when the ends keep 120 px each, else broken in the middle. */
 const whole = computed(
   () =>
-    lengthMm.value * (inner.value / lengthMm.value) > 0 &&
-    (zoneMm.value * inner.value) / lengthMm.value >= 150,
+    props.piece.bends.length > 0 ||
+    (lengthMm.value * (inner.value / lengthMm.value) > 0 &&
+      (zoneMm.value * inner.value) / lengthMm.value >= 150),
 )
 const scale = computed(() =>
   whole.value
@@ -65,6 +67,7 @@ const ends = computed(() =>
       e,
       depthX: x(e === 0 ? depth(0) : lengthMm.value - depth(1)),
       checkX: x(e === 0 ? check(0) : lengthMm.value - check(1)),
+      sandX: x(e === 0 ? sand(0) : lengthMm.value - sand(1)),
       faceX: x(e === 0 ? 0 : lengthMm.value),
       name: `${props.piece.ends[e].jointTag}, in ${props.piece.ends[e].fitting?.fitting ?? 'fitting'}`,
     })),
@@ -121,10 +124,33 @@ const gap = computed(() => figure(check(0) - depth(0)))
               : gap
         }}
       </text>
+      <g v-for="(b, i) in piece.bends" :key="`b${i}`">
+        <rect
+          :x="x(b.atMm)"
+          :y="mid - pipeH / 2"
+          :width="x(b.endMm) - x(b.atMm)"
+          :height="pipeH"
+          class="bent"
+        />
+        <path :d="`M${x(b.atMm)} ${mid - pipeH / 2 - 6}V${tapeY}`" class="bend" />
+        <text :x="x(b.atMm) + 5" :y="mid - pipeH / 2 - 10" class="label ink">
+          {{ Math.abs(b.turnDeg) }}° {{ b.turnDeg < 0 ? 'right' : 'left' }}, {{ figure(b.atMm) }}
+        </text>
+      </g>
       <g v-for="end in ends" :key="`m${end.e}`">
         <path v-if="check(end.e)" :d="`M${end.checkX} ${TOP - 8}V${tapeY}`" class="check" />
         <text v-if="check(end.e)" :x="end.checkX" :y="TOP - 13" class="label ink" text-anchor="middle">
           check {{ figure(check(end.e)) }}
+        </text>
+        <path v-if="sand(end.e)" :d="`M${end.sandX} ${mid - pipeH / 2}V${mid + pipeH / 2}`" class="sand" />
+        <text
+          v-if="sand(end.e)"
+          :x="end.sandX + (end.e ? -6 : 6)"
+          :y="mid + 6"
+          class="after"
+          :text-anchor="end.e ? 'end' : 'start'"
+        >
+          sand to {{ figure(sand(end.e)) }}
         </text>
         <path v-if="depth(end.e)" :d="`M${end.depthX} ${mid - pipeH / 2 - 4}V${tapeY}`" class="depth" />
         <text
@@ -192,6 +218,20 @@ svg {
 .check {
   stroke: var(--ink);
   stroke-width: 3;
+}
+.sand {
+  stroke: var(--ink);
+  stroke-width: 2;
+  stroke-dasharray: 4 3;
+}
+.bend {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.bent {
+  fill: var(--line);
+  stroke: none;
+  opacity: 0.7;
 }
 .depth {
   stroke: var(--violet);

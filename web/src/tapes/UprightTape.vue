@@ -7,12 +7,11 @@ import { useJob } from '../stores/job'
 const props = defineProps<{ piece: PieceCut }>()
 const job = useJob()
 const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
-const HEIGHT = 330
 const TAPE_W = 74
 const marks = computed(() => {
   const length = props.piece.cutMm.value ?? 0
   const at = props.piece.ends.flatMap((e, i) => {
-    const list: { mm: number; as: 'depth' | 'check'; says: string }[] = []
+    const list: { mm: number; as: 'depth' | 'check' | 'sand' | 'bend'; says: string }[] = []
     if (e.depthMm?.value != null)
       list.push({
         mm: i ? length - e.depthMm.value : e.depthMm.value,
@@ -25,14 +24,29 @@ const marks = computed(() => {
         as: 'check',
         says: `check ${figure(e.checkMarkMm.value)}`,
       })
-    return list.map((m) => ({ ...m, end: e.jointTag ?? '' }))
+    if (e.sandMm?.value != null)
+      list.push({
+        mm: i ? length - e.sandMm.value : e.sandMm.value,
+        as: 'sand',
+        says: `sand to ${figure(e.sandMm.value)}`,
+      })
+    return list
   })
+  for (const b of props.piece.bends)
+    at.push({
+      mm: b.atMm,
+      as: 'bend',
+      says: `bend ${Math.abs(b.turnDeg)}° ${b.turnDeg < 0 ? 'right' : 'left'}`,
+    })
   const sorted = [...at].sort((a, b) => a.mm - b.mm)
   const n = sorted.length
   const half = Math.ceil(n / 2)
+  const tall = 330 + Math.max(0, n - 4) * 52
   // Two marks near the hook, two near the cut: evenly set, since the tape itself carries the figures.
-  return sorted.map((m, i) => ({ ...m, y: i < half ? 54 + i * 52 : HEIGHT - 42 - (n - 1 - i) * 52 }))
+  return sorted.map((m, i) => ({ ...m, y: i < half ? 54 + i * 52 : tall - 42 - (n - 1 - i) * 52 }))
 })
+/** Taller where there are more marks than two an end. */
+const HEIGHT = computed(() => 330 + Math.max(0, marks.value.length - 4) * 52)
 const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
 </script>
 
@@ -69,6 +83,12 @@ const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
 path.depth {
   stroke: var(--violet);
   stroke-width: 4;
+}
+path.sand,
+path.bend {
+  stroke: var(--ink);
+  stroke-width: 2;
+  stroke-dasharray: 5 3;
 }
 path.check {
   stroke: var(--ink);

@@ -3,11 +3,13 @@ import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
-import type { Need } from '../method.js'
+import type { Field, Need } from '../method.js'
 import { LEAK_CHECK_PSI, judgePress, pressClearance } from './rules.js'
 
 interface PressSpec extends BaseSpec {
   socketDepthMm: number | null
+  /** Room that the tool needs between pipe and wall, by its maker. */
+  toolRoomMm: number | null
 }
 const practice = 'cp-press-steps'
 const depth = (spec: PressSpec) => ownFig(spec, 'socketDepthMm', pressDepthMm(spec.material, sizeOf(spec)))
@@ -18,12 +20,22 @@ const usesSling = (spec: PressSpec): boolean => {
   return size.family === 'd' ? size.nominal >= 64 : size.nominal >= 2.5
 }
 
+const TOOL_ROOM: Field = {
+  key: 'toolRoomMm',
+  label: msg('field-tool-room'),
+  needed: false,
+  unit: 'mm',
+  min: 1,
+  max: 1000,
+  control: 'length',
+}
+
 /** Press joints of copper, carbon steel, stainless and multilayer pipe. Nothing cures; every joint must really be pressed. */
 export const press = methodFrom<PressSpec>({
   id: 'press',
   key: 'press',
   version: 1,
-  fields: [...baseFields('press'), measuredDepth(200)],
+  fields: [...baseFields('press'), measuredDepth(200), TOOL_ROOM],
   practice,
   depth,
   shortMaxMm: 0,
@@ -31,6 +43,7 @@ export const press = methodFrom<PressSpec>({
   clearances: (spec) => [
     { to: 'weld', minMm: pressClearance(sizeOf(spec)) },
     { to: 'bend', minMm: pressClearance(sizeOf(spec)) },
+    { to: 'wall', minMm: ownFig(spec, 'toolRoomMm', noFig(msg('tool-room-unknown')), 'given') },
     { to: 'fitting', minMm: fig(Math.max(10, odOf(spec)), 'cp-press-spacing') },
   ],
   params: (spec) => ({

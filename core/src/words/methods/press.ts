@@ -31,6 +31,7 @@ export const PRESS: Wordings = {
   'hint-press-look': 'look, do not count',
   'field-press-indicator': 'Indicator',
   'field-press-edge': 'Depth mark',
+  'field-tool-room': 'Room the tool needs to the wall',
   'tool-wheel-cutter': 'wheel cutter with the right wheel',
   'tool-deburrer': 'deburrer, inside and outside',
   'tool-calibrator': 'calibrator: rounds and chamfers',

@@ -2,16 +2,18 @@
 import {
   CLOSING_SPARE_MM,
   allPieces,
+  begunJoints,
+  clearanceFindings,
+  clearancesOf,
   closingFinding,
   fmt,
   jointPlaces,
-  outsideDiameterMm,
-  parseSize,
   putOf,
   sourceOf,
+  splitWith,
   twinJoint,
 } from '@jugalis/core'
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
@@ -19,7 +21,9 @@ import PieceTape from '../../tapes/PieceTape.vue'
 import UprightTape from '../../tapes/UprightTape.vue'
 import { useNarrow } from '../../use-narrow'
 import MeasureSheet from './MeasureSheet.vue'
+import NearSheet from './NearSheet.vue'
 import PaperSheet from './PaperSheet.vue'
+import PieceList from './PieceList.vue'
 
 const job = useJob()
 const route = useRoute()
@@ -100,9 +104,44 @@ async function turnClosing(): Promise<void> {
     `${p.item.tag} ${on ? 'goes in last' : 'is an ordinary piece'}.`,
   )
 }
-const longest = computed(() => Math.max(1, ...pieces.value.map((p) => p.cutMm.value ?? 0)))
-const od = (size: string): number =>
-  outsideDiameterMm(parseSize(size) ?? { text: '', family: 'd', nominal: 50 }) ?? 50
+/** What lets a piece in that cannot be drawn back: it becomes two, with a fitting that opens between. */
+const OPENERS = ['union', 'flange'] as const
+async function letIn(fitting: (typeof OPENERS)[number]): Promise<void> {
+  const p = piece.value
+  const split =
+    p &&
+    splitWith(p.line, p.item, fitting, { begun: begunJoints(job.state), newId: () => crypto.randomUUID() })
+  if (!p || !split) return
+  if (!split.ok) return void (splitFault.value = job.t(split.why))
+  await job.write(
+    split.edits.map((e) => ({ kind: e.kind, data: { lineId: p.line.id, ...e.data } })),
+    `${p.item.tag} is two pieces with a ${fitting} between: measure both.`,
+  )
+}
+const splitFault = ref('')
+/** Room for the joints of this piece, and whether any of its ends asks for room at all. */
+const room = computed(() => (piece.value ? clearanceFindings(job.state, piece.value) : []))
+const asksRoom = computed(
+  () => piece.value?.ends.some((e) => e.jointId && clearancesOf(job.state, e.jointId).length) ?? false,
+)
+/** Pieces that must not be cut as they stand. Worked out for jobs of a size at which it is quick. */
+const MOST_WARNED = 1500
+const warned = computed<ReadonlySet<string>>(
+  () =>
+    new Set(
+      pieces.value
+        .slice(0, MOST_WARNED)
+        .filter((p) => clearanceFindings(job.state, p).some((f) => f.level === 'stop'))
+        .map((p) => p.item.id),
+    ),
+)
+/** Where the bends begin on the straight tube, in words. */
+const bends = computed(() =>
+  piece.value?.bends.length
+    ? ` Bend ${piece.value.bends.map((b) => `${Math.abs(b.turnDeg)}° ${b.turnDeg < 0 ? 'right' : 'left'} from ${figure(b.atMm)}`).join(', ')}.`
+    : '',
+)
+const near = ref(false)
 const sources = ref(false)
 const measuring = ref(false)
 const paper = ref(false)
@@ -121,6 +160,17 @@ async function cut(): Promise<void> {
   if (next)
     await router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
 }
+/** J and K go from piece to piece, Enter cuts the one that is open. */
+function key(e: KeyboardEvent): void {
+  if (e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test((e.target as HTMLElement).tagName))
+    return
+  if (document.querySelector('dialog[open]')) return
+  if (e.key === 'j') open(1)
+  else if (e.key === 'k') open(-1)
+  else if (e.key === 'c') void cut()
+}
+onMounted(() => window.addEventListener('keydown', key))
+onBeforeUnmount(() => window.removeEventListener('keydown', key))
 </script>
 
 <template>
@@ -130,13 +180,25 @@ async function cut(): Promise<void> {
         <template v-if="piece && piece.cutMm.value !== null"
           >Cut
           <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
-            {{ length(toCutMm) }}</button>.{{ marks }}</template
+            {{ length(toCutMm) }}</button>.{{ marks }}{{ bends }}</template
         >
         <template v-else>{{ headline }}</template>
       </h1>
       <p class="why">{{ how }}{{ twin }}</p>
       <p v-if="piece?.item.closing && closing" :class="{ warn: closing.level === 'warn' }">
         {{ job.t(closing) }}
+        <template v-if="closing.code === 'closing-draw-back' && !piece.item.cut">
+          <button v-for="f in OPENERS" :key="f" type="button" class="figure-link opener" @click="letIn(f)">
+            Put a {{ f }} in
+          </button>
+        </template>
+      </p>
+      <p
+        v-for="f in room"
+        :key="f.code + JSON.stringify(f.params)"
+        :class="f.level === 'stop' ? 'refusal' : 'warn'"
+      >
+        {{ job.t(f) }}
       </p>
       <p v-if="piece?.changedSinceCut" class="refusal">
         Cut at {{ length(piece.item.cut?.mm ?? 0) }}; the figures have changed since. Check it before it goes
@@ -162,6 +224,7 @@ async function cut(): Promise<void> {
           Next piece
         </button>
         <button class="button" type="button" @click="measuring = true">The socket measures …</button>
+        <button v-if="asksRoom" class="button" type="button" @click="near = true">What is near …</button>
         <button class="button" type="button" :aria-pressed="piece.item.closing === true" @click="turnClosing">
           {{ piece.item.closing ? 'Not a closing piece' : 'Goes in last' }}
         </button>
@@ -174,61 +237,7 @@ async function cut(): Promise<void> {
         <button class="button" type="button" @click="paper = true">On paper</button>
       </div>
       <p class="why">{{ pieces.length }} pieces, {{ uncut }} still to cut.</p>
-      <div class="scroll" role="region" aria-label="Pieces" tabindex="0">
-        <table class="rows">
-          <thead>
-            <tr>
-              <th>Piece</th>
-              <th>Size</th>
-              <th class="wide">Between</th>
-              <th class="wide">To one scale</th>
-              <th class="right">Measured</th>
-              <th class="right">Cut</th>
-              <th>State</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="p in pieces" :key="p.item.id" :class="{ open: p === piece }">
-              <td>
-                <RouterLink
-                  class="strong"
-                  :to="{ name: 'cut', params: { jobId: job.jobId, itemId: p.item.id } }"
-                  >{{ p.item.tag }}</RouterLink
-                >
-              </td>
-              <td>{{ p.item.size }}</td>
-              <td class="wide">
-                {{ p.ends[0].fitting?.fitting ?? 'free end' }} and
-                {{ p.ends[1].fitting?.fitting ?? 'free end' }}
-              </td>
-              <td class="wide">
-                <svg width="180" height="18" aria-hidden="true">
-                  <rect
-                    x="1"
-                    :y="9 - Math.max(3, od(p.item.size) * 0.075)"
-                    :width="((p.cutMm.value ?? 0) / longest) * 176"
-                    :height="Math.max(6, od(p.item.size) * 0.15)"
-                    class="bar"
-                  />
-                </svg>
-              </td>
-              <td class="num">{{ p.item.measuredMm === null ? '' : figure(p.item.measuredMm) }}</td>
-              <td class="num">{{ p.cutMm.value === null ? '?' : figure(p.cutMm.value) }}</td>
-              <td>
-                {{
-                  p.changedSinceCut
-                    ? 'changed since cut'
-                    : p.item.cut
-                      ? 'cut'
-                      : p.cutMm.value === null
-                        ? 'not yet known'
-                        : 'to cut'
-                }}
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <PieceList :pieces="pieces" :current="piece" :warned="warned" />
     </template>
     <Sheet v-if="sources && piece" title="Where this length comes from" @close="sources = false">
       <p>{{ how }}</p>
@@ -239,6 +248,7 @@ async function cut(): Promise<void> {
       <p>Take-offs: as measured on this job.</p>
       <button class="button" type="button" @click="sources = false">Close</button>
     </Sheet>
+    <NearSheet v-if="near && piece" :piece="piece" @close="near = false" />
     <PaperSheet v-if="paper" @close="paper = false" />
     <MeasureSheet
       v-if="measuring && piece"
@@ -271,18 +281,10 @@ async function cut(): Promise<void> {
   justify-content: center;
   text-decoration: none;
 }
-.right {
-  text-align: right;
-}
-.bar {
-  fill: var(--pipe-fill);
-  stroke: var(--ink);
-  stroke-width: 1.5;
+.opener {
+  margin-left: 10px;
 }
 @media (max-width: 720px) {
-  .wide {
-    display: none;
-  }
   .buttons .button {
     min-height: 56px;
     flex: 1 1 40%;

@@ -235,6 +235,12 @@ const groupWrong = (name: string): string =>
             :to="{ name: 'import', params: { jobId: job.jobId, lineId: line.id } }"
             >Bring in a schedule</RouterLink
           >
+          <RouterLink class="button link" :to="{ name: 'fittings', params: { jobId: job.jobId } }"
+            >Fittings and take-offs</RouterLink
+          >
+          <RouterLink class="button link" :to="{ name: 'supports', params: { jobId: job.jobId } }"
+            >Supports and growth</RouterLink
+          >
           <button type="button" class="button" :disabled="!line.items.length" @click="sheet = 'copy'">
             Copy the line
           </button>

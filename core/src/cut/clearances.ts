@@ -1,0 +1,76 @@
+import { methodOf } from '../methods/registry.js'
+import { jointPlaces, jointSpec } from '../joint/lookup.js'
+import type { JobState } from '../joint/state.js'
+import type { Clearance } from '../methods/method.js'
+import { type Finding, finding } from '../sources/source.js'
+import { NEUTRAL_CTX, type PieceCut } from './piece.js'
+
+/** Clearances that a joint's method asks for; none where nothing is known of the joint. */
+export function clearancesOf(state: JobState, jointId: string): readonly Clearance[] {
+  const place = jointPlaces(state).get(jointId)
+  const method = place && methodOf(place.line.method)
+  const parsed = place && method?.parse(jointSpec(state, place))
+  if (!place || !method || !parsed?.ok) return []
+  const { school } = place.line
+  return method.clearances(parsed.spec, {
+    ...NEUTRAL_CTX,
+    school,
+    pin: { rules: 1, chart: null, school, table: state.job.table },
+  })
+}
+
+/**
+ * Is there room for every joint of a piece: to the fitting at its other end, to its own bends, and to the weld, bend or
+ * wall that somebody measured near it? Asked before anything is cut.
+ */
+export function clearanceFindings(state: JobState, p: PieceCut): Finding[] {
+  const out: Finding[] = []
+  const [a, b] = p.ends.map((e) => e.depthMm?.value ?? 0) as [number, number]
+  const cutMm = p.cutMm.value
+  const betweenMm = cutMm === null ? null : cutMm - a - b
+  let fittingSaid = false
+  for (const end of [0, 1] as const) {
+    const { jointId, jointTag } = p.ends[end]
+    if (!jointId) continue
+    const joint = jointTag ?? ''
+    const clearances = clearancesOf(state, jointId)
+    const least = (to: Clearance['to']): Clearance['minMm'] | null =>
+      clearances.find((c) => c.to === to)?.minMm ?? null
+    const fitting = least('fitting')
+    if (
+      fitting &&
+      fitting.value !== null &&
+      betweenMm !== null &&
+      !fittingSaid &&
+      p.ends.every((e) => e.fitting)
+    )
+      if (betweenMm < fitting.value) {
+        fittingSaid = true
+        out.push(
+          finding('stop', 'clearance-fitting', fitting.source, {
+            piece: p.item.tag,
+            mm: betweenMm,
+            neededMm: fitting.value,
+          }),
+        )
+      }
+    const near = (p.item.near ?? []).filter((n) => n.end === end).map((n) => ({ to: n.to, mm: n.mm }))
+    const bend = p.bends.length ? (end ? (p.bends.at(-1)?.endMm ?? 0) : (p.bends[0]?.atMm ?? 0)) : null
+    if (bend !== null && cutMm !== null) near.push({ to: 'bend', mm: end ? cutMm - b - bend : bend - a })
+    for (const n of near) {
+      const needed = least(n.to)
+      if (!needed) continue
+      if (needed.value === null) out.push(finding('note', 'clearance-unknown', 'given', { joint, to: n.to }))
+      else if (n.mm < needed.value - 1e-6)
+        out.push(
+          finding('stop', 'clearance-near', needed.source, {
+            joint,
+            to: n.to,
+            mm: n.mm,
+            neededMm: needed.value,
+          }),
+        )
+    }
+  }
+  return out
+}

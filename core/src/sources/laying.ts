@@ -1,0 +1,35 @@
+import { computed, practice, published } from './records.js'
+import type { Source } from './source.js'
+
+const MAKER = 'Common practice, no published source: usual handbook figures. The maker\u2019s figure wins.'
+
+/** Sources of how pipe lies: supports, growth with warmth, weight. */
+export const LAYING_SOURCES: readonly Source[] = [
+  published(
+    'ipc-308-5',
+    'IPC, table 308.5: hanger spacing, horizontal pipe',
+    '2021',
+    'From memory: check the code that is in force before you rely on it. Metric sizes are read by outside diameter.',
+  ),
+  published(
+    'b31-3-c8',
+    'ASME B31.3, table C-8: modulus of elasticity of nonmetals at 73 °F',
+    'recent',
+    'From memory, ABS and polypropylene not sure: check the standard before you rely on it.',
+  ),
+  practice('cp-span-warm', 'Closer supports where the wall is warm', MAKER),
+  practice('cp-expansion', 'Growth of pipe with temperature', MAKER),
+  practice(
+    'cp-expansion-arm',
+    'Arm that takes up growth: constant of the material times the root of diameter and growth',
+    MAKER,
+  ),
+  practice('cp-density', 'Densities of pipe materials', MAKER),
+  computed('wall-weight', 'Weight from diameter, wall and density', ['cp-density']),
+  computed(
+    'sag-span',
+    'Span that sags by a five-hundredth when full: several equal spans, half the short-time modulus for years of load',
+    ['b31-3-c8', 'cp-density'],
+    'Ours. For wall temperatures up to 25 °C.',
+  ),
+]

@@ -1,0 +1,188 @@
+<script setup lang="ts">
+import { type PieceCut, entryText, fmt, outsideDiameterMm, parseSize } from '@jugalis/core'
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useJob } from '../../stores/job'
+import { useNarrow } from '../../use-narrow'
+
+/** The pieces of a job as a grid; only the rows in sight are in the page. */
+const props = defineProps<{
+  pieces: readonly PieceCut[]
+  current: PieceCut | null
+  /** Pieces that must not be cut as they stand. */
+  warned: ReadonlySet<string>
+}>()
+const job = useJob()
+const narrow = useNarrow()
+const scroller = ref<HTMLElement>()
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: props.pieces.length,
+    getScrollElement: () => scroller.value ?? null,
+    estimateSize: () => (narrow.value ? 56 : 44),
+    overscan: 8,
+  })),
+)
+watch(narrow, () => virtual.value.measure())
+const toCurrent = (): void => {
+  const at = props.pieces.findIndex((p) => p === props.current)
+  if (at >= 0) virtual.value.scrollToIndex(at, { align: 'auto' })
+}
+watch(() => props.current?.item.id, toCurrent)
+onMounted(toCurrent)
+const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
+const longest = computed(() =>
+  Math.max(
+    1,
+    props.pieces.reduce((most, p) => Math.max(most, p.cutMm.value ?? 0), 0),
+  ),
+)
+const thick = (size: string): number => {
+  const read = parseSize(size)
+  return Math.min(16, Math.max(6, ((read && outsideDiameterMm(read)) ?? 50) * 0.15))
+}
+const measured = (p: PieceCut): string =>
+  p.item.bend
+    ? entryText(p.item, job.reader.units)
+    : p.item.measuredMm === null
+      ? ''
+      : figure(p.item.measuredMm)
+const state = (p: PieceCut): string =>
+  p.changedSinceCut
+    ? 'changed since cut'
+    : p.item.cut
+      ? 'cut'
+      : p.cutMm.value === null
+        ? 'not yet known'
+        : props.warned.has(p.item.id)
+          ? 'no room'
+          : 'to cut'
+</script>
+
+<template>
+  <div
+    ref="scroller"
+    class="pieces"
+    role="grid"
+    aria-label="Pieces"
+    :aria-rowcount="pieces.length + 1"
+    tabindex="0"
+  >
+    <div class="piece head-row" role="row" aria-rowindex="1">
+      <span role="columnheader">Piece</span>
+      <span role="columnheader">Size</span>
+      <span class="wide" role="columnheader">Between</span>
+      <span class="wide" role="columnheader">To one scale</span>
+      <span class="right" role="columnheader">Measured</span>
+      <span class="right" role="columnheader">Cut</span>
+      <span role="columnheader">State</span>
+    </div>
+    <div role="presentation" class="space" :style="{ height: `${virtual.getTotalSize()}px` }">
+      <div
+        v-for="v in virtual.getVirtualItems()"
+        :key="pieces[v.index]!.item.id"
+        class="piece row"
+        role="row"
+        :aria-rowindex="v.index + 2"
+        :class="{ open: pieces[v.index] === current }"
+        :style="{ transform: `translateY(${v.start}px)`, height: `${v.size}px` }"
+      >
+        <span role="gridcell">
+          <RouterLink
+            class="strong"
+            :to="{ name: 'cut', params: { jobId: job.jobId, itemId: pieces[v.index]!.item.id } }"
+            >{{ pieces[v.index]!.item.tag }}</RouterLink
+          >
+        </span>
+        <span role="gridcell">{{ pieces[v.index]!.item.size }}</span>
+        <span class="wide" role="gridcell"
+          >{{ pieces[v.index]!.ends[0].fitting?.fitting ?? 'free end' }} and
+          {{ pieces[v.index]!.ends[1].fitting?.fitting ?? 'free end' }}</span
+        >
+        <span class="wide" role="gridcell">
+          <svg width="150" height="18" aria-hidden="true">
+            <rect
+              x="1"
+              :y="9 - thick(pieces[v.index]!.item.size) / 2"
+              :width="((pieces[v.index]!.cutMm.value ?? 0) / longest) * 146"
+              :height="thick(pieces[v.index]!.item.size)"
+              class="bar"
+            />
+          </svg>
+        </span>
+        <span class="right figure" role="gridcell">{{ measured(pieces[v.index]!) }}</span>
+        <span class="right figure strong" role="gridcell">{{
+          pieces[v.index]!.cutMm.value === null ? '?' : figure(pieces[v.index]!.cutMm.value as number)
+        }}</span>
+        <span role="gridcell" :class="{ refusal: state(pieces[v.index]!) === 'no room' }">{{
+          state(pieces[v.index]!)
+        }}</span>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.pieces {
+  max-height: max(300px, 44vh);
+  overflow: auto;
+  border-bottom: 1px solid var(--line);
+}
+.piece {
+  display: grid;
+  grid-template-columns: 112px 70px minmax(150px, 1fr) 156px minmax(70px, auto) 76px 130px;
+  column-gap: 12px;
+  align-items: center;
+}
+.piece > span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.head-row {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: var(--paper);
+  border-bottom: 2px solid var(--ink);
+  font-size: 15px;
+  color: var(--soft);
+  min-height: 34px;
+}
+.space {
+  position: relative;
+}
+.row {
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 100%;
+  border-bottom: 1px solid var(--line);
+}
+.row.open {
+  background: var(--sheet);
+  box-shadow:
+    inset 0 2px 0 var(--ink),
+    inset 0 -2px 0 var(--ink);
+}
+.right {
+  text-align: right;
+}
+.figure {
+  font: 500 18px/1 var(--figures);
+}
+.bar {
+  fill: var(--pipe-fill);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+@media (max-width: 720px) {
+  .wide {
+    display: none;
+  }
+  .piece {
+    grid-template-columns: 84px 50px minmax(56px, 1fr) 60px 84px;
+    column-gap: 8px;
+  }
+}
+</style>

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import {
+  type LibraryRow,
+  TAKE_OFF_HEADER,
+  type TakeOffFault,
+  fmt,
+  libraryOf,
+  readTakeOffs,
+} from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, ref } from 'vue'
+import { useJob } from '../../stores/job'
+import { when } from '../../when'
+import { useClock } from '../../stores/clock'
+import TakeOffSheet from './TakeOffSheet.vue'
+
+/** Every kind of fitting of the job with its take-off, and where each comes from: measured, or a maker's list. */
+const job = useJob()
+const clock = useClock()
+const rows = computed(() => libraryOf(job.state))
+const unknown = computed(() => rows.value.filter((r) => !r.known).length)
+const measured = ref<LibraryRow | null>(null)
+const loading = ref(false)
+const name = ref('')
+const csv = ref('')
+const fault = ref('')
+const faults = ref<readonly TakeOffFault[]>([])
+const LINE = TAKE_OFF_HEADER.join(',')
+const EXAMPLE = `${LINE}\ntee,d110,,102,mm,face,sheet 4\ntee branch,d110,d63,96,mm,face,sheet 4`
+const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
+const headline = computed(() =>
+  !rows.value.length
+    ? 'No fittings yet. Set out a line first.'
+    : unknown.value
+      ? `${many(unknown.value, 'take-off')} of ${rows.value.length} ${unknown.value === 1 ? 'is' : 'are'} not known. Measure one of each; it counts for all like it.`
+      : `All ${rows.value.length} take-offs are known.`,
+)
+function source(r: LibraryRow): string {
+  if (!r.known) return ''
+  const at = when(r.known.atS, clock.nowS, job.state.job.zone)
+  return r.known.chart === null
+    ? `measured by ${job.nameOf(r.known.by)}, ${at}`
+    : `${r.known.chart}, loaded by ${job.nameOf(r.known.by)}`
+}
+async function pick(e: Event): Promise<void> {
+  const file = (e.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  csv.value = await file.text()
+  name.value ||= file.name.replace(/\.csv$/i, '')
+}
+async function load(): Promise<void> {
+  fault.value = ''
+  const read = readTakeOffs(csv.value)
+  faults.value = read.ok ? [] : read.faults
+  if (!read.ok) return
+  if (!name.value.trim()) return void (fault.value = 'Give the list a name: whose fittings, which sheet.')
+  await job.write(
+    read.rows.map(({ reference, ...r }) => ({
+      kind: 'take-off',
+      data: { ...r, chart: `${name.value.trim()}, ${reference}` },
+    })),
+    `${many(read.rows.length, 'take-off')} of ${name.value.trim()} ${read.rows.length === 1 ? 'is' : 'are'} loaded.`,
+  )
+  csv.value = name.value = ''
+  loading.value = false
+}
+</script>
+
+<template>
+  <div class="place">
+    <div class="head">
+      <h1>{{ headline }}</h1>
+      <p class="why">
+        Centre to socket face, or to the stop inside it. What is measured wins over a maker’s list.
+      </p>
+    </div>
+    <div class="buttons no-print">
+      <button type="button" class="button" :aria-expanded="loading" @click="loading = !loading">
+        Load a maker’s list
+      </button>
+      <RouterLink class="button link" :to="{ name: 'set-out', params: { jobId: job.jobId } }"
+        >Back to the lines</RouterLink
+      >
+    </div>
+    <section v-if="loading">
+      <label for="list-name">Name of the list</label>
+      <ElInput id="list-name" v-model="name" size="large" placeholder="whose fittings, which sheet" />
+      <label for="list-csv">Rows as CSV; the first line is {{ LINE }}</label>
+      <ElInput id="list-csv" v-model="csv" type="textarea" :rows="6" :placeholder="EXAMPLE" />
+      <div class="buttons">
+        <label class="button link" for="list-file">From a file…</label>
+        <input id="list-file" class="sr" type="file" accept=".csv,text/csv" @change="pick" />
+        <button type="button" class="button main" :disabled="!csv.trim()" @click="load">Load the list</button>
+      </div>
+      <div v-if="fault || faults.length" role="alert">
+        <p v-if="fault" class="refusal">{{ fault }}</p>
+        <p v-if="faults.length" class="refusal">Nothing was loaded.</p>
+        <p v-for="f in faults.slice(0, 30)" :key="f.line">
+          <strong
+            >Line {{ f.line }}<template v-if="f.column">, {{ f.column }}</template
+            >:</strong
+          >
+          {{ job.t(f.says) }}
+        </p>
+      </div>
+    </section>
+    <div class="scroll" role="region" aria-label="Fittings" tabindex="0">
+      <table v-if="rows.length" class="rows">
+        <thead>
+          <tr>
+            <th>Fitting</th>
+            <th>Size</th>
+            <th class="num">Used</th>
+            <th class="num">Take-off</th>
+            <th>Where it comes from</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="`${r.name} ${r.sizes}`">
+            <td class="strong">{{ r.name }}</td>
+            <td>{{ r.sizes }}</td>
+            <td class="num">{{ r.count }}</td>
+            <td class="num">
+              <button type="button" class="figure-link" :class="{ refusal: !r.known }" @click="measured = r">
+                {{
+                  r.known
+                    ? `${fmt.lengthFigure(r.known.takeOffMm, job.reader)} to ${r.known.takeOffTo}`
+                    : 'not known, measure one'
+                }}
+              </button>
+            </td>
+            <td>{{ source(r) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <TakeOffSheet
+      v-if="measured"
+      :item="measured.fitting"
+      :branch="measured.branch"
+      @close="measured = null"
+    />
+  </div>
+</template>
+
+<style scoped>
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.link {
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
+}
+section {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  max-width: 720px;
+}
+label {
+  font-weight: 600;
+}
+th.num {
+  text-align: right;
+}
+th.num + th:not(.num),
+td.num + td:not(.num) {
+  padding-left: 24px;
+}
+.scroll {
+  overflow-x: auto;
+}
+</style>

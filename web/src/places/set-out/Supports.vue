@@ -1,0 +1,308 @@
+<script setup lang="ts">
+import {
+  type Fig,
+  type Stretch,
+  armMm,
+  cToF,
+  fToC,
+  filledWeight,
+  fmt,
+  growthMm,
+  hangerSpacingMm,
+  litresPerMetre,
+  sagSpanMm,
+  sourceOf,
+  stretchesOf,
+} from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useJob } from '../../stores/job'
+import { useView } from '../../view'
+
+/** How the lines lie: growth of straight stretches, the arm or loop each needs, supports, weight when full. */
+const job = useJob()
+const view = useView()
+const route = useRoute()
+const router = useRouter()
+const inch = computed(() => job.reader.units === 'inch')
+const MOST = 60
+/** What is asked stands in the address: a link shows the same to somebody else. */
+const asked = (key: string): string => String(route.query[key] ?? '')
+const set = (key: string, value: string): void =>
+  void router.replace({ query: { ...route.query, [key]: value.trim() || undefined } })
+const FIELDS = [
+  ['laid', 'Laid at'],
+  ['cold', 'Coldest wall in service'],
+  ['warm', 'Warmest wall in service'],
+] as const
+function degrees(key: string): number | null {
+  const text = asked(key).replace(',', '.')
+  const n = Number(text)
+  if (!text || !Number.isFinite(n)) return null
+  const c = inch.value ? fToC(n) : n
+  return c >= -60 && c <= 150 ? c : null
+}
+const laid = computed(() => degrees('laid'))
+const cold = computed(() => degrees('cold'))
+const warm = computed(() => degrees('warm'))
+const LIQUIDS = [
+  ['1000', 'water'],
+  ['1025', 'seawater'],
+  ['0', 'nothing'],
+] as const
+const density = computed(() => Number(asked('density') || 1000))
+
+const pipeOf = (s: Stretch) => ({ material: s.line.material, size: s.size, schedule: s.line.schedule })
+const stretches = computed(() =>
+  view.lines.flatMap((l) => stretchesOf(job.state, l)).sort((a, b) => b.lengthMm - a.lengthMm),
+)
+interface Row {
+  s: Stretch
+  grows: Fig | null
+  arm: Fig | null
+  loop: Fig | null
+  hangers: Fig
+  sag: Fig
+  full: Fig
+  litres: Fig
+  /** The closer of the two spacings. */
+  everyMm: number | null
+}
+const rows = computed<Row[]>(() =>
+  stretches.value.slice(0, MOST).map((s) => {
+    const pipe = pipeOf(s)
+    const ends = [cold.value, warm.value].filter((t): t is number => t !== null)
+    const growths =
+      laid.value === null ? [] : ends.map((t) => growthMm(pipe.material, s.lengthMm, laid.value as number, t))
+    const grows = growths.reduce<Fig | null>(
+      (a, b) => (a === null || Math.abs(b.value ?? 0) > Math.abs(a.value ?? 0) ? b : a),
+      null,
+    )
+    const mm = grows?.value ?? null
+    const wallC = warm.value ?? 20
+    const hangers = hangerSpacingMm(pipe, wallC)
+    const sag = sagSpanMm(pipe, wallC, density.value)
+    const spans = [hangers.value, sag.value].filter((v): v is number => v !== null)
+    return {
+      s,
+      grows,
+      arm: mm === null ? null : armMm(pipe, mm),
+      loop: mm === null ? null : armMm(pipe, mm / 2),
+      hangers,
+      sag,
+      full: filledWeight(pipe, density.value),
+      litres: litresPerMetre(pipe),
+      everyMm: spans.length ? Math.min(...spans) : null,
+    }
+  }),
+)
+const most = computed(
+  () =>
+    rows.value
+      .filter((r) => r.grows?.value)
+      .sort((a, b) => Math.abs(b.grows?.value ?? 0) - Math.abs(a.grows?.value ?? 0))[0],
+)
+const dist = (mm: number): string => fmt.distance(mm, job.reader)
+const mm = (v: number): string => fmt.length(v, job.reader, 0)
+const headline = computed(() => {
+  const longest = stretches.value[0]
+  if (!longest) return 'Nothing lies here yet. Set out a line with measures first.'
+  const m = most.value
+  if (!m?.grows?.value)
+    return `${stretches.value.length} straight stretches, the longest ${dist(longest.lengthMm)} of ${longest.line.tag}. Say at what temperature it is laid, and how cold and warm it gets.`
+  const way = m.grows.value > 0 ? 'grows' : 'shrinks'
+  const arm = m.arm?.value ? ` It needs a free arm of ${mm(m.arm.value)}.` : ''
+  return `${m.s.line.tag} ${m.s.from.tag.split('/').pop()} to ${m.s.to.tag.split('/').pop()}: ${dist(m.s.lengthMm)} ${way} by ${mm(Math.abs(m.grows.value))}.${arm}`
+})
+const text = (f: Fig | null, say: (v: number) => string): string =>
+  f === null ? '' : f.value === null ? job.t(f.why) : say(f.value)
+const count = (r: Row): number => (r.everyMm ? Math.ceil(r.s.lengthMm / r.everyMm) + 1 : 0)
+const longestMm = computed(() => Math.max(1, stretches.value[0]?.lengthMm ?? 1))
+const BAR_PX = 96
+const hangersAt = (r: Row): number[] => {
+  const n = count(r)
+  const w = (r.s.lengthMm / longestMm.value) * BAR_PX
+  return n < 2 || n > 60 ? [] : Array.from({ length: n }, (_, i) => 4 + (i / (n - 1)) * w)
+}
+const SOURCES = [
+  'cp-expansion',
+  'cp-expansion-arm',
+  'ipc-308-5',
+  'cp-span-warm',
+  'sag-span',
+  'wall-weight',
+  'cp-density',
+].map(sourceOf)
+const sources = ref(false)
+const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
+</script>
+
+<template>
+  <div class="place">
+    <div class="head">
+      <h1>{{ headline }}</h1>
+      <p class="why">
+        Straight runs between changes of direction. The closer of two spacings counts: the code’s table, and a
+        sag of a five-hundredth when full. Prop long spans before they are filled. Local code, the maker and
+        the engineer decide.
+      </p>
+    </div>
+    <div class="asked">
+      <div v-for="[key, label] in FIELDS" :key="key">
+        <label :for="`lie-${key}`">{{ label }}, {{ inch ? '°F' : '°C' }}</label>
+        <ElInput
+          :id="`lie-${key}`"
+          :model-value="asked(key)"
+          size="large"
+          inputmode="decimal"
+          :placeholder="`for example ${hint}`"
+          @update:model-value="(v) => set(key, String(v))"
+        />
+        <p v-if="asked(key) && degrees(key) === null" class="refusal" role="alert">
+          A temperature is needed here.
+        </p>
+      </div>
+      <div>
+        <label for="lie-density">Full of</label>
+        <select
+          id="lie-density"
+          class="select"
+          :value="asked('density') || '1000'"
+          @change="set('density', ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="[v, says] in LIQUIDS" :key="v" :value="v">{{ says }}</option>
+        </select>
+      </div>
+    </div>
+    <div class="buttons no-print">
+      <RouterLink class="button link" :to="{ name: 'set-out', params: { jobId: job.jobId } }"
+        >Back to the lines</RouterLink
+      >
+      <button type="button" class="button" :aria-expanded="sources" @click="sources = !sources">
+        Where the figures come from
+      </button>
+    </div>
+    <ul v-if="sources">
+      <li v-for="s in SOURCES" :key="s.id">
+        <strong>{{ s.reference }}</strong><template v-if="s.edition">, {{ s.edition }}</template
+        >. {{ s.note }}
+      </li>
+    </ul>
+    <div class="scroll" role="region" aria-label="Straight stretches" tabindex="0">
+      <table v-if="rows.length" class="rows">
+        <thead>
+          <tr>
+            <th>Stretch</th>
+            <th>Pipe</th>
+            <th class="wide">To one scale</th>
+            <th class="num">Length</th>
+            <th class="num">Grows</th>
+            <th class="num">Arm, or loop legs</th>
+            <th class="num">Every, supports</th>
+            <th class="num">Full: a metre, all</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="`${r.s.from.id} ${r.s.to.id}`">
+            <td>
+              <RouterLink
+                class="strong"
+                :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: r.s.line.id } }"
+                >{{ r.s.line.tag }}</RouterLink
+              >
+              {{ r.s.from.tag.split('/').pop() }} to {{ r.s.to.tag.split('/').pop() }}
+            </td>
+            <td>{{ r.s.line.material }} {{ r.s.size }}</td>
+            <td class="wide">
+              <svg :width="BAR_PX + 8" height="26" aria-hidden="true">
+                <rect
+                  x="4"
+                  y="4"
+                  :width="Math.max(2, (r.s.lengthMm / longestMm) * BAR_PX)"
+                  height="8"
+                  class="bar"
+                />
+                <path v-for="(x, i) in hangersAt(r)" :key="i" :d="`M${x} 13l4 8h-8z`" class="hanger" />
+              </svg>
+            </td>
+            <td class="num">{{ r.s.guessed ? '?' : dist(r.s.lengthMm) }}</td>
+            <td class="num">{{ text(r.grows, (v) => `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`) }}</td>
+            <td class="num">
+              {{ text(r.arm, (v) => dist(v))
+              }}<template v-if="r.loop?.value">, or 2 of {{ dist(r.loop.value) }}</template>
+            </td>
+            <td class="num">
+              <template v-if="r.everyMm">{{ dist(r.everyMm) }}, {{ count(r) }}</template>
+              <template v-else>{{ text(r.hangers, dist) }}</template>
+            </td>
+            <td class="num">
+              {{ text(r.full, (v) => fmt.weight(v, job.reader))
+              }}<template v-if="r.full.value !== null"
+                >, {{ fmt.weight((r.full.value * r.s.lengthMm) / 1000, job.reader) }} in all</template
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="stretches.length > MOST" class="why">
+        {{ stretches.length - MOST }} shorter stretches are left out.
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.asked {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: 12px;
+}
+.asked label {
+  font-weight: 600;
+}
+.select {
+  width: 100%;
+  height: 40px;
+  border: 1px solid var(--edge);
+  border-radius: 2px;
+  background: var(--sheet);
+  padding: 0 10px;
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.link {
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
+}
+.bar {
+  fill: var(--pipe-fill);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.hanger {
+  fill: var(--ink);
+}
+th.num {
+  text-align: right;
+}
+.scroll {
+  overflow-x: auto;
+}
+.scroll td {
+  white-space: nowrap;
+}
+td.num {
+  padding-left: 12px;
+}
+@media (max-width: 720px) {
+  .wide {
+    display: none;
+  }
+}
+</style>
