@@ -3,6 +3,7 @@ import { ElementPlusResolver } from 'unplugin-vue-components/resolvers'
 import Components from 'unplugin-vue-components/vite'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
@@ -12,6 +13,27 @@ export default defineConfig({
       dirs: [],
       dts: 'components.d.ts',
       resolvers: [ElementPlusResolver({ importStyle: 'css' })],
+    }),
+    VitePWA({
+      // Asked before it is put in: nobody is reloaded with cement on.
+      registerType: 'prompt',
+      injectRegister: null,
+      manifest: {
+        name: 'Jugalis',
+        short_name: 'Jugalis',
+        start_url: '/jobs',
+        display: 'standalone',
+        background_color: '#F3F0E8',
+        theme_color: '#33454F',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,mjs,css,html,svg,woff2,wasm}'],
+        maximumFileSizeToCacheInBytes: 8_000_000,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api/],
+        cleanupOutdatedCaches: true,
+      },
     }),
   ],
   worker: { format: 'es' },

@@ -41,9 +41,9 @@ async function lineJob(): Promise<{
       draft('reading', { placeId, what: 'wall', basis: 'measured', atS: NOW - (29 - i) * 3600, value: 15 }),
     ),
   ])
-  const bare = foldJob(
-    (await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent),
-  ).lines.get(lineId) as Line
+  const bare = foldJob((await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent)).lines.get(
+    lineId,
+  ) as Line
   const shop = { begun: new Set<string>(), newId: () => randomUUID() }
   const placed = placeTexts(bare, ['tee 63', '500 c-c', 'elbow 90'], END, shop, 'metric')
   if (!placed.ok) throw new Error(placed.why.code)

@@ -9,6 +9,8 @@ import './styles/drawing.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { keepForNoSignal } from './newer'
 import { router } from './router'
 
 createApp(App).use(createPinia()).use(router).mount('#app')
+keepForNoSignal()

@@ -64,8 +64,9 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number): Router {
     const after = Number(req.query.after ?? 0)
     if (!Number.isInteger(after) || after < 0)
       throw new HttpError(422, 'bad-input', 'after must be a number from 0.', 'after')
-    const { head, lines } = await logText(pool, id, after)
-    res.type('json').send(`{"serverNowS":${nowS()},"head":${head},"lines":[${lines}]}`)
+    const { head, lines, hashAfter, hashHead } = await logText(pool, id, after)
+    const hashes = `"hashAfter":${JSON.stringify(hashAfter)},"hashHead":${JSON.stringify(hashHead)}`
+    res.type('json').send(`{"serverNowS":${nowS()},"head":${head},${hashes},"lines":[${lines}]}`)
   })
   routes.post('/:jobId/events', json, async (req, res) => {
     const receivedAtS = nowS()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { newer } from '../newer'
 import { useClock } from '../stores/clock'
 import { useJob } from '../stores/job'
 
@@ -13,10 +14,14 @@ const open = computed(
 </script>
 
 <template>
-  <div v-if="open || job.returned.length" class="undo no-print">
+  <div v-if="open || job.returned.length || newer" class="undo no-print">
     <p v-for="r in job.returned" :key="r.id" role="alert">
       <span class="refusal">Not taken: {{ r.why }}</span>
       <button type="button" class="button" @click="job.dropReturned(r.id)">Put away</button>
+    </p>
+    <p v-if="newer" role="status">
+      A newer version is here.
+      <button type="button" class="button" @click="newer()">Put it in</button>
     </p>
     <p v-if="open" role="status">
       <template v-if="job.lastAct?.takenBackBy">

@@ -13,6 +13,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { NoSignal, Refused, api } from '../api'
 import { useClock } from './clock'
+import * as kept from './kept-log'
 import * as outbox from './outbox'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
@@ -54,6 +55,8 @@ export const useJob = defineStore('job', () => {
   /** What the strip below speaks of: the newest act, or the newest taken back. */
   const lastAct = shallowRef<Act | null>(null)
   let head = 0
+  /** Hash of the line at the head: what is kept on this device goes on from it. */
+  let hash: string | null = null
   let device = ''
   let timer: ReturnType<typeof setTimeout> | undefined
   let sending: Promise<void> | null = null
@@ -80,17 +83,27 @@ export const useJob = defineStore('job', () => {
     jobId.value = id
     status.value = 'loading'
     device = await outbox.deviceId()
+    const had = await kept.open(id, session.person?.personId ?? '')
+    if (jobId.value !== id) return
+    known.value = had.events
+    head = had.head
+    hash = had.hash
+    members.value = new Map(had.members)
     try {
       await Promise.all([
         read(),
-        api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`).then(
-          (r) => (members.value = new Map(r.members.map((m) => [m.personId, m.name]))),
-        ),
+        api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`).then((r) => {
+          members.value = new Map(r.members.map((m) => [m.personId, m.name]))
+          void kept.keepMembers(id, [...members.value])
+        }),
       ])
       status.value = 'open'
     } catch (e) {
       if (e instanceof NoSignal) status.value = 'open'
-      else return void (status.value = 'missing')
+      else {
+        await kept.drop(id)
+        return void (status.value = 'missing')
+      }
     }
     await reload()
     poll()
@@ -106,6 +119,7 @@ export const useJob = defineStore('job', () => {
     takenBack.value = []
     lastAct.value = null
     head = 0
+    hash = null
   }
   async function reload(): Promise<void> {
     if (!jobId.value) return
@@ -119,21 +133,35 @@ export const useJob = defineStore('job', () => {
     const id = jobId.value
     const sentAt = Date.now()
     try {
-      const r = await api<{ serverNowS: number; head: number; lines: { seq: number; event: JobEvent }[] }>(
-        'GET',
-        `/jobs/${id}/events?after=${head}`,
-      )
+      const r = await api<{
+        serverNowS: number
+        head: number
+        hashAfter: string | null
+        hashHead: string | null
+        lines: { seq: number; event: JobEvent }[]
+      }>('GET', `/jobs/${id}/events?after=${head}`)
       clock.heard(r.serverNowS, sentAt, Date.now())
       offline.value = false
-      if (jobId.value !== id || !r.lines.length) return
+      if (jobId.value !== id) return
+      if (r.hashAfter !== hash) {
+        // Another log than the one kept here, such as a demo begun afresh: read it from its beginning.
+        await kept.drop(id as string)
+        known.value = []
+        head = 0
+        hash = null
+        return await read()
+      }
+      if (!r.lines.length) return
       const fresh = r.lines.filter((l) => l.seq > head)
-      head = Math.max(head, r.head)
+      if (r.head >= head) [head, hash] = [r.head, r.hashHead]
       if (!fresh.length) return
+      const events = fresh.map((l) => l.event)
+      void kept.keepPart(id as string, { from: fresh[0]?.seq ?? 0, events, head, hash })
       const ids = new Set(fresh.map((l) => l.event.id))
       // What comes back stops waiting in the same moment, so that the job is worked out once.
       if (pending.value.some((e) => ids.has(e.id)))
         pending.value = pending.value.filter((e) => !ids.has(e.id))
-      known.value = [...known.value, ...fresh.map((l) => l.event)]
+      known.value = [...known.value, ...events]
     } catch (e) {
       offline.value = e instanceof NoSignal
       throw e

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { api } from '../api'
+import { dropAll } from './kept-log'
 
 export interface Person {
   personId: string
@@ -29,6 +30,7 @@ export const useSession = defineStore('session', () => {
   async function signOut(): Promise<void> {
     await api('DELETE', '/session').catch(() => undefined)
     localStorage.removeItem('jugalis-person')
+    await dropAll()
     person.value = null
   }
   return { person, ask, signIn, signOut }

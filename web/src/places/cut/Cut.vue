@@ -37,6 +37,10 @@ const piece = computed(
     pieces.value[0] ??
     null,
 )
+/** A label may outlive its piece. */
+const gone = computed(
+  () => Boolean(route.params.itemId) && piece.value?.item.id !== route.params.itemId && job.status === 'open',
+)
 const index = computed(() => pieces.value.findIndex((p) => p === piece.value))
 const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 const length = (mm: number): string => fmt.length(mm, job.reader)
@@ -184,6 +188,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         >
         <template v-else>{{ headline }}</template>
       </h1>
+      <p v-if="gone" class="refusal" role="alert">
+        This piece is not in the job any more. Its label can go; here is the next one to cut.
+      </p>
       <p class="why">{{ how }}{{ twin }}</p>
       <p v-if="piece?.item.closing && closing" :class="{ warn: closing.level === 'warn' }">
         {{ job.t(closing) }}

@@ -19,6 +19,8 @@ const joints = computed(() => [...view.facts.values()].sort((a, b) => (a.tag < b
 const toMake = computed(() => joints.value.filter((f) => f.nextStep || f.inspection?.verdict === 'fail'))
 const made = computed(() => joints.value.filter((f) => !f.nextStep && f.inspection?.verdict !== 'fail'))
 const facts = computed(() => view.facts.get(String(route.params.jointId ?? '')) ?? null)
+/** A label may outlive its joint. */
+const gone = computed(() => Boolean(route.params.jointId) && !facts.value && job.status === 'open')
 const next = computed(() => toMake.value.find((f) => f.id !== facts.value?.id) ?? null)
 const go = (id: string): void =>
   void router.push({ name: 'make', params: { jobId: job.jobId as string, jointId: id } })
@@ -67,6 +69,7 @@ onBeforeUnmount(() => {
 <template>
   <div class="make" :class="{ narrow }">
     <nav v-if="!narrow || !facts" class="list" aria-label="Joints">
+      <p v-if="gone" class="refusal" role="alert">This joint is not in the job any more. Its label can go.</p>
       <h1 v-if="!facts">
         {{
           joints.length === 0

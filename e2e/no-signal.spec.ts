@@ -1,0 +1,67 @@
+import { expect, test } from '@playwright/test'
+import { demoJob, eventsOf, signIn } from './help'
+
+test('a label opens its joint and its piece without signal, once the job was open on this device', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const page = await context.newPage()
+  await signIn(page)
+  const job = await demoJob(page)
+  const log = await eventsOf(page, job)
+  const joint = log.findLast((e) => e.kind === 'step-done')?.jointId as string
+  await page.goto(`/job/${job}/cut`)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Cut')
+  // The interface is kept in the background, some seconds after the first page.
+  await page.waitForFunction(
+    async () => {
+      await navigator.serviceWorker.ready
+      const names = await caches.keys()
+      const kept = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length))
+      return kept.reduce((a, b) => a + b, 0) > 50
+    },
+    undefined,
+    { timeout: 60_000 },
+  )
+  const piece = await page.locator('.piece.row a').first().getAttribute('href')
+  await context.setOffline(true)
+
+  await page.goto(`/job/${job}/make/${joint}`)
+  await expect(page.getByRole('heading', { level: 1 })).not.toBeEmpty()
+  await expect(page.getByText(/No signal/).first()).toBeVisible()
+  await expect(page.getByText(/Q2-07/).first()).toBeVisible()
+  await page.goto(piece as string)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/Cut [\d\u202f.]+ mm/)
+  // A label of a joint or piece that is not in the job says so and leads on.
+  await page.goto(`/job/${job}/cut/00000000-0000-4000-8000-00000000dead`)
+  await expect(page.getByText(/This piece is not in the job any more/)).toBeVisible()
+  await page.goto(`/job/${job}/make/00000000-0000-4000-8000-00000000dead`)
+  await expect(page.getByText(/This joint is not in the job any more/)).toBeVisible()
+
+  // With signal again only what is new is read.
+  await context.setOffline(false)
+  const asked: string[] = []
+  page.on('request', (r) => r.url().includes('/events?') && asked.push(r.url()))
+  await page.goto(`/job/${job}/wait`)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('may take')
+  expect(asked.length).toBeGreaterThan(0)
+  for (const url of asked)
+    expect(Number(new URL(url).searchParams.get('after'))).toBeGreaterThanOrEqual(log.length)
+
+  // Signing out leaves nothing of the job on the device.
+  await page.goto('/jobs')
+  await page.getByRole('button', { name: /Sign out/ }).click()
+  await expect(page.getByRole('button', { name: /Sign in/ })).toBeVisible()
+  const left = await page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        const open = indexedDB.open('jugalis-log')
+        open.onsuccess = () => {
+          const count = open.result.transaction('parts').objectStore('parts').count()
+          count.onsuccess = () => done(count.result)
+        }
+      }),
+  )
+  expect(left).toBe(0)
+  await context.close()
+})

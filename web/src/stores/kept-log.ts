@@ -1,0 +1,112 @@
+import type { JobEvent } from '@jugalis/core'
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+
+/** A stretch of a job's log as it was read from the server. */
+export interface Part {
+  from: number
+  events: JobEvent[]
+  head: number
+  hash: string | null
+}
+interface Job {
+  jobId: string
+  /** Whom it was read for: nobody else on this device gets to see it. */
+  personId: string
+  openedAtMs: number
+  members: [string, string][]
+}
+interface Shelf extends DBSchema {
+  jobs: { key: string; value: Job }
+  parts: { key: [string, number]; value: Part & { jobId: string } }
+}
+/** Jobs kept on a device; the one not opened for longest goes first. */
+const MOST_JOBS = 8
+/** From so many stretches they are put together into one. */
+const MOST_PARTS = 40
+
+let opened: Promise<IDBPDatabase<Shelf>> | null = null
+const shelf = (): Promise<IDBPDatabase<Shelf>> =>
+  (opened ??= openDB<Shelf>('jugalis-log', 1, {
+    upgrade(db) {
+      db.createObjectStore('jobs', { keyPath: 'jobId' })
+      db.createObjectStore('parts', { keyPath: ['jobId', 'from'] })
+    },
+  }))
+const partsOf = (jobId: string): IDBKeyRange => IDBKeyRange.bound([jobId, 0], [jobId, Infinity])
+
+export interface Kept {
+  events: JobEvent[]
+  head: number
+  hash: string | null
+  members: [string, string][]
+}
+/**
+ * What this device keeps of a job, so that it opens without signal and only what is new is read. A device that can't
+ * keep anything (private window, full disk) works from the server alone.
+ */
+export async function open(jobId: string, personId: string): Promise<Kept> {
+  const none: Kept = { events: [], head: 0, hash: null, members: [] }
+  try {
+    const db = await shelf()
+    const job = await db.get('jobs', jobId)
+    if (job && job.personId !== personId) await drop(jobId)
+    const mine = job?.personId === personId ? job : null
+    await db.put('jobs', { jobId, personId, openedAtMs: Date.now(), members: mine?.members ?? [] })
+    await dropOldest(db)
+    if (!mine) return none
+    const parts = (await db.getAll('parts', partsOf(jobId))).sort((a, b) => a.from - b.from)
+    // A stretch that is missing would leave a hole: what lies behind it is read again.
+    const whole: Part[] = []
+    for (const p of parts) if (p.from === (whole.at(-1)?.head ?? 0) + 1) whole.push(p)
+    const last = whole.at(-1)
+    if (!last) return { ...none, members: mine.members }
+    const events = whole.flatMap((p) => p.events)
+    if (parts.length > MOST_PARTS) {
+      await db.delete('parts', partsOf(jobId))
+      await db.put('parts', { jobId, from: 1, events, head: last.head, hash: last.hash })
+    }
+    return { events, head: last.head, hash: last.hash, members: mine.members }
+  } catch {
+    return none
+  }
+}
+async function dropOldest(db: IDBPDatabase<Shelf>): Promise<void> {
+  const jobs = (await db.getAll('jobs')).sort((a, b) => b.openedAtMs - a.openedAtMs)
+  for (const j of jobs.slice(MOST_JOBS)) await drop(j.jobId)
+}
+
+export async function keepPart(jobId: string, part: Part): Promise<void> {
+  try {
+    await (await shelf()).put('parts', { jobId, ...part })
+  } catch {
+    // Not kept: it is read from the server next time.
+  }
+}
+export async function keepMembers(jobId: string, members: [string, string][]): Promise<void> {
+  try {
+    const db = await shelf()
+    const job = await db.get('jobs', jobId)
+    if (job) await db.put('jobs', { ...job, members })
+  } catch {
+    // Names are asked for again next time.
+  }
+}
+export async function drop(jobId: string): Promise<void> {
+  try {
+    const db = await shelf()
+    await db.delete('parts', partsOf(jobId))
+    await db.delete('jobs', jobId)
+  } catch {
+    // Nothing kept, nothing to drop.
+  }
+}
+/** Signing out leaves nothing of the jobs behind; what was written and not sent stays. */
+export async function dropAll(): Promise<void> {
+  try {
+    const db = await shelf()
+    await db.clear('parts')
+    await db.clear('jobs')
+  } catch {
+    // Nothing kept, nothing to drop.
+  }
+}
