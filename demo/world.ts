@@ -9,6 +9,7 @@ import {
   type JobEvent,
 } from '@jugalis/core'
 import { JOB, idOf } from './ids.js'
+import { CARRIER, LINES, RATING_BAR, SECTION, STOCK, TAKE_OFFS } from './lines.js'
 import { weatherAt } from './weather.js'
 
 export interface Told {
@@ -81,7 +82,7 @@ export function tellStory(nowS: number): Told[] {
     name: string,
     atS: number,
     entries: string[],
-    joined: { method?: string; material?: string; details?: Record<string, unknown> } = {},
+    joined: { method?: string; material?: string } = {},
   ): void => {
     const lineId = idOf(`line ${tag}`)
     tell('Rook', atS, 'line-set', {
@@ -92,7 +93,7 @@ export function tellStory(nowS: number): Told[] {
       material: 'pvc-u',
       school: 'metric',
       placeId: plant,
-      ratingBar: 16,
+      ratingBar: RATING_BAR,
       ...joined,
     })
     let made = 0
@@ -103,95 +104,42 @@ export function tellStory(nowS: number): Told[] {
     for (const e of placed.edits) tell('Rook', atS, e.kind, { lineId, ...e.data })
     lines[tag] = foldJob(story.map(asEvent)).lines.get(lineId) as Line
   }
-  line('Q1', 'Feed to quarantine tanks', begin + 20 * MIN, [
-    'tee 50',
-    '940 c-c',
-    'elbow 90 50',
-    '615 c-c',
-    'valve 50 tag V1',
-  ])
-  line('Q2', 'Quarantine loop, seawater', begin + 40 * MIN, [
-    'tee 110',
-    '1250 c-c',
-    'elbow 90 110',
-    '860 c-c',
-    'reducer 110 63',
-    '702 c-c',
-    'reducer 63 20',
-    '415 c-c',
-    'valve 20 tag V2',
-  ])
-  // Set out, not yet begun: other ways of joining, and a dosing line inside another.
   const later = begin + 95 * MIN
-  line(
-    'HW',
-    'Hot water to the feed kitchen',
-    later,
-    ['tee 22', '1850 c-c', 'elbow 90', '960 c-c', 'tee', 'x3'],
-    {
-      method: 'solder',
-      material: 'copper',
-    },
-  )
-  line(
-    'ML',
-    'Laboratories, cold water',
-    later + 60,
-    ['tee 20', '2300 c-c', 'elbow 90', '1140 c-c', 'elbow 90', 'x2'],
-    {
-      method: 'press',
-      material: 'multilayer',
-    },
-  )
-  line('FK', 'Feed kitchen, rinse', later + 120, ['tee DN 40', '780 f-f', 'valve DN 40 tag V7'], {
-    method: 'sanitary-clamp',
-    material: 'stainless',
+  LINES.forEach(({ tag, name, entries, joined }, i) => {
+    // Two are made; the others are set out, not yet begun: other ways of joining, and a dosing line inside another.
+    line(tag, name, i < 2 ? begin + (i + 1) * 20 * MIN : later + (i - 2) * 60, entries, joined)
   })
-  line('AD', 'Acid dosing, containment', later + 180, [
-    'elbow 90 63',
-    '1400 c-c',
-    'tee',
-    '620 c-c',
-    'elbow 90',
-  ])
   const carrier = {
-    ...(lines.AD as Line),
+    ...(lines[CARRIER.inside] as Line),
     id: idOf('line ADi'),
-    tag: 'ADi',
-    name: 'Acid dosing, carrier',
+    tag: CARRIER.tag,
+    name: CARRIER.name,
     items: [],
   }
   let inner = 0
   const shop = { begun: new Set<string>(), newId: () => idOf(`ADi ${++inner}`) }
-  const laid = carrierEdits(lines.AD as Line, carrier, { d63: 'd32' }, shop)
+  const laid = carrierEdits(lines[CARRIER.inside] as Line, carrier, CARRIER.sizes, shop)
   if (!laid.ok) throw new Error(`demo carrier: ${laid.why.code}`)
   const { tag, name, method, material, school, placeId, ratingBar } = carrier
   tell('Rook', later + 240, 'line-set', {
     lineId: carrier.id,
-    ...{ tag, name, method, material, school, placeId, ratingBar, insideOf: (lines.AD as Line).id },
+    ...{
+      tag,
+      name,
+      method,
+      material,
+      school,
+      placeId,
+      ratingBar,
+      insideOf: (lines[CARRIER.inside] as Line).id,
+    },
   })
   for (const e of laid.edits) tell('Rook', later + 240, e.kind, { lineId: carrier.id, ...e.data })
   tell('Wren', later + 300, 'stock-set', {
-    kerfMm: 2.5,
-    keepMm: 400,
-    barsMm: [3000, 5000],
+    ...STOCK,
     offcuts: [{ id: idOf('offcut'), pipe: 'copper d22', lengthMm: 1240 }],
   })
-  const takeOffs: [string, string, string | null, number][] = [
-    ['tee', 'd50', null, 59],
-    ['elbow 90', 'd50', null, 59],
-    ['valve', 'd50', null, 74],
-    ['tee', 'd110', null, 118],
-    ['elbow 90', 'd110', null, 119],
-    ['reducer', 'd110', 'd63', 84],
-    ['reducer', 'd63', 'd20', 55],
-    ['valve', 'd20', null, 41],
-    ['tee', 'd22', null, 24],
-    ['elbow 90', 'd22', null, 22],
-    ['elbow 90', 'd63', null, 70],
-    ['tee', 'd63', null, 70],
-  ]
-  takeOffs.forEach(([fitting, size, size2, takeOffMm], i) =>
+  TAKE_OFFS.forEach(([fitting, size, size2, takeOffMm], i) =>
     tell('Wren', begin + 60 * MIN + i * 40, 'take-off', {
       fitting,
       size,
@@ -210,11 +158,8 @@ export function tellStory(nowS: number): Told[] {
       sectionId,
       tag,
       jointIds: joints(of).map((j) => j.id),
-      workingBar: 8,
-      testBar: 12,
-      holdS: 3600,
-      allowedDropBar: 0.2,
-      ratingBar: 16,
+      ...SECTION,
+      ratingBar: RATING_BAR,
     })
     tell('Rook', begin + 91 * MIN, 'section-state', { sectionId, state: 'drained' })
     return sectionId

@@ -95,7 +95,8 @@ test('the cut list, strips and labels are made in the browser', async ({ page })
     [/Cut list, PDF/, '%PDF'],
     [/workbook/, 'PK'],
     [/CSV/, 'piece,pipe'],
-    [/Mark strips/, '%PDF'],
+    [/Mark strips.*PDF/, '%PDF'],
+    [/Mark strips.*SVG/, '<svg'],
     [/Labels/, '%PDF'],
   ] as const) {
     const [file] = await Promise.all([

@@ -72,6 +72,7 @@ async function main() {
     await calcRate(base)
     await openingAJob(base)
     await page(base)
+    await large(base)
   } finally {
     await server.stop()
     await database.stop()
@@ -238,6 +239,19 @@ async function openingAJob(base) {
     `p95 ${times[37].toFixed(0)} ms, ${(bytes / 1e6).toFixed(2)} MB compressed`,
     'p95 200 ms, 1.5 MB',
   )
+}
+
+async function large(base) {
+  const { chromium } = await import('@playwright/test')
+  const { largeJob } = await import('./bench-large.mjs')
+  const browser = await chromium.launch({
+    executablePath: findChromium(),
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--enable-precise-memory-info'],
+  })
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  await context.request.post(`${base}/api/session`, { data: { login: 'wren', password: 'tide-and-pipe' } })
+  await largeJob(base, await signIn(base), await context.newPage(), row)
+  await browser.close()
 }
 
 async function page(base) {

@@ -16,6 +16,8 @@ export const BROWSER_ARGS = [
 ]
 const VIEWS = [
   ['set-out', 'set-out', DESK, 'day'],
+  ['fittings', 'fittings', DESK, 'day'],
+  ['supports', 'supports?laid=5&cold=5&warm=25', DESK, 'day'],
   ['cut', 'cut', DESK, 'day'],
   ['cut-phone', 'cut', PHONE, 'day'],
   ['bars', 'bars', DESK, 'day'],

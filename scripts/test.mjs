@@ -87,6 +87,7 @@ async function e2e(out, database) {
     const r = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...few], {
       env: {
         ...process.env,
+        TEST_DATABASE: database.base,
         BASE_URL: `http://127.0.0.1:${port}`,
         CHROMIUM: browser,
         PLAYWRIGHT_JSON_OUTPUT_NAME: out,

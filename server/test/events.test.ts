@@ -56,6 +56,44 @@ describe('who may', () => {
   })
 })
 
+describe('joints of a job', () => {
+  const step = (jointId: string) =>
+    draft('step-done', { life: 1, step: 'fit', readings: {}, shown: [] }, { jointId })
+  it('are those of its pieces, put one by one or many at once; others are refused', async () => {
+    const [a, b, c] = [randomUUID(), randomUUID(), randomUUID()]
+    const item = { type: 'piece', tag: 'P', size: 'd63', jointA: b, tagA: 'Q-1' }
+    const many = draft('items-put', { lineId: randomUUID(), items: [{ itemId: randomUUID(), item }] })
+    expect((await send([piece(a, randomUUID()), many])).status).toBe(200)
+    expect((await send([step(a), step(b)])).status).toBe(200)
+    const other = await send([step(c)])
+    expect([other.status, (other.body as { error: { code: string } }).error.code]).toEqual([
+      422,
+      'unknown-joint',
+    ])
+  })
+  it('a joint without a proper id makes no trouble, and is no joint', async () =>
+    expect((await send([piece('abc', randomUUID())])).status).toBe(200))
+})
+
+describe('what a browser keeps of a log', () => {
+  it('is known to be the same by the hash of the line it begins after', async () => {
+    await send([jobSet(), piece(randomUUID(), randomUUID())])
+    const lines = await log()
+    const read = async (after: number) =>
+      (await h.call('GET', `/jobs/${job}/events?after=${after}`)).body as {
+        head: number
+        hashAfter: string | null
+        hashHead: string | null
+        lines: unknown[]
+      }
+    expect(await read(0)).toMatchObject({ head: 2, hashAfter: null, hashHead: lines[1]?.hash })
+    expect(await read(1)).toMatchObject({ hashAfter: lines[0]?.hash, lines: [{ seq: 2 }] })
+    expect(await read(2)).toMatchObject({ head: 2, hashAfter: lines[1]?.hash, lines: [] })
+    // Beyond its end there is no such line: the log kept is another.
+    expect(await read(9)).toMatchObject({ hashAfter: null, lines: [] })
+  })
+})
+
 describe('the log', () => {
   it('numbers without gaps, chained, read after a number', async () => {
     expect(seqs(await send([jobSet(), jobSet('K')]))).toEqual([1, 2])

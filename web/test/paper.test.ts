@@ -2,7 +2,8 @@ import { PDFArray, PDFDocument, PDFRawStream, PDFStream, decodePDFRawStream } fr
 import readXlsx from 'read-excel-file/node'
 import { type CutRow, cutList } from '../src/paper/cut-list'
 import { labelSheets } from '../src/paper/labels'
-import { type Strip, markStrips } from '../src/paper/mark-strips'
+import { type Strip, markStrips, markStripsSvg } from '../src/paper/mark-strips'
+import { MARGIN_MM } from '../src/paper/sheet'
 import { cutCsv, cutWorkbook } from '../src/paper/tables'
 import Papa from 'papaparse'
 
@@ -70,6 +71,29 @@ describe('mark strips', () => {
   })
 })
 
+describe('strips as SVG', () => {
+  it('are in millimetres: the ruler is 100 mm long, each depth mark stands at its depth', () => {
+    const svg = markStripsSvg(
+      'J <1>',
+      [{ size: 'd63', depthMm: 37.5, checkMm: 87.5, joints: ['Q2-01'] }],
+      metric,
+    )
+    expect(svg).toMatch(/width="297mm" height="210mm" viewBox="0 0 297 210"/)
+    expect(svg).toContain('J &#60;1&#62;')
+    const lines = [...svg.matchAll(/<path d="M([\d.]+) ([\d.]+)L([\d.]+) ([\d.]+)"/g)].map((m) =>
+      m.slice(1, 5).map(Number),
+    )
+    const level = lines
+      .filter(([, y1, , y2]) => y1 === y2)
+      .map(([x1, , x2]) => (x2 as number) - (x1 as number))
+    expect(level).toContain(100)
+    expect(level.some((l) => Math.abs(l - 101.6) < 1e-6)).toBe(true)
+    const hook = MARGIN_MM
+    for (const mm of [37.5, 87.5])
+      expect(lines.some(([x1, , x2]) => x1 === x2 && x1 === hook + mm)).toBe(true)
+  })
+})
+
 const row = (piece: string, more: Partial<CutRow> = {}): CutRow => ({
   piece,
   pipe: 'pvc-u d63',
@@ -80,6 +104,7 @@ const row = (piece: string, more: Partial<CutRow> = {}): CutRow => ({
   checkAMm: 87.5,
   depthBMm: null,
   checkBMm: null,
+  bends: '',
   state: 'to cut',
   ...more,
 })

@@ -7,6 +7,7 @@ import {
   canonical,
   chainLine,
   foldJob,
+  isUuid,
   readEvents,
   say,
   stopsForTest,
@@ -178,12 +179,17 @@ async function checkDeviceSeqs(
 
 /** Joints that item events define; the ids live in the pieces. */
 export function jointsDefined(events: readonly Draft[]): string[] {
-  return events
-    .filter((e) => e.kind === 'item-put')
-    .flatMap((e) => {
-      const item = (e.data.item ?? {}) as Record<string, unknown>
-      return [item.jointA, item.jointB].filter((j): j is string => typeof j === 'string')
-    })
+  const items = events.flatMap((e): unknown[] =>
+    e.kind === 'item-put'
+      ? [e.data.item]
+      : e.kind === 'items-put' && Array.isArray(e.data.items)
+        ? e.data.items.map((i) => (i as { item?: unknown }).item)
+        : [],
+  )
+  return items.flatMap((item) => {
+    const { jointA, jointB } = (item ?? {}) as Record<string, unknown>
+    return [jointA, jointB].filter(isUuid)
+  })
 }
 
 async function checkJoints(

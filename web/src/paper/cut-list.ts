@@ -23,6 +23,8 @@ export interface CutRow {
   checkAMm: number | null
   depthBMm: number | null
   checkBMm: number | null
+  /** Where each bend begins on the straight tube, and its turn. */
+  bends: string
   state: 'cut' | 'to cut' | 'not yet known'
 }
 export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
@@ -38,6 +40,7 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
       checkAMm: a.checkMarkMm?.value ?? null,
       depthBMm: b.depthMm?.value ?? null,
       checkBMm: b.checkMarkMm?.value ?? null,
+      bends: p.bends.map((x) => `${Math.round(x.atMm * 10) / 10}: ${x.turnDeg} deg`).join('; '),
       state: p.item.cut ? 'cut' : p.cutMm.value === null ? 'not yet known' : 'to cut',
     }
   })
@@ -77,6 +80,10 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
     p.text(marks(r.depthAMm, r.checkAMm), MARGIN_MM + 112, at, 3)
     p.text(marks(r.depthBMm, r.checkBMm), MARGIN_MM + 146, at, 3)
     if (r.state === 'cut') p.text('is cut', MARGIN_MM + 176, at, 3)
+    if (r.bends) {
+      y += ROW_MM - 1
+      p.text(`bends from, mm: ${r.bends}`, MARGIN_MM + 28, y + 4.5, 2.8)
+    }
     y += ROW_MM
     p.line(MARGIN_MM, y, A4.short - MARGIN_MM, y, 0.15)
   }

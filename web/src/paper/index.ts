@@ -1,5 +1,5 @@
 /** All that is put on paper or into files, in one piece that is loaded when first asked for and then kept. */
 export { cutList, cutRows } from './cut-list'
 export { type Label, labelSheets } from './labels'
-export { markStrips, stripsOf } from './mark-strips'
+export { markStrips, markStripsSvg, stripsOf } from './mark-strips'
 export { cutCsv, cutWorkbook } from './tables'

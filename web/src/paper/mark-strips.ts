@@ -1,5 +1,6 @@
 import { type PieceCut, type Reader, fmt } from '@jugalis/core'
 import { A4, type Book, MARGIN_MM, type Paper, book } from './sheet'
+import { svgSheets } from './svg-sheet'
 
 /** One strip to hold against a pipe's end: its depth mark and check mark at full scale. */
 export interface Strip {
@@ -64,15 +65,13 @@ function strip(p: Paper, s: Strip, x: number, y: number, reader: Reader): void {
   p.text(shown, x, y + STRIP_MM - 3.5, 2.6)
 }
 
-/** Full-scale mark strips, A4 lying. Those too long for the sheet are listed instead. */
-export async function markStrips(job: string, strips: readonly Strip[], reader: Reader): Promise<Uint8Array> {
-  const b: Book = await book(`${job}: mark strips`, true)
+/** Draws the strips, A4 lying. Those too long for the sheet are listed instead. */
+function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], reader: Reader): void {
   const fits = strips.filter((s) => (s.checkMm ?? s.depthMm) + 12 <= LONGEST_STRIP_MM)
   const tooLong = strips.filter((s) => !fits.includes(s))
-  let p: Paper | null = null
-  let y = Infinity
-  const next = (): Paper => {
-    p = b.page()
+  let y = 0
+  const begin = (): Paper => {
+    const p = page()
     p.text(`${job}: mark strips. Hook edge at the pipe\u2019s end.`, MARGIN_MM, MARGIN_MM + 4, 4, {
       bold: true,
     })
@@ -80,20 +79,31 @@ export async function markStrips(job: string, strips: readonly Strip[], reader: 
     y = FIRST_MM
     return p
   }
+  let p = begin()
+  const room = (mm: number): void => {
+    if (y + mm > A4.short - MARGIN_MM) p = begin()
+  }
   for (const s of fits) {
-    if (!p || y + STRIP_MM > A4.short - MARGIN_MM) next()
-    strip(p as unknown as Paper, s, MARGIN_MM, y, reader)
+    room(STRIP_MM)
+    strip(p, s, MARGIN_MM, y, reader)
     y += STRIP_MM
   }
   for (const s of tooLong) {
-    if (!p || y + 6 > A4.short - MARGIN_MM) next()
-    ;(p as unknown as Paper).text(
+    room(6)
+    p.text(
       `${s.size}: depth ${fmt.length(s.depthMm, reader)}${s.checkMm === null ? '' : `, check ${fmt.length(s.checkMm, reader)}`}: longer than this sheet, mark it with a tape.`,
       MARGIN_MM,
       y + 4,
     )
     y += 6
   }
-  if (!p) next()
+}
+/** Full-scale mark strips as PDF. */
+export async function markStrips(job: string, strips: readonly Strip[], reader: Reader): Promise<Uint8Array> {
+  const b: Book = await book(`${job}: mark strips`, true)
+  drawStrips(b.page, job, strips, reader)
   return b.bytes()
 }
+/** The same as SVG, in millimetres. */
+export const markStripsSvg = (job: string, strips: readonly Strip[], reader: Reader): string =>
+  svgSheets(`${job}: mark strips`, (page) => drawStrips(page, job, strips, reader), true)

@@ -13,13 +13,20 @@ const printable = (text: string): string =>
     .replace(/[^\u0020-\u007e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d]/g, '\u00a4')
 
 /** A page drawn in millimetres from its top left corner. */
-export class Paper {
+export interface Paper {
+  line(x1: number, y1: number, x2: number, y2: number, thickMm?: number, dashMm?: number[]): void
+  box(x: number, y: number, w: number, h: number, fill?: boolean): void
+  /** @param heightMm height of the letters. */
+  text(text: string, x: number, y: number, heightMm?: number, o?: { bold?: boolean; end?: boolean }): void
+  widthOf(text: string, heightMm: number): number
+}
+
+class PdfPaper implements Paper {
   constructor(
     private readonly page: PDFPage,
     private readonly font: PDFFont,
     private readonly bold: PDFFont,
-    readonly widthMm: number,
-    readonly heightMm: number,
+    private readonly heightMm: number,
   ) {}
   private y(mm: number): number {
     return (this.heightMm - mm) * PT_PER_MM
@@ -42,7 +49,6 @@ export class Paper {
       ...(fill ? { color: INK } : { borderColor: INK, borderWidth: 0.25 * PT_PER_MM }),
     })
   }
-  /** @param heightMm height of the letters. */
   text(text: string, x: number, y: number, heightMm = 3.2, o: { bold?: boolean; end?: boolean } = {}): void {
     const font = o.bold ? this.bold : this.font
     const size = (heightMm / 0.72) * PT_PER_MM
@@ -70,7 +76,7 @@ export async function book(title: string, lying = false): Promise<Book> {
   ]
   const [w, h] = lying ? [A4.long, A4.short] : [A4.short, A4.long]
   return {
-    page: () => new Paper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), font, bold, w, h),
+    page: () => new PdfPaper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), font, bold, h),
     bytes: () => doc.save(),
   }
 }

@@ -11,6 +11,7 @@ const COLUMNS: readonly (readonly [string, keyof CutRow])[] = [
   ['check_a_mm', 'checkAMm'],
   ['depth_b_mm', 'depthBMm'],
   ['check_b_mm', 'checkBMm'],
+  ['bends', 'bends'],
   ['state', 'state'],
 ]
 const NAMES = COLUMNS.map(([name]) => name)

@@ -59,6 +59,11 @@ const PAPERS: readonly {
     make: (m) => m.markStrips(name.value, m.stripsOf(pieces.value), job.reader),
   },
   {
+    says: 'Mark strips, full size, SVG',
+    file: 'mark-strips.svg',
+    make: (m) => m.markStripsSvg(name.value, m.stripsOf(pieces.value), job.reader),
+  },
+  {
     says: 'Labels for pieces and joints, PDF',
     file: 'labels.pdf',
     make: (m) => m.labelSheets(name.value, labels()),

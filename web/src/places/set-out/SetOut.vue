@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Item, allMethods, lineFaults, methodOf, unknownTakeOffs } from '@jugalis/core'
+import { type Item, allMethods, hasBranch, lineFaults, methodOf, unknownTakeOffs } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
@@ -79,6 +79,7 @@ function openRow(item: Item): void {
   if (item.type === 'fitting') measured.value = { item, branch: false }
   else rows.typeOver(item.id)
 }
+const openBranch = (item: Item): void => void (measured.value = { item, branch: true })
 const startEdit = (): void => rows.typeOver(rows.current.value?.id ?? null)
 function insertAfter(): void {
   const at = rows.current.value
@@ -100,6 +101,7 @@ function key(e: KeyboardEvent): void {
     D: () => void rows.remove(),
     i: insertAfter,
     t: () => rows.current.value?.type === 'fitting' && openRow(rows.current.value),
+    T: () => rows.current.value && hasBranch(rows.current.value) && openBranch(rows.current.value),
     n: () => void (sheet.value = 'line'),
     '.': () => document.getElementById('entry')?.focus(),
   }
