@@ -138,7 +138,7 @@ test('the demo job is set out from an empty database by keyboard alone', async (
       await keyboard.press('Home')
       const rows = Number(await grid.getAttribute('aria-rowcount')) - 1
       for (let i = 0; i < rows; i++) {
-        const row = page.locator('.part.row.current')
+        const row = page.locator('.part.here')
         for (const ask of await row.locator('.take.refusal').all()) {
           const text = (await ask.textContent())?.trim() ?? ''
           if (text.startsWith('branch')) await keyboard.press('Shift+T')

@@ -185,7 +185,7 @@ test('a line of another method is set out with the mouse, what its method asks i
   await page.keyboard.type('tee 1\n24 c-c\nelbow 90\n36 c-c\ntee\n')
   await slow.send('Emulation.setCPUThrottlingRate', { rate: 1 })
   await expect(page.getByRole('heading', { level: 1 })).toContainText('W has 4 joints and 2 pieces')
-  await expect(page.locator('.part.row', { hasText: 'W-01' })).toBeVisible()
+  await expect(page.locator('.grid-space .part', { hasText: 'W-01' })).toBeVisible()
   await page.goto(`/job/${job}/make`)
   await page.getByRole('link', { name: /W-01/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('insert stiffener')

@@ -23,7 +23,7 @@ test('a label opens its joint and its piece without signal, once the job was ope
     undefined,
     { timeout: 60_000 },
   )
-  const piece = await page.locator('.piece.row a').first().getAttribute('href')
+  const piece = await page.locator('.grid-space .piece a').first().getAttribute('href')
   await context.setOffline(true)
 
   await page.goto(`/job/${job}/make/${joint}`)

@@ -22,8 +22,8 @@ async function type(page: Page, ...texts: string[]): Promise<void> {
     await expect(entry).toHaveValue('')
   }
 }
-const parts = (page: Page) => page.locator('.part.row .name')
-const typedParts = (page: Page) => page.locator('.part.row .cell:nth-child(2)')
+const parts = (page: Page) => page.locator('.grid-space .part .name')
+const typedParts = (page: Page) => page.locator('.grid-space .part .cell:nth-child(2)')
 const headline = (page: Page) => page.getByRole('heading', { level: 1 })
 
 test('branches, edits, moves by key and by mouse, undo and redo', async ({ page }) => {
@@ -69,9 +69,9 @@ test('branches, edits, moves by key and by mouse, undo and redo', async ({ page 
 
   // By mouse: the last cap onto the first elbow. What cannot be joined is said, and shown.
   await page
-    .locator('.part.row', { hasText: 'cap' })
+    .locator('.grid-space .part', { hasText: 'cap' })
     .locator('.grip')
-    .dragTo(page.locator('.part.row', { hasText: 'elbow' }))
+    .dragTo(page.locator('.grid-space .part', { hasText: 'elbow' }))
   await expect(typedParts(page).nth(5)).toHaveText('cap 110')
   await page.getByRole('row', { name: /cap/ }).click()
   await page.getByRole('button', { name: 'Move down' }).click()
@@ -226,4 +226,32 @@ test('a schedule from a file: bad rows are named and nothing is taken; a good on
   await expect.poll(async () => (await eventsOf(page, job)).some((e) => e.kind === 'items-put')).toBe(true)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(headline(page)).toContainText('Q9 has 0 joints and 0 pieces')
+})
+
+test('an answer that comes back late changes nothing: what is set out stays, and so does the field', async ({
+  page,
+}) => {
+  await newLine(page, 'Late')
+  await type(page, 'tee 63')
+  const entry = page.getByLabel('Next fitting or piece')
+  await entry.evaluate((el) => (el.dataset.same = 'yes'))
+  // The next asking for news is answered after two more entries were kept and read back.
+  let held = false
+  let answered: () => void = () => undefined
+  const late = new Promise<void>((done) => (answered = done))
+  await page.route(/\/events\?after=/, async (route) => {
+    if (held) return route.continue()
+    held = true
+    const response = await route.fetch()
+    await late
+    await route.fulfill({ response })
+  })
+  await expect.poll(() => held, { timeout: 10_000 }).toBe(true)
+  await type(page, '500', 'elbow 90')
+  await expect(headline(page)).toContainText('2 joints')
+  await page.waitForTimeout(800)
+  answered()
+  await page.waitForTimeout(800)
+  await expect(typedParts(page)).toHaveText(['tee 63', '500 c-c', 'elbow 90 63'])
+  await expect(entry).toHaveAttribute('data-same', 'yes')
 })

@@ -119,7 +119,7 @@ export async function largeJob(base, cookie, page, row) {
   row('The same: an entry set out', ms(entries), '100 ms')
   row('The same: page', `${await nodes()} DOM nodes, ${await heap()} MB of script memory`, '3,000, 400 MB')
   await page.goto(`${base}/job/${job}/cut`)
-  await page.waitForSelector('.piece.row')
+  await page.waitForSelector('.grid-space .piece')
   await page.waitForTimeout(2000)
   const cuts = []
   for (let i = 0; i < 8; i++) {

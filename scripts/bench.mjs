@@ -226,7 +226,7 @@ async function openingAJob(base) {
       http
         .get(
           `${base}/api/jobs/${job}/events?after=0`,
-          { agent, headers: { cookie, 'accept-encoding': 'gzip' } },
+          { agent, headers: { cookie, 'accept-encoding': 'gzip, deflate, br' } },
           (res) => res.on('data', (d) => (n += d.length)).on('end', () => done(n)),
         )
         .on('error', fail)

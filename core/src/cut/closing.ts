@@ -2,7 +2,7 @@ import { type Finding, finding } from '../sources/source.js'
 import type { PieceCut } from './piece.js'
 
 /** Fittings that come apart or slide: a piece beside one can always be got in. */
-const OPENS: readonly string[] = ['union', 'flange']
+const OPENS: readonly string[] = ['union', 'flange', 'slip coupling']
 /** A closing piece is cut this much too long, and then to what is measured on site. Common practice. */
 export const CLOSING_SPARE_MM = 100
 

@@ -13,6 +13,7 @@ export const FITTINGS: readonly (readonly [string, readonly string[]])[] = [
   ['tee', ['tee', 't']],
   ['reducer', ['reducer', 'red']],
   ['coupling', ['coupling', 'socket', 'coup']],
+  ['slip coupling', ['slip coupling', 'slip']],
   ['union', ['union']],
   ['valve', ['valve', 'ball valve']],
   ['flange', ['flange']],
@@ -36,11 +37,20 @@ export const MEASURES: Readonly<Record<string, Item['measure']>> = {
   ee: 'end-end',
 }
 export const LONGEST_MM = 100_000
+/** Nobody leaves more than this free at a stop. */
+const WIDEST_GAP_MM = 100
 
 export type Entry =
   | { ok: true; type: 'fitting'; fitting: string; sizes: string[]; tag: string | null }
   /** `measuredMm` is null for a piece that is still to be measured. */
-  | { ok: true; type: 'piece'; measure: Item['measure']; measuredMm: number | null; bend?: Bend }
+  | {
+      ok: true
+      type: 'piece'
+      measure: Item['measure']
+      measuredMm: number | null
+      bend?: Bend
+      gapMm?: number
+    }
   | { ok: true; type: 'repeat'; times: number }
   | { ok: true; type: 'branch' }
   | { ok: true; type: 'back' }
@@ -48,7 +58,7 @@ export type Entry =
 
 /**
  * Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `?` for a piece
- * still to be measured, `bent 400 90 500 -45 350 r 76`, `x3`, `branch` into the tee and `..` back to the run.
+ * still to be measured, `1250 c-c gap 3` where each end stays off its stop, `bent 400 90 500 -45 350 r 76`, `x3`, `branch` into the tee and `..` back to the run.
  */
 export function parseEntry(text: string, units: 'metric' | 'inch', offered: readonly string[] = []): Entry {
   const t = text.trim().toLowerCase().replace(/\s+/g, ' ')
@@ -94,12 +104,17 @@ export function sizeFor(typed: string, units: 'metric' | 'inch', offered: readon
   return made ?? `${BARE[units][0]}${figure}`
 }
 
-function pieceEntry(t: string, units: 'metric' | 'inch', no: No): Entry {
+function pieceEntry(typed: string, units: 'metric' | 'inch', no: No): Entry {
+  const gap = / gap (.+)$/.exec(typed)
+  const t = gap ? typed.slice(0, gap.index) : typed
+  const gapMm = gap ? parseLength(gap[1] as string, units) : 0
+  if (gapMm === null || gapMm > WIDEST_GAP_MM) return no('entry-gap')
   const m = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(t)
   const measuredMm = parseLength(m?.[1] ?? '', units)
   if (measuredMm === null || measuredMm <= 0) return no('entry-not-a-length')
   if (measuredMm > LONGEST_MM) return no('entry-too-long', { mm: measuredMm })
-  return { ok: true, type: 'piece', measure: MEASURES[m?.[2] ?? 'c-c'] ?? 'centre-centre', measuredMm }
+  const measure = MEASURES[m?.[2] ?? 'c-c'] ?? 'centre-centre'
+  return { ok: true, type: 'piece', measure, measuredMm, ...(gapMm ? { gapMm } : {}) }
 }
 
 type No = (code: string, p?: Record<string, string | number>) => Entry
@@ -131,8 +146,10 @@ export function entryText(item: Item, units: 'metric' | 'inch', after: string | 
     ])
     return `bent ${run.join(' ')} r ${figure(radiusMm, units)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
   }
-  if (item.type === 'piece')
-    return `${item.measuredMm === null ? '?' : figure(item.measuredMm, units)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
+  if (item.type === 'piece') {
+    const gap = item.gapMm ? ` gap ${figure(item.gapMm, units)}` : ''
+    return `${item.measuredMm === null ? '?' : figure(item.measuredMm, units)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}`
+  }
   const sizes = [item.size, item.size2].filter((s): s is string => s !== null)
   const same = item.size === after && sizes.length === 1
   return [item.fitting, ...(same ? [] : sizes.map((x) => bare(x, units)))].join(' ')

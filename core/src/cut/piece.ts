@@ -33,6 +33,8 @@ export interface PieceCut {
   cutMm: Fig
   takeOffsMm: number
   insertionsMm: number
+  /** Left free at the stops of its joined ends. */
+  gapsMm: number
   bends: readonly BendAt[]
   /** The cut that was made no longer fits the figures. */
   changedSinceCut: boolean
@@ -115,6 +117,7 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       item.measure === 'end-end'
         ? 0
         : ends.reduce((a, e) => a + (e.takeOff?.takeOffTo === 'stop' ? 0 : (e.depthMm?.value ?? 0)), 0),
+    gapsMm: (item.gapMm ?? 0) * ends.filter((e) => e.jointId).length,
     // What goes in last was cut over, and then to site measure.
     changedSinceCut:
       item.cut !== null &&
@@ -129,6 +132,7 @@ function cutFigure(item: Item, ends: readonly PieceEnd[]): Fig {
     takeOffMm: e.takeOff?.takeOffMm ?? null,
     takeOffTo: e.takeOff?.takeOffTo ?? 'face',
     insertionMm: e.depthMm?.value ?? (e.jointId ? null : 0),
+    gapMm: e.jointId ? (item.gapMm ?? 0) : 0,
   }))
   const cut = cutLength(item.measure, item.measuredMm, runEnds)
   if (cut.ok) return fig(cut.cutMm, 'cp-cut-length')
@@ -189,10 +193,11 @@ function bentCut(item: Item, bend: Bend, ends: readonly PieceEnd[]): { cutMm: Fi
 }
 /** What an end adds to its leg: less its take-off where it was measured from a centre, plus its insertion. */
 function addedAt(item: Item, end: PieceEnd, at: 0 | 1): number {
-  if (item.measure === 'end-end') return 0
+  const gap = end.jointId ? (item.gapMm ?? 0) : 0
+  if (item.measure === 'end-end') return -gap
   const fromCentre = item.measure === 'centre-centre' || (item.measure === 'centre-face' && at === 0)
   const insertion = end.takeOff?.takeOffTo === 'stop' ? 0 : (end.depthMm?.value ?? 0)
-  return insertion - (fromCentre ? (end.takeOff?.takeOffMm ?? 0) : 0)
+  return insertion - gap - (fromCentre ? (end.takeOff?.takeOffMm ?? 0) : 0)
 }
 function tooNear(
   item: Item,

@@ -77,7 +77,12 @@ function put(line: Line, item: Item, cursor: Cursor, shop: Shop): Placed {
 const sizeHere = (after: Item | null, cursor: Cursor): string | null =>
   after && (cursor.branch ? branchSize(after) : outlet(after))
 type Made = { ok: true; item: Item } | { ok: false; why: Msg }
-const BLANK = {
+/** A part with nothing said of it yet but its size. */
+export const blankItem = (id: string, type: Item['type'], size: string): Item => ({
+  id,
+  type,
+  tag: '',
+  size,
   size2: null,
   fitting: null,
   measure: null,
@@ -85,13 +90,9 @@ const BLANK = {
   joints: [null, null],
   jointTags: [null, null],
   cut: null,
-} satisfies Partial<Item>
-const blank = (line: Line, type: Item['type'], shop: Shop): Omit<Item, 'size'> => ({
-  ...BLANK,
-  joints: [null, null],
-  jointTags: [null, null],
-  id: shop.newId(),
-  type,
+})
+const fresh = (line: Line, type: Item['type'], size: string, shop: Shop): Item => ({
+  ...blankItem(shop.newId(), type, size),
   tag: nextItemTag(line, line.items, type),
 })
 
@@ -101,11 +102,11 @@ function pieceOf(line: Line, entry: Entry & { ok: true; type: 'piece' }, cursor:
   return {
     ok: true,
     item: {
-      ...blank(line, 'piece', shop),
-      size: sizeHere(last, cursor) as string,
+      ...fresh(line, 'piece', sizeHere(last, cursor) as string, shop),
       measure: entry.measure,
       measuredMm: entry.measuredMm,
       ...(entry.bend ? { bend: entry.bend } : {}),
+      ...(entry.gapMm ? { gapMm: entry.gapMm } : {}),
     },
   }
 }
@@ -125,9 +126,8 @@ function fittingOf(
   return {
     ok: true,
     item: {
-      ...blank(line, 'fitting', shop),
+      ...fresh(line, 'fitting', size, shop),
       ...(entry.tag ? { tag: entry.tag } : {}),
-      size,
       size2: entry.sizes[1] ?? null,
       fitting: entry.fitting,
     },
@@ -165,9 +165,9 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
   const fitting = standing(line, cursor)
   const piece = fitting && neighbours(line.items).get(fitting.id)?.[0]
   if (fitting?.type !== 'fitting' || piece?.type !== 'piece') return no('entry-no-fitting')
-  const { measure, measuredMm, bend } = piece
+  const { measure, measuredMm, bend, gapMm } = piece
   const group: (Entry & { ok: true })[] = [
-    { ok: true, type: 'piece', measure, measuredMm, ...(bend ? { bend } : {}) },
+    { ok: true, type: 'piece', measure, measuredMm, ...(bend ? { bend } : {}), ...(gapMm ? { gapMm } : {}) },
     {
       ok: true,
       type: 'fitting',

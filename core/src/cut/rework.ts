@@ -75,12 +75,13 @@ export function copyBelow(
 export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, shop: Shop): Edited {
   if (entry.type !== item.type) return no(item.type === 'piece' ? 'edit-is-piece' : 'edit-is-fitting')
   if (entry.type === 'piece') {
-    const { bend: _was, ...rest } = item
+    const { bend: _was, gapMm: _left, ...rest } = item
     const next: Item = {
       ...rest,
       measure: entry.measure,
       measuredMm: entry.measuredMm,
       ...(entry.bend ? { bend: entry.bend } : {}),
+      ...(entry.gapMm ? { gapMm: entry.gapMm } : {}),
     }
     return settle(
       line,

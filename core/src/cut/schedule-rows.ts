@@ -4,7 +4,7 @@ import { parseLength } from '../units/parse.js'
 import { LOOSE } from '../joint/runs.js'
 import type { Item, Line } from '../joint/state.js'
 import { LONGEST_MM, MEASURES, parseEntry, sizeFor } from './entry.js'
-import { isMade } from './place.js'
+import { blankItem, isMade } from './place.js'
 import type { ReadLine, RowFault, ScheduleAsk, ScheduleField } from './schedule.js'
 import { itemPrefix, tagsAfter } from './tags.js'
 
@@ -172,7 +172,11 @@ export class RowReader {
     if (!entry.ok || entry.type !== 'fitting') return bad(field, msg('schedule-no-fitting', { text }))
     const own = entry.sizes[0] ?? size
     if (own === null) return null
-    return { ...this.blank('fitting', own), fitting: entry.fitting, size2: entry.sizes[1] ?? size2 }
+    return {
+      ...blankItem(this.newId(), 'fitting', own),
+      fitting: entry.fitting,
+      size2: entry.sizes[1] ?? size2,
+    }
   }
   private piece(size: string | null, get: Get, bad: Bad): Item | null {
     const usual = this.isSawList() ? 'end-end' : 'centre-centre'
@@ -180,7 +184,7 @@ export class RowReader {
     if (measure === undefined) return bad('measure', msg('schedule-measure', { text: get('measure') }))
     const measuredMm = this.length(get('length'), bad)
     if (measuredMm === undefined || size === null) return null
-    return { ...this.blank('piece', size), measure, measuredMm }
+    return { ...blankItem(this.newId(), 'piece', size), measure, measuredMm }
   }
   /** Null: still to be measured. Undefined: a fault was named. */
   private length(text: string, bad: Bad): number | null | undefined {
@@ -196,21 +200,6 @@ export class RowReader {
     if (mm === null || mm <= 0) return (bad('length', msg('entry-not-a-length', { text: t })), undefined)
     if (mm > LONGEST_MM) return (bad('length', msg('entry-too-long', { mm })), undefined)
     return mm
-  }
-  private blank(type: Item['type'], size: string): Item {
-    return {
-      id: this.newId(),
-      type,
-      tag: '',
-      size,
-      size2: null,
-      fitting: null,
-      measure: null,
-      measuredMm: null,
-      joints: [null, null],
-      jointTags: [null, null],
-      cut: null,
-    }
   }
 }
 type Get = (field: ScheduleField) => string

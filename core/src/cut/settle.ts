@@ -34,6 +34,7 @@ export const itemData = (i: Item): Record<string, unknown> => ({
   tagB: i.jointTags[1],
   ...(i.closing ? { closing: true } : {}),
   ...(i.run ? { run: i.run } : {}),
+  ...(i.gapMm ? { gapMm: i.gapMm } : {}),
   ...(i.bend ? { bend: i.bend } : {}),
   ...(i.near?.length ? { near: i.near } : {}),
 })

@@ -37,6 +37,7 @@ const ITEM = object(
   m('tagB', tag),
   m('closing', flag),
   m('run', id),
+  m('gapMm', number({ min: 0, max: 100 })),
   m(
     'bend',
     object(

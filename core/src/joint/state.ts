@@ -57,6 +57,8 @@ export interface Item {
   closing?: boolean
   /** A bent tube: legs from the end's centre or face to the first apex, apex to apex, to the other end; turns between. */
   bend?: Bend
+  /** Left between the pipe and the stop at each joined end, mm. */
+  gapMm?: number
   /** What was measured near an end, from the fitting's face along the pipe. */
   near?: readonly Near[]
   /** The run it stands in: absent in the main run, else the fitting it branches off, or a name of its own. */

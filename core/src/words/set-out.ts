@@ -20,6 +20,7 @@ export const SET_OUT: Wordings = {
   'carrier-size-missing': (p) => `Say which carrier goes into ${p.s('size')}.`,
   'entry-no-fitting': 'Begin with a fitting, for example: tee 110.',
   'entry-not-a-length': (p) => `"${p.s('text')}" is not a length.`,
+  'entry-gap': 'A gap is what each end stays off its stop: a small length, for example 1250 c-c gap 3.',
   'entry-bent': 'Write a bent tube as legs and turns with its radius, for example: bent 400 90 500 r 76.',
   'bend-too-near': (p) =>
     `${p.s('piece')}: leg ${p.n('leg')} leaves ${p.mm('straightMm')} straight. The least leg that works is ${p.mm('leastMm')}.`,
@@ -52,7 +53,7 @@ export const SET_OUT: Wordings = {
   'schedule-no-size': 'The size is missing.',
   'schedule-no-length': 'The length is missing. For a piece still to be measured write ?.',
   'schedule-no-fitting': (p) =>
-    `"${p.s('text')}" is not a fitting known here. Known are elbow 90, elbow 45, tee, reducer, coupling, union, valve, flange, cap and tank adapter.`,
+    `"${p.s('text')}" is not a fitting known here. Known are elbow 90, elbow 45, tee, reducer, coupling, slip coupling, union, valve, flange, cap and tank adapter.`,
   'schedule-measure': (p) => `"${p.s('text')}" is not how a piece is measured. Write c-c, c-f, f-f or e-e.`,
   'schedule-comma': (p) =>
     `"${p.s('text')}" can be read in two ways. Say whether the comma is a decimal sign or sets thousands apart.`,

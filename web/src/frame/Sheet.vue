@@ -52,4 +52,9 @@ function enter(e: KeyboardEvent): void {
   gap: 14px;
   padding: 18px 20px 20px;
 }
+/* A field's name stands close above it. */
+.inside > :slotted(label) {
+  font-weight: 600;
+  margin-bottom: -8px;
+}
 </style>

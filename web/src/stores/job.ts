@@ -132,6 +132,8 @@ export const useJob = defineStore('job', () => {
   async function read(): Promise<void> {
     const id = jobId.value
     const sentAt = Date.now()
+    // Another reading may come back before this one: what is compared is what was asked from.
+    const from = { head, hash }
     try {
       const r = await api<{
         serverNowS: number
@@ -139,11 +141,11 @@ export const useJob = defineStore('job', () => {
         hashAfter: string | null
         hashHead: string | null
         lines: { seq: number; event: JobEvent }[]
-      }>('GET', `/jobs/${id}/events?after=${head}`)
+      }>('GET', `/jobs/${id}/events?after=${from.head}`)
       clock.heard(r.serverNowS, sentAt, Date.now())
       offline.value = false
       if (jobId.value !== id) return
-      if (r.hashAfter !== hash) {
+      if (r.hashAfter !== from.hash) {
         // Another log than the one kept here, such as a demo begun afresh: read it from its beginning.
         await kept.drop(id as string)
         known.value = []

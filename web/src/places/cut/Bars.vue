@@ -96,7 +96,7 @@ const print = (): void => window.print()
         {{ set ? 'Change the stock' : 'What it is cut from' }}
       </button>
       <button v-if="current && bars.length" type="button" class="button" @click="print">Print</button>
-      <RouterLink class="button link" :to="{ name: 'cut', params: { jobId: job.jobId } }"
+      <RouterLink class="button" :to="{ name: 'cut', params: { jobId: job.jobId } }"
         >Piece by piece</RouterLink
       >
     </div>
@@ -136,25 +136,10 @@ const print = (): void => window.print()
 </template>
 
 <style scoped>
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.link {
-  display: inline-flex;
-  align-items: center;
-  text-decoration: none;
-}
 .progress {
   display: flex;
   gap: 12px;
   align-items: center;
-}
-progress {
-  flex: 1;
-  height: 18px;
-  accent-color: var(--ink);
 }
 section {
   display: flex;

@@ -80,7 +80,7 @@ const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null &
 const how = computed(() => {
   const p = piece.value
   if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
-  return `${p.item.tag}, ${p.item.size} ${p.line.material}: ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}.`
+  return `${p.item.tag}, ${p.item.size} ${p.line.material}: ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}${p.gapsMm ? `, less gaps ${figure(p.gapsMm)}` : ''}.`
 })
 /** Pipe-in-pipe: the piece at the same place of the other pipe, and how much longer the inner one is. */
 const twin = computed(() => {
@@ -109,7 +109,7 @@ async function turnClosing(): Promise<void> {
   )
 }
 /** What lets a piece in that cannot be drawn back: it becomes two, with a fitting that opens between. */
-const OPENERS = ['union', 'flange'] as const
+const OPENERS = ['union', 'flange', 'slip coupling'] as const
 async function letIn(fitting: (typeof OPENERS)[number]): Promise<void> {
   const p = piece.value
   const split =
@@ -235,10 +235,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         <button class="button" type="button" :aria-pressed="piece.item.closing === true" @click="turnClosing">
           {{ piece.item.closing ? 'Not a closing piece' : 'Goes in last' }}
         </button>
-        <RouterLink class="button link" :to="{ name: 'bars', params: { jobId: job.jobId } }"
+        <RouterLink class="button" :to="{ name: 'bars', params: { jobId: job.jobId } }"
           >Lay out on bars</RouterLink
         >
-        <RouterLink class="button link" :to="{ name: 'tube', params: { jobId: job.jobId } }"
+        <RouterLink class="button" :to="{ name: 'tube', params: { jobId: job.jobId } }"
           >Bends and offsets</RouterLink
         >
         <button class="button" type="button" @click="paper = true">On paper</button>
@@ -267,26 +267,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
 </template>
 
 <style scoped>
-.warn::before {
-  content: '▲ ';
-  color: var(--wet-ink);
-}
 .big {
   font-size: 56px;
 }
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
 .buttons .main {
   min-width: 150px;
-}
-.link {
-  display: inline-flex;
-  align-items: center;
-  justify-content: center;
-  text-decoration: none;
 }
 .opener {
   margin-left: 10px;

@@ -85,10 +85,6 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
-label {
-  font-weight: 600;
-  margin-bottom: -8px;
-}
 h3 {
   margin: 4px 0 0;
   font: 600 17px var(--text);

@@ -62,13 +62,13 @@ const state = (p: PieceCut): string =>
 <template>
   <div
     ref="scroller"
-    class="pieces"
+    class="pieces long-grid"
     role="grid"
     aria-label="Pieces"
     :aria-rowcount="pieces.length + 1"
     tabindex="0"
   >
-    <div class="piece head-row" role="row" aria-rowindex="1">
+    <div class="piece grid-row grid-head" role="row" aria-rowindex="1">
       <span role="columnheader">Piece</span>
       <span role="columnheader">Size</span>
       <span class="wide" role="columnheader">Between</span>
@@ -77,14 +77,14 @@ const state = (p: PieceCut): string =>
       <span class="right" role="columnheader">Cut</span>
       <span role="columnheader">State</span>
     </div>
-    <div role="presentation" class="space" :style="{ height: `${virtual.getTotalSize()}px` }">
+    <div role="presentation" class="grid-space" :style="{ height: `${virtual.getTotalSize()}px` }">
       <div
         v-for="v in virtual.getVirtualItems()"
         :key="pieces[v.index]!.item.id"
-        class="piece row"
+        class="piece grid-row"
         role="row"
         :aria-rowindex="v.index + 2"
-        :class="{ open: pieces[v.index] === current }"
+        :class="{ here: pieces[v.index] === current }"
         :style="{ transform: `translateY(${v.start}px)`, height: `${v.size}px` }"
       >
         <span role="gridcell">
@@ -125,45 +125,14 @@ const state = (p: PieceCut): string =>
 <style scoped>
 .pieces {
   max-height: max(300px, 44vh);
-  overflow: auto;
-  border-bottom: 1px solid var(--line);
 }
 .piece {
-  display: grid;
   grid-template-columns: 112px 70px minmax(150px, 1fr) 156px minmax(70px, auto) 76px 130px;
   column-gap: 12px;
-  align-items: center;
 }
 .piece > span {
   overflow: hidden;
   text-overflow: ellipsis;
-  white-space: nowrap;
-}
-.head-row {
-  position: sticky;
-  top: 0;
-  z-index: 1;
-  background: var(--paper);
-  border-bottom: 2px solid var(--ink);
-  font-size: 15px;
-  color: var(--soft);
-  min-height: 34px;
-}
-.space {
-  position: relative;
-}
-.row {
-  position: absolute;
-  top: 0;
-  left: 0;
-  width: 100%;
-  border-bottom: 1px solid var(--line);
-}
-.row.open {
-  background: var(--sheet);
-  box-shadow:
-    inset 0 2px 0 var(--ink),
-    inset 0 -2px 0 var(--ink);
 }
 .right {
   text-align: right;

@@ -98,10 +98,6 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
-label {
-  font-weight: 600;
-  margin-bottom: -8px;
-}
 .offcut {
   display: flex;
   gap: 8px;

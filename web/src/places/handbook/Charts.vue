@@ -13,6 +13,7 @@ import {
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
+import RowFaults from '../../frame/RowFaults.vue'
 import { useJob } from '../../stores/job'
 import { hhmm } from '../../when'
 
@@ -84,22 +85,8 @@ async function load(): Promise<void> {
       <input id="chart-file" class="file" type="file" accept=".csv,text/csv" @change="pick" />
       <button type="button" class="button main" :disabled="!csv.trim()" @click="load">Load the chart</button>
     </div>
-    <div v-if="fault || faults.length" role="alert">
-      <p v-if="fault" class="refusal">{{ fault }}</p>
-      <template v-if="faults.length">
-        <p class="refusal">
-          Nothing was loaded. {{ faults.length === 1 ? 'One row is' : `${faults.length} rows are` }} not as it
-          should be:
-        </p>
-        <p v-for="f in faults.slice(0, 30)" :key="f.line">
-          <strong
-            >Line {{ f.line }}<template v-if="f.column">, {{ f.column }}</template
-            >:</strong
-          >
-          {{ job.t(f.says) }}
-        </p>
-      </template>
-    </div>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <RowFaults :faults="faults" />
     <template v-for="c in charts" :key="c.id">
       <h2>{{ c.name }}</h2>
       <p class="why">

@@ -83,10 +83,3 @@ async function save(): Promise<void> {
     </button>
   </Sheet>
 </template>
-
-<style scoped>
-label {
-  font-weight: 600;
-  margin-bottom: -8px;
-}
-</style>

@@ -89,11 +89,6 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
 .entry-row .button {
   white-space: nowrap;
 }
-.chip {
-  border-width: 1px;
-  border-color: var(--edge);
-  font-weight: 500;
-}
 kbd {
   font: 500 15px var(--figures);
   color: var(--soft);

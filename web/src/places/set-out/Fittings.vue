@@ -13,6 +13,7 @@ import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
 import { useClock } from '../../stores/clock'
+import RowFaults from '../../frame/RowFaults.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
 
 /** Every kind of fitting of the job with its take-off, and where each comes from: measured, or a maker's list. */
@@ -79,7 +80,7 @@ async function load(): Promise<void> {
       <button type="button" class="button" :aria-expanded="loading" @click="loading = !loading">
         Load a maker’s list
       </button>
-      <RouterLink class="button link" :to="{ name: 'set-out', params: { jobId: job.jobId } }"
+      <RouterLink class="button" :to="{ name: 'set-out', params: { jobId: job.jobId } }"
         >Back to the lines</RouterLink
       >
     </div>
@@ -89,21 +90,12 @@ async function load(): Promise<void> {
       <label for="list-csv">Rows as CSV; the first line is {{ LINE }}</label>
       <ElInput id="list-csv" v-model="csv" type="textarea" :rows="6" :placeholder="EXAMPLE" />
       <div class="buttons">
-        <label class="button link" for="list-file">From a file…</label>
+        <label class="button" for="list-file">From a file…</label>
         <input id="list-file" class="sr" type="file" accept=".csv,text/csv" @change="pick" />
         <button type="button" class="button main" :disabled="!csv.trim()" @click="load">Load the list</button>
       </div>
-      <div v-if="fault || faults.length" role="alert">
-        <p v-if="fault" class="refusal">{{ fault }}</p>
-        <p v-if="faults.length" class="refusal">Nothing was loaded.</p>
-        <p v-for="f in faults.slice(0, 30)" :key="f.line">
-          <strong
-            >Line {{ f.line }}<template v-if="f.column">, {{ f.column }}</template
-            >:</strong
-          >
-          {{ job.t(f.says) }}
-        </p>
-      </div>
+      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+      <RowFaults :faults="faults" />
     </section>
     <div class="scroll" role="region" aria-label="Fittings" tabindex="0">
       <table v-if="rows.length" class="rows">
@@ -145,16 +137,6 @@ async function load(): Promise<void> {
 </template>
 
 <style scoped>
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.link {
-  display: inline-flex;
-  align-items: center;
-  text-decoration: none;
-}
 section {
   display: flex;
   flex-direction: column;
@@ -170,8 +152,5 @@ th.num {
 th.num + th:not(.num),
 td.num + td:not(.num) {
   padding-left: 24px;
-}
-.scroll {
-  overflow-x: auto;
 }
 </style>

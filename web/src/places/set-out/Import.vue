@@ -142,7 +142,7 @@ async function take(): Promise<void> {
         It comes in whole or not at all. New lines are begun like {{ line.tag }}: {{ line.material }},
         {{ line.school }} school.
       </p>
-      <p v-for="n in found?.notes ?? []" :key="n" class="note">{{ n }}</p>
+      <p v-for="n in found?.notes ?? []" :key="n" class="warn">{{ n }}</p>
       <p v-if="failed" class="refusal" role="alert">{{ failed }}</p>
     </div>
     <div v-if="running" class="progress">
@@ -176,7 +176,7 @@ async function take(): Promise<void> {
       </button>
       <RouterLink
         v-if="line"
-        class="button link"
+        class="button"
         :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: line.id } }"
         >Back to {{ line.tag }}</RouterLink
       >
@@ -266,17 +266,6 @@ async function take(): Promise<void> {
 </template>
 
 <style scoped>
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.buttons .button,
-.link {
-  display: inline-flex;
-  align-items: center;
-  text-decoration: none;
-}
 .file {
   position: absolute;
   width: 1px;
@@ -302,21 +291,11 @@ async function take(): Promise<void> {
   gap: 12px;
   align-items: center;
 }
-progress {
-  flex: 1;
-  height: 18px;
-  accent-color: var(--ink);
-}
 .scroll {
-  overflow: auto;
   max-height: 50vh;
 }
 .soft {
   color: var(--soft);
-}
-.note::before {
-  content: '▲ ';
-  color: var(--wet-ink);
 }
 @media (max-width: 720px) {
   .asked {

@@ -225,7 +225,7 @@ const lineTag = toRef(() => props.line.tag)
             />
           </pattern>
           <clipPath id="line-window">
-            <rect :x="MARGIN - 2" y="0" :width="inner + 4" :height="height - TAPE_H" />
+            <rect x="0" y="0" :width="width" :height="height - TAPE_H" />
           </clipPath>
         </defs>
         <g clip-path="url(#line-window)">

@@ -161,10 +161,3 @@ async function save(): Promise<void> {
     <button class="button main" type="button" @click="save">Begin the line</button>
   </Sheet>
 </template>
-
-<style scoped>
-label {
-  font-weight: 600;
-  margin-bottom: -8px;
-}
-</style>

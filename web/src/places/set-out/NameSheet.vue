@@ -33,10 +33,3 @@ function save(): void {
     <button class="button main" type="button" @click="save">{{ action }}</button>
   </Sheet>
 </template>
-
-<style scoped>
-label {
-  font-weight: 600;
-  margin-bottom: -8px;
-}
-</style>

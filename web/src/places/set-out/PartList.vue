@@ -88,7 +88,7 @@ function key(e: KeyboardEvent): void {
 <template>
   <div
     ref="scroller"
-    class="parts"
+    class="parts long-grid"
     role="grid"
     aria-label="Parts of the line"
     aria-multiselectable="true"
@@ -96,14 +96,14 @@ function key(e: KeyboardEvent): void {
     tabindex="0"
     @keydown="key"
   >
-    <div class="part head-row" role="row" aria-rowindex="1">
+    <div class="part grid-row grid-head" role="row" aria-rowindex="1">
       <span class="cell" role="columnheader">Part</span>
       <span class="cell" role="columnheader">As typed</span>
       <span class="cell size" role="columnheader">Size</span>
       <span class="cell" role="columnheader">Take-off</span>
       <span class="cell" role="columnheader">Joints</span>
     </div>
-    <div role="presentation" class="space" :style="{ height: `${virtual.getTotalSize()}px` }">
+    <div role="presentation" class="grid-space" :style="{ height: `${virtual.getTotalSize()}px` }">
       <PartRow
         v-for="v in virtual.getVirtualItems()"
         :key="String(v.key)"
@@ -123,21 +123,6 @@ function key(e: KeyboardEvent): void {
 .parts {
   flex: none;
   max-height: min(40vh, 480px);
-  overflow: auto;
-  border-bottom: 1px solid var(--line);
-}
-.space {
-  position: relative;
-}
-.head-row {
-  position: sticky;
-  top: 0;
-  z-index: 1;
-  background: var(--paper);
-  border-bottom: 2px solid var(--ink);
-  font-size: 15px;
-  color: var(--soft);
-  min-height: 34px;
 }
 @media print {
   .parts {
@@ -149,9 +134,7 @@ function key(e: KeyboardEvent): void {
 <style>
 /* Head and rows share their columns. */
 .part {
-  display: grid;
   grid-template-columns: 112px minmax(150px, 1.2fr) 96px minmax(170px, 1fr) minmax(150px, 1.2fr);
-  align-items: center;
   column-gap: 10px;
 }
 .part .cell {

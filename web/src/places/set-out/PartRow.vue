@@ -80,11 +80,11 @@ onBeforeUnmount(() => stop?.())
 <template>
   <div
     ref="el"
-    class="part row"
+    class="part grid-row"
     role="row"
     :aria-rowindex="index + 2"
     :aria-selected="isChosen"
-    :class="{ current: isCurrent, chosen: isChosen, over }"
+    :class="{ here: isCurrent, chosen: isChosen, over }"
     @click="rows.choose(item.id, $event.shiftKey)"
     @dblclick="rows.typeOver(item.id)"
   >
@@ -131,22 +131,8 @@ onBeforeUnmount(() => stop?.())
 </template>
 
 <style scoped>
-.row {
-  position: absolute;
-  top: 0;
-  left: 0;
-  width: 100%;
-  border-bottom: 1px solid var(--line);
-  cursor: default;
-  white-space: nowrap;
-}
 .chosen {
   background: var(--sheet);
-}
-.current {
-  box-shadow:
-    inset 0 2px 0 var(--ink),
-    inset 0 -2px 0 var(--ink);
 }
 .over {
   box-shadow: inset 0 -4px 0 var(--copper);

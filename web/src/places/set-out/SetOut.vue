@@ -232,15 +232,13 @@ const groupWrong = (name: string): string =>
           >
             Pipe in pipe: a carrier inside
           </button>
-          <RouterLink
-            class="button link"
-            :to="{ name: 'import', params: { jobId: job.jobId, lineId: line.id } }"
+          <RouterLink class="button" :to="{ name: 'import', params: { jobId: job.jobId, lineId: line.id } }"
             >Bring in a schedule</RouterLink
           >
-          <RouterLink class="button link" :to="{ name: 'fittings', params: { jobId: job.jobId } }"
+          <RouterLink class="button" :to="{ name: 'fittings', params: { jobId: job.jobId } }"
             >Fittings and take-offs</RouterLink
           >
-          <RouterLink class="button link" :to="{ name: 'supports', params: { jobId: job.jobId } }"
+          <RouterLink class="button" :to="{ name: 'supports', params: { jobId: job.jobId } }"
             >Supports and growth</RouterLink
           >
           <button type="button" class="button" :disabled="!line.items.length" @click="sheet = 'copy'">
@@ -312,23 +310,6 @@ const groupWrong = (name: string): string =>
 .begin {
   align-self: flex-start;
   min-height: 56px;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-}
-.chip {
-  border-width: 1px;
-  border-color: var(--edge);
-  font-weight: 500;
-  padding: 0 12px;
-}
-.link {
-  display: inline-flex;
-  align-items: center;
-  text-decoration: none;
 }
 .sections {
   display: flex;

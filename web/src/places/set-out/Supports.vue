@@ -177,7 +177,7 @@ const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
       </div>
     </div>
     <div class="buttons no-print">
-      <RouterLink class="button link" :to="{ name: 'set-out', params: { jobId: job.jobId } }"
+      <RouterLink class="button" :to="{ name: 'set-out', params: { jobId: job.jobId } }"
         >Back to the lines</RouterLink
       >
       <button type="button" class="button" :aria-expanded="sources" @click="sources = !sources">
@@ -270,16 +270,6 @@ const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
   background: var(--sheet);
   padding: 0 10px;
 }
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.link {
-  display: inline-flex;
-  align-items: center;
-  text-decoration: none;
-}
 .bar {
   fill: var(--pipe-fill);
   stroke: var(--ink);
@@ -290,9 +280,6 @@ const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
 }
 th.num {
   text-align: right;
-}
-.scroll {
-  overflow-x: auto;
 }
 .scroll td {
   white-space: nowrap;

@@ -2,7 +2,7 @@ import type { Laid, LaidJoint, LaidPart } from '@jugalis/core'
 import { type Labelled, type Placed, fullScale, thinned } from '../../tapes/labels'
 
 /** Heights within a lane of the drawing, px: section bands, pipe, glyphs, two rows of tags. */
-export const LANE = { height: 128, band: 4, middle: 58, glyph: 86, tag: 106, row: 15 } as const
+export const LANE = { height: 140, band: 4, middle: 58, glyph: 86, tag: 106, row: 15 } as const
 export const TAG_ROWS = 2
 export const GLYPH_PX = 34
 const TAG_CHAR_PX = 7.4

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { Msg } from '@jugalis/core'
+import { useJob } from '../stores/job'
+
+/** What is wrong with the lines of a list that was to be loaded whole. */
+defineProps<{ faults: readonly { line: number; column: string; says: Msg }[] }>()
+const job = useJob()
+const TOLD = 30
+</script>
+
+<template>
+  <div v-if="faults.length" role="alert">
+    <p class="refusal">
+      Nothing was loaded. {{ faults.length === 1 ? 'One row is' : `${faults.length} rows are` }} not as it
+      should be:
+    </p>
+    <p v-for="f in faults.slice(0, TOLD)" :key="f.line">
+      <strong
+        >Line {{ f.line }}<template v-if="f.column">, {{ f.column }}</template
+        >:</strong
+      >
+      {{ job.t(f.says) }}
+    </p>
+  </div>
+</template>
