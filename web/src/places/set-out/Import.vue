@@ -16,7 +16,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { previewOf, useImport } from './use-import'
-import { importEntries } from './use-lines'
+import { importEntries } from './line-entries'
 
 /** A schedule from CSV or a workbook: columns matched, looked at, and taken whole or not at all. */
 const job = useJob()
@@ -182,7 +182,7 @@ async function take(): Promise<void> {
       >
     </div>
     <div v-if="faults.length" class="scroll" role="region" aria-label="Rows to mend" tabindex="0">
-      <p v-for="f in faults.slice(0, 100)" :key="`${f.row} ${f.field}`" role="alert">
+      <p v-for="f in faults.slice(0, 100)" :key="`${f.row} ${f.field}`">
         <strong
           >Row {{ f.row }}<template v-if="f.field">, {{ FIELD_WORDS[f.field].toLowerCase() }}</template
           >:</strong

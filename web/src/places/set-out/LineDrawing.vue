@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { type Item, type LaidPart, type Line, hasBranch, layOut } from '@jugalis/core'
-import { computed, onBeforeUnmount, onMounted, ref, toRef, watch } from 'vue'
+import { type Item, type Line, layOut } from '@jugalis/core'
+import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { glyphBody } from '../../tapes/glyph-shapes'
 import LengthScale from '../../tapes/LengthScale.vue'
@@ -8,6 +8,8 @@ import { useWidth } from '../../use-width'
 import { useView } from '../../view'
 import { HATCHES, LANE, bandsOf, fullScaleOf, inDrawingOrder, inSight, tagX, tagsAt } from './line-shapes'
 import { saveSvg } from '../../tapes/save-svg'
+import { type Frame, fittingMark, outline, outlines, stemPaths } from './line-paths'
+import { useHand } from './use-hand'
 import { useWindow } from './use-window'
 
 /** The line developed to scale: pan by dragging, zoom, fit; names thin out by rule where there is no room. */
@@ -39,53 +41,28 @@ const mid = (lane: number): number => top(lane) + LANE.middle
 const height = computed(() => laid.value.lanes * LANE.height + TAPE_H)
 
 const seen = computed(() => inSight(laid.value, scale.value, fromMm.value, toMm.value))
-const rect = (p: LaidPart, more: number, lessX = 0): string => {
-  const half = h(p.odMm) / 2 + more
-  return `M${(X(p.fromMm) + lessX).toFixed(1)} ${mid(p.lane) - half}H${(X(p.toMm) - lessX).toFixed(1)}v${2 * half}H${(X(p.fromMm) + lessX).toFixed(1)}Z`
-}
-/** However many parts there are, they are three shapes to the browser. */
-const pipes = computed(() => paths((p) => p.item.type === 'piece' && !p.guessed, 0))
-const unmeasured = computed(() => paths((p) => p.item.type === 'piece' && p.guessed, 0))
-const fittings = computed(() => paths((p) => p.item.type === 'fitting', 5))
-const paths = (which: (p: LaidPart) => boolean, more: number): string =>
-  seen.value
-    .filter(which)
-    .map((p) => rect(p, more))
-    .join('')
-/** What tells fittings apart by shape: a cross in a valve, a collar at a tee's branch, a wedge in a reducer. */
+const frame = computed<Frame>(() => ({ x: X, mid, thick: h }))
+const pieceParts = computed(() => seen.value.filter((p) => p.item.type === 'piece'))
+const fittingParts = computed(() => seen.value.filter((p) => p.item.type === 'fitting'))
+const known = computed(() => pieceParts.value.filter((p) => !p.guessed))
+const pipes = computed(() => outlines(frame.value, known.value, 0))
+const unmeasured = computed(() =>
+  outlines(
+    frame.value,
+    pieceParts.value.filter((p) => p.guessed),
+    0,
+  ),
+)
+const fittings = computed(() => outlines(frame.value, fittingParts.value, 5))
+const MARKED_PX = 12
 const marks = computed(() =>
-  seen.value
-    .filter((p) => p.item.type === 'fitting' && (p.toMm - p.fromMm) * scale.value > 12)
-    .map((p) => {
-      const [a, b, y] = [X(p.fromMm), X(p.toMm), mid(p.lane)]
-      const half = h(p.odMm) / 2 + 5
-      if (p.item.fitting === 'valve')
-        return `M${a} ${y - half}L${b} ${y + half}M${a} ${y + half}L${b} ${y - half}`
-      if (p.item.fitting === 'union')
-        return `M${(a + b) / 2 - 3} ${y - half - 4}v${2 * half + 8}M${(a + b) / 2 + 3} ${y - half - 4}v${2 * half + 8}`
-      if (p.item.fitting === 'flange') return `M${a + 3} ${y - half - 7}v${2 * half + 14}`
-      if (p.item.fitting?.startsWith('elbow')) return `M${a} ${y + half}L${b} ${y - half}`
-      if (hasBranch(p.item)) return `M${(a + b) / 2} ${y}v${half}M${(a + b) / 2 - 5} ${y}h10`
-      if (p.item.fitting === 'reducer') return `M${a} ${y - half}L${b} ${y}L${a} ${y + half}`
-      return ''
-    })
+  fittingParts.value
+    .filter((p) => (p.toMm - p.fromMm) * scale.value > MARKED_PX)
+    .map((p) => fittingMark(frame.value, p))
     .join(''),
 )
-const stems = computed(() =>
-  laid.value.stems
-    .filter((s) => s.atMm >= fromMm.value - 400 && s.atMm <= toMm.value + 400)
-    .map((s) => {
-      const first = laid.value.parts.find((p) => p.item.run === s.tee.id)
-      return {
-        id: s.tee.id,
-        d: `M${X(s.atMm)} ${mid(s.fromLane) + h(s.odMm) / 2}V${mid(s.toLane)}H${X(first?.fromMm ?? s.atMm)}`,
-        w: Math.min(h(s.odMm), 14),
-      }
-    }),
-)
-const measures = computed(() =>
-  seen.value.filter((p) => p.item.type === 'piece' && (p.toMm - p.fromMm) * scale.value > 66),
-)
+const stems = computed(() => stemPaths(frame.value, laid.value, fromMm.value, toMm.value))
+const measures = computed(() => pieceParts.value.filter((p) => (p.toMm - p.fromMm) * scale.value > 66))
 const figureOf = (item: Item): string =>
   item.measuredMm === null ? '?' : String(Math.round(item.measuredMm))
 const drawn = computed(() => tagsAt(joints.value, scale.value))
@@ -119,62 +96,20 @@ watch(
   () => here.value && show((here.value.fromMm + here.value.toMm) / 2),
 )
 
-let from: { x: number; moved: boolean } | null = null
-const atPx = (e: MouseEvent): number => e.clientX - (svg.value?.getBoundingClientRect().left ?? 0) - MARGIN
-function down(e: PointerEvent): void {
-  if (e.button === 0) from = { x: e.clientX, moved: false }
+function tap(x: number, y: number): void {
+  const mm = fromMm.value + (x - MARGIN) / scale.value
+  const lane = Math.floor(y / LANE.height)
+  const hit = laid.value.parts.find((p) => p.lane === lane && p.fromMm <= mm && mm <= p.toMm)
+  if (hit) emit('pick', hit.item.id)
 }
-function move(e: PointerEvent): void {
-  if (!from) return
-  const by = from.x - e.clientX
-  if (!from.moved && Math.abs(by) < 4) return
-  from = { x: e.clientX, moved: true }
-  svg.value?.setPointerCapture(e.pointerId)
-  pan(by)
-}
-function up(e: PointerEvent): void {
-  if (from && !from.moved) {
-    const mm = fromMm.value + atPx(e) / scale.value
-    const lane = Math.floor((e.clientY - (svg.value?.getBoundingClientRect().top ?? 0)) / LANE.height)
-    const hit = laid.value.parts.find((p) => p.lane === lane && p.fromMm <= mm && mm <= p.toMm)
-    if (hit) emit('pick', hit.item.id)
-  }
-  from = null
-}
-function wheel(e: WheelEvent): void {
-  if (e.ctrlKey || e.metaKey) {
-    e.preventDefault()
-    zoom(e.deltaY < 0 ? 1 : -1, atPx(e))
-  } else if (Math.abs(e.deltaX) > Math.abs(e.deltaY) || e.shiftKey) {
-    e.preventDefault()
-    pan(e.deltaX || e.deltaY)
-  }
-}
-function key(e: KeyboardEvent): void {
-  const el = e.target as HTMLElement
-  if (/INPUT|TEXTAREA|SELECT/.test(el.tagName) || e.ctrlKey || e.metaKey || e.altKey) return
-  if (document.querySelector('dialog[open]')) return
-  const acts: Record<string, () => void> = {
-    '+': () => zoom(1),
-    '-': () => zoom(-1),
-    '0': fit,
-    ...((el as Element) === svg.value
-      ? {
-          ArrowLeft: () => pan(-80),
-          ArrowRight: () => pan(80),
-          Home: () => show(0),
-          End: () => show(total.value),
-        }
-      : {}),
-  }
-  const act = acts[e.key]
-  if (!act) return
-  e.preventDefault()
-  act()
-}
-onMounted(() => window.addEventListener('keydown', key))
-onBeforeUnmount(() => window.removeEventListener('keydown', key))
-const lineTag = toRef(() => props.line.tag)
+const hand = useHand(svg, {
+  pan,
+  zoom: (by, atPx) => zoom(by, atPx === undefined ? undefined : atPx - MARGIN),
+  fit,
+  toStart: () => show(0),
+  toEnd: () => show(total.value),
+  tap,
+})
 </script>
 
 <template>
@@ -189,7 +124,7 @@ const lineTag = toRef(() => props.line.tag)
           >, every {{ drawn.stride === 2 ? '2nd' : `${drawn.stride}th` }} joint named</template
         ><template v-else-if="!drawn.stride && joints.length">, names have no room</template></span
       >
-      <button type="button" class="button small last" @click="saveSvg(svg, `${lineTag}-set-out`)">
+      <button type="button" class="button small last" @click="saveSvg(svg, `${line.tag}-set-out`)">
         Save as SVG
       </button>
     </div>
@@ -202,11 +137,11 @@ const lineTag = toRef(() => props.line.tag)
         role="group"
         tabindex="0"
         :aria-label="`${line.tag} laid out straight, to scale. Drag or arrow keys move it, plus and minus zoom.`"
-        @pointerdown="down"
-        @pointermove="move"
-        @pointerup="up"
-        @pointercancel="from = null"
-        @wheel="wheel"
+        @pointerdown="hand.down"
+        @pointermove="hand.move"
+        @pointerup="hand.up"
+        @pointercancel="hand.cancel"
+        @wheel="hand.wheel"
       >
         <defs>
           <pattern
@@ -251,14 +186,14 @@ const lineTag = toRef(() => props.line.tag)
             </text>
           </g>
           <g v-for="s in stems" :key="s.id">
-            <path :d="s.d" class="stem-edge" :stroke-width="s.w + 3" />
-            <path :d="s.d" class="stem" :stroke-width="s.w" />
+            <path :d="s.d" class="stem-edge" :stroke-width="s.width + 3" />
+            <path :d="s.d" class="stem" :stroke-width="s.width" />
           </g>
           <path :d="pipes" class="pipe" />
           <path :d="unmeasured" class="pipe guessed" />
           <path :d="fittings" class="fitting" />
           <path :d="marks" class="cross" />
-          <path v-if="here" :d="rect(here, 11, -4)" class="chosen" />
+          <path v-if="here" :d="outline(frame, here, 11, 4)" class="chosen" />
           <text
             v-for="p in measures"
             :key="p.item.id"

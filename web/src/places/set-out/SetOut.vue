@@ -10,6 +10,7 @@ import LineDrawing from './LineDrawing.vue'
 import LineSheet from './LineSheet.vue'
 import NameSheet from './NameSheet.vue'
 import PartList from './PartList.vue'
+import RowTools from './RowTools.vue'
 import SectionSheet from './SectionSheet.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
 import { useEdits } from './use-edits'
@@ -149,53 +150,13 @@ const groupWrong = (name: string): string =>
         :current="rows.currentId.value"
         @pick="(id) => rows.choose(id)"
       />
-      <div v-if="line.items.length" class="buttons no-print" role="toolbar" aria-label="The chosen rows">
-        <span class="why"
-          >{{
-            rows.chosen.value.length > 1
-              ? `${rows.chosen.value.length} rows`
-              : (rows.current.value?.tag ?? 'No row chosen')
-          }}:</span
-        >
-        <button type="button" class="button chip" :disabled="!rows.current.value" @click="startEdit">
-          Edit
-        </button>
-        <button type="button" class="button chip" :disabled="!rows.current.value" @click="insertAfter">
-          Insert after
-        </button>
-        <button type="button" class="button chip" :disabled="!rows.current.value" @click="rows.copy()">
-          Copy below
-        </button>
-        <button
-          type="button"
-          class="button chip"
-          :disabled="!rows.current.value"
-          aria-label="Move up"
-          @click="rows.nudge(-1)"
-        >
-          Up
-        </button>
-        <button
-          type="button"
-          class="button chip"
-          :disabled="!rows.current.value"
-          aria-label="Move down"
-          @click="rows.nudge(1)"
-        >
-          Down
-        </button>
-        <button type="button" class="button chip" :disabled="!rows.current.value" @click="rows.remove()">
-          Take out
-        </button>
-        <button
-          type="button"
-          class="button chip"
-          :disabled="rows.chosen.value.length < 2"
-          @click="sheet = 'group'"
-        >
-          Keep as a group
-        </button>
-      </div>
+      <RowTools
+        v-if="line.items.length"
+        :rows="rows"
+        @edit="startEdit"
+        @insert="insertAfter"
+        @group="sheet = 'group'"
+      />
       <PartList
         v-if="line.items.length"
         :line="line"
@@ -327,9 +288,6 @@ const groupWrong = (name: string): string =>
   }
   .lines > * {
     flex: none;
-  }
-  .idle {
-    display: none;
   }
   .drawn,
   .sections {

@@ -32,7 +32,11 @@ export function useImport() {
     worker.postMessage(what, transfer)
   }
   async function open(file: File): Promise<void> {
+    // Nothing of the file before stays on the screen while this one is read.
     found.value = null
+    read.value = null
+    faults.value = []
+    failed.value = ''
     const bytes = await file.arrayBuffer()
     ask({ open: { name: file.name, bytes } }, [bytes])
   }

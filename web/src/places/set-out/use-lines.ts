@@ -1,20 +1,9 @@
-import {
-  type Item,
-  type Line,
-  type ReadLine,
-  copied,
-  difference,
-  entriesOf,
-  renumbered,
-  settle,
-} from '@jugalis/core'
+import { type Item, type Line, copied, entriesOf, renumbered, settle } from '@jugalis/core'
 import { type Ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
+import { itemEntries } from './line-entries'
 import type { Edits } from './use-edits'
-
-/** Largest part of a line that goes into one entry of the log. */
-const ITEMS_PER_ENTRY = 400
 
 /** What is done with a line as a whole. */
 export function useLines(line: Ref<Line | null>, { edit }: Edits) {
@@ -65,51 +54,4 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
   const dropGroup = (groupId: string, name: string): Promise<string[]> =>
     job.write([{ kind: 'group-set', data: { groupId, name, entries: [] } }], `${name} is no longer a group.`)
   return { tagWrong, renumber, copyLine, keepGroup, dropGroup }
-}
-
-/** Many parts as few entries of the log. */
-export function itemEntries(
-  lineId: string,
-  items: readonly Item[],
-): { kind: string; data: Record<string, unknown> }[] {
-  const puts = difference([], items).map(({ data }) => ({ itemId: data.itemId, item: data.item }))
-  const out = []
-  for (let i = 0; i < puts.length; i += ITEMS_PER_ENTRY)
-    out.push({ kind: 'items-put', data: { lineId, items: puts.slice(i, i + ITEMS_PER_ENTRY) } })
-  return out
-}
-
-/** What a schedule adds to a job: parts at the end of the open line, and lines of their own begun like it. */
-export function importEntries(
-  like: Line,
-  read: readonly ReadLine[],
-  lines: readonly Line[],
-  begun: ReadonlySet<string>,
-): { kind: string; data: Record<string, unknown> }[] {
-  const shop = { begun, newId: () => crypto.randomUUID() }
-  return read.flatMap(({ tag, items }) => {
-    const { name: _name, items: _items, id: _id, tag: _tag, insideOf: _inside, ...own } = like
-    const there = tag === null ? like : lines.find((l) => l.tag === tag)
-    const line: Line = there ?? {
-      ...like,
-      id: crypto.randomUUID(),
-      tag: tag as string,
-      items: [],
-      insideOf: null,
-    }
-    const settled = settle(line, [...line.items, ...items], shop)
-    if (!settled.ok) throw new Error(`a schedule cannot be added to ${line.tag}: ${settled.why.code}`)
-    const known = new Set(line.items.map((i) => i.id))
-    return [
-      ...(there ? [] : [{ kind: 'line-set', data: { ...own, lineId: line.id, tag, name: tag } }]),
-      // Parts that stand already may gain a joint; the new ones come many to an entry.
-      ...settled.edits
-        .filter((e) => known.has(e.data.itemId))
-        .map((e) => ({ kind: e.kind, data: { lineId: line.id, ...e.data } })),
-      ...itemEntries(
-        line.id,
-        settled.items.filter((i) => !known.has(i.id)),
-      ),
-    ]
-  })
 }

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { Rows } from './use-rows'
+
+/** What can be done with the chosen rows; each has its key, too. */
+defineProps<{ rows: Rows }>()
+const emit = defineEmits<{ edit: []; insert: []; group: [] }>()
+</script>
+
+<template>
+  <div
+    class="buttons no-print"
+    :class="{ idle: !rows.current.value }"
+    role="toolbar"
+    aria-label="The chosen rows"
+  >
+    <span class="why"
+      >{{
+        rows.chosen.value.length > 1
+          ? `${rows.chosen.value.length} rows`
+          : (rows.current.value?.tag ?? 'No row chosen')
+      }}:</span
+    >
+    <button
+      v-for="[says, label, act] in [
+        ['Edit', 'Edit', () => emit('edit')],
+        ['Insert after', 'Insert after', () => emit('insert')],
+        ['Copy below', 'Copy below', () => rows.copy()],
+        ['Up', 'Move up', () => rows.nudge(-1)],
+        ['Down', 'Move down', () => rows.nudge(1)],
+        ['Take out', 'Take out', () => rows.remove()],
+      ] as const"
+      :key="says"
+      type="button"
+      class="button chip"
+      :disabled="!rows.current.value"
+      :aria-label="label"
+      @click="act()"
+    >
+      {{ says }}
+    </button>
+    <button type="button" class="button chip" :disabled="rows.chosen.value.length < 2" @click="emit('group')">
+      Keep as a group
+    </button>
+  </div>
+</template>
+
+<style scoped>
+@media (max-width: 720px) {
+  .idle {
+    display: none;
+  }
+}
+</style>
