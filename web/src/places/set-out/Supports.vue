@@ -116,8 +116,16 @@ const headline = computed(() => {
   const arm = m.arm?.value ? ` It needs a free arm of ${mm(m.arm.value)}.` : ''
   return `${m.s.line.tag} ${m.s.from.tag.split('/').pop()} to ${m.s.to.tag.split('/').pop()}: ${dist(m.s.lengthMm)} ${way} by ${mm(Math.abs(m.grows.value))}.${arm}`
 })
+/** A figure, or that there is none; the reasons stand once below the table. */
 const text = (f: Fig | null, say: (v: number) => string): string =>
-  f === null ? '' : f.value === null ? job.t(f.why) : say(f.value)
+  f === null ? '' : f.value === null ? 'no figure' : say(f.value)
+const reasons = computed(() => [
+  ...new Set(
+    rows.value
+      .flatMap((r) => [r.grows, r.arm, r.everyMm === null ? r.hangers : null, r.full])
+      .flatMap((f) => (f && f.value === null ? [job.t(f.why)] : [])),
+  ),
+])
 const count = (r: Row): number => (r.everyMm ? Math.ceil(r.s.lengthMm / r.everyMm) + 1 : 0)
 const longestMm = computed(() => Math.max(1, stretches.value[0]?.lengthMm ?? 1))
 const BAR_PX = 96
@@ -246,6 +254,7 @@ const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
           </tr>
         </tbody>
       </table>
+      <p v-for="r in reasons" :key="r" class="why">No figure: {{ r }}</p>
       <p v-if="stretches.length > MOST" class="why">
         {{ stretches.length - MOST }} shorter stretches are left out.
       </p>
