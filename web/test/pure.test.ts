@@ -45,6 +45,14 @@ describe('graduations', () => {
       }
     },
   )
+  it('are few however long the line: two kilometres on one screen', () => {
+    for (const units of ['metric', 'inch'] as const) {
+      const ticks = lengthTicks(0, 2_100_000, 0.0004, units)
+      expect(ticks.length).toBeGreaterThan(4)
+      expect(ticks.length).toBeLessThan(220)
+      expect(ticks.filter((t) => t.label).length).toBeGreaterThan(2)
+    }
+  })
   it('hour marks keep 64 px apart from minutes to weeks', () => {
     for (const hours of [0.2, 1, 12, 24, 48, 96, 168, 1000])
       expect((timeStep(hours * 3600, 530) / (hours * 3600)) * 530).toBeGreaterThanOrEqual(63.9)
