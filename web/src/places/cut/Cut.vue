@@ -164,7 +164,7 @@ async function cut(): Promise<void> {
   if (next)
     await router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
 }
-/** J and K go from piece to piece, Enter cuts the one that is open. */
+/** J and K go from piece to piece, C: the one that is open is cut. */
 function key(e: KeyboardEvent): void {
   if (e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test((e.target as HTMLElement).tagName))
     return

@@ -42,10 +42,11 @@ export function useImport() {
   }
   const check = (how: ScheduleAsk, like: Line): void =>
     ask({ read: { ask: how, like: JSON.parse(JSON.stringify(like)) as Line } })
-  /** Ends the worker in the middle of its work. Nothing was taken. */
+  /** Ends the worker in the middle of its work, and the file goes with it: it is chosen anew. Nothing was taken. */
   function stop(): void {
     worker?.terminate()
     worker = null
+    found.value = null
     running.value = null
   }
   onBeforeUnmount(stop)
