@@ -10,6 +10,7 @@ import helmet from 'helmet'
 import type pg from 'pg'
 import { answerErrors, unknownRoute } from './errors.js'
 import type { Heavy } from './heavy.js'
+import { type Heads, headsOf } from './live/heads.js'
 import { calcRoutes } from './routes/calc.js'
 import { jobRoutes } from './routes/jobs.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
@@ -19,6 +20,8 @@ export interface AppOptions {
   sessionSecret: string
   /** Where calculations run that take seconds. */
   heavy: Heavy
+  /** Where the logs stand, for browsers that follow. Absent: by notifications of the database. */
+  heads?: Heads
   /** Epoch seconds; tests bring their own. */
   nowS?: () => number
   limiter?: boolean
@@ -86,7 +89,7 @@ export function createApp(o: AppOptions): Express {
   )
   app.post('/api/session', limit(30))
   app.use('/api/session', sessionRoutes(o.pool))
-  app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS))
+  app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS, o.heads ?? headsOf(o.pool)))
   app.use('/api', unknownRoute)
   if (o.webRoot && existsSync(o.webRoot)) serveWeb(app, o.webRoot)
   app.use(unknownRoute)

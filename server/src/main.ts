@@ -4,6 +4,7 @@ import https from 'node:https'
 import { seedDemo } from '../../demo/seed.js'
 import { createApp } from './app.js'
 import { heavyThread } from './heavy.js'
+import { headsOf } from './live/heads.js'
 import { connect, migrateUnderLock } from './db/connect.js'
 
 const env = (name: string, otherwise?: string): string => {
@@ -20,8 +21,10 @@ async function main(): Promise<void> {
     process.env.TLS_CERT && process.env.TLS_KEY
       ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }
       : null
+  const heads = headsOf(database.pool, process.env.LIVE === 'poll' ? 'poll' : 'push')
   const app = createApp({
     pool: database.pool,
+    heads,
     heavy: heavyThread(new URL('./stock-worker.mjs', import.meta.url)),
     sessionSecret: env('SESSION_SECRET'),
     limiter: process.env.LIMITER !== 'off',
@@ -44,7 +47,13 @@ async function main(): Promise<void> {
   const stop = (): void => {
     if (stopping) return
     stopping = true
-    server.close(() => void database.close().then(() => process.exit(0)))
+    server.close(
+      () =>
+        void heads
+          .stop()
+          .then(() => database.close())
+          .then(() => process.exit(0)),
+    )
     server.closeAllConnections()
   }
   process.on('SIGTERM', stop)

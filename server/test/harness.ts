@@ -6,7 +6,15 @@ import { fileURLToPath, pathToFileURL } from 'node:url'
 import { build } from 'esbuild'
 import { KINDS } from '@jugalis/core'
 import pg from 'pg'
-import { addPerson, connect, createApp, heavyThread, migrateUnderLock } from '../src/index.js'
+import {
+  type LiveMode,
+  addPerson,
+  connect,
+  createApp,
+  headsOf,
+  heavyThread,
+  migrateUnderLock,
+} from '../src/index.js'
 
 const BASE = process.env.TEST_DATABASE ?? ''
 export interface Answer {
@@ -32,6 +40,10 @@ export interface Harness {
     o?: { as?: string; raw?: string; headers?: Record<string, string> },
   ): Promise<Answer>
   signIn(login: string): Promise<void>
+  /** Cookie of someone signed in. */
+  cookieOf(login: string): string
+  /** Starts a second process over the same database; gives its address. */
+  another(): Promise<string>
   close(): Promise<void>
 }
 export const ORG = randomUUID()
@@ -51,7 +63,10 @@ const buildHeavy = () =>
   })
 
 /** A server of its own over a database of its own, on real PostgreSQL. */
-export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harness> {
+export async function harness({
+  people = ['wren', 'teal'],
+  live = 'push' as LiveMode,
+} = {}): Promise<Harness> {
   if (!BASE) throw new Error('TEST_DATABASE is not set: run through npm test')
   const name = `t_${randomUUID().replaceAll('-', '')}`
   const admin = new pg.Client({ connectionString: `${BASE}/postgres` })
@@ -72,17 +87,36 @@ export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harne
   const clock = { s: 1_790_000_000 }
   await buildHeavy()
   const heavy = heavyThread(HEAVY_SCRIPT)
-  const app = createApp({
-    pool: database.pool,
-    heavy,
-    sessionSecret: 'test',
-    nowS: () => clock.s,
-    limiter: false,
-  })
-  const server = await new Promise<Server>((done) => {
-    const s = app.listen(0, '127.0.0.1', () => done(s))
-  })
-  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  // As in operation, another process has its own pool and its own ear for notifications.
+  const processes: { server: Server; url: string; end(): Promise<void> }[] = []
+  const start = async (): Promise<string> => {
+    const own = processes.length ? connect(`${BASE}/${name}`) : database
+    const heads = headsOf(own.pool, live)
+    const app = createApp({
+      pool: own.pool,
+      heavy,
+      heads,
+      sessionSecret: 'test',
+      nowS: () => clock.s,
+      limiter: false,
+    })
+    const server = await new Promise<Server>((done) => {
+      const s = app.listen(0, '127.0.0.1', () => done(s))
+    })
+    const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+    processes.push({
+      server,
+      url,
+      async end() {
+        server.closeAllConnections()
+        await new Promise((done) => server.close(done))
+        await heads.stop()
+        await own.close()
+      },
+    })
+    return url
+  }
+  const url = await start()
   const cookies = new Map<string, string>()
   const call: Harness['call'] = async (method, where, body, o = {}) => {
     const res = await fetch(`${url}/api${where}`, {
@@ -108,11 +142,12 @@ export async function harness({ people = ['wren', 'teal'] } = {}): Promise<Harne
       const r = await call('POST', '/session', { login, password: 'tide' }, { as: login })
       if (r.status !== 200) throw new Error(`sign-in: ${r.text}`)
     },
+    cookieOf: (login) => cookies.get(login) ?? '',
+    another: start,
     async close() {
       await heavy.stop()
-      server.closeAllConnections()
-      await new Promise((done) => server.close(done))
-      await database.close()
+      // The first one's database serves the test itself: it goes last.
+      for (const p of processes.reverse()) await p.end()
     },
   }
 }

@@ -6,6 +6,8 @@ import { inTransaction, insertJob, insertMember, jobsOf, membersOf, requireMembe
 import { appendBatch } from '../db/log.js'
 import { logText, readLog } from '../db/read-log.js'
 import { HttpError } from '../errors.js'
+import type { Heads } from '../live/heads.js'
+import { streamHead } from '../live/stream.js'
 import { exportCsv, exportJob, importJob } from './transfer.js'
 
 const newJob = yup
@@ -17,7 +19,7 @@ const me = (req: Request): { personId: string; name: string; orgId: string } => 
   return p
 }
 
-export function jobRoutes(pool: pg.Pool, nowS: () => number): Router {
+export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads): Router {
   const routes = Router()
   const jobId = async (req: Request): Promise<string> => {
     const id = String(req.params.jobId).toLowerCase()
@@ -74,7 +76,11 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number): Router {
     const fault = batchFault(req.body)
     if (fault) throw new HttpError(422, fault.code, fault.message, fault.field)
     const done = await appendBatch(pool, id, me(req).personId, req.body as Batch, receivedAtS)
+    heads.grew(id, done.head.seq)
     res.json({ ...done, serverNowS: nowS() })
+  })
+  routes.get('/:jobId/live', async (req, res) => {
+    streamHead(res, heads, await jobId(req))
   })
   routes.get('/:jobId/verify', async (req, res) => {
     const id = await jobId(req)

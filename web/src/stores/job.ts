@@ -12,8 +12,10 @@ import {
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { NoSignal, Refused, api } from '../api'
+import { useActs } from './acts'
 import { useClock } from './clock'
 import * as kept from './kept-log'
+import { followJob } from './live'
 import * as outbox from './outbox'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
@@ -25,17 +27,10 @@ export interface NewEntry {
   /** When it happened, if not now; by the server's clock. */
   atS?: number
 }
-/** One act of this person: what was written, and, once taken back, the corrections that did so. */
-export interface Act {
-  ids: string[]
-  says: string
-  atMs: number
-  takenBackBy?: string[]
-}
-const POLL_MS = 3000
+/** How often the log is asked for: while a stream tells of every growth, and while none does. */
+const ASK_MS = { followed: 30_000, alone: 3000 }
 /** What is sent at once: the server takes 1 MB at most, and so many entries. */
 const SEND = { entries: 500, bytes: 700_000 }
-const REMEMBERED = 200
 
 /** One open job: its log from the server, what waits on this device, and the state folded from both. */
 export const useJob = defineStore('job', () => {
@@ -49,17 +44,17 @@ export const useJob = defineStore('job', () => {
   const returned = shallowRef<outbox.Returned[]>([])
   const members = ref<Map<string, string>>(new Map())
   const offline = ref(false)
-  /** What this person did here, newest last, and what of it was taken back, newest last. */
-  const acts = shallowRef<Act[]>([])
-  const takenBack = shallowRef<Act[]>([])
-  /** What the strip below speaks of: the newest act, or the newest taken back. */
-  const lastAct = shallowRef<Act | null>(null)
   let head = 0
   /** Hash of the line at the head: what is kept on this device goes on from it. */
   let hash: string | null = null
   let device = ''
   let timer: ReturnType<typeof setTimeout> | undefined
+  let live: ReturnType<typeof followJob> | null = null
+  let asking: Promise<void> | null = null
+  let askAgain = false
   let sending: Promise<void> | null = null
+
+  const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs((entries) => keep(entries))
 
   const state = computed<JobState>(() =>
     known.value.length + pending.value.length ? foldJob([...known.value, ...pending.value]) : emptyState(),
@@ -106,18 +101,21 @@ export const useJob = defineStore('job', () => {
       }
     }
     await reload()
+    live = followJob(id, (seq) => {
+      if (seq > head) void ask()
+    })
     poll()
     void flush()
   }
   function close(): void {
     clearTimeout(timer)
+    live?.stop()
+    live = null
     jobId.value = null
     status.value = 'none'
     known.value = []
     pending.value = []
-    acts.value = []
-    takenBack.value = []
-    lastAct.value = null
+    forget()
     head = 0
     hash = null
   }
@@ -169,25 +167,27 @@ export const useJob = defineStore('job', () => {
       throw e
     }
   }
+  /** Reads on, and sends what waits. Hints that come meanwhile are answered by one more reading. */
+  function ask(): Promise<void> {
+    askAgain = true
+    return (asking ??= (async () => {
+      while (askAgain) {
+        askAgain = false
+        await read().catch(() => undefined)
+        await flush()
+      }
+    })().finally(() => (asking = null)))
+  }
   function poll(): void {
     clearTimeout(timer)
-    timer = setTimeout(() => {
-      void read()
-        .catch(() => undefined)
-        .then(() => flush())
-        .finally(poll)
-    }, POLL_MS)
+    const often = offline.value || pending.value.length > 0 || !live?.alive()
+    timer = setTimeout(() => void ask().finally(poll), often ? ASK_MS.alone : ASK_MS.followed)
   }
 
   /** Writes entries: kept on this device first, shown at once, then sent. Gives their ids. */
   async function write(entries: NewEntry[], says = ''): Promise<string[]> {
     const ids = await keep(entries)
-    if (says && ids.length) {
-      const act = { ids, says, atMs: Date.now() }
-      acts.value = [...acts.value, act].slice(-REMEMBERED)
-      takenBack.value = []
-      lastAct.value = act
-    }
+    if (says && ids.length) remember(ids, says)
     return ids
   }
   async function keep(entries: NewEntry[]): Promise<string[]> {
@@ -275,27 +275,6 @@ export const useJob = defineStore('job', () => {
       await outbox.sent([draft.id])
     }
     await read()
-  }
-  const corrections = (ids: readonly string[]): NewEntry[] =>
-    ids.map((target) => ({ kind: 'correction', data: { target, undo: true } }))
-  /** Takes the newest act back; again, the one before. */
-  async function undo(): Promise<void> {
-    const act = acts.value.at(-1)
-    if (!act) return
-    acts.value = acts.value.slice(0, -1)
-    const back = { ...act, atMs: Date.now(), takenBackBy: await keep(corrections(act.ids)) }
-    takenBack.value = [...takenBack.value, back]
-    lastAct.value = back
-  }
-  /** Does again what was taken back last, while nothing else was done since: the taking back is taken back. */
-  async function redo(): Promise<void> {
-    const back = takenBack.value.at(-1)
-    if (!back?.takenBackBy) return
-    takenBack.value = takenBack.value.slice(0, -1)
-    await keep(corrections(back.takenBackBy))
-    const act = { ids: back.ids, says: back.says, atMs: Date.now() }
-    acts.value = [...acts.value, act]
-    lastAct.value = act
   }
   async function dropReturned(id: string): Promise<void> {
     await outbox.clearTray(id)
