@@ -65,6 +65,19 @@ describe('joints of a job', () => {
     const many = draft('items-put', { lineId: randomUUID(), items: [{ itemId: randomUUID(), item }] })
     expect((await send([piece(a, randomUUID()), many])).status).toBe(200)
     expect((await send([step(a), step(b)])).status).toBe(200)
+    const batchOf = (jointId: string) =>
+      draft('batch-done', {
+        joints: [
+          { jointId: a, life: 1 },
+          { jointId, life: 1 },
+        ],
+        steps: [{ step: 'cement', readings: {} }],
+        fromS: 1,
+        toS: 2,
+        basis: 'seen',
+      })
+    expect((await send([batchOf(b)])).status).toBe(200)
+    for (const unknown of [c, 'nonsense']) expect((await send([batchOf(unknown)])).status).toBe(422)
     const other = await send([step(c)])
     expect([other.status, (other.body as { error: { code: string } }).error.code]).toEqual([
       422,

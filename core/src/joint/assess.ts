@@ -8,6 +8,7 @@ import { conditionsAt, jointHistory } from './climate.js'
 import { type JointPlace, jointPlaces, jointSpec, newestChart } from './lookup.js'
 import { piecesOf } from './ramps.js'
 import type { JobState, JointState, LifeState } from './state.js'
+import { recordFindings, withRecord } from './tools.js'
 
 export const GLYPHS = [
   'planned',
@@ -183,7 +184,10 @@ export function jointFacts(
   let homeAtS: number | null = null
   for (const d of life?.done ?? [])
     if (byId.get(d.step)?.reaches === 'made') homeAtS = Math.max(homeAtS ?? -Infinity, d.latestS)
-  const inspection = usable && life && homeAtS !== null ? method.inspection(spec, life, ctx) : null
+  const inspection =
+    usable && life && homeAtS !== null
+      ? withRecord(method.inspection(spec, life, ctx), recordFindings(state, jointId, life, steps))
+      : null
   const failed = inspection?.verdict === 'fail'
   return {
     id: jointId,

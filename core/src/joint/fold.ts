@@ -1,11 +1,12 @@
 import { msg } from '../sources/source.js'
-import type { RulesPin } from '../methods/method.js'
 import type { JobEvent } from './events.js'
-import { type Data, type Handler, flagged, instant, num, school, str, strOrNull } from './fold-help.js'
+import { type Handler, flagged, instant, num, school, str } from './fold-help.js'
 import { LINE_HANDLERS } from './fold-lines.js'
+import { MAKE_HANDLERS } from './fold-make.js'
+import { cutOut, jointOf, stepDone } from './fold-steps.js'
 import { ANY_METHOD } from '../methods/charts.js'
 import { inOrder } from './order.js'
-import { type JobState, type JointState, type LifeState, type Section, emptyState } from './state.js'
+import { type JobState, type Section, emptyState } from './state.js'
 import { upcast } from './upcast.js'
 
 interface Amendment {
@@ -65,11 +66,6 @@ const placeOf = (s: JobState, id: string) => {
   if (!p) s.readings.set(id, (p = { air: [], wall: [], humidity: [] }))
   return p
 }
-export const jointOf = (s: JobState, id: string): JointState => {
-  let j = s.joints.get(id)
-  if (!j) s.joints.set(id, (j = { id, lives: [], placements: [], notes: [] }))
-  return j
-}
 const sectionOf = (s: JobState, id: string): Section => {
   let x = s.sections.get(id)
   if (!x)
@@ -90,48 +86,6 @@ const sectionOf = (s: JobState, id: string): Section => {
     )
   return x
 }
-function liveLife(j: JointState, no: number): LifeState | null {
-  const last = j.lives.at(-1)
-  if (no === j.lives.length + 1 && (!last || last.cutOutAtS !== undefined)) {
-    const life: LifeState = { no, done: [], interrupted: [], pin: null, tinId: null, doubtful: [] }
-    j.lives.push(life)
-    return life
-  }
-  return j.lives[no - 1] ?? null
-}
-
-function stepDone(s: JobState, e: JobEvent, d: Data, movedToS: number | null): void {
-  const j = jointOf(s, str(e.jointId))
-  const no = num(d.life) ?? 1
-  const life = liveLife(j, no)
-  const note = (code: string, params = {}): void => {
-    j.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code, params) })
-  }
-  if (!life) return note('flag-unknown-life')
-  if (life.cutOutAtS !== undefined) return note('note-after-cut-out', { who: cutBy.get(life) ?? '' })
-  const latestS = movedToS ?? instant(e, d.latestS) ?? e.occurredAtS + e.clockErrorS
-  const earliestS = Math.min(latestS, movedToS ?? instant(e, d.earliestS) ?? e.occurredAtS - e.clockErrorS)
-  const pin = d.pin as Partial<RulesPin> | null | undefined
-  if (!life.pin && pin && typeof pin === 'object')
-    life.pin = {
-      rules: num(pin.rules) ?? 1,
-      chart: strOrNull(pin.chart),
-      school: school(pin.school),
-      table: str(pin.table, 'current'),
-    }
-  life.tinId = strOrNull(d.tinId) ?? life.tinId
-  const readings = typeof d.readings === 'object' && d.readings !== null ? (d.readings as Data) : {}
-  ;(life.done as LifeState['done'][number][]).push({
-    eventId: e.id,
-    step: str(d.step),
-    earliestS,
-    latestS,
-    readings,
-    by: e.actorId,
-  })
-}
-const cutBy = new WeakMap<LifeState, string>()
-
 type Chart = JobState['charts'][number]
 /** A chart is what it was when it was loaded: the same id again changes nothing. */
 function addChart(s: JobState, e: JobEvent, id: string, name: string, rows: Chart['rows']): void {
@@ -150,6 +104,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
   },
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),
   ...LINE_HANDLERS,
+  ...MAKE_HANDLERS,
   // "This box measures 39" is a chart of one row, whatever the method: pinned as any chart is.
   'socket-measured': (s, e, d) =>
     addChart(s, e, e.id, 'This box', [
@@ -202,20 +157,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       placeId: str(d.placeId),
     }),
   'step-done': stepDone,
-  'cut-out': (s, e, d) => {
-    const j = jointOf(s, str(e.jointId))
-    const life = j.lives[(num(d.life) ?? 1) - 1]
-    if (!life)
-      return void j.notes.push({
-        eventId: e.id,
-        atS: e.occurredAtS,
-        by: e.actorId,
-        says: msg('flag-unknown-life'),
-      })
-    if (life.cutOutAtS !== undefined) return
-    life.cutOutAtS = e.occurredAtS
-    cutBy.set(life, e.actorId)
-  },
+  'cut-out': cutOut,
   interrupted: (s, e, d) => {
     const life = jointOf(s, str(e.jointId)).lives[(num(d.life) ?? 1) - 1]
     if (life)

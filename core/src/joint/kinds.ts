@@ -11,6 +11,7 @@ import {
   oneOf,
   text,
 } from '../schema/shape.js'
+import { MAKE_KINDS } from './kinds-make.js'
 
 const id: Shape = { type: 'string', max: 64 }
 const tag: Shape = { type: 'string', max: 40 }
@@ -62,6 +63,7 @@ const ITEM = object(
 
 /** Every kind of event, its version and the shape of its data. */
 export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {
+  ...MAKE_KINDS,
   'job-set': {
     v: 1,
     joint: false,
@@ -205,6 +207,8 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       m('earliestS', instant),
       m('latestS', instant),
       m('skipped', text),
+      m('toolIds', list(id, 0, 10)),
+      m('basis', oneOf('seen', 'memory')),
     ],
   },
   correction: {

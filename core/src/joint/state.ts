@@ -133,6 +133,33 @@ export interface PlaceReadings {
   wall: Reading[]
   humidity: Reading[]
 }
+/** A tool or gauge: what it fits, its dates, what it reported, and what was found wrong with it. */
+export interface Tool {
+  id: string
+  /** As what a joint needs is called: press-tool, jaw, torque-tool … */
+  kind: string
+  name: string
+  matches: Readonly<Record<string, string>>
+  dueOn: string | null
+  proofs: { atS: number; good: boolean; how: string; by: string }[]
+  found: { fromS: number; toS: number; says: string; atS: number; by: string }[]
+  said: {
+    eventId: string
+    what: string
+    result: string
+    atS: number
+    value: number | null
+    jaw: string | null
+    profile: string | null
+  }[]
+}
+export interface Permit {
+  what: string
+  number: string
+  fromS: number
+  untilS: number
+  by: string
+}
 export interface JobState {
   jobId: string | null
   job: Job
@@ -146,6 +173,8 @@ export interface JobState {
   sections: Map<string, Section>
   readings: Map<string, PlaceReadings>
   tins: Map<string, { plastic: string; code: string; expiresOn: string }>
+  tools: Map<string, Tool>
+  permits: Permit[]
   tests: Map<string, TestRun>
   /** Makers' charts in the order they were loaded; none is ever changed. */
   charts: { id: string; name: string; rows: readonly ChartRow[]; by: string; atS: number }[]
@@ -169,6 +198,8 @@ export const emptyState = (): JobState => ({
   sections: new Map(),
   readings: new Map(),
   tins: new Map(),
+  tools: new Map(),
+  permits: [],
   tests: new Map(),
   charts: [],
   checked: new Map(),

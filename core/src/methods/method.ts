@@ -63,6 +63,12 @@ export interface Done {
   latestS: number
   readings: Readonly<Record<string, unknown>>
   by: string
+  /** Tools it was done with, by id. */
+  tools?: readonly string[]
+  /** Not done, with this reason. */
+  skipped?: string
+  /** Written down afterwards, from memory. */
+  fromMemory?: true
 }
 /** One life of a joint, from its first step to being cut out. */
 export interface Life {

@@ -5,6 +5,7 @@ import type { Source } from './source.js'
 export const JOINING_SOURCES: readonly Source[] = [
   practice('cp-nothing-cures', 'Mechanical joints: nothing cures, made is made'),
   practice('cp-face-to-face', 'Ends that meet face to face: nothing is pushed in'),
+  practice('cp-shift-proof', 'Before the shift: a test bite of the press, the fusion die by pyrometer'),
   practice('cp-hot-work', 'Hot work: permit, extinguisher, heat shield'),
   published(
     'nfpa-51b',

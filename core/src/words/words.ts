@@ -4,6 +4,7 @@ import type { Reader } from '../units/format.js'
 import { ANSWERS } from './answers.js'
 import { FINDINGS } from './findings.js'
 import { HANDBOOK } from './handbook.js'
+import { MAKE } from './make.js'
 import { METHOD_WORDS } from './methods/index.js'
 import { SET_OUT } from './set-out.js'
 import { STEPS } from './steps.js'
@@ -22,7 +23,7 @@ export interface Params {
   dur(key: string): string
 }
 
-const ALL: Wordings = { ...FINDINGS, ...STEPS, ...METHOD_WORDS, ...HANDBOOK, ...SET_OUT, ...ANSWERS }
+const ALL: Wordings = { ...FINDINGS, ...STEPS, ...METHOD_WORDS, ...HANDBOOK, ...SET_OUT, ...ANSWERS, ...MAKE }
 
 /** The sentence for a message. An unknown code shows itself, so that it is seen and mended. */
 export function say(message: Msg, reader: Reader = { units: 'metric' }): string {

@@ -192,6 +192,14 @@ export function jointsDefined(events: readonly Draft[]): string[] {
   })
 }
 
+/** Joints that an entry speaks of: its own, or those of a batch. */
+function jointsNamed(e: Draft): string[] {
+  const batch = e.kind === 'batch-done' && Array.isArray(e.data.joints) ? e.data.joints : []
+  return [e.jointId, ...batch.map((j) => (j as { jointId?: unknown }).jointId)].filter(
+    (j): j is string => typeof j === 'string',
+  )
+}
+
 async function checkJoints(
   client: pg.PoolClient,
   jobId: string,
@@ -204,14 +212,14 @@ async function checkJoints(
       'insert into job_joint (job_id, joint_id) select $1, unnest($2::uuid[]) on conflict do nothing',
       [jobId, [...new Set(defined)]],
     )
-  const named = [...new Set(fresh.map((e) => e.jointId).filter((j): j is string => j !== null))]
+  const named = [...new Set(fresh.flatMap(jointsNamed))]
   if (!named.length) return
   const r = await client.query<{ joint_id: string }>(
     'select joint_id from job_joint where job_id = $1 and joint_id = any($2::uuid[])',
-    [jobId, named],
+    [jobId, named.filter(isUuid)],
   )
   const known = new Set(r.rows.map((x) => x.joint_id))
-  const i = all.findIndex((e) => e.jointId && named.includes(e.jointId) && !known.has(e.jointId))
+  const i = all.findIndex((e) => jointsNamed(e).some((j) => named.includes(j) && !known.has(j)))
   if (i >= 0)
     throw new HttpError(422, 'unknown-joint', 'This joint is not one of this job.', `events[${i}].jointId`)
 }

@@ -15,13 +15,38 @@ export interface ClockDef {
   why?: readonly Msg[]
 }
 
+/**
+ * The entry that starts a clock. Done again, it starts again; two people's entries of one doing are one doing: for a
+ * window the earlier counts, for a dwell the later.
+ */
+function startOf(d: ClockDef, life: Life): { at: number; done: Done } | null {
+  const at = life.done.findLastIndex((x) => x.step === d.step)
+  if (at < 0) return null
+  let first = at
+  while (first > 0 && life.done[first]?.readings.again !== true && life.done[first - 1]?.step === d.step)
+    first--
+  const same = life.done.slice(first, at + 1)
+  const done = same.reduce((a, b) =>
+    d.kind === 'window' ? (b.earliestS < a.earliestS ? b : a) : b.latestS > a.latestS ? b : a,
+  )
+  return { at, done }
+}
+/** What ended a clock: of two people's entries of one doing the later. */
+function stopOf(d: ClockDef, after: readonly Done[]): Done | null {
+  const first = after.findIndex((x) => d.stoppedBy?.includes(x.step))
+  if (first < 0) return null
+  const step = (after[first] as Done).step
+  const past = after.findIndex((x, i) => i > first && (x.step !== step || x.readings.again === true))
+  return after.slice(first, past < 0 ? undefined : past).reduce((a, b) => (b.latestS > a.latestS ? b : a))
+}
+
 /** Running and finished clocks of one life. Words: clock-, miss- + key + id. */
 export function clocksOf(key: string, defs: readonly ClockDef[], life: Life): Clock[] {
   return defs.flatMap((d) => {
-    const at = life.done.findLastIndex((x) => x.step === d.step)
-    if (at < 0) return []
-    const start = life.done[at] as Done
-    const stop = life.done.slice(at + 1).find((x) => d.stoppedBy?.includes(x.step))
+    const found = startOf(d, life)
+    if (!found) return []
+    const { at, done: start } = found
+    const stop = stopOf(d, life.done.slice(at + 1))
     const fromS = d.kind === 'window' ? start.earliestS : start.latestS
     const { lastsS } = d
     return [

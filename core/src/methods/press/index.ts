@@ -10,6 +10,8 @@ interface PressSpec extends BaseSpec {
   socketDepthMm: number | null
   /** Room that the tool needs between pipe and wall, by its maker. */
   toolRoomMm: number | null
+  /** Profile that the fitting's maker asks of the jaw. */
+  profile: string | null
 }
 const practice = 'cp-press-steps'
 const depth = (spec: PressSpec) => ownFig(spec, 'socketDepthMm', pressDepthMm(spec.material, sizeOf(spec)))
@@ -30,12 +32,14 @@ const TOOL_ROOM: Field = {
   control: 'length',
 }
 
+const PROFILE: Field = { key: 'profile', label: msg('field-press-profile'), needed: false, control: 'scan' }
+
 /** Press joints of copper, carbon steel, stainless and multilayer pipe. Nothing cures; every joint must really be pressed. */
 export const press = methodFrom<PressSpec>({
   id: 'press',
   key: 'press',
   version: 1,
-  fields: [...baseFields('press'), measuredDepth(200), TOOL_ROOM],
+  fields: [...baseFields('press'), measuredDepth(200), TOOL_ROOM, PROFILE],
   practice,
   depth,
   shortMaxMm: 0,
@@ -119,13 +123,13 @@ export const press = methodFrom<PressSpec>({
       item: 'press-tool',
       qty: fig(1, practice),
       unit: 'count',
-      matches: { profile: spec.material, size: spec.size },
+      matches: {},
     },
     {
       item: usesSling(spec) ? 'sling' : 'jaw',
       qty: fig(1, practice),
       unit: 'count',
-      matches: { size: spec.size },
+      matches: { size: spec.size, ...(spec.profile === null ? {} : { profile: spec.profile }) },
     },
     { item: 'fitting-seal', qty: noFig(msg('by-the-medium')), unit: 'none', matches: {} },
   ],

@@ -2,6 +2,7 @@ import type { Wordings } from '../words.js'
 
 /** Press joints: steps, looks, mistakes, choices. */
 export const PRESS: Wordings = {
+  'field-press-profile': 'Profile of the jaw, by the maker',
   'method-press': 'Press',
   'do-press-insert': (p) =>
     p.n('depthMm') >= 0

@@ -1,0 +1,154 @@
+import type { Finding, Inspection, Life, Need, Step } from '../methods/method.js'
+import { finding } from '../sources/source.js'
+import { dayOf } from './days.js'
+import type { JobState, Tool } from './state.js'
+
+/** Tools that are tried each day before they are used, and how. Source: `cp-shift-proof`. */
+const PROVED_DAILY: ReadonlySet<string> = new Set(['press-tool', 'fusion-tool'])
+/** A cycle and the tap that tells of it lie no further apart. */
+const CYCLE_NEAR_S = 300
+
+/** Where a tool does not fit what the joint needs: keys on which both speak and differ. */
+export function mismatches(
+  tool: Tool,
+  needs: readonly Need[],
+): { key: string; has: string; wants: string }[] {
+  return needs
+    .filter((n) => n.item === tool.kind)
+    .flatMap((n) =>
+      Object.entries(n.matches).flatMap(([key, wants]) => {
+        const has = tool.matches[key]
+        return has !== undefined && has !== wants ? [{ key, has, wants }] : []
+      }),
+    )
+}
+
+/**
+ * What speaks against taking these tools to a joint at a time: does not fit, out of date, not tried today.
+ * A tool that does not fit is a stop; the rest are warnings.
+ */
+export function toolWrong(
+  state: JobState,
+  toolIds: readonly string[],
+  needs: readonly Need[],
+  nowS: number,
+): Finding[] {
+  const day = dayOf(nowS, state.job.zone)
+  return toolIds.flatMap((id) => {
+    const tool = state.tools.get(id)
+    if (!tool) return []
+    const out: Finding[] = mismatches(tool, needs).map((x) =>
+      finding('stop', 'tool-does-not-fit', 'given', { tool: tool.name, has: x.has, wants: x.wants }),
+    )
+    if (tool.dueOn !== null && tool.dueOn < day)
+      out.push(finding('warn', 'tool-out-of-date', 'given', { tool: tool.name, on: tool.dueOn }))
+    const today = tool.proofs.filter((p) => dayOf(p.atS, state.job.zone) === day).at(-1)
+    if (today && !today.good)
+      out.push(finding('stop', 'tool-proof-bad', 'cp-shift-proof', { tool: tool.name, how: today.how }))
+    else if (!today && PROVED_DAILY.has(tool.kind))
+      out.push(finding('warn', 'tool-not-proved', 'cp-shift-proof', { tool: tool.name }))
+    return out
+  })
+}
+
+/** Tools that report their cycles by themselves, as seen from what they have reported. */
+const reports = (tool: Tool): boolean => tool.said.some((x) => x.what === 'cycle')
+
+interface Tap {
+  entry: string
+  fromS: number
+  toS: number
+}
+/** Finished cycles and the taps that tell of them: each cycle stands for one tap, the nearest in time. */
+function unmatched(tool: Tool, taps: readonly Tap[]): ReadonlySet<string> {
+  const free = tool.said.filter((x) => x.what === 'cycle' && x.result === 'complete').map((x) => x.atS)
+  const without = new Set<string>()
+  const off = (tap: Tap, atS: number): number => Math.max(0, tap.fromS - atS, atS - tap.toS)
+  for (const tap of [...taps].sort((a, b) => a.toS - b.toS || a.fromS - b.fromS)) {
+    const best = free.reduce(
+      (a, atS, i) => (a < 0 || off(tap, atS) < off(tap, free[a] as number) ? i : a),
+      -1,
+    )
+    if (best < 0 || off(tap, free[best] as number) > CYCLE_NEAR_S) without.add(tap.entry)
+    else free.splice(best, 1)
+  }
+  return without
+}
+
+const withoutCycle = new WeakMap<JobState, ReadonlySet<string>>()
+/**
+ * Entries that say a reporting tool was used although no finished cycle of it was logged about then. Fourteen taps and
+ * thirteen cycles: one of them is not pressed.
+ */
+export function entriesWithoutCycle(state: JobState): ReadonlySet<string> {
+  const known = withoutCycle.get(state)
+  if (known) return known
+  const taps = new Map<string, Tap[]>()
+  const tools = [...state.tools.values()].filter(reports)
+  if (tools.length)
+    for (const j of state.joints.values())
+      for (const life of j.lives) {
+        if (life.cutOutAtS !== undefined) continue
+        for (const d of life.done)
+          for (const id of d.tools ?? [])
+            // A reporting tool works at the step that makes the joint: the one that says so.
+            if (d.readings.byTool === true)
+              taps.set(id, [
+                ...(taps.get(id) ?? []),
+                { entry: `${d.eventId} ${j.id}`, fromS: d.earliestS, toS: d.latestS },
+              ])
+      }
+  const all = new Set(tools.flatMap((t) => [...unmatched(t, taps.get(t.id) ?? [])]))
+  withoutCycle.set(state, all)
+  return all
+}
+
+/** What the record itself says against a life: steps skipped, written from memory, tools found wrong since. */
+export function recordFindings(
+  state: JobState,
+  jointId: string,
+  life: Life,
+  steps: readonly Step[],
+): Finding[] {
+  const lastLookS = Math.max(
+    ...life.done
+      .filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified')
+      .map((d) => d.latestS),
+    -Infinity,
+  )
+  return life.done.flatMap((d) => {
+    const out: Finding[] = []
+    if (d.skipped !== undefined)
+      out.push(finding('note', 'step-skipped', 'measured', { step: d.step, reason: d.skipped }))
+    if (d.fromMemory) out.push(finding('note', 'from-memory', 'measured', { step: d.step }))
+    if (d.readings.byTool === true && entriesWithoutCycle(state).has(`${d.eventId} ${jointId}`))
+      out.push(finding('warn', 'no-cycle-logged', 'measured', {}))
+    for (const id of d.tools ?? [])
+      for (const f of state.tools.get(id)?.found ?? [])
+        if (d.latestS >= f.fromS && d.earliestS <= f.toS)
+          // Looked at since it was found: said, and no longer in doubt.
+          out.push(
+            finding(lastLookS > f.atS ? 'note' : 'warn', 'made-with-wrong-tool', 'measured', {
+              tool: state.tools.get(id)?.name ?? '',
+              says: f.says,
+            }),
+          )
+    return out
+  })
+}
+
+/** An inspection with what the record says besides: a doubt that a method's own readings know nothing of. */
+export function withRecord(inspection: Inspection, found: readonly Finding[]): Inspection {
+  if (!found.length) return inspection
+  const findings = [...inspection.findings, ...found]
+  const doubt = found.some((f) => f.level === 'warn')
+  return doubt && inspection.verdict === 'pass'
+    ? { ...inspection, findings, verdict: 'unknown', next: { do: 'measure' } }
+    : { ...inspection, findings }
+}
+
+/** Is there a hot-work permit now? Null: none was ever written down for this job. */
+export function hotWorkPermit(state: JobState, nowS: number): boolean | null {
+  const permits = state.permits.filter((p) => p.what === 'hot-work')
+  return permits.length ? permits.some((p) => p.fromS <= nowS && nowS <= p.untilS) : null
+}

@@ -1,0 +1,15 @@
+import type { Wordings } from './words.js'
+
+/** Tools, permits, batches, back-entries: what the record says of how the work was done. */
+export const MAKE: Wordings = {
+  'tool-does-not-fit': (p) =>
+    `${p.s('tool')} is for ${p.s('has')}; this joint needs ${p.s('wants')}. Fetch the right one.`,
+  'tool-out-of-date': (p) => `${p.s('tool')} was due on ${p.s('on')}. Take another, or have it looked at.`,
+  'tool-not-proved': (p) => `${p.s('tool')} has not been tried today. Try it before the first joint.`,
+  'tool-proof-bad': (p) => `${p.s('tool')} failed its trial today (${p.s('how')}). Take another.`,
+  'step-skipped': (p) => `Skipped: ${p.s('step')} (${p.s('reason')}).`,
+  'from-memory': 'Written down from memory. Clocks count from the latest time it may have been.',
+  'no-cycle-logged': 'The tool logged no finished cycle for this joint. Look at it: it may not be pressed.',
+  'made-with-wrong-tool': (p) => `Made with ${p.s('tool')}: ${p.s('says')}. Look at it again.`,
+  'permit-none': 'No hot-work permit is in force. Write it down before you light anything.',
+}
