@@ -115,6 +115,15 @@ async function jobWith(page: Page, s: Story): Promise<{ job: string; joint: stri
     },
     { kind: 'item-put', data: { lineId, itemId: randomUUID(), item: piece } },
     ...readings(placeId, 2, 24),
+    {
+      kind: 'permit-set',
+      data: {
+        what: 'hot-work',
+        number: 'HW-1',
+        fromS: Date.now() / 1000 - 60,
+        untilS: Date.now() / 1000 + 7200,
+      },
+    },
   ])
   return { job, joint }
 }
@@ -132,6 +141,9 @@ for (const s of STORIES)
       await expect(page.locator('.action')).not.toContainText('Hands stay', { timeout: 30_000 })
       for (let seen = page.getByRole('button', { name: 'Seen', exact: true }); await seen.count();)
         await seen.first().click()
+      // The keyboard is the last way in where a figure is read off a drawing.
+      const typeIt = page.getByRole('button', { name: 'Type it' })
+      if (await typeIt.count()) await typeIt.click()
       for (const [key, value] of Object.entries(s.typed ?? {})) {
         const field = page.locator(`#read-${key}`)
         if (await field.count()) {

@@ -142,3 +142,4 @@ export {
 } from './cut/tube-work.js'
 export { charted, newestChart } from './joint/lookup.js'
 export { wallMm } from './sizes/walls.js'
+export { judgePeel } from './methods/solder/peel.js'

@@ -41,3 +41,17 @@ export function whenShort(atS: number, nowS: number, zone: string): string {
 /** The time of day of an hour mark: midnight shows the weekday. */
 export const hourOf = (atS: number, zone: string): number =>
   Number(format(zone, { hour: '2-digit', hour12: false }).format(atS * 1000)) % 24
+
+/** The last time before now that the clocks of a zone showed `14:05`, some days back if wished; null if it is no time. */
+export function lastAt(text: string, nowS: number, zone: string, daysBack = 0): number | null {
+  const m = /^(\d{1,2})[:.h]?(\d{2})$/.exec(text.trim())
+  const minutes = m ? Number(m[1]) * 60 + Number(m[2]) : NaN
+  if (!(minutes < 1440) || Number(m?.[2]) > 59) return null
+  const from = nowS - daysBack * 86400
+  const [h = 0, min = 0] = hhmm(from, zone).split(':').map(Number)
+  const back = daysBack ? h * 60 + min - minutes : (h * 60 + min - minutes + 1440) % 1440
+  const atS = Math.floor(from / 60) * 60 - back * 60
+  // Where the clocks were changed in between, the first guess is an hour off.
+  const wanted = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
+  return [atS, atS - 3600, atS + 3600].find((t) => hhmm(t, zone) === wanted) ?? atS
+}

@@ -116,11 +116,11 @@ export function recordFindings(
       .map((d) => d.latestS),
     -Infinity,
   )
-  return life.done.flatMap((d) => {
+  const all = life.done.flatMap((d) => {
     const out: Finding[] = []
     if (d.skipped !== undefined)
       out.push(finding('note', 'step-skipped', 'measured', { step: d.step, reason: d.skipped }))
-    if (d.fromMemory) out.push(finding('note', 'from-memory', 'measured', { step: d.step }))
+    if (d.fromMemory) out.push(finding('note', 'from-memory', 'measured'))
     if (d.readings.byTool === true && entriesWithoutCycle(state).has(`${d.eventId} ${jointId}`))
       out.push(finding('warn', 'no-cycle-logged', 'measured', {}))
     for (const id of d.tools ?? [])
@@ -135,6 +135,9 @@ export function recordFindings(
           )
     return out
   })
+  // Said once, however many steps it holds for.
+  const texts = all.map((f) => f.code + JSON.stringify(f.params))
+  return all.filter((_, i) => texts.indexOf(texts[i] as string) === i)
 }
 
 /** An inspection with what the record says besides: a doubt that a method's own readings know nothing of. */

@@ -35,6 +35,8 @@ export interface Field {
   asked?: boolean
   /** For a reading that is compared with a target: what it should be, and how far off still passes. */
   target?: { value: Fig; shortMax: number; overMax: number }
+  /** For a gap read at both ends of a diameter: that diameter, from which an angle follows. */
+  acrossMm?: Fig
 }
 
 /** The rules a life was begun under. History does not rewrite itself when a newer version comes. */

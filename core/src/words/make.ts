@@ -11,5 +11,12 @@ export const MAKE: Wordings = {
   'from-memory': 'Written down from memory. Clocks count from the latest time it may have been.',
   'no-cycle-logged': 'The tool logged no finished cycle for this joint. Look at it: it may not be pressed.',
   'made-with-wrong-tool': (p) => `Made with ${p.s('tool')}: ${p.s('says')}. Look at it again.`,
-  'permit-none': 'No hot-work permit is in force. Write it down before you light anything.',
+  'scan-unknown': (p) => `Nothing here is called ${p.s('code')}. Write the tool down, or type its name.`,
+  'scan-not-here': (p) => `${p.s('code')} is a ${p.s('kind')}: in hand, but not needed at this joint.`,
+  'unfixed-press': 'not pressed',
+  'unfixed-compression': 'not tightened',
+  'unfixed-sanitary-clamp': 'not tightened',
+  'unfixed-split-coupling': 'not tightened',
+  'unfixed-expansion-joint': 'not tightened',
+  'unfixed-flange': 'not tightened',
 }

@@ -37,6 +37,18 @@ export async function insertMember(
   )
 }
 
+/** Puts somebody of the same organisation on a job, by login. */
+export async function addMember(pool: pg.Pool, jobId: string, orgId: string, login: string): Promise<string> {
+  const r = await pool.query<{ person_id: string; name: string }>(
+    'select person_id, name from person where org_id = $1 and login = $2',
+    [orgId, login.trim().toLowerCase()],
+  )
+  const found = r.rows[0]
+  if (!found) throw new HttpError(422, 'unknown-person', `Nobody here signs in as "${login}".`, 'login')
+  await insertMember(pool, jobId, found.person_id, found.name, 'member')
+  return found.name
+}
+
 export async function jobsOf(pool: pg.Pool, personId: string): Promise<JobRow[]> {
   const r = await pool.query<{ job_id: string; name: string; role: string }>(
     'select j.job_id, j.name, m.role from job j join job_member m on m.job_id = j.job_id where m.person_id = $1 order by j.created_at, j.name',

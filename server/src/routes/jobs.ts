@@ -2,7 +2,15 @@ import { type Batch, batchFault, checkChain, isUuid } from '@jugalis/core'
 import express, { type Request, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
-import { inTransaction, insertJob, insertMember, jobsOf, membersOf, requireMember } from '../db/jobs.js'
+import {
+  addMember,
+  inTransaction,
+  insertJob,
+  insertMember,
+  jobsOf,
+  membersOf,
+  requireMember,
+} from '../db/jobs.js'
 import { appendBatch } from '../db/log.js'
 import { logText, readLog } from '../db/read-log.js'
 import { HttpError } from '../errors.js'
@@ -26,6 +34,10 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads): Rout
     if (!isUuid(id)) throw new HttpError(404, 'not-found', 'There is no such job, or you are not on it.')
     await requireMember(pool, id, me(req).personId)
     return id
+  }
+  const requireOwner = async (id: string, req: Request): Promise<void> => {
+    if ((await requireMember(pool, id, me(req).personId)) !== 'owner')
+      throw new HttpError(403, 'not-owner', 'Only who began this job may do that.')
   }
   const json = express.json({ limit: '1mb' })
 
@@ -60,6 +72,14 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads): Rout
   })
   routes.get('/:jobId/members', async (req, res) => {
     res.json({ members: await membersOf(pool, await jobId(req)) })
+  })
+  routes.post('/:jobId/members', json, async (req, res) => {
+    const id = await jobId(req)
+    await requireOwner(id, req)
+    const { login } = (req.body ?? {}) as { login?: unknown }
+    if (typeof login !== 'string' || !login.trim() || login.length > 80)
+      throw new HttpError(422, 'bad-input', 'Say as whom the person signs in.', 'login')
+    res.status(201).json({ name: await addMember(pool, id, me(req).orgId, login) })
   })
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)

@@ -1,19 +1,32 @@
 <script setup lang="ts">
 import { fmt } from '@jugalis/core'
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useClock } from '../stores/clock'
 import { useJob } from '../stores/job'
+import { usePrefs } from '../stores/prefs'
+import { useSession } from '../stores/session'
 import { useView } from '../view'
+import { canRing } from './alarms'
 import ClockTape from './ClockTape.vue'
 import { runningClocks } from './running'
+import UnfixedCount from './UnfixedCount.vue'
+import { canStayAwake } from './use-awake'
 
 defineProps<{ strip?: boolean }>()
 const clock = useClock()
 const job = useJob()
 const view = useView()
+const prefs = usePrefs()
+const session = useSession()
 const route = useRoute()
-const all = computed(() => runningClocks(view.facts.values(), view.looks, clock.nowS))
+const everyone = computed(() => runningClocks(view.facts.values(), view.looks, clock.nowS))
+/** Joints that this person has had a hand in. */
+const mine = computed(() => {
+  const me = session.person?.personId
+  return everyone.value.filter((r) => view.facts.get(r.jointId)?.life?.done.some((d) => d.by === me))
+})
+const all = computed(() => (prefs.prefs.mine ? mine.value : everyone.value))
 const before = computed(() => all.value.filter((r) => r.kind === 'before'))
 const until = computed(() => all.value.filter((r) => r.kind === 'until'))
 /** On the phone the open joint's own clock stands in its headline: the strip shows the others first. */
@@ -26,14 +39,42 @@ const shown = computed(() => {
 })
 const opened = ref(false)
 const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clock(leftS))
+const silent = computed(() =>
+  !canRing(prefs.prefs.sound)
+    ? 'This device can\u2019t ring. Look at it.'
+    : canStayAwake()
+      ? ''
+      : 'Keep the screen lit: dark, it does not ring.',
+)
+/** C goes to the nearest clock, again to the one after it; Enter opens its joint. */
+const box = ref<HTMLElement>()
+function onKey(e: KeyboardEvent): void {
+  const el = e.target as HTMLElement
+  if (e.key !== 'c' || e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test(el.tagName)) return
+  if (document.querySelector('dialog[open]') || route.name === 'cut') return
+  const links = [...(box.value?.querySelectorAll<HTMLElement>('a') ?? [])]
+  links[(links.indexOf(document.activeElement as HTMLElement) + 1) % Math.max(1, links.length)]?.focus()
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <aside v-if="!strip" class="dock-side" aria-label="Running clocks">
+  <aside v-if="!strip" ref="box" class="dock-side" aria-label="Running clocks">
+    <UnfixedCount />
+    <button
+      v-if="everyone.length && (prefs.prefs.mine || mine.length < everyone.length)"
+      type="button"
+      class="whose"
+      @click="prefs.prefs.mine = !prefs.prefs.mine"
+    >
+      {{ prefs.prefs.mine ? `Mine (${mine.length}). Show everyone\u2019s` : 'Everyone\u2019s. Show mine' }}
+    </button>
     <template v-if="all.length">
       <section v-if="before.length">
         <h2>Before</h2>
-        <ClockTape v-for="r in before" :key="r.key" :running="r" />
+        <ClockTape v-for="r in before.slice(0, 12)" :key="r.key" :running="r" />
+        <p v-if="before.length > 12" class="more">and {{ before.length - 12 }} more</p>
       </section>
       <section v-if="until.length">
         <h2>Until</h2>
@@ -42,10 +83,12 @@ const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clo
           and {{ until.length - 12 }} more, next {{ digits(until[12]?.leftS ?? null) }}
         </p>
       </section>
+      <p v-if="silent && before.length" class="none">{{ silent }}</p>
     </template>
     <p v-else class="none">No clock is running.</p>
   </aside>
-  <div v-else class="dock-strip" aria-label="Running clocks">
+  <div v-else ref="box" class="dock-strip" aria-label="Running clocks">
+    <UnfixedCount strip />
     <p v-if="!all.length" class="none">No clock is running.</p>
     <RouterLink
       v-for="(r, i) in shown"
@@ -62,7 +105,9 @@ const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clo
       <span class="tag">next {{ digits(all[2]?.leftS ?? null) }}</span>
     </button>
     <div v-if="opened" class="sheet" role="dialog" aria-label="All clocks" @click="opened = false">
-      <ClockTape v-for="r in all" :key="r.key" :running="r" />
+      <p v-if="silent" class="none">{{ silent }}</p>
+      <ClockTape v-for="r in all.slice(0, 40)" :key="r.key" :running="r" />
+      <p v-if="all.length > 40" class="more">and {{ all.length - 40 }} more</p>
       <button class="button" type="button">Close</button>
     </div>
   </div>
@@ -83,6 +128,15 @@ const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clo
 }
 .dock-side section + section {
   margin-top: 18px;
+}
+.whose {
+  min-height: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  text-align: left;
+  text-decoration: underline;
+  cursor: pointer;
 }
 .none,
 .more {

@@ -2,9 +2,13 @@ import { onBeforeUnmount, onMounted } from 'vue'
 import { useClock } from '../stores/clock'
 import { usePrefs } from '../stores/prefs'
 import { useView } from '../view'
-import { runningClocks } from './running'
+import { type Rung, useMissed } from './missed'
+import { type Running, runningClocks } from './running'
 
 const BEFORE_AT_S = [30, 10, 0]
+const FLASH_MS = 1200
+/** Out of sight for longer than this, a page's timers can't be relied on. */
+const DARK_MS = 4000
 let audio: AudioContext | null = null
 /** Rising pair: something is lost soon. One low tone: a wait is over. */
 function tones(pitches: number[]): void {
@@ -24,28 +28,76 @@ function tones(pitches: number[]): void {
     // No sound on this device: the clock shows it all the same.
   }
 }
+/** For ears under defenders: the edge of the whole screen lights up once. */
+function flash(): void {
+  document.documentElement.classList.add('flash')
+  setTimeout(() => document.documentElement.classList.remove('flash'), FLASH_MS)
+}
 
-/** Rings and vibrates for clocks that come to their points while a place is open. */
+/** Clocks that came to one of their points between two times. */
+export function rung(clocks: readonly Running[], fromS: number, toS: number): Running[] {
+  return clocks.filter((r) => {
+    const untilS = r.clock.untilS.value
+    if (untilS === null) return false
+    const points = r.kind === 'before' ? BEFORE_AT_S : [0]
+    return points.some((p) => untilS - p > fromS && untilS - p <= toS)
+  })
+}
+
+/** Rings, vibrates and flashes for clocks that come to their points, in whatever place; on waking shows what was missed. */
 export function useAlarms(): void {
   const clock = useClock()
   const view = useView()
   const prefs = usePrefs()
+  const missed = useMissed()
   let lastS = clock.nowS
   let timer: ReturnType<typeof setInterval> | undefined
+  let darkSince: number | null = null
+
+  const between = (fromS: number, toS: number): Running[] =>
+    rung(runningClocks(view.facts.values(), view.looks, fromS), fromS, toS)
   function look(): void {
     const nowS = clock.nowS
-    const passed = (untilS: number, points: number[]): boolean =>
-      points.some((p) => untilS - p > lastS && untilS - p <= nowS)
-    for (const r of runningClocks(view.facts.values(), view.looks, lastS)) {
-      const untilS = r.clock.untilS.value
-      if (untilS === null) continue
-      const before = r.kind === 'before'
-      if (!passed(untilS, before ? BEFORE_AT_S : [0])) continue
+    // However many come at once, they are rung as one: the first kind that loses something speaks.
+    const now = between(lastS, nowS)
+    if (now.length) {
+      const before = now.some((r) => r.kind === 'before')
       if (prefs.prefs.sound) tones(before ? [660, 990] : [330])
       navigator.vibrate?.(before ? [120, 80, 120, 80, 120] : [500])
+      flash()
     }
     lastS = nowS
   }
-  onMounted(() => (timer = setInterval(look, 500)))
-  onBeforeUnmount(() => clearInterval(timer))
+  function seen(): void {
+    if (document.visibilityState === 'hidden') {
+      darkSince = Date.now()
+      return
+    }
+    clock.tick()
+    if (darkSince !== null && Date.now() - darkSince > DARK_MS) {
+      const fromS = clock.nowS - (Date.now() - darkSince) / 1000
+      const ended = between(fromS, clock.nowS).filter((r) => (r.clock.untilS.value ?? Infinity) <= clock.nowS)
+      missed.add(
+        ended.map((r): Rung => ({
+          key: r.key,
+          jointId: r.jointId,
+          kind: r.kind,
+          endedS: r.clock.untilS.value ?? 0,
+        })),
+      )
+      lastS = clock.nowS
+    }
+    darkSince = null
+  }
+  onMounted(() => {
+    timer = setInterval(look, 500)
+    document.addEventListener('visibilitychange', seen)
+  })
+  onBeforeUnmount(() => {
+    clearInterval(timer)
+    document.removeEventListener('visibilitychange', seen)
+  })
 }
+/** Can it ring at all? Sound needs a first touch, and some devices neither sound nor vibrate. */
+export const canRing = (sound: boolean): boolean =>
+  (sound && typeof AudioContext !== 'undefined') || 'vibrate' in navigator

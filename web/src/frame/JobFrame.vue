@@ -1,10 +1,15 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import Dock from '../clocks/Dock.vue'
+import MissedSheet from '../clocks/MissedSheet.vue'
+import { useAlarms } from '../clocks/alarms'
+import { runningClocks } from '../clocks/running'
+import { useAwake } from '../clocks/use-awake'
 import { PLACES, SIDE_PLACES } from '../router'
 import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
+import { useView } from '../view'
 import FoldingRule from './FoldingRule.vue'
 import KeysHelp from './KeysHelp.vue'
 import ReadingSheet from './ReadingSheet.vue'
@@ -14,6 +19,18 @@ import UndoStrip from './UndoStrip.vue'
 const job = useJob()
 const router = useRouter()
 const prefs = usePrefs()
+const view = useView()
+useAlarms()
+/** A short clock that wants hands or eyes: the screen stays lit for it. */
+const SHORT_S = 600
+useAwake(
+  computed(() =>
+    runningClocks(view.facts.values(), view.looks, view.nowS).some(
+      (r) =>
+        (r.kind === 'before' || r.clock.shows === 'hold') && r.totalS <= SHORT_S && (r.leftS ?? 0) > -SHORT_S,
+    ),
+  ),
+)
 const phone = ref(false)
 const help = ref(false)
 const reading = ref(false)
@@ -43,6 +60,7 @@ function onKey(e: KeyboardEvent): void {
   if (e.key === '?') help.value = !help.value
   if (e.key === 'l') prefs.flipTheme()
   if (e.key === 'r') reading.value = true
+  if (e.key === 'm') prefs.prefs.sound = !prefs.prefs.sound
 }
 onMounted(() => {
   size()
@@ -71,6 +89,7 @@ onBeforeUnmount(() => {
       <Dock v-if="!phone" class="dock" />
     </div>
     <UndoStrip />
+    <MissedSheet />
     <Dock v-if="phone" strip class="dock" />
     <FoldingRule v-if="phone" bottom class="bottom" />
     <ReadingSheet v-if="reading" @close="reading = false" />

@@ -85,13 +85,7 @@ export const useJob = defineStore('job', () => {
     hash = had.hash
     members.value = new Map(had.members)
     try {
-      await Promise.all([
-        read(),
-        api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`).then((r) => {
-          members.value = new Map(r.members.map((m) => [m.personId, m.name]))
-          void kept.keepMembers(id, [...members.value])
-        }),
-      ])
+      await Promise.all([read(), readMembers(id)])
       status.value = 'open'
     } catch (e) {
       if (e instanceof NoSignal) status.value = 'open'
@@ -126,6 +120,11 @@ export const useJob = defineStore('job', () => {
       waiting.length === pending.value.length && waiting.every((e, i) => e.id === pending.value[i]?.id)
     if (!same) pending.value = waiting
     returned.value = await outbox.tray(jobId.value)
+  }
+  async function readMembers(id: string): Promise<void> {
+    const r = await api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`)
+    members.value = new Map(r.members.map((m) => [m.personId, m.name]))
+    void kept.keepMembers(id, [...members.value])
   }
   async function read(): Promise<void> {
     const id = jobId.value
@@ -162,6 +161,9 @@ export const useJob = defineStore('job', () => {
       if (pending.value.some((e) => ids.has(e.id)))
         pending.value = pending.value.filter((e) => !ids.has(e.id))
       known.value = [...known.value, ...events]
+      // Somebody who came on the job since it was opened.
+      if (status.value === 'open' && events.some((e) => !members.value.has(e.actorId)))
+        void readMembers(id as string).catch(() => undefined)
     } catch (e) {
       offline.value = e instanceof NoSignal
       throw e

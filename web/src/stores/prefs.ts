@@ -7,9 +7,11 @@ interface Prefs {
   units: 'job' | 'metric' | 'inch'
   wet: boolean
   sound: boolean
+  /** The dock shows the clocks of joints that this person had a hand in. */
+  mine: boolean
 }
 const KEY = 'jugalis-prefs'
-const first: Prefs = { theme: 'device', units: 'job', wet: false, sound: true }
+const first: Prefs = { theme: 'device', units: 'job', wet: false, sound: true, mine: false }
 
 function remembered(): Partial<Prefs> {
   try {

@@ -50,7 +50,7 @@ export const measuredDepth = (maxMm: number): Field => ({
 })
 
 /** Least and most of a gap that is measured in several places. */
-export const gapReads = (control: 'gap-pair' | 'gap-round', max: number): readonly Field[] =>
+export const gapReads = (control: 'gap-pair' | 'gap-round', max: number, acrossMm?: Fig): readonly Field[] =>
   (['gapMinMm', 'gapMaxMm'] as const).map((key) => ({
     key,
     label: msg(key === 'gapMinMm' ? 'field-gap-min' : 'field-gap-max'),
@@ -59,6 +59,7 @@ export const gapReads = (control: 'gap-pair' | 'gap-round', max: number): readon
     min: 0,
     max,
     control,
+    ...(acrossMm ? { acrossMm } : {}),
   }))
 /** A time from a maker's chart. */
 export const seconds = (key: string, label: string, max: number): Field => ({

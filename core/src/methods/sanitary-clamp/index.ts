@@ -74,7 +74,7 @@ export const sanitaryClamp = methodFrom<ClampSpec>({
     {
       id: 'gaps',
       exceptions: [['cannot-measure', 'on']],
-      reads: gapReads('gap-pair', 20),
+      reads: gapReads('gap-pair', 20, flangeOdMm(sizeOf(spec))),
     },
     {
       id: 'torque',

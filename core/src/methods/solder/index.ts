@@ -4,6 +4,7 @@ import { pipeInSocket, ring } from '../kit/drawing.js'
 import { methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
+import { gridOf, judgePeel } from './peel.js'
 import { COOL_MAX_S, FIRE_WATCH_S, solderWireMm } from './rules.js'
 
 interface SolderSpec extends BaseSpec {
@@ -96,6 +97,7 @@ export const solder = methodFrom<SolderSpec>({
           control: 'choice',
           options: ['all-round', 'gaps', 'black'],
         },
+        { key: 'coverage', label: msg('field-coverage'), needed: false, control: 'grid' },
       ],
       never: ['never-toothed-wrench'],
     },
@@ -129,6 +131,13 @@ export const solder = methodFrom<SolderSpec>({
   }),
   judge: (_spec, r) => {
     const findings = []
+    const seen = gridOf(r.coverage)
+    if (seen) {
+      const peel = judgePeel(seen)
+      const { coveragePct, largestVoidPct } = peel
+      if (peel.verdict === 'fail')
+        findings.push(finding('stop', 'solder-coverage', 'cp-solder-peel', { coveragePct, largestVoidPct }))
+    }
     if (r.valvePosition === 'part-open') findings.push(finding('stop', 'solder-part-open', practice))
     if (r.ring === 'gaps') findings.push(finding('stop', 'solder-gaps', practice))
     if (r.ring === 'black') findings.push(finding('stop', 'solder-black', practice))

@@ -36,6 +36,17 @@ export function judgePeel(grid: readonly (readonly number[])[]): Peel {
   }
 }
 
+/** A grid of covered and bare cells as it was read; null for anything else. */
+export function gridOf(raw: unknown): number[][] | null {
+  if (!Array.isArray(raw) || !raw.length) return null
+  const rows = raw as unknown[]
+  const columns = Array.isArray(rows[0]) ? rows[0].length : 0
+  const good = rows.every(
+    (r) => Array.isArray(r) && r.length === columns && columns > 0 && r.every((v) => v === 0 || v === 1),
+  )
+  return good ? (raw as number[][]) : null
+}
+
 function longestVoid(row: readonly number[]): number {
   let longest = 0
   let here = 0

@@ -8,6 +8,9 @@ const part = {
 
 /** Soldered joints: steps, looks, mistakes, choices. */
 export const SOLDER: Wordings = {
+  'field-coverage': 'Coverage, where it was looked through or peeled',
+  'solder-coverage': (p) =>
+    `${Math.round(p.n('coveragePct'))} % covered, largest void ${Math.round(p.n('largestVoidPct'))} %: under 70 %, over 30 %, or a path through. Cut out and make again.`,
   'method-solder': 'Solder',
   'field-solder-part': 'What is soldered',
   'field-valve-position': 'Valve stands',

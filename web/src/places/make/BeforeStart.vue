@@ -1,70 +1,130 @@
 <script setup lang="ts">
-import { type Finding, type JointFacts, fmt } from '@jugalis/core'
+import { type Finding, type JointFacts, type Need, type Tool, fmt } from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
+import PermitSheet from './PermitSheet.vue'
+import ScanLine from './ScanLine.vue'
+import ToolSheet from './ToolSheet.vue'
+import type { useTools } from './use-tools'
 
-/** What to fetch and what is wrong today; tin and conditions asked once, then kept. */
+/** What to fetch and what is wrong today; tin, tools and permit asked once, then kept. */
 const props = defineProps<{
   facts: JointFacts
   findings: readonly Finding[]
-  tinId: string | null
-  hasReadings: boolean
+  tools: ReturnType<typeof useTools>
+  /** Under way: only what is wrong is said. */
   brief: boolean
 }>()
-const emit = defineEmits<{ tin: [id: string | null]; override: [] }>()
+const emit = defineEmits<{ override: [] }>()
 const job = useJob()
-const fetch = computed(() => {
-  const f = props.facts
-  if (!f.method || f.spec === null) return ''
-  return f.method
-    .consumables(f.spec, f.ctx)
-    .map((n) => {
-      const of = Object.values(n.matches).join(' ')
-      const size =
-        n.qty.value !== null && n.unit === 'mm' ? `, ${fmt.length(n.qty.value, job.reader)} or more` : ''
-      return `${of ? `${of} ` : ''}${n.item.replaceAll('-', ' ')}${size}`
-    })
-    .join(', ')
+const FETCHED = 'jugalis-fetched'
+const needText = (n: Need): string => {
+  const of = Object.values(n.matches).join(' ')
+  const size =
+    n.qty.value !== null && n.unit === 'mm' ? `, ${fmt.length(n.qty.value, job.reader)} or more` : ''
+  return `${of ? `${of} ` : ''}${n.item.replaceAll('-', ' ')}${size}`
+}
+const wanted = computed(() => props.tools.needs.value.map(needText))
+/** What was fetched for the joint before this one lies there already. */
+const before = ref(JSON.parse(sessionStorage.getItem(FETCHED) ?? '{}') as { joint?: string; all?: string[] })
+const fetch = computed(() =>
+  before.value.joint && before.value.joint !== props.facts.id
+    ? wanted.value.filter((w) => !before.value.all?.includes(w))
+    : wanted.value,
+)
+defineExpose({
+  /** Work on this joint has begun: what it needs is there. */
+  begun: () => sessionStorage.setItem(FETCHED, JSON.stringify({ joint: props.facts.id, all: wanted.value })),
 })
 /** Tins are asked for where something out of a tin is needed. */
 const tins = computed(() =>
-  props.facts.method?.consumables(props.facts.spec, props.facts.ctx).some((n) => 'plastic' in n.matches)
-    ? [...job.state.tins.entries()]
-    : [],
+  props.tools.needs.value.some((n) => 'plastic' in n.matches) ? [...job.state.tins.entries()] : [],
 )
+const kindsKnown = computed(() => [...new Set(props.tools.known.value.map((t) => t.kind))])
+const ofKind = (kind: string): readonly Tool[] => props.tools.known.value.filter((t) => t.kind === kind)
+const inHand = (kind: string): Tool | null => props.tools.chosen.value.find((t) => t.kind === kind) ?? null
+const takesTools = computed(() => props.tools.needs.value.some((n) => n.unit === 'count'))
 const stops = computed(() => props.findings.filter((f) => f.level === 'stop'))
+const permitMissing = computed(() => stops.value.some((f) => f.code === 'choice-solder-permit'))
+const sheet = ref<'tool' | 'permit' | null>(null)
+const opened = ref<Tool | null>(null)
+function openTool(tool: Tool | null): void {
+  opened.value = tool
+  sheet.value = 'tool'
+}
 </script>
 
 <template>
   <div class="before">
-    <p v-if="!brief">Fetch: {{ fetch }}.</p>
-    <p v-for="f in findings" :key="f.code" :class="{ refusal: f.level === 'stop', warn: f.level === 'warn' }">
+    <p v-if="!brief">
+      {{ fetch.length ? `Fetch: ${fetch.join(', ')}.` : 'Nothing else to fetch: as for the joint before.' }}
+    </p>
+    <p
+      v-for="f in findings"
+      :key="f.code + JSON.stringify(f.params)"
+      :class="{ refusal: f.level === 'stop', warn: f.level === 'warn' }"
+    >
       {{ job.t(f) }}
     </p>
-    <button v-if="stops.length" type="button" class="button stop" @click="emit('override')">
-      Go on with a reason…
-    </button>
-    <div v-if="tins.length && !brief" class="tin">
-      <label for="tin">Tin</label>
-      <ElSelect
-        id="tin"
-        :model-value="tinId ?? ''"
-        size="large"
-        aria-label="Tin in hand"
-        @update:model-value="(v: string) => emit('tin', v || null)"
-      >
-        <ElOption
-          v-for="[id, t] in tins"
-          :key="id"
-          :value="id"
-          :label="`${t.code}, ${t.plastic}, until ${t.expiresOn}`"
-        />
-        <ElOption value="" label="not said" />
-      </ElSelect>
+    <div v-if="!brief && (tins.length || kindsKnown.length)" class="hand">
+      <label v-if="tins.length" class="field">
+        <span>Tin</span>
+        <ElSelect
+          :model-value="tools.tinId.value ?? ''"
+          size="large"
+          placeholder="not said"
+          aria-label="Tin in hand"
+          @update:model-value="(v: string) => tools.takeTin(v || null)"
+        >
+          <ElOption
+            v-for="[id, t] in tins"
+            :key="id"
+            :value="id"
+            :label="`${t.code}, ${t.plastic}, until ${t.expiresOn}`"
+          />
+          <ElOption value="" label="not said" />
+        </ElSelect>
+      </label>
+      <div v-for="kind in kindsKnown" :key="kind" class="field">
+        <span>{{ kind.replaceAll('-', ' ') }}</span>
+        <ElSelect
+          :model-value="inHand(kind)?.id ?? ''"
+          size="large"
+          placeholder="not said"
+          :aria-label="`${kind.replaceAll('-', ' ')} in hand`"
+          @update:model-value="(v: string) => tools.take(kind, v || null)"
+        >
+          <ElOption v-for="t in ofKind(kind)" :key="t.id" :value="t.id" :label="t.name" />
+          <ElOption value="" label="not said" />
+        </ElSelect>
+        <button v-if="inHand(kind)" type="button" class="button" @click="openTool(inHand(kind))">
+          Try it, report it
+        </button>
+      </div>
     </div>
+    <div v-if="stops.length || !brief" class="row">
+      <button v-if="permitMissing" type="button" class="button" @click="sheet = 'permit'">
+        Hot-work permit…
+      </button>
+      <button v-if="stops.length" type="button" class="button stop" @click="emit('override')">
+        Go on with a reason…
+      </button>
+      <template v-if="!brief && (tins.length || takesTools)">
+        <button v-if="takesTools" type="button" class="button" @click="openTool(null)">A tool…</button>
+        <ScanLine :tools="tools" />
+      </template>
+    </div>
+    <ToolSheet
+      v-if="sheet === 'tool'"
+      :needs="tools.needs.value"
+      :tool="opened"
+      @close="sheet = null"
+      @take="(kind: string, id: string) => tools.take(kind, id)"
+    />
+    <PermitSheet v-if="sheet === 'permit'" @close="sheet = null" />
   </div>
 </template>
 
@@ -78,15 +138,30 @@ const stops = computed(() => props.findings.filter((f) => f.level === 'stop'))
   content: '▲ ';
   color: var(--wet-ink);
 }
-.tin {
+.hand {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.row :deep(.button) {
+  flex: 1 1 76px;
+  padding-inline: 6px;
+}
+.field {
   display: flex;
   align-items: center;
   gap: 10px;
 }
-.tin label {
+.field > span {
   font-weight: 600;
 }
-.tin :deep(.el-select__wrapper) {
+.field :deep(.el-select__wrapper),
+.button {
   min-height: 56px;
 }
 </style>

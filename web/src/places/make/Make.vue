@@ -1,69 +1,85 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, watch } from 'vue'
+import type { JointFacts } from '@jugalis/core'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useAlarms } from '../../clocks/alarms'
-import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
+import BatchSheet from './BatchSheet.vue'
+import BigAction from './BigAction.vue'
+import JointList from './JointList.vue'
 import MakePanel from './MakePanel.vue'
+import { groupsOf } from './groups'
 
 const job = useJob()
 const view = useView()
 const route = useRoute()
 const router = useRouter()
 const narrow = useNarrow()
-useAlarms()
 
-const joints = computed(() => [...view.facts.values()].sort((a, b) => (a.tag < b.tag ? -1 : 1)))
-const toMake = computed(() => joints.value.filter((f) => f.nextStep || f.inspection?.verdict === 'fail'))
-const made = computed(() => joints.value.filter((f) => !f.nextStep && f.inspection?.verdict !== 'fail'))
+const filter = ref('')
+const field = ref<HTMLInputElement>()
+const FILTER_FROM = 12
+/** Words are looked for in tag, size, line and state, all of them. */
+const wanted = computed(() => filter.value.toLowerCase().split(/\s+/).filter(Boolean))
+const matches = (f: JointFacts): boolean => {
+  const word = view.looks.get(f.id)?.word
+  const text = `${f.tag} ${f.place.piece.size} ${f.place.line.name} ${word ? job.t(word) : ''}`.toLowerCase()
+  return wanted.value.every((w) => text.includes(w))
+}
+const grouped = computed(() => groupsOf(view.facts.values(), view.looks))
+const seen = computed(() =>
+  wanted.value.length
+    ? groupsOf([...view.facts.values()].filter(matches), view.looks).groups
+    : grouped.value.groups,
+)
+const order = computed(() => seen.value.flatMap((g) => g.joints))
 const facts = computed(() => view.facts.get(String(route.params.jointId ?? '')) ?? null)
 /** A label may outlive its joint. */
 const gone = computed(() => Boolean(route.params.jointId) && !facts.value && job.status === 'open')
-const next = computed(() => toMake.value.find((f) => f.id !== facts.value?.id) ?? null)
+const next = computed(() => grouped.value.toMake.find((f) => f.id !== facts.value?.id) ?? null)
 const go = (id: string): void =>
   void router.push({ name: 'make', params: { jobId: job.jobId as string, jointId: id } })
 
-/** Keeps the screen awake while a window or a hold runs. */
-let lock: { release(): Promise<void> } | null = null
-const busy = computed(
-  () =>
-    facts.value?.clocks.some(
-      (c) =>
-        (c.kind === 'window' && c.stoppedAtS === undefined) ||
-        (c.shows === 'hold' && (c.untilS.value ?? 0) > view.nowS),
-    ) ?? false,
-)
-watch(busy, async (on) => {
-  const wake = (
-    navigator as { wakeLock?: { request(kind: 'screen'): Promise<{ release(): Promise<void> }> } }
-  ).wakeLock
-  if (on && wake) lock = await wake.request('screen').catch(() => null)
-  else await lock?.release().catch(() => undefined)
-})
-function onKey(e: KeyboardEvent): void {
-  if (/INPUT|TEXTAREA|SELECT|BUTTON|A/.test((e.target as HTMLElement).tagName) || e.ctrlKey || e.metaKey)
-    return
-  const at = joints.value.findIndex((f) => f.id === facts.value?.id)
-  const step = e.key === 'j' || e.key === 'ArrowDown' ? 1 : e.key === 'k' || e.key === 'ArrowUp' ? -1 : 0
-  const to = joints.value[at + step]
-  if (step && to) go(to.id)
-  if (e.key === 'Enter') document.querySelector<HTMLButtonElement>('.action:not(:disabled)')?.click()
+/** Rows marked with X are written down together with B. */
+const marked = ref<string[]>([])
+const mark = (id: string): void => {
+  marked.value = marked.value.includes(id) ? marked.value.filter((x) => x !== id) : [...marked.value, id]
 }
-/** In a long list the open joint is shown. */
-const showOpen = (): void => document.querySelector('.row.here')?.scrollIntoView({ block: 'nearest' })
-watch(facts, (now, before) => {
-  if (now?.id !== before?.id) void nextTick(showOpen)
+const batch = ref(false)
+const like = computed(() => {
+  const id = marked.value[0] ?? facts.value?.id
+  const f = id ? view.facts.get(id) : undefined
+  return f?.nextStep ? f : null
 })
-onMounted(() => {
-  window.addEventListener('keydown', onKey)
-  showOpen()
-})
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey)
-  void lock?.release().catch(() => undefined)
-})
+const alike = computed(() =>
+  order.value.filter(
+    (f) =>
+      f.method === like.value?.method &&
+      f.place.piece.size === like.value?.place.piece.size &&
+      f.place.line.material === like.value?.place.line.material &&
+      f.nextStep?.id === like.value?.nextStep?.id,
+  ),
+)
+function onKey(e: KeyboardEvent): void {
+  const el = e.target as HTMLElement
+  if (/INPUT|TEXTAREA|SELECT/.test(el.tagName) || e.ctrlKey || e.metaKey || e.altKey) return
+  if (document.querySelector('dialog[open]')) return
+  const at = order.value.findIndex((f) => f.id === facts.value?.id)
+  const step = e.key === 'j' || e.key === 'ArrowDown' ? 1 : e.key === 'k' || e.key === 'ArrowUp' ? -1 : 0
+  const to = order.value[at + step]
+  if (step && to && el.getAttribute('role') !== 'slider') go(to.id)
+  if (e.key === 'f' && field.value) {
+    e.preventDefault()
+    field.value.focus()
+  }
+  if (e.key === 'x' && facts.value) mark(facts.value.id)
+  if (e.key === 'b' && like.value) batch.value = true
+  if (e.key === 'Enter' && !/BUTTON|A/.test(el.tagName))
+    document.querySelector<HTMLButtonElement>('.action:not(:disabled)')?.click()
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
@@ -72,39 +88,51 @@ onBeforeUnmount(() => {
       <p v-if="gone" class="refusal" role="alert">This joint is not in the job any more. Its label can go.</p>
       <h1 v-if="!facts">
         {{
-          joints.length === 0
+          grouped.all.length === 0
             ? 'No joints yet. Set out a line first.'
-            : toMake.length
-              ? `${toMake.length} of ${joints.length} joints are to be made.`
-              : `Nothing to make. All ${joints.length} joints are made.`
+            : grouped.toMake.length
+              ? `${grouped.toMake.length} of ${grouped.all.length} joints are to be made.`
+              : `Nothing to make. All ${grouped.all.length} joints are made.`
         }}
       </h1>
-      <template
-        v-for="[title, group] in [
-          ['To make', toMake],
-          ['Made', made],
-        ] as const"
-        :key="title"
-      >
-        <h2 v-if="group.length">
-          {{ title }} <span class="count">{{ group.length }}</span>
-        </h2>
-        <RouterLink
-          v-for="f in group"
-          :key="f.id"
-          :to="{ name: 'make', params: { jobId: job.jobId, jointId: f.id } }"
-          class="row"
-          :class="{ here: f.id === facts?.id }"
-        >
-          <JointGlyph v-if="view.looks.get(f.id)" :look="view.looks.get(f.id)!" :tag="f.tag" />
-          <span class="tag">{{ f.tag }}</span>
-          <span class="size">{{ f.place.piece.size }}</span>
-          <span class="word">{{ job.t(view.looks.get(f.id)?.word ?? { code: '', params: {} }) }}</span>
-        </RouterLink>
-      </template>
+      <p v-if="marked.length" class="marks">
+        {{ marked.length }} marked
+        <button type="button" class="button" :disabled="!like" @click="batch = true">
+          Write them down (B)
+        </button>
+        <button type="button" class="button" @click="marked = []">Clear</button>
+      </p>
+      <input
+        v-if="grouped.all.length > FILTER_FROM"
+        ref="field"
+        v-model="filter"
+        class="filter"
+        type="search"
+        aria-label="Find a joint"
+        placeholder="tag, size or state"
+      />
+      <p v-if="wanted.length && !order.length" class="why">No joint is called that.</p>
+      <JointList :groups="seen" :here="facts?.id ?? null" :marked="marked" @mark="mark" />
     </nav>
-    <MakePanel v-if="facts" :key="facts.id" :facts="facts" :next="next" @go="go" />
-    <p v-else-if="!narrow && joints.length" class="place why">Choose a joint on the left.</p>
+    <MakePanel v-if="facts" :key="facts.id" :facts="facts" :next="next" :marked="marked" @go="go" />
+    <div v-else-if="!narrow && next" class="place start">
+      <p class="why">
+        Choose a joint on the left, scan its label, or
+        {{ next.life ? 'go on where work has begun' : 'begin here' }}.
+      </p>
+      <BigAction
+        :label="next.life ? `Go on with ${next.tag}` : `Begin ${next.tag}`"
+        :hint="`${next.place.piece.size}, ${job.t(view.looks.get(next.id)?.word ?? { code: '', params: {} })}`"
+        @act="go(next.id)"
+      />
+    </div>
+    <BatchSheet
+      v-if="batch && like"
+      :like="like"
+      :candidates="alike"
+      :marked="marked"
+      @close="batch = false"
+    />
   </div>
 </template>
 
@@ -114,16 +142,18 @@ onBeforeUnmount(() => {
   min-height: 100%;
 }
 .list {
-  width: 232px;
+  display: flex;
+  flex-direction: column;
+  width: 244px;
   flex: none;
-  padding: 16px 14px;
+  padding: 16px 0 0 14px;
   border-right: 1px solid var(--edge);
 }
-.make:not(.narrow) {
+.make,
+.list {
   height: 100%;
 }
 /* List and joint scroll apart: however many joints there are, the action stays in sight. */
-.make:not(.narrow) > .list,
 .make:not(.narrow) > .panel {
   overflow-y: auto;
 }
@@ -131,48 +161,34 @@ onBeforeUnmount(() => {
   width: 100%;
   border: 0;
 }
+.narrow > .panel {
+  height: max-content;
+  min-height: 100%;
+}
 .list h1 {
   font-size: 26px;
   margin-bottom: 12px;
 }
-.list h2 {
-  font-size: 18px;
-  border-bottom: 2px solid var(--ink);
-  padding-bottom: 3px;
+.start {
   display: flex;
-  justify-content: space-between;
+  flex: 1;
+  flex-direction: column;
+  gap: 14px;
 }
-.list h2:not(:first-child) {
-  margin-top: 18px;
-}
-.row {
-  display: grid;
-  grid-template-columns: 48px auto 1fr auto;
-  align-items: center;
-  gap: 7px;
-  min-height: 46px;
-  text-decoration: none;
-  border-bottom: 1px solid var(--line);
-}
-.narrow .row {
-  min-height: 60px;
-  font-size: 18px;
-}
-.row.here {
-  box-shadow:
-    inset 0 2px 0 var(--ink),
-    inset 0 -2px 0 var(--ink);
+.filter {
+  min-height: 48px;
+  margin: 0 14px 4px 0;
+  padding: 0 10px;
+  border: 1.5px solid var(--edge);
+  border-radius: 2px;
   background: var(--sheet);
+  color: var(--ink);
+  font: 500 17px var(--text);
 }
-.tag {
-  font-weight: 600;
-}
-.size {
-  white-space: nowrap;
-}
-.size,
-.word {
-  color: var(--soft);
-  font-size: 15px;
+.marks {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
 }
 </style>

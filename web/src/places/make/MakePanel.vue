@@ -1,50 +1,50 @@
 <script setup lang="ts">
-import { type Finding, type JointFacts, type Step, conditionsAt, fmt } from '@jugalis/core'
-import { computed, ref } from 'vue'
-import { useClock } from '../../stores/clock'
+import { type Clock, type Done, type Finding, type JointFacts, type Step, fmt } from '@jugalis/core'
+import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
-import { usePrefs } from '../../stores/prefs'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import JointSection from '../../tapes/JointSection.vue'
 import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
+import ActionArea from './ActionArea.vue'
+import BatchSheet from './BatchSheet.vue'
 import BeforeStart from './BeforeStart.vue'
-import BigAction from './BigAction.vue'
 import EarlierSheet from './EarlierSheet.vue'
+import LimitSheet from './LimitSheet.vue'
+import OtherHands from './OtherHands.vue'
 import OverrideSheet from './OverrideSheet.vue'
 import PutDownSheet from './PutDownSheet.vue'
+import SkipSheet from './SkipSheet.vue'
 import StepBar from './StepBar.vue'
-import StepReads from './StepReads.vue'
+import StepReads from './reads/StepReads.vue'
+import { turnsText } from './reads/turns-text'
 import { useJoint } from './use-joint'
-import { isNumber, onTape, useWrites } from './use-writes'
+import { useTools } from './use-tools'
+import { isGap, isNumber, onDial, onTape, useWrites } from './use-writes'
 
-const props = defineProps<{ facts: JointFacts; next: JointFacts | null }>()
+const props = defineProps<{ facts: JointFacts; next: JointFacts | null; marked: readonly string[] }>()
 const emit = defineEmits<{ go: [id: string] }>()
 const job = useJob()
 const view = useView()
-const clock = useClock()
-const prefs = usePrefs()
 const narrow = useNarrow()
-const joint = useJoint(computed(() => props.facts))
+const facts = computed(() => props.facts)
+const joint = useJoint(facts)
+const tools = useTools(facts)
 const { phase, headline, why } = joint
 const step = computed<Step | null>(() => props.facts.nextStep)
 const look = computed(() => view.looks.get(props.facts.id))
-const readings = ref<Record<string, number | string | null>>({})
-const tinId = ref<string | null>(localStorage.getItem('jugalis-tin'))
-const sheet = ref<'earlier' | 'down' | 'override' | null>(null)
+const readings = ref<Record<string, number | string | number[][] | null>>({})
+const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | null>(null)
 const overrides = ref<string[]>([])
-const seen = ref<Set<string>>(new Set(JSON.parse(sessionStorage.getItem('jugalis-seen') ?? '[]') as string[]))
+const before = ref<InstanceType<typeof BeforeStart>>()
+const area = ref<InstanceType<typeof ActionArea>>()
 
-const tin = computed(() => (tinId.value ? (job.state.tins.get(tinId.value) ?? null) : null))
-const findings = computed<readonly Finding[]>(() => {
-  const expired = tin.value
-    ? new Date(clock.nowS * 1000).toISOString().slice(0, 10) > tin.value.expiresOn
-    : false
-  return joint.wrong(tin.value?.plastic ?? null, expired)
-})
-const stops = computed(() =>
-  findings.value.filter((f) => f.level === 'stop' && !overrides.value.includes(f.code)),
+const findings = computed<readonly Finding[]>(() =>
+  [...joint.wrong(tools.tin.value, tools.permit.value), ...tools.wrong.value].filter(
+    (f) => !overrides.value.includes(f.code),
+  ),
 )
+const stops = computed(() => findings.value.filter((f) => f.level === 'stop'))
 /** Only the step that begins the wet work is held up; what is already running must go on. */
 const held = computed(
   () =>
@@ -56,53 +56,87 @@ const held = computed(
 const numberReads = computed(() => step.value?.reads.filter(isNumber) ?? [])
 const choiceReads = computed(() => step.value?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? [])
 const askedReads = computed(() => step.value?.reads.filter((r) => r.asked) ?? [])
-const judging = computed(
+const working = computed(() => phase.value === 'step' || phase.value === 'window')
+const reading = computed(
   () =>
-    (phase.value === 'step' || phase.value === 'window') &&
-    numberReads.value.length + askedReads.value.length > 0,
+    working.value &&
+    numberReads.value.length +
+      askedReads.value.length +
+      (step.value?.reads.filter((r) => r.control === 'grid').length ?? 0) >
+      0,
 )
+const judging = computed(() => working.value && numberReads.value.length + askedReads.value.length > 0)
 const unread = computed(() =>
   [...numberReads.value, ...askedReads.value].some(
     (r) => r.needed && (readings.value[r.key] ?? null) === null,
   ),
 )
-const caution = computed(() =>
-  phase.value === 'step' || phase.value === 'window' ? (step.value?.cautions ?? []) : [],
-)
-/** One caution at a time wants its tap; once seen they stand together in one line. */
-const unseen = computed(() => caution.value.find((c) => !seen.value.has(c.code)) ?? null)
 const actionLabel = computed(() => {
   if (!step.value) return ''
-  // A reading on the tape is said by the button; a step with looks only has a sentence for them.
-  const taped = numberReads.value.filter(onTape)
-  if (!judging.value || unread.value || !taped.length) return job.t(step.value.action)
-  const lengths = taped.map((r) => fmt.length(readings.value[r.key] as number, job.reader))
+  // A reading on a drawing is said by the button; a step with looks only has a sentence for them.
+  const drawn = numberReads.value.filter((r) => onTape(r) || isGap(r) || onDial(r))
+  if (!judging.value || unread.value || !drawn.length) return job.t(step.value.action)
+  const said = drawn.map((r) => {
+    const value = readings.value[r.key] as number
+    return onDial(r) ? `${turnsText(value)} turns` : fmt.length(value, job.reader)
+  })
   const goods = choiceReads.value.map((r) => job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }))
-  return [...lengths, ...goods].join(', ')
+  return [said.join(' and '), ...goods].join(', ')
 })
-const shapes = computed(() =>
-  props.facts.method && props.facts.spec !== null
-    ? props.facts.method.section(props.facts.spec, props.facts.life, props.facts.ctx)
-    : [],
+const method = computed(() => (props.facts.spec === null ? null : props.facts.method))
+const shapes = computed(
+  () => method.value?.section(props.facts.spec, props.facts.life, props.facts.ctx) ?? [],
 )
-const insertion = computed(() =>
-  props.facts.method && props.facts.spec !== null
-    ? props.facts.method.insertion(props.facts.spec, props.facts.ctx)
-    : null,
-)
+const insertion = computed(() => method.value?.insertion(props.facts.spec, props.facts.ctx) ?? null)
 const depth = computed(() => insertion.value?.depthMm.value ?? null)
 const check = computed(() => insertion.value?.marks.find((m) => m.kind === 'check')?.fromEndMm.value ?? null)
 
-const { act, again, except, cutOut, letGo } = useWrites({
+const writes = useWrites({
   facts: () => props.facts,
   step: () => step.value,
   readings: () => readings.value,
-  tinId: () => tinId.value,
+  tinId: () => tools.tinId.value,
+  toolIds: () => tools.toolIds.value,
   overrides: () => overrides.value,
   depth: () => insertion.value?.depthMm ?? null,
   label: () => actionLabel.value,
   mayAct: () => phase.value !== 'hold' && !held.value && !(judging.value && unread.value),
-  putDown: () => (sheet.value = 'down'),
+})
+/** A tap just after a limit is asked about: the window it was for, and the entry it made. */
+const asked = ref<{ clock: Clock; done: Done } | null>(null)
+async function act(): Promise<void> {
+  const limit = joint.open.value
+  const passed = phase.value === 'window' && limit !== null && joint.left(limit) < 0
+  before.value?.begun()
+  await writes.act()
+  const done = props.facts.life?.done.at(-1)
+  if (
+    passed &&
+    limit &&
+    done &&
+    !props.facts.clocks.some((c) => c.id === limit.id && c.stoppedAtS === undefined)
+  )
+    asked.value = { clock: limit, done }
+}
+async function skip(reason: string): Promise<void> {
+  sheet.value = null
+  if (step.value) await writes.skip(step.value, reason)
+}
+/** A tool that reports its cycles writes the step it does: the hands stay on it. */
+const cycle = computed(() => {
+  const last = props.facts.life?.done.at(-1)
+  return last && step.value?.reaches === 'made' && phase.value === 'step'
+    ? tools.reported('cycle', last.latestS)
+    : undefined
+})
+watch(cycle, (now) => {
+  if (now?.result === 'complete') void act()
+})
+/** What a torque tool in hand read since the last step: taken with one tap, never by itself. */
+const torque = computed(() => {
+  const key = step.value?.reads.find((r) => r.control === 'torque')?.key
+  const said = key ? tools.reported('torque', props.facts.life?.done.at(-1)?.latestS ?? 0) : undefined
+  return key && said?.value != null && readings.value[key] == null ? { key, said, value: said.value } : null
 })
 /** A window that was missed and can be begun again: the step that begins it. */
 const wayBack = computed(() => {
@@ -112,17 +146,28 @@ const wayBack = computed(() => {
 })
 const lastStep = computed(() => props.facts.life?.done.at(-1) ?? null)
 const stepBefore = computed(() => props.facts.life?.done.at(-2) ?? null)
-function markSeen(code: string): void {
-  seen.value = new Set([...seen.value, code])
-  sessionStorage.setItem('jugalis-seen', JSON.stringify([...seen.value]))
-}
-function chooseTin(id: string | null): void {
-  tinId.value = id
-  if (id) localStorage.setItem('jugalis-tin', id)
-}
-const hasReadings = computed(
-  () => conditionsAt(job.state, props.facts.place.line.placeId, view.nowS).airC !== null,
+/** Joints at the same point of the same work: what is written for one may be written for them. */
+const alike = computed(() =>
+  [...view.facts.values()]
+    .filter(
+      (f) =>
+        f.method === props.facts.method &&
+        f.place.piece.size === props.facts.place.piece.size &&
+        f.place.line.material === props.facts.place.line.material &&
+        f.nextStep?.id === step.value?.id,
+    )
+    .sort((a, b) => (a.tag < b.tag ? -1 : 1)),
 )
+/** Starting a window while another joint's hold runs: said, not stopped. */
+const ahead = computed(() => {
+  const starts = props.facts.steps.some((s) => s.id === step.value?.id && s.reaches === 'prepared')
+  if (!starts || phase.value !== 'step') return ''
+  for (const f of view.facts.values())
+    for (const c of f.clocks)
+      if (f.id !== props.facts.id && c.shows === 'hold' && joint.left(c) > 0)
+        return `${f.tag} is held for ${fmt.clock(Math.ceil(joint.left(c)))} more. Begin here after that.`
+  return ''
+})
 const fitting = computed(() =>
   props.facts.place.fitting
     ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}`
@@ -130,16 +175,17 @@ const fitting = computed(() =>
 )
 /** A short phone gives the room to the action. */
 const short = window.innerHeight < 780
-const drawingHeight = computed(() =>
-  narrow.value
-    ? judging.value || short
-      ? 108
-      : unseen.value || !props.facts.life
-        ? 150
-        : 230
-    : judging.value
-      ? 180
-      : 260,
+const drawingHeight = computed(() => {
+  if (!narrow.value) return judging.value ? 180 : props.facts.life ? 260 : 200
+  // What is wrong comes first: the drawing makes room for it.
+  if (stops.value.length && !props.facts.life) return 0
+  if (reading.value || short)
+    // A control that is a drawing itself takes its place.
+    return reading.value && !numberReads.value.every(onTape) ? 0 : 108
+  return area.value?.unseen || !props.facts.life ? 130 : 220
+})
+const recordNotes = computed(() =>
+  (props.facts.inspection?.findings ?? []).filter((f) => phase.value !== 'failed' && f.level !== 'stop'),
 )
 </script>
 
@@ -163,80 +209,58 @@ const drawingHeight = computed(() =>
         :failed="phase === 'failed' || phase === 'late'"
       />
     </div>
+    <OtherHands :facts="facts" />
+    <p v-if="ahead" class="warn">{{ ahead }}</p>
+    <p v-if="cycle?.result === 'interrupted'" class="refusal" role="alert">
+      {{ cycle.tool }}: the cycle broke off. This joint counts as not pressed.
+    </p>
+    <p
+      v-for="n in recordNotes"
+      :key="n.code + JSON.stringify(n.params)"
+      :class="{ warn: n.level === 'warn' }"
+    >
+      {{ job.t(n) }}
+    </p>
     <BeforeStart
       v-if="phase === 'step' && facts.homeAtS === null"
+      ref="before"
       :facts="facts"
-      :findings="findings.filter((f) => !overrides.includes(f.code))"
-      :tin-id="tinId"
-      :has-readings="hasReadings"
+      :findings="findings"
+      :tools="tools"
       :brief="Boolean(facts.life)"
-      @tin="chooseTin"
       @override="sheet = 'override'"
     />
     <JointSection
-      v-if="shapes.length"
+      v-if="shapes.length && drawingHeight"
       :shapes="shapes"
       :height="drawingHeight"
       :depth-mm="depth"
       :offset-mm="check !== null && depth !== null ? check - depth : null"
     />
-    <StepReads v-if="judging" v-model="readings" :joint-id="facts.id" :reads="step?.reads ?? []" />
-    <div class="low">
-      <p v-if="unseen" class="caution">
-        <span><strong>Caution:</strong> {{ job.t(unseen) }}</span>
-        <button type="button" class="button" @click="markSeen(unseen.code)">Seen</button>
-      </p>
-      <p v-else-if="caution.length" class="caution">
-        <span><strong>Caution:</strong> {{ caution.map((c) => job.t(c)).join(' ') }}</span>
-      </p>
-      <template v-if="phase === 'failed'">
-        <BigAction label="Cut out, begin again" hint="both lives stay in the log" @act="cutOut(headline)" />
-      </template>
-      <template v-else-if="phase === 'hold'">
-        <BigAction label="Hands stay on the pipe" hint="no tap needed" disabled />
-        <div class="exceptions">
-          <button type="button" class="button" @click="letGo">Let go early</button>
-          <button type="button" class="button" @click="sheet = 'earlier'">It was earlier…</button>
-        </div>
-      </template>
-      <template v-else-if="phase === 'rest'">
-        <BigAction v-if="next" :label="`Next: ${next.tag}`" @act="emit('go', next.id)" />
-        <BigAction v-else label="All joints are made" disabled />
-        <div class="exceptions">
-          <button type="button" class="button" @click="sheet = 'down'">Something happened</button>
-          <button type="button" class="button stop" @click="cutOut('cut out by decision')">Cut it out</button>
-        </div>
-      </template>
-      <template v-else-if="step">
-        <BigAction
-          :label="held ? 'Not like this' : actionLabel"
-          :hint="held ? job.t(stops[0]!) : judging && unread ? 'say it first' : job.t(step.hint)"
-          :disabled="held || (judging && unread)"
-          :small="judging"
-          @act="act"
-        />
-        <div class="exceptions">
-          <button v-if="wayBack" type="button" class="button" @click="again(wayBack)">
-            {{ job.t(wayBack.action) }} again
-          </button>
-          <button v-for="e in step.exceptions" :key="e.id" type="button" class="button" @click="except(e)">
-            {{ job.t(e.says) }}
-          </button>
-          <button v-if="lastStep" type="button" class="button" @click="sheet = 'earlier'">
-            It was earlier…
-          </button>
-          <button
-            v-if="!narrow && lastStep && !step.exceptions.some((e) => e.id === 'put-down')"
-            type="button"
-            class="button"
-            @click="sheet = 'down'"
-          >
-            Put it down
-          </button>
-        </div>
-      </template>
-      <label class="wet"><input v-model="prefs.prefs.wet" type="checkbox" /> wet screen: long press</label>
-    </div>
+    <StepReads v-if="reading" v-model="readings" :joint-id="facts.id" :reads="step?.reads ?? []" />
+    <button v-if="torque" type="button" class="button said" @click="readings[torque.key] = torque.value">
+      {{ torque.said.tool }} says {{ torque.value }} Nm: take it
+    </button>
+    <ActionArea
+      ref="area"
+      :facts="facts"
+      :phase="phase"
+      :step="step"
+      :label="actionLabel"
+      :stops="stops"
+      :held="held"
+      :judging="judging"
+      :unread="unread"
+      :way-back="wayBack"
+      :next="next"
+      @act="act"
+      @again="writes.again"
+      @except="writes.except"
+      @cut-out="writes.cutOut"
+      @let-go="writes.letGo"
+      @go="(id: string) => emit('go', id)"
+      @sheet="(which: 'earlier' | 'down' | 'skip' | 'batch') => (sheet = which)"
+    />
     <EarlierSheet
       v-if="sheet === 'earlier' && lastStep"
       :done="lastStep"
@@ -244,7 +268,16 @@ const drawingHeight = computed(() =>
       :starts-dwell="facts.clocks.some((c) => c.step === lastStep?.step && c.kind === 'dwell')"
       @close="sheet = null"
     />
+    <LimitSheet v-if="asked" :clock="asked.clock" :done="asked.done" @close="asked = null" />
     <PutDownSheet v-if="sheet === 'down'" :facts="facts" @close="sheet = null" />
+    <SkipSheet v-if="sheet === 'skip' && step" :step="step" @close="sheet = null" @skip="skip" />
+    <BatchSheet
+      v-if="sheet === 'batch'"
+      :like="facts"
+      :candidates="alike"
+      :marked="marked"
+      @close="sheet = null"
+    />
     <OverrideSheet
       v-if="sheet === 'override'"
       :stops="stops"
@@ -282,6 +315,13 @@ const drawingHeight = computed(() =>
 .again {
   color: var(--soft);
 }
+.said {
+  min-height: 56px;
+}
+.warn::before {
+  content: '▲ ';
+  color: var(--wet-ink);
+}
 .late {
   color: var(--stop-ink);
 }
@@ -290,50 +330,10 @@ const drawingHeight = computed(() =>
   min-height: 23px;
 }
 
-.low {
-  margin-top: auto;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-}
-.exceptions {
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
-}
-.exceptions .button {
-  flex: 1 1 30%;
-  min-height: 56px;
-  padding: 0 8px;
-}
-.caution {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 10px;
-  border-top: 1.5px solid var(--edge);
-  padding-top: 6px;
-}
-.caution .button {
-  min-height: 56px;
-}
-.wet {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 56px;
-}
-.wet input {
-  width: 24px;
-  height: 24px;
-}
 @media (max-width: 720px) {
   .panel {
     padding: 8px 14px 4px;
     gap: 6px;
-  }
-  .wet {
-    display: none;
   }
 }
 </style>

@@ -4,6 +4,7 @@ import {
   type JointFacts,
   fmt,
   conditionsAt,
+  dayOf,
   sourceOf,
   twinFindings,
 } from '@jugalis/core'
@@ -11,7 +12,10 @@ import { type ComputedRef, computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
-import { hhmm, when } from '../../when'
+import { hhmm, hhmmss, when } from '../../when'
+
+/** A tap this long after a limit is asked about, not judged. */
+const ASKED_S = 60
 
 export type Phase = 'failed' | 'late' | 'hold' | 'window' | 'step' | 'rest'
 
@@ -26,10 +30,16 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
     () => facts.value?.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined) ?? null,
   )
   const hold = computed(() => facts.value?.clocks.find((c) => c.shows === 'hold' && left(c) > 0) ?? null)
+  /** The step at hand is the one that the open window waits for: hands may be on the pipe when its time runs out. */
+  const closing = computed(() => {
+    const f = facts.value
+    const own = f?.steps.findIndex((s) => s.id === open.value?.step) ?? -1
+    return own >= 0 && f?.nextStep?.id === f?.steps[own + 1]?.id
+  })
   const phase = computed<Phase>(() => {
     const f = facts.value
     if (f?.inspection?.verdict === 'fail') return 'failed'
-    if (open.value && left(open.value) < 0) return 'late'
+    if (open.value && left(open.value) < (closing.value ? -ASKED_S : 0)) return 'late'
     if (hold.value) return 'hold'
     if (!f?.nextStep) return 'rest'
     return open.value ? 'window' : 'step'
@@ -58,7 +68,9 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
       case 'window':
         return open.value?.untilS.value == null
           ? job.t(f.nextStep?.does ?? { code: '', params: {} })
-          : within(job.t(f.nextStep?.does ?? { code: '', params: {} }), left(open.value))
+          : left(open.value) < 0
+            ? `The limit was ${hhmmss(open.value.untilS.value, zone.value)}. Done already? Tap, then say when.`
+            : within(job.t(f.nextStep?.does ?? { code: '', params: {} }), left(open.value))
       default:
         return f.nextStep ? job.t(f.nextStep.does) : ''
     }
@@ -100,19 +112,25 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
         ? `${bar} from ${when(mine.readyAtS, clock.nowS, zone.value)}, by this rule, with these readings.`
         : `May take ${bar}, by this rule, with these readings.`
   }
-  /** What speaks against starting here and now: from the method, with the tin that is chosen. */
-  const wrong = (cement: string | null, tinExpired: boolean): readonly Finding[] => {
+  /** What speaks against starting here and now: from the method, with the tin and the permit that are there. */
+  const wrong = (
+    tin: { plastic: string; expiresOn: string } | null,
+    hotWorkPermit: boolean,
+  ): readonly Finding[] => {
     const f = facts.value
     if (!f?.method || f.spec === null) return []
     const state = view.sectionOf(f.id)?.section.state
     // Starting goes by what it is like now, not by what it was when the pipe was marked.
     const now = conditionsAt(job.state, f.place.line.placeId, clock.nowS)
     const here = { ...f.ctx, ...now, wallC: now.wallC ?? now.airC }
-    const live = state === 'under pressure' || state === 'under vacuum'
-    return [
-      ...f.method.selection(f.spec, { pressureService: true, cement, tinExpired, live }, here),
-      ...twinFindings(job.state, f.place),
-    ]
+    const around = {
+      pressureService: true,
+      cement: tin?.plastic ?? null,
+      tinExpired: tin ? dayOf(clock.nowS, zone.value) > tin.expiresOn : false,
+      live: state === 'under pressure' || state === 'under vacuum',
+      hotWorkPermit,
+    }
+    return [...f.method.selection(f.spec, around, here), ...twinFindings(job.state, f.place)]
   }
   const sourceLine = (id: string): string => {
     const s = sourceOf(id)

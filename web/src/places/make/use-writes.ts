@@ -12,13 +12,13 @@ interface Options {
   facts(): JointFacts
   step(): Step | null
   /** Readings typed for the step at hand, by field. */
-  readings(): Record<string, number | string | null>
+  readings(): Record<string, number | string | number[][] | null>
   tinId(): string | null
+  toolIds(): string[]
   overrides(): string[]
   depth(): Fig | null
   label(): string
   mayAct(): boolean
-  putDown(): void
 }
 
 const NOT_NUMBERS: readonly Field['control'][] = ['choice', 'yes-no', 'grid', 'scan', 'photo', 'size']
@@ -27,6 +27,11 @@ export const isNumber = (r: Field): boolean => !NOT_NUMBERS.includes(r.control)
 
 /** A mark read against its target has a tape to read it on; other figures are typed. */
 export const onTape = (r: Field): boolean => r.control === 'length' && r.target !== undefined
+
+/** Turns of a nut have a dial; other figures counted alike (degrees, screws) are typed. */
+export const onDial = (r: Field): boolean => r.control === 'turns' && r.unit === 'turns'
+/** Least and largest of a gap read in several places. */
+export const isGap = (r: Field): boolean => r.control === 'gap-pair' || r.control === 'gap-round'
 
 /** What the buttons of Make write: one entry a tap, kept on the device first. */
 export function useWrites(o: Options) {
@@ -44,11 +49,20 @@ export function useWrites(o: Options) {
       ? []
       : [{ key: 'depthMm', value: depth.value, source: depth.source }]
   }
-  const said = () => o.step()?.reads.filter((r) => isNumber(r) || r.asked) ?? []
+  const said = () => o.step()?.reads.filter((r) => isNumber(r) || r.asked || r.control === 'grid') ?? []
   const choices = () => o.step()?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? []
 
-  async function done(s: Step, values: Record<string, unknown>, says: string): Promise<void> {
+  async function done(
+    s: Step,
+    values: Record<string, unknown>,
+    says: string,
+    more: { skipped?: string } = {},
+  ): Promise<void> {
     const first = !o.facts().life
+    const toolIds = o.toolIds()
+    // The step that makes the joint is where a tool does its work: its own report is compared with this entry.
+    const worked = toolIds.length && s.reaches === 'made' && !more.skipped ? { byTool: true } : {}
+    const said = { ...values, ...worked }
     await job.write(
       [
         {
@@ -57,10 +71,12 @@ export function useWrites(o: Options) {
           data: {
             life: o.facts().lifeNo,
             step: s.id,
-            readings: o.overrides().length ? { ...values, overrides: [...o.overrides()] } : values,
+            readings: o.overrides().length ? { ...said, overrides: [...o.overrides()] } : said,
             shown: shown(),
             ...(first ? { pin: pin() } : {}),
             ...(o.tinId() ? { tinId: o.tinId() } : {}),
+            ...(toolIds.length ? { toolIds } : {}),
+            ...more,
           },
         },
       ],
@@ -79,7 +95,6 @@ export function useWrites(o: Options) {
   async function except(e: StepException): Promise<void> {
     const s = o.step()
     if (!s) return
-    if (e.id === 'put-down') return o.putDown()
     const says = `${o.facts().tag}: ${job.t(e.says)}.`
     if (e.backTo === 'cut-out') {
       if (o.facts().life) await cutOut(job.t(e.says))
@@ -119,5 +134,8 @@ export function useWrites(o: Options) {
     )
   }
 
-  return { act, again, except, cutOut, letGo }
+  const skip = (s: Step, reason: string): Promise<void> =>
+    done(s, {}, `${o.facts().tag}: skipped (${reason}).`, { skipped: reason })
+
+  return { act, again, except, cutOut, letGo, skip }
 }

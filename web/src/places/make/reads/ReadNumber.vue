@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Field, fmt, parseLength } from '@jugalis/core'
 import { computed, ref } from 'vue'
-import { useJob } from '../../stores/job'
+import { useJob } from '../../../stores/job'
 
 /** A reading typed as a figure. Starts empty: nothing is preset to the right answer. */
 const props = defineProps<{ field: Field; modelValue: number | null }>()

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { type Field, fmt } from '@jugalis/core'
 import { computed, ref } from 'vue'
-import { lengthTicks } from '../../tapes/ticks'
-import { useJob } from '../../stores/job'
-import { useWidth } from '../../use-width'
+import { useJob } from '../../../stores/job'
+import { lengthTicks } from '../../../tapes/ticks'
+import { useWidth } from '../../../use-width'
+import NudgeButton from './NudgeButton.vue'
 
 /** Reading of a mark against its target. Starts unset: nothing is preset to the right answer. */
 const props = defineProps<{ field: Field; modelValue: number | null }>()
@@ -34,12 +35,6 @@ function place(mm: number): void {
 const nudge = (by: number): void => {
   if (props.modelValue !== null) place(props.modelValue + by * stepMm.value)
 }
-let run: ReturnType<typeof setInterval> | undefined
-function hold(by: number): void {
-  nudge(by)
-  run = setInterval(() => nudge(by), 160)
-}
-const release = (): void => clearInterval(run)
 const words = computed(() => {
   const v = props.modelValue
   if (v === null) return 'Not read yet. Is it right, short or long?'
@@ -71,35 +66,23 @@ const chip = computed(() =>
       <path v-if="modelValue !== null" :d="`M${width / 2} 4V70`" class="needle" />
     </svg>
     <div class="nudges">
-      <button
-        type="button"
-        class="nudge"
+      <NudgeButton
+        :says="inch ? '−1/16' : '−1'"
+        :label="`less, ${inch ? '1/16 in' : '1 mm'}`"
         :disabled="modelValue === null"
-        :aria-label="`less, ${inch ? '1/16 in' : '1 mm'}`"
-        @pointerdown="hold(-1)"
-        @pointerup="release"
-        @pointerleave="release"
-        @keydown.enter.space.prevent="nudge(-1)"
-      >
-        {{ inch ? '−1/16' : '−1' }}
-      </button>
+        @nudge="nudge(-1)"
+      />
       <p class="value" aria-live="polite">
         <span class="figure">{{
           modelValue === null ? '?' : fmt.length(modelValue, job.reader)
         }}</span><span>{{ words }}</span>
       </p>
-      <button
-        type="button"
-        class="nudge"
+      <NudgeButton
+        :says="inch ? '+1/16' : '+1'"
+        :label="`more, ${inch ? '1/16 in' : '1 mm'}`"
         :disabled="modelValue === null"
-        :aria-label="`more, ${inch ? '1/16 in' : '1 mm'}`"
-        @pointerdown="hold(1)"
-        @pointerup="release"
-        @pointerleave="release"
-        @keydown.enter.space.prevent="nudge(1)"
-      >
-        {{ inch ? '+1/16' : '+1' }}
-      </button>
+        @nudge="nudge(1)"
+      />
     </div>
     <div class="chips" role="group" :aria-label="job.t(field.label)">
       <button type="button" class="button" :class="{ on: chip === 'right' }" @click="place(target)">
@@ -138,21 +121,6 @@ const chip = computed(() =>
   display: flex;
   align-items: center;
   gap: 8px;
-}
-.nudge {
-  width: 72px;
-  height: 72px;
-  flex: none;
-  border: 2px solid var(--ink);
-  border-radius: 2px;
-  background: var(--sheet);
-  font: 600 24px/1 var(--figures);
-  cursor: pointer;
-  touch-action: manipulation;
-}
-.nudge:disabled {
-  border: 2px dashed var(--edge);
-  color: var(--soft);
 }
 .value {
   flex: 1;

@@ -1,0 +1,255 @@
+import { randomUUID } from 'node:crypto'
+import { type Page, expect, test } from '@playwright/test'
+import { PHONE, eventsOf, noViolations, readings, signIn, write } from './help'
+
+interface Made {
+  job: string
+  placeId: string
+  joints: string[]
+}
+/** A job with one line of three pieces: six joints alike. */
+async function jobOf(
+  page: Page,
+  o: { method: string; material: string; size: string; name?: string; details?: Record<string, unknown> },
+): Promise<Made> {
+  const [job, placeId, lineId] = [randomUUID(), randomUUID(), randomUUID()]
+  await page.request.post('/api/jobs', { data: { jobId: job, name: o.name ?? o.method } })
+  const joints = Array.from({ length: 6 }, () => randomUUID())
+  const set = { name: o.method, zone: 'UTC', school: 'metric', table: 'current', checkOffsetMm: 50 }
+  const line = {
+    lineId,
+    tag: 'M',
+    name: 'M',
+    school: 'metric',
+    placeId,
+    method: o.method,
+    material: o.material,
+  }
+  const fitting = (n: number) => ({
+    kind: 'item-put',
+    data: {
+      lineId,
+      itemId: randomUUID(),
+      item: { type: 'fitting', tag: `M/F0${n}`, size: o.size, fitting: 'tee' },
+    },
+  })
+  await write(page, job, [
+    { kind: 'job-set', data: set },
+    { kind: 'place-set', data: { placeId, name: 'P' } },
+    { kind: 'line-set', data: { ...line, details: o.details ?? {} } },
+    fitting(1),
+    ...[0, 1, 2].flatMap((i) => [
+      {
+        kind: 'item-put',
+        data: {
+          lineId,
+          itemId: randomUUID(),
+          item: {
+            type: 'piece',
+            tag: `M/P0${i + 1}`,
+            size: o.size,
+            measure: 'end-end',
+            measuredMm: 900,
+            jointA: joints[2 * i],
+            tagA: `M-0${2 * i + 1}`,
+            jointB: joints[2 * i + 1],
+            tagB: `M-0${2 * i + 2}`,
+          },
+        },
+      },
+      fitting(i + 2),
+    ]),
+    ...readings(placeId, 3, 20),
+  ])
+  return { job, placeId, joints }
+}
+const step = (
+  jointId: string,
+  name: string,
+  agoS: number,
+  readings: Record<string, unknown> = {},
+  life = 1,
+) => ({
+  kind: 'step-done',
+  v: 2,
+  jointId,
+  agoS,
+  data: { life, step: name, readings, shown: [] },
+})
+const PVC = { method: 'solvent-cement', material: 'pvc-u', size: 'd63' }
+const COPPER = { method: 'press', material: 'copper', size: 'd22' }
+
+test('a window missed leads to its way back, a failed reading to a second life, an interruption is kept', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: PHONE, hasTouch: true })
+  const page = await context.newPage()
+  await signIn(page)
+  const { job, joints } = await jobOf(page, PVC)
+  const [late, short, down] = joints as [string, string, string]
+  await write(page, job, [step(late, 'fit', 1300), step(late, 'cement', 1200)])
+  await page.goto(`/job/${job}/make/${late}`)
+  const h1 = page.getByRole('heading', { level: 1 })
+  await expect(h1).toContainText('Too late to push home')
+  await noViolations(page)
+  await page.getByRole('button', { name: 'Cement hard' }).click()
+  await expect(h1).toContainText('Dry fit')
+  await expect(page.getByText('made again: life 2')).toBeVisible()
+
+  await write(page, job, [step(short, 'fit', 900), step(short, 'cement', 800), step(short, 'home', 760)])
+  await page.goto(`/job/${job}/make/${short}`)
+  await page.getByRole('button', { name: 'short', exact: true }).click()
+  await page.locator('.action').click()
+  await expect(h1).toContainText('short of home')
+  await page.getByRole('button', { name: /Cut out, begin again/ }).click()
+  await expect(page.getByText('made again: life 2')).toBeVisible()
+
+  await page.goto(`/job/${job}/make/${down}`)
+  await page.locator('.action').click()
+  await page.getByRole('button', { name: 'Seen', exact: true }).click()
+  await page.getByRole('button', { name: 'Seen', exact: true }).click()
+  await page.locator('.action').click()
+  await expect(h1).toContainText('within')
+  const more = page.getByRole('button', { name: 'More…' })
+  if (await more.count()) await more.click()
+  await page.getByRole('button', { name: 'Put it down' }).click()
+  await expect(page.getByRole('dialog')).toContainText('The clock runs on')
+  await page.getByRole('radio', { name: 'rain' }).click()
+  await page.getByRole('button', { name: 'Put it down' }).last().click()
+  await expect
+    .poll(async () =>
+      (await eventsOf(page, job)).filter((e) => e.kind === 'interrupted').map((e) => e.data.what),
+    )
+    .toEqual(['rain'])
+  await context.close()
+})
+
+test('several joints in one entry, from memory; a step skipped with its reason', async ({ page }) => {
+  await signIn(page)
+  const { job, joints } = await jobOf(page, PVC)
+  await page.goto(`/job/${job}/make/${joints[0]}`)
+  // Marked with X on three rows, written down with B.
+  const tag = page.locator('.what strong')
+  for (const [i, name] of ['M-01', 'M-02', 'M-03'].entries()) {
+    await expect(tag).toHaveText(name)
+    await page.keyboard.press('x')
+    if (i < 2) await page.keyboard.press('j')
+  }
+  await expect(page.getByText('3 marked')).toBeVisible()
+  await page.keyboard.press('b')
+  const sheet = page.getByRole('dialog')
+  await expect(sheet).toContainText('3 of 6 in d63')
+  await noViolations(page)
+  await sheet.getByLabel('Between').fill('00:01')
+  await sheet.getByLabel('and').fill('00:02')
+  await sheet.getByRole('radio', { name: 'yesterday' }).click()
+  await sheet.getByRole('button', { name: 'Write it down' }).click()
+  await expect(sheet.getByRole('alert')).toContainText('from memory')
+  await sheet.getByRole('radio', { name: 'from memory' }).click()
+  await sheet.getByRole('button', { name: 'Write it down' }).click()
+  const batch = async () => (await eventsOf(page, job)).filter((e) => e.kind === 'batch-done')
+  await expect.poll(async () => (await batch()).length).toBe(1)
+  expect((await batch())[0]?.data).toMatchObject({
+    basis: 'memory',
+    joints: [{ jointId: joints[0] }, {}, {}],
+  })
+  await page.goto(`/job/${job}/make/${joints[0]}`)
+  await expect(page.getByText('Written down from memory').first()).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await page.goto(`/job/${job}/make/${joints[3]}`)
+  await page.getByRole('button', { name: 'Skip…' }).click()
+  await page.getByRole('button', { name: 'done before, not written' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Coat the socket')
+  expect((await eventsOf(page, job)).at(-1)?.data.skipped).toBe('done before, not written')
+})
+
+test('a press tool that reports writes its own step; what is assembled and not pressed is never out of sight', async ({
+  page,
+}) => {
+  await signIn(page)
+  const { job, joints } = await jobOf(page, COPPER)
+  await page.goto(`/job/${job}/make/${joints[0]}`)
+  await page.getByRole('button', { name: 'A tool…' }).click()
+  await page.getByLabel('Name or number on it').fill('PT-2')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByText('PT-2 has not been tried today')).toBeVisible()
+  await page.getByRole('button', { name: 'Try it, report it' }).click()
+  await page.getByRole('button', { name: 'Tried, good' }).click()
+  await expect(page.getByText('PT-2 has not been tried today')).toHaveCount(0)
+  await page.locator('.action').click()
+  await expect(page.getByText('assembled, not pressed')).toBeVisible()
+  await page.keyboard.press('5')
+  await expect(page.getByText('assembled, not pressed')).toBeVisible()
+  await page.getByText('assembled, not pressed').click()
+  const tool = (await eventsOf(page, job)).find((e) => e.kind === 'tool-set')?.data.toolId
+  const said = (result: string) =>
+    write(page, job, [
+      { kind: 'tool-said', data: { toolId: tool, what: 'cycle', result, atS: Date.now() / 1000 } },
+    ])
+  await said('interrupted')
+  await expect(page.getByText('the cycle broke off')).toBeVisible()
+  await said('complete')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Indicator gone')
+  await expect(page.getByText('assembled, not pressed')).toHaveCount(0)
+  const press = (await eventsOf(page, job)).find((e) => e.data.step === 'press')
+  expect(press?.data).toMatchObject({ toolIds: [tool], readings: { byTool: true } })
+  await page.locator('.action').click()
+  // Found out later: every joint made with it is to be looked at again.
+  await page.goto(`/job/${job}/make/${joints[1]}`)
+  await page.getByRole('button', { name: 'Try it, report it' }).click()
+  await page.getByLabel('What is wrong').fill('jaw of another profile')
+  await page.getByLabel('Since').fill('00:00')
+  await page.getByRole('button', { name: 'Look at every joint made with it' }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.goto(`/job/${job}/make/${joints[0]}`)
+  await expect(page.getByText('Made with PT-2: jaw of another profile. Look at it again.')).toBeVisible()
+  await expect(page.getByRole('heading', { name: /To look at/ })).toBeVisible()
+})
+
+test('two people on one joint: both see who is at it, and agree whose entry stands', async ({ browser }) => {
+  const [a, b] = [await browser.newContext(), await browser.newContext()]
+  const [wren, teal] = [await a.newPage(), await b.newPage()]
+  await signIn(wren)
+  await signIn(teal, 'teal')
+  const { job, joints } = await jobOf(wren, PVC)
+  const add = await wren.request.post(`/api/jobs/${job}/members`, { data: { login: 'teal' } })
+  expect(add.status()).toBe(201)
+  const joint = joints[0] as string
+  await write(wren, job, [step(joint, 'fit', 60), step(joint, 'cement', 40)])
+  await teal.goto(`/job/${job}/make/${joint}`)
+  await expect(teal.getByText('Wren is making this joint')).toBeVisible()
+  // Without signal Teal taps it home too; the careful one of the two counts until they agree.
+  await write(wren, job, [step(joint, 'home', 20)])
+  await expect(teal.getByRole('heading', { level: 1 })).toContainText('Hold')
+  await write(teal, job, [step(joint, 'home', 8)])
+  await wren.goto(`/job/${job}/make/${joint}`)
+  await expect(wren.getByText(/Written twice:\s+Wren .*, Teal .*careful one counts/)).toBeVisible()
+  await noViolations(wren)
+  await wren.getByRole('button', { name: 'Wren\u2019s stands' }).click()
+  await expect(teal.getByText('Written twice')).toHaveCount(0)
+  const all = await eventsOf(wren, job)
+  expect(all.filter((e) => e.data.step === 'home')).toHaveLength(2)
+  expect(all.at(-1)).toMatchObject({ kind: 'correction', data: { undo: true } })
+  await a.close()
+  await b.close()
+})
+
+test('a scanned code takes a tin or a tool in hand; an unknown one says so', async ({ page }) => {
+  await signIn(page)
+  const { job, joints } = await jobOf(page, PVC)
+  const tinId = randomUUID()
+  await write(page, job, [
+    { kind: 'tin-set', data: { tinId, plastic: 'cpvc', code: '26114B7', expiresOn: '2099-01-01' } },
+  ])
+  await page.goto(`/job/${job}/make/${joints[0]}`)
+  await expect(page.getByRole('button', { name: 'Scan a code…' })).toBeVisible()
+  await page.keyboard.press('F8')
+  // A barcode wedge types like a keyboard, without pauses, and ends with Enter.
+  await page.keyboard.type('26114B7\n', { delay: 0 })
+  await expect(page.getByText('26114B7 is in hand.')).toBeVisible()
+  await expect(
+    page.getByText('This tin is cpvc cement; the pipe is pvc-u. Fetch the right tin.').first(),
+  ).toBeVisible()
+  await page.keyboard.type('no such thing\n', { delay: 0 })
+  await expect(page.getByText('Nothing here is called no such thing')).toBeVisible()
+})

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useJob } from '../stores/job'
+import { useView } from '../view'
+
+/** Joints that are assembled and not yet pressed, turned or tightened: never out of sight, in any place, until none is left. */
+defineProps<{ strip?: boolean }>()
+const job = useJob()
+const view = useView()
+const unfixed = computed(() =>
+  [...view.facts.values()]
+    .filter((f) => view.looks.get(f.id)?.glyph === 'unfixed')
+    .sort((a, b) => (a.tag < b.tag ? -1 : 1)),
+)
+const says = computed(() => {
+  const methods = new Set(unfixed.value.map((f) => f.method?.id))
+  const [only] = methods
+  return methods.size === 1 ? job.t({ code: `unfixed-${only}`, params: {} }) : 'not fixed'
+})
+</script>
+
+<template>
+  <RouterLink
+    v-if="unfixed.length"
+    class="unfixed"
+    :class="{ strip }"
+    :to="{ name: 'make', params: { jobId: job.jobId, jointId: unfixed[0]!.id } }"
+  >
+    <span class="digits">{{ unfixed.length }}</span>
+    <span>assembled, {{ says }}</span>
+  </RouterLink>
+</template>
+
+<style scoped>
+.unfixed {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+  margin-bottom: 12px;
+  padding: 8px 10px;
+  border: 2px solid var(--ink);
+  text-decoration: none;
+  font-weight: 600;
+}
+.digits {
+  font: 600 25px/1 var(--figures);
+}
+.strip {
+  flex: 0 1 112px;
+  flex-direction: column;
+  gap: 0;
+  margin: 0;
+  padding: 4px 8px;
+  justify-content: center;
+  border: 0;
+  border-right: 2px solid var(--ink);
+  font-size: 15px;
+  line-height: 1.05;
+}
+</style>

@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import type { Finding, JointFacts, Step, StepException } from '@jugalis/core'
+import { computed, ref, watch } from 'vue'
+import { useJob } from '../../stores/job'
+import { usePrefs } from '../../stores/prefs'
+import { useNarrow } from '../../use-narrow'
+import BigAction from './BigAction.vue'
+import { useCautions } from './use-cautions'
+import type { Phase } from './use-joint'
+
+/** The lower half: caution, the one large action, exceptions in their fixed places. Knows no method. */
+const props = defineProps<{
+  facts: JointFacts
+  phase: Phase
+  step: Step | null
+  label: string
+  stops: readonly Finding[]
+  /** Work may not go on at this step. */
+  held: boolean
+  judging: boolean
+  unread: boolean
+  wayBack: Step | null
+  next: JointFacts | null
+}>()
+const emit = defineEmits<{
+  act: []
+  again: [step: Step]
+  except: [e: StepException]
+  cutOut: [reason: string]
+  letGo: []
+  go: [id: string]
+  sheet: [which: 'earlier' | 'down' | 'skip' | 'batch']
+}>()
+const job = useJob()
+const prefs = usePrefs()
+const narrow = useNarrow()
+const working = computed(() => props.phase === 'step' || props.phase === 'window')
+const caution = computed(() => (working.value ? (props.step?.cautions ?? []) : []))
+const { unseen, markSeen } = useCautions(caution)
+const begun = computed(() => Boolean(props.facts.life?.done.length))
+const exceptions = computed(() => props.step?.exceptions ?? [])
+/** What can be done besides, in fixed order. The phone shows three and keeps the rest behind one button. */
+interface Way {
+  key: string
+  says: string
+  go: () => void
+}
+const ways = computed<Way[]>(() => {
+  const out: Way[] = []
+  const way = (key: string, says: string, go: () => void): void => void out.push({ key, says, go })
+  const back = props.wayBack
+  if (back) way('again', `${job.t(back.action)} again`, () => emit('again', back))
+  for (const e of exceptions.value) if (e.id !== 'put-down') way(e.id, job.t(e.says), () => emit('except', e))
+  if (begun.value) {
+    way('earlier', 'It was earlier…', () => emit('sheet', 'earlier'))
+    way('down', 'Put it down', () => emit('sheet', 'down'))
+  }
+  if (props.step && props.step.skip !== 'stop' && props.phase === 'step')
+    way('skip', 'Skip…', () => emit('sheet', 'skip'))
+  if (props.phase === 'step') way('batch', 'Made before…', () => emit('sheet', 'batch'))
+  return out
+})
+const SHOWN = 3
+const more = ref(false)
+watch(
+  () => `${props.facts.id} ${props.step?.id}`,
+  () => (more.value = false),
+)
+const few = computed(() => narrow.value && !more.value && ways.value.length > SHOWN)
+const shown = computed(() => (few.value ? ways.value.slice(0, SHOWN - 1) : ways.value))
+defineExpose({ unseen })
+</script>
+
+<template>
+  <div class="low">
+    <p v-if="unseen" class="caution">
+      <span><strong>Caution:</strong> {{ job.t(unseen) }}</span>
+      <button type="button" class="button" @click="markSeen(unseen.code)">Seen</button>
+    </p>
+    <p v-else-if="caution.length" class="caution">
+      <span><strong>Caution:</strong> {{ caution.map((c) => job.t(c)).join(' ') }}</span>
+    </p>
+    <template v-if="phase === 'failed'">
+      <BigAction
+        label="Cut out, begin again"
+        hint="both lives stay in the log"
+        @act="emit('cutOut', 'judged failed')"
+      />
+    </template>
+    <template v-else-if="phase === 'hold'">
+      <BigAction label="Hands stay on the pipe" hint="no tap needed" disabled />
+      <div class="exceptions">
+        <button type="button" class="button" @click="emit('letGo')">Let go early</button>
+        <button type="button" class="button" @click="emit('sheet', 'earlier')">It was earlier…</button>
+      </div>
+    </template>
+    <template v-else-if="phase === 'rest'">
+      <BigAction v-if="next" :label="`Next: ${next.tag}`" @act="emit('go', next.id)" />
+      <BigAction v-else label="All joints are made" disabled />
+      <div class="exceptions">
+        <button type="button" class="button" @click="emit('sheet', 'down')">Something happened</button>
+        <button type="button" class="button stop" @click="emit('cutOut', 'cut out by decision')">
+          Cut it out
+        </button>
+      </div>
+    </template>
+    <template v-else-if="step">
+      <BigAction
+        :label="held ? 'Not like this' : label"
+        :hint="held ? job.t(stops[0]!) : judging && unread ? 'say it first' : job.t(step.hint)"
+        :disabled="held || (judging && unread)"
+        :small="judging"
+        @act="emit('act')"
+      />
+      <div class="exceptions">
+        <button v-for="w in shown" :key="w.key" type="button" class="button" @click="w.go()">
+          {{ w.says }}
+        </button>
+        <button v-if="few" type="button" class="button" @click="more = true">More…</button>
+      </div>
+    </template>
+    <label v-if="!narrow || more" class="wet">
+      <input v-model="prefs.prefs.wet" type="checkbox" /> wet screen: long press
+    </label>
+  </div>
+</template>
+
+<style scoped>
+.low {
+  margin-top: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+}
+.exceptions {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.exceptions .button {
+  flex: 1 1 30%;
+  min-height: 56px;
+  padding: 0 8px;
+}
+.caution {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+  border-top: 1.5px solid var(--edge);
+  padding-top: 6px;
+}
+.caution .button {
+  min-height: 56px;
+}
+.wet {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 56px;
+}
+.wet input {
+  width: 24px;
+  height: 24px;
+}
+</style>

@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import { type JointFacts, newestChart } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, reactive, ref } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { hhmm, lastAt } from '../../when'
+import StepReads from './reads/StepReads.vue'
+import { isNumber } from './use-writes'
+
+/**
+ * Several joints, or one, written down afterwards in one entry: what was done to each, between which times. Clocks
+ * count from the latest, windows from the earliest: nothing is made better by being written late.
+ */
+const props = defineProps<{
+  like: JointFacts
+  candidates: readonly JointFacts[]
+  marked: readonly string[]
+}>()
+const emit = defineEmits<{ close: [] }>()
+const job = useJob()
+const clock = useClock()
+const zone = computed(() => job.state.job.zone)
+const chosen = ref<string[]>(
+  props.candidates.map((f) => f.id).filter((id) => id === props.like.id || props.marked.includes(id)),
+)
+/** Steps that are still to be done, in order, each after the one before it. */
+const steps = computed(() => {
+  const from = props.like.steps.findIndex((s) => s.id === props.like.nextStep?.id)
+  return from < 0 ? [] : props.like.steps.slice(from)
+})
+const upTo = ref(steps.value.find((s) => s.reaches === 'made')?.id ?? steps.value[0]?.id ?? '')
+const doing = computed(() => steps.value.slice(0, steps.value.findIndex((s) => s.id === upTo.value) + 1))
+const reads = computed(() => doing.value.flatMap((s) => s.reads))
+const readings = ref<Record<string, number | string | number[][] | null>>({})
+const typed = reactive({ from: '', to: hhmm(clock.nowS, zone.value) })
+const daysBack = ref(0)
+const basis = ref<'seen' | 'memory' | null>(null)
+const fault = ref('')
+const toggle = (id: string): void => {
+  chosen.value = chosen.value.includes(id) ? chosen.value.filter((x) => x !== id) : [...chosen.value, id]
+}
+/** What each step is written with: its own readings, and of each choice the good option that its button says. */
+function valuesOf(s: (typeof steps.value)[number]): Record<string, unknown> {
+  return Object.fromEntries(
+    s.reads.flatMap((r): [string, unknown][] => {
+      if (r.control === 'choice' && !r.asked) return [[r.key, r.options?.[0]]]
+      const v = readings.value[r.key] ?? null
+      return v === null ? [] : [[r.key, v]]
+    }),
+  )
+}
+async function keep(): Promise<void> {
+  const fromS = lastAt(typed.from, clock.nowS, zone.value, daysBack.value)
+  const toS = lastAt(typed.to, clock.nowS, zone.value, daysBack.value)
+  const unread = reads.value.find(
+    (r) => (isNumber(r) || r.asked) && r.needed && (readings.value[r.key] ?? null) === null,
+  )
+  fault.value = !chosen.value.length
+    ? 'Choose at least one joint.'
+    : fromS === null || toS === null
+      ? 'Say between which times, like 14:02 and 14:20.'
+      : fromS > toS
+        ? 'The first time lies after the second.'
+        : !basis.value
+          ? 'Say whether it was noted at the time or is from memory.'
+          : unread
+            ? `Not read yet: ${job.t(unread.label)}.`
+            : ''
+  if (fault.value || fromS === null || toS === null) return
+  const joints = props.candidates.filter((f) => chosen.value.includes(f.id))
+  const pin = (f: JointFacts) => ({
+    rules: f.method?.version ?? 1,
+    chart: newestChart(job.state),
+    school: f.place.line.school,
+    table: job.state.job.table,
+  })
+  await job.write(
+    [
+      {
+        kind: 'batch-done',
+        data: {
+          joints: joints.map((f) => ({ jointId: f.id, life: f.lifeNo, ...(f.life ? {} : { pin: pin(f) }) })),
+          steps: doing.value.map((s) => ({ step: s.id, readings: valuesOf(s) })),
+          fromS: fromS - clock.offsetS,
+          toS: toS - clock.offsetS,
+          basis: basis.value,
+        },
+      },
+    ],
+    `${joints.length} ${joints.length === 1 ? 'joint' : 'joints'}, ${typed.from} to ${typed.to}, one entry.`,
+  )
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet title="Made before, written now" @close="emit('close')">
+    <p class="strong">{{ chosen.length }} of {{ candidates.length }} in {{ like.place.piece.size }}</p>
+    <div class="chips tags">
+      <button
+        v-for="f in candidates"
+        :key="f.id"
+        type="button"
+        class="button"
+        :class="{ main: chosen.includes(f.id) }"
+        :aria-pressed="chosen.includes(f.id)"
+        @click="toggle(f.id)"
+      >
+        {{ f.tag }}
+      </button>
+      <button
+        v-if="chosen.length < candidates.length"
+        type="button"
+        class="button"
+        @click="chosen = candidates.map((f) => f.id)"
+      >
+        all {{ candidates.length }}
+      </button>
+    </div>
+    <p class="strong">Done, up to</p>
+    <div class="chips" role="radiogroup" aria-label="Done up to">
+      <button
+        v-for="s in steps"
+        :key="s.id"
+        type="button"
+        class="button"
+        :class="{ main: s.id === upTo }"
+        role="radio"
+        :aria-checked="s.id === upTo"
+        @click="upTo = s.id"
+      >
+        {{ job.t(s.action) }}
+      </button>
+    </div>
+    <div class="times">
+      <span>
+        <label for="batch-from">Between</label>
+        <ElInput id="batch-from" v-model="typed.from" size="large" placeholder="14:02" />
+      </span>
+      <span>
+        <label for="batch-to">and</label>
+        <ElInput id="batch-to" v-model="typed.to" size="large" />
+      </span>
+      <span class="chips" role="radiogroup" aria-label="Day">
+        <button
+          v-for="[d, says] in [
+            [0, 'today'],
+            [1, 'yesterday'],
+          ] as const"
+          :key="d"
+          type="button"
+          class="button"
+          :class="{ main: daysBack === d }"
+          role="radio"
+          :aria-checked="daysBack === d"
+          @click="daysBack = d"
+        >
+          {{ says }}
+        </button>
+      </span>
+    </div>
+    <StepReads v-if="reads.length" v-model="readings" :joint-id="like.id" :reads="reads" />
+    <p v-if="reads.length && chosen.length > 1" class="why">The same reading for each of them.</p>
+    <div class="chips" role="radiogroup" aria-label="How it is known">
+      <button
+        v-for="[b, says] in [
+          ['seen', 'noted at the time'],
+          ['memory', 'from memory'],
+        ] as const"
+        :key="b"
+        type="button"
+        class="button"
+        :class="{ main: basis === b }"
+        role="radio"
+        :aria-checked="basis === b"
+        @click="basis = b"
+      >
+        {{ says }}
+      </button>
+    </div>
+    <p class="why">Waits count from the later time, windows from the earlier.</p>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <button type="button" class="button main" @click="keep">Write it down</button>
+  </Sheet>
+</template>
+
+<style scoped>
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.tags {
+  max-height: 200px;
+  overflow-y: auto;
+}
+.button {
+  min-height: 56px;
+}
+.times {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 10px;
+}
+.times > span {
+  flex: 1 1 90px;
+}
+label {
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import type { Done, JointFacts } from '@jugalis/core'
+import { computed } from 'vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
+import { hhmmss } from '../../when'
+
+/** Somebody else is at this joint: who, since when; and where two wrote the same doing, which of them stands. */
+const props = defineProps<{ facts: JointFacts }>()
+const job = useJob()
+const clock = useClock()
+const session = useSession()
+const NEAR_S = 900
+const me = computed(() => session.person?.personId ?? '')
+const done = computed<readonly Done[]>(() => props.facts.life?.done ?? [])
+const says = (d: Done): string => {
+  const step = props.facts.steps.find((s) => s.id === d.step)
+  return step ? job.t(step.action).toLowerCase() : d.step
+}
+const other = computed(() => {
+  const last = done.value.at(-1)
+  return last && last.by !== me.value && props.facts.nextStep && clock.nowS - last.latestS < NEAR_S
+    ? last
+    : null
+})
+/** The last doing, if two people wrote it. */
+const contested = computed<readonly Done[]>(() => {
+  const last = done.value.at(-1)
+  if (!last || last.readings.again === true) return []
+  const same = done.value.filter((d) => d.step === last.step && d.readings.again !== true)
+  return new Set(same.map((d) => d.by)).size > 1 ? same : []
+})
+async function agree(stands: Done): Promise<void> {
+  const gone = contested.value.filter((d) => d !== stands)
+  await job.write(
+    gone.map((d) => ({
+      kind: 'correction',
+      data: { target: d.eventId, undo: true, reason: `agreed: ${job.nameOf(stands.by)}\u2019s entry stands` },
+    })),
+    `${job.nameOf(stands.by)}\u2019s entry stands; the other is kept as corrected.`,
+  )
+}
+</script>
+
+<template>
+  <div v-if="contested.length" class="others" role="status">
+    <p>
+      Written twice:
+      <template v-for="(d, i) in contested" :key="d.eventId">
+        {{ i ? ', ' : '' }}{{ job.nameOf(d.by) }} {{ hhmmss(d.latestS, job.state.job.zone) }}</template
+      >. The careful one counts until you agree.
+    </p>
+    <div class="buttons">
+      <button v-for="d in contested" :key="d.eventId" type="button" class="button" @click="agree(d)">
+        {{ job.nameOf(d.by) }}’s stands
+      </button>
+    </div>
+  </div>
+  <p v-else-if="other" class="others" role="status">
+    {{ job.nameOf(other.by) }} is making this joint ({{ says(other) }},
+    {{ hhmmss(other.latestS, job.state.job.zone) }}). What you tap is written beside it.
+  </p>
+</template>
+
+<style scoped>
+.others {
+  border: 1.5px solid var(--edge);
+  padding: 6px 10px;
+}
+.button {
+  min-height: 56px;
+}
+</style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useJob } from '../../stores/job'
+import type { useTools } from './use-tools'
+
+/** A code, scanned or typed. A barcode wedge types as a keyboard does; F8 before the code brings it here from anywhere. */
+const props = defineProps<{ tools: ReturnType<typeof useTools> }>()
+const job = useJob()
+const open = ref(false)
+const code = ref('')
+const says = ref('')
+const field = ref<HTMLInputElement>()
+/** Keys of a wedge come faster than a field can take the focus: from F8 to Enter they all belong to the code. */
+let wedge = false
+const PAUSE_MS = 1500
+let pause: ReturnType<typeof setTimeout> | undefined
+function start(): void {
+  open.value = true
+  code.value = ''
+  says.value = ''
+  void nextTick(() => field.value?.focus())
+}
+function read(): void {
+  if (!code.value.trim()) return
+  const wrong = props.tools.scan(code.value)
+  says.value = wrong ? job.t(wrong) : `${code.value.trim()} is in hand.`
+  code.value = ''
+}
+function onKey(e: KeyboardEvent): void {
+  if (e.key === 'F8') {
+    start()
+    wedge = true
+  } else if (!wedge) return
+  else if (e.key === 'Enter') {
+    wedge = false
+    read()
+  } else if (e.key === 'Backspace') code.value = code.value.slice(0, -1)
+  else if (e.key.length === 1 && !e.ctrlKey && !e.metaKey) code.value += e.key
+  else return
+  e.preventDefault()
+  e.stopImmediatePropagation()
+  clearTimeout(pause)
+  // Whoever pressed F8 by hand types on in the field.
+  pause = setTimeout(() => (wedge = false), PAUSE_MS)
+}
+onMounted(() => window.addEventListener('keydown', onKey, true))
+onBeforeUnmount(() => {
+  clearTimeout(pause)
+  window.removeEventListener('keydown', onKey, true)
+})
+</script>
+
+<template>
+  <button v-if="!open" type="button" class="button" @click="start">Scan a code…</button>
+  <span v-else class="scan">
+    <input
+      ref="field"
+      v-model="code"
+      aria-label="Code of a tin or tool"
+      placeholder="code"
+      autocomplete="off"
+      @keydown.enter.prevent="read"
+    />
+    <span role="status">{{ says }}</span>
+  </span>
+</template>
+
+<style scoped>
+.scan {
+  display: flex;
+  flex: 1;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+input {
+  min-height: 56px;
+  width: 160px;
+  padding: 0 12px;
+  border: 2px solid var(--edge);
+  border-radius: 2px;
+  background: var(--sheet);
+  color: var(--ink);
+  font: 600 22px var(--figures);
+}
+.button {
+  min-height: 56px;
+}
+</style>

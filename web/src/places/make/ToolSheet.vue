@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import type { Need, Tool } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, reactive, ref } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { lastAt } from '../../when'
+
+/** A tool of this job: written down once, tried each day, and, when it was wrong, every joint made with it is named. */
+const props = defineProps<{ needs: readonly Need[]; tool: Tool | null }>()
+const emit = defineEmits<{ close: []; take: [kind: string, toolId: string] }>()
+const job = useJob()
+const clock = useClock()
+const zone = computed(() => job.state.job.zone)
+const kinds = computed(() => props.needs.filter((n) => n.unit === 'count' && n.item !== 'fitting'))
+const kind = ref(props.tool?.kind ?? kinds.value[0]?.item ?? '')
+const need = computed(() => kinds.value.find((n) => n.item === kind.value))
+const typed = reactive({ name: props.tool?.name ?? '', dueOn: props.tool?.dueOn ?? '', wrong: '', from: '' })
+const fits = reactive<Record<string, string>>({ ...props.tool?.matches })
+const fault = ref('')
+async function keep(): Promise<void> {
+  if (!typed.name.trim()) return void (fault.value = 'A tool needs the name or number that stands on it.')
+  if (typed.dueOn && !/^\d{4}-\d{2}-\d{2}$/.test(typed.dueOn))
+    return void (fault.value = 'Write the date like 2027-03-31.')
+  const toolId = props.tool?.id ?? crypto.randomUUID()
+  const matches = Object.fromEntries(Object.entries(fits).filter(([, v]) => v.trim()))
+  await job.write(
+    [
+      {
+        kind: 'tool-set',
+        data: {
+          toolId,
+          kind: kind.value,
+          name: typed.name.trim(),
+          matches,
+          ...(typed.dueOn ? { dueOn: typed.dueOn } : {}),
+        },
+      },
+    ],
+    `${typed.name.trim()} is written down.`,
+  )
+  emit('take', kind.value, toolId)
+  emit('close')
+}
+async function proof(good: boolean): Promise<void> {
+  if (!props.tool) return
+  await job.write(
+    [{ kind: 'tool-proof', data: { toolId: props.tool.id, good, how: 'tried before the shift' } }],
+    `${props.tool.name}: ${good ? 'tried, good' : 'tried, not good'}.`,
+  )
+  emit('close')
+}
+async function found(): Promise<void> {
+  const fromS = lastAt(typed.from, clock.nowS, zone.value)
+  if (!props.tool) return
+  if (!typed.wrong.trim()) return void (fault.value = 'Say what is wrong with it.')
+  if (fromS === null) return void (fault.value = 'Say since when, like 07:30.')
+  await job.write(
+    [
+      {
+        kind: 'tool-found',
+        data: { toolId: props.tool.id, fromS: fromS - clock.offsetS, says: typed.wrong.trim() },
+      },
+    ],
+    `Every joint made with ${props.tool.name} since ${typed.from} is to be looked at.`,
+  )
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet :title="tool ? tool.name : 'A tool'" @close="emit('close')">
+    <template v-if="tool">
+      <p class="strong">Tried today?</p>
+      <div class="buttons">
+        <button type="button" class="button main" @click="proof(true)">Tried, good</button>
+        <button type="button" class="button stop" @click="proof(false)">Not good</button>
+      </div>
+      <p class="strong">Found to be wrong</p>
+      <label for="tool-wrong">What is wrong</label>
+      <ElInput id="tool-wrong" v-model="typed.wrong" size="large" placeholder="wrong profile" />
+      <label for="tool-from">Since</label>
+      <ElInput id="tool-from" v-model="typed.from" size="large" placeholder="07:30" />
+      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+      <button type="button" class="button stop" @click="found">Look at every joint made with it</button>
+    </template>
+    <template v-else>
+      <div class="buttons" role="radiogroup" aria-label="Kind of tool">
+        <button
+          v-for="n in kinds"
+          :key="n.item"
+          type="button"
+          class="button"
+          :class="{ main: n.item === kind }"
+          role="radio"
+          :aria-checked="n.item === kind"
+          @click="kind = n.item"
+        >
+          {{ n.item.replaceAll('-', ' ') }}
+        </button>
+      </div>
+      <label for="tool-name">Name or number on it</label>
+      <ElInput id="tool-name" v-model="typed.name" size="large" />
+      <template v-for="(wants, key) in need?.matches" :key="key">
+        <label :for="`tool-${key}`">Its {{ key }} (needed here: {{ wants }})</label>
+        <ElInput :id="`tool-${key}`" v-model="fits[key]" size="large" />
+      </template>
+      <label for="tool-due">Next service or calibration</label>
+      <ElInput id="tool-due" v-model="typed.dueOn" size="large" placeholder="2027-03-31" />
+      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+      <button type="button" class="button main" @click="keep">Keep it</button>
+    </template>
+  </Sheet>
+</template>
+
+<style scoped>
+.button {
+  min-height: 56px;
+}
+</style>

@@ -1,0 +1,36 @@
+import type { JointFacts, JointLook } from '@jugalis/core'
+
+export interface Group {
+  title: string
+  joints: JointFacts[]
+}
+/** What somebody has begun stands before what nobody has touched. */
+const begunFirst = (a: JointFacts, b: JointFacts): number => Number(Boolean(b.life)) - Number(Boolean(a.life))
+const byTag = (a: JointFacts, b: JointFacts): number => (a.tag < b.tag ? -1 : a.tag > b.tag ? 1 : 0)
+
+/** Joints under what they ask for: what is assembled and not fixed first, since that is what gets forgotten. */
+export function groupsOf(
+  facts: Iterable<JointFacts>,
+  looks: ReadonlyMap<string, JointLook>,
+): { all: JointFacts[]; toMake: JointFacts[]; groups: Group[] } {
+  const all = [...facts].sort(byTag)
+  const [unfixed, toMake, lookAt, made]: JointFacts[][] = [[], [], [], []]
+  for (const f of all) {
+    const glyph = looks.get(f.id)?.glyph
+    const verdict = f.inspection?.verdict
+    if (glyph === 'unfixed') unfixed?.push(f)
+    else if (f.homeAtS === null || verdict === 'fail') toMake?.push(f)
+    else if (verdict === 'unknown') lookAt?.push(f)
+    else made?.push(f)
+  }
+  toMake?.sort((a, b) => begunFirst(a, b) || byTag(a, b))
+  const groups = (
+    [
+      ['Assembled, not fixed', unfixed],
+      ['To make', toMake],
+      ['To look at', lookAt],
+      ['Made', made],
+    ] as const
+  ).flatMap(([title, joints]) => (joints?.length ? [{ title, joints }] : []))
+  return { all, toMake: [...(unfixed ?? []), ...(toMake ?? []), ...(lookAt ?? [])], groups }
+}

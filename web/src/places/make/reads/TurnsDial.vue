@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import type { Field } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import { useJob } from '../../../stores/job'
+import NudgeButton from './NudgeButton.vue'
+import { turnsText } from './turns-text'
+
+/** How far a nut was turned: its mark is drawn round from 6 o'clock. Starts unset; the target is shown, never preset. */
+const props = defineProps<{ field: Field; modelValue: number | null }>()
+const emit = defineEmits<{ 'update:modelValue': [number | null] }>()
+const job = useJob()
+const DETENT = 1 / 8
+const R = 84
+const face = ref<SVGSVGElement>()
+const max = computed(() => props.field.max ?? 6)
+const least = computed(() => props.field.target?.value.value ?? null)
+const most = computed(() => {
+  const t = props.field.target
+  return t && least.value !== null ? least.value + t.overMax - t.shortMax : null
+})
+const turned = computed(() => props.modelValue ?? 0)
+function put(turns: number): void {
+  emit('update:modelValue', Math.min(max.value, Math.max(0, Math.round(turns / DETENT) * DETENT)))
+}
+/** Point on a circle after so many turns clockwise from 6 o'clock. */
+const at = (turns: number, r: number): [number, number] => {
+  const a = Math.PI / 2 + turns * 2 * Math.PI
+  return [Math.cos(a) * r, Math.sin(a) * r]
+}
+const hexagon = Array.from({ length: 6 }, (_, i) => at(i / 6 + 1 / 12, R - 16).join(',')).join(' ')
+/** Turns are counted outward: each whole turn is a ring of its own, so that 1-1/4 does not look like 1/4. */
+function spiral(to: number, r0: number): string {
+  const n = Math.max(2, Math.ceil(to * 32))
+  return Array.from({ length: n + 1 }, (_, i) => {
+    const t = (to * i) / n
+    return `${i ? 'L' : 'M'}${at(t, r0 + Math.floor(t) * 5 + (t % 1) * 5).join(' ')}`
+  }).join('')
+}
+let lastTurn = 0
+let dragging = false
+let loose = 0
+const angleOf = (e: PointerEvent): number => {
+  const box = (face.value as SVGSVGElement).getBoundingClientRect()
+  return (
+    Math.atan2(e.clientY - box.top - box.height / 2, e.clientX - box.left - box.width / 2) / (2 * Math.PI)
+  )
+}
+function down(e: PointerEvent): void {
+  face.value?.setPointerCapture(e.pointerId)
+  dragging = true
+  lastTurn = angleOf(e)
+  loose = turned.value
+}
+function move(e: PointerEvent): void {
+  if (!dragging) return
+  const now = angleOf(e)
+  let by = now - lastTurn
+  // Over the seam at 9 o'clock the angle jumps by a whole turn.
+  by -= Math.round(by)
+  lastTurn = now
+  loose = Math.min(max.value, Math.max(0, loose + by))
+  put(loose)
+}
+const words = computed(() => {
+  if (props.modelValue === null)
+    return least.value === null ? 'Draw the mark round.' : `To ${goal.value}. Draw the mark round.`
+  if (least.value === null || most.value === null) return ''
+  const off = (x: number): string => turnsText(x)
+  const tolerance = props.field.target?.shortMax ?? 0
+  if (turned.value < least.value - tolerance) return `${off(least.value - turned.value)} short`
+  if (turned.value > most.value + tolerance) return `${off(turned.value - most.value)} too far`
+  return 'as far as it should be'
+})
+const goal = computed(() =>
+  least.value === null
+    ? ''
+    : most.value !== null && most.value > least.value
+      ? `${turnsText(least.value)} to ${turnsText(most.value)}`
+      : turnsText(least.value),
+)
+</script>
+
+<template>
+  <div class="dial">
+    <NudgeButton
+      says="−1/8"
+      label="less, an eighth of a turn"
+      :disabled="!turned"
+      @nudge="put(turned - DETENT)"
+    />
+    <svg
+      ref="face"
+      viewBox="-106 -106 212 212"
+      class="nut"
+      role="slider"
+      tabindex="0"
+      :aria-label="job.t(field.label)"
+      aria-valuemin="0"
+      :aria-valuemax="max"
+      :aria-valuenow="turned"
+      :aria-valuetext="`${turnsText(turned)}, ${words}`"
+      @pointerdown="down"
+      @pointermove="move"
+      @pointerup="dragging = false"
+      @pointercancel="dragging = false"
+      @keydown.up.right.prevent="put(turned + DETENT)"
+      @keydown.down.left.prevent="put(turned - DETENT)"
+    >
+      <circle r="104" class="ground" />
+      <path
+        v-for="h in 12"
+        :key="h"
+        :d="`M${at(h / 12, 98).join(' ')}L${at(h / 12, 104).join(' ')}`"
+        class="hour"
+      />
+      <path v-if="least" :d="spiral(least, R)" class="goal" />
+      <polygon :points="hexagon" class="hex" />
+      <circle r="34" class="bore" />
+      <path v-if="turned" :d="spiral(turned, R)" class="made" />
+      <path :d="`M${at(turned, 34).join(' ')}L${at(turned, R + 4).join(' ')}`" class="mark" />
+      <text y="10" text-anchor="middle" class="figure">
+        {{ modelValue === null ? '?' : turnsText(turned) }}
+      </text>
+    </svg>
+    <NudgeButton says="+1/8" label="more, an eighth of a turn" @nudge="put(turned + DETENT)" />
+    <p class="words" aria-live="polite">{{ words }}</p>
+  </div>
+</template>
+
+<style scoped>
+.dial {
+  width: 100%;
+  display: grid;
+  grid-template-columns: 72px 1fr 72px;
+  align-items: center;
+  gap: 4px 8px;
+}
+.nut {
+  width: 100%;
+  max-height: 196px;
+  touch-action: none;
+  cursor: grab;
+}
+.ground {
+  fill: var(--sheet);
+  stroke: var(--edge);
+}
+.hour {
+  stroke: var(--edge);
+  stroke-width: 2;
+}
+.hex {
+  fill: var(--pipe);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.bore {
+  fill: var(--sheet);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.goal {
+  fill: none;
+  stroke: var(--violet);
+  stroke-width: 3;
+  stroke-dasharray: 5 4;
+}
+.made {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 5;
+}
+.mark {
+  stroke: var(--ink);
+  stroke-width: 6;
+}
+.figure {
+  font: 600 24px var(--figures);
+  fill: var(--ink);
+}
+.words {
+  grid-column: 1 / -1;
+  text-align: center;
+}
+</style>
