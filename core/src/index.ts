@@ -13,6 +13,7 @@ export {
   type Span,
   cleanReadings,
   historyOf,
+  withForecast,
   spanAt,
 } from './conditions/history.js'
 export type * from './methods/method.js'
@@ -27,7 +28,7 @@ export { readEvents } from './joint/read.js'
 export { foldJob } from './joint/fold.js'
 export * from './joint/state.js'
 export { type JointPlace, begunJoints, jointPlaces, jointSpec } from './joint/lookup.js'
-export { conditionsAt, wallHistory } from './joint/climate.js'
+export { type PlaceHealth, conditionsAt, placeHealth, wallHistory } from './joint/climate.js'
 export * from './joint/assess.js'
 export { dayOf } from './joint/days.js'
 export { entriesWithoutCycle, hotWorkPermit, mismatches, toolWrong } from './joint/tools.js'

@@ -200,7 +200,7 @@ describe('one joint, one life', () => {
     )
     const last = log.events.at(-1) as JobEvent
     last.occurredAtS = T0 + 7200 // the device was two hours slow
-    expect(foldJob(log.events).readings.get(PLACE)?.wall).toEqual([{ atS: T0 + 3600, value: 12 }])
+    expect(foldJob(log.events).readings.get(PLACE)?.wall).toMatchObject([{ atS: T0 + 3600, value: 12 }])
   })
   it('a superseded reading and a forecast do not count', () => {
     const log = lineJob(1)
@@ -214,7 +214,7 @@ describe('one joint, one life', () => {
       supersedes: wrong,
     })
     log.put('reading', { placeId: PLACE, what: 'wall', basis: 'forecast', atS: T0 + 60, value: -5 })
-    expect(foldJob(log.events).readings.get(PLACE)?.wall).toEqual([{ atS: T0, value: 9.9 }])
+    expect(foldJob(log.events).readings.get(PLACE)?.wall).toMatchObject([{ atS: T0, value: 9.9 }])
   })
   it('the windows: cement open too long is judged as missed, a tap shortly after the limit is asked', () => {
     const at = (homeAfter: number) => {

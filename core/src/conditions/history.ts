@@ -23,6 +23,10 @@ export type History = readonly Span[]
 export interface Reading {
   atS: number
   value: number
+  /** The entry it came in. */
+  eventId?: string
+  /** Typed by a person, who looked: no jump of it is doubted. */
+  sure?: boolean
 }
 export interface CleanReadings {
   kept: Reading[]
@@ -44,7 +48,8 @@ export function cleanReadings(readings: readonly Reading[]): CleanReadings {
   const steady: Reading[] = []
   for (const r of sorted) {
     const last = steady.at(-1)
-    if (last && r.atS - last.atS <= JUMP_S && Math.abs(r.value - last.value) > JUMP_K) jumps.push(r)
+    if (!r.sure && last && r.atS - last.atS <= JUMP_S && Math.abs(r.value - last.value) > JUMP_K)
+      jumps.push(r)
     else steady.push(r)
   }
   const blips: Reading[] = []
@@ -112,6 +117,19 @@ export function historyOf(readings: readonly Reading[]): History {
     basis: 'projected',
   })
   return spans
+}
+
+/**
+ * A history that goes on by a forecast after its last reading: for planning. What it says of the time to come stays
+ * `projected`, so nothing is signed off by it.
+ */
+export function withForecast(readings: readonly Reading[], forecast: readonly Reading[]): History {
+  const last = cleanReadings(readings).kept.at(-1)
+  const ahead = last ? forecast.filter((r) => r.atS > last.atS) : []
+  if (!last || !ahead.length) return historyOf(readings)
+  return historyOf([...readings, ...ahead.map((r) => ({ ...r, sure: true }))]).map((s) =>
+    s.fromS >= last.atS ? { ...s, basis: 'projected' as const } : s,
+  )
 }
 
 /** A history from exact steps: each value holds until the next (the calculation door). */

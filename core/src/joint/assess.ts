@@ -141,7 +141,7 @@ function contextOf(
   return {
     school: pin.school,
     pin,
-    wall: jointHistory(state, joint, place.line.placeId),
+    wall: jointHistory(state, joint, place.line.placeId, mode === 'accumulate'),
     airC: at.airC,
     wallC: at.wallC ?? at.airC,
     humidityPct: at.humidityPct,

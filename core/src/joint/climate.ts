@@ -1,4 +1,11 @@
-import { GAP_S, type History, historyOf, type Reading } from '../conditions/history.js'
+import {
+  GAP_S,
+  type History,
+  cleanReadings,
+  historyOf,
+  type Reading,
+  withForecast,
+} from '../conditions/history.js'
 import type { JobState, JointState } from './state.js'
 
 const histories = new WeakMap<readonly Reading[], { length: number; history: History }>()
@@ -12,22 +19,72 @@ function historyFrom(readings: readonly Reading[]): History {
 }
 const NOTHING: readonly Reading[] = []
 
+const planned = new WeakMap<
+  readonly Reading[],
+  { length: number; ahead: readonly Reading[]; history: History }
+>()
+
 /** Temperatures that cure the joints of a place: the wall's, or the air's where nobody read the wall. */
-export function wallHistory(state: JobState, placeId: string): History {
+export function wallHistory(state: JobState, placeId: string, planning = false): History {
   const p = state.readings.get(placeId)
-  return historyFrom(p?.wall.length ? p.wall : (p?.air ?? NOTHING))
+  const readings = p?.wall.length ? p.wall : (p?.air ?? NOTHING)
+  const f = planning ? state.forecasts.get(placeId) : undefined
+  const ahead = f?.wall.length ? f.wall : f?.air
+  if (!ahead?.length) return historyFrom(readings)
+  const had = planned.get(readings)
+  if (had && had.length === readings.length && had.ahead === ahead) return had.history
+  const history = withForecast(readings, ahead)
+  planned.set(readings, { length: readings.length, ahead, history })
+  return history
+}
+
+/** What is wrong with what is known of a place: shown, never silently mended. */
+export interface PlaceHealth {
+  lastAtS: number | null
+  /** Times without a reading for over two hours; the last may still be open. */
+  gaps: { fromS: number; toS: number }[]
+  /** Jumps of more than 15 K in 5 min: set aside until a person says which is right. */
+  jumps: Reading[]
+  /** Dips that one reading alone saw: shown, not counted. */
+  blips: Reading[]
+  forecastToS: number | null
+}
+/** @param sinceS from when on gaps are looked for, epoch seconds. */
+export function placeHealth(state: JobState, placeId: string, sinceS: number, nowS: number): PlaceHealth {
+  const p = state.readings.get(placeId)
+  const readings = p?.wall.length ? p.wall : (p?.air ?? NOTHING)
+  const { kept, jumps, blips } = cleanReadings(readings)
+  const times = [...kept.map((r) => r.atS).filter((t) => t <= nowS), nowS]
+  const gaps = times.slice(1).flatMap((toS, i) => {
+    const fromS = times[i] as number
+    return toS - fromS > GAP_S && toS > sinceS ? [{ fromS, toS }] : []
+  })
+  const f = state.forecasts.get(placeId)
+  const ahead = [...(f?.wall ?? []), ...(f?.air ?? [])].map((r) => r.atS)
+  return {
+    lastAtS: kept.at(-1)?.atS ?? null,
+    gaps,
+    jumps,
+    blips,
+    forecastToS: ahead.length ? Math.max(...ahead) : null,
+  }
 }
 
 /** History along a joint's places: it may have been moved from one to another. */
-export function jointHistory(state: JobState, joint: JointState, linePlaceId: string): History {
-  if (!joint.placements.length) return wallHistory(state, linePlaceId)
+export function jointHistory(
+  state: JobState,
+  joint: JointState,
+  linePlaceId: string,
+  planning = false,
+): History {
+  if (!joint.placements.length) return wallHistory(state, linePlaceId, planning)
   const moves = [...joint.placements].sort((a, b) => a.fromS - b.fromS)
   const all = [{ fromS: -Infinity, placeId: linePlaceId }, ...moves]
   const stays = all.filter((stay, i) => i === 0 || stay.placeId !== all[i - 1]?.placeId)
-  if (stays.length === 1) return wallHistory(state, linePlaceId)
+  if (stays.length === 1) return wallHistory(state, linePlaceId, planning)
   return stays.flatMap((stay, i) => {
     const untilS = stays[i + 1]?.fromS ?? Infinity
-    const history = wallHistory(state, stay.placeId)
+    const history = wallHistory(state, stay.placeId, planning)
     return history
       .map((s, k) => ({ s, untilS: history[k + 1]?.fromS ?? Infinity }))
       .filter((x) => x.untilS > stay.fromS && x.s.fromS < untilS)

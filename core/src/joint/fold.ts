@@ -61,6 +61,13 @@ export function foldJob(events: readonly JobEvent[]): JobState {
   return state
 }
 
+/** A probe's clock may be out by so much. */
+const FUTURE_S = 300
+const forecastOf = (s: JobState, id: string) => {
+  let f = s.forecasts.get(id)
+  if (!f) s.forecasts.set(id, (f = { air: [], wall: [] }))
+  return f
+}
 const placeOf = (s: JobState, id: string) => {
   let p = s.readings.get(id)
   if (!p) s.readings.set(id, (p = { air: [], wall: [], humidity: [] }))
@@ -138,12 +145,23 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       how: str(d.how),
     }),
   reading: (s, e, d) => {
-    // A forecast never counts; it has no place among what was read.
-    if (d.basis === 'forecast') return
     const what = d.what === 'air' || d.what === 'humidity' ? d.what : 'wall'
     const value = num(d.value)
     const atS = instant(e, d.atS)
-    if (value !== null && atS !== null) placeOf(s, str(d.placeId))[what].push({ atS, value })
+    if (value === null || atS === null) return
+    // A forecast never counts; it has no place among what was read.
+    if (d.basis === 'forecast') {
+      if (what !== 'humidity') forecastOf(s, str(d.placeId))[what].push({ atS, value })
+      return
+    }
+    // Nobody reads what has not been yet: kept in the log, and of no effect.
+    if (atS > e.occurredAtS + e.clockErrorS + FUTURE_S) return flagged(s, e, 'flag-future-reading')
+    placeOf(s, str(d.placeId))[what].push({
+      atS,
+      value,
+      eventId: e.id,
+      ...(d.basis === 'typed' ? { sure: true } : {}),
+    })
   },
   'tin-set': (s, _e, d) =>
     void s.tins.set(str(d.tinId), {

@@ -172,6 +172,8 @@ export interface JobState {
   stock: StockSet | null
   sections: Map<string, Section>
   readings: Map<string, PlaceReadings>
+  /** What somebody expects of the days to come: for planning only. */
+  forecasts: Map<string, { air: Reading[]; wall: Reading[] }>
   tins: Map<string, { plastic: string; code: string; expiresOn: string }>
   tools: Map<string, Tool>
   permits: Permit[]
@@ -197,6 +199,7 @@ export const emptyState = (): JobState => ({
   stock: null,
   sections: new Map(),
   readings: new Map(),
+  forecasts: new Map(),
   tins: new Map(),
   tools: new Map(),
   permits: [],

@@ -110,6 +110,8 @@ export function recordFindings(
   life: Life,
   steps: readonly Step[],
 ): Finding[] {
+  // Most lives have nothing of the kind, and there may be thousands of them.
+  if (!life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)) return []
   const lastLookS = Math.max(
     ...life.done
       .filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified')

@@ -71,6 +71,7 @@ export const ANSWERS: Wordings = {
   'flag-unknown-life': 'Written for a life of this joint that had not begun. Kept, no credit.',
   'flag-unknown-target': 'Corrects an entry that is not here. Kept, no credit.',
   'flag-unknown-item': 'Names something that is not in this job. Kept, no credit.',
+  'flag-future-reading': 'A reading from the future: the clock of its probe is wrong. Kept, not counted.',
   'flag-evidence':
     'A reading that came after the verdict would have moved it. The verdict stands; look again.',
 }
