@@ -12,6 +12,7 @@ import { answerErrors, unknownRoute } from './errors.js'
 import type { Heavy } from './heavy.js'
 import { type Heads, headsOf } from './live/heads.js'
 import { calcRoutes } from './routes/calc.js'
+import { deviceDoor } from './routes/devices.js'
 import { jobRoutes } from './routes/jobs.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
 
@@ -36,6 +37,7 @@ const WEEK_MS = 7 * 86400_000
 export function createApp(o: AppOptions): Express {
   const app = express()
   const nowS = o.nowS ?? (() => Date.now() / 1000)
+  const heads = o.heads ?? headsOf(o.pool)
   app.disable('x-powered-by')
   // Nothing the API answers is asked for again by its tag; to hash a log of ten megabytes takes longer than to send it.
   app.disable('etag')
@@ -75,6 +77,8 @@ export function createApp(o: AppOptions): Express {
   app.use('/api/calc', limit(6000), calcRoutes(o.heavy))
   if (o.yardstick)
     app.post('/api/yardstick', express.json({ limit: '1mb' }), (_req, res) => void res.json({}))
+  // Instruments have tokens, not sessions.
+  app.use('/api/devices', limit(600), deviceDoor(o.pool, nowS, heads))
   const Store = connectPgSimple(session)
   app.use(
     '/api',
@@ -89,7 +93,7 @@ export function createApp(o: AppOptions): Express {
   )
   app.post('/api/session', limit(30))
   app.use('/api/session', sessionRoutes(o.pool))
-  app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS, o.heads ?? headsOf(o.pool)))
+  app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS, heads))
   app.use('/api', unknownRoute)
   if (o.webRoot && existsSync(o.webRoot)) serveWeb(app, o.webRoot)
   app.use(unknownRoute)

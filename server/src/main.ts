@@ -3,6 +3,7 @@ import http from 'node:http'
 import https from 'node:https'
 import { seedDemo } from '../../demo/seed.js'
 import { createApp } from './app.js'
+import { playStandIns } from './devices/stand-ins.js'
 import { heavyThread } from './heavy.js'
 import { headsOf } from './live/heads.js'
 import { connect, migrateUnderLock } from './db/connect.js'
@@ -32,6 +33,8 @@ async function main(): Promise<void> {
     webRoot: process.env.WEB_ROOT,
     https: tls !== null,
   })
+  const stand =
+    process.env.STAND_INS === '0' ? null : playStandIns(database.pool, heads, () => Date.now() / 1000)
   const server = tls ? https.createServer(tls, app) : http.createServer(app)
   const port = Number(env('PORT', '7170'))
   server.on('error', (e: NodeJS.ErrnoException) => {
@@ -47,13 +50,12 @@ async function main(): Promise<void> {
   const stop = (): void => {
     if (stopping) return
     stopping = true
-    server.close(
-      () =>
-        void heads
-          .stop()
-          .then(() => database.close())
-          .then(() => process.exit(0)),
-    )
+    server.close(() => {
+      void Promise.resolve(stand?.stop())
+        .then(() => heads.stop())
+        .then(() => database.close())
+        .then(() => process.exit(0))
+    })
     server.closeAllConnections()
   }
   process.on('SIGTERM', stop)

@@ -95,3 +95,25 @@ export const event = pgTable(
     unique('event_device').on(t.jobId, t.deviceId, t.deviceSeq),
   ],
 )
+
+/** Instruments that report to a job by themselves. Of a token only its hash is kept. */
+export const device = pgTable(
+  'device',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.jobId),
+    deviceId: uuid('device_id').notNull(),
+    name: text('name').notNull(),
+    kind: text('kind').notNull(),
+    /** Where a probe hangs; which tool a tool's report is about. */
+    placeId: text('place_id'),
+    toolId: text('tool_id'),
+    tokenHash: bytea('token_hash').notNull(),
+    /** How a stand-in behaves; null: a real instrument. */
+    standIn: text('stand_in'),
+    createdAt: at('created_at').notNull(),
+    revokedAt: at('revoked_at'),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.deviceId] })],
+)

@@ -16,6 +16,7 @@ import { logText, readLog } from '../db/read-log.js'
 import { HttpError } from '../errors.js'
 import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
+import { deviceRoutes } from './devices.js'
 import { exportCsv, exportJob, importJob } from './transfer.js'
 
 const newJob = yup
@@ -102,6 +103,7 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads): Rout
   routes.get('/:jobId/live', async (req, res) => {
     streamHead(res, heads, await jobId(req))
   })
+  routes.use('/:jobId/devices', deviceRoutes(pool, nowS, heads, jobId))
   routes.get('/:jobId/verify', async (req, res) => {
     const id = await jobId(req)
     res.json(checkChain(id, await readLog(pool, id, 0)))

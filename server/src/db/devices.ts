@@ -1,0 +1,107 @@
+import { createHash, randomBytes, randomUUID, timingSafeEqual } from 'node:crypto'
+import { isUuid } from '@jugalis/core'
+import type pg from 'pg'
+import { HttpError } from '../errors.js'
+import { insertMember } from './jobs.js'
+
+export const DEVICE_KINDS = ['probe', 'press-tool', 'torque-tool', 'heat-blanket'] as const
+export type DeviceKind = (typeof DEVICE_KINDS)[number]
+/** How a stand-in behaves: well, or in one of the ways instruments fail. */
+export const STAND_INS = ['well', 'jumps', 'gaps', 'future', 'stuck'] as const
+export type StandIn = (typeof STAND_INS)[number]
+
+export interface Device {
+  jobId: string
+  deviceId: string
+  name: string
+  kind: DeviceKind
+  placeId: string | null
+  toolId: string | null
+  standIn: StandIn | null
+  revoked: boolean
+}
+interface Row {
+  job_id: string
+  device_id: string
+  name: string
+  kind: string
+  place_id: string | null
+  tool_id: string | null
+  stand_in: string | null
+  revoked_at: Date | null
+  token_hash: Buffer
+}
+const COLUMNS = 'job_id, device_id, name, kind, place_id, tool_id, stand_in, revoked_at, token_hash'
+const asDevice = (r: Row): Device => ({
+  jobId: r.job_id,
+  deviceId: r.device_id,
+  name: r.name,
+  kind: r.kind as DeviceKind,
+  placeId: r.place_id,
+  toolId: r.tool_id,
+  standIn: r.stand_in as StandIn | null,
+  revoked: r.revoked_at !== null,
+})
+const hashOf = (secret: string): Buffer => createHash('sha256').update(secret).digest()
+
+export async function devicesOf(pool: pg.Pool, jobId: string): Promise<Device[]> {
+  const r = await pool.query<Row>(`select ${COLUMNS} from device where job_id = $1 order by created_at`, [
+    jobId,
+  ])
+  return r.rows.map(asDevice)
+}
+export async function standIns(pool: pg.Pool): Promise<Device[]> {
+  const r = await pool.query<Row>(
+    `select ${COLUMNS} from device where stand_in is not null and revoked_at is null`,
+  )
+  return r.rows.map(asDevice)
+}
+
+/** Registers an instrument on a job; its token is told once and never again. */
+export async function addDevice(
+  pool: pg.Pool,
+  d: Omit<Device, 'deviceId' | 'revoked'> & { deviceId?: string },
+  nowS: number,
+): Promise<{ deviceId: string; token: string }> {
+  const deviceId = d.deviceId ?? randomUUID()
+  const secret = randomBytes(24).toString('base64url')
+  const r = await pool.query(
+    `insert into device (job_id, device_id, name, kind, place_id, tool_id, stand_in, token_hash, created_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, to_timestamp($9)) on conflict do nothing`,
+    [d.jobId, deviceId, d.name, d.kind, d.placeId, d.toolId, d.standIn, hashOf(secret), nowS],
+  )
+  if (!r.rowCount) throw new HttpError(409, 'id-reused', 'This instrument is already there.', 'deviceId')
+  // Its entries bear its own name, not that of whoever put it up.
+  await insertMember(pool, d.jobId, deviceId, d.name, 'device')
+  return { deviceId, token: `${d.jobId}.${deviceId}.${secret}` }
+}
+
+/** Ends a token. What the instrument wrote stays. */
+export async function revokeDevice(
+  pool: pg.Pool,
+  jobId: string,
+  deviceId: string,
+  nowS: number,
+): Promise<void> {
+  const r = await pool.query(
+    'update device set revoked_at = coalesce(revoked_at, to_timestamp($3)) where job_id = $1 and device_id = $2',
+    [jobId, deviceId, nowS],
+  )
+  if (!r.rowCount) throw new HttpError(404, 'not-found', 'There is no such instrument on this job.')
+}
+
+/** The instrument that a token belongs to. @throws HttpError 401: no token, forged, ended; which of them is not said. */
+export async function deviceOf(pool: pg.Pool, authorization: string | undefined): Promise<Device> {
+  const refused = new HttpError(401, 'device-token', 'This token is not one of an instrument on a job here.')
+  const [jobId = '', deviceId = '', secret = ''] = (
+    /^Bearer (\S+)$/.exec(authorization ?? '')?.[1] ?? ''
+  ).split('.')
+  if (!isUuid(jobId) || !isUuid(deviceId)) throw refused
+  const r = await pool.query<Row>(`select ${COLUMNS} from device where job_id = $1 and device_id = $2`, [
+    jobId,
+    deviceId,
+  ])
+  const row = r.rows[0]
+  if (!row || row.revoked_at || !timingSafeEqual(row.token_hash, hashOf(secret))) throw refused
+  return asDevice(row)
+}

@@ -1,0 +1,123 @@
+import { createHash } from 'node:crypto'
+import { type Draft, KINDS } from '@jugalis/core'
+import type pg from 'pg'
+import * as yup from 'yup'
+import type { Device } from '../db/devices.js'
+import { type Appended, appendBatch } from '../db/log.js'
+import { HttpError } from '../errors.js'
+
+const CLIMATE = ['wall', 'air', 'humidity'] as const
+const TOOL = ['cycle', 'torque', 'blanket'] as const
+/** What an instrument may speak of. */
+const MAY: Readonly<Record<Device['kind'], readonly string[]>> = {
+  probe: CLIMATE,
+  'heat-blanket': [...CLIMATE, 'blanket'],
+  'press-tool': ['cycle'],
+  'torque-tool': ['torque'],
+}
+/** A device may be slow in counting, but it cannot report what has not been yet. */
+const AHEAD_S = 60
+
+const finite = (v: unknown): boolean => v === undefined || v === null || Number.isFinite(v)
+const report = yup
+  .object({
+    seq: yup
+      .number()
+      .integer()
+      .min(1)
+      .max(2 ** 40)
+      .required(),
+    atDeviceS: yup.number().min(0).max(4e9).test('finite', 'must be finite', finite).required(),
+    what: yup
+      .string()
+      .oneOf([...CLIMATE, ...TOOL])
+      .required(),
+    value: yup.number().min(-100).max(10_000).test('finite', 'must be finite', finite),
+    result: yup.string().oneOf(['complete', 'interrupted', 'reached', 'not-reached', 'on', 'off', 'fault']),
+    jaw: yup.string().max(40),
+    profile: yup.string().max(40),
+  })
+  .noUnknown()
+const body = yup
+  .object({
+    sentAtDeviceS: yup.number().min(0).max(4e9).test('finite', 'must be finite', finite).required(),
+    reports: yup.array().of(report.required()).min(1).max(500).required(),
+  })
+  .noUnknown()
+export type Reports = yup.InferType<typeof body>
+
+/** The same report of the same device always becomes the same entry: sent twice, it is kept once. */
+function idOf(deviceId: string, seq: number): string {
+  const h = createHash('sha256').update(`${deviceId} ${seq}`).digest('hex')
+  return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`
+}
+const bad = (message: string, field: string): HttpError => new HttpError(422, 'bad-input', message, field)
+
+export function checkReports(raw: unknown): Reports {
+  try {
+    return body.validateSync(raw, { strict: true, abortEarly: true })
+  } catch (e) {
+    const path = (e as yup.ValidationError).path ?? ''
+    throw bad(`The report can\u2019t be read: ${(e as Error).message}.`, path || 'reports')
+  }
+}
+
+function draftOf(device: Device, r: Reports['reports'][number], sentAtS: number, i: number): Draft {
+  const field = `reports[${i}]`
+  if (!MAY[device.kind].includes(r.what))
+    throw bad(`A ${device.kind.replace('-', ' ')} does not report ${r.what}.`, `${field}.what`)
+  if (r.atDeviceS > sentAtS + AHEAD_S)
+    throw bad('This report is from the future of its own clock.', `${field}.atDeviceS`)
+  const envelope = {
+    id: idOf(device.deviceId, r.seq),
+    jointId: null,
+    atDeviceS: r.atDeviceS,
+    deviceSeq: r.seq,
+    after: [],
+  }
+  if ((CLIMATE as readonly string[]).includes(r.what)) {
+    if (r.value === undefined) throw bad('A reading needs a value.', `${field}.value`)
+    const [min, max] = r.what === 'humidity' ? [0, 100] : [-60, 150]
+    if (r.value < min || r.value > max)
+      throw bad(`${r.what} must lie between ${min} and ${max}.`, `${field}.value`)
+    if (!device.placeId) throw bad('This instrument hangs at no place yet.', 'placeId')
+    const data = {
+      placeId: device.placeId,
+      what: r.what,
+      basis: 'measured',
+      atS: r.atDeviceS,
+      value: r.value,
+    }
+    return { ...envelope, kind: 'reading', v: KINDS.reading?.v ?? 1, data }
+  }
+  if (!device.toolId) throw bad('This instrument belongs to no tool yet.', 'toolId')
+  if (r.result === undefined) throw bad('A tool says with what result.', `${field}.result`)
+  const data = {
+    toolId: device.toolId,
+    what: r.what,
+    result: r.result,
+    atS: r.atDeviceS,
+    ...(r.value === undefined ? {} : { value: r.value }),
+    ...(r.jaw === undefined ? {} : { jaw: r.jaw }),
+    ...(r.profile === undefined ? {} : { profile: r.profile }),
+  }
+  return { ...envelope, kind: 'tool-said', v: KINDS['tool-said']?.v ?? 1, data }
+}
+
+/** Takes what an instrument sends into its job's log, as any device's entries are: whole or not at all. */
+export async function takeReports(
+  pool: pg.Pool,
+  device: Device,
+  raw: unknown,
+  receivedAtS: number,
+): Promise<Appended> {
+  const { sentAtDeviceS, reports } = checkReports(raw)
+  const events = reports.map((r, i) => draftOf(device, r, sentAtDeviceS, i))
+  return appendBatch(
+    pool,
+    device.jobId,
+    device.deviceId,
+    { deviceId: device.deviceId, sentAtDeviceS, clockErrorS: 0, events },
+    receivedAtS,
+  )
+}

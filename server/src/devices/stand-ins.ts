@@ -1,0 +1,131 @@
+import type pg from 'pg'
+import { type Device, standIns } from '../db/devices.js'
+import type { Heads } from '../live/heads.js'
+import { chance, climateAt, underBlanket } from './models.js'
+import { type Reports, takeReports } from './report.js'
+
+const LOCK = 7_301_925
+const SLOT_S = 900
+/** A stand-in that was off does not tell of more than this. */
+const BACK_S = 6 * 3600
+const WHATS = ['wall', 'air', 'humidity'] as const
+
+/**
+ * What a stand-in probe has to say between two times: three readings each quarter of an hour, numbered by the clock,
+ * so that two that play the same part say the same. It may misbehave as instruments do.
+ */
+export function probeReports(
+  d: Pick<Device, 'deviceId' | 'standIn'>,
+  fromS: number,
+  toS: number,
+): Reports['reports'] {
+  const out: Reports['reports'] = []
+  for (let slot = Math.floor(fromS / SLOT_S) + 1; slot * SLOT_S <= toS; slot++) {
+    const atS = slot * SLOT_S
+    const luck = chance(d.deviceId, 'luck', slot)
+    // Some hours long nothing is heard of it.
+    if (d.standIn === 'gaps' && chance(d.deviceId, 'gap', Math.floor(slot / 16)) < 0.4) continue
+    const c = climateAt(d.standIn === 'stuck' ? Math.floor(atS / 86400) * 86400 : atS, d.deviceId)
+    const values = [c.wallC, c.airC, c.humidityPct]
+    WHATS.forEach((what, i) => {
+      const jump = d.standIn === 'jumps' && what === 'wall' && luck < 0.05 ? 40 : 0
+      out.push({ seq: slot * 4 + i, atDeviceS: atS, what, value: (values[i] as number) + jump })
+    })
+  }
+  return out
+}
+
+const BLANKET_C = 60
+/** What a stand-in blanket has to say: the wall under it, each quarter of an hour since it was switched on. */
+export function blanketReports(
+  d: Pick<Device, 'deviceId'>,
+  onS: number,
+  fromS: number,
+  toS: number,
+): Reports['reports'] {
+  const start = climateAt(onS, d.deviceId).wallC
+  const slots = Array.from({ length: Math.floor(toS / SLOT_S) - Math.floor(Math.max(fromS, onS) / SLOT_S) })
+  return slots.map((_, i) => {
+    const slot = Math.floor(Math.max(fromS, onS) / SLOT_S) + 1 + i
+    const value = underBlanket(start, BLANKET_C, slot * SLOT_S - onS)
+    return { seq: slot * 4, atDeviceS: slot * SLOT_S, what: 'wall', value }
+  })
+}
+
+/**
+ * Plays the stand-ins of all jobs, in one server process of however many there are: the one that holds the lock. When
+ * that one goes, the next takes over and goes on from what was reported last.
+ */
+export function playStandIns(
+  pool: pg.Pool,
+  heads: Heads,
+  nowS: () => number,
+  everyMs = 15_000,
+): { stop(): Promise<void>; once(): Promise<number> } {
+  let client: pg.PoolClient | null = null
+  let stopped = false
+  let busy: Promise<number> | null = null
+
+  async function hold(): Promise<boolean> {
+    if (client) return true
+    const c = await pool.connect()
+    const r = await c.query<{ ok: boolean }>('select pg_try_advisory_lock($1) as ok', [LOCK])
+    if (!r.rows[0]?.ok || stopped) {
+      c.release()
+      return false
+    }
+    c.on('error', () => {
+      client = null
+    })
+    client = c
+    return true
+  }
+  async function play(): Promise<number> {
+    if (!(await hold())) return 0
+    let said = 0
+    for (const d of await standIns(pool)) {
+      if ((d.kind !== 'probe' && d.kind !== 'heat-blanket') || !d.placeId) continue
+      const last = await pool.query<{ at: number | null; on: number | null }>(
+        `select extract(epoch from max(occurred_at) filter (where kind = 'reading'))::float8 as at,
+           extract(epoch from max(occurred_at) filter (where kind = 'tool-said'))::float8 as on
+         from event where job_id = $1 and device_id = $2`,
+        [d.jobId, d.deviceId],
+      )
+      const { at, on } = last.rows[0] ?? { at: null, on: null }
+      const now = nowS()
+      const fromS = Math.max(at ?? now - BACK_S, now - BACK_S)
+      const reports =
+        d.kind === 'probe'
+          ? probeReports(d, fromS, now)
+          : on === null
+            ? []
+            : blanketReports(d, on, fromS, now)
+      if (!reports.length) continue
+      // A clock that runs ahead sends what has not been yet: the door refuses it.
+      const sentAtDeviceS = d.standIn === 'future' ? now - 86400 : now
+      const done = await takeReports(pool, d, { sentAtDeviceS, reports }, now).catch(() => null)
+      if (!done) continue
+      said += reports.length
+      heads.grew(d.jobId, done.head.seq)
+    }
+    return said
+  }
+  const once = (): Promise<number> =>
+    (busy ??= play()
+      .catch(() => 0)
+      .finally(() => (busy = null)))
+  const timer = setInterval(() => void once(), everyMs)
+  void once()
+  return {
+    once,
+    async stop() {
+      stopped = true
+      clearInterval(timer)
+      await busy
+      const c = client
+      client = null
+      await c?.query('select pg_advisory_unlock($1)', [LOCK]).catch(() => undefined)
+      c?.release()
+    },
+  }
+}

@@ -1,0 +1,121 @@
+import express, { type Request, Router } from 'express'
+import type pg from 'pg'
+import * as yup from 'yup'
+import { DEVICE_KINDS, STAND_INS, addDevice, deviceOf, devicesOf, revokeDevice } from '../db/devices.js'
+import { chance, torqueAt } from '../devices/models.js'
+import { takeReports } from '../devices/report.js'
+import { HttpError } from '../errors.js'
+import type { Heads } from '../live/heads.js'
+
+const newDevice = yup
+  .object({
+    name: yup.string().trim().min(1).max(40).required(),
+    kind: yup
+      .string()
+      .oneOf([...DEVICE_KINDS])
+      .required(),
+    placeId: yup.string().max(64),
+    toolId: yup.string().max(64),
+    standIn: yup.string().oneOf([...STAND_INS]),
+  })
+  .noUnknown()
+const asked = yup
+  .object({ fault: yup.boolean(), setNm: yup.number().min(0.1).max(20_000), profile: yup.string().max(40) })
+  .noUnknown()
+
+function checked<T>(schema: yup.Schema<T>, raw: unknown): T {
+  try {
+    return schema.validateSync(raw, { strict: true })
+  } catch (e) {
+    const { path, message } = e as yup.ValidationError
+    throw new HttpError(422, 'bad-input', `${message}.`, path ?? null)
+  }
+}
+
+/** Instruments of a job, as its people see them. Mounted below a job; `jobId` checks who asks. */
+export function deviceRoutes(
+  pool: pg.Pool,
+  nowS: () => number,
+  heads: Heads,
+  jobId: (req: Request) => Promise<string>,
+): Router {
+  const routes = Router({ mergeParams: true })
+  const json = express.json({ limit: '100kb' })
+  routes.get('/', async (req, res) => {
+    res.json({ devices: await devicesOf(pool, await jobId(req)) })
+  })
+  routes.post('/', json, async (req, res) => {
+    const id = await jobId(req)
+    const d = checked(newDevice, req.body)
+    const made = await addDevice(
+      pool,
+      {
+        jobId: id,
+        name: d.name,
+        kind: d.kind as (typeof DEVICE_KINDS)[number],
+        placeId: d.placeId ?? null,
+        toolId: d.toolId ?? null,
+        standIn: (d.standIn as (typeof STAND_INS)[number] | undefined) ?? null,
+      },
+      nowS(),
+    )
+    res.status(201).json(made)
+  })
+  routes.delete('/:deviceId', async (req, res) => {
+    await revokeDevice(pool, await jobId(req), String(req.params.deviceId), nowS())
+    res.status(204).end()
+  })
+  // A stand-in tool does its work when somebody pulls its trigger.
+  routes.post('/:deviceId/trigger', json, async (req, res) => {
+    const id = await jobId(req)
+    const device = (await devicesOf(pool, id)).find((d) => d.deviceId === req.params.deviceId)
+    if (!device?.standIn || device.revoked)
+      throw new HttpError(404, 'not-found', 'There is no such stand-in on this job.')
+    const o = checked(asked, req.body ?? {})
+    const now = nowS()
+    const seq = Math.floor(now * 100)
+    const says =
+      device.kind === 'press-tool'
+        ? {
+            what: 'cycle',
+            result: o.fault ? 'interrupted' : 'complete',
+            ...(o.profile ? { profile: o.profile } : {}),
+          }
+        : device.kind === 'torque-tool'
+          ? {
+              what: 'torque',
+              result: o.fault ? 'not-reached' : 'reached',
+              value: torqueAt(
+                (o.setNm ?? 10) * (o.fault ? 0.5 + 0.3 * chance(device.deviceId, seq) : 1),
+                device.deviceId,
+                seq,
+              ),
+            }
+          : device.kind === 'heat-blanket'
+            ? { what: 'blanket', result: o.fault ? 'fault' : 'on' }
+            : null
+    if (!says) throw new HttpError(422, 'bad-input', 'A probe reads by itself.')
+    const done = await takeReports(
+      pool,
+      device,
+      { sentAtDeviceS: now, reports: [{ seq, atDeviceS: now, ...says }] },
+      now,
+    )
+    heads.grew(id, done.head.seq)
+    res.status(201).json(done)
+  })
+  return routes
+}
+
+/** The door that instruments knock at: JSON over HTTP, a token of their own, see docs/instruments.md. */
+export function deviceDoor(pool: pg.Pool, nowS: () => number, heads: Heads): Router {
+  const routes = Router()
+  routes.post('/reports', express.json({ limit: '200kb' }), async (req, res) => {
+    const receivedAtS = nowS()
+    const device = await deviceOf(pool, req.headers.authorization)
+    const done = await takeReports(pool, device, req.body, receivedAtS)
+    heads.grew(device.jobId, done.head.seq)
+    res.json({ seqs: done.seqs, serverNowS: nowS() })
+  })
+  return routes
+}
