@@ -1,5 +1,6 @@
 import type { Batch } from '@jugalis/core'
 import type pg from 'pg'
+import { addDevice } from '../server/src/db/devices.js'
 import { inTransaction, insertJob, insertMember } from '../server/src/db/jobs.js'
 import { appendBatch } from '../server/src/db/log.js'
 import { addPerson } from '../server/src/people.js'
@@ -47,5 +48,19 @@ export async function seedDemo(pool: pg.Pool, nowS: number): Promise<boolean> {
     run.push(t)
   }
   await send()
+  // A place nobody works in yet, read by a stand-in from now on.
+  await addDevice(
+    pool,
+    {
+      jobId: JOB,
+      deviceId: idOf('device roof probe'),
+      name: 'Probe R',
+      kind: 'probe',
+      placeId: idOf('place roof void'),
+      toolId: null,
+      standIn: 'well',
+    },
+    nowS,
+  )
   return true
 }

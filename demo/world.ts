@@ -55,6 +55,7 @@ export function tellStory(nowS: number): Told[] {
     checkOffsetMm: 50,
   })
   tell('Rook', begin, 'place-set', { placeId: plant, name: 'Plant room B' })
+  tell('Rook', begin, 'place-set', { placeId: idOf('place roof void'), name: 'Roof void' })
   for (let t = Math.ceil(begin / H) * H; t <= nowS; t += H) {
     const w = weatherAt((t - night) / H)
     for (const [what, value] of [

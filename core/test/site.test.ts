@@ -1,4 +1,13 @@
-import { foldJob, jointFacts, placeHealth, sectionAnswer, withForecast } from '../src/index.js'
+import { DateTime } from 'luxon'
+import {
+  epochInZone,
+  foldJob,
+  jointFacts,
+  placeHealth,
+  readForecast,
+  sectionAnswer,
+  withForecast,
+} from '../src/index.js'
 import { PLACE, SECTION, T0, joint, lineJob, walls } from './make-job.js'
 
 const H = 3600
@@ -76,5 +85,50 @@ describe('a forecast', () => {
       [{ atS: 300, value: -20 }],
     )
     expect(Math.min(...h.filter((s) => s.basis !== 'none').map((s) => s.minC))).toBe(10)
+  })
+})
+
+describe('a forecast from a table', () => {
+  const C = (n: number): number => n
+  it('is read by the clocks of the job, over a change of clocks too', () => {
+    const zone = 'Europe/London'
+    const read = readForecast(
+      'time,temperature\n2026-10-25 00:30,9\n2026-10-25 01:30,"8,5"\n2026-10-25 02:30,8\n2026-10-25T02:30:00+01:00,7',
+      zone,
+      C,
+    )
+    const ours = read.ok ? read.rows.map((r) => r.atS) : []
+    // Against a date library (luxon), as independent reference.
+    const theirs = ['2026-10-25T00:30', '2026-10-25T01:30', '2026-10-25T02:30'].map((t) =>
+      DateTime.fromISO(t, { zone }).toSeconds(),
+    )
+    // 01:30 comes twice: the library takes its second, ours is the first.
+    expect(ours.slice(0, 3)).toEqual(theirs.map((t, i) => (i === 1 ? t - 3600 : t)))
+    expect(ours[3]).toBe(Date.UTC(2026, 9, 25, 1, 30) / 1000)
+    expect(read.ok && read.rows[1]?.value).toBe(8.5)
+  })
+  it('every hour of a year in three zones: as the date library has it', () => {
+    for (const zone of ['Europe/London', 'America/St_Johns', 'Pacific/Auckland'])
+      for (let h = 0; h < 24 * 365; h += 7) {
+        const t = DateTime.fromSeconds(1_767_225_600 + h * 3600, { zone })
+        const found = epochInZone(t.toFormat('yyyy-MM-dd'), t.toFormat('HH:mm'), zone)
+        // The repeated hour stands for its first.
+        expect([0, 3600]).toContain(t.toSeconds() - (found ?? 0))
+        expect(DateTime.fromSeconds(found ?? 0, { zone }).toFormat('HH:mm')).toBe(t.toFormat('HH:mm'))
+      }
+  })
+  it('bad rows are named by line, and none is taken', () => {
+    const read = readForecast(
+      'time,temperature\n2026-11-26 25:00,4\n2026-11-31 10:00,4\n2026-11-26 10:00,warm',
+      'UTC',
+      C,
+    )
+    expect(read.ok ? [] : read.faults.map((f) => [f.line, f.column])).toEqual([
+      [2, 'time'],
+      [3, 'time'],
+      [4, 'temperature'],
+    ])
+    expect(readForecast('when,what\n1,2', 'UTC', C).ok).toBe(false)
+    expect(readForecast('time,temperature', 'UTC', C).ok).toBe(false)
   })
 })

@@ -63,6 +63,12 @@ export const router = createRouter({
         },
         { path: 'make/:jointId?', name: 'make', component: () => import('./places/make/Make.vue') },
         { path: 'wait/:sectionId?', name: 'wait', component: () => import('./places/wait/Wait.vue') },
+        {
+          path: 'site',
+          name: 'site',
+          component: () => import('./places/site/Site.vue'),
+          meta: { place: 'wait' },
+        },
         { path: 'prove/:sectionId?', name: 'prove', component: () => import('./places/prove/Prove.vue') },
         { path: 'handbook', name: 'handbook', component: () => import('./places/handbook/Handbook.vue') },
         { path: 'hand-over', name: 'hand-over', component: () => import('./places/hand-over/HandOver.vue') },

@@ -1,6 +1,6 @@
 import type { Finding, Inspection, Life, Need, Step } from '../methods/method.js'
 import { finding } from '../sources/source.js'
-import { dayOf } from './days.js'
+import { dayOf } from '../units/zone.js'
 import type { JobState, Tool } from './state.js'
 
 /** Tools that are tried each day before they are used, and how. Source: `cp-shift-proof`. */

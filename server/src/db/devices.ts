@@ -19,6 +19,7 @@ export interface Device {
   toolId: string | null
   standIn: StandIn | null
   revoked: boolean
+  createdAtS: number
 }
 interface Row {
   job_id: string
@@ -30,8 +31,10 @@ interface Row {
   stand_in: string | null
   revoked_at: Date | null
   token_hash: Buffer
+  created_at: Date
 }
-const COLUMNS = 'job_id, device_id, name, kind, place_id, tool_id, stand_in, revoked_at, token_hash'
+const COLUMNS =
+  'job_id, device_id, name, kind, place_id, tool_id, stand_in, revoked_at, token_hash, created_at'
 const asDevice = (r: Row): Device => ({
   jobId: r.job_id,
   deviceId: r.device_id,
@@ -41,6 +44,7 @@ const asDevice = (r: Row): Device => ({
   toolId: r.tool_id,
   standIn: r.stand_in as StandIn | null,
   revoked: r.revoked_at !== null,
+  createdAtS: r.created_at.getTime() / 1000,
 })
 const hashOf = (secret: string): Buffer => createHash('sha256').update(secret).digest()
 
@@ -60,7 +64,7 @@ export async function standIns(pool: pg.Pool): Promise<Device[]> {
 /** Registers an instrument on a job; its token is told once and never again. */
 export async function addDevice(
   pool: pg.Pool,
-  d: Omit<Device, 'deviceId' | 'revoked'> & { deviceId?: string },
+  d: Omit<Device, 'deviceId' | 'revoked' | 'createdAtS'> & { deviceId?: string },
   nowS: number,
 ): Promise<{ deviceId: string; token: string }> {
   const deviceId = d.deviceId ?? randomUUID()

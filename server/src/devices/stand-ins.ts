@@ -5,13 +5,13 @@ import { chance, climateAt, underBlanket } from './models.js'
 import { type Reports, takeReports } from './report.js'
 
 const LOCK = 7_301_925
-const SLOT_S = 900
+const SLOT_S = 300
 /** A stand-in that was off does not tell of more than this. */
 const BACK_S = 6 * 3600
 const WHATS = ['wall', 'air', 'humidity'] as const
 
 /**
- * What a stand-in probe has to say between two times: three readings each quarter of an hour, numbered by the clock,
+ * What a stand-in probe has to say between two times: three readings every five minutes, numbered by the clock,
  * so that two that play the same part say the same. It may misbehave as instruments do.
  */
 export function probeReports(
@@ -24,7 +24,7 @@ export function probeReports(
     const atS = slot * SLOT_S
     const luck = chance(d.deviceId, 'luck', slot)
     // Some hours long nothing is heard of it.
-    if (d.standIn === 'gaps' && chance(d.deviceId, 'gap', Math.floor(slot / 16)) < 0.4) continue
+    if (d.standIn === 'gaps' && chance(d.deviceId, 'gap', Math.floor(slot / 48)) < 0.4) continue
     const c = climateAt(d.standIn === 'stuck' ? Math.floor(atS / 86400) * 86400 : atS, d.deviceId)
     const values = [c.wallC, c.airC, c.humidityPct]
     WHATS.forEach((what, i) => {
@@ -36,7 +36,7 @@ export function probeReports(
 }
 
 const BLANKET_C = 60
-/** What a stand-in blanket has to say: the wall under it, each quarter of an hour since it was switched on. */
+/** What a stand-in blanket has to say: the wall under it, every five minutes since it was switched on. */
 export function blanketReports(
   d: Pick<Device, 'deviceId'>,
   onS: number,
@@ -93,7 +93,7 @@ export function playStandIns(
       )
       const { at, on } = last.rows[0] ?? { at: null, on: null }
       const now = nowS()
-      const fromS = Math.max(at ?? now - BACK_S, now - BACK_S)
+      const fromS = Math.max(at ?? d.createdAtS, now - BACK_S)
       const reports =
         d.kind === 'probe'
           ? probeReports(d, fromS, now)

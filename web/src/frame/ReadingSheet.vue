@@ -76,6 +76,9 @@ async function save(): Promise<void> {
     </div>
     <div class="buttons">
       <button class="button main" type="button" @click="save">Keep the reading</button>
+      <RouterLink class="button" :to="{ name: 'site', params: { jobId: job.jobId } }" @click="emit('close')"
+        >All places, probes, forecast</RouterLink
+      >
       <button class="button" type="button" @click="emit('close')">Leave it</button>
     </div>
   </Sheet>

@@ -1,0 +1,59 @@
+const formats = new Map<string, Intl.DateTimeFormat>()
+/** The date of an instant in a zone, as 2026-04-30. An unknown zone counts as UTC. */
+export function dayOf(atS: number, zone: string): string {
+  let f = formats.get(zone)
+  if (!f) {
+    const parts = { year: 'numeric', month: '2-digit', day: '2-digit' } as const
+    try {
+      f = new Intl.DateTimeFormat('en-CA', { timeZone: zone, ...parts })
+    } catch {
+      f = new Intl.DateTimeFormat('en-CA', { timeZone: 'UTC', ...parts })
+    }
+    formats.set(zone, f)
+  }
+  return Number.isFinite(atS) ? f.format(atS * 1000) : ''
+}
+
+const clocks = new Map<string, Intl.DateTimeFormat>()
+/** How far the clocks of a zone are ahead of UTC at an instant, in seconds. */
+function offsetS(atS: number, zone: string): number {
+  let f = clocks.get(zone)
+  if (!f) {
+    const parts = {
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      second: '2-digit',
+    } as const
+    const hours = { hourCycle: 'h23', ...parts } as const
+    try {
+      f = new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...hours })
+    } catch {
+      f = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...hours })
+    }
+    clocks.set(zone, f)
+  }
+  const p = Object.fromEntries(f.formatToParts(atS * 1000).map((x) => [x.type, Number(x.value)]))
+  const shown = Date.UTC(p.year ?? 0, (p.month ?? 1) - 1, p.day, p.hour, p.minute, p.second) / 1000
+  return shown - Math.floor(atS)
+}
+/**
+ * The instant at which the clocks of a zone show a date and time (`2026-11-26`, `14:00`), epoch seconds; null if it is
+ * no date and time. An hour that comes twice: its first; one that is left out: the time an hour later.
+ */
+export function epochInZone(date: string, time: string, zone: string): number | null {
+  const d = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date)
+  const t = /^(\d{1,2}):(\d{2})(?::(\d{2}))?$/.exec(time)
+  if (!d || !t) return null
+  const [y, mo, day] = d.slice(1).map(Number) as [number, number, number]
+  const [h, mi, s] = [Number(t[1]), Number(t[2]), Number(t[3] ?? 0)]
+  const asUtc = Date.UTC(y, mo - 1, day, h, mi, s)
+  const check = new Date(asUtc)
+  if (h > 23 || mi > 59 || s > 59 || check.getUTCDate() !== day || check.getUTCMonth() !== mo - 1) return null
+  const wall = asUtc / 1000
+  // The offset before and after a change of clocks: the first that gives back what was asked.
+  const tries = [wall - 86400, wall + 86400].map((x) => wall - offsetS(x, zone)).sort((a, b) => a - b)
+  return tries.find((x) => x + offsetS(x, zone) === wall) ?? (tries.at(-1) as number)
+}

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { cToF } from '@jugalis/core'
+import { LineChart } from 'echarts/charts'
+import { GridComponent, MarkLineComponent } from 'echarts/components'
+import { type ECharts, init, use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useJob } from '../../stores/job'
+import { usePrefs } from '../../stores/prefs'
+import { useView } from '../../view'
+import { hhmm, weekday } from '../../when'
+
+/** Wall and air of a place over the last days, and the forecast dashed. */
+const props = defineProps<{ placeId: string; days: number }>()
+use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
+const job = useJob()
+const view = useView()
+const prefs = usePrefs()
+const box = ref<HTMLElement>()
+let chart: ECharts | undefined
+const inch = computed(() => job.reader.units === 'inch')
+const MOST = 800
+type Point = [number, number]
+function points(readings: readonly { atS: number; value: number }[] | undefined, fromS: number): Point[] {
+  const all = [...(readings ?? [])].filter((r) => r.atS >= fromS).sort((a, b) => a.atS - b.atS)
+  const every = Math.max(1, Math.ceil(all.length / MOST))
+  return all
+    .filter((_, i) => i % every === 0)
+    .map((r) => [r.atS * 1000, Math.round((inch.value ? cToF(r.value) : r.value) * 10) / 10])
+}
+const curves = computed(() => {
+  const fromS = view.nowS - props.days * 86400
+  const r = job.state.readings.get(props.placeId)
+  const f = job.state.forecasts.get(props.placeId)
+  const last = Math.max(fromS, ...(r?.wall ?? []).slice(-50).map((x) => x.atS))
+  return {
+    wall: points(r?.wall, fromS),
+    air: points(r?.air, fromS),
+    ahead: points(f?.wall.length ? f.wall : f?.air, last),
+  }
+})
+function draw(): void {
+  if (!chart) return
+  const css = getComputedStyle(document.documentElement)
+  const color = (name: string): string => css.getPropertyValue(name).trim()
+  const ink = color('--ink')
+  const zone = job.state.job.zone
+  const text = { color: ink, fontSize: 15, fontFamily: 'Barlow Condensed' }
+  const line = (data: Point[], width: number, type: 'solid' | 'dashed') => ({
+    type: 'line' as const,
+    data,
+    showSymbol: false,
+    silent: true,
+    lineStyle: { color: ink, width, type },
+  })
+  chart.setOption(
+    {
+      animation: false,
+      grid: { left: 44, right: 14, top: 10, bottom: 28 },
+      xAxis: {
+        type: 'time',
+        axisLabel: {
+          ...text,
+          formatter: (ms: number) =>
+            hhmm(ms / 1000, zone) === '00:00' ? weekday(ms / 1000, zone) : hhmm(ms / 1000, zone),
+          hideOverlap: true,
+        },
+        axisLine: { lineStyle: { color: ink } },
+      },
+      yAxis: {
+        type: 'value',
+        scale: true,
+        axisLabel: { ...text, formatter: inch.value ? '{value} °F' : '{value} °C' },
+        splitLine: { lineStyle: { color: color('--line') } },
+      },
+      series: [
+        line(curves.value.air, 1, 'solid'),
+        {
+          ...line(curves.value.wall, 2.6, 'solid'),
+          markLine: {
+            silent: true,
+            symbol: 'none',
+            label: { ...text, formatter: 'now', position: 'insideEndTop' },
+            lineStyle: { color: ink, type: 'solid', width: 1.5 },
+            data: [{ xAxis: view.nowS * 1000 }],
+          },
+        },
+        line(curves.value.ahead, 2, 'dashed'),
+      ],
+    },
+    true,
+  )
+}
+const sized = new ResizeObserver(() => chart?.resize())
+onMounted(() => {
+  if (!box.value) return
+  chart = init(box.value, undefined, { renderer: 'svg' })
+  sized.observe(box.value)
+  draw()
+})
+watch([curves, () => prefs.night], draw)
+onBeforeUnmount(() => {
+  sized.disconnect()
+  chart?.dispose()
+})
+</script>
+
+<template>
+  <figure>
+    <div ref="box" class="chart" role="img" aria-label="Wall and air temperature of the last days" />
+    <figcaption>Thick: pipe wall. Thin: air. Dashed: forecast.</figcaption>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+}
+.chart {
+  height: 190px;
+}
+figcaption {
+  color: var(--soft);
+  font-size: 15px;
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { FORECAST_HEADER, type ForecastFault, fToC, readForecast } from '@jugalis/core'
+import { ElInput, ElOption, ElSelect } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import 'element-plus/es/components/option/style/css'
+import 'element-plus/es/components/select/style/css'
+import { ref } from 'vue'
+import RowFaults from '../../frame/RowFaults.vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+
+/** A forecast from a table: it plans, and signs nothing off. */
+const job = useJob()
+const clock = useClock()
+const open = ref(false)
+const csv = ref('')
+const placeId = ref('')
+const what = ref<'wall' | 'air'>('air')
+const fault = ref('')
+const faults = ref<readonly ForecastFault[]>([])
+async function pick(e: Event): Promise<void> {
+  const file = (e.target as HTMLInputElement).files?.[0]
+  if (file) csv.value = await file.text()
+}
+async function load(): Promise<void> {
+  fault.value = ''
+  faults.value = []
+  if (!placeId.value) return void (fault.value = 'Say for which place.')
+  const read = readForecast(csv.value, job.state.job.zone, (n) => (job.reader.units === 'inch' ? fToC(n) : n))
+  if (!read.ok) return void (faults.value = read.faults)
+  await job.write(
+    read.rows.map((r) => ({
+      kind: 'reading',
+      data: {
+        placeId: placeId.value,
+        what: what.value,
+        basis: 'forecast',
+        atS: r.atS - clock.offsetS,
+        value: r.value,
+      },
+    })),
+    `${read.rows.length} hours of forecast are loaded.`,
+  )
+  csv.value = ''
+  open.value = false
+}
+</script>
+
+<template>
+  <section aria-labelledby="forecast">
+    <h2 id="forecast">Forecast</h2>
+    <button type="button" class="button" :aria-expanded="open" @click="open = !open">Load a forecast…</button>
+    <div v-if="open" class="form">
+      <span class="buttons">
+        <ElSelect v-model="placeId" size="large" aria-label="Place" placeholder="for which place">
+          <ElOption v-for="[id, name] in job.state.places" :key="id" :value="id" :label="name" />
+        </ElSelect>
+        <ElSelect v-model="what" size="large" aria-label="Of what">
+          <ElOption value="air" label="of the air" />
+          <ElOption value="wall" label="of the pipe wall" />
+        </ElSelect>
+      </span>
+      <label for="forecast-csv">Rows as CSV; the first line is {{ FORECAST_HEADER }}</label>
+      <ElInput id="forecast-csv" v-model="csv" type="textarea" :rows="5" placeholder="2026-11-26 14:00,8.5" />
+      <span class="buttons">
+        <label class="button" for="forecast-file">From a file…</label>
+        <input id="forecast-file" class="sr" type="file" accept=".csv,text/csv" @change="pick" />
+        <button type="button" class="button main" :disabled="!csv.trim()" @click="load">
+          Load the forecast
+        </button>
+      </span>
+      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+      <RowFaults :faults="faults" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.form {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  margin-top: 10px;
+  max-width: 620px;
+}
+</style>

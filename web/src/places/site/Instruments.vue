@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { ElInput, ElOption, ElSelect } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import 'element-plus/es/components/option/style/css'
+import 'element-plus/es/components/select/style/css'
+import { computed, onMounted, reactive, ref } from 'vue'
+import { api } from '../../api'
+import { useJob } from '../../stores/job'
+
+interface Device {
+  deviceId: string
+  name: string
+  kind: string
+  placeId: string | null
+  toolId: string | null
+  standIn: string | null
+  revoked: boolean
+}
+/** Instruments that report to this job by themselves; each has a token of its own, told once. */
+const job = useJob()
+const devices = ref<Device[]>([])
+const fault = ref('')
+const token = ref('')
+const adding = ref(false)
+const KINDS = ['probe', 'press-tool', 'torque-tool', 'heat-blanket']
+const BEHAVES = [
+  ['', 'a real instrument'],
+  ['well', 'a stand-in'],
+  ['jumps', 'a stand-in that jumps'],
+  ['gaps', 'a stand-in that falls silent'],
+  ['stuck', 'a stand-in that is stuck'],
+  ['future', 'a stand-in whose clock is ahead'],
+] as const
+const typed = reactive({ name: '', kind: 'probe', placeId: '', toolId: '', standIn: '' })
+const path = computed(() => `/jobs/${job.jobId}/devices`)
+const here = computed(() => devices.value.filter((d) => !d.revoked))
+const tools = computed(() => [...job.state.tools.values()])
+const hangs = computed(() => typed.kind === 'probe' || typed.kind === 'heat-blanket')
+async function attempt(work: () => Promise<unknown>): Promise<boolean> {
+  fault.value = ''
+  try {
+    await work()
+    devices.value = (await api<{ devices: Device[] }>('GET', path.value)).devices
+    return true
+  } catch (e) {
+    fault.value = (e as Error).message
+    return false
+  }
+}
+onMounted(() => attempt(() => Promise.resolve()))
+async function add(): Promise<void> {
+  if (!typed.name.trim()) return void (fault.value = 'An instrument needs the name that stands on it.')
+  if (hangs.value && !typed.placeId) return void (fault.value = 'Say where it hangs.')
+  if (!hangs.value && !typed.toolId)
+    return void (fault.value = 'Say which tool it is. Write the tool down in Make first.')
+  const ok = await attempt(async () => {
+    const made = await api<{ token: string }>('POST', path.value, {
+      name: typed.name.trim(),
+      kind: typed.kind,
+      ...(typed.placeId ? { placeId: typed.placeId } : {}),
+      ...(typed.toolId ? { toolId: typed.toolId } : {}),
+      ...(typed.standIn ? { standIn: typed.standIn } : {}),
+    })
+    token.value = typed.standIn ? '' : made.token
+  })
+  if (ok) Object.assign(typed, { name: '', standIn: '' })
+}
+const takeDown = (d: Device): Promise<boolean> => attempt(() => api('DELETE', `${path.value}/${d.deviceId}`))
+const trigger = (d: Device, broken: boolean): Promise<boolean> =>
+  attempt(() => api('POST', `${path.value}/${d.deviceId}/trigger`, { fault: broken }))
+const at = (d: Device): string =>
+  d.placeId
+    ? (job.state.places.get(d.placeId) ?? '')
+    : d.toolId
+      ? (job.state.tools.get(d.toolId)?.name ?? '')
+      : ''
+</script>
+
+<template>
+  <section aria-labelledby="instruments">
+    <h2 id="instruments">Instruments</h2>
+    <p v-if="!here.length" class="why">Nothing reports by itself here. Readings are typed in.</p>
+    <ul v-else>
+      <li v-for="d in here" :key="d.deviceId">
+        <span class="strong">{{ d.name }}</span>
+        <span
+          >{{ d.kind.replace('-', ' ') }}, {{ at(d)
+          }}{{ d.standIn ? `, stands in (${d.standIn})` : '' }}</span
+        >
+        <span class="buttons">
+          <template v-if="d.standIn && d.kind !== 'probe'">
+            <button type="button" class="button" @click="trigger(d, false)">Trigger</button>
+            <button type="button" class="button" @click="trigger(d, true)">Trigger, failing</button>
+          </template>
+          <button type="button" class="button" @click="takeDown(d)">Take down</button>
+        </span>
+      </li>
+    </ul>
+    <p v-if="token" class="token" role="status">
+      Its token, told this once: <code>{{ token }}</code>
+    </p>
+    <button type="button" class="button" :aria-expanded="adding" @click="adding = !adding">
+      Put one up…
+    </button>
+    <div v-if="adding" class="form">
+      <ElInput
+        v-model="typed.name"
+        size="large"
+        aria-label="Name on the instrument"
+        placeholder="name on it"
+      />
+      <ElSelect v-model="typed.kind" size="large" aria-label="Kind of instrument">
+        <ElOption v-for="k in KINDS" :key="k" :value="k" :label="k.replace('-', ' ')" />
+      </ElSelect>
+      <ElSelect
+        v-if="hangs"
+        v-model="typed.placeId"
+        size="large"
+        aria-label="Where it hangs"
+        placeholder="where"
+      >
+        <ElOption v-for="[id, name] in job.state.places" :key="id" :value="id" :label="name" />
+      </ElSelect>
+      <ElSelect
+        v-if="typed.kind !== 'probe'"
+        v-model="typed.toolId"
+        size="large"
+        aria-label="Which tool"
+        placeholder="which tool"
+      >
+        <ElOption v-for="x in tools" :key="x.id" :value="x.id" :label="x.name" />
+      </ElSelect>
+      <ElSelect
+        v-model="typed.standIn"
+        size="large"
+        aria-label="Real or stand-in"
+        placeholder="a real instrument"
+      >
+        <ElOption v-for="[v, says] in BEHAVES" :key="v" :value="v" :label="says" />
+      </ElSelect>
+      <button type="button" class="button main" @click="add">Put it up</button>
+    </div>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 6px 0;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(110px, auto) 1fr auto;
+  align-items: center;
+  gap: 6px 14px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+.form {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
+  gap: 8px;
+  margin-top: 10px;
+}
+.token code {
+  display: block;
+  overflow-wrap: anywhere;
+  padding: 6px 0;
+  font-size: 15px;
+}
+@media (max-width: 720px) {
+  li {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,154 @@
+<script setup lang="ts">
+import { dewPointC, fmt, placeHealth } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, ref } from 'vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { useView } from '../../view'
+import { when } from '../../when'
+import ClimateChart from './ClimateChart.vue'
+import Forecast from './Forecast.vue'
+import Instruments from './Instruments.vue'
+import People from './People.vue'
+
+/** What is known of each place of the site, what is not, and who or what tells it. */
+const job = useJob()
+const clock = useClock()
+const view = useView()
+const DAYS = 7
+const zone = computed(() => job.state.job.zone)
+const t = (c: number | null): string => (c === null ? 'not read' : fmt.temperature(c, job.reader))
+const rows = computed(() =>
+  [...job.state.places].map(([placeId, name]) => {
+    const r = job.state.readings.get(placeId)
+    const last = (what: 'wall' | 'air' | 'humidity') => {
+      const all = r?.[what] ?? []
+      return all.reduce<(typeof all)[number] | null>((a, b) => (!a || b.atS >= a.atS ? b : a), null)
+    }
+    const [wall, air, humidity] = [last('wall'), last('air'), last('humidity')]
+    const health = placeHealth(job.state, placeId, view.nowS - DAYS * 86400, view.nowS)
+    const dewC = air && humidity ? dewPointC(air.value, humidity.value) : null
+    return {
+      placeId,
+      name,
+      wall,
+      air,
+      humidity,
+      dewC,
+      health,
+      ageS: health.lastAtS === null ? null : view.nowS - health.lastAtS,
+    }
+  }),
+)
+const ago = (s: number): string => (s < 60 ? 'just now' : `${fmt.duration(Math.floor(s / 60) * 60)} ago`)
+const headline = computed(() => {
+  const jump = rows.value.find((r) => r.health.jumps.length)
+  if (jump)
+    return `${jump.name}: ${jump.health.jumps.length === 1 ? 'a reading' : `${jump.health.jumps.length} readings`} jumped by more than 15 K. Say what is right.`
+  const unread = rows.value.find((r) => r.ageS === null)
+  if (unread) return `${unread.name} has not been read yet. Clocks there have no temperature to go by.`
+  const old = rows.value.find((r) => (r.ageS ?? 0) > 7200)
+  if (old) return `${old.name} has not been read for ${fmt.duration(Math.floor((old.ageS ?? 0) / 60) * 60)}.`
+  const first = rows.value[0]
+  return first
+    ? `${first.name}: wall ${t(first.wall?.value ?? null)}, read ${ago(first.ageS ?? 0)}.`
+    : 'No place is named yet. Name one below.'
+})
+async function judge(
+  r: { eventId?: string; atS: number; value: number },
+  placeId: string,
+  right: boolean,
+): Promise<void> {
+  if (!r.eventId) return
+  const data = {
+    placeId,
+    what: 'wall',
+    basis: 'typed',
+    atS: r.atS - clock.offsetS,
+    value: r.value,
+    supersedes: r.eventId,
+  }
+  await job.write(
+    [
+      right
+        ? { kind: 'reading', data }
+        : {
+            kind: 'correction',
+            data: { target: r.eventId, undo: true, reason: 'a jump of the probe, not of the pipe' },
+          },
+    ],
+    right ? 'It counts.' : 'It is left out; it stays in the log.',
+  )
+}
+const name = ref('')
+async function addPlace(): Promise<void> {
+  if (!name.value.trim()) return
+  await job.write(
+    [{ kind: 'place-set', data: { placeId: crypto.randomUUID(), name: name.value.trim() } }],
+    `${name.value.trim()} is named.`,
+  )
+  name.value = ''
+}
+</script>
+
+<template>
+  <div class="place">
+    <div class="head">
+      <h1>{{ headline }}</h1>
+      <p class="why">
+        A gap over 2 h counts as unknown for sign-off; a jump over 15 K in 5 min waits for a person; a
+        forecast only plans.
+      </p>
+    </div>
+    <section v-for="r in rows" :key="r.placeId" :aria-label="r.name">
+      <h2>{{ r.name }}</h2>
+      <p>
+        Wall <strong>{{ t(r.wall?.value ?? null) }}</strong>, air
+        <strong>{{ t(r.air?.value ?? null) }}</strong>, humidity
+        <strong>{{ r.humidity ? `${Math.round(r.humidity.value)} %` : 'not read' }}</strong>, dew point
+        <strong>{{ t(r.dewC) }}</strong>.
+        <template v-if="r.health.lastAtS !== null"
+          >Last read {{ when(r.health.lastAtS, view.nowS, zone) }}.</template
+        >
+        <template v-if="r.health.forecastToS"
+          >Forecast to {{ when(r.health.forecastToS, view.nowS, zone) }}.</template
+        >
+      </p>
+      <ClimateChart :place-id="r.placeId" :days="DAYS" />
+      <ul v-if="r.health.gaps.length || r.health.jumps.length" class="wrong">
+        <li v-for="g in r.health.gaps.slice(-4)" :key="g.fromS">
+          Not read from {{ when(g.fromS, view.nowS, zone) }} to {{ when(g.toS, view.nowS, zone) }}: unknown
+          for sign-off, the slower of both ends for planning.
+        </li>
+        <li v-for="j in r.health.jumps.slice(0, 6)" :key="j.eventId">
+          {{ when(j.atS, view.nowS, zone) }}: {{ t(j.value) }}, a jump. Set aside.
+          <button type="button" class="button" @click="judge(j, r.placeId, true)">It was so</button>
+          <button type="button" class="button" @click="judge(j, r.placeId, false)">Leave it out</button>
+        </li>
+        <li v-if="r.health.jumps.length > 6">and {{ r.health.jumps.length - 6 }} more jumps.</li>
+      </ul>
+    </section>
+    <div class="buttons">
+      <label for="place-name" class="sr">Name of a place</label>
+      <ElInput id="place-name" v-model="name" size="large" placeholder="another place, such as roof void" />
+      <button type="button" class="button" :disabled="!name.trim()" @click="addPlace">Name the place</button>
+    </div>
+    <Instruments />
+    <Forecast />
+    <People />
+  </div>
+</template>
+
+<style scoped>
+.wrong {
+  margin: 6px 0 0;
+  padding-left: 20px;
+}
+.wrong .button {
+  margin-left: 6px;
+}
+.buttons :deep(.el-input) {
+  max-width: 340px;
+}
+</style>
