@@ -12,7 +12,7 @@ const layers = [
   ['sizes', 'conditions'],
   ['methods'],
   ['joint'],
-  ['cut', 'prove'],
+  ['cut', 'prove', 'plan'],
   ['calc', 'handbook'],
 ]
 const platform = [

@@ -12,6 +12,7 @@ import { answerErrors, unknownRoute } from './errors.js'
 import type { Heavy } from './heavy.js'
 import { type Heads, headsOf } from './live/heads.js'
 import { calcRoutes } from './routes/calc.js'
+import { calendarRoutes } from './routes/calendar.js'
 import { deviceDoor } from './routes/devices.js'
 import { jobRoutes } from './routes/jobs.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
@@ -79,6 +80,7 @@ export function createApp(o: AppOptions): Express {
     app.post('/api/yardstick', express.json({ limit: '1mb' }), (_req, res) => void res.json({}))
   // Instruments have tokens, not sessions.
   app.use('/api/devices', limit(600), deviceDoor(o.pool, nowS, heads))
+  app.use('/api/calendar', limit(120), calendarRoutes(o.pool, o.sessionSecret, nowS))
   const Store = connectPgSimple(session)
   app.use(
     '/api',
@@ -93,7 +95,7 @@ export function createApp(o: AppOptions): Express {
   )
   app.post('/api/session', limit(30))
   app.use('/api/session', sessionRoutes(o.pool))
-  app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS, heads))
+  app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS, heads, o.sessionSecret))
   app.use('/api', unknownRoute)
   if (o.webRoot && existsSync(o.webRoot)) serveWeb(app, o.webRoot)
   app.use(unknownRoute)

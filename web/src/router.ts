@@ -64,6 +64,12 @@ export const router = createRouter({
         { path: 'make/:jointId?', name: 'make', component: () => import('./places/make/Make.vue') },
         { path: 'wait/:sectionId?', name: 'wait', component: () => import('./places/wait/Wait.vue') },
         {
+          path: 'shift',
+          name: 'shift',
+          component: () => import('./places/wait/Shift.vue'),
+          meta: { place: 'wait' },
+        },
+        {
           path: 'site',
           name: 'site',
           component: () => import('./places/site/Site.vue'),

@@ -1,6 +1,7 @@
-import type { SectionAnswer } from '@jugalis/core'
+import { type SectionAnswer, WHOLE_JOB, answerFor, wholeJob } from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useRoute } from 'vue-router'
+import { useJob } from './stores/job'
 import { useView } from './view'
 
 /**
@@ -16,8 +17,14 @@ export function useSection(): {
   const answers = computed(() =>
     [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
   )
+  const job = useJob()
+  const whole = computed(() => {
+    const section = route.params.sectionId === WHOLE_JOB ? wholeJob(job.state) : null
+    return section && answerFor(job.state, section, view.nowS, view.mode)
+  })
   const answer = computed(
     () =>
+      whole.value ??
       view.answers.get(String(route.params.sectionId ?? '')) ??
       answers.value.find((a) => !a.proved) ??
       answers.value[0] ??

@@ -12,6 +12,7 @@ import {
   lookOf,
   plannedPieces,
 } from '../joint/assess.js'
+import { jointPlaces } from '../joint/lookup.js'
 import { piecesOf } from '../joint/ramps.js'
 import type { JobState, Section, TestRun } from '../joint/state.js'
 import { type Ladder, type LadderJoint, ladderOf } from './ladder.js'
@@ -84,7 +85,39 @@ export function sectionAnswer(
   mode: CureMode = 'coldest',
 ): SectionAnswer | null {
   const section = state.sections.get(sectionId)
-  if (!section) return null
+  return section ? answerFor(state, section, nowS, mode) : null
+}
+
+/** Name under which the whole job is looked at as if it were one section. */
+export const WHOLE_JOB = 'all'
+/**
+ * All joints of a job as one section, at the highest test pressure of its sections; null while none is painted. It is
+ * for looking, not for testing: it has no gates of its own.
+ */
+export function wholeJob(state: JobState): Section | null {
+  const bars = [...state.sections.values()].map((s) => s.testBar)
+  if (!bars.length) return null
+  return {
+    id: WHOLE_JOB,
+    tag: 'The whole job',
+    jointIds: [...jointPlaces(state).keys()],
+    workingBar: 0,
+    testBar: Math.max(...bars),
+    holdS: 0,
+    allowedDropBar: 0,
+    ratingBar: null,
+    state: 'not known',
+    gates: {},
+  }
+}
+
+/** The answer about any set of joints at a time. */
+export function answerFor(
+  state: JobState,
+  section: Section,
+  nowS: number,
+  mode: CureMode = 'coldest',
+): SectionAnswer {
   const all = section.jointIds
     .map((id) => jointFacts(state, id, mode, nowS))
     .filter((f): f is JointFacts => f !== null)

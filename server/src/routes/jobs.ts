@@ -16,6 +16,7 @@ import { logText, readLog } from '../db/read-log.js'
 import { HttpError } from '../errors.js'
 import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
+import { calendarPath } from './calendar.js'
 import { deviceRoutes } from './devices.js'
 import { exportCsv, exportJob, importJob } from './transfer.js'
 
@@ -28,7 +29,7 @@ const me = (req: Request): { personId: string; name: string; orgId: string } => 
   return p
 }
 
-export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads): Router {
+export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secret: string): Router {
   const routes = Router()
   const jobId = async (req: Request): Promise<string> => {
     const id = String(req.params.jobId).toLowerCase()
@@ -102,6 +103,9 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads): Rout
   })
   routes.get('/:jobId/live', async (req, res) => {
     streamHead(res, heads, await jobId(req))
+  })
+  routes.get('/:jobId/calendar', async (req, res) => {
+    res.json({ path: calendarPath(secret, await jobId(req), me(req).personId) })
   })
   routes.use('/:jobId/devices', deviceRoutes(pool, nowS, heads, jobId))
   routes.get('/:jobId/verify', async (req, res) => {

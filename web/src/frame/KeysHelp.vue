@@ -12,6 +12,7 @@ const KEYS = [
   ['F8, code', 'Make: a scanned code, tin or tool'],
   ['C, Space', 'the nearest clock; Space takes a note of a missed one'],
   ['M', 'sound off and on'],
+  ['[ ]', 'Wait: back and on in time; T: now; F: the next filter'],
   ['.', 'Set out: to the entry line'],
   ['E, I', 'Set out: type the row over, insert after it'],
   ['D, Shift+D', 'Set out: copy below, take out'],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SectionAnswer } from '@jugalis/core'
+import { type SectionAnswer, WHOLE_JOB } from '@jugalis/core'
 import { useJob } from '../stores/job'
 
 defineProps<{ answers: readonly SectionAnswer[]; here: SectionAnswer; place: 'wait' | 'prove' }>()
@@ -7,13 +7,19 @@ const job = useJob()
 </script>
 
 <template>
-  <nav v-if="answers.length > 1" class="sections" aria-label="Sections">
+  <nav v-if="answers.length > 1 || place === 'wait'" class="sections" aria-label="Sections">
     <RouterLink
       v-for="a in answers"
       :key="a.section.id"
       :to="{ name: place, params: { jobId: job.jobId, sectionId: a.section.id } }"
       :class="{ here: a === here }"
       >{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink
+    >
+    <RouterLink
+      v-if="place === 'wait'"
+      :to="{ name: place, params: { jobId: job.jobId, sectionId: WHOLE_JOB } }"
+      :class="{ here: here.section.id === WHOLE_JOB }"
+      >the whole job</RouterLink
     >
   </nav>
 </template>

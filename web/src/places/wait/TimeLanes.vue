@@ -1,41 +1,46 @@
 <script setup lang="ts">
-import { type SectionAnswer, fmt } from '@jugalis/core'
-import { computed, ref } from 'vue'
-import { useClock } from '../../stores/clock'
+import { type JointInSection, type SectionAnswer, fmt } from '@jugalis/core'
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
-import { glyphBody } from '../../tapes/glyph-shapes'
 import { timeStep } from '../../tapes/ticks'
 import { useWidth } from '../../use-width'
-import { hhmm, hourOf, weekday, whenShort } from '../../when'
-import { laneOf } from './lane'
+import { useView } from '../../view'
+import { hhmm, hourOf, weekday } from '../../when'
 import LadderPart from './LadderPart.vue'
+import LaneRow from './LaneRow.vue'
+import { laneOf } from './lane'
+import { COLUMN, LEFT, RIGHT, ROW } from './lane-sizes'
 
-const props = defineProps<{ answer: SectionAnswer; spanS: number }>()
+/** Lanes of the joints that are shown, on one axis with the ladder of the whole section; only those in sight are drawn. */
+const props = defineProps<{ answer: SectionAnswer; joints: readonly JointInSection[]; spanS: number }>()
+const emit = defineEmits<{ zoom: [by: number] }>()
 const job = useJob()
-const clock = useClock()
+const view = useView()
 const box = ref<HTMLElement>()
+const scroller = ref<HTMLElement>()
 const width = useWidth(box)
-const LEFT = 178
-const COLUMN = 92
-const RIGHT = 2 * COLUMN + 8
-const ROW = 31
-const HEAD = 60
-const SLOT = 9
+const AXIS = 60
 const zone = computed(() => job.state.job.zone)
-const lanes = computed(() => props.answer.joints.map((j) => ({ j, lane: laneOf(j) })))
-/** The axis begins a little before the first home and is as long as was chosen. */
-const fromS = computed(() => {
-  const homes = lanes.value.map((l) => l.lane?.homeS ?? Infinity)
-  const first = Math.min(...homes, clock.nowS)
-  const whole =
-    props.spanS * 0.72 < clock.nowS - first ? clock.nowS - props.spanS * 0.35 : first - props.spanS * 0.03
-  return Math.floor(whole / 600) * 600
+const lanes = computed(() => props.joints.map((j) => ({ j, lane: laneOf(j) })))
+/** The axis begins a little before the first home and is as long as was chosen; a drag or a key moves it along. */
+const moved = ref(0)
+const begins = computed(() => {
+  const nowS = view.nowS
+  const first = lanes.value.reduce((a, l) => Math.min(a, l.lane?.homeS ?? Infinity), nowS)
+  return props.spanS * 0.72 < nowS - first ? nowS - props.spanS * 0.35 : first - props.spanS * 0.03
 })
+const grid = computed(() => Math.min(600, props.spanS / 60))
+const fromS = computed(() => Math.floor((begins.value + moved.value) / grid.value) * grid.value)
 const toS = computed(() => fromS.value + props.spanS)
+watch(
+  () => props.answer.section.id,
+  () => (moved.value = 0),
+)
 const inner = computed(() => Math.max(120, width.value - LEFT - RIGHT))
 const X = (atS: number): number =>
   LEFT + Math.max(0, Math.min(1, (atS - fromS.value) / props.spanS)) * inner.value
-const onAxis = (atS: number | null): boolean => atS !== null && atS >= fromS.value && atS <= toS.value
+const onAxis = (atS: number): boolean => atS >= fromS.value && atS <= toS.value
 const step = computed(() => timeStep(props.spanS, inner.value))
 const marks = computed(() => {
   const out: { atS: number; label: string; day: boolean }[] = []
@@ -59,34 +64,52 @@ const small = computed(() => {
   for (let t = Math.ceil(fromS.value / fine) * fine; t <= toS.value; t += fine) out.push(t)
   return out
 })
-const laneY = (i: number): number => HEAD + i * ROW
-const lanesEnd = computed(() => HEAD + lanes.value.length * ROW)
-const height = computed(() => lanesEnd.value + 224)
-const quarter = (a: number, b: number, k: number): number => a + ((b - a) * k) / 4
+const virtual = useVirtualizer(
+  computed(() => ({
+    count: lanes.value.length,
+    getScrollElement: () => scroller.value ?? null,
+    estimateSize: () => ROW,
+    overscan: 6,
+  })),
+)
 const pressure = computed(() => fmt.pressure(props.answer.section.testBar, job.reader))
-const ready = (i: number): string => {
-  const l = lanes.value[i]
-  if (!l?.lane) return ''
-  if (l.j.look.glyph === 'failed') return 'failed'
-  return l.lane.readyS === null ? 'no figure' : whenShort(l.lane.readyS, clock.nowS, zone.value)
-}
-const move = (i: number): string => {
-  const l = lanes.value[i]
-  if (!l?.lane) return ''
-  if (l.lane.planned) return `plan ${hhmm(l.lane.homeS, zone.value)}`
-  return l.lane.setS === null ? 'no figure' : whenShort(l.lane.setS, clock.nowS, zone.value)
-}
 const holdsBack = computed(() => props.answer.holdsBack?.facts.id)
+/** Dragging the tape pulls time along; the wheel with Ctrl goes closer or further. */
+let from: { x: number; moved: number } | null = null
+function down(e: PointerEvent): void {
+  from = { x: e.clientX, moved: moved.value }
+  ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
+}
+function drag(e: PointerEvent): void {
+  if (from) moved.value = from.moved - ((e.clientX - from.x) / inner.value) * props.spanS
+}
+function wheel(e: WheelEvent): void {
+  if (e.ctrlKey) {
+    e.preventDefault()
+    emit('zoom', e.deltaY > 0 ? 1 : -1)
+  } else if (e.shiftKey || Math.abs(e.deltaX) > Math.abs(e.deltaY)) {
+    e.preventDefault()
+    moved.value += ((e.deltaX || e.deltaY) / inner.value) * props.spanS
+  }
+}
+defineExpose({
+  /** Moves along the tape by a share of what is seen; 0 goes back to where it began. */
+  along: (share: number) => void (moved.value = share ? moved.value + share * props.spanS : 0),
+})
 </script>
 
 <template>
-  <div ref="box" class="box">
+  <div ref="box" class="box" @wheel="wheel">
     <svg
-      class="drawing"
+      class="drawing axis"
       :width="width"
-      :height="height"
+      :height="AXIS"
       role="group"
       :aria-label="`Time tape of ${answer.section.tag}: each joint's window, set and cure, and what the section may take`"
+      @pointerdown="down"
+      @pointermove="drag"
+      @pointerup="from = null"
+      @pointercancel="from = null"
     >
       <defs>
         <pattern
@@ -128,129 +151,47 @@ const holdsBack = computed(() => props.answer.holdsBack?.facts.id)
           {{ m.label }}
         </text>
       </g>
-      <g v-for="({ j, lane }, i) in lanes" :key="j.facts.id">
-        <path :d="`M0 ${laneY(i) + ROW - 1}H${width}`" class="rule" />
-        <RouterLink :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.facts.id } }">
-          <svg
-            x="0"
-            :y="laneY(i) + 5"
-            width="36"
-            height="20"
-            viewBox="0 0 36 20"
-            overflow="visible"
-            role="img"
-            :aria-label="`${j.facts.tag}, ${job.t(j.look.word)}`"
-            v-html="glyphBody(j.look.glyph, j.look.inspected, j.look.look)"
-          />
-          <text x="46" :y="laneY(i) + 21" class="tag">
-            {{ j.facts.tag }}
-            <tspan v-if="j.look.life > 1" class="soft">²</tspan>
-          </text>
-        </RouterLink>
-        <text x="112" :y="laneY(i) + 21" class="soft">{{ j.facts.place.piece.size }}</text>
-        <template v-if="lane && lane.homeS < toS">
-          <g v-if="!lane.planned" :class="{ heavy: j.facts.id === holdsBack }">
-            <rect
-              v-if="lane.slotS !== null && onAxis(lane.homeS)"
-              :x="X(lane.homeS) - SLOT"
-              :y="laneY(i) + 4"
-              :width="SLOT"
-              height="22"
-              fill="url(#lane-hatch)"
-              class="slot"
-            />
-            <template v-if="lane.setS !== null">
-              <rect
-                :x="X(lane.homeS)"
-                :y="laneY(i) + 4"
-                :width="Math.max(3, X(lane.setS) - X(lane.homeS))"
-                height="16"
-                class="set"
-              />
-              <rect
-                :x="X(lane.homeS)"
-                :y="laneY(i) + 20"
-                :width="Math.max(3, X(lane.setS) - X(lane.homeS))"
-                height="6"
-                fill="url(#base-hatch)"
-              />
-              <template v-if="lane.readyS !== null">
-                <rect
-                  v-for="k in [0, 1, 2, 3]"
-                  :key="k"
-                  :x="X(quarter(lane.setS, lane.readyS, k))"
-                  :y="laneY(i) + 26 - 4 - k * 4.6"
-                  :width="X(quarter(lane.setS, lane.readyS, k + 1)) - X(quarter(lane.setS, lane.readyS, k))"
-                  :height="4 + k * 4.6"
-                  class="cure"
-                />
-                <rect
-                  v-if="lane.readyS < toS"
-                  :x="X(lane.readyS)"
-                  :y="laneY(i) + 4"
-                  :width="LEFT + inner - X(lane.readyS)"
-                  height="22"
-                  class="ready"
-                />
-                <path v-if="onAxis(lane.readyS)" :d="`M${X(lane.readyS)} ${laneY(i) + 1}v28`" class="tick2" />
-              </template>
-              <path v-else :d="`M${X(lane.setS)} ${laneY(i) + 24}H${LEFT + inner}`" class="unknown" />
-            </template>
-          </g>
-          <g v-else>
-            <rect
-              :x="X(lane.homeS)"
-              :y="laneY(i) + 5"
-              :width="Math.max(4, (lane.readyS === null ? LEFT + inner : X(lane.readyS)) - X(lane.homeS))"
-              height="20"
-              class="planned"
-            />
-            <path
-              v-if="onAxis(lane.readyS)"
-              :d="`M${X(lane.readyS ?? 0)} ${laneY(i) + 1}v28`"
-              class="tick2"
-            />
-          </g>
-        </template>
-        <text
-          :x="width - RIGHT + 12"
-          :y="laneY(i) + 21"
-          class="time"
-          :class="{ past: lane && !lane.planned && (lane.setS ?? Infinity) < clock.nowS }"
-        >
-          {{ move(i) }}
+      <g v-if="onAxis(view.nowS)">
+        <path :d="`M${X(view.nowS)} 36V${AXIS}`" class="plumb" />
+        <rect :x="X(view.nowS) - 26" y="37" width="52" height="21" class="now" />
+        <text :x="X(view.nowS)" y="53" text-anchor="middle" class="now-says">
+          {{ hhmm(view.nowS, zone) }}
         </text>
-        <text
-          :x="width - COLUMN + 6"
-          :y="laneY(i) + 21"
-          class="time"
-          :class="{ bold: j.facts.id === holdsBack, past: (lane?.readyS ?? Infinity) < clock.nowS }"
-        >
-          {{ ready(i) }}
-        </text>
-        <path
-          v-if="j.facts.id === holdsBack"
-          :d="`M${width - COLUMN - 8} ${laneY(i) + 9}h8v7l-4 8l-4 -8z`"
-          class="bob"
+      </g>
+    </svg>
+    <div ref="scroller" class="lanes" tabindex="0" role="region" aria-label="Lanes">
+      <svg class="drawing" :width="width" :height="virtual.getTotalSize()">
+        <LaneRow
+          v-for="v in virtual.getVirtualItems()"
+          :key="lanes[v.index]!.j.facts.id"
+          :j="lanes[v.index]!.j"
+          :lane="lanes[v.index]!.lane"
+          :y="v.start"
+          :left="LEFT"
+          :inner="inner"
+          :width="width"
+          :from-s="fromS"
+          :to-s="toS"
+          :now-s="view.nowS"
+          :holds-back="lanes[v.index]!.j.facts.id === holdsBack"
         />
+        <path v-if="onAxis(view.nowS)" :d="`M${X(view.nowS)} 0V${virtual.getTotalSize()}`" class="plumb" />
+      </svg>
+    </div>
+    <svg class="drawing" :width="width" height="224">
+      <g v-if="onAxis(view.nowS)">
+        <path :d="`M${X(view.nowS)} 0V112`" class="plumb" />
+        <path :d="`M${X(view.nowS) - 6} 110h12v7l-6 12l-6 -12z`" class="bob" />
       </g>
       <LadderPart
         :answer="answer"
-        :top="lanesEnd + 16"
+        :top="16"
         :left="LEFT"
         :inner="inner"
         :from-s="fromS"
         :to-s="toS"
         :width="width"
       />
-      <g v-if="onAxis(clock.nowS)">
-        <path :d="`M${X(clock.nowS)} 36V${lanesEnd + 112}`" class="plumb" />
-        <path :d="`M${X(clock.nowS) - 6} ${lanesEnd + 110}h12v7l-6 12l-6 -12z`" class="bob" />
-        <rect :x="X(clock.nowS) - 26" y="37" width="52" height="21" class="now" />
-        <text :x="X(clock.nowS)" y="53" text-anchor="middle" class="now-says">
-          {{ hhmm(clock.nowS, zone) }}
-        </text>
-      </g>
     </svg>
   </div>
 </template>
@@ -259,6 +200,19 @@ const holdsBack = computed(() => props.answer.holdsBack?.facts.id)
 .box {
   width: 100%;
   overflow-x: auto;
+}
+.axis {
+  display: block;
+  cursor: grab;
+  touch-action: pan-y;
+}
+.lanes {
+  max-height: max(200px, 42vh);
+  overflow-y: auto;
+  overflow-x: hidden;
+}
+.lanes svg {
+  display: block;
 }
 .head {
   font: 600 17px var(--text);
@@ -270,63 +224,10 @@ const holdsBack = computed(() => props.answer.holdsBack?.facts.id)
 .day {
   text-decoration: underline;
 }
-.rule {
-  stroke: var(--line);
-}
-.tag {
-  font: 600 18px var(--figures);
-  fill: var(--ink);
-}
-.soft {
-  font: 500 16px var(--figures);
-  fill: var(--soft);
-}
-.time {
-  font: 500 18px var(--figures);
-  fill: var(--ink);
-}
-.time.past {
-  fill: var(--soft);
-}
-.time.bold {
-  font-weight: 600;
-}
-.slot {
-  stroke: var(--wet);
-  stroke-width: 1.5;
-}
-.set {
-  fill: var(--set);
-}
-.cure {
-  fill: var(--cure);
-}
-.ready {
-  fill: var(--sound);
-}
-.tick2 {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.planned {
-  fill: none;
-  stroke: var(--soft);
-  stroke-width: 1.5;
-  stroke-dasharray: 5 4;
-}
-.unknown {
-  stroke: var(--soft);
-  stroke-width: 3;
-  stroke-dasharray: 2 6;
-}
-.heavy .cure,
-.heavy .ready {
-  stroke: var(--ink);
-  stroke-width: 1;
-}
 .plumb {
   stroke: var(--ink);
   stroke-width: 2;
+  pointer-events: none;
 }
 .bob,
 .now {

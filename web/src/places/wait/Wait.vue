@@ -1,27 +1,85 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { answerFor } from '@jugalis/core'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import SectionChooser from '../../frame/SectionChooser.vue'
+import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
 import { useSection } from '../../use-section'
 import { useView } from '../../view'
+import { when } from '../../when'
 import AnswerHead from './AnswerHead.vue'
 import NextHour from './NextHour.vue'
 import PhoneRows from './PhoneRows.vue'
 import TimeLanes from './TimeLanes.vue'
+import WaitTools from './WaitTools.vue'
+import { FILTERS, type Filter, passes } from './filters'
 
 const view = useView()
+const job = useJob()
 const narrow = useNarrow()
 const { answers, answer } = useSection()
 const SPANS = [
+  [1, 'hour'],
+  [6, '6 h'],
   [12, '12 h'],
-  [24, '24 h'],
+  [24, 'day'],
   [48, '2 days'],
   [96, '4 days'],
   [168, 'week'],
 ] as const
 const KEY = 'jugalis-wait-span'
-const spanH = ref(Number(localStorage.getItem(KEY)) || 96)
+const USUAL_H = 96
+const spanH = ref(Number(localStorage.getItem(KEY)) || USUAL_H)
 watch(spanH, (h) => localStorage.setItem(KEY, String(h)))
+const filter = ref<Filter>('all')
+const counts = computed(
+  () =>
+    new Map(FILTERS.map((f) => [f, answer.value?.joints.filter((j) => passes(j, f, view.nowS)).length ?? 0])),
+)
+const shown = computed(() =>
+  filter.value === 'all'
+    ? (answer.value?.joints ?? [])
+    : (answer.value?.joints.filter((j) => passes(j, filter.value, view.nowS)) ?? []),
+)
+/** Both ways to treat a changing temperature, side by side: when each lets the test pressure on. */
+const both = computed(() => {
+  const a = answer.value
+  if (!a) return null
+  const other = answerFor(job.state, a.section, view.nowS, a.mode === 'coldest' ? 'accumulate' : 'coldest')
+  const [coldest, accumulate] = a.mode === 'coldest' ? [a, other] : [other, a]
+  const at = (s: number): string => when(s, view.nowS, job.state.job.zone)
+  const say = (x: typeof a): string =>
+    x.readyAtS !== null
+      ? x.readyAtS <= view.nowS
+        ? 'ready'
+        : at(x.readyAtS)
+      : x.plannedReadyAtS !== null
+        ? `${at(x.plannedReadyAtS)} as planned`
+        : 'no time by its rule'
+  return { coldest: say(coldest), accumulate: say(accumulate) }
+})
+const lanes = ref<InstanceType<typeof TimeLanes>>()
+function zoom(by: number): void {
+  const at = SPANS.findIndex(([h]) => h >= spanH.value)
+  const to = SPANS[Math.min(SPANS.length - 1, Math.max(0, (at < 0 ? SPANS.length - 1 : at) + by))]
+  if (to) spanH.value = to[0]
+}
+const ALONG = 0.25
+function onKey(e: KeyboardEvent): void {
+  const el = e.target as HTMLElement
+  if (/INPUT|TEXTAREA|SELECT/.test(el.tagName) || e.ctrlKey || e.metaKey || e.altKey) return
+  if (document.querySelector('dialog[open]')) return
+  if (e.key === '+') zoom(-1)
+  else if (e.key === '-') zoom(1)
+  else if (e.key === '0') spanH.value = USUAL_H
+  else if (e.key === '[') lanes.value?.along(-ALONG)
+  else if (e.key === ']') lanes.value?.along(ALONG)
+  else if (e.key === 't') lanes.value?.along(0)
+  else if (e.key === 'f')
+    filter.value = FILTERS[(FILTERS.indexOf(filter.value) + 1) % FILTERS.length] ?? 'all'
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
@@ -44,7 +102,7 @@ watch(spanH, (h) => localStorage.setItem(KEY, String(h)))
           :aria-pressed="view.mode === 'coldest'"
           @click="view.mode = 'coldest'"
         >
-          coldest rules (sign-off)
+          coldest rules (sign-off): {{ both?.coldest }}
         </button>
         <button
           type="button"
@@ -53,32 +111,46 @@ watch(spanH, (h) => localStorage.setItem(KEY, String(h)))
           :aria-pressed="view.mode === 'accumulate'"
           @click="view.mode = 'accumulate'"
         >
-          add up the hours (planning)
+          add up the hours (planning): {{ both?.accumulate }}
         </button>
-        <template v-if="!narrow">
-          <span class="gap">Show:</span>
-          <button
-            v-for="[h, says] in SPANS"
-            :key="h"
-            type="button"
-            class="word"
-            :class="{ here: spanH === h }"
-            :aria-pressed="spanH === h"
-            @click="spanH = h"
-          >
-            {{ says }}
-          </button>
-        </template>
+      </p>
+      <p v-if="!narrow" class="choices">
+        <span>Show:</span>
+        <button
+          v-for="f in FILTERS.filter((x) => x === 'all' || counts.get(x) || x === filter)"
+          :key="f"
+          type="button"
+          class="word"
+          :class="{ here: filter === f }"
+          :aria-pressed="filter === f"
+          @click="filter = f"
+        >
+          {{ f }} {{ counts.get(f) }}
+        </button>
+        <span class="gap">over</span>
+        <button
+          v-for="[h, says] in SPANS"
+          :key="h"
+          type="button"
+          class="word"
+          :class="{ here: spanH === h }"
+          :aria-pressed="spanH === h"
+          @click="spanH = h"
+        >
+          {{ says }}
+        </button>
       </p>
       <PhoneRows v-if="narrow" :answer="answer" />
-      <TimeLanes v-else :answer="answer" :span-s="spanH * 3600" />
+      <TimeLanes v-else ref="lanes" :answer="answer" :joints="shown" :span-s="spanH * 3600" @zoom="zoom" />
       <NextHour :answer="answer" />
+      <WaitTools :answer="answer" />
     </template>
   </div>
 </template>
 
 <style scoped>
 .choices {
+  margin-block: -6px;
   display: flex;
   flex-wrap: wrap;
   gap: 2px 16px;

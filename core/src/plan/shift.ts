@@ -1,0 +1,57 @@
+import type { JointFacts, JointLook } from '../joint/assess.js'
+import type { JobState, Section, Tool } from '../joint/state.js'
+
+/** What the next shift must know in two minutes: only what is not done with. */
+export interface Shift {
+  /** Begun and not home: what was last done, and by when something is lost. */
+  halfMade: { facts: JointFacts; lastStep: string; lastAtS: number; byS: number | null }[]
+  unfixed: JointFacts[]
+  /** Not to be touched yet; null = no figure when it may. */
+  dontTouch: { facts: JointFacts; untilS: number | null }[]
+  failed: JointFacts[]
+  toLookAt: JointFacts[]
+  sections: Section[]
+  blanketsOn: { tool: Tool; sinceS: number }[]
+  permits: { number: string; untilS: number }[]
+  toolsNotGood: Tool[]
+}
+const byTag = (a: JointFacts, b: JointFacts): number => (a.tag < b.tag ? -1 : a.tag > b.tag ? 1 : 0)
+
+export function shiftOf(
+  state: JobState,
+  facts: Iterable<JointFacts>,
+  looks: ReadonlyMap<string, JointLook>,
+  nowS: number,
+): Shift {
+  const all = [...facts].sort(byTag)
+  const glyph = (f: JointFacts) => looks.get(f.id)?.glyph
+  const halfMade = all.flatMap((f) => {
+    const last = f.life?.done.at(-1)
+    if (!last || f.homeAtS !== null || glyph(f) === 'unfixed') return []
+    const open = f.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined)
+    return [{ facts: f, lastStep: last.step, lastAtS: last.latestS, byS: open?.untilS.value ?? null }]
+  })
+  const waits = (f: JointFacts): boolean =>
+    f.homeAtS !== null &&
+    f.inspection?.verdict !== 'fail' &&
+    (f.movable.value === null ? f.method?.cures === true : f.movable.value > nowS)
+  return {
+    halfMade,
+    unfixed: all.filter((f) => glyph(f) === 'unfixed'),
+    dontTouch: all
+      .filter(waits)
+      .map((f) => ({ facts: f, untilS: f.movable.value }))
+      .sort((a, b) => (a.untilS ?? Infinity) - (b.untilS ?? Infinity)),
+    failed: all.filter((f) => f.inspection?.verdict === 'fail'),
+    toLookAt: all.filter((f) => f.homeAtS !== null && f.inspection?.verdict === 'unknown' && !f.nextStep),
+    sections: [...state.sections.values()]
+      .filter((s) => s.state === 'under pressure' || s.state === 'under vacuum')
+      .sort((a, b) => (a.tag < b.tag ? -1 : 1)),
+    blanketsOn: [...state.tools.values()].flatMap((tool) => {
+      const last = tool.said.filter((x) => x.what === 'blanket').at(-1)
+      return last?.result === 'on' ? [{ tool, sinceS: last.atS }] : []
+    }),
+    permits: state.permits.filter((p) => p.fromS <= nowS && nowS <= p.untilS),
+    toolsNotGood: [...state.tools.values()].filter((t) => t.proofs.at(-1)?.good === false),
+  }
+}

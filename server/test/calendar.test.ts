@@ -1,0 +1,120 @@
+import { randomUUID } from 'node:crypto'
+import { type Harness, batch, draft, harness } from './harness.js'
+
+let h: Harness
+const job = randomUUID()
+const [line, place, section] = [randomUUID(), randomUUID(), randomUUID()]
+const [a, b] = [randomUUID(), randomUUID()]
+const NOW = 1_790_000_000
+beforeAll(async () => {
+  h = await harness()
+  await h.signIn('wren')
+  await h.signIn('teal')
+  await h.call('POST', '/jobs', { jobId: job, name: 'J' })
+  const piece = { type: 'piece', tag: 'P1', size: 'd63', measure: 'end-end', measuredMm: 900 }
+  const made = (jointId: string) =>
+    ['fit', 'cement', 'home', 'judge'].map((step, i) =>
+      draft(
+        'step-done',
+        { life: 1, step, readings: step === 'judge' ? { checkMm: 50, bead: 'all-round' } : {}, shown: [] },
+        { jointId, atDeviceS: NOW - 200 + i * 40 },
+      ),
+    )
+  const r = await h.call(
+    'POST',
+    `/jobs/${job}/events`,
+    batch([
+      draft('job-set', {
+        name: 'Quay, loop; east',
+        zone: 'UTC',
+        school: 'metric',
+        table: 'current',
+        checkOffsetMm: 50,
+      }),
+      draft('place-set', { placeId: place, name: 'P' }),
+      draft('line-set', {
+        lineId: line,
+        tag: 'Q',
+        name: 'Q',
+        method: 'solvent-cement',
+        material: 'pvc-u',
+        school: 'metric',
+        placeId: place,
+      }),
+      draft('item-put', {
+        lineId: line,
+        itemId: randomUUID(),
+        item: { ...piece, jointA: a, tagA: 'Q-1', jointB: b, tagB: 'Q-2' },
+      }),
+      draft('section-set', {
+        sectionId: section,
+        tag: 'Q-A',
+        jointIds: [a, b],
+        workingBar: 6,
+        testBar: 9,
+        holdS: 3600,
+        allowedDropBar: 0.2,
+      }),
+      ...['wall', 'air', 'humidity'].map((what) =>
+        draft(
+          'reading',
+          { placeId: place, what, basis: 'typed', atS: NOW - 3600, value: 14 },
+          { atDeviceS: NOW - 3600 },
+        ),
+      ),
+      ...made(a),
+      ...made(b),
+    ]),
+  )
+  expect(r.status).toBe(200)
+})
+afterAll(() => h.close())
+
+/** Unfolded lines of a calendar, as RFC 5545 folds them. */
+const linesOf = (text: string): string[] => text.replace(/\r\n[ \t]/g, '').split('\r\n')
+
+it('the feed needs no signing in, says when joints may be moved and the section takes pressure, and moves with it', async () => {
+  const { path } = (await h.call('GET', `/jobs/${job}/calendar`)).body as unknown as { path: string }
+  const res = await fetch(h.url + path)
+  expect([res.status, res.headers.get('content-type')]).toEqual([200, 'text/calendar; charset=utf-8'])
+  const lines = linesOf(await res.text())
+  expect(lines[0]).toBe('BEGIN:VCALENDAR')
+  expect(lines).toContain('VERSION:2.0')
+  const said = lines.filter((l) => l.startsWith('SUMMARY:'))
+  expect(said).toContain('SUMMARY:Q-A may take 9 bar')
+  // One hour per bar from home (common practice): nine hours after the last joint, rounded up to the minute.
+  const homeS = NOW - 200 + 80
+  const readyAt = new Date(Math.ceil((homeS + 9 * 3600) / 60) * 60_000)
+  expect(lines).toContain(`DTSTART:${readyAt.toISOString().replace(/[-:]/g, '').slice(0, 15)}Z`)
+  const uids = lines.filter((l) => l.startsWith('UID:'))
+  expect(new Set(uids).size).toBe(uids.length)
+  // A cold reading comes in: the same entry, another time.
+  await h.call(
+    'POST',
+    `/jobs/${job}/events`,
+    batch([draft('reading', { placeId: place, what: 'wall', basis: 'typed', atS: NOW, value: 4 })]),
+  )
+  const later = linesOf(await (await fetch(h.url + path)).text())
+  expect(later).not.toContain(`DTSTART:${readyAt.toISOString().replace(/[-:]/g, '').slice(0, 15)}Z`)
+})
+it('another\u2019s address, a changed one, and that of somebody not on the job show nothing', async () => {
+  const { path } = (await h.call('GET', `/jobs/${job}/calendar`)).body as unknown as { path: string }
+  expect((await h.call('GET', `/jobs/${job}/calendar`, undefined, { as: 'teal' })).status).toBe(404)
+  const parts = path.split('/')
+  const wrong = [
+    path.replace(/.\.ics$/, (x) => (x.startsWith('A') ? 'B.ics' : 'A.ics')),
+    [...parts.slice(0, 4), randomUUID(), parts[5]].join('/'),
+    [...parts.slice(0, 3), randomUUID(), ...parts.slice(4)].join('/'),
+    '/api/calendar/x/y/z.ics',
+  ]
+  for (const p of wrong) expect([p, (await fetch(h.url + p)).status]).toEqual([p, 404])
+})
+it('people are put on a job by whoever began it', async () => {
+  expect((await h.call('POST', `/jobs/${job}/members`, { login: 'nobody' })).body.error?.code).toBe(
+    'unknown-person',
+  )
+  expect((await h.call('POST', `/jobs/${job}/members`, {})).status).toBe(422)
+  expect((await h.call('POST', `/jobs/${job}/members`, { login: 'Teal' })).status).toBe(201)
+  expect((await h.call('POST', `/jobs/${job}/members`, { login: 'wren' }, { as: 'teal' })).status).toBe(403)
+  expect((await h.call('GET', `/jobs/${job}/calendar`, undefined, { as: 'teal' })).status).toBe(200)
+})

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { type SectionAnswer, backward, dayOf, epochInZone, fmt, startOrLeave } from '@jugalis/core'
+import { ElInput, ElOption, ElSelect } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import 'element-plus/es/components/option/style/css'
+import 'element-plus/es/components/select/style/css'
+import { computed, reactive, ref } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { when } from '../../when'
+
+/** Backward in time: a test at a time, so when must the last joint be home; and: start this one now, or leave it? */
+const props = defineProps<{ answer: SectionAnswer }>()
+const emit = defineEmits<{ close: [] }>()
+const job = useJob()
+const clock = useClock()
+const KEY = 'jugalis-pace-min'
+const zone = computed(() => job.state.job.zone)
+const bar = computed(() => props.answer.section.testBar)
+const typed = reactive({
+  date: dayOf(clock.nowS + 86400, zone.value),
+  time: '14:00',
+  pace: localStorage.getItem(KEY) ?? '',
+  start: '',
+  leave: '07:00',
+})
+const byS = computed(() => epochInZone(typed.date.trim(), typed.time.trim(), zone.value))
+const paceMin = computed(() => Number(typed.pace.replace(',', '.')))
+const at = (s: number): string => when(s, clock.nowS, zone.value)
+/** Times to be home by are rounded down: to the early side. */
+const by = (s: number): string => when(Math.floor(s / 60) * 60, clock.nowS, zone.value)
+const ready = computed(() => byS.value !== null && byS.value > clock.nowS && paceMin.value > 0)
+const plan = computed(() => {
+  if (!ready.value || byS.value === null) return null
+  localStorage.setItem(KEY, typed.pace)
+  const facts = props.answer.joints.map((j) => j.facts)
+  return backward(facts, bar.value, byS.value, Math.floor(clock.nowS / 60) * 60, paceMin.value * 60)
+})
+const sentence = computed(() => {
+  const p = plan.value
+  if (!p) return typed.pace ? 'Say a day and time that lie ahead.' : 'Say how long one joint takes you.'
+  const pressure = fmt.pressure(bar.value, job.reader)
+  const stuck = p.lateMade[0]
+  if (stuck)
+    return `Not by then: ${stuck.tag} is made and takes ${pressure} ${stuck.readyAtS === null ? 'at no time by its rule' : `only from ${at(stuck.readyAtS)}`}.`
+  if (!p.order.length) return 'All joints are made, and all are ready by then.'
+  const never = p.order.filter((j) => j.latestS === null)
+  if (never.length)
+    return `Not by then: ${never[0]?.tag} would have to be home before now, or has no figure for ${pressure}.`
+  const late = p.tooLate[0]
+  if (late)
+    return `Too tight at ${typed.pace} min a joint: ${late.tag} must be home by ${by(late.latestS ?? 0)} and would be ${at(late.homeS)}. Start sooner or work in two pairs.`
+  return `Last joint home by ${by(p.lastByS ?? 0)}. At ${typed.pace} min a joint the last is home ${at(p.order.at(-1)?.homeS ?? 0)}.`
+})
+const oneId = ref(props.answer.joints.find((j) => j.facts.homeAtS === null)?.facts.id ?? '')
+const open = computed(() => props.answer.joints.filter((j) => j.facts.homeAtS === null))
+/** A time of day stands for the next time the clocks show it. */
+function next(text: string, afterS: number): number | null {
+  const today = epochInZone(dayOf(afterS, zone.value), text.trim(), zone.value)
+  if (today === null) return null
+  return today >= afterS - 60
+    ? today
+    : epochInZone(dayOf(afterS + 86400, zone.value), text.trim(), zone.value)
+}
+const choice = computed(() => {
+  const facts = open.value.find((j) => j.facts.id === oneId.value)?.facts
+  const startS = next(typed.start, clock.nowS)
+  const leaveS = startS === null ? null : next(typed.leave, startS + 3600)
+  if (!facts || startS === null || leaveS === null) return null
+  const home = (s: number): number => s + (paceMin.value > 0 ? paceMin.value * 60 : 0)
+  return startOrLeave(facts, bar.value, [home(startS), home(leaveS)]).map((x, i) => ({
+    says: i ? `Left until ${at(leaveS)}` : `Started at ${at(startS)}`,
+    home: at(x.homeS),
+    ready: x.readyAtS === null ? 'no figure by its rule' : `from ${at(x.readyAtS)}`,
+  }))
+})
+</script>
+
+<template>
+  <Sheet
+    :title="`Backward: ${answer.section.tag} at ${fmt.pressure(bar, job.reader)}`"
+    @close="emit('close')"
+  >
+    <div class="fields">
+      <span
+        ><label for="by-date">Test on</label><ElInput id="by-date" v-model="typed.date" size="large"
+      /></span>
+      <span><label for="by-time">at</label><ElInput id="by-time" v-model="typed.time" size="large" /></span>
+      <span
+        ><label for="by-pace">Minutes a joint</label
+        ><ElInput id="by-pace" v-model="typed.pace" size="large" inputmode="numeric"
+      /></span>
+    </div>
+    <p class="strong" role="status">{{ sentence }}</p>
+    <ol v-if="plan && plan.order.length" class="order" tabindex="0" aria-label="Order to make them in">
+      <li v-for="j in plan.order.slice(0, 60)" :key="j.jointId">
+        <strong>{{ j.tag }}</strong> {{ j.size }}
+        <span :class="{ refusal: plan.tooLate.includes(j) }">{{
+          j.latestS === null ? 'not possible any more' : `home by ${by(j.latestS)}`
+        }}</span>
+      </li>
+      <li v-if="plan.order.length > 60">and {{ plan.order.length - 60 }} more</li>
+    </ol>
+    <template v-if="open.length">
+      <h2>Start it, or leave it?</h2>
+      <div class="fields">
+        <ElSelect v-model="oneId" size="large" aria-label="Joint">
+          <ElOption
+            v-for="j in open"
+            :key="j.facts.id"
+            :value="j.facts.id"
+            :label="`${j.facts.tag}, ${j.facts.place.piece.size}`"
+          />
+        </ElSelect>
+        <span
+          ><label for="one-start">Start at</label
+          ><ElInput id="one-start" v-model="typed.start" size="large" placeholder="15:00"
+        /></span>
+        <span
+          ><label for="one-leave">or leave until</label
+          ><ElInput id="one-leave" v-model="typed.leave" size="large"
+        /></span>
+      </div>
+      <p v-for="c in choice ?? []" :key="c.says">
+        {{ c.says }}: home {{ c.home }}, {{ fmt.pressure(bar, job.reader) }} <strong>{{ c.ready }}</strong>.
+      </p>
+    </template>
+    <p class="why">By these rules, with the wall held as it is known now. A colder night moves it.</p>
+    <button type="button" class="button" @click="emit('close')">Close</button>
+  </Sheet>
+</template>
+
+<style scoped>
+.fields {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 10px;
+}
+.fields > * {
+  flex: 1 1 110px;
+}
+label {
+  font-weight: 600;
+}
+.order {
+  max-height: 190px;
+  overflow-y: auto;
+  margin: 0;
+  padding-left: 26px;
+}
+.order li {
+  padding: 2px 0;
+}
+</style>

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { type SectionAnswer, fmt } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import { api } from '../../api'
+import Sheet from '../../frame/Sheet.vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { date, hhmm, weekday } from '../../when'
+import BackwardSheet from './BackwardSheet.vue'
+
+/** What can be done with waiting: plan it backward, hang tags, put it in a calendar, hand the shift over. */
+const props = defineProps<{ answer: SectionAnswer }>()
+const job = useJob()
+const clock = useClock()
+const sheet = ref<'backward' | 'calendar' | null>(null)
+const fault = ref('')
+const zone = computed(() => job.state.job.zone)
+const waiting = computed(() =>
+  props.answer.joints.filter(
+    (j) =>
+      j.facts.homeAtS !== null &&
+      ((j.facts.movable.value ?? Infinity) > clock.nowS || (j.readyAtS ?? Infinity) > clock.nowS),
+  ),
+)
+/** Rounded up to the minute, with the day: a tag hangs there tomorrow too. */
+function atOn(s: number): string {
+  const t = Math.ceil(s / 60) * 60
+  return `${weekday(t, zone.value)} ${hhmm(t, zone.value)}`.toUpperCase()
+}
+async function tags(): Promise<void> {
+  fault.value = ''
+  try {
+    const { hangTags } = await import('../../paper')
+    const a = props.answer
+    const bytes = await hangTags(
+      job.state.job.name,
+      waiting.value.map((j) => ({
+        tag: j.facts.tag,
+        size: j.facts.place.piece.size,
+        section: a.section.tag,
+        touch:
+          j.facts.movable.value === null
+            ? null
+            : j.facts.movable.value > clock.nowS
+              ? atOn(j.facts.movable.value)
+              : 'SET: WITH CARE',
+        pressure: {
+          bar: fmt.pressure(a.section.testBar, job.reader),
+          at: j.readyAtS === null ? null : atOn(j.readyAtS),
+        },
+        made: `${date(j.facts.homeAtS ?? 0, zone.value)} ${hhmm(j.facts.homeAtS ?? 0, zone.value)}`,
+      })),
+    )
+    const url = URL.createObjectURL(new Blob([bytes as BlobPart], { type: 'application/pdf' }))
+    const link = document.createElement('a')
+    link.href = url
+    link.download = `${a.section.tag}-hang-tags.pdf`
+    link.click()
+    setTimeout(() => URL.revokeObjectURL(url), 10_000)
+  } catch (e) {
+    fault.value = (e as Error).message
+  }
+}
+const feed = ref('')
+async function calendar(): Promise<void> {
+  fault.value = ''
+  try {
+    const { path } = await api<{ path: string }>('GET', `/jobs/${job.jobId}/calendar`)
+    feed.value = `${location.origin}${path}`
+    sheet.value = 'calendar'
+  } catch (e) {
+    fault.value = (e as Error).message
+  }
+}
+</script>
+
+<template>
+  <div class="buttons no-print">
+    <button type="button" class="button" @click="sheet = 'backward'">Backward…</button>
+    <button type="button" class="button" :disabled="!waiting.length" @click="tags">
+      Hang-tags{{ waiting.length ? ` (${waiting.length})` : '' }}
+    </button>
+    <button type="button" class="button" @click="calendar">Calendar…</button>
+    <RouterLink class="button" :to="{ name: 'shift', params: { jobId: job.jobId } }"
+      >Shift handover</RouterLink
+    >
+    <RouterLink class="button" :to="{ name: 'site', params: { jobId: job.jobId } }">Site readings</RouterLink>
+  </div>
+  <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+  <BackwardSheet v-if="sheet === 'backward'" :answer="answer" @close="sheet = null" />
+  <Sheet v-if="sheet === 'calendar'" title="In your calendar" @close="sheet = null">
+    <p>
+      A calendar that follows this address shows when joints may be moved and sections take pressure, and
+      moves with them.
+    </p>
+    <p class="feed">
+      <code>{{ feed }}</code>
+    </p>
+    <p class="why">
+      Whoever has the address sees these times, without signing in. It ends when you leave the job.
+    </p>
+    <div class="buttons">
+      <a class="button main" :href="feed" download="jugalis.ics">Take it as a file</a>
+      <button type="button" class="button" @click="sheet = null">Close</button>
+    </div>
+  </Sheet>
+</template>
+
+<style scoped>
+.feed code {
+  overflow-wrap: anywhere;
+  font-size: 15px;
+}
+</style>
