@@ -44,7 +44,11 @@ export function calendarOf(state: JobState, jobId: string, nowS: number): string
   }
   for (const id of state.sections.keys()) {
     const a = sectionAnswer(state, id, nowS, 'coldest')
-    if (!a || a.proved || a.readyAtS === null || a.readyAtS <= nowS) continue
+    if (!a || a.proved) continue
+    for (const j of a.joints)
+      if (j.readyAtS !== null && j.readyAtS > nowS)
+        put(`joint-${j.facts.id}-${id}`, j.readyAtS, `${j.facts.tag} may take ${a.section.testBar} bar`, RULE)
+    if (a.readyAtS === null || a.readyAtS <= nowS) continue
     const held = a.holdsBack ? ` Held back by ${a.holdsBack.facts.tag}.` : ''
     put(`ready-${id}`, a.readyAtS, `${a.section.tag} may take ${a.section.testBar} bar`, `${RULE}${held}`)
   }
