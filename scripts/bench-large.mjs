@@ -7,7 +7,7 @@ const ROWS = 20_000
 const median = (list) => [...list].sort((a, b) => a - b)[list.length >> 1]
 const ms = (list) => `median ${Math.round(median(list))} ms, longest ${Math.round(Math.max(...list))} ms`
 
-async function makeJob(base, cookie, name, pieces) {
+export async function makeJob(base, cookie, name, pieces) {
   const headers = { 'content-type': 'application/json', cookie }
   const job = randomUUID()
   await fetch(`${base}/api/jobs`, { method: 'POST', headers, body: JSON.stringify({ jobId: job, name }) })

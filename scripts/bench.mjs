@@ -6,7 +6,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part and writes nothing. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone; both write nothing. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -36,18 +36,17 @@ async function main() {
   const { startServer } = await import('./lib/serve.mjs')
   await build()
   const bundle = bundled('bench-core')
-  if (only !== 'server') {
+  if (!only) {
     const r = run(process.execPath, [bundled('bench-stock')])
     if (!r.ok) throw new Error(r.out)
     const { what, measured, target } = JSON.parse(r.out.split('\n').find((line) => line.startsWith('{')))
     row(what, measured, target)
   }
-  for (const part of only === 'server' ? [] : ['fold', 'ladder']) {
+  for (const part of only === 'server' ? [] : only === 'waits' ? ['retime'] : ['fold', 'ladder', 'retime']) {
     const results = [1, 2, 3, 4, 5].map(() => {
       const r = run(process.execPath, [
-        '--max-semi-space-size=64',
-        '--max-old-space-size=6000',
-        '--expose-gc',
+        // As much room as a log of a million entries wants; the others run as they would in a browser.
+        ...(part === 'fold' ? ['--max-semi-space-size=64', '--max-old-space-size=6000', '--expose-gc'] : []),
         bundle,
         part,
       ])
@@ -69,10 +68,20 @@ async function main() {
     quiet: true,
   })
   try {
-    await calcRate(base)
-    await openingAJob(base)
-    await page(base)
+    if (only !== 'waits') {
+      await calcRate(base)
+      await openingAJob(base)
+      await page(base)
+    }
     await large(base)
+    const { followers } = await import('./bench-waits.mjs')
+    const second = await freePort()
+    const other = await startServer({ databaseUrl: database.url, port: second, limiter: false, quiet: true })
+    try {
+      await followers([base, `http://127.0.0.1:${second}`], await signIn(base), row)
+    } finally {
+      await other.stop()
+    }
   } finally {
     await server.stop()
     await database.stop()
@@ -244,13 +253,15 @@ async function openingAJob(base) {
 async function large(base) {
   const { chromium } = await import('@playwright/test')
   const { largeJob } = await import('./bench-large.mjs')
+  const { waits } = await import('./bench-waits.mjs')
   const browser = await chromium.launch({
     executablePath: findChromium(),
     args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--enable-precise-memory-info'],
   })
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   await context.request.post(`${base}/api/session`, { data: { login: 'wren', password: 'tide-and-pipe' } })
-  await largeJob(base, await signIn(base), await context.newPage(), row)
+  if (only !== 'waits') await largeJob(base, await signIn(base), await context.newPage(), row)
+  await waits(base, await signIn(base), await context.newPage(), row)
   await browser.close()
 }
 

@@ -1,7 +1,6 @@
 import { type SectionAnswer, WHOLE_JOB, answerFor, wholeJob } from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { useJob } from './stores/job'
 import { useView } from './view'
 
 /**
@@ -17,10 +16,9 @@ export function useSection(): {
   const answers = computed(() =>
     [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
   )
-  const job = useJob()
   const whole = computed(() => {
-    const section = route.params.sectionId === WHOLE_JOB ? wholeJob(job.state) : null
-    return section && answerFor(job.state, section, view.nowS, view.mode)
+    const section = route.params.sectionId === WHOLE_JOB ? wholeJob(view.judged) : null
+    return section && answerFor(view.judged, section, view.nowS, view.mode, view.factsIn(view.mode))
   })
   const answer = computed(
     () =>

@@ -43,20 +43,37 @@ export const useView = defineStore('view', () => {
     },
     { flush: 'sync' },
   )
-  const facts = computed<ReadonlyMap<string, JointFacts>>(() => {
+  /** What the weather is at each place, as text: joints not begun are worked out anew when it changes, not each second. */
+  const weather = computed(() =>
+    [...judged.value.places.keys(), ...new Set([...judged.value.lines.values()].map((l) => l.placeId))]
+      .map((placeId) => JSON.stringify(conditionsAt(judged.value, placeId, nowS.value)))
+      .join(),
+  )
+  /** The present moment, without what reads it being worked out anew as it passes. */
+  let lately = nowS.value
+  watch(nowS, (s) => (lately = s), { flush: 'sync' })
+  function factsOf(mode_: CureMode): ReadonlyMap<string, JointFacts> {
     const all = new Map<string, JointFacts>()
     const state = judged.value
+    // Begun joints go by the time of their work; this names what the others hang on.
+    void weather.value
+    const atS = lately
     for (const id of jointPlaces(state).keys()) {
-      const f = jointFacts(state, id, 'coldest', nowS.value)
+      const f = jointFacts(state, id, mode_, atS)
       if (f) all.set(id, f)
     }
     return all
-  })
+  }
+  const facts = computed(() => factsOf('coldest'))
+  /** The same by the other way to treat a changing temperature: worked out only where it is asked for. */
+  const planned = computed(() => factsOf('accumulate'))
+  const factsIn = (m: CureMode): ReadonlyMap<string, JointFacts> =>
+    m === 'coldest' ? facts.value : planned.value
   const answers = computed<ReadonlyMap<string, SectionAnswer>>(() => {
     const all = new Map<string, SectionAnswer>()
     const state = judged.value
     for (const id of state.sections.keys()) {
-      const a = sectionAnswer(state, id, nowS.value, mode.value)
+      const a = sectionAnswer(state, id, nowS.value, mode.value, factsIn(mode.value))
       if (a) all.set(id, a)
     }
     return all
@@ -86,5 +103,5 @@ export const useView = defineStore('view', () => {
     const dewC = now.airC !== null && now.humidityPct !== null ? dewPointC(now.airC, now.humidityPct) : null
     return { placeId, ...now, dewC, lastAtS, isFresh: fresh.wallC !== null || fresh.airC !== null }
   })
-  return { mode, nowS, facts, answers, looks, tagOf, lines, sectionOf, conditions }
+  return { mode, nowS, judged, facts, factsIn, answers, looks, tagOf, lines, sectionOf, conditions }
 })

@@ -83,9 +83,10 @@ export function sectionAnswer(
   sectionId: string,
   nowS: number,
   mode: CureMode = 'coldest',
+  known?: ReadonlyMap<string, JointFacts>,
 ): SectionAnswer | null {
   const section = state.sections.get(sectionId)
-  return section ? answerFor(state, section, nowS, mode) : null
+  return section ? answerFor(state, section, nowS, mode, known) : null
 }
 
 /** Name under which the whole job is looked at as if it were one section. */
@@ -111,15 +112,16 @@ export function wholeJob(state: JobState): Section | null {
   }
 }
 
-/** The answer about any set of joints at a time. */
+/** The answer about any set of joints at a time. @param known facts of joints in this state and mode, where they are worked out already. */
 export function answerFor(
   state: JobState,
   section: Section,
   nowS: number,
   mode: CureMode = 'coldest',
+  known?: ReadonlyMap<string, JointFacts>,
 ): SectionAnswer {
   const all = section.jointIds
-    .map((id) => jointFacts(state, id, mode, nowS))
+    .map((id) => known?.get(id) ?? jointFacts(state, id, mode, nowS))
     .filter((f): f is JointFacts => f !== null)
   const { last, proved } = provedBy(state, section, all)
   let plannedSoFar = 0

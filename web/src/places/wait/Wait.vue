@@ -45,7 +45,8 @@ const shown = computed(() =>
 const both = computed(() => {
   const a = answer.value
   if (!a) return null
-  const other = answerFor(job.state, a.section, view.nowS, a.mode === 'coldest' ? 'accumulate' : 'coldest')
+  const mode = a.mode === 'coldest' ? 'accumulate' : 'coldest'
+  const other = answerFor(view.judged, a.section, view.nowS, mode, view.factsIn(mode))
   const [coldest, accumulate] = a.mode === 'coldest' ? [a, other] : [other, a]
   const at = (s: number): string => when(s, view.nowS, job.state.job.zone)
   const say = (x: typeof a): string =>
