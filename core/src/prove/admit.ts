@@ -33,7 +33,7 @@ export function stopsForTest(
     const jointId = j.facts.id
     if (j.look.glyph === 'failed') stops.push(msg('stop-failed', { joint, jointId }))
     else if (j.facts.homeAtS === null) stops.push(msg('stop-not-made', { joint, jointId }))
-    else if (j.look.glyph === 'hold' || j.look.glyph === 'set')
+    else if (j.look.glyph === 'hold' || (j.look.glyph === 'set' && j.facts.movable.value !== null))
       stops.push(msg('stop-not-set', { joint, jointId }))
     else if (j.allowsBar < bar - SAME_BAR) {
       if (j.readyAtS === null) stops.push(msg('stop-no-figure', { joint, jointId }))

@@ -189,7 +189,9 @@ function whyNothing(j: JointInSection): Msg {
   const joint = j.facts.tag
   if (j.look.glyph === 'failed') return msg('joint-failed', { joint })
   if (j.facts.homeAtS === null) return msg('not-made', { joint })
-  if (j.look.glyph === 'hold' || j.look.glyph === 'set') return msg('not-set', { joint })
+  // Without a figure it is not waited for: that is said, and not that it is setting.
+  if (j.look.glyph === 'hold' || (j.look.glyph === 'set' && j.facts.movable.value !== null))
+    return msg('not-set', { joint })
   return j.readyAtS === null ? msg('joint-no-figure', { joint }) : msg('joint-curing', { joint })
 }
 

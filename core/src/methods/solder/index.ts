@@ -63,7 +63,18 @@ export const solder = methodFrom<SolderSpec>({
                 asked: true,
               },
             ]
-          : [],
+          : spec.part === 'union'
+            ? [
+                {
+                  key: 'unionNut',
+                  label: msg('field-union-nut'),
+                  needed: true,
+                  control: 'choice',
+                  options: ['on', 'forgotten'],
+                  asked: true,
+                },
+              ]
+            : [],
       tools: ['tool-wheel-cutter', 'tool-deburrer', 'tool-solder-cloth'],
       never: ['never-solder-metal-off'],
     },
@@ -80,6 +91,7 @@ export const solder = methodFrom<SolderSpec>({
       exceptions: [
         ['flux-burnt', 'cut-out'],
         ['moved-while-soft', 'cut-out'],
+        ...(spec.part === 'union' ? [['nut-forgotten', 'cut-out'] as const] : []),
       ],
       cautions: hotWork,
       tools: ['tool-torch', 'tool-extinguisher'],
@@ -139,6 +151,7 @@ export const solder = methodFrom<SolderSpec>({
         findings.push(finding('stop', 'solder-coverage', 'cp-solder-peel', { coveragePct, largestVoidPct }))
     }
     if (r.valvePosition === 'part-open') findings.push(finding('stop', 'solder-part-open', practice))
+    if (r.unionNut === 'forgotten') findings.push(finding('stop', 'solder-nut-forgotten', practice))
     if (r.ring === 'gaps') findings.push(finding('stop', 'solder-gaps', practice))
     if (r.ring === 'black') findings.push(finding('stop', 'solder-black', practice))
     const causes =

@@ -8,6 +8,11 @@ const part = {
 
 /** Soldered joints: steps, looks, mistakes, choices. */
 export const SOLDER: Wordings = {
+  'field-union-nut': 'Union\u2019s nut on the tailpiece',
+  'unionNut-on': 'It is on',
+  'unionNut-forgotten': 'Not yet',
+  'ex-solder-nut-forgotten': 'Union nut forgotten: sweat off',
+  'solder-nut-forgotten': 'The union\u2019s nut is not on. Sweat it off, put the nut on, begin again.',
   'field-coverage': 'Coverage, where it was looked through or peeled',
   'solder-coverage': (p) =>
     `${Math.round(p.n('coveragePct'))} % covered, largest void ${Math.round(p.n('largestVoidPct'))} %: under 70 %, over 30 %, or a path through. Cut out and make again.`,
