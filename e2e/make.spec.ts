@@ -253,3 +253,35 @@ test('a scanned code takes a tin or a tool in hand; an unknown one says so', asy
   await page.keyboard.type('no such thing\n', { delay: 0 })
   await expect(page.getByText('Nothing here is called no such thing')).toBeVisible()
 })
+
+test('a window that ended while the screen was dark is shown first on waking', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: PHONE, hasTouch: true })
+  const page = await context.newPage()
+  await signIn(page)
+  const { job, joints } = await jobOf(page, PVC)
+  const [first, second] = joints as [string, string]
+  const OPEN_S = 30
+  await write(page, job, [step(first, 'fit', 60), step(first, 'cement', OPEN_S)])
+  await page.goto(`/job/${job}/wait`)
+  const digits = page.locator('.dock-strip .digits').first()
+  await expect(digits).toHaveText(/^\d+:\d\d$/)
+  const [m = 0, s = 0] = (await digits.innerText()).split(':').map(Number)
+  // Another joint whose window ends in some seconds, by the same figure.
+  await write(page, job, [step(second, 'fit', 600), step(second, 'cement', OPEN_S + m * 60 + s - 9)])
+  await expect(page.locator('.dock-strip .digits').first()).toHaveText(/^0:0\d$/)
+  const turn = (state: string) =>
+    page.evaluate((v) => {
+      Object.defineProperty(document, 'visibilityState', { value: v, configurable: true })
+      document.dispatchEvent(new Event('visibilitychange'))
+    }, state)
+  await turn('hidden')
+  await page.waitForTimeout(12_000)
+  await turn('visible')
+  const sheet = page.getByRole('dialog', { name: 'While the screen was dark' })
+  await expect(sheet).toContainText(/M-02\s+the time to push home ended .* ago\.\s+Skinned/)
+  await noViolations(page)
+  await sheet.getByRole('link', { name: 'M-02' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/limit was|Too late/)
+  await expect(sheet).toHaveCount(0)
+  await context.close()
+})

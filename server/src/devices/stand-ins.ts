@@ -74,8 +74,11 @@ export function playStandIns(
       c.release()
       return false
     }
+    // A connection that is lost is given back at once: a pool that waits for it would never end.
     c.on('error', () => {
+      if (client !== c) return
       client = null
+      c.release(true)
     })
     client = c
     return true

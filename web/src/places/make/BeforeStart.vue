@@ -22,7 +22,9 @@ const emit = defineEmits<{ override: [] }>()
 const job = useJob()
 const FETCHED = 'jugalis-fetched'
 const needText = (n: Need): string => {
-  const of = Object.values(n.matches).join(' ')
+  const of = Object.values(n.matches)
+    .filter((v) => v !== 'no' && v !== 'yes')
+    .join(' ')
   const size =
     n.qty.value !== null && n.unit === 'mm' ? `, ${fmt.length(n.qty.value, job.reader)} or more` : ''
   return `${of ? `${of} ` : ''}${n.item.replaceAll('-', ' ')}${size}`

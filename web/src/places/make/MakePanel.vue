@@ -178,7 +178,7 @@ const short = window.innerHeight < 780
 const drawingHeight = computed(() => {
   if (!narrow.value) return judging.value ? 180 : props.facts.life ? 260 : 200
   // What is wrong comes first: the drawing makes room for it.
-  if (stops.value.length && !props.facts.life) return 0
+  if (stops.value.length && !props.facts.life) return reading.value || short ? 0 : 120
   if (reading.value || short)
     // A control that is a drawing itself takes its place.
     return reading.value && !numberReads.value.every(onTape) ? 0 : 108
