@@ -41,14 +41,16 @@ const rows = computed(() =>
     }
   }),
 )
+/** Places where something is joined: only there a missing reading matters. */
+const used = computed(() => new Set(view.lines.map((l) => l.placeId)))
 const ago = (s: number): string => (s < 60 ? 'just now' : `${fmt.duration(Math.floor(s / 60) * 60)} ago`)
 const headline = computed(() => {
   const jump = rows.value.find((r) => r.health.jumps.length)
   if (jump)
     return `${jump.name}: ${jump.health.jumps.length === 1 ? 'a reading' : `${jump.health.jumps.length} readings`} jumped by more than 15 K. Say what is right.`
-  const unread = rows.value.find((r) => r.ageS === null)
+  const unread = rows.value.find((r) => r.ageS === null && used.value.has(r.placeId))
   if (unread) return `${unread.name} has not been read yet. Clocks there have no temperature to go by.`
-  const old = rows.value.find((r) => (r.ageS ?? 0) > 7200)
+  const old = rows.value.find((r) => (r.ageS ?? 0) > 7200 && used.value.has(r.placeId))
   if (old) return `${old.name} has not been read for ${fmt.duration(Math.floor((old.ageS ?? 0) / 60) * 60)}.`
   const first = rows.value[0]
   return first
@@ -115,7 +117,7 @@ async function addPlace(): Promise<void> {
           >Forecast to {{ when(r.health.forecastToS, view.nowS, zone) }}.</template
         >
       </p>
-      <ClimateChart :place-id="r.placeId" :days="DAYS" />
+      <ClimateChart v-if="r.wall || r.air" :place-id="r.placeId" :days="DAYS" />
       <ul v-if="r.health.gaps.length || r.health.jumps.length" class="wrong">
         <li v-for="g in r.health.gaps.slice(-4)" :key="g.fromS">
           Not read from {{ when(g.fromS, view.nowS, zone) }} to {{ when(g.toS, view.nowS, zone) }}: unknown
