@@ -255,3 +255,35 @@ test('an answer that comes back late changes nothing: what is set out stays, and
   await expect(typedParts(page)).toHaveText(['tee 63', '500 c-c', 'elbow 90 63'])
   await expect(entry).toHaveAttribute('data-same', 'yes')
 })
+
+test('a long schedule can be stopped while it is read: nothing is taken, and a file is chosen anew', async ({
+  page,
+}) => {
+  const job = await newLine(page, 'Stopped')
+  await type(page, 'tee 110')
+  await page.getByRole('link', { name: 'Bring in a schedule' }).click()
+  const rows = Array.from({ length: 20_000 }, (_, i) => `;pipe;110;${500 + (i % 900)}`)
+  const csv = ['Tag;Fitting;Size;Length', ...rows].join('\n')
+  await page.locator('#schedule-file').setInputFiles({
+    name: 'long.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(csv),
+  })
+  await expect(headline(page)).toContainText('long.csv: 20001 rows')
+  // Stopped in the same moment as it begins, before the worker can be through.
+  await page.evaluate(() => {
+    const button = (says: string) =>
+      [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === says)
+    button('Look at it')?.click()
+    const wait = (): void => {
+      const stop = button('Stop')
+      if (stop) stop.click()
+      else requestAnimationFrame(wait)
+    }
+    wait()
+  })
+  await expect(page.getByRole('button', { name: 'Stop', exact: true })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /^Take/ })).toHaveCount(0)
+  await expect(page.getByText('long.csv')).toHaveCount(0)
+  expect((await eventsOf(page, job)).some((e) => e.kind === 'items-put')).toBe(false)
+})

@@ -53,5 +53,5 @@ export function lastAt(text: string, nowS: number, zone: string, daysBack = 0): 
   const atS = Math.floor(from / 60) * 60 - back * 60
   // Where the clocks were changed in between, the first guess is an hour off.
   const wanted = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
-  return [atS, atS - 3600, atS + 3600].find((t) => hhmm(t, zone) === wanted) ?? atS
+  return [atS, atS + 3600, atS - 3600].find((t) => t <= nowS && hhmm(t, zone) === wanted) ?? atS
 }

@@ -3,9 +3,8 @@ import { useClock } from '../stores/clock'
 import { usePrefs } from '../stores/prefs'
 import { useView } from '../view'
 import { type Rung, useMissed } from './missed'
-import { type Running, runningClocks } from './running'
+import { type Running, rung, runningClocks } from './running'
 
-const BEFORE_AT_S = [30, 10, 0]
 const FLASH_MS = 1200
 /** Out of sight for longer than this, a page's timers can't be relied on. */
 const DARK_MS = 4000
@@ -32,16 +31,6 @@ function tones(pitches: number[]): void {
 function flash(): void {
   document.documentElement.classList.add('flash')
   setTimeout(() => document.documentElement.classList.remove('flash'), FLASH_MS)
-}
-
-/** Clocks that came to one of their points between two times. */
-export function rung(clocks: readonly Running[], fromS: number, toS: number): Running[] {
-  return clocks.filter((r) => {
-    const untilS = r.clock.untilS.value
-    if (untilS === null) return false
-    const points = r.kind === 'before' ? BEFORE_AT_S : [0]
-    return points.some((p) => untilS - p > fromS && untilS - p <= toS)
-  })
 }
 
 /** Rings, vibrates and flashes for clocks that come to their points, in whatever place; on waking shows what was missed. */

@@ -40,3 +40,15 @@ export function runningClocks(
     r.kind === 'before' ? ((r.leftS ?? 0) < 0 ? 0 : 1) : r.clock.shows === 'hold' ? 2 : 3
   return out.sort((a, b) => rank(a) - rank(b) || (a.leftS ?? 0) - (b.leftS ?? 0))
 }
+
+/** A clock that loses something speaks before it ends, too. */
+const BEFORE_AT_S = [30, 10, 0]
+/** Clocks that came to one of their points between two times. */
+export function rung(clocks: readonly Running[], fromS: number, toS: number): Running[] {
+  return clocks.filter((r) => {
+    const untilS = r.clock.untilS.value
+    if (untilS === null) return false
+    const points = r.kind === 'before' ? BEFORE_AT_S : [0]
+    return points.some((p) => untilS - p > fromS && untilS - p <= toS)
+  })
+}
