@@ -11,6 +11,7 @@ import {
   oneOf,
   text,
 } from '../schema/shape.js'
+import { ITEM } from './kinds-item.js'
 import { MAKE_KINDS } from './kinds-make.js'
 
 const id: Shape = { type: 'string', max: 64 }
@@ -23,43 +24,6 @@ const size: Shape = { type: 'string', max: 20 }
 const mm = number({ above: 0, max: 1_000_000 })
 const n = (name: string, shape: Shape): Input => need(name, shape, name)
 const m = (name: string, shape: Shape): Input => may(name, shape, name)
-
-const ITEM = object(
-  n('type', oneOf('fitting', 'piece')),
-  n('tag', tag),
-  n('size', size),
-  m('size2', size),
-  m('fitting', { type: 'string', max: 40 }),
-  m('measure', oneOf('centre-centre', 'centre-face', 'face-face', 'end-end')),
-  m('measuredMm', mm),
-  m('jointA', id),
-  m('jointB', id),
-  m('tagA', tag),
-  m('tagB', tag),
-  m('closing', flag),
-  m('run', id),
-  m('gapMm', number({ min: 0, max: 100 })),
-  m(
-    'bend',
-    object(
-      n('radiusMm', mm),
-      n('legsMm', list(mm, 2, 40)),
-      n('turnsDeg', list(number({ min: -179.99, max: 179.99 }), 1, 39)),
-    ),
-  ),
-  m(
-    'near',
-    list(
-      object(
-        n('end', number({ min: 0, max: 1, integer: true })),
-        n('to', oneOf('weld', 'bend', 'wall')),
-        n('mm', number({ min: 0, max: 10_000 })),
-      ),
-      0,
-      6,
-    ),
-  ),
-)
 
 /** Every kind of event, its version and the shape of its data. */
 export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {

@@ -29,8 +29,6 @@ export interface NewEntry {
 }
 /** How often the log is asked for: while a stream tells of every growth, and while none does. */
 const ASK_MS = { followed: 30_000, alone: 3000 }
-/** What is sent at once: the server takes 1 MB at most, and so many entries. */
-const SEND = { entries: 500, bytes: 700_000 }
 
 /** One open job: its log from the server, what waits on this device, and the state folded from both. */
 export const useJob = defineStore('job', () => {
@@ -225,7 +223,7 @@ export const useJob = defineStore('job', () => {
   async function sendAll(): Promise<void> {
     const id = jobId.value
     if (!id) return
-    const drafts = oneSending(await outbox.waiting(id))
+    const drafts = outbox.oneSending(await outbox.waiting(id))
     if (!drafts.length) return
     const sentAt = Date.now()
     try {
@@ -306,15 +304,3 @@ export const useJob = defineStore('job', () => {
     flush,
   }
 })
-
-/** The first of what waits that goes into one request. */
-function oneSending(waiting: readonly Draft[]): Draft[] {
-  let bytes = 0
-  const out: Draft[] = []
-  for (const draft of waiting.slice(0, SEND.entries)) {
-    bytes += JSON.stringify(draft).length
-    if (out.length && bytes > SEND.bytes) break
-    out.push(draft)
-  }
-  return out
-}

@@ -64,3 +64,18 @@ export async function giveBack(jobId: string, drafts: readonly Draft[], why: str
 export const tray = async (jobId: string): Promise<Returned[]> =>
   (await shelf()).getAllFromIndex('tray', 'job', jobId)
 export const clearTray = async (id: string): Promise<void> => (await shelf()).delete('tray', id)
+
+/** What is sent at once: the server takes 1 MB at most, and so many entries. */
+const SEND = { entries: 500, bytes: 700_000 }
+
+/** The first of what waits that goes into one request. */
+export function oneSending(waiting: readonly Draft[]): Draft[] {
+  let bytes = 0
+  const out: Draft[] = []
+  for (const draft of waiting.slice(0, SEND.entries)) {
+    bytes += JSON.stringify(draft).length
+    if (out.length && bytes > SEND.bytes) break
+    out.push(draft)
+  }
+  return out
+}

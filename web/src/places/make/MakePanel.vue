@@ -17,10 +17,10 @@ import PutDownSheet from './PutDownSheet.vue'
 import SkipSheet from './SkipSheet.vue'
 import StepBar from './StepBar.vue'
 import StepReads from './reads/StepReads.vue'
-import { turnsText } from './reads/turns-text'
 import { useJoint } from './use-joint'
 import { useTools } from './use-tools'
-import { isGap, isNumber, onDial, onTape, useWrites } from './use-writes'
+import { useReads } from './use-reads'
+import { onTape, useWrites } from './use-writes'
 
 const props = defineProps<{ facts: JointFacts; next: JointFacts | null; marked: readonly string[] }>()
 const emit = defineEmits<{ go: [id: string] }>()
@@ -53,36 +53,7 @@ const held = computed(
     step.value?.reaches !== 'marked' &&
     props.facts.homeAtS === null,
 )
-const numberReads = computed(() => step.value?.reads.filter(isNumber) ?? [])
-const choiceReads = computed(() => step.value?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? [])
-const askedReads = computed(() => step.value?.reads.filter((r) => r.asked) ?? [])
-const working = computed(() => phase.value === 'step' || phase.value === 'window')
-const reading = computed(
-  () =>
-    working.value &&
-    numberReads.value.length +
-      askedReads.value.length +
-      (step.value?.reads.filter((r) => r.control === 'grid').length ?? 0) >
-      0,
-)
-const judging = computed(() => working.value && numberReads.value.length + askedReads.value.length > 0)
-const unread = computed(() =>
-  [...numberReads.value, ...askedReads.value].some(
-    (r) => r.needed && (readings.value[r.key] ?? null) === null,
-  ),
-)
-const actionLabel = computed(() => {
-  if (!step.value) return ''
-  // A reading on a drawing is said by the button; a step with looks only has a sentence for them.
-  const drawn = numberReads.value.filter((r) => onTape(r) || isGap(r) || onDial(r))
-  if (!judging.value || unread.value || !drawn.length) return job.t(step.value.action)
-  const said = drawn.map((r) => {
-    const value = readings.value[r.key] as number
-    return onDial(r) ? `${turnsText(value)} turns` : fmt.length(value, job.reader)
-  })
-  const goods = choiceReads.value.map((r) => job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }))
-  return [said.join(' and '), ...goods].join(', ')
-})
+const { numberReads, reading, judging, unread, actionLabel } = useReads(step, phase, readings)
 const method = computed(() => (props.facts.spec === null ? null : props.facts.method))
 const shapes = computed(
   () => method.value?.section(props.facts.spec, props.facts.life, props.facts.ctx) ?? [],
