@@ -160,7 +160,9 @@ test('several joints in one entry, from memory; a step skipped with its reason',
   await page.getByRole('button', { name: 'Skip…' }).click()
   await page.getByRole('button', { name: 'done before, not written' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Coat the socket')
-  expect((await eventsOf(page, job)).at(-1)?.data.skipped).toBe('done before, not written')
+  await expect
+    .poll(async () => (await eventsOf(page, job)).at(-1)?.data.skipped)
+    .toBe('done before, not written')
 })
 
 test('a press tool that reports writes its own step; what is assembled and not pressed is never out of sight', async ({
@@ -181,7 +183,9 @@ test('a press tool that reports writes its own step; what is assembled and not p
   await page.keyboard.press('5')
   await expect(page.getByText('assembled, not pressed')).toBeVisible()
   await page.getByText('assembled, not pressed').click()
-  const tool = (await eventsOf(page, job)).find((e) => e.kind === 'tool-set')?.data.toolId
+  const toolOf = async () => (await eventsOf(page, job)).find((e) => e.kind === 'tool-set')?.data.toolId
+  await expect.poll(toolOf).toBeTruthy()
+  const tool = await toolOf()
   const said = (result: string) =>
     write(page, job, [
       { kind: 'tool-said', data: { toolId: tool, what: 'cycle', result, atS: Date.now() / 1000 } },
@@ -191,8 +195,9 @@ test('a press tool that reports writes its own step; what is assembled and not p
   await said('complete')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Indicator gone')
   await expect(page.getByText('assembled, not pressed')).toHaveCount(0)
-  const press = (await eventsOf(page, job)).find((e) => e.data.step === 'press')
-  expect(press?.data).toMatchObject({ toolIds: [tool], readings: { byTool: true } })
+  await expect
+    .poll(async () => (await eventsOf(page, job)).find((e) => e.data.step === 'press')?.data)
+    .toMatchObject({ toolIds: [tool], readings: { byTool: true } })
   await page.locator('.action').click()
   // Found out later: every joint made with it is to be looked at again.
   await page.goto(`/job/${job}/make/${joints[1]}`)
@@ -227,9 +232,11 @@ test('two people on one joint: both see who is at it, and agree whose entry stan
   await noViolations(wren)
   await wren.getByRole('button', { name: 'Wren\u2019s stands' }).click()
   await expect(teal.getByText('Written twice')).toHaveCount(0)
+  await expect
+    .poll(async () => (await eventsOf(wren, job)).at(-1))
+    .toMatchObject({ kind: 'correction', data: { undo: true } })
   const all = await eventsOf(wren, job)
   expect(all.filter((e) => e.data.step === 'home')).toHaveLength(2)
-  expect(all.at(-1)).toMatchObject({ kind: 'correction', data: { undo: true } })
   await a.close()
   await b.close()
 })

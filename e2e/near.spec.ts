@@ -46,8 +46,9 @@ test('what is near a press joint is asked before the pipe is cut: too near a wel
   await sheet.getByRole('button', { name: 'Keep it' }).click()
   await expect(sheet).toHaveCount(0)
   await expect(page.locator('.grid-space .piece')).toContainText('no room')
-  const put = (await eventsOf(page, job)).at(-1)
-  expect(put?.data.item).toMatchObject({ near: [{ end: 0, to: 'weld', mm: 60 }] })
+  await expect
+    .poll(async () => (await eventsOf(page, job)).at(-1)?.data.item)
+    .toMatchObject({ near: [{ end: 0, to: 'weld', mm: 60 }] })
   await page.getByRole('button', { name: 'What is near …' }).click()
   await sheet
     .getByLabel(/^To a weld, at least/)
