@@ -1,6 +1,7 @@
-import { PDFArray, PDFDocument, PDFRawStream, PDFStream, decodePDFRawStream } from 'pdf-lib'
+import { PDFArray, PDFDocument, PDFRawStream, PDFStream, StandardFonts, decodePDFRawStream } from 'pdf-lib'
 import readXlsx from 'read-excel-file/node'
 import { type CutRow, cutList } from '../src/paper/cut-list'
+import { hangTags } from '../src/paper/hang-tags'
 import { labelSheets } from '../src/paper/labels'
 import { type Strip, markStrips, markStripsSvg } from '../src/paper/mark-strips'
 import { MARGIN_MM } from '../src/paper/sheet'
@@ -15,14 +16,14 @@ interface Segment {
   x2: number
   y2: number
 }
-/** What a page draws, read back out of the file: its straight lines in millimetres. */
-async function linesOf(bytes: Uint8Array): Promise<Segment[][]> {
+/** What stands on each page of a file, as its drawing commands. */
+async function pagesOf(bytes: Uint8Array): Promise<string[]> {
   const doc = await PDFDocument.load(bytes)
   return doc.getPages().map((page) => {
     const contents = page.node.Contents()
     const streams =
       contents instanceof PDFArray ? contents.asArray().map((r) => doc.context.lookup(r)) : [contents]
-    const text = streams
+    return streams
       .filter((s): s is PDFStream => s instanceof PDFStream)
       .map((s) =>
         new TextDecoder('latin1').decode(
@@ -30,6 +31,11 @@ async function linesOf(bytes: Uint8Array): Promise<Segment[][]> {
         ),
       )
       .join('\n')
+  })
+}
+/** What a page draws, read back out of the file: its straight lines in millimetres. */
+async function linesOf(bytes: Uint8Array): Promise<Segment[][]> {
+  return (await pagesOf(bytes)).map((text) => {
     // Boxes are drawn from their own corner at 0 0; only lines are of interest.
     return [...text.matchAll(/([\d.-]+) ([\d.-]+) m\s+([\d.-]+) ([\d.-]+) l/g)].flatMap((m) => {
       const [x1 = 0, y1 = 0, x2 = 0, y2 = 0] = m.slice(1).map((v) => Number(v) / MM)
@@ -142,5 +148,48 @@ describe('the cut list', () => {
       url: `http://x/${i}`,
     }))
     expect((await PDFDocument.load(await labelSheets('J', labels))).getPageCount()).toBe(2)
+  })
+})
+
+describe('hang-tags', () => {
+  it('no line runs over the edge of its tag, whatever the job is called; what is set says so', async () => {
+    const tag = {
+      tag: 'Q2-17',
+      size: 'd160',
+      section: 'Q2-A',
+      pressure: { bar: '12.5 bar', at: 'FRI 08:34' },
+      made: 'Tue 24 Nov 14:12',
+    }
+    const tags = [
+      { ...tag, touch: 'THU 20:10' },
+      { ...tag, touch: 'set' as const },
+      { ...tag, touch: null, pressure: { bar: '181.3 psi', at: null } },
+    ]
+    const [page = ''] = await pagesOf(await hangTags('A job whose name goes on and on, '.repeat(4), tags))
+    const fonts = await PDFDocument.create()
+    const plain = await fonts.embedFont(StandardFonts.Helvetica)
+    const bold = await fonts.embedFont(StandardFonts.HelveticaBold)
+    const drawn = [
+      ...page.matchAll(/\/(\S+) ([\d.]+) Tf[\s\S]*?1 0 0 1 ([\d.-]+) ([\d.-]+) Tm\s+<([0-9A-F]+)> Tj/g),
+    ].map((m) => {
+      const [name = '', size, x, , hex = ''] = m.slice(1)
+      const text = hex.replace(/../g, (h) => String.fromCharCode(parseInt(h, 16)))
+      const font = name.startsWith('Helvetica-Bold') ? bold : plain
+      return {
+        text,
+        fromMm: Number(x) / MM,
+        toMm: (Number(x) + font.widthOfTextAtSize(text, Number(size))) / MM,
+      }
+    })
+    expect(drawn.length).toBeGreaterThan(20)
+    const WIDE = (210 - 2 * MARGIN_MM) / 2
+    for (const d of drawn) {
+      const edge = MARGIN_MM + (d.fromMm < MARGIN_MM + WIDE ? 1 : 2) * WIDE
+      expect([d.text, d.toMm < edge]).toEqual([d.text, true])
+    }
+    const said = drawn.map((d) => d.text)
+    expect(said).toEqual(
+      expect.arrayContaining(['NO TOUCH UNTIL', 'THU 20:10', 'SET', 'MOVE WITH CARE', 'NO FIGURE: ASK']),
+    )
   })
 })

@@ -1,5 +1,6 @@
 import type * as yup from 'yup'
-import { type Input, type Shape, firstFault, list, may, need, number, yupOf } from '../schema/shape.js'
+import { type Shape, firstFault, list, number, yupOf } from '../schema/shape.js'
+import { anything, id, instant, m, n } from './kinds-shapes.js'
 import { KINDS } from './kinds.js'
 
 export { KINDS } from './kinds.js'
@@ -40,12 +41,6 @@ export interface LogLine {
   prevHash: string
   hash: string
 }
-
-const id: Shape = { type: 'string', max: 64 }
-const instant = number({ min: 0, max: 4e9 })
-const anything: Shape = { type: 'object', fields: [] }
-const n = (name: string, shape: Shape): Input => need(name, shape, name)
-const m = (name: string, shape: Shape): Input => may(name, shape, name)
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 export const isUuid = (s: unknown): s is string => typeof s === 'string' && UUID.test(s)

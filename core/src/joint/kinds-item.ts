@@ -1,12 +1,5 @@
-import { type Input, type Shape, flag, list, may, need, number, object, oneOf } from '../schema/shape.js'
-
-const id: Shape = { type: 'string', max: 64 }
-const tag: Shape = { type: 'string', max: 40 }
-const size: Shape = { type: 'string', max: 20 }
-/** No measure on a building is longer than a kilometre; a typing slip is. */
-const mm = number({ above: 0, max: 1_000_000 })
-const n = (name: string, shape: Shape): Input => need(name, shape, name)
-const m = (name: string, shape: Shape): Input => may(name, shape, name)
+import { flag, list, number, object, oneOf } from '../schema/shape.js'
+import { id, m, mm, n, size, tag } from './kinds-shapes.js'
 
 /** A fitting or a piece of pipe, as an event puts it into a line. */
 export const ITEM = object(

@@ -1,22 +1,5 @@
-import {
-  type Input,
-  type Shape,
-  flag,
-  list,
-  may,
-  need,
-  number,
-  object,
-  oneOf,
-  text,
-} from '../schema/shape.js'
-
-const id: Shape = { type: 'string', max: 64 }
-const tag: Shape = { type: 'string', max: 40 }
-const instant = number({ min: 0, max: 4e9 })
-const anything: Shape = { type: 'object', fields: [] }
-const n = (name: string, shape: Shape): Input => need(name, shape, name)
-const m = (name: string, shape: Shape): Input => may(name, shape, name)
+import { type Input, flag, list, number, object, oneOf, text } from '../schema/shape.js'
+import { anything, id, instant, m, n, tag } from './kinds-shapes.js'
 
 /** Events of work on several joints at once, and of what the work is done with. */
 export const MAKE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {

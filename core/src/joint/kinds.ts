@@ -1,29 +1,8 @@
 import { CURE_TABLES } from '../methods/cure/rule.js'
-import {
-  type Input,
-  type Shape,
-  flag,
-  list,
-  may,
-  need,
-  number,
-  object,
-  oneOf,
-  text,
-} from '../schema/shape.js'
+import { type Input, flag, list, number, object, oneOf, text } from '../schema/shape.js'
+import { anything, bar, id, instant, m, mm, n, size, tag } from './kinds-shapes.js'
 import { ITEM } from './kinds-item.js'
 import { MAKE_KINDS } from './kinds-make.js'
-
-const id: Shape = { type: 'string', max: 64 }
-const tag: Shape = { type: 'string', max: 40 }
-const bar = number({ min: 0, max: 1000 })
-const instant = number({ min: 0, max: 4e9 })
-const anything: Shape = { type: 'object', fields: [] }
-const size: Shape = { type: 'string', max: 20 }
-/** No measure on a building is longer than a kilometre; a typing slip is. */
-const mm = number({ above: 0, max: 1_000_000 })
-const n = (name: string, shape: Shape): Input => need(name, shape, name)
-const m = (name: string, shape: Shape): Input => may(name, shape, name)
 
 /** Every kind of event, its version and the shape of its data. */
 export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {

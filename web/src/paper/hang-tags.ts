@@ -4,8 +4,8 @@ export interface HangTag {
   tag: string
   size: string
   section: string
-  /** Time in words; null: there is none by the rule, and the tag says so. */
-  touch: string | null
+  /** Until when it is left alone, in words; `set`: that is over; null: there is no figure, and the tag says so. */
+  touch: string | 'set' | null
   /** Pressure and from when; null: no figure. */
   pressure: { bar: string; at: string | null } | null
   made: string
@@ -15,12 +15,13 @@ const DOWN = 3
 const WIDE_MM = (A4.short - 2 * MARGIN_MM) / ACROSS
 const HIGH_MM = (A4.long - 2 * MARGIN_MM) / DOWN
 const HOLE_MM = 5
+const INNER_MM = WIDE_MM - 12
+const NO_FIGURE = 'NO FIGURE: ASK'
 
-/** Letters as high as they can be and still fit the width. */
-function fitted(p: Paper, text: string, x: number, y: number, wideMm: number, mostMm: number): void {
-  // Bold letters run some eight parts in a hundred wider.
-  const high = Math.min(mostMm, (mostMm * wideMm) / (p.widthOf(text, mostMm) * 1.08))
-  p.text(text, x, y, high, { bold: true })
+/** Letters as high as they may be and still fit the width of a tag. */
+function fitted(p: Paper, text: string, x: number, y: number, mostMm: number, bold = false): void {
+  const wide = p.widthOf(text, mostMm, bold)
+  p.text(text, x, y, Math.min(mostMm, (mostMm * INNER_MM) / wide), { bold })
 }
 
 /** Tags to hang on joints, six to a sheet of A4, read from two metres off: not to be touched, no pressure, until when. */
@@ -33,22 +34,22 @@ export async function hangTags(job: string, tags: readonly HangTag[]): Promise<U
     const paper = p as unknown as Paper
     const x = MARGIN_MM + (at % ACROSS) * WIDE_MM
     const y = MARGIN_MM + Math.floor(at / ACROSS) * HIGH_MM
-    const inner = WIDE_MM - 12
     paper.box(x, y, WIDE_MM, HIGH_MM)
     paper.box(x + WIDE_MM / 2 - HOLE_MM / 2, y + 4, HOLE_MM, HOLE_MM)
     paper.text(t.tag, x + 6, y + 19, 7, { bold: true })
     paper.text(t.size, x + WIDE_MM - 6, y + 19, 4.6, { end: true })
     paper.line(x + 6, y + 23, x + WIDE_MM - 6, y + 23, 0.8)
-    paper.text('NO TOUCH UNTIL', x + 6, y + 31, 4.2, { bold: true })
-    fitted(paper, t.touch ?? 'NO FIGURE: ASK', x + 6, y + 43, inner, 9.5)
+    const set = t.touch === 'set'
+    fitted(paper, set ? 'SET' : 'NO TOUCH UNTIL', x + 6, y + 30, 4.2, true)
+    fitted(paper, set ? 'MOVE WITH CARE' : (t.touch ?? NO_FIGURE), x + 6, y + 42, 9.5, true)
     if (t.pressure) {
-      paper.text(`NO PRESSURE (${t.pressure.bar}) UNTIL`, x + 6, y + 54, 4.2, { bold: true })
-      fitted(paper, t.pressure.at ?? 'NO FIGURE: ASK', x + 6, y + 66, inner, 9.5)
+      fitted(paper, `NO PRESSURE (${t.pressure.bar}) UNTIL`, x + 6, y + 52, 4.2, true)
+      fitted(paper, t.pressure.at ?? NO_FIGURE, x + 6, y + 65, 9.5, true)
     }
     paper.line(x + 6, y + 71, x + WIDE_MM - 6, y + 71, 0.3)
-    paper.text(`${t.section}${t.section ? ', ' : ''}home ${t.made}`, x + 6, y + 77, 2.9)
-    paper.text('By its rule, with the readings so far. A colder night moves it.', x + 6, y + 82, 2.6)
-    paper.text(job.slice(0, 52), x + 6, y + 87, 2.6)
+    fitted(paper, `${t.section}${t.section ? ', ' : ''}home ${t.made}`, x + 6, y + 77, 2.9)
+    fitted(paper, 'By its rule, with the readings so far. A colder night moves it.', x + 6, y + 82, 2.6)
+    fitted(paper, job, x + 6, y + 87, 2.6)
   })
   if (!tags.length) b.page().text('Nothing waits: no tag to hang.', MARGIN_MM, MARGIN_MM + 6)
   return b.bytes()

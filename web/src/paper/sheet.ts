@@ -18,7 +18,7 @@ export interface Paper {
   box(x: number, y: number, w: number, h: number, fill?: boolean): void
   /** @param heightMm height of the letters. */
   text(text: string, x: number, y: number, heightMm?: number, o?: { bold?: boolean; end?: boolean }): void
-  widthOf(text: string, heightMm: number): number
+  widthOf(text: string, heightMm: number, bold?: boolean): number
 }
 
 class PdfPaper implements Paper {
@@ -56,8 +56,11 @@ class PdfPaper implements Paper {
     const wide = o.end ? font.widthOfTextAtSize(said, size) : 0
     this.page.drawText(said, { x: x * PT_PER_MM - wide, y: this.y(y), size, font, color: INK })
   }
-  widthOf(text: string, heightMm: number): number {
-    return this.font.widthOfTextAtSize(printable(text), (heightMm / 0.72) * PT_PER_MM) / PT_PER_MM
+  widthOf(text: string, heightMm: number, bold = false): number {
+    return (
+      (bold ? this.bold : this.font).widthOfTextAtSize(printable(text), (heightMm / 0.72) * PT_PER_MM) /
+      PT_PER_MM
+    )
   }
 }
 

@@ -3,6 +3,7 @@ import { type JointFacts, newestChart } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
+import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -36,7 +37,15 @@ const doing = computed(() => steps.value.slice(0, steps.value.findIndex((s) => s
 const reads = computed(() => doing.value.flatMap((s) => s.reads))
 const readings = ref<Record<string, number | string | number[][] | null>>({})
 const typed = reactive({ from: '', to: hhmm(clock.nowS, zone.value) })
-const daysBack = ref(0)
+const DAYS = [
+  [0, 'today'],
+  [1, 'yesterday'],
+] as const
+const KNOWN_BY = [
+  ['seen', 'noted at the time'],
+  ['memory', 'from memory'],
+] as const
+const daysBack = ref<0 | 1 | null>(0)
 const basis = ref<'seen' | 'memory' | null>(null)
 const fault = ref('')
 const toggle = (id: string): void => {
@@ -53,8 +62,8 @@ function valuesOf(s: (typeof steps.value)[number]): Record<string, unknown> {
   )
 }
 async function keep(): Promise<void> {
-  const fromS = lastAt(typed.from, clock.nowS, zone.value, daysBack.value)
-  const toS = lastAt(typed.to, clock.nowS, zone.value, daysBack.value)
+  const fromS = lastAt(typed.from, clock.nowS, zone.value, daysBack.value ?? 0)
+  const toS = lastAt(typed.to, clock.nowS, zone.value, daysBack.value ?? 0)
   const unread = reads.value.find(
     (r) => (isNumber(r) || r.asked) && r.needed && (readings.value[r.key] ?? null) === null,
   )
@@ -121,20 +130,11 @@ async function keep(): Promise<void> {
       </button>
     </div>
     <p class="strong">Done, up to</p>
-    <div class="chips" role="radiogroup" aria-label="Done up to">
-      <button
-        v-for="s in steps"
-        :key="s.id"
-        type="button"
-        class="button"
-        :class="{ main: s.id === upTo }"
-        role="radio"
-        :aria-checked="s.id === upTo"
-        @click="upTo = s.id"
-      >
-        {{ job.t(s.action) }}
-      </button>
-    </div>
+    <ChipChoice
+      v-model="upTo"
+      label="Done up to"
+      :options="steps.map((s) => [s.id, job.t(s.action)] as const)"
+    />
     <div class="times">
       <span>
         <label for="batch-from">Between</label>
@@ -144,43 +144,11 @@ async function keep(): Promise<void> {
         <label for="batch-to">and</label>
         <ElInput id="batch-to" v-model="typed.to" size="large" />
       </span>
-      <span class="chips" role="radiogroup" aria-label="Day">
-        <button
-          v-for="[d, says] in [
-            [0, 'today'],
-            [1, 'yesterday'],
-          ] as const"
-          :key="d"
-          type="button"
-          class="button"
-          :class="{ main: daysBack === d }"
-          role="radio"
-          :aria-checked="daysBack === d"
-          @click="daysBack = d"
-        >
-          {{ says }}
-        </button>
-      </span>
+      <ChipChoice v-model="daysBack" label="Day" :options="DAYS" />
     </div>
     <StepReads v-if="reads.length" v-model="readings" :joint-id="like.id" :reads="reads" />
     <p v-if="reads.length && chosen.length > 1" class="why">The same reading for each of them.</p>
-    <div class="chips" role="radiogroup" aria-label="How it is known">
-      <button
-        v-for="[b, says] in [
-          ['seen', 'noted at the time'],
-          ['memory', 'from memory'],
-        ] as const"
-        :key="b"
-        type="button"
-        class="button"
-        :class="{ main: basis === b }"
-        role="radio"
-        :aria-checked="basis === b"
-        @click="basis = b"
-      >
-        {{ says }}
-      </button>
-    </div>
+    <ChipChoice v-model="basis" label="How it is known" :options="KNOWN_BY" />
     <p class="why">Waits count from the later time, windows from the earlier.</p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <button type="button" class="button main" @click="keep">Write it down</button>
@@ -188,11 +156,6 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped>
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
 .tags {
   max-height: 200px;
   overflow-y: auto;

@@ -65,11 +65,6 @@ async function save(reason: string): Promise<void> {
 </template>
 
 <style scoped>
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
 .button {
   min-height: 56px;
   min-width: 92px;

@@ -48,14 +48,3 @@ async function say(atS: number, reason: string): Promise<void> {
     </div>
   </Sheet>
 </template>
-
-<style scoped>
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.button {
-  min-height: 56px;
-}
-</style>

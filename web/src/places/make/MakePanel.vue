@@ -20,7 +20,7 @@ import StepReads from './reads/StepReads.vue'
 import { useJoint } from './use-joint'
 import { useTools } from './use-tools'
 import { useReads } from './use-reads'
-import { onTape, useWrites } from './use-writes'
+import { isGap, onDial, useWrites } from './use-writes'
 
 const props = defineProps<{ facts: JointFacts; next: JointFacts | null; marked: readonly string[] }>()
 const emit = defineEmits<{ go: [id: string] }>()
@@ -152,7 +152,7 @@ const drawingHeight = computed(() => {
   if (stops.value.length && !props.facts.life) return reading.value || short ? 0 : 120
   if (reading.value || short)
     // A control that is a drawing itself takes its place.
-    return reading.value && !numberReads.value.every(onTape) ? 0 : 108
+    return numberReads.value.some((r) => isGap(r) || onDial(r)) && reading.value ? 0 : 108
   return area.value?.unseen || !props.facts.life ? 130 : 220
 })
 const recordNotes = computed(() =>

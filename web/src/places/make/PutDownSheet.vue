@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { JointFacts } from '@jugalis/core'
 import { computed, ref } from 'vue'
+import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
@@ -39,20 +40,7 @@ async function save(): Promise<void> {
 
 <template>
   <Sheet title="Put it down" @close="emit('close')">
-    <div class="chips" role="radiogroup" aria-label="Why">
-      <button
-        v-for="k in KINDS"
-        :key="k"
-        type="button"
-        class="button"
-        :class="{ main: k === kind }"
-        role="radio"
-        :aria-checked="k === kind"
-        @click="kind = k"
-      >
-        {{ k }}
-      </button>
-    </div>
+    <ChipChoice v-model="kind" label="Why" :options="KINDS.map((k) => [k, k] as const)" />
     <p v-if="running" class="strong">
       Until {{ hhmmss(running.untilS.value ?? 0, job.state.job.zone) }} to {{ job.t(running.label) }}. The
       clock runs on.
@@ -64,11 +52,6 @@ async function save(): Promise<void> {
 </template>
 
 <style scoped>
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
 .button {
   min-height: 56px;
 }

@@ -21,14 +21,3 @@ const REASONS = ['done before, not written', 'not needed here', 'cannot be reach
     </div>
   </Sheet>
 </template>
-
-<style scoped>
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.button {
-  min-height: 56px;
-}
-</style>

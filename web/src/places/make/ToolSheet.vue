@@ -3,6 +3,7 @@ import type { Need, Tool } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
+import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -87,20 +88,11 @@ async function found(): Promise<void> {
       <button type="button" class="button stop" @click="found">Look at every joint made with it</button>
     </template>
     <template v-else>
-      <div class="buttons" role="radiogroup" aria-label="Kind of tool">
-        <button
-          v-for="n in kinds"
-          :key="n.item"
-          type="button"
-          class="button"
-          :class="{ main: n.item === kind }"
-          role="radio"
-          :aria-checked="n.item === kind"
-          @click="kind = n.item"
-        >
-          {{ n.item.replaceAll('-', ' ') }}
-        </button>
-      </div>
+      <ChipChoice
+        v-model="kind"
+        label="Kind of tool"
+        :options="kinds.map((n) => [n.item, n.item.replaceAll('-', ' ')] as const)"
+      />
       <label for="tool-name">Name or number on it</label>
       <ElInput id="tool-name" v-model="typed.name" size="large" />
       <template v-for="(wants, key) in need?.matches" :key="key">

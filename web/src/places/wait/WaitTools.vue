@@ -43,7 +43,7 @@ async function tags(): Promise<void> {
             ? null
             : j.facts.movable.value > clock.nowS
               ? atOn(j.facts.movable.value)
-              : 'SET: WITH CARE',
+              : 'set',
         pressure: {
           bar: fmt.pressure(a.section.testBar, job.reader),
           at: j.readyAtS === null ? null : atOn(j.readyAtS),
