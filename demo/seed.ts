@@ -58,6 +58,8 @@ export async function seedDemo(pool: pg.Pool, nowS: number): Promise<boolean> {
       kind: 'probe',
       placeId: idOf('place roof void'),
       toolId: null,
+      sectionId: null,
+      settings: null,
       standIn: 'well',
     },
     nowS,

@@ -163,6 +163,27 @@ export function tellStory(nowS: number): Told[] {
       ratingBar: RATING_BAR,
     })
     tell('Rook', begin + 91 * MIN, 'section-state', { sectionId, state: 'drained' })
+    tell('Rook', begin + 92 * MIN, 'section-plan', {
+      sectionId,
+      rule: 'dvs2210-hydro',
+      designBar: 10,
+      medium: 'water',
+      temperatureC: 14,
+      gaugeM: 1.2,
+      lowM: 0.2,
+      highM: 3.4,
+      axial: 'free',
+      valve: tag === 'Q2-A' ? 'V-3' : 'V-1',
+      keep: 'full',
+    })
+    tell('Rook', begin + 93 * MIN, 'part-set', {
+      sectionId,
+      partId: idOf(`union ${tag}`),
+      name: tag === 'Q2-A' ? 'union at pump 2' : 'union at the filter',
+      kind: 'union',
+      ratingBar: 16,
+      atM: 0.6,
+    })
     return sectionId
   }
   const q1 = section('Q1-A', 'Q1')
@@ -269,6 +290,18 @@ export function tellStory(nowS: number): Told[] {
     },
     seventh.id,
   )
+  tell('Rook', nowS - 30 * MIN, 'tag-put', {
+    tagId: idOf('blank tank 4'),
+    sectionId: q2,
+    kind: 'blank',
+    where: 'branch to tank 4',
+  })
+  tell('Rook', nowS - 28 * MIN, 'tag-put', {
+    tagId: idOf('relief pump 2'),
+    sectionId: q2,
+    kind: 'relief gagged',
+    where: 'relief valve at pump 2',
+  })
   tell('Rook', nowS - 10 * MIN, 'gate', {
     sectionId: q2,
     gate: 'supports',

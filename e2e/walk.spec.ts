@@ -167,10 +167,12 @@ test('one line from a bare job to a signed hand-over', async ({ page }) => {
     { timeout: 10_000 },
   )
   await page.getByLabel('Gauge', { exact: true }).fill('G-1')
+  await page.getByLabel('Time to settle, min').fill('0')
   await page.getByRole('button', { name: 'Pressure is on: begin' }).click()
   await expect(page.getByRole('button', { name: 'Read' })).toBeVisible()
   for (const bar of ['9', '9', '9', '9']) {
     await page.getByLabel('Gauge now, bar').fill(bar)
+    await page.getByLabel('Temperature, °C').fill('14')
     await page.getByRole('button', { name: 'Read' }).click()
     await page.waitForTimeout(900)
   }

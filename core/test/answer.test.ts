@@ -47,7 +47,7 @@ describe('headline, ladder, gates, lanes and glyphs agree at every instant', () 
         // Headline: it says "nothing" exactly when the ladder stands at 0, and names those joints.
         expect(answer.blockers.length > 0).toBe(allowed <= 0)
         // Gate and ladder.
-        const gates = gatesOf(answer)
+        const gates = gatesOf(state, answer)
         expect(gates.find((g) => g.id === 'cured')?.open).toBe(allowed < p.testBar - 1e-6)
         expect(gates.find((g) => g.id === 'made')?.open).toBe(p.homes.some((h) => h === null))
         // Glyph and lane.

@@ -40,7 +40,7 @@ it('a method that only tests know goes through every place', () => {
     T0 + 150,
   ])
   expect([glyph(T0 + 100), glyph(T0 + 151)]).toEqual(['set', 'loadable'])
-  expect(gatesOf(at(T0 + 200) as never).find((g) => g.id === 'cured')?.open).toBe(false)
+  expect(gatesOf(state(), at(T0 + 200) as never).find((g) => g.id === 'cured')?.open).toBe(false)
   expect(stopsForTest(state(), SECTION, 4, 'air', T0 + 200).map((s) => s.code)).toEqual([
     'stop-gate-open',
     'stop-gate-open',

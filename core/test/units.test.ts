@@ -9,7 +9,6 @@ import {
   type Line,
   cleanReadings,
   historyOf,
-  judgeTest,
   pieceCut,
 } from '../src/index.js'
 import { LINE, Log, T0, lineJob, uuid } from './make-job.js'
@@ -171,23 +170,5 @@ describe('readings', () => {
     const h = historyOf([r(0, 15), r(60, 10), r(240, 12)])
     expect(h.map((s) => s.basis)).toEqual(['none', 'read', 'gap', 'read', 'projected'])
     expect(h[1]).toMatchObject({ minC: 10, maxC: 15 })
-  })
-})
-
-describe('a water test typed in', () => {
-  const run = (bars: number[], temps: number[] = []) =>
-    judgeTest({
-      holdS: 3600,
-      allowedDropBar: 0.2,
-      resolutionBar: 0.05,
-      readings: bars.map((bar, i) => ({ atS: T0 + i * 720, bar, temperatureC: temps[i] ?? null })),
-    })
-  it('held, lost, too short, too warm, too close', () => {
-    expect(run([12, 12, 12, 11.95, 12, 11.95]).verdict).toBe('held')
-    expect(run([12, 11.85, 11.7, 11.6, 11.45, 11.3]).verdict).toBe('lost')
-    expect(run([12, 12, 12]).says.code).toBe('inconclusive-short')
-    expect(run([12, 12]).says.code).toBe('inconclusive-few')
-    expect(run([12, 11.9, 11.8, 11.7, 11.6, 11.5], [10, 11, 12, 13, 13, 13]).says.code).toBe('inconclusive')
-    expect(run([12, 11.96, 11.92, 11.88, 11.84, 11.8]).says.code).toBe('inconclusive-close')
   })
 })

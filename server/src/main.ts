@@ -3,6 +3,7 @@ import http from 'node:http'
 import https from 'node:https'
 import { seedDemo } from '../../demo/seed.js'
 import { createApp } from './app.js'
+import { readLoggers } from './devices/read-loggers.js'
 import { playStandIns } from './devices/stand-ins.js'
 import { heavyThread } from './heavy.js'
 import { headsOf } from './live/heads.js'
@@ -35,6 +36,7 @@ async function main(): Promise<void> {
   })
   const stand =
     process.env.STAND_INS === '0' ? null : playStandIns(database.pool, heads, () => Date.now() / 1000)
+  const loggers = readLoggers(database.pool, heads, () => Date.now() / 1000)
   const server = tls ? https.createServer(tls, app) : http.createServer(app)
   const port = Number(env('PORT', '7170'))
   server.on('error', (e: NodeJS.ErrnoException) => {
@@ -51,7 +53,7 @@ async function main(): Promise<void> {
     if (stopping) return
     stopping = true
     server.close(() => {
-      void Promise.resolve(stand?.stop())
+      void Promise.all([stand?.stop(), loggers.stop()])
         .then(() => heads.stop())
         .then(() => database.close())
         .then(() => process.exit(0))

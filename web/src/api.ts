@@ -3,6 +3,8 @@ export interface Stop {
   code: string
   message: string
   readyAtS?: number
+  /** Nobody may set it aside. */
+  hard?: boolean
 }
 /** An answer of the server that is not a success. */
 export class Refused extends Error {

@@ -5,6 +5,8 @@ import { cutLengthCalc, dewPoint, dualContainment, insertionVerdict, tinDate } f
 import { adhesiveBondCalc, flareCalc, peelCalc, socketFusionCalc, solderCalc } from './hot.js'
 import { clampCheck, compressionCalc, lubricatedTorque, pressCheck, starOrderCalc } from './mechanical.js'
 import { stockPlanCalc } from './stock.js'
+import { derating, staticHead, storedEnergyCalc, testPlanCalc } from './prove.js'
+import { testVerdict } from './verdict.js'
 import { bendMarksCalc, offsetCalc } from './tube.js'
 import { insertion, solventSetup } from './solvent.js'
 
@@ -31,6 +33,11 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
     clampCheck,
     lubricatedTorque,
     starOrderCalc,
+    testPlanCalc,
+    staticHead,
+    derating,
+    storedEnergyCalc,
+    testVerdict,
     dewPoint,
     tinDate,
   ].map((c) => [c.name, c]),

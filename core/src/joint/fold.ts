@@ -3,10 +3,11 @@ import type { JobEvent } from './events.js'
 import { type Handler, flagged, instant, num, school, str } from './fold-help.js'
 import { LINE_HANDLERS } from './fold-lines.js'
 import { MAKE_HANDLERS } from './fold-make.js'
+import { PROVE_HANDLERS } from './fold-prove.js'
 import { cutOut, jointOf, stepDone } from './fold-steps.js'
 import { ANY_METHOD } from '../methods/charts.js'
 import { inOrder } from './order.js'
-import { type JobState, type Section, emptyState } from './state.js'
+import { type JobState, emptyState } from './state.js'
 import { upcast } from './upcast.js'
 
 interface Amendment {
@@ -73,26 +74,6 @@ const placeOf = (s: JobState, id: string) => {
   if (!p) s.readings.set(id, (p = { air: [], wall: [], humidity: [] }))
   return p
 }
-const sectionOf = (s: JobState, id: string): Section => {
-  let x = s.sections.get(id)
-  if (!x)
-    s.sections.set(
-      id,
-      (x = {
-        id,
-        tag: '',
-        jointIds: [],
-        workingBar: 0,
-        testBar: 0,
-        holdS: 0,
-        allowedDropBar: 0,
-        ratingBar: null,
-        state: 'not known',
-        gates: {},
-      }),
-    )
-  return x
-}
 type Chart = JobState['charts'][number]
 /** A chart is what it was when it was loaded: the same id again changes nothing. */
 function addChart(s: JobState, e: JobEvent, id: string, name: string, rows: Chart['rows']): void {
@@ -124,26 +105,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
         reference: 'measured',
       },
     ]),
-  'section-set': (s, _e, d) => {
-    Object.assign(sectionOf(s, str(d.sectionId)), {
-      tag: str(d.tag),
-      jointIds: Array.isArray(d.jointIds) ? d.jointIds.filter((x): x is string => typeof x === 'string') : [],
-      workingBar: num(d.workingBar) ?? 0,
-      testBar: num(d.testBar) ?? 0,
-      holdS: num(d.holdS) ?? 0,
-      allowedDropBar: num(d.allowedDropBar) ?? 0,
-      ratingBar: num(d.ratingBar),
-    })
-  },
-  'section-state': (s, _e, d) =>
-    void (sectionOf(s, str(d.sectionId)).state = str(d.state) as Section['state']),
-  gate: (s, e, d) =>
-    void (sectionOf(s, str(d.sectionId)).gates[str(d.gate)] = {
-      done: d.done === true,
-      by: e.actorId,
-      atS: e.occurredAtS,
-      how: str(d.how),
-    }),
+  ...PROVE_HANDLERS,
   reading: (s, e, d) => {
     const what = d.what === 'air' || d.what === 'humidity' ? d.what : 'wall'
     const value = num(d.value)
@@ -180,43 +142,6 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
     const life = jointOf(s, str(e.jointId)).lives[(num(d.life) ?? 1) - 1]
     if (life)
       (life.interrupted as { kind: string; atS: number }[]).push({ kind: str(d.what), atS: e.occurredAtS })
-  },
-  'test-begun': (s, e, d) =>
-    void s.tests.set(str(d.testId), {
-      id: str(d.testId),
-      sectionId: str(d.sectionId),
-      bar: num(d.bar) ?? 0,
-      medium: str(d.medium),
-      holdS: num(d.holdS) ?? 0,
-      allowedDropBar: num(d.allowedDropBar) ?? 0,
-      resolutionBar: num(d.resolutionBar) ?? 0.1,
-      gauge: str(d.gauge),
-      tester: str(d.tester),
-      begunAtS: e.occurredAtS,
-      readings: [],
-      ended: null,
-    }),
-  'test-read': (s, e, d) => {
-    const test = s.tests.get(str(d.testId))
-    if (!test) return flagged(s, e, 'flag-unknown-item')
-    test.readings.push({
-      atS: instant(e, d.atS) ?? e.occurredAtS,
-      bar: num(d.bar) ?? 0,
-      temperatureC: num(d.temperatureC),
-    })
-    test.readings.sort((a, b) => a.atS - b.atS)
-  },
-  'test-ended': (s, e, d) => {
-    const test = s.tests.get(str(d.testId))
-    if (!test) return flagged(s, e, 'flag-unknown-item')
-    // The first verdict is sealed: a second end is kept in the log and changes nothing.
-    test.ended ??= {
-      atS: e.occurredAtS,
-      verdict: str(d.verdict) as 'held',
-      dropBar: num(d.dropBar),
-      by: e.actorId,
-      note: str(d.note),
-    }
   },
   'chart-loaded': (s, e, d) => {
     if (Array.isArray(d.rows)) addChart(s, e, str(d.chartId), str(d.name), d.rows as Chart['rows'])

@@ -3,10 +3,12 @@ import { type Input, flag, list, number, object, oneOf, text } from '../schema/s
 import { anything, bar, id, instant, m, mm, n, size, tag } from './kinds-shapes.js'
 import { ITEM } from './kinds-item.js'
 import { MAKE_KINDS } from './kinds-make.js'
+import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
 
 /** Every kind of event, its version and the shape of its data. */
 export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {
   ...MAKE_KINDS,
+  ...PROVE_KINDS,
   'job-set': {
     v: 1,
     joint: false,
@@ -182,6 +184,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       n('resolutionBar', number({ above: 0, max: 10 })),
       m('gauge', text),
       n('tester', text),
+      ...TEST_MORE,
     ],
   },
   'test-read': {
@@ -202,6 +205,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       n('verdict', oneOf('held', 'lost', 'inconclusive')),
       m('dropBar', number({ min: -1000, max: 1000 })),
       m('note', text),
+      ...ENDED_MORE,
     ],
   },
   'chart-loaded': {

@@ -3,6 +3,9 @@ import type { Reading } from '../conditions/history.js'
 import type { Life, Msg, RulesPin } from '../methods/method.js'
 import type { ChartRow } from '../methods/charts.js'
 import type { School } from '../methods/joinable.js'
+import type { HoldPoint, Section, TagItem, TestRun } from './state-prove.js'
+
+export type { HoldPoint, Section, SectionPart, SectionPlan, TagItem, TestRun } from './state-prove.js'
 
 export interface Job {
   name: string
@@ -96,38 +99,6 @@ export interface Note {
   by: string
   says: Msg
 }
-export interface Section {
-  id: string
-  tag: string
-  jointIds: string[]
-  workingBar: number
-  testBar: number
-  holdS: number
-  allowedDropBar: number
-  ratingBar: number | null
-  state: 'drained' | 'full' | 'under pressure' | 'under vacuum' | 'not known'
-  gates: Record<string, { done: boolean; by: string; atS: number; how: string }>
-}
-export interface TestRun {
-  id: string
-  sectionId: string
-  bar: number
-  medium: string
-  holdS: number
-  allowedDropBar: number
-  resolutionBar: number
-  gauge: string
-  tester: string
-  begunAtS: number
-  readings: { atS: number; bar: number; temperatureC: number | null }[]
-  ended: {
-    atS: number
-    verdict: 'held' | 'lost' | 'inconclusive'
-    dropBar: number | null
-    by: string
-    note: string
-  } | null
-}
 export interface PlaceReadings {
   air: Reading[]
   wall: Reading[]
@@ -178,6 +149,10 @@ export interface JobState {
   tools: Map<string, Tool>
   permits: Permit[]
   tests: Map<string, TestRun>
+  /** What was put up or taken out for a test and must come back. */
+  tags: Map<string, TagItem>
+  /** Where somebody must be asked before work is covered up. */
+  holds: Map<string, HoldPoint>
   /** Makers' charts in the order they were loaded; none is ever changed. */
   charts: { id: string; name: string; rows: readonly ChartRow[]; by: string; atS: number }[]
   /** Sources that a named person compared with a copy: the last word on each. */
@@ -204,6 +179,8 @@ export const emptyState = (): JobState => ({
   tools: new Map(),
   permits: [],
   tests: new Map(),
+  tags: new Map(),
+  holds: new Map(),
   charts: [],
   checked: new Map(),
   signed: [],

@@ -2,12 +2,41 @@ import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { SAME_BAR } from '../units/units.js'
 import type { JobState } from '../joint/state.js'
-import { sectionAnswer } from './answer.js'
+import { type SectionAnswer, sectionAnswer } from './answer.js'
 import { gatesOf } from './gates.js'
+import { endsOf, limitsOf } from './section.js'
+
+/** What a test is to be read on. Nulls were not said. */
+export interface Gauge {
+  resolutionBar: number
+  topBar: number | null
+  dueOn: string | null
+}
+/**
+ * Stops that nobody sets aside: gas on brittle plastic, more than the weakest part may take, and what would make the
+ * record untrue. All others a named tester may set aside with a reason, which is kept.
+ */
+const HARD: ReadonlySet<string> = new Set([
+  'stop-unknown-section',
+  'stop-test-running',
+  'stop-gas-on-plastic',
+  'stop-over-rating',
+  'stop-not-made',
+  'section-empty',
+])
+export const isHardStop = (stop: Msg): boolean => HARD.has(stop.code)
+/** Stops that are left when those set aside are taken away; the hard ones always stay. */
+export const leftStops = (
+  stops: readonly Msg[],
+  setAside: readonly { code: string; reason: string }[],
+): Msg[] => {
+  const reasons = new Set(setAside.filter((s) => s.reason.trim()).map((s) => s.code))
+  return stops.filter((s) => isHardStop(s) || !reasons.has(s.code))
+}
 
 /**
  * Reasons why a test may not begin at a time, by the careful rule (coldest reading). Empty = it may, by these rules
- * and readings. @param bar test pressure, gauge.
+ * and readings. @param bar test pressure at the gauge. @param gauge checked where it is given.
  */
 export function stopsForTest(
   state: JobState,
@@ -15,6 +44,7 @@ export function stopsForTest(
   bar: number,
   medium: string,
   nowS: number,
+  more: { rule?: string | null; gauge?: Gauge | null; today?: string } = {},
 ): Msg[] {
   const answer = sectionAnswer(state, sectionId, nowS, 'coldest')
   if (!answer) return [msg('stop-unknown-section')]
@@ -28,6 +58,36 @@ export function stopsForTest(
     )
     if (forbids.some((f) => f.level === 'stop')) stops.push(msg('stop-gas-on-plastic'))
   }
+  stops.push(...jointStops(answer, bar))
+  const weakest = limitsOf(state, answer.section)[0]
+  if (weakest && bar > weakest.atGaugeBar + SAME_BAR)
+    stops.push(msg('stop-over-rating', { bar, rating: weakest.atGaugeBar, part: weakest.name }))
+  const check = isLeakCheck(more.rule)
+  for (const g of gatesOf(state, answer))
+    // The first look is what closes its own gate.
+    if (
+      g.open &&
+      (g.byPerson || g.id === 'state' || g.id === 'neighbours' || (g.id === 'leak-check' && !check))
+    )
+      stops.push(msg('stop-gate-open', { gate: g.id }))
+  if (check) stops.push(...tooLow(answer, bar, medium))
+  if (more.gauge) stops.push(...gaugeStops(more.gauge, bar, more.today))
+  if (!answer.joints.length) stops.push(msg('section-empty'))
+  return stops
+}
+
+export const isLeakCheck = (rule: string | null | undefined): boolean =>
+  rule?.startsWith('press-leak-check') ?? false
+/** Least pressure at the highest fitting at which an unpressed joint shows, bar. Source: `cp-press-leak-check`. */
+const LEAST_AT_TOP = { water: 1.0342, gas: 0.0345 }
+function tooLow(answer: SectionAnswer, bar: number, medium: string): Msg[] {
+  const atHighBar = endsOf(answer.section, bar)?.atHighBar ?? bar
+  const least = medium === 'water' ? LEAST_AT_TOP.water : LEAST_AT_TOP.gas
+  return atHighBar < least - SAME_BAR ? [msg('stop-check-too-low', { bar: atHighBar, least })] : []
+}
+
+function jointStops(answer: SectionAnswer, bar: number): Msg[] {
+  const stops: Msg[] = []
   for (const j of answer.joints) {
     const joint = j.facts.tag
     const jointId = j.facts.id
@@ -41,14 +101,14 @@ export function stopsForTest(
         stops.push(msg('stop-not-cured', { joint, jointId, allowed: j.allowsBar, bar, readyAtS: j.readyAtS }))
     } else if (!j.look.inspected) stops.push(msg('stop-not-judged', { joint, jointId }))
   }
-  const limits = answer.joints
-    .map((j) => j.facts.place.line.ratingBar)
-    .concat(answer.section.ratingBar)
-    .filter((r): r is number => r !== null)
-  if (limits.length && bar > Math.min(...limits) + SAME_BAR)
-    stops.push(msg('stop-over-rating', { bar, rating: Math.min(...limits) }))
-  for (const g of gatesOf(answer))
-    if (g.open && (g.byPerson || g.id === 'state')) stops.push(msg('stop-gate-open', { gate: g.id }))
-  if (!answer.joints.length) stops.push(msg('section-empty'))
+  return stops
+}
+
+/** A gauge out of date, or of a range that does not fit. Source: `cp-gauge-range`. */
+function gaugeStops(gauge: Gauge, bar: number, today: string | undefined): Msg[] {
+  const stops: Msg[] = []
+  if (gauge.dueOn && today && gauge.dueOn < today) stops.push(msg('stop-gauge-late', { on: gauge.dueOn }))
+  if (gauge.topBar !== null && (gauge.topBar < 1.5 * bar - SAME_BAR || gauge.topBar > 4 * bar + SAME_BAR))
+    stops.push(msg('stop-gauge-range', { top: gauge.topBar, from: 1.5 * bar, to: 4 * bar }))
   return stops
 }

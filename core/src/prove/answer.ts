@@ -108,7 +108,11 @@ export function wholeJob(state: JobState): Section | null {
     allowedDropBar: 0,
     ratingBar: null,
     state: 'not known',
+    stateAtS: null,
     gates: {},
+    plan: null,
+    parts: [],
+    after: [],
   }
 }
 

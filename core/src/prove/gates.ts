@@ -1,7 +1,9 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { SAME_BAR } from '../units/units.js'
+import type { JobState } from '../joint/state.js'
 import type { SectionAnswer } from './answer.js'
+import { behindSameValve } from './section.js'
 
 export interface Gate {
   id: string
@@ -17,8 +19,21 @@ export interface Gate {
 const BY_PERSON = ['supports', 'vents', 'isolated', 'gauge', 'people'] as const
 const SMALL_WORK = 2
 
+/** Some joint of the section is first looked at under little pressure, at which one that is not fixed leaks. */
+export const wantsLeakCheck = (answer: SectionAnswer): boolean =>
+  answer.joints.some((j) => {
+    const { method, spec, life, ctx } = j.facts
+    return (
+      method !== null &&
+      spec !== null &&
+      method
+        .testing(spec, life ?? { no: 1, done: [], interrupted: [] }, ctx)
+        .open.some((f) => f.source === 'cp-press-leak-check')
+    )
+  })
+
 /** What must be true before pressure is put on a section, open ones first. Source: `cp-gates`. */
-export function gatesOf(answer: SectionAnswer): Gate[] {
+export function gatesOf(state: JobState, answer: SectionAnswer): Gate[] {
   const { section, joints } = answer
   const names = (list: readonly { facts: { tag: string } }[]): string => {
     const tags = list.map((j) => j.facts.tag)
@@ -58,6 +73,27 @@ export function gatesOf(answer: SectionAnswer): Gate[] {
     ),
     auto('state', section.state === 'not known', msg('gate-state', { state: section.state })),
   ]
+  const near = behindSameValve(state, section)
+  if (near.length) {
+    const unknown = near.filter((s) => s.state === 'not known')
+    gates.push(
+      auto(
+        'neighbours',
+        unknown.length > 0,
+        msg('gate-neighbours', {
+          open: unknown.length,
+          list: (unknown.length ? unknown : near).map((s) => `${s.tag} is ${s.state}`).join(', '),
+        }),
+      ),
+    )
+  }
+  if (wantsLeakCheck(answer)) {
+    const done = [...state.tests.values()].some(
+      (t) =>
+        t.sectionId === section.id && t.rule?.startsWith('press-leak-check') && t.ended?.verdict === 'held',
+    )
+    gates.push(auto('leak-check', !done, msg('gate-leak-check', { open: done ? 0 : 1 })))
+  }
   for (const id of joints.length <= SMALL_WORK ? BY_PERSON.slice(3) : BY_PERSON) {
     const done = section.gates[id]
     gates.push({

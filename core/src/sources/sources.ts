@@ -3,10 +3,17 @@ import { JOINING_SOURCES } from './joining.js'
 import { SIZE_SOURCES } from './dimensions.js'
 import { LAYING_SOURCES } from './laying.js'
 import { SOLVENT_SOURCES } from './solvent.js'
+import { TESTING_SOURCES } from './testing.js'
 import type { Source, SourceId } from './source.js'
 
 /** Every source that core's own tables and rules name. Charts and measurements bring their own at run time. */
-const LIST: readonly Source[] = [...SOLVENT_SOURCES, ...SIZE_SOURCES, ...JOINING_SOURCES, ...LAYING_SOURCES]
+const LIST: readonly Source[] = [
+  ...SOLVENT_SOURCES,
+  ...SIZE_SOURCES,
+  ...JOINING_SOURCES,
+  ...LAYING_SOURCES,
+  ...TESTING_SOURCES,
+]
 const BY_ID = new Map(LIST.map((s) => [s.id, s]))
 
 /** The source record of an id. Ids come from code, so an unknown one is a fault of ours and throws. */

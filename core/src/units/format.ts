@@ -70,6 +70,12 @@ export function pressure(bar: number, reader: Reader = METRIC): string {
     : `${number(bar, 1, reader.decimal)} bar`
 }
 
+/** A pressure as a good gauge shows it: hundredths of a bar, thousandths below one; tenths of a psi, hundredths below ten. */
+export function pressureFine(bar: number, reader: Reader = METRIC): string {
+  if (reader.units !== 'inch') return `${number(bar, Math.abs(bar) < 1 ? 3 : 2, reader.decimal)} bar`
+  const psi = bar / BAR_PER_PSI
+  return `${number(psi, Math.abs(psi) < 10 ? 2 : 1, reader.decimal)} psi`
+}
 /** Temperature: `8.1 °C`, `47 °F`. */
 export function temperature(celsius: number, reader: Reader = METRIC): string {
   return reader.units === 'inch'

@@ -53,19 +53,11 @@ export const ANSWERS: Wordings = {
   'stop-not-judged': (p) => `${p.s('joint')} is not judged yet. Read its check mark.`,
   'stop-gas-on-plastic': 'Gas test on PVC, CPVC or ABS: stopped. Test with water.',
   'stop-gate-open': (p) => `A gate is open: ${p.s('gate')}`,
-  'stop-over-rating': (p) => `${p.bar('bar')} is above what the section may ever take (${p.bar('rating')}).`,
+  'stop-over-rating': (p) =>
+    `${p.bar('bar')} is above what ${p.s('part') || 'the section'} may ever take (${p.bar('rating')} at the gauge).`,
   'stop-unknown-section': 'This section is not known in this job.',
   'stop-test-running': 'A test is already running on this section. End it first.',
   'stop-section-state': (p) => `The section is ${p.s('state')}. Nothing is cut or opened there.`,
-  held: 'Held.',
-  lost: (p) => `Lost ${p.bar('dropBar')}: more than ${p.bar('allowedBar')} allowed.`,
-  inconclusive: (p) =>
-    `Inconclusive: the water changed by ${p.s('kelvin')} K. Hold the temperature steady and go on.`,
-  'inconclusive-short': (p) =>
-    `Inconclusive: ${p.dur('seenS')} of ${p.dur('holdS')} seen. Go on to the end of the hold.`,
-  'inconclusive-few': 'Inconclusive: fewer than three readings. Read the gauge again.',
-  'inconclusive-close': (p) =>
-    `Inconclusive: lost ${p.bar('dropBar')}, within what the gauge can tell. Read a finer gauge or go on longer.`,
   'note-after-cut-out': (p) => `${p.s('who')} cut this joint out before. This entry is kept as a note.`,
   'flag-order': (p) => `${p.s('step')} was written before the step it needs. No credit until it is settled.`,
   'flag-unknown-life': 'Written for a life of this joint that had not begun. Kept, no credit.',

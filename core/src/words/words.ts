@@ -8,6 +8,7 @@ import { MAKE } from './make.js'
 import { METHOD_WORDS } from './methods/index.js'
 import { SET_OUT } from './set-out.js'
 import { STEPS } from './steps.js'
+import { TESTING } from './testing.js'
 
 /** A wording: gets parameters and a reader, gives a sentence. All wording of core's messages lives in this folder. */
 export type Wording = (p: Params, r: Reader) => string
@@ -19,11 +20,22 @@ export interface Params {
   mm(key: string): string
   figure(key: string): string
   bar(key: string): string
+  /** A pressure as finely as a good gauge shows it. */
+  fine(key: string): string
   c(key: string): string
   dur(key: string): string
 }
 
-const ALL: Wordings = { ...FINDINGS, ...STEPS, ...METHOD_WORDS, ...HANDBOOK, ...SET_OUT, ...ANSWERS, ...MAKE }
+const ALL: Wordings = {
+  ...FINDINGS,
+  ...STEPS,
+  ...METHOD_WORDS,
+  ...HANDBOOK,
+  ...SET_OUT,
+  ...ANSWERS,
+  ...MAKE,
+  ...TESTING,
+}
 
 /** The sentence for a message. An unknown code shows itself, so that it is seen and mended. */
 export function say(message: Msg, reader: Reader = { units: 'metric' }): string {
@@ -38,6 +50,7 @@ export function say(message: Msg, reader: Reader = { units: 'metric' }): string 
       mm: (k) => fmt.length(n(k), reader),
       figure: (k) => fmt.lengthFigure(n(k), reader),
       bar: (k) => fmt.pressure(n(k), reader),
+      fine: (k) => fmt.pressureFine(n(k), reader),
       c: (k) => fmt.temperature(n(k), reader),
       dur: (k) => fmt.duration(n(k)),
     },

@@ -1,11 +1,13 @@
-import { CALCULATIONS, Refusal } from '../../src/calc/index.js'
+import { type Answer, CALCULATIONS, Refusal } from '../../src/calc/index.js'
 
 /** Asks the calculation door, as anybody outside would. */
-export const ask = (name: string, input: Record<string, unknown>): Record<string, unknown> => {
+export const askFor = (name: string, input: Record<string, unknown>): Answer => {
   const c = CALCULATIONS.get(name)
   if (!c) throw new Error(`no calculation ${name}`)
-  return c.run(input).result
+  return c.run(input)
 }
+export const ask = (name: string, input: Record<string, unknown>): Record<string, unknown> =>
+  askFor(name, input).result
 /** The code of a refusal and its field, or what was answered instead. */
 export const refused = (name: string, input: Record<string, unknown>): string => {
   try {

@@ -4,10 +4,10 @@ import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { insertMember } from './jobs.js'
 
-export const DEVICE_KINDS = ['probe', 'press-tool', 'torque-tool', 'heat-blanket'] as const
+export const DEVICE_KINDS = ['probe', 'press-tool', 'torque-tool', 'heat-blanket', 'pressure-logger'] as const
 export type DeviceKind = (typeof DEVICE_KINDS)[number]
 /** How a stand-in behaves: well, or in one of the ways instruments fail. */
-export const STAND_INS = ['well', 'jumps', 'gaps', 'future', 'stuck'] as const
+export const STAND_INS = ['well', 'jumps', 'gaps', 'future', 'stuck', 'leak', 'swing', 'air pocket'] as const
 export type StandIn = (typeof STAND_INS)[number]
 
 export interface Device {
@@ -17,6 +17,10 @@ export interface Device {
   kind: DeviceKind
   placeId: string | null
   toolId: string | null
+  /** The section a pressure logger sits on. */
+  sectionId: string | null
+  /** Where a Modbus logger is read; null: it sends by itself. */
+  settings: Record<string, unknown> | null
   standIn: StandIn | null
   revoked: boolean
   createdAtS: number
@@ -28,13 +32,15 @@ interface Row {
   kind: string
   place_id: string | null
   tool_id: string | null
+  section_id: string | null
+  settings: string | null
   stand_in: string | null
   revoked_at: Date | null
   token_hash: Buffer
   created_at: Date
 }
 const COLUMNS =
-  'job_id, device_id, name, kind, place_id, tool_id, stand_in, revoked_at, token_hash, created_at'
+  'job_id, device_id, name, kind, place_id, tool_id, section_id, settings, stand_in, revoked_at, token_hash, created_at'
 const asDevice = (r: Row): Device => ({
   jobId: r.job_id,
   deviceId: r.device_id,
@@ -42,6 +48,8 @@ const asDevice = (r: Row): Device => ({
   kind: r.kind as DeviceKind,
   placeId: r.place_id,
   toolId: r.tool_id,
+  sectionId: r.section_id,
+  settings: r.settings === null ? null : (JSON.parse(r.settings) as Record<string, unknown>),
   standIn: r.stand_in as StandIn | null,
   revoked: r.revoked_at !== null,
   createdAtS: r.created_at.getTime() / 1000,
@@ -54,9 +62,10 @@ export async function devicesOf(pool: pg.Pool, jobId: string): Promise<Device[]>
   ])
   return r.rows.map(asDevice)
 }
-export async function standIns(pool: pg.Pool): Promise<Device[]> {
+/** Instruments that the server plays or reads itself. */
+export async function ownDevices(pool: pg.Pool): Promise<Device[]> {
   const r = await pool.query<Row>(
-    `select ${COLUMNS} from device where stand_in is not null and revoked_at is null`,
+    `select ${COLUMNS} from device where (stand_in is not null or settings is not null) and revoked_at is null`,
   )
   return r.rows.map(asDevice)
 }
@@ -70,9 +79,22 @@ export async function addDevice(
   const deviceId = d.deviceId ?? randomUUID()
   const secret = randomBytes(24).toString('base64url')
   const r = await pool.query(
-    `insert into device (job_id, device_id, name, kind, place_id, tool_id, stand_in, token_hash, created_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, to_timestamp($9)) on conflict do nothing`,
-    [d.jobId, deviceId, d.name, d.kind, d.placeId, d.toolId, d.standIn, hashOf(secret), nowS],
+    `insert into device (job_id, device_id, name, kind, place_id, tool_id, section_id, settings, stand_in,
+       token_hash, created_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, to_timestamp($11)) on conflict do nothing`,
+    [
+      d.jobId,
+      deviceId,
+      d.name,
+      d.kind,
+      d.placeId,
+      d.toolId,
+      d.sectionId,
+      d.settings === null ? null : JSON.stringify(d.settings),
+      d.standIn,
+      hashOf(secret),
+      nowS,
+    ],
   )
   if (!r.rowCount) throw new HttpError(409, 'id-reused', 'This instrument is already there.', 'deviceId')
   // Its entries bear its own name, not that of whoever put it up.

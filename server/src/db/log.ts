@@ -6,8 +6,11 @@ import {
   type LogLine,
   canonical,
   chainLine,
+  dayOf,
   foldJob,
+  isHardStop,
   isUuid,
+  leftStops,
   readEvents,
   say,
   stopsForTest,
@@ -233,16 +236,33 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
   for (const [i, e] of fresh.entries()) {
     if (e.kind !== 'test-begun') continue
     const state = foldJob([...before, ...fresh.slice(0, i)])
-    const stops = stopsForTest(
+    const d = e.data as {
+      rule?: string
+      gaugeTopBar?: number
+      gaugeDueOn?: string
+      resolutionBar: number
+      setAside?: { code: string; reason: string }[]
+    }
+    const all = stopsForTest(
       state,
       String(e.data.sectionId),
       Number(e.data.bar),
       String(e.data.medium),
       e.occurredAtS,
+      {
+        rule: d.rule ?? null,
+        gauge: {
+          resolutionBar: d.resolutionBar,
+          topBar: d.gaugeTopBar ?? null,
+          dueOn: d.gaugeDueOn ?? null,
+        },
+        today: dayOf(e.occurredAtS, state.job.zone),
+      },
     )
+    const stops = leftStops(all, d.setAside ?? [])
     if (stops.length)
       throw new HttpError(409, 'test-refused', say(stops[0] as (typeof stops)[number]), `events[${i}]`, {
-        stops: stops.map((s) => ({ code: s.code, message: say(s), ...s.params })),
+        stops: stops.map((s) => ({ code: s.code, message: say(s), hard: isHardStop(s), ...s.params })),
       })
   }
 }

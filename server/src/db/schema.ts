@@ -109,6 +109,9 @@ export const device = pgTable(
     /** Where a probe hangs; which tool a tool's report is about. */
     placeId: text('place_id'),
     toolId: text('tool_id'),
+    /** The section a pressure logger sits on, and where a Modbus one is read, as JSON. */
+    sectionId: text('section_id'),
+    settings: text('settings'),
     tokenHash: bytea('token_hash').notNull(),
     /** How a stand-in behaves; null: a real instrument. */
     standIn: text('stand_in'),

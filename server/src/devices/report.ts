@@ -1,10 +1,10 @@
-import { createHash } from 'node:crypto'
 import { type Draft, KINDS } from '@jugalis/core'
 import type pg from 'pg'
 import * as yup from 'yup'
 import type { Device } from '../db/devices.js'
 import { type Appended, appendBatch } from '../db/log.js'
-import { HttpError } from '../errors.js'
+import { AHEAD_S, bad, idOf } from './entry.js'
+import { takeLog } from './logger.js'
 
 const CLIMATE = ['wall', 'air', 'humidity'] as const
 const TOOL = ['cycle', 'torque', 'blanket'] as const
@@ -14,9 +14,8 @@ const MAY: Readonly<Record<Device['kind'], readonly string[]>> = {
   'heat-blanket': [...CLIMATE, 'blanket'],
   'press-tool': ['cycle'],
   'torque-tool': ['torque'],
+  'pressure-logger': ['pressure'],
 }
-/** A device may be slow in counting, but it cannot report what has not been yet. */
-const AHEAD_S = 60
 
 const finite = (v: unknown): boolean => v === undefined || v === null || Number.isFinite(v)
 const report = yup
@@ -30,9 +29,10 @@ const report = yup
     atDeviceS: yup.number().min(0).max(4e9).test('finite', 'must be finite', finite).required(),
     what: yup
       .string()
-      .oneOf([...CLIMATE, ...TOOL])
+      .oneOf([...CLIMATE, ...TOOL, 'pressure'])
       .required(),
     value: yup.number().min(-100).max(10_000).test('finite', 'must be finite', finite),
+    temperatureC: yup.number().min(-60).max(200).test('finite', 'must be finite', finite),
     result: yup.string().oneOf(['complete', 'interrupted', 'reached', 'not-reached', 'on', 'off', 'fault']),
     jaw: yup.string().max(40),
     profile: yup.string().max(40),
@@ -45,13 +45,6 @@ const body = yup
   })
   .noUnknown()
 export type Reports = yup.InferType<typeof body>
-
-/** The same report of the same device always becomes the same entry: sent twice, it is kept once. */
-function idOf(deviceId: string, seq: number): string {
-  const h = createHash('sha256').update(`${deviceId} ${seq}`).digest('hex')
-  return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`
-}
-const bad = (message: string, field: string): HttpError => new HttpError(422, 'bad-input', message, field)
 
 export function checkReports(raw: unknown): Reports {
   try {
@@ -112,6 +105,7 @@ export async function takeReports(
   receivedAtS: number,
 ): Promise<Appended> {
   const { sentAtDeviceS, reports } = checkReports(raw)
+  if (device.kind === 'pressure-logger') return takeLog(pool, device, { sentAtDeviceS, reports }, receivedAtS)
   const events = reports.map((r, i) => draftOf(device, r, sentAtDeviceS, i))
   return appendBatch(
     pool,

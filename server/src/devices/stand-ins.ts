@@ -1,8 +1,9 @@
 import type pg from 'pg'
-import { type Device, standIns } from '../db/devices.js'
+import { type Device, ownDevices } from '../db/devices.js'
 import type { Heads } from '../live/heads.js'
 import { chance, climateAt, underBlanket } from './models.js'
 import { type Reports, takeReports } from './report.js'
+import { type Solely, solely } from './solely.js'
 
 const LOCK = 7_301_925
 const SLOT_S = 300
@@ -56,38 +57,11 @@ export function blanketReports(
  * Plays the stand-ins of all jobs, in one server process of however many there are: the one that holds the lock. When
  * that one goes, the next takes over and goes on from what was reported last.
  */
-export function playStandIns(
-  pool: pg.Pool,
-  heads: Heads,
-  nowS: () => number,
-  everyMs = 15_000,
-): { stop(): Promise<void>; once(): Promise<number> } {
-  let client: pg.PoolClient | null = null
-  let stopped = false
-  let busy: Promise<number> | null = null
-
-  async function hold(): Promise<boolean> {
-    if (client) return true
-    const c = await pool.connect()
-    const r = await c.query<{ ok: boolean }>('select pg_try_advisory_lock($1) as ok', [LOCK])
-    if (!r.rows[0]?.ok || stopped) {
-      c.release()
-      return false
-    }
-    // A connection that is lost is given back at once: a pool that waits for it would never end.
-    c.on('error', () => {
-      if (client !== c) return
-      client = null
-      c.release(true)
-    })
-    client = c
-    return true
-  }
+export function playStandIns(pool: pg.Pool, heads: Heads, nowS: () => number, everyMs = 15_000): Solely {
   async function play(): Promise<number> {
-    if (!(await hold())) return 0
     let said = 0
-    for (const d of await standIns(pool)) {
-      if ((d.kind !== 'probe' && d.kind !== 'heat-blanket') || !d.placeId) continue
+    for (const d of await ownDevices(pool)) {
+      if (!d.standIn || (d.kind !== 'probe' && d.kind !== 'heat-blanket') || !d.placeId) continue
       const last = await pool.query<{ at: number | null; on: number | null }>(
         `select extract(epoch from max(occurred_at) filter (where kind = 'reading'))::float8 as at,
            extract(epoch from max(occurred_at) filter (where kind = 'tool-said'))::float8 as on
@@ -113,22 +87,5 @@ export function playStandIns(
     }
     return said
   }
-  const once = (): Promise<number> =>
-    (busy ??= play()
-      .catch(() => 0)
-      .finally(() => (busy = null)))
-  const timer = setInterval(() => void once(), everyMs)
-  void once()
-  return {
-    once,
-    async stop() {
-      stopped = true
-      clearInterval(timer)
-      await busy
-      const c = client
-      client = null
-      await c?.query('select pg_advisory_unlock($1)', [LOCK]).catch(() => undefined)
-      c?.release()
-    },
-  }
+  return solely(pool, LOCK, play, everyMs)
 }

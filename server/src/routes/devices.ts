@@ -2,6 +2,7 @@ import express, { type Request, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { DEVICE_KINDS, STAND_INS, addDevice, deviceOf, devicesOf, revokeDevice } from '../db/devices.js'
+import { checkHost, modbusSettings } from '../devices/modbus.js'
 import { chance, torqueAt } from '../devices/models.js'
 import { takeReports } from '../devices/report.js'
 import { HttpError } from '../errors.js'
@@ -16,6 +17,8 @@ const newDevice = yup
       .required(),
     placeId: yup.string().max(64),
     toolId: yup.string().max(64),
+    sectionId: yup.string().max(64),
+    settings: modbusSettings.optional().default(undefined),
     standIn: yup.string().oneOf([...STAND_INS]),
   })
   .noUnknown()
@@ -47,6 +50,7 @@ export function deviceRoutes(
   routes.post('/', json, async (req, res) => {
     const id = await jobId(req)
     const d = checked(newDevice, req.body)
+    if (d.settings) checkHost(d.settings.host)
     const made = await addDevice(
       pool,
       {
@@ -55,6 +59,8 @@ export function deviceRoutes(
         kind: d.kind as (typeof DEVICE_KINDS)[number],
         placeId: d.placeId ?? null,
         toolId: d.toolId ?? null,
+        sectionId: d.sectionId ?? null,
+        settings: d.settings ?? null,
         standIn: (d.standIn as (typeof STAND_INS)[number] | undefined) ?? null,
       },
       nowS(),
@@ -94,7 +100,7 @@ export function deviceRoutes(
           : device.kind === 'heat-blanket'
             ? { what: 'blanket', result: o.fault ? 'fault' : 'on' }
             : null
-    if (!says) throw new HttpError(422, 'bad-input', 'A probe reads by itself.')
+    if (!says) throw new HttpError(422, 'bad-input', 'This one reads by itself.')
     const done = await takeReports(
       pool,
       device,

@@ -280,7 +280,10 @@ export const useJob = defineStore('job', () => {
     await outbox.clearTray(id)
     await reload()
   }
+  /** The line at the head of the log, as far as it is known here. */
+  const logHead = (): { seq: number; hash: string } => ({ seq: head, hash: hash ?? '' })
   return {
+    logHead,
     jobId,
     status,
     state,

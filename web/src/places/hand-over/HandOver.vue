@@ -55,6 +55,13 @@ const missing = computed(() => [
       says: `${a.section.tag} is not proved.`,
       to: { name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } },
     })),
+  ...[...job.state.tags.values()]
+    .filter((t) => !t.back)
+    .map((t) => ({
+      id: t.id,
+      says: `${t.kind.slice(0, 1).toUpperCase()}${t.kind.slice(1)} is not back: ${t.where}.`,
+      to: { name: 'prove', params: { jobId: job.jobId, sectionId: t.sectionId } },
+    })),
   ...(signed.value.length
     ? []
     : [{ id: 'sign', says: 'Nobody has signed the job over.', to: { hash: '#sign' } }]),

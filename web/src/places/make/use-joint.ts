@@ -5,6 +5,7 @@ import {
   fmt,
   conditionsAt,
   dayOf,
+  liveSection,
   sourceOf,
   twinFindings,
 } from '@jugalis/core'
@@ -119,7 +120,6 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
   ): readonly Finding[] => {
     const f = facts.value
     if (!f?.method || f.spec === null) return []
-    const state = view.sectionOf(f.id)?.section.state
     // Starting goes by what it is like now, not by what it was when the pipe was marked.
     const now = conditionsAt(job.state, f.place.line.placeId, clock.nowS)
     const here = { ...f.ctx, ...now, wallC: now.wallC ?? now.airC }
@@ -127,7 +127,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
       pressureService: true,
       cement: tin?.plastic ?? null,
       tinExpired: tin ? dayOf(clock.nowS, zone.value) > tin.expiresOn : false,
-      live: state === 'under pressure' || state === 'under vacuum',
+      live: liveSection(job.state, f.id) !== null,
       hotWorkPermit,
     }
     return [...f.method.selection(f.spec, around, here), ...twinFindings(job.state, f.place)]

@@ -1,42 +1,68 @@
 <script setup lang="ts">
-import { type SectionAnswer, fmt } from '@jugalis/core'
+import { type SectionAnswer, fmt, physicsOf, planOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { NoSignal, Refused, type Stop } from '../../api'
+import ChipChoice from '../../frame/ChipChoice.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { when } from '../../when'
+import { useProve } from './use-prove'
 
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
 const session = useSession()
 const clock = useClock()
+const plan = computed(() => planOf(props.answer.section))
+const { rule } = useProve(computed(() => props.answer))
 const typed = reactive({
   bar: String(props.answer.section.testBar),
-  medium: 'water',
+  medium: plan.value.medium as 'water' | 'air' | 'nitrogen',
+  temperatureOf: 'wall' as 'medium' | 'wall' | 'air',
   resolution: '0.05',
+  drift: '0.02',
+  settle: '10',
   gauge: '',
+  top: '',
+  due: '',
+  reason: '',
 })
-const stops = ref<string[]>([])
+const stops = ref<Stop[]>([])
 const fault = ref('')
 const busy = ref(false)
+const more = ref(false)
 /** The server does not know the reader's clock: when a joint may is said here. */
 const sayStop = (s: Stop): string =>
   s.readyAtS === undefined
     ? s.message
     : `${s.message.replace(/\.$/, '')}; from ${when(s.readyAtS, clock.nowS, job.state.job.zone)} it may.`
-async function begin(): Promise<void> {
-  stops.value = []
+const soft = computed(() => stops.value.length > 0 && stops.value.every((s) => !s.hard))
+const read = (t: string): number => Number(t.trim().replace(',', '.'))
+async function begin(setAside: boolean): Promise<void> {
   fault.value = ''
-  const bar = Number(typed.bar.replace(',', '.'))
-  const resolutionBar = Number(typed.resolution.replace(',', '.'))
+  const bar = read(typed.bar)
+  const resolutionBar = read(typed.resolution)
+  const sensorErrorBar = read(typed.drift)
+  const settle = read(typed.settle)
+  const top = typed.top.trim() ? read(typed.top) : null
   if (!(bar > 0 && bar <= 1000))
     return void (fault.value = 'The test pressure is a number in bar, above zero.')
   if (!(resolutionBar > 0 && resolutionBar <= 10))
     return void (fault.value = 'The gauge\u2019s finest graduation is a number in bar, for example 0.05.')
+  if (!(sensorErrorBar >= 0 && settle >= 0))
+    return void (fault.value = 'Drift and time to settle are numbers.')
+  if (top !== null && !(top > 0))
+    return void (fault.value = 'The end of the gauge\u2019s scale is a number in bar.')
+  if (typed.due && !/^\d{4}-\d{2}-\d{2}$/.test(typed.due))
+    return void (fault.value = 'The date reads 2027-03-31.')
+  if (setAside && !typed.reason.trim())
+    return void (fault.value = 'A reason is needed. It is kept in the record.')
   const s = props.answer.section
+  const physics = physicsOf(job.state, s)
+  const codes = setAside ? [...new Set(stops.value.map((x) => x.code))] : []
+  stops.value = []
   busy.value = true
   try {
     await job.writeNow({
@@ -49,12 +75,27 @@ async function begin(): Promise<void> {
         holdS: s.holdS,
         allowedDropBar: s.allowedDropBar,
         resolutionBar,
+        sensorErrorBar,
+        stabiliseS: settle * 60,
+        temperatureOf: typed.temperatureOf,
         gauge: typed.gauge,
         tester: session.person?.name ?? '',
+        ...(top === null ? {} : { gaugeTopBar: top }),
+        ...(typed.due ? { gaugeDueOn: typed.due } : {}),
+        ...(plan.value.rule ? { rule: plan.value.rule } : {}),
+        ...(rule.value ? { stages: rule.value.stages } : {}),
+        ...(physics
+          ? { physics: Object.fromEntries(Object.entries(physics).filter(([, v]) => v !== null)) }
+          : {}),
+        ...(codes.length ? { setAside: codes.map((code) => ({ code, reason: typed.reason.trim() })) } : {}),
       },
     })
+    await job.write(
+      [{ kind: 'section-state', data: { sectionId: s.id, state: 'under pressure' } }],
+      `${s.tag} is under pressure.`,
+    )
   } catch (e) {
-    if (e instanceof Refused && e.stops.length) stops.value = e.stops.map(sayStop)
+    if (e instanceof Refused && e.stops.length) stops.value = e.stops
     else
       fault.value =
         e instanceof NoSignal
@@ -67,7 +108,7 @@ async function begin(): Promise<void> {
 </script>
 
 <template>
-  <form class="begin" @submit.prevent="begin">
+  <form class="begin" @submit.prevent="begin(false)">
     <h2>Begin a test</h2>
     <p class="caution">
       <strong>Caution:</strong> keep people back while pressure rises. Never gas on PVC, CPVC or ABS. Never
@@ -79,28 +120,75 @@ async function begin(): Promise<void> {
         <ElInput v-model="typed.bar" size="large" inputmode="decimal" aria-label="Test pressure, bar"
       /></label>
       <label
-        >With
-        <select v-model="typed.medium" aria-label="Medium">
-          <option>water</option>
-          <option>air</option>
-          <option>nitrogen</option>
-        </select></label
-      >
+        >Gauge <ElInput v-model="typed.gauge" size="large" placeholder="G-07, 0 to 25 bar" aria-label="Gauge"
+      /></label>
       <label
         >Gauge reads to, bar
         <ElInput v-model="typed.resolution" size="large" inputmode="decimal" aria-label="Gauge reads to, bar"
       /></label>
       <label
-        >Gauge <ElInput v-model="typed.gauge" size="large" placeholder="G-07, 0 to 25 bar" aria-label="Gauge"
+        >Time to settle, min
+        <ElInput v-model="typed.settle" size="large" inputmode="decimal" aria-label="Time to settle, min"
+      /></label>
+    </div>
+    <ChipChoice
+      v-model="typed.medium"
+      label="With"
+      :options="[
+        ['water', 'water'],
+        ['air', 'air'],
+        ['nitrogen', 'nitrogen'],
+      ]"
+    />
+    <ChipChoice
+      v-model="typed.temperatureOf"
+      label="Temperatures are read"
+      :options="[
+        ['medium', 'inside the pipe'],
+        ['wall', 'on the wall'],
+        ['air', 'in the air about'],
+      ]"
+    />
+    <button type="button" class="button" :aria-expanded="more" @click="more = !more">
+      More of the gauge…
+    </button>
+    <div v-if="more" class="fields">
+      <label
+        >Scale ends at, bar
+        <ElInput v-model="typed.top" size="large" inputmode="decimal" aria-label="Scale ends at, bar"
+      /></label>
+      <label
+        >In date until
+        <ElInput v-model="typed.due" size="large" placeholder="2027-03-31" aria-label="In date until"
+      /></label>
+      <label
+        >May drift, bar
+        <ElInput v-model="typed.drift" size="large" inputmode="decimal" aria-label="May drift, bar"
       /></label>
     </div>
     <p class="why">
       Hold {{ fmt.duration(answer.section.holdS) }}, at most
-      {{ fmt.number(answer.section.allowedDropBar, 2) }} bar lost. Tester: {{ session.person?.name }}.
+      {{ fmt.pressureFine(answer.section.allowedDropBar, job.reader) }} lost. Tester:
+      {{ session.person?.name }}.
     </p>
-    <ul v-if="stops.length" class="stops" role="alert">
-      <li v-for="s in stops" :key="s" class="refusal">{{ s }}</li>
-    </ul>
+    <div v-if="stops.length" role="alert" class="stopped">
+      <ul class="stops">
+        <li v-for="s in stops" :key="`${s.code}${s.message}`" class="refusal">{{ sayStop(s) }}</li>
+      </ul>
+      <div v-if="soft" class="aside">
+        <label
+          >Begin all the same, because
+          <ElInput v-model="typed.reason" size="large" aria-label="Reason to begin all the same"
+        /></label>
+        <button type="button" class="button" :disabled="busy" @click="begin(true)">
+          Begin as {{ session.person?.name }}, with this reason
+        </button>
+      </div>
+      <p v-else class="why">
+        Nobody can set aside what nobody may do: gas on brittle plastic, more than the weakest part takes, a
+        joint that is not made.
+      </p>
+    </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <button type="submit" class="button main" :disabled="busy">Pressure is on: begin</button>
   </form>
@@ -125,17 +213,17 @@ label {
   gap: 3px;
   font-weight: 600;
 }
-select {
-  min-height: 40px;
-  border: 1px solid var(--edge);
-  border-radius: 2px;
-  background: var(--sheet);
-  padding: 0 8px;
-}
 .stops {
   list-style: none;
   padding: 0;
   margin: 0;
+}
+.stopped,
+.aside {
+  display: flex;
+  flex-direction: column;
+  gap: 10px;
+  width: 100%;
 }
 .button.main {
   min-height: 56px;

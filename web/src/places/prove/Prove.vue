@@ -1,21 +1,34 @@
 <script setup lang="ts">
-import { type TestRun, fmt, gatesOf, judgeTest } from '@jugalis/core'
-import { computed } from 'vue'
-import { useClock } from '../../stores/clock'
+import {
+  type TestRun,
+  conditionsAt,
+  endsOf,
+  fmt,
+  gatesOf,
+  jointPlaces,
+  judgeRun,
+  limitsOf,
+  trappedWarning,
+} from '@jugalis/core'
+import { computed, ref, watch } from 'vue'
+import ChipChoice from '../../frame/ChipChoice.vue'
 import SectionChooser from '../../frame/SectionChooser.vue'
 import { useJob } from '../../stores/job'
 import { useSection } from '../../use-section'
-import { hhmm, when } from '../../when'
+import { useView } from '../../view'
 import AnswerHead from '../wait/AnswerHead.vue'
 import BeginTest from './BeginTest.vue'
 import GateList from './GateList.vue'
+import PartsAndTags from './PartsAndTags.vue'
+import PlanFigures from './PlanFigures.vue'
 import PressureTape from './PressureTape.vue'
-import TestReadings from './TestReadings.vue'
+import Pursue from './Pursue.vue'
+import RunTest from './RunTest.vue'
 
 const job = useJob()
-const clock = useClock()
+const view = useView()
 const { answers, answer } = useSection()
-const gates = computed(() => (answer.value ? gatesOf(answer.value) : []))
+const gates = computed(() => (answer.value ? gatesOf(job.state, answer.value) : []))
 const open = computed(() => gates.value.filter((g) => g.open))
 const tests = computed(() =>
   [...job.state.tests.values()]
@@ -23,29 +36,66 @@ const tests = computed(() =>
     .sort((a, b) => b.begunAtS - a.begunAtS),
 )
 const running = computed<TestRun | null>(() => tests.value.find((t) => !t.ended) ?? null)
-const verdict = computed(() => (running.value ? judgeTest(running.value) : null))
-const zone = computed(() => job.state.job.zone)
+const VIEWS = [
+  ['gates', 'Gates'],
+  ['plan', 'Plan'],
+  ['parts', 'Parts and tags'],
+  ['after', 'Tests and after'],
+] as const
+type View = (typeof VIEWS)[number][0]
+const shows = ref<View>('gates')
+/** A section that was tested last asks what follows; the others ask what is missing. */
+watch(
+  [() => answer.value?.section.id, () => running.value?.id, () => tests.value[0]?.ended?.atS],
+  () => {
+    const last = tests.value[0]?.ended
+    shows.value = last && (answer.value?.proved || last.verdict === 'lost') ? 'after' : 'gates'
+  },
+  { immediate: true },
+)
 const bar = (b: number): string => fmt.pressure(b, job.reader)
 const runningHead = computed(() => {
   const t = running.value
   if (!t) return ''
-  const seen = Math.max(0, (t.readings.at(-1)?.atS ?? t.begunAtS) - (t.readings[0]?.atS ?? t.begunAtS))
-  const drop = verdict.value?.dropBar
-  return `${bar(t.bar)} held ${fmt.duration(seen)} of ${fmt.duration(t.holdS)}${drop == null ? '' : `; loss ${fmt.number(drop, 2)} of ${fmt.number(t.allowedDropBar, 2)} bar allowed`}.`
+  const j = judgeRun(job.state, t)
+  const seen = Math.min(t.holdS, Math.max(0, j.seenS))
+  const drop = j.correctedDropBar
+  return `${bar(t.bar)} held ${fmt.duration(seen)} of ${fmt.duration(t.holdS)}${drop === null ? '' : `; loss ${fmt.number(Math.max(0, (drop * seen) / t.holdS), 3)} of ${fmt.number(t.allowedDropBar, 3)} bar allowed`}.`
 })
 const hooks = computed(() => {
   const a = answer.value
   if (!a) return []
-  const limits = a.joints
-    .map((j) => j.facts.place.line.ratingBar)
-    .concat(a.section.ratingBar)
-    .filter((r): r is number => r !== null)
+  const weak = limitsOf(job.state, a.section)[0]
   return [
     { bar: a.section.testBar, says: 'test', strong: true },
     { bar: a.section.workingBar, says: 'working' },
-    ...(limits.length ? [{ bar: Math.min(...limits), says: 'weakest part' }] : []),
+    ...(weak ? [{ bar: weak.atGaugeBar, says: 'weakest' }] : []),
     ...(a.allowedBar === null ? [] : [{ bar: a.allowedBar, says: 'may take now', strong: true }]),
   ]
+})
+const head = computed(() => {
+  const a = answer.value
+  if (!a) return null
+  const ends = endsOf(a.section, a.section.testBar)
+  return ends
+    ? `At ${bar(a.section.testBar)} the lowest point sees ${fmt.pressureFine(ends.atLowBar, job.reader)}, the highest ${fmt.pressureFine(ends.atHighBar, job.reader)}.`
+    : null
+})
+/** Shut in and full before it warms: what the warmest hour of the forecast would do to it. */
+const relieve = computed(() => {
+  const a = answer.value
+  if (!a || (a.section.state !== 'full' && a.section.state !== 'under pressure')) return null
+  const placeId = jointPlaces(job.state).get(a.section.jointIds[0] ?? '')?.line.placeId
+  if (!placeId) return null
+  const now = conditionsAt(job.state, placeId, view.nowS)
+  const nowC = now.wallC ?? now.airC
+  const ahead = job.state.forecasts.get(placeId)
+  const soon = [...(ahead?.wall ?? []), ...(ahead?.air ?? [])].filter(
+    (r) => r.atS > view.nowS && r.atS < view.nowS + 86_400,
+  )
+  if (nowC === null || !soon.length) return null
+  const lastBar = running.value?.readings.at(-1)?.bar ?? a.section.workingBar
+  return trappedWarning(job.state, a.section, lastBar, nowC, Math.max(...soon.map((r) => r.value)))
 })
 const STATES = ['drained', 'full', 'under pressure', 'under vacuum'] as const
 async function setState(state: string): Promise<void> {
@@ -55,7 +105,6 @@ async function setState(state: string): Promise<void> {
       `${answer.value.section.tag} is ${state}.`,
     )
 }
-const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as const
 </script>
 
 <template>
@@ -69,8 +118,8 @@ const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as
       <div v-if="running" class="head">
         <h1>{{ runningHead }}</h1>
         <p class="why">
-          {{ verdict ? job.t(verdict.says) : '' }} {{ running.tester }} tests with {{ running.medium }}, gauge
-          {{ running.gauge || 'not named' }}.
+          {{ running.tester }} tests with {{ running.medium }}, gauge {{ running.gauge || 'not named' }}.
+          {{ head }}
         </p>
       </div>
       <template v-else>
@@ -80,10 +129,15 @@ const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as
           {{ job.t(open[0]!.says) }}
         </p>
       </template>
+      <p v-if="relieve" class="refusal" role="alert">
+        Relieve now: shut in, it comes to {{ bar(relieve.bar) }} at
+        {{ fmt.temperature(relieve.warmC, job.reader) }}; {{ relieve.limitName }} may take
+        {{ bar(relieve.limitBar) }}.
+      </p>
       <div class="two">
         <PressureTape :hooks="hooks" :gauge-bar="running?.readings.at(-1)?.bar ?? null" />
         <div class="body">
-          <TestReadings v-if="running && verdict" :test="running" :verdict="verdict" />
+          <RunTest v-if="running" :test="running" />
           <template v-else>
             <div class="state">
               <label for="section-state">The section is</label>
@@ -96,42 +150,17 @@ const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as
                 <option v-for="s in STATES" :key="s" :value="s">{{ s }}</option>
               </select>
             </div>
-            <GateList :gates="gates" :section-id="answer.section.id" />
-            <BeginTest :answer="answer" />
+            <ChipChoice v-model="shows" label="Show" :options="VIEWS" />
+            <template v-if="shows === 'gates'">
+              <GateList :gates="gates" :section-id="answer.section.id" />
+              <BeginTest :key="answer.section.id" :answer="answer" />
+            </template>
+            <PlanFigures v-else-if="shows === 'plan'" :answer="answer" />
+            <PartsAndTags v-else-if="shows === 'parts'" :answer="answer" />
+            <Pursue v-else :answer="answer" :tests="tests" />
           </template>
         </div>
       </div>
-      <section v-if="tests.some((t) => t.ended)">
-        <h2>Tests of {{ answer.section.tag }}</h2>
-        <table class="rows">
-          <thead>
-            <tr>
-              <th>Begun</th>
-              <th>Pressure</th>
-              <th>Verdict</th>
-              <th>Fall</th>
-              <th>Tester</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="t in tests.filter((x) => x.ended)" :key="t.id">
-              <td>{{ when(t.begunAtS, clock.nowS, zone) }}</td>
-              <td>{{ bar(t.bar) }}, {{ t.medium }}</td>
-              <td class="strong" :class="{ refusal: t.ended?.verdict === 'lost' }">
-                {{ VERDICTS[t.ended?.verdict ?? 'inconclusive'] }}
-              </td>
-              <td>
-                {{
-                  t.ended?.dropBar == null
-                    ? 'not known'
-                    : `${fmt.number(t.ended.dropBar, 2)} bar of ${fmt.number(t.allowedDropBar, 2)} in ${fmt.duration(t.holdS)}`
-                }}
-              </td>
-              <td>{{ t.tester }}, ended {{ hhmm(t.ended?.atS ?? 0, zone) }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </section>
     </template>
   </div>
 </template>

@@ -13,6 +13,7 @@ interface Device {
   kind: string
   placeId: string | null
   toolId: string | null
+  sectionId: string | null
   standIn: string | null
   revoked: boolean
 }
@@ -22,7 +23,7 @@ const devices = ref<Device[]>([])
 const fault = ref('')
 const token = ref('')
 const adding = ref(false)
-const KINDS = ['probe', 'press-tool', 'torque-tool', 'heat-blanket']
+const KINDS = ['probe', 'press-tool', 'torque-tool', 'heat-blanket', 'pressure-logger']
 const BEHAVES = [
   ['', 'a real instrument'],
   ['well', 'a stand-in'],
@@ -31,10 +32,32 @@ const BEHAVES = [
   ['stuck', 'a stand-in that is stuck'],
   ['future', 'a stand-in whose clock is ahead'],
 ] as const
-const typed = reactive({ name: '', kind: 'probe', placeId: '', toolId: '', standIn: '' })
+const LINES = [
+  ['', 'a real instrument'],
+  ['well', 'a stand-in: a tight line'],
+  ['leak', 'a stand-in: a line that leaks'],
+  ['swing', 'a stand-in: a hall that warms and cools'],
+  ['air pocket', 'a stand-in: a pocket of air'],
+  ['stuck', 'a stand-in: a stuck sensor'],
+  ['gaps', 'a stand-in that falls silent'],
+] as const
+const typed = reactive({ name: '', kind: 'probe', placeId: '', toolId: '', sectionId: '', standIn: '' })
+const modbus = reactive({
+  on: false,
+  host: '127.0.0.1',
+  port: '502',
+  unit: '1',
+  register: '0',
+  type: 'float32',
+  scale: '1',
+  low: false,
+})
 const path = computed(() => `/jobs/${job.jobId}/devices`)
 const here = computed(() => devices.value.filter((d) => !d.revoked))
 const tools = computed(() => [...job.state.tools.values()])
+const logs = computed(() => typed.kind === 'pressure-logger')
+const behaves = computed(() => (logs.value ? LINES : BEHAVES))
+const sections = computed(() => [...job.state.sections.values()])
 const hangs = computed(() => typed.kind === 'probe' || typed.kind === 'heat-blanket')
 async function attempt(work: () => Promise<unknown>): Promise<boolean> {
   fault.value = ''
@@ -48,10 +71,22 @@ async function attempt(work: () => Promise<unknown>): Promise<boolean> {
   }
 }
 onMounted(() => attempt(() => Promise.resolve()))
+const settings = (): Record<string, unknown> => ({
+  host: modbus.host.trim(),
+  port: Number(modbus.port),
+  unit: Number(modbus.unit),
+  pressure: {
+    register: Number(modbus.register),
+    type: modbus.type,
+    wordOrder: modbus.low ? 'low first' : 'high first',
+    scale: Number(modbus.scale.replace(',', '.')),
+  },
+})
 async function add(): Promise<void> {
   if (!typed.name.trim()) return void (fault.value = 'An instrument needs the name that stands on it.')
   if (hangs.value && !typed.placeId) return void (fault.value = 'Say where it hangs.')
-  if (!hangs.value && !typed.toolId)
+  if (logs.value && !typed.sectionId) return void (fault.value = 'Say on which section it sits.')
+  if (!hangs.value && !logs.value && !typed.toolId)
     return void (fault.value = 'Say which tool it is. Write the tool down in Make first.')
   const ok = await attempt(async () => {
     const made = await api<{ token: string }>('POST', path.value, {
@@ -59,6 +94,8 @@ async function add(): Promise<void> {
       kind: typed.kind,
       ...(typed.placeId ? { placeId: typed.placeId } : {}),
       ...(typed.toolId ? { toolId: typed.toolId } : {}),
+      ...(logs.value ? { sectionId: typed.sectionId } : {}),
+      ...(logs.value && modbus.on ? { settings: settings() } : {}),
       ...(typed.standIn ? { standIn: typed.standIn } : {}),
     })
     token.value = typed.standIn ? '' : made.token
@@ -71,9 +108,11 @@ const trigger = (d: Device, broken: boolean): Promise<boolean> =>
 const at = (d: Device): string =>
   d.placeId
     ? (job.state.places.get(d.placeId) ?? '')
-    : d.toolId
-      ? (job.state.tools.get(d.toolId)?.name ?? '')
-      : ''
+    : d.sectionId
+      ? (job.state.sections.get(d.sectionId)?.tag ?? '')
+      : d.toolId
+        ? (job.state.tools.get(d.toolId)?.name ?? '')
+        : ''
 </script>
 
 <template>
@@ -88,7 +127,7 @@ const at = (d: Device): string =>
           }}{{ d.standIn ? `, stands in (${d.standIn})` : '' }}</span
         >
         <span class="buttons">
-          <template v-if="d.standIn && d.kind !== 'probe'">
+          <template v-if="d.standIn && d.kind !== 'probe' && d.kind !== 'pressure-logger'">
             <button type="button" class="button" @click="trigger(d, false)">Trigger</button>
             <button type="button" class="button" @click="trigger(d, true)">Trigger, failing</button>
           </template>
@@ -122,7 +161,7 @@ const at = (d: Device): string =>
         <ElOption v-for="[id, name] in job.state.places" :key="id" :value="id" :label="name" />
       </ElSelect>
       <ElSelect
-        v-if="typed.kind !== 'probe'"
+        v-if="typed.kind !== 'probe' && !logs"
         v-model="typed.toolId"
         size="large"
         aria-label="Which tool"
@@ -131,13 +170,53 @@ const at = (d: Device): string =>
         <ElOption v-for="x in tools" :key="x.id" :value="x.id" :label="x.name" />
       </ElSelect>
       <ElSelect
+        v-if="logs"
+        v-model="typed.sectionId"
+        size="large"
+        aria-label="On which section"
+        placeholder="on which section"
+      >
+        <ElOption v-for="x in sections" :key="x.id" :value="x.id" :label="x.tag" />
+      </ElSelect>
+      <ElSelect
         v-model="typed.standIn"
         size="large"
         aria-label="Real or stand-in"
         placeholder="a real instrument"
       >
-        <ElOption v-for="[v, says] in BEHAVES" :key="v" :value="v" :label="says" />
+        <ElOption v-for="[v, says] in behaves" :key="v" :value="v" :label="says" />
       </ElSelect>
+      <template v-if="logs && !typed.standIn">
+        <label class="check"
+          ><input v-model="modbus.on" type="checkbox" /> the server reads it over Modbus TCP</label
+        >
+        <template v-if="modbus.on">
+          <ElInput v-model="modbus.host" size="large" aria-label="Host" placeholder="host" />
+          <ElInput v-model="modbus.port" size="large" inputmode="numeric" aria-label="Port" />
+          <ElInput v-model="modbus.unit" size="large" inputmode="numeric" aria-label="Unit" />
+          <ElInput
+            v-model="modbus.register"
+            size="large"
+            inputmode="numeric"
+            aria-label="Register of the pressure"
+          />
+          <ElSelect v-model="modbus.type" size="large" aria-label="Type of the register">
+            <ElOption
+              v-for="k in ['float32', 'int16', 'uint16', 'int32', 'uint32']"
+              :key="k"
+              :value="k"
+              :label="k"
+            />
+          </ElSelect>
+          <ElInput
+            v-model="modbus.scale"
+            size="large"
+            inputmode="decimal"
+            aria-label="Times this makes it bar"
+          />
+          <label class="check"><input v-model="modbus.low" type="checkbox" /> low word first</label>
+        </template>
+      </template>
       <button type="button" class="button main" @click="add">Put it up</button>
     </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
@@ -163,6 +242,12 @@ li {
   grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
   gap: 8px;
   margin-top: 10px;
+}
+.check {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
 }
 .token code {
   display: block;

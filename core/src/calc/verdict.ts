@@ -1,0 +1,104 @@
+import { judgeSeries } from '../prove/judge.js'
+import { saysOf } from '../prove/says.js'
+import type { TestSeries } from '../prove/series.js'
+import { list, may, need, number, object, oneOf } from '../schema/shape.js'
+import { MATERIALS } from '../methods/joinable.js'
+import { say } from '../words/words.js'
+import { Refusal, calculation } from './door.js'
+
+const READING = object(
+  need('tS', number({ min: 0, max: 1e8 }), 'From the first reading'),
+  need('pressureBar', number({ min: -1.1, max: 5000 }), 'Gauge pressure'),
+  may('temperatureC', number({ min: -60, max: 200 }), 'Temperature; the one before holds on where absent'),
+)
+type Question = {
+  [K in keyof TestSeries]: TestSeries[K] extends infer T ? (null extends T ? T | undefined : T) : never
+}
+const STEADY = { tS: 0, pressureBar: 9, temperatureC: 18 }
+export const testVerdict = calculation({
+  name: 'test-verdict',
+  summary: 'Judges a pressure test from its readings, with the temperature\u2019s share taken out.',
+  inputs: [
+    need('medium', oneOf('water', 'air', 'nitrogen'), 'What is shut in'),
+    need('pipeMaterial', oneOf(...MATERIALS), 'Pipe'),
+    may('odMm', number({ above: 0, max: 5000 }), 'Outside diameter'),
+    may('wallMm', number({ above: 0, max: 500 }), 'Wall'),
+    may('axial', oneOf('free', 'anchored'), 'May it grow along?'),
+    may('airPct', number({ min: 0, max: 50 }), 'Air with the water, at the pressure of the first reading'),
+    may('volumeM3', number({ above: 0, max: 1e6 }), 'Of the section'),
+    need('resolutionBar', number({ above: 0, max: 100 }), 'What the gauge can tell apart'),
+    need('sensorErrorBar', number({ min: 0, max: 100 }), 'What it may drift during the test'),
+    need('temperatureOf', oneOf('medium', 'wall', 'air'), 'What the temperatures are of'),
+    need('readings', list(READING, 0, 1_000_000), 'Ascending'),
+    need('stabiliseS', number({ min: 0, max: 1e7 }), 'When the hold begins'),
+    need('holdS', number({ above: 0, max: 1e7 }), 'Hold'),
+    need('allowedDropBar', number({ min: 0, max: 1000 }), 'Loss allowed over the hold'),
+  ],
+  sources: ['ours-verdict'],
+  example: {
+    input: {
+      medium: 'water',
+      pipeMaterial: 'copper',
+      odMm: 28,
+      wallMm: 1,
+      axial: 'free',
+      airPct: 0,
+      volumeM3: 0.02,
+      resolutionBar: 0.01,
+      sensorErrorBar: 0.01,
+      temperatureOf: 'medium',
+      readings: [0, 300, 600, 900, 1200].map((tS) => ({ ...STEADY, tS })),
+      stabiliseS: 0,
+      holdS: 1200,
+      allowedDropBar: 0.2,
+    },
+    result: { verdict: 'held', rawDropBar: 0, moreTimeS: 0 },
+  },
+  compute(i: Question, w) {
+    const s: TestSeries = {
+      ...i,
+      odMm: i.odMm ?? null,
+      wallMm: i.wallMm ?? null,
+      axial: i.axial ?? null,
+      airPct: i.airPct ?? null,
+      volumeM3: i.volumeM3 ?? null,
+      readings: i.readings.map((r) => ({ ...r, temperatureC: r.temperatureC ?? null })),
+    }
+    s.readings.forEach((r, k) => {
+      const before = s.readings[k - 1]
+      if (before && r.tS <= before.tS)
+        throw new Refusal('bad-input', 'Time runs backwards here, or stands still.', `readings[${k}].tS`)
+    })
+    if (s.odMm !== null && s.wallMm !== null && 2 * s.wallMm >= s.odMm)
+      throw new Refusal('bad-input', 'The wall leaves no bore.', 'wallMm')
+    const j = judgeSeries(s)
+    for (const key of ['verdict', 'rawDropBar', 'correctedDropBar', 'uncertaintyBar'] as const)
+      w.put(key, j[key], 'ours-verdict')
+    w.put('leakRateLPerH', j.leakRateLPerH, 'ours-verdict')
+    if (j.leakRateLPerH === null)
+      w.lacks(
+        'leakRateLPerH',
+        'no-figure',
+        s.volumeM3 === null ? 'The volume is not known.' : say(saysOf(j, s)),
+      )
+    w.put('moreTimeS', j.moreTimeS, 'ours-verdict')
+    w.put('cause', j.cause)
+    w.put('mostly', j.mostly, 'ours-verdict')
+    w.put('airPct', j.airPct, 'ours-verdict')
+    w.put('partsBar', j.parts, 'ours-verdict')
+    w.put('says', say(saysOf(j, s)))
+    if (j.correctedDropBar === null) w.lacks('correctedDropBar', 'no-figure', say(saysOf(j, s)))
+    warnings(s, (code, message) => w.warn(code, message, 'readings'))
+  },
+})
+
+/** What a person who looks at the readings would ask about. */
+function warnings(s: TestSeries, warn: (code: string, message: string) => void): void {
+  const times = s.readings.map((r) => r.tS)
+  const gap = Math.max(0, ...times.slice(1).map((t, k) => t - (times[k] as number)))
+  if (times.length > 3 && gap > s.holdS / 4)
+    warn('gap', `A stretch of ${Math.round(gap / 60)} min has no reading.`)
+  if (s.readings.some((r) => r.temperatureC === null))
+    warn('temperature-missing', 'Some readings have no temperature: the one before is held on.')
+  if ((s.readings[0]?.tS ?? 0) > 0) warn('first-late', 'Times should count from the first reading.')
+}

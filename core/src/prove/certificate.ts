@@ -1,0 +1,112 @@
+import { sourceOf } from '../sources/sources.js'
+import type { Msg } from '../methods/method.js'
+import { jointFacts } from '../joint/assess.js'
+import type { JobState, TestRun } from '../joint/state.js'
+import { gatesOf } from './gates.js'
+import { answerFor } from './answer.js'
+import { type Judgement } from './judge.js'
+import { correctedCourse, flagsOf, judgeRun, seriesOf } from './pursue.js'
+import { limitsOf, planOf } from './section.js'
+import { testPlan, TEST_RULES, type TestRuleId } from './rules.js'
+
+export interface Certificate {
+  job: string
+  section: string
+  test: TestRun
+  rule: { id: string | null; reference: string | null; note: string | null }
+  workingBar: number
+  weakest: { name: string; ratingBar: number; atGaugeBar: number } | null
+  gates: { id: string; says: Msg; open: boolean; by: string | null; atS: number | null; how: string | null }[]
+  joints: {
+    tag: string
+    size: string
+    method: string
+    lives: number
+    homeAtS: number | null
+    verdict: string
+  }[]
+  judgement: Judgement
+  corrected: { atS: number; bar: number }[]
+  flags: Msg[]
+  signed: { by: string; atS: number; statement: string }[]
+  /** Head of the job's log when it was made: the chain up to it can be checked. */
+  head: { seq: number; hash: string }
+}
+
+/** Where a rule's figures come from; null for a rule of one's own or one that was not named. */
+export function ruleSource(id: string | null): { reference: string; note: string } | null {
+  if (!id || id === 'custom' || !(TEST_RULES as readonly string[]).includes(id)) return null
+  const plan = testPlan({
+    rule: id as TestRuleId,
+    designBar: 1,
+    workingBar: 1,
+    materials: [],
+    odMm: null,
+    stressRatio: 1,
+    custom: null,
+  })
+  if ('missing' in plan) return null
+  const s = sourceOf(plan.source)
+  return { reference: `${s.reference}${s.edition ? ` (${s.edition})` : ''}`, note: s.note }
+}
+
+/** Everything a certificate says of a test, from the record alone. Null when the test or its section is not known. */
+export function certificateOf(
+  state: JobState,
+  testId: string,
+  head: { seq: number; hash: string },
+): Certificate | null {
+  const test = state.tests.get(testId)
+  const section = test ? state.sections.get(test.sectionId) : undefined
+  if (!test || !section) return null
+  const series = seriesOf(state, test)
+  const judgement = judgeRun(state, test)
+  const answer = answerFor(state, section, test.begunAtS)
+  const weakest = limitsOf(state, section)[0]
+  const rule = test.rule ?? planOf(section).rule
+  const source = ruleSource(rule)
+  const firstS = test.readings[0]?.atS ?? test.begunAtS
+  return {
+    job: state.job.name,
+    section: section.tag,
+    test,
+    rule: { id: rule, reference: source?.reference ?? null, note: source?.note ?? null },
+    workingBar: section.workingBar,
+    weakest: weakest
+      ? { name: weakest.name, ratingBar: weakest.ratingBar, atGaugeBar: weakest.atGaugeBar }
+      : null,
+    gates: gatesOf(state, answer).map(({ id, says, open, by, atS, how }) => ({
+      id,
+      says,
+      open,
+      by,
+      atS,
+      how,
+    })),
+    joints: section.jointIds.flatMap((id) => {
+      const f = jointFacts(state, id, 'coldest', test.begunAtS)
+      return f
+        ? [
+            {
+              tag: f.tag,
+              size: f.place.piece.size,
+              method: f.place.line.method,
+              lives: f.lifeNo,
+              homeAtS: f.homeAtS,
+              verdict: f.inspection?.verdict ?? 'unknown',
+            },
+          ]
+        : []
+    }),
+    judgement,
+    corrected: correctedCourse(series, judgement).map((p) => ({ atS: firstS + p.tS, bar: p.bar })),
+    flags: flagsOf(state, test),
+    signed: state.signed
+      .filter(
+        (s) =>
+          s.refId === test.id || (s.what === 'section' && s.refId === section.id && s.atS >= test.begunAtS),
+      )
+      .map(({ by, atS, statement }) => ({ by, atS, statement })),
+    head,
+  }
+}

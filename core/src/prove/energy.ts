@@ -1,0 +1,25 @@
+import { ATMOSPHERE_BAR_ABS } from '../units/units.js'
+
+/** Air and nitrogen: (k − 1) / k with k = 1.4, as PCC-2 rounds it; and 1 / (k − 1). */
+const EXPONENT = 0.286
+const OVER = 2.5
+const J_PER_KG_TNT = 4_266_920
+/** Least distances: up to an energy in J, so many metres. */
+const LEAST: readonly (readonly [toJ: number, m: number])[] = [
+  [135.5e6, 30],
+  [271e6, 60],
+]
+const SCALED_M = 20
+
+/** Energy of gas under pressure: J, its like in kg of TNT, and the distance people keep, m. Source: `asme-pcc-2`. */
+export function storedEnergy(
+  volumeM3: number,
+  testBar: number,
+): { energyJ: number; tntKg: number; distanceM: number } {
+  const abs = (testBar + ATMOSPHERE_BAR_ABS) * 1e5
+  const outside = ATMOSPHERE_BAR_ABS * 1e5
+  const energyJ = OVER * abs * volumeM3 * (1 - (outside / abs) ** EXPONENT)
+  const tntKg = energyJ / J_PER_KG_TNT
+  const least = LEAST.find(([toJ]) => energyJ <= toJ)?.[1] ?? (LEAST.at(-1) as readonly [number, number])[1]
+  return { energyJ, tntKg, distanceM: Math.max(least, SCALED_M * Math.cbrt(2 * tntKg)) }
+}

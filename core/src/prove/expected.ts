@@ -1,0 +1,198 @@
+import type { Points, TestSeries } from './series.js'
+import { lagged, pipeBehindAir, wallAheadOfWater, waterBehindWall } from './physics/lag.js'
+import { type PipeStuff, growthPerK, stretchPerBar, stuffOf } from './physics/pipe.js'
+import { type Trapped, barPerK, gasBar, givePerBar, trappedBar } from './physics/trapped.js'
+
+/** What the pressure would have done by temperature alone, and in which directions that may be off. */
+export interface Expected {
+  /** At each point, bar, as a change from the first. */
+  bar: number[]
+  /** Each: what the course would be off by, were one thing one standard deviation from its figure. */
+  directions: { of: 'temperature' | 'air' | 'creep'; bar: number[] }[]
+  /** Air that was reckoned with, per cent. */
+  airPct: number
+  /** Noise of the temperatures that were read, K. */
+  readSd: number
+  /** Share of the bore for each bar; null for gas. */
+  givePerBar: number | null
+  barPerK: number
+}
+/** What the physics needs and nobody said. */
+export type Lacking = 'odMm' | 'wallMm' | 'axial' | 'material' | 'temperature'
+
+/** An unread temperature sensor may be off by so much, K (one standard deviation). Source: `ours-verdict`. */
+const SENSOR_OFF_K = 0.3
+/** How much farther or nearer than figured the lag may be, as a factor. */
+const LAG_OFF = 1.6
+/** How far water may be from its wall, or a full pipe from the air, when readings begin, K. */
+const START_OFF_K = { wall: 0.7, air: 4, medium: 0 } as const
+/** What of a correction the physics leaves unexplained: of the range of the course, of the creep, and in kelvin. */
+const UNEXPLAINED = { course: 0.06, creep: 0.2, kelvin: 0.02 }
+/** A pressure that was just raised: the pipe began to give way so long before the first reading, s. */
+const RAISED_S = [60, 600] as const
+
+interface Settings {
+  growth: number
+  modulus: number
+  airPct: number
+  offC: number
+  lag: number
+  startC: number
+}
+const PLAIN: Settings = { growth: 1, modulus: 1, airPct: 0, offC: 0, lag: 1, startC: 0 }
+
+const lack = (s: TestSeries, points: Points): Lacking | null => {
+  if (points.c.some((c) => Number.isNaN(c))) return 'temperature'
+  const needsWall = s.medium === 'water' || s.temperatureOf === 'air'
+  if (!needsWall) return null
+  if (!stuffOf(s.pipeMaterial)) return 'material'
+  if (s.odMm === null) return 'odMm'
+  if (s.wallMm === null) return 'wallMm'
+  return s.medium === 'water' && s.axial === null ? 'axial' : null
+}
+
+/** Temperatures of medium and pipe at each point, from what was read. */
+function temperatures(
+  s: TestSeries,
+  p: Points,
+  stuff: PipeStuff | null,
+  set: Settings,
+): { medium: number[]; pipe: number[] } {
+  const read = p.smooth.at.map((c) => c + set.offC)
+  if (!stuff || s.odMm === null || s.wallMm === null) return { medium: read, pipe: read }
+  const ring = { odMm: s.odMm, wallMm: s.wallMm, conducts: stuff.conducts, holds: stuff.holds }
+  const full = s.medium === 'water'
+  if (s.temperatureOf === 'medium') {
+    if (!full) return { medium: read, pipe: read }
+    const aheadS = wallAheadOfWater(ring) * set.lag
+    return { medium: read, pipe: read.map((c, i) => c + aheadS * (p.smooth.slope[i] as number)) }
+  }
+  const follow = (tauS: number): number[] => {
+    const y = lagged(p.tS, read, tauS)
+    return y.map((c, i) => c + (tauS > 0 ? set.startC * Math.exp(-(p.tS[i] as number) / tauS) : 0))
+  }
+  if (s.temperatureOf === 'air') {
+    const inside = follow(pipeBehindAir(ring, full) * set.lag)
+    return { medium: inside, pipe: inside }
+  }
+  // A gas follows its wall within seconds.
+  if (!full) return { medium: read, pipe: read }
+  const { tauS, middle } = waterBehindWall(ring)
+  const medium = follow(tauS * set.lag)
+  return { medium, pipe: medium.map((c, i) => (read[i] as number) + middle * (c - (read[i] as number))) }
+}
+
+function trappedOf(s: TestSeries, stuff: PipeStuff, startBar: number, c: number, set: Settings): Trapped {
+  const axial = s.axial ?? 'free'
+  return {
+    bar: startBar,
+    waterC: c,
+    pipeC: c,
+    air: Math.min(0.5, Math.max(0, set.airPct / 100)),
+    growthPerK: growthPerK(stuff, axial) * set.growth,
+    stretchPerBar: stretchPerBar(stuff, s.odMm ?? 0, s.wallMm ?? 0, axial) / set.modulus,
+  }
+}
+
+function course(s: TestSeries, p: Points, stuff: PipeStuff | null, set: Settings): number[] {
+  const { medium, pipe } = temperatures(s, p, stuff, set)
+  const startBar = p.bar[0] as number
+  const startC = medium[0] as number
+  if (s.medium !== 'water' || !stuff) return medium.map((c) => gasBar(startBar, startC, c) - startBar)
+  const from = { ...trappedOf(s, stuff, startBar, startC, set), pipeC: pipe[0] as number }
+  let bar = startBar
+  return medium.map((c, i) => (bar = trappedBar(from, c, pipe[i] as number, bar)) - startBar)
+}
+
+/** Humps and waves over the points, of size 1 (Legendre's second and third). */
+function waves(tS: readonly number[]): number[][] {
+  const [first, last] = [tS[0] as number, tS.at(-1) as number]
+  const x = tS.map((t) => (2 * (t - first)) / (last - first || 1) - 1)
+  return [x.map((v) => 1.5 * v * v - 0.5), x.map((v) => 2.5 * v ** 3 - 1.5 * v)]
+}
+
+/**
+ * The course that temperature alone explains. @param points readings from the first on, temperatures known.
+ * @param holdFrom number of the point at which the hold begins. @param airPct air shut in, per cent; null = unsaid.
+ * Gives what is lacking instead when the physics can't be done.
+ */
+export function expectedCourse(
+  s: TestSeries,
+  points: Points,
+  holdFrom: number,
+  airPct: number,
+): Expected | { lacking: Lacking } {
+  const lacking = lack(s, points)
+  if (lacking) return { lacking }
+  const stuff = stuffOf(s.pipeMaterial)
+  const plain: Settings = { ...PLAIN, airPct }
+  const bar = course(s, points, stuff, plain)
+  const startBar = points.bar[0] as number
+  const off = (change: Partial<Settings>, against: readonly number[] = bar): number[] =>
+    course(s, points, stuff, { ...plain, ...change }).map((b, i) => b - (against[i] as number))
+  const directions: Expected['directions'] = []
+  const add = (of: Expected['directions'][number]['of'], ...courses: number[][]): void =>
+    void directions.push(...courses.map((c) => ({ of, bar: c })))
+  add('temperature', off({ offC: SENSOR_OFF_K }))
+  if (s.temperatureOf === 'air' || s.medium === 'water') {
+    add('temperature', off({ lag: LAG_OFF }))
+    const startC = START_OFF_K[s.temperatureOf]
+    if (startC > 0) {
+      const late = course(s, points, stuff, { ...plain, lag: LAG_OFF })
+      const start = off({ startC })
+      add(
+        'temperature',
+        start,
+        off({ startC, lag: LAG_OFF }, late).map((b, i) => b - (start[i] as number)),
+      )
+    }
+  }
+  const smooth = points.smooth.at
+  const readSd = Math.sqrt(
+    smooth.reduce((sum, c, i) => sum + (c - (points.c[i] as number)) ** 2, 0) /
+      Math.max(1, smooth.length - 2),
+  )
+  const hold = points.tS.slice(holdFrom)
+  const wave = waves(hold).map((w) => [...points.tS.slice(0, holdFrom).map(() => 0), ...w])
+  const span = (v: readonly number[]): number => {
+    const part = v.slice(holdFrom)
+    return Math.max(...part) - Math.min(...part)
+  }
+  const unexplained = (size: number): number[][] => wave.map((w) => w.map((x) => x * size))
+  if (s.medium !== 'water' || !stuff) {
+    const perK = gasBar(startBar, 15, 16) - startBar
+    add('temperature', ...unexplained(Math.hypot(UNEXPLAINED.course * span(bar), UNEXPLAINED.kelvin * perK)))
+    return { bar, directions, airPct: 0, readSd, givePerBar: null, barPerK: perK }
+  }
+  add('temperature', off({ growth: 1 + stuff.growthOff }), off({ modulus: 1 + stuff.modulusOff }))
+  if (s.airPct !== null) add('air', off({ airPct: airPct * 1.1 + 0.002 }))
+  const trapped = trappedOf(s, stuff, startBar, points.c[0] as number, plain)
+  const give = givePerBar(trapped)
+  const perK = barPerK(trapped)
+  add(
+    'temperature',
+    ...unexplained(Math.hypot(UNEXPLAINED.course * span(bar), UNEXPLAINED.kelvin * Math.abs(perK))),
+  )
+  if (stuff.creepPerDecade > 0) {
+    const perDecade = (startBar * trapped.stretchPerBar * stuff.creepPerDecade) / give
+    const shape = (raisedS: number): number[] =>
+      points.tS.map((t) => -perDecade * Math.log10((t + raisedS) / ((points.tS[0] as number) + raisedS)))
+    const [soon, late] = [shape(RAISED_S[0]), shape(RAISED_S[1])]
+    add(
+      'creep',
+      soon,
+      late.map((b, i) => (b - (soon[i] as number)) / 2),
+    )
+    add('creep', ...unexplained(UNEXPLAINED.creep * span(soon)))
+  }
+  return { bar, directions, airPct, readSd, givePerBar: give, barPerK: perK }
+}
+
+/** The most that each kelvin may do, bar/K, when pipe and air are not known: a wall that does not give. */
+export function mostBarPerK(s: TestSeries, startBar: number, c: number): number {
+  if (s.medium !== 'water') return Math.abs(gasBar(startBar, c, c + 1) - startBar)
+  const stuff = stuffOf(s.pipeMaterial)
+  const growths = stuff ? [growthPerK(stuff, 'free'), growthPerK(stuff, 'anchored')] : [0, 6e-4]
+  const stiff = { bar: startBar, waterC: c, pipeC: c, air: 0, stretchPerBar: 0 }
+  return Math.max(...growths.map((growth) => Math.abs(barPerK({ ...stiff, growthPerK: growth }))))
+}

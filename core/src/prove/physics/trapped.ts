@@ -1,0 +1,49 @@
+import { ATMOSPHERE_BAR_ABS } from '../../units/units.js'
+import { waterDensity, waterExpansion, waterSqueeze } from './water.js'
+
+const KELVIN = 273.15
+/** Water, with some air, shut in a pipe. All for one unit of volume at the start. */
+export interface Trapped {
+  /** Pressure and temperature at the start. */
+  bar: number
+  waterC: number
+  pipeC: number
+  /** Share of air, by volume at the start; 0 to 1. */
+  air: number
+  /** The pipe: volume growth per kelvin and per bar. */
+  growthPerK: number
+  stretchPerBar: number
+}
+
+/**
+ * Pressure of trapped water at other temperatures, bar gauge: the one at which water, air and bore are of one size
+ * again. Nothing goes in or out and the air stays air. Source: `ours-trapped-water`. @param near where to look first.
+ */
+export function trappedBar(from: Trapped, waterC: number, pipeC: number, near = from.bar): number {
+  const mass = (waterDensity(from.waterC) * (1 - from.air)) / (1 - waterSqueeze(from.waterC) * from.bar)
+  const perMass = mass / waterDensity(waterC)
+  const squeeze = waterSqueeze(waterC)
+  const air = from.air * (from.bar + ATMOSPHERE_BAR_ABS) * ((waterC + KELVIN) / (from.waterC + KELVIN))
+  const bore = 1 + from.growthPerK * (pipeC - from.pipeC)
+  let bar = near
+  for (let i = 0; i < 12; i++) {
+    const abs = Math.max(bar + ATMOSPHERE_BAR_ABS, 0.02)
+    const over = perMass * (1 - squeeze * bar) + air / abs - bore - from.stretchPerBar * (bar - from.bar)
+    const slope = perMass * squeeze + air / abs ** 2 + from.stretchPerBar
+    const step = over / slope
+    // Towards vacuum the air's curve is steep: no step takes more than half of what is left.
+    bar += Math.max(step, -(abs - 0.02) / 2)
+    if (Math.abs(step) < 1e-9) break
+  }
+  return bar
+}
+
+/** Volume that one bar takes in or gives back, per bar, as a share of the bore: water, air and pipe together. */
+export const givePerBar = (t: Trapped): number =>
+  (1 - t.air) * waterSqueeze(t.waterC) + t.air / (t.bar + ATMOSPHERE_BAR_ABS) + t.stretchPerBar
+/** Rise of pressure for each kelvin at the start, bar/K: below zero where the pipe grows more than the water. */
+export const barPerK = (t: Trapped): number =>
+  ((1 - t.air) * waterExpansion(t.waterC) + t.air / (t.waterC + KELVIN) - t.growthPerK) / givePerBar(t)
+/** Pressure of gas at another temperature, bar gauge, in a bore that keeps its size. Source: `gas-law`. */
+export const gasBar = (bar: number, fromC: number, toC: number): number =>
+  (bar + ATMOSPHERE_BAR_ABS) * ((toC + KELVIN) / (fromC + KELVIN)) - ATMOSPHERE_BAR_ABS

@@ -1,0 +1,152 @@
+import type { Msg } from '../methods/method.js'
+import { msg } from '../sources/source.js'
+import { jointFacts } from '../joint/assess.js'
+import type { JobState, Section, TestRun } from '../joint/state.js'
+import type { SectionAnswer } from './answer.js'
+import { judgeSeries, type Judgement } from './judge.js'
+import { contentsOf, limitsOf, physicsOf, planOf } from './section.js'
+import { growthPerK, stretchPerBar, stuffOf } from './physics/pipe.js'
+import { trappedBar } from './physics/trapped.js'
+import { type TestSeries, barAt } from './series.js'
+import { stopsForTest } from './admit.js'
+
+/** A test's readings as the verdict takes them: times from the first. */
+export function seriesOf(state: JobState, test: TestRun): TestSeries {
+  const section = state.sections.get(test.sectionId)
+  const physics = test.physics ??
+    (section ? physicsOf(state, section) : null) ?? {
+      pipeMaterial: '',
+      odMm: null,
+      wallMm: null,
+      axial: null,
+      airPct: null,
+      volumeM3: null,
+    }
+  const firstS = test.readings[0]?.atS ?? test.begunAtS
+  return {
+    ...physics,
+    medium: test.medium,
+    resolutionBar: test.resolutionBar,
+    sensorErrorBar: test.sensorErrorBar,
+    temperatureOf: test.temperatureOf,
+    readings: test.readings.map((r) => ({
+      tS: r.atS - firstS,
+      pressureBar: r.bar,
+      temperatureC: r.temperatureC,
+    })),
+    stabiliseS: test.stabiliseS,
+    holdS: test.holdS,
+    allowedDropBar: test.allowedDropBar,
+  }
+}
+/** The verdict of a test as it stands. A leak that was seen is lost, whatever the gauge says. */
+export function judgeRun(state: JobState, test: TestRun): Judgement {
+  const j = judgeSeries(seriesOf(state, test))
+  return test.leaks.length ? { ...j, verdict: 'lost', cause: null, moreTimeS: 0 } : j
+}
+
+export interface Suspect {
+  jointId: string
+  tag: string
+  why: Msg
+}
+/** Joints to look at first when a section lost pressure: never tested, judged with a finding, made last, same tool or tin. */
+export function lookFirst(state: JobState, answer: SectionAnswer): Suspect[] {
+  const earlier = [...state.tests.values()].filter(
+    (t) => t.sectionId === answer.section.id && t.ended?.verdict === 'held',
+  )
+  const scored = answer.joints.map((j) => {
+    const f = j.facts
+    const madeS = f.homeAtS ?? 0
+    const tested = earlier.some((t) => madeS < t.begunAtS)
+    const marginal = (f.inspection?.findings.length ?? 0) > 0 || f.inspection?.verdict !== 'pass'
+    const remade = f.past.length > 0
+    const fromMemory = f.life?.done.some((d) => d.fromMemory) ?? false
+    const why = marginal
+      ? msg('suspect-marginal')
+      : fromMemory
+        ? msg('suspect-memory')
+        : remade
+          ? msg('suspect-remade')
+          : earlier.length && !tested
+            ? msg('suspect-untested')
+            : msg('suspect-late')
+    const score =
+      (marginal ? 8 : 0) + (earlier.length && !tested ? 4 : 0) + (fromMemory ? 2 : 0) + (remade ? 1 : 0)
+    return { jointId: f.id, tag: f.tag, why, score, madeS }
+  })
+  return scored
+    .sort((a, b) => b.score - a.score || b.madeS - a.madeS)
+    .slice(0, 5)
+    .map(({ jointId, tag, why }) => ({ jointId, tag, why }))
+}
+
+/**
+ * What came to light after a test was sealed and would have stopped it: readings or entries that arrived late, and
+ * work since. The verdict stands; this is printed beside it.
+ */
+export function flagsOf(state: JobState, test: TestRun): Msg[] {
+  if (!test.ended) return []
+  const section = state.sections.get(test.sectionId)
+  if (!section) return []
+  const out: Msg[] = []
+  for (const id of section.jointIds) {
+    const f = jointFacts(state, id, 'coldest', test.begunAtS)
+    if (!f) continue
+    if (f.homeAtS === null || f.homeAtS > test.begunAtS) out.push(msg('flag-work-since', { joint: f.tag }))
+  }
+  const set = new Set(test.setAside.map((s) => s.code))
+  const then = stopsForTest(state, section.id, test.bar, test.medium, test.begunAtS).filter(
+    (s) => s.code === 'stop-not-cured' && !set.has(s.code),
+  )
+  for (const s of then) out.push(msg('flag-cold-since', { joint: String(s.params.joint ?? '') }))
+  return out
+}
+
+export interface TrappedWarning {
+  /** Pressure it would come to, bar. */
+  bar: number
+  warmC: number
+  limitBar: number
+  limitName: string
+}
+/**
+ * A line shut in full of water before it warms: the pressure it comes to, and what it may take. Null where nothing
+ * threatens, or what would be needed is not known. @param nowC wall now. @param warmC warmest expected.
+ */
+export function trappedWarning(
+  state: JobState,
+  section: Section,
+  nowBar: number,
+  nowC: number,
+  warmC: number,
+): TrappedWarning | null {
+  const plan = planOf(section)
+  const first = contentsOf(state, section).runs[0]
+  const stuff = first ? stuffOf(first.material) : null
+  if (plan.medium !== 'water' || !first || !stuff || first.odMm === null || first.wallMm === null) return null
+  const axial = plan.axial ?? 'free'
+  const bar = trappedBar(
+    {
+      bar: nowBar,
+      waterC: nowC,
+      pipeC: nowC,
+      air: (plan.airPct ?? 0) / 100,
+      growthPerK: growthPerK(stuff, axial),
+      stretchPerBar: stretchPerBar(stuff, first.odMm, first.wallMm, axial),
+    },
+    warmC,
+    warmC,
+  )
+  const limit = limitsOf(state, section)[0]
+  const limitBar = Math.min(limit?.atGaugeBar ?? Infinity, Math.max(section.testBar, nowBar))
+  if (bar <= limitBar) return null
+  return { bar, warmC, limitBar, limitName: limit?.name ?? section.tag }
+}
+
+/** Pressure as it would be had the temperature stayed: for the chart. Times from the first reading. */
+export function correctedCourse(s: TestSeries, j: Judgement): { tS: number; bar: number }[] {
+  return j.course
+    ? j.course.tS.map((tS, i) => ({ tS, bar: barAt(s.readings, tS) - (j.course?.bar[i] ?? 0) }))
+    : []
+}

@@ -1,0 +1,205 @@
+import { litresPerMetre } from '../cut/laying/laying.js'
+import { pieceCut } from '../cut/piece.js'
+import { outsideDiameterMm, parseSize } from '../sizes/size.js'
+import { wallMm } from '../sizes/walls.js'
+import { jointPlaces } from '../joint/lookup.js'
+import type { JobState, Section, SectionPlan } from '../joint/state.js'
+import { atEnds, headBar } from './head.js'
+import { deratingFactor } from './rating.js'
+import type { TestSeries } from './series.js'
+
+export const NO_PLAN: SectionPlan = {
+  rule: null,
+  designBar: null,
+  medium: 'water',
+  temperatureC: null,
+  gaugeM: null,
+  lowM: null,
+  highM: null,
+  axial: null,
+  airPct: null,
+  stressRatio: null,
+  valve: null,
+  keep: null,
+}
+export const planOf = (section: Section): SectionPlan => section.plan ?? NO_PLAN
+
+/** Pipe of one kind in a section. */
+export interface PipeRun {
+  material: string
+  size: string
+  schedule: string | null
+  odMm: number | null
+  wallMm: number | null
+  lengthMm: number
+  litres: number
+}
+export interface Contents {
+  runs: PipeRun[]
+  litres: number
+  /** Pieces of which the length or the bore is not known: the volume is that of the rest. */
+  unknown: number
+  materials: string[]
+  /** The largest outside diameter, mm. */
+  largestOdMm: number | null
+  /** The narrowest bore, mm: it sets how fast the line may be filled. */
+  narrowestBoreMm: number | null
+}
+
+/** What a section holds, from the pieces its joints are on. */
+export function contentsOf(state: JobState, section: Section): Contents {
+  const places = jointPlaces(state)
+  const seen = new Set<string>()
+  const runs = new Map<string, PipeRun>()
+  let unknown = 0
+  for (const id of section.jointIds) {
+    const place = places.get(id)
+    if (!place || seen.has(place.piece.id)) continue
+    seen.add(place.piece.id)
+    const { line, piece } = place
+    const size = parseSize(piece.size)
+    const cutMm = piece.cut?.mm ?? pieceCut(state, line, piece).cutMm.value
+    const perMetre = litresPerMetre({ material: line.material, size: piece.size, schedule: line.schedule })
+    const key = `${line.material} ${piece.size} ${line.schedule}`
+    let run = runs.get(key)
+    if (!run) {
+      const wall = size ? wallMm(line.material, size, line.schedule) : null
+      run = {
+        material: line.material,
+        size: piece.size,
+        schedule: line.schedule,
+        odMm: size ? outsideDiameterMm(size) : null,
+        wallMm: wall?.value ?? null,
+        lengthMm: 0,
+        litres: 0,
+      }
+      runs.set(key, run)
+    }
+    if (cutMm === null || perMetre.value === null) {
+      unknown++
+      continue
+    }
+    run.lengthMm += cutMm
+    run.litres += (perMetre.value * cutMm) / 1000
+  }
+  const list = [...runs.values()].sort((a, b) => b.litres - a.litres)
+  const known = (v: number | null): v is number => v !== null
+  const ods = list.map((r) => r.odMm).filter(known)
+  const bores = list
+    .map((r) => (r.odMm === null || r.wallMm === null ? null : r.odMm - 2 * r.wallMm))
+    .filter(known)
+  return {
+    runs: list,
+    litres: list.reduce((a, r) => a + r.litres, 0),
+    unknown,
+    materials: [...new Set(list.map((r) => r.material))],
+    largestOdMm: ods.length ? Math.max(...ods) : null,
+    narrowestBoreMm: bores.length ? Math.min(...bores) : null,
+  }
+}
+
+/** The section as the verdict sees it: one pipe for all, the one that holds most. */
+export function physicsOf(
+  state: JobState,
+  section: Section,
+): Pick<TestSeries, 'pipeMaterial' | 'odMm' | 'wallMm' | 'axial' | 'airPct' | 'volumeM3'> | null {
+  const c = contentsOf(state, section)
+  const [first] = c.runs
+  if (!first) return null
+  const plan = planOf(section)
+  return {
+    pipeMaterial: first.material,
+    odMm: first.odMm,
+    wallMm: first.wallMm,
+    axial: plan.axial,
+    airPct: plan.airPct,
+    volumeM3: c.litres > 0 && !c.unknown ? c.litres / 1000 : null,
+  }
+}
+
+export interface Limit {
+  name: string
+  /** What it may take where it is, at the temperature of the test. */
+  ratingBar: number
+  /** What the gauge may show so that it does not see more. */
+  atGaugeBar: number
+  /** By how much its rating was lowered for warmth; 1 = not. */
+  factor: number
+}
+/**
+ * Everything in a section that has a rating, weakest first, as the gauge would see it. Head counts: a part below the
+ * gauge sees more than the gauge shows; one whose height nobody said is taken to lie at the lowest point. Plastic is
+ * lowered for the temperature that was said.
+ */
+export function limitsOf(state: JobState, section: Section): Limit[] {
+  const plan = planOf(section)
+  const places = jointPlaces(state)
+  const lines = new Map(
+    section.jointIds.flatMap((id) => {
+      const line = places.get(id)?.line
+      return line ? [[line.id, line] as const] : []
+    }),
+  )
+  const factorOf = (material: string): number => {
+    if (plan.temperatureC === null) return 1
+    const f = deratingFactor(material, plan.temperatureC)
+    return f.value ?? 1
+  }
+  const plastic = Math.min(1, ...[...lines.values()].map((l) => factorOf(l.material)))
+  const below = (atM: number | null): number => {
+    if (plan.gaugeM === null || plan.medium !== 'water') return 0
+    const at = atM ?? plan.lowM
+    return at === null ? 0 : headBar(plan.gaugeM - at)
+  }
+  const limit = (name: string, ratingBar: number, factor: number, atM: number | null): Limit => ({
+    name,
+    ratingBar: ratingBar * factor,
+    atGaugeBar: ratingBar * factor - below(atM),
+    factor,
+  })
+  return [
+    ...[...lines.values()].flatMap((l) =>
+      l.ratingBar === null ? [] : [limit(`Line ${l.tag}`, l.ratingBar, factorOf(l.material), null)],
+    ),
+    ...(section.ratingBar === null ? [] : [limit(section.tag, section.ratingBar, 1, null)]),
+    ...section.parts.map((p) =>
+      limit(p.name, p.ratingBar, p.kind === 'thread' || p.kind === 'union' ? plastic : 1, p.atM),
+    ),
+  ].sort((a, b) => a.atGaugeBar - b.atGaugeBar)
+}
+
+/** Pressures at both ends of a section while the gauge shows one; null until heights are said, or for gas. */
+export function endsOf(section: Section, gaugeBar: number): { atLowBar: number; atHighBar: number } | null {
+  const { gaugeM, lowM, highM, medium } = planOf(section)
+  return medium === 'water' && gaugeM !== null && lowM !== null && highM !== null
+    ? atEnds(gaugeBar, { gaugeM, lowM, highM })
+    : null
+}
+
+/** Most that a line is filled with, m/s. Source: `cp-fill-rate`. */
+const FILL_M_S = 0.3
+/** Litres a minute at which a section may be filled, and the minutes that takes. Null until its pipe is known. */
+export function fillOf(c: Contents): { litresPerMin: number; minutes: number } | null {
+  if (c.narrowestBoreMm === null || c.litres <= 0) return null
+  const litresPerMin = (Math.PI / 4) * (c.narrowestBoreMm / 100) ** 2 * (FILL_M_S * 10) * 60
+  return { litresPerMin, minutes: c.litres / litresPerMin }
+}
+
+/** Sections that are live with this one: those behind the same valve. */
+export const behindSameValve = (state: JobState, section: Section): Section[] => {
+  const { valve } = planOf(section)
+  return valve === null
+    ? []
+    : [...state.sections.values()].filter((s) => s.id !== section.id && planOf(s).valve === valve)
+}
+const LIVE: ReadonlySet<string> = new Set(['under pressure', 'under vacuum'])
+/** The section that makes work on a joint dangerous: its own or one behind the same valve, under pressure or vacuum. */
+export function liveSection(state: JobState, jointId: string): { section: Section; own: boolean } | null {
+  for (const section of state.sections.values()) {
+    if (!section.jointIds.includes(jointId)) continue
+    if (LIVE.has(section.state)) return { section, own: true }
+    const near = behindSameValve(state, section).find((s) => LIVE.has(s.state))
+    if (near) return { section: near, own: false }
+  }
+  return null
+}

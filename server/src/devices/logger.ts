@@ -1,0 +1,98 @@
+import { type Draft, type JobEvent, KINDS } from '@jugalis/core'
+import type pg from 'pg'
+import type { Device } from '../db/devices.js'
+import { type Appended, appendBatch } from '../db/log.js'
+import { HttpError } from '../errors.js'
+import { AHEAD_S, bad, idOf } from './entry.js'
+import type { Reports } from './report.js'
+
+export interface Running {
+  testId: string
+  begunAtS: number
+  data: Record<string, unknown>
+}
+/** The test that runs on a section now; null when none does. */
+export async function runningTest(pool: pg.Pool, jobId: string, sectionId: string): Promise<Running | null> {
+  const r = await pool.query<{ body: string }>(
+    `select body from event where job_id = $1 and kind in ('test-begun', 'test-ended', 'correction') order by seq`,
+    [jobId],
+  )
+  const events = r.rows.map((x) => JSON.parse(x.body) as JobEvent)
+  const ended = new Set(events.filter((e) => e.kind === 'test-ended').map((e) => e.data.testId))
+  const back = new Set(events.filter((e) => e.kind === 'correction' && e.data.undo).map((e) => e.data.target))
+  const begun = events.filter(
+    (e) =>
+      e.kind === 'test-begun' &&
+      e.data.sectionId === sectionId &&
+      !ended.has(e.data.testId) &&
+      !back.has(e.id),
+  )
+  const last = begun.at(-1)
+  return last ? { testId: String(last.data.testId), begunAtS: last.occurredAtS, data: last.data } : null
+}
+
+/**
+ * Takes what a pressure logger sends into the log of the test that runs on its section: one entry a sending. Numbers
+ * up to the last one taken are passed over, so that what is sent again after a broken line is there once.
+ */
+export async function takeLog(
+  pool: pg.Pool,
+  device: Device,
+  { sentAtDeviceS, reports }: Reports,
+  receivedAtS: number,
+): Promise<Appended> {
+  if (!device.sectionId) throw bad('This logger sits on no section yet.', 'sectionId')
+  reports.forEach((r, i) => {
+    if (r.what !== 'pressure') throw bad('A pressure logger reports pressure.', `reports[${i}].what`)
+    if (r.value === undefined) throw bad('A reading needs a value.', `reports[${i}].value`)
+    if (r.atDeviceS > sentAtDeviceS + AHEAD_S)
+      throw bad('This report is from the future of its own clock.', `reports[${i}].atDeviceS`)
+    const before = reports[i - 1]
+    if (before && (r.seq <= before.seq || r.atDeviceS <= before.atDeviceS))
+      throw bad('Numbers and times must ascend.', `reports[${i}].seq`)
+  })
+  const running = await runningTest(pool, device.jobId, device.sectionId)
+  if (!running) throw new HttpError(409, 'no-test', 'No test is running on this section.', 'sectionId')
+  const had = await pool.query<{ last: string | null }>(
+    'select max(device_seq) as last from event where job_id = $1 and device_id = $2',
+    [device.jobId, device.deviceId],
+  )
+  const last = Number(had.rows[0]?.last ?? 0)
+  const fresh = reports.filter((r) => r.seq > last)
+  const end = fresh.at(-1)
+  if (!end) {
+    const head = await pool.query<{ seq: string; hash: Buffer }>(
+      'select seq, hash from job_head where job_id = $1',
+      [device.jobId],
+    )
+    return {
+      seqs: [],
+      head: { seq: Number(head.rows[0]?.seq ?? 0), hash: head.rows[0]?.hash.toString('hex') ?? '' },
+    }
+  }
+  const draft: Draft = {
+    id: idOf(device.deviceId, end.seq),
+    kind: 'test-log',
+    v: KINDS['test-log']?.v ?? 1,
+    jointId: null,
+    atDeviceS: end.atDeviceS,
+    deviceSeq: end.seq,
+    after: [],
+    data: {
+      testId: running.testId,
+      from: device.name,
+      rows: fresh.map((r) =>
+        r.temperatureC === undefined
+          ? [r.atDeviceS, r.value as number]
+          : [r.atDeviceS, r.value as number, r.temperatureC],
+      ),
+    },
+  }
+  return appendBatch(
+    pool,
+    device.jobId,
+    device.deviceId,
+    { deviceId: device.deviceId, sentAtDeviceS, clockErrorS: 0, events: [draft] },
+    receivedAtS,
+  )
+}

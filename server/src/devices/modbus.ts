@@ -1,0 +1,90 @@
+import net from 'node:net'
+import Modbus from 'jsmodbus'
+import * as yup from 'yup'
+import { HttpError } from '../errors.js'
+
+const TYPES = ['int16', 'uint16', 'int32', 'uint32', 'float32'] as const
+const register = yup
+  .object({
+    register: yup.number().integer().min(0).max(65_535).required(),
+    type: yup
+      .string()
+      .oneOf([...TYPES])
+      .required(),
+    /** Which of two words comes first. */
+    wordOrder: yup.string().oneOf(['high first', 'low first']).default('high first'),
+    scale: yup.number().required(),
+    offset: yup.number().default(0),
+  })
+  .noUnknown()
+/** Where a logger is read over Modbus TCP, and how its registers become bar and °C. */
+export const modbusSettings = yup
+  .object({
+    host: yup.string().trim().min(1).max(253).required(),
+    port: yup.number().integer().min(1).max(65_535).default(502),
+    unit: yup.number().integer().min(0).max(255).default(1),
+    pressure: register.required(),
+    temperature: register.optional().default(undefined),
+  })
+  .noUnknown()
+export type ModbusSettings = yup.InferType<typeof modbusSettings>
+type Register = yup.InferType<typeof register>
+
+/** Hosts that the server may speak to: those named in MODBUS_HOSTS, by commas; none but this machine otherwise. */
+export function checkHost(host: string): void {
+  const allowed = (process.env.MODBUS_HOSTS ?? '127.0.0.1').split(',').map((h) => h.trim())
+  if (!allowed.includes(host))
+    throw new HttpError(
+      422,
+      'host-not-allowed',
+      'The server may not speak to this host. Whoever runs it names it in MODBUS_HOSTS.',
+      'settings.host',
+    )
+}
+
+const WAIT_MS = 1500
+/** Value of a register pair or a single one. @param words as they came, high byte first in each. */
+export function valueOf(
+  words: readonly number[],
+  r: Pick<Register, 'type' | 'wordOrder' | 'scale' | 'offset'>,
+): number {
+  const two = r.type.endsWith('32')
+  const ordered = two && r.wordOrder === 'low first' ? [...words].reverse() : words
+  const bytes = Buffer.alloc(two ? 4 : 2)
+  ordered.slice(0, two ? 2 : 1).forEach((w, i) => bytes.writeUInt16BE(w & 0xffff, i * 2))
+  const raw =
+    r.type === 'float32'
+      ? bytes.readFloatBE(0)
+      : r.type === 'int32'
+        ? bytes.readInt32BE(0)
+        : r.type === 'uint32'
+          ? bytes.readUInt32BE(0)
+          : r.type === 'int16'
+            ? bytes.readInt16BE(0)
+            : bytes.readUInt16BE(0)
+  return raw * r.scale + r.offset
+}
+
+/** Reads a logger once. @throws when it does not answer in time, or with something that is no number. */
+export async function readModbus(s: ModbusSettings): Promise<{ bar: number; temperatureC: number | null }> {
+  checkHost(s.host)
+  const socket = new net.Socket()
+  socket.setTimeout(WAIT_MS, () => socket.destroy(new Error('no answer')))
+  const client = new Modbus.client.TCP(socket, s.unit, WAIT_MS)
+  try {
+    await new Promise<void>((resolve, reject) => {
+      socket.once('error', reject)
+      socket.connect({ host: s.host, port: s.port }, () => resolve())
+    })
+    const one = async (r: Register): Promise<number> => {
+      const answer = await client.readHoldingRegisters(r.register, r.type.endsWith('32') ? 2 : 1)
+      const value = valueOf(answer.response.body.valuesAsArray as number[], r)
+      if (!Number.isFinite(value)) throw new Error('no number')
+      return value
+    }
+    const bar = await one(s.pressure)
+    return { bar, temperatureC: s.temperature ? await one(s.temperature) : null }
+  } finally {
+    socket.destroy()
+  }
+}

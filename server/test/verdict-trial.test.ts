@@ -1,0 +1,59 @@
+import { type Trial, playTrial, upper95 } from './trial/trial.js'
+
+/** Seeds that nobody tuned against: drawn from a name, far from those used while building. */
+const FIRST_SEED = 20_261_125_417
+const TESTS = 3000
+const count = (list: readonly Trial[], verdict: string): number =>
+  list.filter((t) => t.verdict.verdict === verdict).length
+
+describe('3,000 tests of lines that nobody told the verdict about', () => {
+  const all: Trial[] = []
+  beforeAll(() => {
+    for (let i = 0; i < TESTS; i++) all.push(playTrial(FIRST_SEED + i * 104_729))
+  }, 600_000)
+
+  it('says held of a line that loses twice the allowance in at most 0.5 % (upper 95 % bound)', () => {
+    const leaking = all.filter((t) => t.leak > 1)
+    const wrong = count(leaking, 'held')
+    expect(leaking.length).toBeGreaterThan(1000)
+    expect(upper95(wrong, leaking.length)).toBeLessThanOrEqual(0.005)
+    // An empty promise would be kept by never saying anything.
+    expect(count(leaking, 'lost') / leaking.length).toBeGreaterThan(0.5)
+  })
+  it('says lost of a line that loses half the allowance in at most 2 %', () => {
+    const sound = all.filter((t) => t.leak < 1)
+    expect(sound.length).toBeGreaterThan(1500)
+    expect(upper95(count(sound, 'lost'), sound.length)).toBeLessThanOrEqual(0.02)
+    expect(count(sound, 'held') / sound.length).toBeGreaterThan(0.25)
+  })
+  it('says which thing the fall comes from only where that is right in at least 80 %', () => {
+    const seen: Record<string, { n: number; right: number }> = {}
+    for (const t of all) {
+      const said = t.verdict.mostly
+      if (!said) continue
+      const s = (seen[said] ??= { n: 0, right: 0 })
+      s.n++
+      if (t.truly() === said) s.right++
+    }
+    expect(Object.keys(seen).sort()).toEqual(['leak', 'temperature'])
+    for (const [, { n, right }] of Object.entries(seen)) {
+      expect(n).toBeGreaterThan(50)
+      expect(right / n).toBeGreaterThanOrEqual(0.8)
+    }
+  }, 300_000)
+  it('gives a reason and, where time helps, a time for each that is inconclusive', () => {
+    for (const { verdict } of all.filter((t) => t.verdict.verdict === 'inconclusive')) {
+      expect(verdict.cause).not.toBeNull()
+      if (verdict.moreTimeS !== null) expect(verdict.moreTimeS).toBeGreaterThan(0)
+    }
+  })
+  it('its corrected fall lies within its own doubt of the truth in nineteen of twenty', () => {
+    const told = all.filter((t) => t.verdict.correctedDropBar !== null && t.verdict.cause !== 'not-as-said')
+    const within = told.filter(
+      (t) =>
+        Math.abs((t.verdict.correctedDropBar as number) - t.leak * t.series.allowedDropBar) <=
+        (t.verdict.uncertaintyBar as number) + 0.1 * t.leak * t.series.allowedDropBar,
+    )
+    expect(within.length / told.length).toBeGreaterThan(0.95)
+  })
+})

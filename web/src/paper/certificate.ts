@@ -1,0 +1,273 @@
+import { type Certificate, type JointLook, type Laid, fmt } from '@jugalis/core'
+import { A4, MARGIN_MM, type Paper, book } from './sheet'
+
+export interface CertificateWords {
+  say(m: { code: string; params: Record<string, string | number> }): string
+  name(personId: string): string
+  when(s: number): string
+  clock(s: number): string
+  rule: string
+  /** The lines of the section, laid out, with the look of each joint. */
+  lines: { tag: string; laid: Laid }[]
+  looks: ReadonlyMap<string, JointLook>
+  inside: ReadonlySet<string>
+}
+const RIGHT = A4.short - MARGIN_MM
+const BOTTOM = A4.long - MARGIN_MM - 8
+const LEAD = 5.2
+const LABEL_MM = 42
+
+/** Breaks words over lines of a width. */
+function broken(p: Paper, text: string, heightMm: number, wideMm: number, bold = false): string[] {
+  const out: string[] = []
+  let line = ''
+  for (const word of text.split(' ')) {
+    const next = line ? `${line} ${word}` : word
+    if (line && p.widthOf(next, heightMm, bold) > wideMm) {
+      out.push(line)
+      line = word
+    } else line = next
+  }
+  if (line) out.push(line)
+  return out
+}
+
+/** A certificate of one test: what was tested, by what rule, on which gauge, what was read, what it comes to, who signed. */
+export async function certificatePaper(c: Certificate, w: CertificateWords): Promise<Uint8Array> {
+  const b = await book(`${c.job}: ${c.section}, pressure test`)
+  let p = b.page()
+  let y = MARGIN_MM + 8
+  let pages = 1
+  const foot = (): void => {
+    p.line(MARGIN_MM, A4.long - MARGIN_MM - 4, RIGHT, A4.long - MARGIN_MM - 4)
+    p.text(`Log ${c.head.seq}, head ${c.head.hash}`, MARGIN_MM, A4.long - MARGIN_MM, 1.9)
+    p.text(`${pages}`, RIGHT, A4.long - MARGIN_MM, 1.9, { end: true })
+  }
+  const room = (mm: number): void => {
+    if (y + mm <= BOTTOM) return
+    foot()
+    p = b.page()
+    pages++
+    y = MARGIN_MM + 8
+  }
+  const say = (text: string, heightMm = 2.5, o: { bold?: boolean; x?: number } = {}): void => {
+    const x = o.x ?? MARGIN_MM
+    for (const line of broken(p, text, heightMm, RIGHT - x, o.bold)) {
+      room(heightMm * 2)
+      p.text(line, x, y, heightMm, { bold: o.bold ?? false })
+      y += heightMm * 2
+    }
+  }
+  const row = (label: string, text: string): void => {
+    room(LEAD)
+    p.text(label, MARGIN_MM, y, 2.5)
+    say(text, 2.5, { bold: true, x: MARGIN_MM + LABEL_MM })
+    y += 0.6
+  }
+  const head = (text: string): void => {
+    room(16)
+    y += 3
+    p.text(text, MARGIN_MM, y, 3.4, { bold: true })
+    y += 6
+  }
+  const fine = (bar: number | null): string => (bar === null ? 'not known' : fmt.pressureFine(bar))
+  const { test, judgement: j } = c
+  const ended = test.ended
+  say(`Pressure test of ${c.section}`, 5, { bold: true })
+  say(c.job, 3)
+  y += 2
+  const verdict = ended?.verdict ?? 'not ended'
+  say(
+    verdict === 'held'
+      ? `Held. Lost ${fine(ended?.dropBar ?? null)} of ${fine(test.allowedDropBar)} allowed.`
+      : verdict === 'lost'
+        ? `Lost ${fine(ended?.dropBar ?? null)}: more than ${fine(test.allowedDropBar)} allowed.`
+        : verdict === 'inconclusive'
+          ? 'Inconclusive.'
+          : 'Not ended.',
+    4.2,
+    { bold: true },
+  )
+  if (ended?.note) say(ended.note)
+  for (const f of c.flags) say(`FLAG: ${w.say(f)}`, 2.8, { bold: true })
+  head('Test')
+  row('Rule', w.rule)
+  if (c.rule.reference) row('Source', `${c.rule.reference}. ${c.rule.note ?? ''}`)
+  row(
+    'Pressure',
+    `${fine(test.bar)} at the gauge, with ${test.medium}; working pressure ${fine(c.workingBar)}`,
+  )
+  row(
+    'Hold',
+    `${fmt.duration(test.holdS)}, after ${fmt.duration(test.stabiliseS)} to settle; ${fine(test.allowedDropBar)} may be lost`,
+  )
+  row('Begun', `${w.when(test.begunAtS)}${ended ? `, ended ${w.when(ended.atS)}` : ''}`)
+  row('Tester', test.tester)
+  row(
+    'Gauge',
+    `${test.gauge || 'not named'}, reads to ${fine(test.resolutionBar)}, may drift ${fine(test.sensorErrorBar)}${test.gaugeDueOn ? `, in date until ${test.gaugeDueOn}` : ''}`,
+  )
+  if (c.weakest)
+    row(
+      'Weakest part',
+      `${c.weakest.name}, ${fine(c.weakest.ratingBar)}; the gauge may show ${fine(c.weakest.atGaugeBar)}`,
+    )
+  for (const s of test.setAside)
+    row('Set aside', `${w.say({ code: s.code, params: {} })} Reason: ${s.reason}`)
+  for (const l of test.leaks) row('Leak seen', `${l.where}, ${w.when(l.atS)}, ${w.name(l.by)}`)
+  head('Judgement')
+  row('As read', `fell ${fine(ended?.rawDropBar ?? j.rawDropBar)} over the hold`)
+  row(
+    'Corrected',
+    `fell ${fine(ended?.dropBar ?? j.correctedDropBar)} with the temperature's share taken out`,
+  )
+  row('Doubt', `± ${fine(ended?.uncertaintyBar ?? j.uncertaintyBar)} (95 %)`)
+  const rate = ended?.leakRateLPerH ?? null
+  if (rate !== null && verdict === 'lost') row('Leak rate', `about ${fmt.number(rate, 2)} litres an hour`)
+  const physics = test.physics
+  if (physics)
+    row(
+      'Reckoned with',
+      `${physics.pipeMaterial}, ${physics.odMm ?? '?'} x ${physics.wallMm ?? '?'} mm, ${physics.axial ?? 'not said whether held along'}, air ${physics.airPct === null ? 'not known' : `${physics.airPct} %`}, temperatures of the ${test.temperatureOf}`,
+    )
+  if (test.readings.length > 1) {
+    room(74)
+    chart(p, c, y + 2, w)
+    y += 72
+  }
+  head('Section')
+  for (const l of w.lines) {
+    room(22)
+    lineDrawing(p, l.laid, l.tag, y, w)
+    y += 20
+  }
+  row(
+    'Joints',
+    c.joints.map((x) => `${x.tag} ${x.size}${x.lives > 1 ? ` (life ${x.lives})` : ''}`).join(', '),
+  )
+  head('Gates')
+  for (const g of c.gates)
+    row(
+      g.open ? 'open' : 'closed',
+      `${w.say(g.says)}${g.by ? ` ${w.name(g.by)}, ${w.when(g.atS ?? 0)}, ${g.how ?? ''}` : ''}`,
+    )
+  head('Signatures')
+  for (const s of c.signed) row(w.name(s.by), `${w.when(s.atS)}: ${s.statement}`)
+  room(20)
+  y += 12
+  p.line(MARGIN_MM, y, MARGIN_MM + 70, y)
+  p.line(RIGHT - 70, y, RIGHT, y)
+  p.text('Tester', MARGIN_MM, y + 4, 2.2)
+  p.text('Witness', RIGHT - 70, y + 4, 2.2)
+  y += 10
+  say('By this rule, with these readings. Local code and the engineer decide.', 2.2)
+  foot()
+  return b.bytes()
+}
+
+const CHART = { left: MARGIN_MM + 14, high: 58 }
+/** Pressure as read (thin) and corrected (thick), the fall allowed dashed, the temperature dotted on its own scale. */
+function chart(p: Paper, c: Certificate, top: number, w: CertificateWords): void {
+  const { readings } = c.test
+  const first = readings[0] as (typeof readings)[number]
+  const holdS = first.atS + c.test.stabiliseS
+  const endS = Math.max(holdS + c.test.holdS, readings.at(-1)?.atS ?? 0)
+  const allowed = (readings.find((r) => r.atS >= holdS)?.bar ?? c.test.bar) - c.test.allowedDropBar
+  const bars = [...readings.map((r) => r.bar), ...c.corrected.map((r) => r.bar), allowed]
+  const temps = readings.flatMap((r) => (r.temperatureC === null ? [] : [r.temperatureC]))
+  const scale = (v: readonly number[], least: number) => {
+    const low = Math.min(...v)
+    const high = Math.max(...v)
+    const pad = Math.max((high - low) * 0.12, least)
+    return { low: low - pad, high: high + pad }
+  }
+  const sp = scale(bars, 0.02)
+  const st = temps.length ? scale(temps, 0.5) : null
+  const right = RIGHT - 12
+  const X = (s: number): number =>
+    CHART.left + ((s - first.atS) / (endS - first.atS || 1)) * (right - CHART.left)
+  const Y = (v: number, s: { low: number; high: number }): number =>
+    top + CHART.high - ((v - s.low) / (s.high - s.low)) * CHART.high
+  p.box(CHART.left, top, right - CHART.left, CHART.high)
+  const curve = (
+    pts: readonly (readonly [number, number])[],
+    s: { low: number; high: number },
+    mm: number,
+    dash?: number[],
+  ) => {
+    const every = Math.max(1, Math.ceil(pts.length / 300))
+    const few = pts.filter((_, i) => i % every === 0)
+    few.slice(1).forEach((q, i) => {
+      const o = few[i] as readonly [number, number]
+      p.line(X(o[0]), Y(o[1], s), X(q[0]), Y(q[1], s), mm, dash)
+    })
+  }
+  curve(
+    readings.map((r) => [r.atS, r.bar] as const),
+    sp,
+    0.2,
+  )
+  curve(
+    c.corrected.map((r) => [r.atS, r.bar] as const),
+    sp,
+    0.5,
+  )
+  if (st)
+    curve(
+      readings.flatMap((r) => (r.temperatureC === null ? [] : [[r.atS, r.temperatureC] as const])),
+      st,
+      0.2,
+      [0.4, 0.8],
+    )
+  p.line(CHART.left, Y(allowed, sp), right, Y(allowed, sp), 0.3, [2, 1.4])
+  p.text('allowed', right - 1, Y(allowed, sp) - 0.8, 2, { end: true })
+  for (const s of [holdS, holdS + c.test.holdS]) p.line(X(s), top, X(s), top + CHART.high, 0.3)
+  for (const k of [0, 0.5, 1]) {
+    const v = sp.low + k * (sp.high - sp.low)
+    p.text(fmt.number(v, 2), CHART.left - 1, Y(v, sp) + 1, 2, { end: true })
+    if (st) p.text(fmt.number(st.low + k * (st.high - st.low), 1), right + 1, Y(v, sp) + 1, 2)
+  }
+  p.text('bar', CHART.left - 1, top - 1.5, 2, { end: true })
+  if (st) p.text('°C', right + 1, top - 1.5, 2)
+  p.text(w.clock(first.atS), CHART.left, top + CHART.high + 3.5, 2)
+  p.text(
+    `hold ${w.clock(holdS)} to ${w.clock(holdS + c.test.holdS)}`,
+    (CHART.left + right) / 2 - 14,
+    top + CHART.high + 3.5,
+    2,
+  )
+  p.text(w.clock(endS), right, top + CHART.high + 3.5, 2, { end: true })
+  p.text(
+    'Thin: as read. Thick: had the temperature stayed. Dotted: temperature.',
+    CHART.left,
+    top + CHART.high + 7.5,
+    2,
+  )
+}
+
+/** A line to scale along the page; joints inside the section as filled marks, others open. */
+function lineDrawing(p: Paper, laid: Laid, tag: string, y: number, w: CertificateWords): void {
+  const left = MARGIN_MM + 16
+  const scale = (RIGHT - left) / Math.max(1, laid.totalMm)
+  p.text(tag, MARGIN_MM, y + 6, 2.5, { bold: true })
+  const lane = (n: number): number => y + 5 + n * 5
+  for (const part of laid.parts) {
+    const high = part.item.type === 'fitting' ? 2.6 : 1.4
+    p.box(
+      left + part.fromMm * scale,
+      lane(part.lane) - high / 2,
+      Math.max(0.3, (part.toMm - part.fromMm) * scale),
+      high,
+    )
+  }
+  let lastX = -Infinity
+  for (const j of [...laid.joints].sort((a, b) => a.atMm - b.atMm)) {
+    const x = left + j.atMm * scale
+    p.box(x - 0.6, lane(j.lane) - 1.8, 1.2, 3.6, w.inside.has(j.id))
+    const wide = p.widthOf(j.tag, 1.8)
+    if (x - wide / 2 > lastX + 1) {
+      p.text(j.tag, Math.min(x - wide / 2, RIGHT - wide), y + 13, 1.8)
+      lastX = x + wide / 2
+    }
+  }
+}

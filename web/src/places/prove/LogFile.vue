@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { type LogColumns, type LogFault, type TestRun, logTable, readLog } from '@jugalis/core'
+import { ElOption, ElSelect } from 'element-plus'
+import 'element-plus/es/components/option/style/css'
+import 'element-plus/es/components/select/style/css'
+import { computed, reactive, ref } from 'vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+
+/** A logger's file: which column is what, in which unit, on which clocks; then all rows or none. */
+const props = defineProps<{ test: TestRun }>()
+const emit = defineEmits<{ done: [] }>()
+const job = useJob()
+const clock = useClock()
+const table = ref<{ head: string[]; body: string[][] } | null>(null)
+const name = ref('')
+const faults = ref<readonly LogFault[]>([])
+const repeatedLine = ref<number | null>(null)
+const says = ref('')
+const busy = ref(false)
+const columns = reactive<LogColumns & { zone: string }>({
+  time: 0,
+  pressure: 1,
+  temperature: null,
+  pressureUnit: 'bar',
+  temperatureUnit: 'C',
+  zone: job.state.job.zone,
+})
+const zones = computed(() => [...new Set([job.state.job.zone, 'UTC'])])
+const ROWS_IN_ONE = 2000
+async function pick(e: Event): Promise<void> {
+  const file = (e.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  const { head, body, guess } = logTable(await file.text())
+  name.value = file.name
+  Object.assign(columns, guess)
+  table.value = { head, body }
+  faults.value = []
+  repeatedLine.value = null
+  says.value = ''
+}
+async function load(repeated: true | null): Promise<void> {
+  if (!table.value) return
+  faults.value = []
+  const read = readLog(table.value.body, columns, columns.zone, repeated)
+  if (!read.ok) return void (faults.value = read.faults)
+  if (read.repeatedFromLine !== null && repeated === null)
+    return void (repeatedLine.value = read.repeatedFromLine)
+  busy.value = true
+  const at = (s: number): number => s - clock.offsetS
+  const entries = []
+  for (let i = 0; i < read.rows.length; i += ROWS_IN_ONE)
+    entries.push({
+      kind: 'test-log',
+      data: {
+        testId: props.test.id,
+        from: name.value.slice(0, 80),
+        rows: read.rows
+          .slice(i, i + ROWS_IN_ONE)
+          .map((r) => (r.temperatureC === null ? [at(r.atS), r.bar] : [at(r.atS), r.bar, r.temperatureC])),
+      },
+    })
+  await job.write(entries, `${read.rows.length} readings are in.`)
+  busy.value = false
+  emit('done')
+}
+</script>
+
+<template>
+  <div class="file">
+    <label
+      >File of the logger (CSV)
+      <input type="file" accept=".csv,.txt,text/csv" aria-label="File of the logger" @change="pick"
+    /></label>
+    <template v-if="table">
+      <div class="fields">
+        <label
+          >Time
+          <ElSelect v-model="columns.time" size="large" aria-label="Column of the time">
+            <ElOption
+              v-for="(h, i) in table.head"
+              :key="i"
+              :value="i"
+              :label="h || `column ${i + 1}`" /></ElSelect
+        ></label>
+        <label
+          >On the clocks of
+          <ElSelect v-model="columns.zone" size="large" aria-label="Clocks of the file">
+            <ElOption v-for="z in zones" :key="z" :value="z" :label="z" /></ElSelect
+        ></label>
+        <label
+          >Pressure
+          <ElSelect v-model="columns.pressure" size="large" aria-label="Column of the pressure">
+            <ElOption
+              v-for="(h, i) in table.head"
+              :key="i"
+              :value="i"
+              :label="h || `column ${i + 1}`" /></ElSelect
+        ></label>
+        <label
+          >in
+          <ElSelect v-model="columns.pressureUnit" size="large" aria-label="Unit of the pressure">
+            <ElOption v-for="u in ['bar', 'psi', 'kPa', 'mbar']" :key="u" :value="u" :label="u" /></ElSelect
+        ></label>
+        <label
+          >Temperature
+          <ElSelect
+            v-model="columns.temperature"
+            size="large"
+            clearable
+            :value-on-clear="null"
+            placeholder="none"
+            aria-label="Column of the temperature"
+          >
+            <ElOption
+              v-for="(h, i) in table.head"
+              :key="i"
+              :value="i"
+              :label="h || `column ${i + 1}`" /></ElSelect
+        ></label>
+        <label
+          >in
+          <ElSelect v-model="columns.temperatureUnit" size="large" aria-label="Unit of the temperature">
+            <ElOption value="C" label="°C" /><ElOption value="F" label="°F" /></ElSelect
+        ></label>
+      </div>
+      <p class="why">{{ table.body.length }} rows. First: {{ table.body[0]?.join(', ') }}</p>
+      <p v-if="repeatedLine !== null" class="refusal" role="alert">
+        Line {{ repeatedLine }}: the time goes back by an hour, where the clocks were put back. Is it the same
+        hour for the second time?
+        <button type="button" class="button" @click="load(true)">Yes, the second time</button>
+      </p>
+      <ul v-if="faults.length" role="alert" class="faults">
+        <li v-for="f in faults" :key="`${f.line}${f.says.code}`" class="refusal">
+          Line {{ f.line }}: {{ job.t(f.says) }}
+        </li>
+      </ul>
+      <button type="button" class="button main" :disabled="busy" @click="load(null)">Take them in</button>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.file {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  align-items: flex-start;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+  gap: 12px;
+  width: 100%;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  font-weight: 600;
+}
+.faults {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+</style>

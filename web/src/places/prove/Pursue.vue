@@ -1,0 +1,261 @@
+<script setup lang="ts">
+import {
+  type SectionAnswer,
+  type TestRun,
+  afterSteps,
+  certificateOf,
+  flagsOf,
+  fmt,
+  layOut,
+  lookFirst,
+  mayCover,
+} from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, reactive, ref } from 'vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
+import { useView } from '../../view'
+import { date, hhmm, when } from '../../when'
+import { ruleName } from './rule-names'
+
+/** What follows a test: where to look when it was lost, the steps when it held, may it be covered, its certificates. */
+const props = defineProps<{ answer: SectionAnswer; tests: readonly TestRun[] }>()
+const job = useJob()
+const view = useView()
+const clock = useClock()
+const session = useSession()
+const zone = computed(() => job.state.job.zone)
+const section = computed(() => props.answer.section)
+const ended = computed(() => props.tests.filter((t) => t.ended))
+const last = computed(() => ended.value[0] ?? null)
+const suspects = computed(() =>
+  last.value?.ended?.verdict === 'lost' ? lookFirst(job.state, props.answer) : [],
+)
+const steps = computed(() => (props.answer.proved ? afterSteps(job.state, section.value) : []))
+const cover = computed(() => mayCover(job.state, section.value, props.answer.proved))
+const holds = computed(() => [...job.state.holds.values()].filter((h) => h.sectionId === section.value.id))
+const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as const
+const hold = reactive({ name: '', who: '' })
+const fault = ref('')
+const at = (s: number): string => when(s, clock.nowS, zone.value)
+const done = (id: string, says: string): Promise<unknown> =>
+  job.write(
+    [{ kind: 'after-done', data: { sectionId: section.value.id, step: id } }, ...stateAfter(id)],
+    `Done: ${says}`,
+  )
+/** Some steps change what the section is. */
+function stateAfter(id: string): { kind: string; data: Record<string, unknown> }[] {
+  const state = (
+    { relieve: 'full', drain: 'drained', vent: 'drained', 'keep-full': 'full' } as Record<string, string>
+  )[id]
+  return state ? [{ kind: 'section-state', data: { sectionId: section.value.id, state } }] : []
+}
+async function addHold(): Promise<void> {
+  fault.value = ''
+  if (!hold.name.trim()) return void (fault.value = 'Say what is to be seen first.')
+  await job.write(
+    [
+      {
+        kind: 'hold-point',
+        data: {
+          holdId: crypto.randomUUID(),
+          sectionId: section.value.id,
+          name: hold.name.trim(),
+          ...(hold.who.trim() ? { who: hold.who.trim() } : {}),
+        },
+      },
+    ],
+    `${hold.name.trim()} waits to be seen.`,
+  )
+  Object.assign(hold, { name: '', who: '' })
+}
+const answerHold = (holdId: string, answer: 'go on' | 'wait'): Promise<unknown> =>
+  job.write(
+    [{ kind: 'hold-answered', data: { holdId, answer } }],
+    answer === 'go on' ? 'It may go on.' : 'It waits.',
+  )
+const sign = (t: TestRun): Promise<unknown> =>
+  job.write(
+    [
+      {
+        kind: 'signed',
+        data: {
+          what: 'test',
+          refId: t.id,
+          statement: `Test of ${section.value.tag} at ${fmt.pressureFine(t.bar)} with ${t.medium}: ${t.ended?.verdict}. Seen and signed.`,
+        },
+      },
+    ],
+    'Signed.',
+  )
+const signedBy = (t: TestRun): string =>
+  job.state.signed
+    .filter((s) => s.refId === t.id)
+    .map((s) => job.nameOf(s.by))
+    .join(', ')
+function hand(bytes: BlobPart, type: string, name: string): void {
+  const url = URL.createObjectURL(new Blob([bytes], { type }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+}
+async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
+  fault.value = ''
+  const c = certificateOf(job.state, t.id, job.logHead())
+  if (!c) return
+  const name = `${section.value.tag}-test-${new Date(t.begunAtS * 1000).toISOString().slice(0, 10)}`
+  if (as === 'json') return hand(JSON.stringify(c, null, 2), 'application/json', `${name}.json`)
+  try {
+    const { certificatePaper } = await import('../../paper')
+    const inside = new Set(section.value.jointIds)
+    const lines = [...job.state.lines.values()].filter((l) =>
+      l.items.some((i) => i.joints.some((j) => j !== null && inside.has(j))),
+    )
+    const bytes = await certificatePaper(c, {
+      say: (m) => job.t(m),
+      name: job.nameOf,
+      when: (s) => `${date(s, zone.value)} ${hhmm(s, zone.value)}`,
+      clock: (s) => hhmm(s, zone.value),
+      rule: ruleName(c.rule.id),
+      lines: lines.map((l) => ({ tag: l.tag, laid: layOut(job.state, l) })),
+      looks: view.looks,
+      inside,
+    })
+    hand(bytes as BlobPart, 'application/pdf', `${name}.pdf`)
+  } catch {
+    fault.value = 'The certificate could not be put on paper. Load the page again, or take the JSON.'
+  }
+}
+</script>
+
+<template>
+  <div class="after">
+    <section v-if="suspects.length" aria-labelledby="first">
+      <h2 id="first">Look at these first</h2>
+      <ol>
+        <li v-for="s in suspects" :key="s.jointId">
+          <RouterLink :to="{ name: 'make', params: { jobId: job.jobId, jointId: s.jointId } }">{{
+            s.tag
+          }}</RouterLink>: {{ job.t(s.why) }}
+        </li>
+      </ol>
+      <p class="caution"><strong>Caution:</strong> let the pressure off before anything is opened or cut.</p>
+    </section>
+    <section v-if="steps.length" aria-labelledby="after">
+      <h2 id="after">After the test</h2>
+      <ul class="list">
+        <li v-for="s in steps" :key="s.id">
+          <span class="grow"
+            ><strong>{{ job.t(s.says) }}</strong>
+            <span v-if="s.caution" class="who">Caution: {{ job.t(s.caution) }}</span>
+            <span v-if="s.done" class="who">{{ job.nameOf(s.done.by) }}, {{ at(s.done.atS) }}</span></span
+          >
+          <button v-if="!s.done" type="button" class="button" @click="done(s.id, job.t(s.says))">Done</button>
+        </li>
+      </ul>
+    </section>
+    <section aria-labelledby="cover">
+      <h2 id="cover">May I close the wall?</h2>
+      <p class="cover" :class="{ refusal: !cover.may }">{{ job.t(cover.says) }}</p>
+      <ul v-if="holds.length" class="list">
+        <li v-for="h in holds" :key="h.id">
+          <span class="grow"
+            ><strong>{{ h.name }}</strong
+            >, {{ h.who || 'the inspector' }}
+            <span v-if="h.answers.length" class="who"
+              >{{ h.answers.at(-1)!.answer }}, {{ job.nameOf(h.answers.at(-1)!.by) }},
+              {{ at(h.answers.at(-1)!.atS) }}</span
+            ></span
+          >
+          <button type="button" class="button" @click="answerHold(h.id, 'go on')">Go on</button>
+          <button type="button" class="button" @click="answerHold(h.id, 'wait')">Wait</button>
+        </li>
+      </ul>
+      <form class="form" @submit.prevent="addHold">
+        <ElInput
+          v-model="hold.name"
+          size="large"
+          aria-label="What is to be seen first"
+          placeholder="north wall, before it is closed"
+        />
+        <ElInput v-model="hold.who" size="large" aria-label="By whom" placeholder="by whom" />
+        <button type="submit" class="button">Must be seen first</button>
+      </form>
+    </section>
+    <section v-if="ended.length" aria-labelledby="tests">
+      <h2 id="tests">Tests of {{ section.tag }}</h2>
+      <ul class="list">
+        <li v-for="t in ended" :key="t.id" class="test">
+          <span class="grow"
+            ><strong :class="{ refusal: t.ended?.verdict === 'lost' }">{{
+              VERDICTS[t.ended?.verdict ?? 'inconclusive']
+            }}</strong
+            >, {{ fmt.pressure(t.bar, job.reader) }} with {{ t.medium }}, {{ at(t.begunAtS) }},
+            {{
+              t.ended?.dropBar == null
+                ? 'fall not known'
+                : `fell ${fmt.pressureFine(t.ended.dropBar, job.reader)} of ${fmt.pressureFine(t.allowedDropBar, job.reader)} in ${fmt.duration(t.holdS)}`
+            }}
+            <span class="who">{{ t.tester }}{{ signedBy(t) ? `; signed: ${signedBy(t)}` : '' }}</span>
+            <span v-for="f in flagsOf(job.state, t)" :key="`${f.code}${f.params.joint}`" class="flag"
+              >Flag: {{ job.t(f) }}</span
+            ></span
+          >
+          <button type="button" class="button" @click="sign(t)">Sign as {{ session.person?.name }}</button>
+          <button type="button" class="button" @click="certificate(t, 'pdf')">Certificate, PDF</button>
+          <button type="button" class="button" @click="certificate(t, 'json')">JSON</button>
+        </li>
+      </ul>
+    </section>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+  </div>
+</template>
+
+<style scoped>
+.after {
+  display: flex;
+  flex-direction: column;
+  gap: 18px;
+}
+.list {
+  list-style: none;
+  margin: 0 0 10px;
+  padding: 0;
+}
+.list li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  min-height: 52px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--line);
+}
+.grow {
+  flex: 1 1 260px;
+}
+.who,
+.flag {
+  display: block;
+  font-size: 15px;
+  color: var(--soft);
+}
+.flag {
+  color: var(--stop);
+  font-weight: 600;
+}
+.cover {
+  font-size: 18px;
+  font-weight: 600;
+  margin: 0 0 8px;
+}
+.form {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
+  gap: 10px;
+}
+</style>

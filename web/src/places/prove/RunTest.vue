@@ -1,0 +1,207 @@
+<script setup lang="ts">
+import { type TestRun, fmt, judgeRun, saysOf, seriesOf } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, reactive, ref } from 'vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { hhmmss } from '../../when'
+import LogFile from './LogFile.vue'
+import TestChart from './TestChart.vue'
+
+const props = defineProps<{ test: TestRun }>()
+const job = useJob()
+const clock = useClock()
+const typed = reactive({ bar: '', temperature: '' })
+const fault = ref('')
+const file = ref(false)
+const asksWhere = ref(false)
+const where = ref('')
+const SHOWN = 8
+const zone = computed(() => job.state.job.zone)
+const series = computed(() => seriesOf(job.state, props.test))
+const judgement = computed(() => judgeRun(job.state, props.test))
+const says = computed(() => saysOf(judgement.value, props.test))
+const last = computed(() => props.test.readings.at(-1) ?? null)
+const holdEndsS = computed(
+  () => (props.test.readings[0]?.atS ?? props.test.begunAtS) + props.test.stabiliseS + props.test.holdS,
+)
+const left = computed(() => Math.max(0, Math.ceil(holdEndsS.value - clock.nowS)))
+async function read(): Promise<void> {
+  fault.value = ''
+  const bar = Number(typed.bar.trim().replace(',', '.'))
+  const temperatureC = typed.temperature.trim() ? Number(typed.temperature.trim().replace(',', '.')) : null
+  if (!typed.bar.trim() || !Number.isFinite(bar) || bar < 0 || bar > 1000)
+    return void (fault.value = 'The gauge shows a number in bar.')
+  if (temperatureC !== null && !(temperatureC > -40 && temperatureC < 100))
+    return void (fault.value = 'The temperature is a number in °C, or empty.')
+  await job.write(
+    [
+      {
+        kind: 'test-read',
+        data: { testId: props.test.id, atS: clock.nowS - clock.offsetS, bar, temperatureC },
+      },
+    ],
+    `${bar} bar read.`,
+  )
+  typed.bar = ''
+}
+async function leak(): Promise<void> {
+  await job.write(
+    [{ kind: 'leak-seen', data: { testId: props.test.id, where: where.value.trim() || 'not said' } }],
+    'A leak is written down. Let the pressure off.',
+  )
+  asksWhere.value = false
+}
+async function end(): Promise<void> {
+  const j = judgement.value
+  await job.write(
+    [
+      {
+        kind: 'test-ended',
+        data: {
+          testId: props.test.id,
+          verdict: j.verdict,
+          dropBar: j.correctedDropBar,
+          rawDropBar: j.rawDropBar,
+          uncertaintyBar: j.uncertaintyBar,
+          leakRateLPerH: j.leakRateLPerH,
+          note: props.test.leaks.length ? `Leak seen: ${props.test.leaks[0]?.where}` : job.t(says.value),
+        },
+      },
+    ],
+    `Test ended: ${j.verdict}.`,
+  )
+}
+</script>
+
+<template>
+  <div class="run">
+    <div class="now">
+      <span class="big">{{ last ? fmt.pressureFine(last.bar, job.reader) : 'no reading yet' }}</span>
+      <span class="left">{{ left > 0 ? `${fmt.clock(left)} left` : 'hold is over' }}</span>
+    </div>
+    <TestChart v-if="test.readings.length" :test="test" :series="series" :judgement="judgement" />
+    <p class="says" role="status">
+      {{ test.leaks.length ? 'Lost: a leak was seen.' : job.t(says) }}
+      <template v-if="judgement.moreTimeS">
+        {{ fmt.duration(judgement.moreTimeS) }} more would settle it.
+      </template>
+      <template v-if="judgement.mostly && judgement.verdict !== 'held'">
+        {{ job.t({ code: `mostly-${judgement.mostly}`, params: {} }) }}
+      </template>
+      <template v-if="judgement.verdict === 'lost' && judgement.leakRateLPerH !== null">
+        About {{ fmt.number(judgement.leakRateLPerH, 2) }} l an hour.
+      </template>
+    </p>
+    <div class="stops">
+      <button type="button" class="button stop" @click="asksWhere = !asksWhere">I see a leak</button>
+      <button type="button" class="button" :class="{ main: left === 0 }" @click="end">
+        End the test: {{ judgement.verdict }}
+      </button>
+    </div>
+    <form v-if="asksWhere" class="type" @submit.prevent="leak">
+      <label
+        >Where
+        <ElInput v-model="where" size="large" aria-label="Where it leaks" placeholder="Q2-07, at the face"
+      /></label>
+      <button type="submit" class="button main">Write it down</button>
+      <p class="caution"><strong>Caution:</strong> let the pressure off before anybody goes near it.</p>
+    </form>
+    <form class="type" @submit.prevent="read">
+      <label
+        >Gauge now, bar
+        <ElInput v-model="typed.bar" size="large" inputmode="decimal" aria-label="Gauge now, bar"
+      /></label>
+      <label
+        >{{ { medium: 'Inside', wall: 'Wall', air: 'Air' }[test.temperatureOf] }}, °C
+        <ElInput v-model="typed.temperature" size="large" inputmode="decimal" aria-label="Temperature, °C"
+      /></label>
+      <button type="submit" class="button">Read</button>
+      <button type="button" class="button" :aria-expanded="file" @click="file = !file">From a file…</button>
+    </form>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <LogFile v-if="file" :test="test" @done="file = false" />
+    <table v-if="test.readings.length" class="rows">
+      <caption>
+        Last of
+        {{
+          test.readings.length
+        }}
+        readings
+      </caption>
+      <thead>
+        <tr>
+          <th>Time</th>
+          <th class="right">bar</th>
+          <th class="right">°C</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in test.readings.slice(-SHOWN).reverse()" :key="r.atS">
+          <td>{{ hhmmss(r.atS, zone) }}</td>
+          <td class="num">{{ fmt.number(r.bar, 3) }}</td>
+          <td class="num">{{ r.temperatureC === null ? '' : fmt.number(r.temperatureC, 1) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="why">
+      The temperature&rsquo;s share is taken out by what is shut in and the pipe it is in; what is left is
+      fitted with a line and its 95 % doubt. By this method, with these readings.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.run {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.now {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+}
+.big {
+  font: 600 64px/1 var(--figures);
+}
+.left {
+  font: 600 30px/1 var(--figures);
+}
+.says {
+  font-size: 19px;
+  font-weight: 600;
+  margin: 0;
+}
+.stops,
+.type {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: flex-end;
+}
+.type label {
+  display: flex;
+  flex-direction: column;
+  font-weight: 600;
+  width: 140px;
+}
+.button {
+  min-height: 56px;
+}
+.stop {
+  border-color: var(--stop);
+  border-width: 3px;
+  font-weight: 700;
+}
+.right {
+  text-align: right !important;
+}
+caption {
+  text-align: left;
+  color: var(--soft);
+}
+</style>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { type Judgement, type TestRun, type TestSeries, barToPsi, cToF, correctedCourse } from '@jugalis/core'
+import { LineChart } from 'echarts/charts'
+import { GridComponent, MarkLineComponent } from 'echarts/components'
+import { type ECharts, init, use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useJob } from '../../stores/job'
+import { usePrefs } from '../../stores/prefs'
+import { hhmm } from '../../when'
+import { thinned } from './thin'
+
+/** Pressure as read, pressure had the temperature stayed, and the temperature, over the test. */
+const props = defineProps<{ test: TestRun; series: TestSeries; judgement: Judgement }>()
+use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
+const job = useJob()
+const prefs = usePrefs()
+const box = ref<HTMLElement>()
+let chart: ECharts | undefined
+const inch = computed(() => job.reader.units === 'inch')
+const bar = (b: number): number => Number((inch.value ? barToPsi(b) : b).toFixed(4))
+const firstS = computed(() => props.test.readings[0]?.atS ?? props.test.begunAtS)
+const curves = computed(() => ({
+  read: thinned(props.test.readings.map((r) => [r.atS * 1000, bar(r.bar)] as const)),
+  corrected: correctedCourse(props.series, props.judgement).map(
+    (p) => [(firstS.value + p.tS) * 1000, bar(p.bar)] as const,
+  ),
+  temperature: thinned(
+    props.test.readings
+      .filter((r) => r.temperatureC !== null)
+      .map(
+        (r) =>
+          [
+            r.atS * 1000,
+            Number((inch.value ? cToF(r.temperatureC ?? 0) : (r.temperatureC ?? 0)).toFixed(2)),
+          ] as const,
+      ),
+  ),
+}))
+const holdFrom = computed(() => firstS.value + props.test.stabiliseS)
+function draw(): void {
+  if (!chart) return
+  const css = getComputedStyle(document.documentElement)
+  const color = (name: string): string => css.getPropertyValue(name).trim()
+  const ink = color('--ink')
+  const zone = job.state.job.zone
+  const text = { color: ink, fontSize: 16, fontFamily: 'Barlow Condensed' }
+  const line = (
+    data: readonly (readonly [number, number])[],
+    width: number,
+    type: 'solid' | 'dashed' | 'dotted',
+    axis = 0,
+  ) => ({
+    type: 'line' as const,
+    data: data as [number, number][],
+    yAxisIndex: axis,
+    showSymbol: data.length < 30,
+    symbolSize: 7,
+    symbol: 'circle',
+    silent: true,
+    itemStyle: { color: ink },
+    lineStyle: { color: ink, width, type },
+  })
+  const limit = bar(
+    (props.test.readings.find((r) => r.atS >= holdFrom.value)?.bar ?? props.test.bar) -
+      props.test.allowedDropBar,
+  )
+  const y = {
+    type: 'value' as const,
+    scale: true,
+    axisLabel: text,
+    axisLine: { show: true, lineStyle: { color: ink } },
+  }
+  chart.setOption(
+    {
+      animation: false,
+      grid: { left: 56, right: 56, top: 30, bottom: 30 },
+      xAxis: {
+        type: 'time',
+        axisLabel: { ...text, formatter: (ms: number) => hhmm(ms / 1000, zone), hideOverlap: true },
+        axisLine: { lineStyle: { color: ink } },
+        max: Math.max(
+          (holdFrom.value + props.test.holdS) * 1000,
+          (props.test.readings.at(-1)?.atS ?? 0) * 1000,
+        ),
+      },
+      yAxis: [
+        {
+          ...y,
+          name: inch.value ? 'psi' : 'bar',
+          nameTextStyle: text,
+          splitLine: { lineStyle: { color: color('--line') } },
+        },
+        { ...y, name: inch.value ? '°F' : '°C', nameTextStyle: text, splitLine: { show: false } },
+      ],
+      series: [
+        {
+          ...line(curves.value.read, 1.5, 'solid'),
+          markLine: {
+            silent: true,
+            symbol: 'none',
+            lineStyle: { color: ink, width: 2, type: 'solid' },
+            label: { ...text, position: 'insideEndTop' },
+            data: [
+              { xAxis: holdFrom.value * 1000, label: { ...text, formatter: 'hold' } },
+              { xAxis: (holdFrom.value + props.test.holdS) * 1000, label: { ...text, formatter: 'ends' } },
+              ...(props.test.allowedDropBar > 0
+                ? [
+                    {
+                      yAxis: limit,
+                      lineStyle: { color: color('--stop'), type: 'dashed' as const },
+                      label: { ...text, formatter: 'allowed', position: 'insideStartBottom' as const },
+                    },
+                  ]
+                : []),
+            ],
+          },
+        },
+        line(curves.value.corrected, 3, 'solid'),
+        line(curves.value.temperature, 1.5, 'dotted', 1),
+      ],
+    },
+    true,
+  )
+}
+const sized = new ResizeObserver(() => chart?.resize())
+onMounted(() => {
+  if (!box.value) return
+  chart = init(box.value, undefined, { renderer: 'svg' })
+  sized.observe(box.value)
+  draw()
+})
+watch([curves, () => prefs.night], draw)
+onBeforeUnmount(() => {
+  sized.disconnect()
+  chart?.dispose()
+})
+</script>
+
+<template>
+  <figure>
+    <div ref="box" class="chart" role="img" aria-label="Pressure and temperature over the test" />
+    <figcaption>Thin: as read. Thick: had the temperature stayed. Dotted: temperature, right.</figcaption>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+}
+.chart {
+  height: 270px;
+}
+figcaption {
+  color: var(--soft);
+  font-size: 16px;
+}
+</style>

@@ -1,0 +1,51 @@
+import {
+  type SectionAnswer,
+  type TestPlan,
+  type TestRuleId,
+  contentsOf,
+  endsOf,
+  fillOf,
+  gaugeRange,
+  limitsOf,
+  planOf,
+  storedEnergy,
+  testPlan,
+} from '@jugalis/core'
+import { type ComputedRef, computed } from 'vue'
+import { useJob } from '../../stores/job'
+
+/** What the plan of a section's test comes to: figures of the rule, what it holds, what it may take. */
+export function useProve(answer: ComputedRef<SectionAnswer | null>) {
+  const job = useJob()
+  const section = computed(() => answer.value?.section ?? null)
+  const contents = computed(() => (section.value ? contentsOf(job.state, section.value) : null))
+  const limits = computed(() => (section.value ? limitsOf(job.state, section.value) : []))
+  const rule = computed<TestPlan | null>(() => {
+    const s = section.value
+    const c = contents.value
+    if (!s || !c) return null
+    const plan = planOf(s)
+    if (!plan.rule || plan.rule === 'custom') return null
+    const made = testPlan({
+      rule: plan.rule as TestRuleId,
+      designBar: plan.designBar,
+      workingBar: s.workingBar || null,
+      materials: c.materials,
+      odMm: c.largestOdMm,
+      stressRatio: plan.stressRatio,
+      custom: null,
+    })
+    return 'missing' in made ? null : made
+  })
+  const filling = computed(() => (contents.value ? fillOf(contents.value) : null))
+  const ends = computed(() => (section.value ? endsOf(section.value, section.value.testBar) : null))
+  const gauge = computed(() => (section.value ? gaugeRange(section.value.testBar) : null))
+  const energy = computed(() => {
+    const s = section.value
+    const c = contents.value
+    return s && c && planOf(s).medium !== 'water' && c.litres > 0
+      ? storedEnergy(c.litres / 1000, s.testBar)
+      : null
+  })
+  return { section, contents, limits, rule, filling, ends, gauge, energy }
+}
