@@ -1,7 +1,7 @@
 import type { Points, TestSeries } from './series.js'
 import { lagged, pipeBehindAir, wallAheadOfWater, waterBehindWall } from './physics/lag.js'
 import { type PipeStuff, growthPerK, stretchPerBar, stuffOf } from './physics/pipe.js'
-import { type Trapped, barPerK, gasBar, givePerBar, trappedBar } from './physics/trapped.js'
+import { type Trapped, barPerK, gasBar, givePerBar, trap } from './physics/trapped.js'
 
 /** What the pressure would have done by temperature alone, and in which directions that may be off. */
 export interface Expected {
@@ -100,8 +100,9 @@ function course(s: TestSeries, p: Points, stuff: PipeStuff | null, set: Settings
   const startC = medium[0] as number
   if (s.medium !== 'water' || !stuff) return medium.map((c) => gasBar(startBar, startC, c) - startBar)
   const from = { ...trappedOf(s, stuff, startBar, startC, set), pipeC: pipe[0] as number }
+  const at = trap(from)
   let bar = startBar
-  return medium.map((c, i) => (bar = trappedBar(from, c, pipe[i] as number, bar)) - startBar)
+  return medium.map((c, i) => (bar = at(c, pipe[i] as number, bar)) - startBar)
 }
 
 /** Humps and waves over the points, of size 1 (Legendre's second and third). */

@@ -81,6 +81,7 @@ export function lookFirst(state: JobState, answer: SectionAnswer): Suspect[] {
     .map(({ jointId, tag, why }) => ({ jointId, tag, why }))
 }
 
+const LATE: ReadonlySet<string> = new Set(['stop-not-cured', 'stop-no-figure'])
 /**
  * What came to light after a test was sealed and would have stopped it: readings or entries that arrived late, and
  * work since. The verdict stands; this is printed beside it.
@@ -97,7 +98,7 @@ export function flagsOf(state: JobState, test: TestRun): Msg[] {
   }
   const set = new Set(test.setAside.map((s) => s.code))
   const then = stopsForTest(state, section.id, test.bar, test.medium, test.begunAtS).filter(
-    (s) => s.code === 'stop-not-cured' && !set.has(s.code),
+    (s) => LATE.has(s.code) && !set.has(s.code),
   )
   for (const s of then) out.push(msg('flag-cold-since', { joint: String(s.params.joint ?? '') }))
   return out

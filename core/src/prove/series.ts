@@ -28,7 +28,7 @@ export interface TestSeries {
 }
 
 /** Readings drawn together: how many points a fit gets at most. */
-const MOST_POINTS = 240
+const MOST_POINTS = 120
 export interface Points {
   tS: number[]
   bar: number[]

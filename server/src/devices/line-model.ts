@@ -134,22 +134,28 @@ export class LinePlayer {
   private balance(): number {
     const { startBar, startC, airShare, filledWith } = this.line
     const start = startBar * 1e5
-    let low = -0.99
-    let high = startBar * 4 + 60
     if (filledWith !== 'water') {
       const abs = (start + R_ATM) * this.left * ((this.inC + ZERO_C) / (startC + ZERO_C))
       return (abs - R_ATM) / 1e5
     }
     const waterStart = waterVolume(startC, start)
-    for (let i = 0; i < 36; i++) {
-      const bar = (low + high) / 2
-      const pa = bar * 1e5
+    /** By how much what is shut in is larger than the bore, were the pressure this. */
+    const over = (bar: number): number => {
+      const pa = Math.max(bar, -0.99) * 1e5
       const water = ((1 - airShare) * this.left * waterVolume(this.inC, pa)) / waterStart
       const air = (airShare * ((start + R_ATM) / (pa + R_ATM)) * (this.inC + ZERO_C)) / (startC + ZERO_C)
-      if (water + air > this.boreAt(pa)) low = bar
-      else high = bar
+      return water + air - this.boreAt(pa)
     }
-    return (low + high) / 2
+    // By secants from where it was: it has not gone far.
+    let [a, b] = [this.known.bar, this.known.bar + 0.05]
+    let [fa, fb] = [over(a), over(b)]
+    for (let i = 0; i < 40 && Math.abs(b - a) > 1e-8 && fb !== fa; i++) {
+      const next = Math.max(-0.99, b - (fb * (b - a)) / (fb - fa))
+      ;[a, fa] = [b, fb]
+      b = next
+      fb = over(b)
+    }
+    return b
   }
   /** Size of the bore for what presses in it and how long it has, as a share of that at the start. */
   private boreAt(pa: number): number {

@@ -17,26 +17,31 @@ export interface Trapped {
 
 /**
  * Pressure of trapped water at other temperatures, bar gauge: the one at which water, air and bore are of one size
- * again. Nothing goes in or out and the air stays air. Source: `ours-trapped-water`. @param near where to look first.
+ * again. Nothing goes in or out and the air stays air. Source: `ours-trapped-water`.
+ * @returns a function of both temperatures, and of where to look first.
  */
-export function trappedBar(from: Trapped, waterC: number, pipeC: number, near = from.bar): number {
+export function trap(from: Trapped): (waterC: number, pipeC: number, near?: number) => number {
   const mass = (waterDensity(from.waterC) * (1 - from.air)) / (1 - waterSqueeze(from.waterC) * from.bar)
-  const perMass = mass / waterDensity(waterC)
-  const squeeze = waterSqueeze(waterC)
-  const air = from.air * (from.bar + ATMOSPHERE_BAR_ABS) * ((waterC + KELVIN) / (from.waterC + KELVIN))
-  const bore = 1 + from.growthPerK * (pipeC - from.pipeC)
-  let bar = near
-  for (let i = 0; i < 12; i++) {
-    const abs = Math.max(bar + ATMOSPHERE_BAR_ABS, 0.02)
-    const over = perMass * (1 - squeeze * bar) + air / abs - bore - from.stretchPerBar * (bar - from.bar)
-    const slope = perMass * squeeze + air / abs ** 2 + from.stretchPerBar
-    const step = over / slope
-    // Towards vacuum the air's curve is steep: no step takes more than half of what is left.
-    bar += Math.max(step, -(abs - 0.02) / 2)
-    if (Math.abs(step) < 1e-9) break
+  const airHeld = (from.air * (from.bar + ATMOSPHERE_BAR_ABS)) / (from.waterC + KELVIN)
+  return (waterC, pipeC, near = from.bar) => {
+    const perMass = mass / waterDensity(waterC)
+    const squeeze = waterSqueeze(waterC)
+    const air = airHeld * (waterC + KELVIN)
+    const bore = 1 + from.growthPerK * (pipeC - from.pipeC)
+    let bar = near
+    for (let i = 0; i < 12; i++) {
+      const abs = Math.max(bar + ATMOSPHERE_BAR_ABS, 0.02)
+      const over = perMass * (1 - squeeze * bar) + air / abs - bore - from.stretchPerBar * (bar - from.bar)
+      const slope = perMass * squeeze + air / abs ** 2 + from.stretchPerBar
+      const step = over / slope
+      // Towards vacuum the air's curve is steep: no step takes more than half of what is left.
+      bar += Math.max(step, -(abs - 0.02) / 2)
+      if (Math.abs(step) < 1e-7) break
+    }
+    return bar
   }
-  return bar
 }
+export const trappedBar = (from: Trapped, waterC: number, pipeC: number): number => trap(from)(waterC, pipeC)
 
 /** Volume that one bar takes in or gives back, per bar, as a share of the bore: water, air and pipe together. */
 export const givePerBar = (t: Trapped): number =>

@@ -24,6 +24,7 @@ import PlanFigures from './PlanFigures.vue'
 import PressureTape from './PressureTape.vue'
 import Pursue from './Pursue.vue'
 import RunTest from './RunTest.vue'
+import { ruleName } from './rule-names'
 
 const job = useJob()
 const view = useView()
@@ -44,15 +45,6 @@ const VIEWS = [
 ] as const
 type View = (typeof VIEWS)[number][0]
 const shows = ref<View>('gates')
-/** A section that was tested last asks what follows; the others ask what is missing. */
-watch(
-  [() => answer.value?.section.id, () => running.value?.id, () => tests.value[0]?.ended?.atS],
-  () => {
-    const last = tests.value[0]?.ended
-    shows.value = last && (answer.value?.proved || last.verdict === 'lost') ? 'after' : 'gates'
-  },
-  { immediate: true },
-)
 const bar = (b: number): string => fmt.pressure(b, job.reader)
 const runningHead = computed(() => {
   const t = running.value
@@ -97,6 +89,24 @@ const relieve = computed(() => {
   const lastBar = running.value?.readings.at(-1)?.bar ?? a.section.workingBar
   return trappedWarning(job.state, a.section, lastBar, nowC, Math.max(...soon.map((r) => r.value)))
 })
+/** The last test, where nothing was worked on since and it did not hold: that is what is to be said of the section. */
+const unheld = computed(() => {
+  const a = answer.value
+  const t = tests.value[0]
+  if (!a || !t?.ended || t.ended.verdict === 'held') return null
+  const touched = a.joints.some((j) => j.facts.homeAtS === null || j.facts.homeAtS > t.begunAtS)
+  return touched ? null : t
+})
+/** A section that was tested last asks what follows; the others ask what is missing. */
+watch(
+  [() => answer.value?.section.id, () => running.value?.id, () => tests.value[0]?.ended?.atS],
+  () => {
+    const last = tests.value[0]?.ended
+    shows.value =
+      last && (answer.value?.proved || unheld.value?.ended?.verdict === 'lost') ? 'after' : 'gates'
+  },
+  { immediate: true },
+)
 const STATES = ['drained', 'full', 'under pressure', 'under vacuum'] as const
 async function setState(state: string): Promise<void> {
   if (answer.value && state)
@@ -120,6 +130,13 @@ async function setState(state: string): Promise<void> {
         <p class="why">
           {{ running.tester }} tests with {{ running.medium }}, gauge {{ running.gauge || 'not named' }}.
           {{ head }}
+        </p>
+      </div>
+      <div v-else-if="unheld" class="head">
+        <h1>{{ unheld.ended?.note }}</h1>
+        <p class="why">
+          {{ answer.section.tag }}, {{ bar(unheld.bar) }} with {{ unheld.medium }},
+          {{ ruleName(unheld.rule) }}. Find it, mend it, test again: both tests are kept.
         </p>
       </div>
       <template v-else>

@@ -134,6 +134,12 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
 
 <template>
   <div class="after">
+    <p v-if="section.state === 'under pressure' && !answer.proved" class="off">
+      <strong>{{ section.tag }} is still under pressure.</strong>
+      <button type="button" class="button main" @click="done('relieve', 'pressure off')">
+        Pressure is off
+      </button>
+    </p>
     <section v-if="suspects.length" aria-labelledby="first">
       <h2 id="first">Look at these first</h2>
       <ol>
@@ -205,9 +211,11 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
               >Flag: {{ job.t(f) }}</span
             ></span
           >
-          <button type="button" class="button" @click="sign(t)">Sign as {{ session.person?.name }}</button>
-          <button type="button" class="button" @click="certificate(t, 'pdf')">Certificate, PDF</button>
-          <button type="button" class="button" @click="certificate(t, 'json')">JSON</button>
+          <span class="buttons">
+            <button type="button" class="button" @click="sign(t)">Sign as {{ session.person?.name }}</button>
+            <button type="button" class="button" @click="certificate(t, 'pdf')">Certificate, PDF</button>
+            <button type="button" class="button" @click="certificate(t, 'json')">JSON</button>
+          </span>
         </li>
       </ul>
     </section>
@@ -247,6 +255,18 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
 .flag {
   color: var(--stop);
   font-weight: 600;
+}
+.off {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+  margin: 0;
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
 }
 .cover {
   font-size: 18px;

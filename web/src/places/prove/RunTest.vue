@@ -197,6 +197,16 @@ async function end(): Promise<void> {
   border-width: 3px;
   font-weight: 700;
 }
+/* What stops the test lies at the thumb, above the dock and the places. */
+@media (max-width: 720px) {
+  .stops {
+    position: sticky;
+    bottom: 132px;
+    z-index: 1;
+    padding: 6px 0;
+    background: var(--paper);
+  }
+}
 .right {
   text-align: right !important;
 }

@@ -7,7 +7,7 @@ import { SVGRenderer } from 'echarts/renderers'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
-import { hhmm } from '../../when'
+import { hhmm, hhmmss } from '../../when'
 import { thinned } from './thin'
 
 /** Pressure as read, pressure had the temperature stayed, and the temperature, over the test. */
@@ -17,6 +17,8 @@ const job = useJob()
 const prefs = usePrefs()
 const box = ref<HTMLElement>()
 let chart: ECharts | undefined
+const SHORT_S = 1200
+const LEAST_SPAN = 2
 const inch = computed(() => job.reader.units === 'inch')
 const bar = (b: number): number => Number((inch.value ? barToPsi(b) : b).toFixed(4))
 const firstS = computed(() => props.test.readings[0]?.atS ?? props.test.begunAtS)
@@ -61,6 +63,9 @@ function draw(): void {
     itemStyle: { color: ink },
     lineStyle: { color: ink, width, type },
   })
+  const lastS = Math.max(holdFrom.value + props.test.holdS, props.test.readings.at(-1)?.atS ?? 0)
+  // A short test is read to the second.
+  const clockText = lastS - firstS.value < SHORT_S ? hhmmss : hhmm
   const limit = bar(
     (props.test.readings.find((r) => r.atS >= holdFrom.value)?.bar ?? props.test.bar) -
       props.test.allowedDropBar,
@@ -77,12 +82,9 @@ function draw(): void {
       grid: { left: 56, right: 56, top: 30, bottom: 30 },
       xAxis: {
         type: 'time',
-        axisLabel: { ...text, formatter: (ms: number) => hhmm(ms / 1000, zone), hideOverlap: true },
+        axisLabel: { ...text, formatter: (ms: number) => clockText(ms / 1000, zone), hideOverlap: true },
         axisLine: { lineStyle: { color: ink } },
-        max: Math.max(
-          (holdFrom.value + props.test.holdS) * 1000,
-          (props.test.readings.at(-1)?.atS ?? 0) * 1000,
-        ),
+        max: lastS * 1000,
       },
       yAxis: [
         {
@@ -91,7 +93,17 @@ function draw(): void {
           nameTextStyle: text,
           splitLine: { lineStyle: { color: color('--line') } },
         },
-        { ...y, name: inch.value ? '°F' : '°C', nameTextStyle: text, splitLine: { show: false } },
+        {
+          ...y,
+          name: inch.value ? '°F' : '°C',
+          // A hundredth of a degree is no swing: the scale spans two degrees at least.
+          min: (v: { min: number; max: number }) =>
+            Math.floor((v.min + v.max) / 2 - Math.max(LEAST_SPAN / 2, (v.max - v.min) * 0.6)),
+          max: (v: { min: number; max: number }) =>
+            Math.ceil((v.min + v.max) / 2 + Math.max(LEAST_SPAN / 2, (v.max - v.min) * 0.6)),
+          nameTextStyle: text,
+          splitLine: { show: false },
+        },
       ],
       series: [
         {
@@ -150,6 +162,11 @@ figure {
 }
 .chart {
   height: 270px;
+}
+@media (max-width: 720px) {
+  .chart {
+    height: 210px;
+  }
 }
 figcaption {
   color: var(--soft);
