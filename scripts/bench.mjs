@@ -6,7 +6,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone; both write nothing. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests; none of these writes. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -41,6 +41,15 @@ async function main() {
     if (!r.ok) throw new Error(r.out)
     const { what, measured, target } = JSON.parse(r.out.split('\n').find((line) => line.startsWith('{')))
     row(what, measured, target)
+  }
+  if (!only || only === 'prove') {
+    const r = run(process.execPath, [bundled('bench-prove')])
+    if (!r.ok) throw new Error(r.out)
+    for (const line of r.out.split('\n').filter((l) => l.startsWith('{'))) {
+      const { what, measured, target } = JSON.parse(line)
+      row(what, measured, target)
+    }
+    if (only) return
   }
   for (const part of only === 'server' ? [] : only === 'waits' ? ['retime'] : ['fold', 'ladder', 'retime']) {
     const results = [1, 2, 3, 4, 5].map(() => {

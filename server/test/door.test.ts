@@ -21,6 +21,7 @@ describe('the calculation door', () => {
       'compression',
       'cure',
       'cut-length',
+      'derating',
       'dew-point',
       'dual-containment',
       'flare',
@@ -35,7 +36,11 @@ describe('the calculation door', () => {
       'solder',
       'solvent-setup',
       'star-order',
+      'static-head',
       'stock-plan',
+      'stored-energy',
+      'test-plan',
+      'test-verdict',
       'tin-date',
     ])
     for (const c of list) {

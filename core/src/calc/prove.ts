@@ -71,7 +71,7 @@ export const derating = calculation({
   sources: ['astm-d1785-rating', 'astm-d1785-derate', 'astm-f441-derate', 'iso-1452-2', 'half-when-threaded'],
   example: {
     input: { material: 'pvc', size: 'NPS 2', schedule: '80', temperatureC: 40, threaded: true },
-    result: { ratingBar: 7.032652438878876, factor: 0.255 },
+    result: { ratingBar: 7.032652439041875, factor: 0.255 },
   },
   compute(
     i: {
@@ -120,7 +120,7 @@ export const storedEnergyCalc = calculation({
   sources: ['asme-pcc-2'],
   example: {
     input: { volumeM3: 1, testBar: 10, medium: 'air' },
-    result: { energyJ: 1362952.5424246243, tntKg: 0.3194229414, distanceM: 30 },
+    result: { energyJ: 1361750.2933984236, tntKg: 0.31914127600199294, distanceM: 30 },
   },
   compute(i: { volumeM3: number; testBar: number }, w) {
     const e = storedEnergy(i.volumeM3, i.testBar)
