@@ -29,7 +29,6 @@ const VIEWS = [
   ['wait-night', 'wait', DESK, 'night'],
   ['wait-phone', 'wait', PHONE, 'day'],
   ['site', 'site', DESK, 'day'],
-  ['backward', 'wait?backward', DESK, 'day'],
   ['prove', 'prove', DESK, 'day'],
   ['hand-over', 'hand-over', DESK, 'day'],
   ['handbook', 'handbook?q=2 in sch 80 cure 45 F', DESK, 'day'],
@@ -89,13 +88,6 @@ async function main() {
     if (where === 'bars') {
       await page.getByRole('button', { name: 'Lay out on bars' }).click()
       await page.getByRole('button', { name: 'Plan again' }).waitFor()
-    }
-    if (where.endsWith('backward')) {
-      await page.getByRole('button', { name: 'Backward…' }).click()
-      await page.getByLabel('Test on').fill(new Date(Date.now() + 4 * 86400_000).toISOString().slice(0, 10))
-      await page.getByLabel('Minutes a joint').fill('20')
-      await page.getByLabel('Start at').fill('15:00')
-      await page.waitForTimeout(300)
     }
     await page.screenshot({ path: path.join(o.out, `${name}.png`) })
     await page.close()

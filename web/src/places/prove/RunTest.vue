@@ -197,14 +197,11 @@ async function end(): Promise<void> {
   border-width: 3px;
   font-weight: 700;
 }
-/* What stops the test lies at the thumb, above the dock and the places. */
+/* The sentence first, then the chart: what stops the test comes to lie at the thumb. */
 @media (max-width: 720px) {
-  .stops {
-    position: sticky;
-    bottom: 132px;
-    z-index: 1;
-    padding: 6px 0;
-    background: var(--paper);
+  .now,
+  .says {
+    order: -1;
   }
 }
 .right {

@@ -165,7 +165,7 @@ figure {
 }
 @media (max-width: 720px) {
   .chart {
-    height: 210px;
+    height: 180px;
   }
 }
 figcaption {

@@ -191,29 +191,35 @@ const at = (d: Device): string =>
           ><input v-model="modbus.on" type="checkbox" /> the server reads it over Modbus TCP</label
         >
         <template v-if="modbus.on">
-          <ElInput v-model="modbus.host" size="large" aria-label="Host" placeholder="host" />
-          <ElInput v-model="modbus.port" size="large" inputmode="numeric" aria-label="Port" />
-          <ElInput v-model="modbus.unit" size="large" inputmode="numeric" aria-label="Unit" />
-          <ElInput
-            v-model="modbus.register"
-            size="large"
-            inputmode="numeric"
-            aria-label="Register of the pressure"
-          />
-          <ElSelect v-model="modbus.type" size="large" aria-label="Type of the register">
-            <ElOption
-              v-for="k in ['float32', 'int16', 'uint16', 'int32', 'uint32']"
-              :key="k"
-              :value="k"
-              :label="k"
-            />
-          </ElSelect>
-          <ElInput
-            v-model="modbus.scale"
-            size="large"
-            inputmode="decimal"
-            aria-label="Times this makes it bar"
-          />
+          <label>Host<ElInput v-model="modbus.host" size="large" aria-label="Host" /></label>
+          <label
+            >Port<ElInput v-model="modbus.port" size="large" inputmode="numeric" aria-label="Port"
+          /></label>
+          <label
+            >Unit<ElInput v-model="modbus.unit" size="large" inputmode="numeric" aria-label="Unit"
+          /></label>
+          <label
+            >Register of the pressure<ElInput
+              v-model="modbus.register"
+              size="large"
+              inputmode="numeric"
+              aria-label="Register of the pressure"
+          /></label>
+          <label
+            >Type<ElSelect v-model="modbus.type" size="large" aria-label="Type of the register">
+              <ElOption
+                v-for="k in ['float32', 'int16', 'uint16', 'int32', 'uint32']"
+                :key="k"
+                :value="k"
+                :label="k" /></ElSelect
+          ></label>
+          <label
+            >Times this it is bar<ElInput
+              v-model="modbus.scale"
+              size="large"
+              inputmode="decimal"
+              aria-label="Times this it is bar"
+          /></label>
           <label class="check"><input v-model="modbus.low" type="checkbox" /> low word first</label>
         </template>
       </template>
@@ -242,6 +248,11 @@ li {
   grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
   gap: 8px;
   margin-top: 10px;
+}
+.form label:not(.check) {
+  display: flex;
+  flex-direction: column;
+  font-weight: 600;
 }
 .check {
   display: flex;

@@ -1,0 +1,81 @@
+import { type Expected, type Lacking, expectedCourse } from './expected.js'
+import { type LineFit, fitLine } from './fit.js'
+import type { Points, TestSeries } from './series.js'
+
+/** Nobody said how much air is shut in: each of these is tried, per cent of the bore, with its weight beforehand. */
+const AIRS: readonly (readonly [pct: number, weight: number])[] = [
+  [0, 0.24],
+  [0.05, 0.1],
+  [0.1, 0.1],
+  [0.2, 0.12],
+  [0.4, 0.12],
+  [0.8, 0.12],
+  [1.5, 0.1],
+  [3, 0.1],
+]
+const APART_S = 2400
+/** An amount of air that is less likely than this is ruled out. */
+const LIKELY = 0.005
+/** However well they fit, readings narrow what was not known before to no less than this share. */
+export const NARROWS_TO = 0.33
+export interface Tried {
+  known: Expected
+  /** The same from the hold on. */
+  expected: Expected
+  fit: LineFit
+  weight: number
+}
+/** Fits the readings with each amount of air that may be in, and weighs them by how well they explain what was read. */
+export function weigh(
+  s: TestSeries,
+  points: Points,
+  from: number,
+):
+  | { best: Tried; meanSlope: number; reach: number; likely: Tried[]; airPct: number }
+  | { lacking: Lacking }
+  | null {
+  const tS = points.tS.slice(from)
+  const bar = points.bar.slice(from)
+  const leastSd = Math.max(s.resolutionBar / Math.sqrt(12), 1e-6) / Math.sqrt(points.each > 4 ? 4 : 1)
+  const airs = s.medium === 'water' && s.airPct === null ? AIRS : [[s.airPct ?? 0, 1] as const]
+  const tried: Tried[] = []
+  for (const [pct, weight] of airs) {
+    const known = expectedCourse(s, points, from, pct)
+    if ('lacking' in known) return known
+    const expected = cut(known, from)
+    const kept = bar.map((b, i) => b - (expected.bar[i] as number))
+    const fit = fitLine(
+      tS,
+      kept,
+      expected.directions.map((d) => d.bar),
+      leastSd,
+    )
+    if (!fit) return null
+    // What temperatures tell is smoothed over some time: only so many stretches speak for themselves.
+    const apart = Math.max(3, ((tS.at(-1) as number) - (tS[0] as number)) / APART_S) / tS.length
+    tried.push({ known, expected, fit, weight: Math.log(weight) + fit.evidence * Math.min(1, apart) })
+  }
+  const top = Math.max(...tried.map((t) => t.weight))
+  let sum = 0
+  for (const t of tried) sum += t.weight = Math.exp(t.weight - top)
+  const mean = (of: (t: Tried) => number): number => tried.reduce((a, t) => a + (t.weight / sum) * of(t), 0)
+  const meanSlope = mean((t) => t.fit.slope)
+  const likely = tried.filter((t) => t.weight / sum >= LIKELY)
+  const best = tried.reduce((a, b) => (b.weight > a.weight ? b : a))
+  // The doubt is lopsided: it reaches to the farthest amount of air that is not ruled out, and to the end of its own.
+  const end = (t: Tried): number => Math.abs(t.fit.slope - meanSlope) + 2 * t.fit.slopeSd
+  const reach = Math.max(...likely.map(end)) - (likely.length > 1 ? 2 * best.fit.slopeSd : end(best))
+  return {
+    best,
+    meanSlope,
+    reach,
+    likely,
+    airPct: mean((t) => t.known.airPct),
+  }
+}
+
+const cut = (e: Expected, from: number): Expected => ({
+  ...e,
+  bar: e.bar.slice(from),
+  directions: e.directions.map((d) => ({ ...d, bar: d.bar.slice(from) })),
+})
