@@ -10,12 +10,14 @@ import {
   isHardStop,
   leftStops,
   limitsOf,
+  litresToRaise,
   liveSection,
   logTable,
   lookFirst,
   mayCover,
   readLog,
   sectionAnswer,
+  steadyFromS,
   stopsForTest,
   trappedWarning,
 } from '../src/index.js'
@@ -93,6 +95,8 @@ describe('what a section holds and may take', () => {
     expect(metres).toBeGreaterThan(1.5)
     expect(metres).toBeLessThan(2.2)
     expect(c).toMatchObject({ materials: ['pvc-u'], unknown: 0, narrowestBoreMm: 57 })
+    // d63 x 3 PVC-U gives some 6e-4 a bar, water 0.5e-4: at 9 bar about 6 parts in a thousand of it.
+    expect((litresToRaise(sectionIn(log), c) ?? 0) / c.litres).toBeCloseTo(0.006, 3)
     // 0.3 m/s through 57 mm: 46 l a minute.
     expect(fillOf(c)?.litresPerMin).toBeCloseTo(45.9, 0)
   })
@@ -260,6 +264,19 @@ describe('after a test', () => {
     log.put('hold-answered', { holdId: 'h', answer: 'go on' }, { atS: T0 + 2 * H })
     expect(cover().may).toBe(true)
     expect(mayCover(foldJob(log.events), sectionIn(log), false).may).toBe(false)
+  })
+})
+
+describe('steady', () => {
+  const test = { holdS: 3600, allowedDropBar: 0.2, resolutionBar: 0.002 }
+  const course = (settleS: number) =>
+    Array.from({ length: 120 }, (_, i) => ({ tS: i * 30, bar: 9 + 0.6 * Math.exp((-i * 30) / settleS) }))
+  it('is found once what settled is over, at once where nothing settles, and not while it settles', () => {
+    const found = steadyFromS(course(240), test) ?? NaN
+    expect(found).toBeGreaterThan(600)
+    expect(found).toBeLessThan(2000)
+    expect(steadyFromS(course(1e-3).slice(1), test)).toBeLessThan(60)
+    expect(steadyFromS(course(4000), { ...test, allowedDropBar: 0.05 })).toBeNull()
   })
 })
 

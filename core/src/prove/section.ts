@@ -5,6 +5,8 @@ import { wallMm } from '../sizes/walls.js'
 import { jointPlaces } from '../joint/lookup.js'
 import type { JobState, Section, SectionPlan } from '../joint/state.js'
 import { atEnds, headBar } from './head.js'
+import { stretchPerBar, stuffOf } from './physics/pipe.js'
+import { waterSqueeze } from './physics/water.js'
 import { deratingFactor } from './rating.js'
 import type { TestSeries } from './series.js'
 
@@ -183,6 +185,29 @@ export function fillOf(c: Contents): { litresPerMin: number; minutes: number } |
   if (c.narrowestBoreMm === null || c.litres <= 0) return null
   const litresPerMin = (Math.PI / 4) * (c.narrowestBoreMm / 100) ** 2 * (FILL_M_S * 10) * 60
   return { litresPerMin, minutes: c.litres / litresPerMin }
+}
+
+/** Of the water when nobody said: it hardly matters for how far water is squeezed. */
+const USUAL_C = 15
+/**
+ * Litres to pump in from full to the test pressure when no air is shut in; each litre more is air. Null until pipe and
+ * volume are known. Source: `ours-trapped-water`.
+ */
+export function litresToRaise(section: Section, c: Contents): number | null {
+  const plan = planOf(section)
+  const [first] = c.runs
+  const stuff = first ? stuffOf(first.material) : null
+  if (
+    !first ||
+    !stuff ||
+    first.odMm === null ||
+    first.wallMm === null ||
+    c.unknown ||
+    plan.medium !== 'water'
+  )
+    return null
+  const stretch = stretchPerBar(stuff, first.odMm, first.wallMm, plan.axial ?? 'free')
+  return c.litres * (waterSqueeze(plan.temperatureC ?? USUAL_C) + stretch) * section.testBar
 }
 
 /** Sections that are live with this one: those behind the same valve. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type SectionAnswer, fmt, planOf, say } from '@jugalis/core'
+import { type SectionAnswer, fmt, litresToRaise, planOf, say } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import PlanSheet from './PlanSheet.vue'
@@ -44,6 +44,12 @@ const rows = computed(() => {
     out.push([
       'Fill',
       `no faster than ${litres(filling.value.litresPerMin)} a minute: ${fmt.number(filling.value.minutes, filling.value.minutes < 10 ? 1 : 0)} min, vents open at the high points`,
+    ])
+  const raise = litresToRaise(s, c)
+  if (raise !== null)
+    out.push([
+      'Raise',
+      `${fmt.number(raise, 2)} l from full to the test pressure; each litre more is air shut in`,
     ])
   if (rule.value?.reliefBar) out.push(['Relief valve', `set at most to ${fine(rule.value.reliefBar)}`])
   if (rule.value?.testMinBar)

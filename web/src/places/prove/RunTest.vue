@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type TestRun, fmt, judgeRun, saysOf, seriesOf } from '@jugalis/core'
+import { type TestRun, correctedCourse, fmt, judgeRun, saysOf, seriesOf, steadyFromS } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -22,6 +22,15 @@ const zone = computed(() => job.state.job.zone)
 const series = computed(() => seriesOf(job.state, props.test))
 const judgement = computed(() => judgeRun(job.state, props.test))
 const says = computed(() => saysOf(judgement.value, props.test))
+const steadyS = computed(() => steadyFromS(correctedCourse(series.value, judgement.value), props.test))
+/** Steady since, with the first reading's clock. */
+const steady = computed(() =>
+  judgement.value.course === null
+    ? ''
+    : steadyS.value === null
+      ? 'Not steady yet.'
+      : `Steady since ${hhmmss((props.test.readings[0]?.atS ?? 0) + steadyS.value, zone.value)}.`,
+)
 const last = computed(() => props.test.readings.at(-1) ?? null)
 const holdEndsS = computed(
   () => (props.test.readings[0]?.atS ?? props.test.begunAtS) + props.test.stabiliseS + props.test.holdS,
@@ -84,6 +93,7 @@ async function end(): Promise<void> {
     <TestChart v-if="test.readings.length" :test="test" :series="series" :judgement="judgement" />
     <p class="says" role="status">
       {{ test.leaks.length ? 'Lost: a leak was seen.' : job.t(says) }}
+      {{ steady }}
       <template v-if="judgement.moreTimeS">
         {{ fmt.duration(judgement.moreTimeS) }} more would settle it.
       </template>
