@@ -49,7 +49,7 @@ const rows = computed(() => {
   if (raise !== null)
     out.push([
       'Raise',
-      `${fmt.number(raise, 2)} l from full to the test pressure; each litre more is air shut in`,
+      `${fmt.number(raise, 2)} l from full to the test pressure; what goes in beyond that tells of air shut in`,
     ])
   if (rule.value?.reliefBar) out.push(['Relief valve', `set at most to ${fine(rule.value.reliefBar)}`])
   if (rule.value?.testMinBar)
