@@ -244,7 +244,7 @@ test('plastic that gives way: inconclusive, and what would settle it', async ({ 
 
 test('air on steel: the low look first, refused above the weakest part, then held', async ({ page }) => {
   await signIn(page)
-  const { job, section } = await ready(page, {
+  const { job, section, joints } = await ready(page, {
     method: 'press',
     material: 'carbon-steel',
     size: 'd54',
@@ -279,6 +279,10 @@ test('air on steel: the low look first, refused above the weakest part, then hel
   // While it is under pressure nobody works on it, nor on what lies behind the same valve.
   await write(page, job, [{ kind: 'section-state', data: { sectionId: section, state: 'under pressure' } }])
   await expect(page.getByLabel('The section is')).toHaveValue('under pressure')
+  await page.goto(`/job/${job}/make/${joints[0]}`)
+  await expect(page.getByRole('alert')).toContainText(
+    'T1-A is under pressure. Nothing is cut or opened there.',
+  )
 })
 
 test('plan, parts, tags: the weakest part rules, heights count', async ({ page }) => {

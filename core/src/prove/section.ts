@@ -217,6 +217,8 @@ export const behindSameValve = (state: JobState, section: Section): Section[] =>
     ? []
     : [...state.sections.values()].filter((s) => s.id !== section.id && planOf(s).valve === valve)
 }
+/** What nobody sets aside where work begins: the section, or one behind the same valve, is live. */
+export const neverSetAside = (code: string): boolean => code === 'section-live'
 const LIVE: ReadonlySet<string> = new Set(['under pressure', 'under vacuum'])
 /** The section that makes work on a joint dangerous: its own or one behind the same valve, under pressure or vacuum. */
 export function liveSection(state: JobState, jointId: string): { section: Section; own: boolean } | null {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Finding, type JointFacts, type Need, type Tool, fmt } from '@jugalis/core'
+import { type Finding, type JointFacts, type Need, type Tool, fmt, neverSetAside } from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
@@ -111,7 +111,12 @@ function openTool(tool: Tool | null): void {
       <button v-if="permitMissing" type="button" class="button" @click="sheet = 'permit'">
         Hot-work permit…
       </button>
-      <button v-if="stops.length" type="button" class="button stop" @click="emit('override')">
+      <button
+        v-if="stops.some((s) => !neverSetAside(s.code))"
+        type="button"
+        class="button stop"
+        @click="emit('override')"
+      >
         Go on with a reason…
       </button>
       <template v-if="!brief && (tins.length || takesTools)">

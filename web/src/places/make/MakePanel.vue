@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { type Clock, type Done, type Finding, type JointFacts, type Step, fmt } from '@jugalis/core'
+import {
+  type Clock,
+  type Done,
+  type Finding,
+  type JointFacts,
+  type Step,
+  fmt,
+  liveSection,
+  neverSetAside,
+} from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import JointGlyph from '../../tapes/JointGlyph.vue'
@@ -44,6 +53,8 @@ const findings = computed<readonly Finding[]>(() =>
     (f) => !overrides.value.includes(f.code),
   ),
 )
+/** Nothing is cut or opened under pressure, nor behind the same valve. */
+const live = computed(() => liveSection(job.state, props.facts.id))
 const stops = computed(() => findings.value.filter((f) => f.level === 'stop'))
 /** Only the step that begins the wet work is held up; what is already running must go on. */
 const held = computed(
@@ -212,6 +223,14 @@ const recordNotes = computed(() =>
     <button v-if="torque" type="button" class="button said" @click="readings[torque.key] = torque.value">
       {{ torque.said.tool }} says {{ torque.value }} Nm: take it
     </button>
+    <p v-if="live" class="refusal" role="alert">
+      {{
+        job.t({
+          code: live.own ? 'work-live' : 'work-live-near',
+          params: { section: live.section.tag, state: live.section.state },
+        })
+      }}
+    </p>
     <ActionArea
       ref="area"
       :facts="facts"
@@ -251,7 +270,7 @@ const recordNotes = computed(() =>
     />
     <OverrideSheet
       v-if="sheet === 'override'"
-      :stops="stops"
+      :stops="stops.filter((f) => !neverSetAside(f.code))"
       @close="sheet = null"
       @override="(codes: string[]) => (overrides = [...overrides, ...codes])"
     />

@@ -5,6 +5,7 @@ import {
   type Step,
   type StepException,
   newestChart,
+  liveSection,
 } from '@jugalis/core'
 import { useJob } from '../../stores/job'
 
@@ -115,6 +116,8 @@ export function useWrites(o: Options) {
   }
   const again = (s: Step): Promise<void> => done(s, { again: true }, `${o.facts().tag}: ${job.t(s.action)}.`)
   async function cutOut(reason: string): Promise<void> {
+    // Whatever asks for it: first the pressure comes off. The screen says so.
+    if (liveSection(job.state, o.facts().id)) return
     await job.write(
       [{ kind: 'cut-out', jointId: o.facts().id, data: { life: o.facts().life?.no ?? 1, reason } }],
       `${o.facts().tag} is cut out. Both lives stay in the log.`,
