@@ -1,158 +1,13 @@
-import { randomUUID } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
-import { type Page, expect, test } from '@playwright/test'
-import { PHONE, eventsOf, madeLongAgo, noViolations, readings, signIn, write } from './help'
+import { expect, test } from '@playwright/test'
+import { PHONE, eventsOf, noViolations, signIn, write } from './help'
+import { begin, ends, ready } from './prove-help'
 
 test.setTimeout(180_000)
 
-const GATES = ['supports', 'vents', 'isolated', 'gauge', 'people']
-interface Wanted {
-  method: string
-  material: string
-  size: string
-  medium: 'water' | 'air'
-  testBar: number
-  allowedDropBar: number
-  holdS: number
-  standIn: string
-}
-const pressed = (jointId: string): Parameters<typeof write>[2] =>
-  (
-    [
-      ['insert', {}],
-      ['press', {}],
-      ['look', { indicator: 'gone', edge: 'at-edge' }],
-    ] as const
-  ).map(([step, reads], i) => ({
-    kind: 'step-done',
-    v: 2,
-    jointId,
-    agoS: 7200 - i * 60,
-    data: { life: 1, step, readings: reads, shown: [] },
-  }))
-
-/** A line of two joints, made and judged, with every gate closed and a stand-in logger on it. */
-async function ready(page: Page, w: Wanted): Promise<{ job: string; section: string; joints: string[] }> {
-  const [job, lineId, placeId, section] = [randomUUID(), randomUUID(), randomUUID(), randomUUID()]
-  const joints = [randomUUID(), randomUUID()]
-  await page.request.post('/api/jobs', { data: { jobId: job, name: `Test ${w.standIn}` } })
-  await write(page, job, [
-    { kind: 'job-set', data: { name: `Test ${w.standIn}`, zone: 'UTC', school: 'metric' }, agoS: 90_000 },
-    { kind: 'place-set', data: { placeId, name: 'Hall' }, agoS: 90_000 },
-    {
-      kind: 'line-set',
-      agoS: 90_000,
-      data: {
-        lineId,
-        tag: 'T1',
-        name: 'T1',
-        method: w.method,
-        material: w.material,
-        school: 'metric',
-        placeId,
-        ratingBar: 16,
-      },
-    },
-    {
-      kind: 'items-put',
-      agoS: 89_000,
-      data: {
-        lineId,
-        items: [
-          {
-            itemId: randomUUID(),
-            item: { type: 'fitting', tag: 'T1/F01', size: w.size, fitting: 'elbow 90' },
-          },
-          {
-            itemId: randomUUID(),
-            item: {
-              type: 'piece',
-              tag: 'T1/P01',
-              size: w.size,
-              measure: 'end-end',
-              measuredMm: 30_000,
-              jointA: joints[0],
-              jointB: joints[1],
-              tagA: 'T1-01',
-              tagB: 'T1-02',
-            },
-          },
-          {
-            itemId: randomUUID(),
-            item: { type: 'fitting', tag: 'T1/F02', size: w.size, fitting: 'elbow 90' },
-          },
-        ],
-      },
-    },
-    ...readings(placeId, 30, 15),
-    ...joints.flatMap((j): Parameters<typeof write>[2] =>
-      w.method === 'press' ? pressed(j) : madeLongAgo(j, 26),
-    ),
-    {
-      kind: 'section-set',
-      data: {
-        sectionId: section,
-        tag: 'T1-A',
-        jointIds: joints,
-        workingBar: 6,
-        testBar: w.testBar,
-        holdS: w.holdS,
-        allowedDropBar: w.allowedDropBar,
-      },
-    },
-    {
-      kind: 'section-plan',
-      data: {
-        sectionId: section,
-        rule: 'custom',
-        medium: w.medium,
-        axial: 'free',
-        gaugeM: 1,
-        lowM: 0,
-        highM: 3,
-      },
-    },
-    { kind: 'section-state', data: { sectionId: section, state: 'full' } },
-    ...GATES.map((gate) => ({
-      kind: 'gate',
-      data: { sectionId: section, gate, done: true, how: 'looked at' },
-    })),
-  ])
-  const r = await page.request.post(`/api/jobs/${job}/devices`, {
-    data: { name: 'Logger 1', kind: 'pressure-logger', sectionId: section, standIn: w.standIn },
-  })
-  expect(r.status()).toBe(201)
-  return { job, section, joints }
-}
-async function begin(page: Page, job: string): Promise<void> {
-  await page.goto(`/job/${job}/prove`)
-  await page
-    .getByRole('button', { name: 'Gates' })
-    .or(page.getByRole('radio', { name: 'Gates' }))
-    .click()
-  await page.getByLabel('Gauge', { exact: true }).fill('G-1')
-  await page.getByLabel('Gauge reads to, bar').fill('0.0062')
-  await page.getByLabel('Time to settle, min').fill('0')
-  await page.getByRole('radio', { name: 'inside the pipe' }).click()
-  await page.getByRole('button', { name: 'More of the gauge…' }).click()
-  await page.getByLabel('May drift, bar').fill('0.002')
-  await page.getByRole('button', { name: 'Pressure is on: begin' }).click()
-  await expect(page.getByRole('button', { name: 'I see a leak' })).toBeVisible()
-}
-const ends = (page: Page, verdict: string) => page.getByRole('button', { name: `End the test: ${verdict}` })
-
 test('water that holds: live from the logger, verdict, after-steps, cover, certificate', async ({ page }) => {
   await signIn(page)
-  const { job, section } = await ready(page, {
-    method: 'solvent-cement',
-    material: 'pvc-u',
-    size: 'd63',
-    medium: 'water',
-    testBar: 9,
-    allowedDropBar: 0.5,
-    holdS: 20,
-    standIn: 'well',
-  })
+  const { job, section } = await ready(page)
   await begin(page, job)
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/9 bar held .* of 20 s/)
   await expect(page.getByRole('img', { name: 'Pressure and temperature over the test' })).toBeVisible()
@@ -204,16 +59,7 @@ test('water that holds: live from the logger, verdict, after-steps, cover, certi
 
 test('water that leaks: lost, with a rate and where to look first', async ({ page }) => {
   await signIn(page)
-  const { job } = await ready(page, {
-    method: 'solvent-cement',
-    material: 'pvc-u',
-    size: 'd63',
-    medium: 'water',
-    testBar: 9,
-    allowedDropBar: 0.5,
-    holdS: 20,
-    standIn: 'leak',
-  })
+  const { job } = await ready(page, { standIn: 'leak' })
   await begin(page, job)
   await expect(ends(page, 'lost')).toBeVisible({ timeout: 60_000 })
   await expect(page.getByText(/About .* l an hour/)).toBeVisible()
@@ -224,16 +70,7 @@ test('water that leaks: lost, with a rate and where to look first', async ({ pag
 
 test('plastic that gives way: inconclusive, and what would settle it', async ({ page }) => {
   await signIn(page)
-  const { job } = await ready(page, {
-    method: 'solvent-cement',
-    material: 'pvc-u',
-    size: 'd63',
-    medium: 'water',
-    testBar: 9,
-    allowedDropBar: 0.02,
-    holdS: 20,
-    standIn: 'well',
-  })
+  const { job } = await ready(page, { allowedDropBar: 0.02 })
   await begin(page, job)
   await expect(page.getByText(/Inconclusive: the pipe itself still gives way/)).toBeVisible({
     timeout: 60_000,
@@ -251,8 +88,6 @@ test('air on steel: the low look first, refused above the weakest part, then hel
     medium: 'air',
     testBar: 3,
     allowedDropBar: 0.1,
-    holdS: 20,
-    standIn: 'well',
   })
   // The low look comes first; a named tester may set it aside, with a reason that is kept.
   await page.goto(`/job/${job}/prove`)
@@ -287,16 +122,7 @@ test('air on steel: the low look first, refused above the weakest part, then hel
 
 test('plan, parts, tags: the weakest part rules, heights count', async ({ page }) => {
   await signIn(page)
-  const { job } = await ready(page, {
-    method: 'solvent-cement',
-    material: 'pvc-u',
-    size: 'd63',
-    medium: 'water',
-    testBar: 9,
-    allowedDropBar: 0.5,
-    holdS: 20,
-    standIn: 'well',
-  })
+  const { job } = await ready(page)
   await page.goto(`/job/${job}/prove`)
   await page.getByRole('radio', { name: 'Plan' }).click()
   await page.getByRole('button', { name: 'Change the plan…' }).click()
@@ -327,16 +153,7 @@ test('plan, parts, tags: the weakest part rules, heights count', async ({ page }
 
 test('a file of a logger: columns, units, faults by line', async ({ page }) => {
   await signIn(page)
-  const { job } = await ready(page, {
-    method: 'solvent-cement',
-    material: 'pvc-u',
-    size: 'd63',
-    medium: 'water',
-    testBar: 9,
-    allowedDropBar: 0.5,
-    holdS: 1200,
-    standIn: 'gaps',
-  })
+  const { job } = await ready(page, { holdS: 1200, standIn: 'gaps' })
   await begin(page, job)
   await page.getByRole('button', { name: 'From a file…' }).click()
   const at = (s: number): string =>
