@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { type Page, expect, test } from '@playwright/test'
+import { demo, freePort, stateFolder } from './demo-help'
 import { signIn, write } from './help'
 
 async function newJob(page: Page): Promise<{ job: string; lineId: string; placeId: string }> {
@@ -64,4 +65,33 @@ test('two people on one job see what the other writes within a second; the tabs 
   expect(await within(5000, () => b.locator('.grid-space').getByText('elbow').first().isVisible())).toBe(true)
   await wren.close()
   await teal.close()
+})
+
+test('a server without notifications tells of what is new all the same', async ({ browser }) => {
+  test.setTimeout(180_000)
+  const { state, gone } = stateFolder()
+  const port = await freePort()
+  try {
+    const d = await demo(state, port, { LIVE: 'poll' })
+    const open = async (login: string): Promise<Page> => {
+      const page = await (await browser.newContext({ baseURL: `http://127.0.0.1:${port}` })).newPage()
+      await signIn(page, login)
+      return page
+    }
+    const [a, b] = [await open('wren'), await open('wren')]
+    const { job } = await newJob(a)
+    await b.goto(`/job/${job}/set-out`)
+    await expect(b.getByLabel('Next fitting or piece')).toBeVisible()
+    await a.goto(`/job/${job}/set-out`)
+    await a.getByLabel('Next fitting or piece').fill('elbow 63')
+    await a.getByLabel('Next fitting or piece').press('Enter')
+    // The server looks every two seconds; by itself a browser would ask after half a minute.
+    expect(await within(8000, () => b.locator('.grid-space').getByText('elbow').first().isVisible())).toBe(
+      true,
+    )
+    d.child.kill('SIGTERM')
+    expect(await d.exited).toBe(0)
+  } finally {
+    gone()
+  }
 })

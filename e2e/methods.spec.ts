@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { type Page, expect, test } from '@playwright/test'
-import { PHONE, demoJob, eventsOf, noViolations, readings, signIn, write } from './help'
+import { PHONE, demoJob, eventsOf, noViolations, signIn, write } from './help'
+import { jobOf } from './make-help'
 
 interface Story {
   method: string
@@ -80,52 +81,15 @@ const STORIES: readonly Story[] = [
 
 async function jobWith(page: Page, s: Story): Promise<{ job: string; joint: string }> {
   await signIn(page)
-  const [job, placeId, lineId, joint] = [randomUUID(), randomUUID(), randomUUID(), randomUUID()]
-  await page.request.post('/api/jobs', { data: { jobId: job, name: s.method } })
-  const set = { name: s.method, zone: 'UTC', school: 'metric', table: 'current', checkOffsetMm: 50 }
-  const line = {
-    lineId,
-    tag: 'M',
-    name: 'M',
-    school: 'metric',
-    placeId,
-    method: s.method,
-    material: s.material,
-  }
-  const piece = {
-    type: 'piece',
-    tag: 'P1',
-    size: s.size,
-    measure: 'end-end',
-    measuredMm: 900,
-    jointA: joint,
-    tagA: 'M-01',
-  }
+  const { job, joints } = await jobOf(page, { ...s, joints: 1, wallC: 24 })
+  const nowS = Date.now() / 1000
   await write(page, job, [
-    { kind: 'job-set', data: set },
-    { kind: 'place-set', data: { placeId, name: 'P' } },
-    { kind: 'line-set', data: { ...line, details: s.details ?? {} } },
-    {
-      kind: 'item-put',
-      data: {
-        lineId,
-        itemId: randomUUID(),
-        item: { type: 'fitting', tag: 'F1', size: s.size, fitting: 'tee' },
-      },
-    },
-    { kind: 'item-put', data: { lineId, itemId: randomUUID(), item: piece } },
-    ...readings(placeId, 2, 24),
     {
       kind: 'permit-set',
-      data: {
-        what: 'hot-work',
-        number: 'HW-1',
-        fromS: Date.now() / 1000 - 60,
-        untilS: Date.now() / 1000 + 7200,
-      },
+      data: { what: 'hot-work', number: 'HW-1', fromS: nowS - 60, untilS: nowS + 7200 },
     },
   ])
-  return { job, joint }
+  return { job, joint: joints[0] as string }
 }
 
 /** Taps of a joint's normal life, opening it included; reading a figure off a drawing is not a tap. */

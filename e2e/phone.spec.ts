@@ -1,67 +1,21 @@
-import { randomUUID } from 'node:crypto'
 import { type Page, expect, test } from '@playwright/test'
-import { PHONE, eventsOf, readings, signIn, write } from './help'
+import { PHONE, eventsOf, signIn, write } from './help'
+import { type Made, jobOf } from './make-help'
 
 /** A job of its own with one line of two joints, ready to be made. */
-async function smallJob(
-  page: Page,
-  school: 'metric' | 'inch' = 'metric',
-): Promise<{ job: string; joints: string[] }> {
+async function smallJob(page: Page, school: 'metric' | 'inch' = 'metric'): Promise<Made> {
   await signIn(page)
-  const job = randomUUID()
-  await page.request.post('/api/jobs', { data: { jobId: job, name: `Phone ${job.slice(0, 4)}` } })
-  const [placeId, lineId, a, b] = [randomUUID(), randomUUID(), randomUUID(), randomUUID()]
-  const size = school === 'inch' ? 'NPS 2' : 'd63'
-  await write(page, job, [
-    {
-      kind: 'job-set',
-      data: {
-        name: 'Phone',
-        zone: 'UTC',
-        school,
-        table: 'current',
-        checkOffsetMm: school === 'inch' ? 50.8 : 50,
-      },
-    },
-    { kind: 'place-set', data: { placeId, name: 'P' } },
-    {
-      kind: 'line-set',
-      data: {
-        lineId,
-        tag: 'Q',
-        name: 'Q',
-        method: 'solvent-cement',
-        material: school === 'inch' ? 'pvc' : 'pvc-u',
-        school,
-        schedule: school === 'inch' ? '80' : null,
-        placeId,
-      },
-    },
-    {
-      kind: 'item-put',
-      data: { lineId, itemId: randomUUID(), item: { type: 'fitting', tag: 'F1', size, fitting: 'tee' } },
-    },
-    {
-      kind: 'item-put',
-      data: {
-        lineId,
-        itemId: randomUUID(),
-        item: {
-          type: 'piece',
-          tag: 'P1',
-          size,
-          measure: 'centre-centre',
-          measuredMm: 900,
-          jointA: a,
-          jointB: b,
-          tagA: 'Q-01',
-          tagB: 'Q-02',
-        },
-      },
-    },
-    ...readings(placeId, 3, 17),
-  ])
-  return { job, joints: [a, b] }
+  const inch = { size: 'NPS 2', material: 'pvc', schedule: '80' }
+  const how = school === 'inch' ? inch : { size: 'd63', material: 'pvc-u' }
+  return jobOf(page, {
+    method: 'solvent-cement',
+    name: 'Phone',
+    tag: 'Q',
+    school,
+    joints: 2,
+    wallC: 17,
+    ...how,
+  })
 }
 
 /** Counts real taps on the way through one joint; the hold is waited out. */

@@ -12,6 +12,7 @@ interface Wanted {
   allowedDropBar: number
   holdS: number
   standIn: string
+  rule: string
 }
 /** Most lines here: PVC-U full of water, at 9 bar for 20 s. */
 const USUAL: Wanted = {
@@ -23,6 +24,7 @@ const USUAL: Wanted = {
   allowedDropBar: 0.5,
   holdS: 20,
   standIn: 'well',
+  rule: 'custom',
 }
 const pressed = (jointId: string): Parameters<typeof write>[2] =>
   (
@@ -116,7 +118,8 @@ export async function ready(
       kind: 'section-plan',
       data: {
         sectionId: section,
-        rule: 'custom',
+        rule: w.rule,
+        designBar: w.testBar / 1.1,
         medium: w.medium,
         axial: 'free',
         gaugeM: 1,
@@ -130,6 +133,8 @@ export async function ready(
       data: { sectionId: section, gate, done: true, how: 'looked at' },
     })),
   ])
+  // Off: what the gauge shows is typed.
+  if (w.standIn === 'off') return { job, section, joints }
   const r = await page.request.post(`/api/jobs/${job}/devices`, {
     data: { name: 'Logger 1', kind: 'pressure-logger', sectionId: section, standIn: w.standIn },
   })

@@ -107,8 +107,9 @@ test('air on steel: the low look first, refused above the weakest part, then hel
   await page.getByRole('button', { name: /with this reason/ }).click()
   await expect(ends(page, 'held')).toBeVisible({ timeout: 60_000 })
   await ends(page, 'held').click()
-  const begun = (await eventsOf(page, job)).find((e) => e.kind === 'test-begun')
-  expect(begun?.data.setAside).toEqual([{ code: 'stop-gate-open', reason: 'looked at every joint by hand' }])
+  await expect
+    .poll(async () => (await eventsOf(page, job)).find((e) => e.kind === 'test-begun')?.data.setAside)
+    .toEqual([{ code: 'stop-gate-open', reason: 'looked at every joint by hand' }])
   await expect(page.getByText('Let the gas out where nobody stands.')).toBeVisible()
 
   // While it is under pressure nobody works on it, nor on what lies behind the same valve.
@@ -118,6 +119,49 @@ test('air on steel: the low look first, refused above the weakest part, then hel
   await expect(page.getByRole('alert')).toContainText(
     'T1-A is under pressure. Nothing is cut or opened there.',
   )
+})
+
+test('a test of several stages: one at a time, each with its pressure, its time and its walk', async ({
+  page,
+}) => {
+  await signIn(page)
+  const { job } = await ready(page, {
+    ...{ method: 'press', material: 'carbon-steel', size: 'd54', medium: 'air', testBar: 3.3 },
+    ...{ allowedDropBar: 0.1, rule: 'b31.3-pneumatic', standIn: 'off' },
+  })
+  await page.goto(`/job/${job}/prove`)
+  await page.getByLabel('Gauge reads to, bar').fill('0.01')
+  await page.getByLabel('Time to settle, min').fill('0')
+  await page.getByRole('button', { name: 'Pressure is on: begin' }).click()
+  await page.getByLabel('Reason to begin all the same').fill('looked at every joint by hand')
+  await page.getByRole('button', { name: /with this reason/ }).click()
+  const guide = page.getByRole('region', { name: /^Stage/ })
+  const read = async (bar: string): Promise<void> => {
+    await page.getByLabel('Gauge now, bar').fill(bar)
+    await page.getByRole('button', { name: 'Read', exact: true }).click()
+  }
+  await expect(guide).toContainText('Stage 1 of 6. Raise it to 1.65 bar.')
+  await expect(guide.getByRole('button', { name: 'Walked: no leak seen' })).toBeDisabled()
+  await read('1.2')
+  await expect(guide).toContainText('No reading at this pressure yet.')
+  await read('1.65')
+  await expect(guide).toContainText('walk the line, look at every joint')
+  await noViolations(page)
+  await guide.getByRole('button', { name: 'Walked: no leak seen' }).click()
+  for (const bar of ['2.06', '2.47', '2.89']) {
+    await expect(guide).toContainText('Raise it to')
+    await read(bar)
+    await guide.getByRole('button', { name: 'It is steady: go on' }).click()
+  }
+  await expect(guide).toContainText('Stage 5 of 6. Raise it to 3.3 bar.')
+  // What was read on the way up is not the hold.
+  await expect(page.getByRole('img', { name: 'Pressure and temperature over the test' })).toBeHidden()
+  await read('3.3')
+  await expect(guide).toContainText(/Stay at 3\.30? bar for (10:00|9:\d\d) more/)
+  await expect(guide.getByRole('button', { name: 'This stage is over' })).toBeDisabled()
+  const signed = async () =>
+    (await eventsOf(page, job)).filter((e) => e.kind === 'stage-done').map((e) => e.data.stage)
+  await expect.poll(signed).toEqual([0, 1, 2, 3])
 })
 
 test('plan, parts, tags: the weakest part rules, heights count', async ({ page }) => {
@@ -158,8 +202,8 @@ test('a file of a logger: columns, units, faults by line', async ({ page }) => {
   await page.getByRole('button', { name: 'From a file…' }).click()
   const at = (s: number): string =>
     new Date(Date.now() + 3_600_000 + s * 1000).toISOString().slice(0, 19).replace('T', ' ')
-  const rows = (psi: (i: number) => string) =>
-    `Time,Pressure psi,Temp °C\n${Array.from({ length: 130 }, (_, i) => `${at(i * 10)},${psi(i)},15.2`).join('\n')}`
+  const rows = (psi: (i: number) => string, fromS = 0) =>
+    `Time,Pressure psi,Temp °C\n${Array.from({ length: 130 }, (_, i) => `${at(fromS + i * 10)},${psi(i)},15.2`).join('\n')}`
   const put = (text: string) =>
     page
       .getByLabel('File of the logger')
@@ -175,4 +219,10 @@ test('a file of a logger: columns, units, faults by line', async ({ page }) => {
       .filter((e) => e.kind === 'test-log' && e.data.from === 'log.csv')
       .map((e) => (e.data.rows as number[][])[0]?.[1])[0]
   await expect.poll(first).toBeCloseTo(8.9977, 3)
+  // Above what the line may take: kept as evidence, the line named, and what to do said aloud.
+  await page.getByRole('button', { name: 'From a file…' }).click()
+  await put(rows((i) => (i === 3 ? '260' : '130.5'), 5))
+  await page.getByRole('button', { name: 'Take them in' }).click()
+  await expect(page.getByText('Line 5 of the file is above what the weakest part may take.')).toBeVisible()
+  await expect(page.getByText(/17\.93 bar was read at .* Let the pressure off/)).toBeVisible()
 })

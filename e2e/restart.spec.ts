@@ -1,63 +1,15 @@
-import { type ChildProcess, spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
-import { chmodSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import os from 'node:os'
 import path from 'node:path'
 import { expect, test } from '@playwright/test'
-
-const freePort = (): Promise<number> =>
-  new Promise((done) => {
-    const s = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = s.address() as { port: number }
-      s.close(() => done(port))
-    })
-  })
-interface Demo {
-  child: ChildProcess
-  exited: Promise<number | null>
-  said: () => string
-}
-/** Runs the demo command in a state folder of its own and waits until it says it is ready, or ends. */
-async function demo(state: string, port: number): Promise<Demo> {
-  const child = spawn(process.execPath, ['scripts/demo.mjs', '--port', String(port)], {
-    env: { ...process.env, JUGALIS_STATE: state, DATABASE_URL: '' },
-    stdio: ['ignore', 'pipe', 'pipe'],
-  })
-  let said = ''
-  const exited = new Promise<number | null>((done) => child.once('exit', (code) => done(code)))
-  const ready = new Promise<void>((done) => {
-    const hear = (d: Buffer): void => {
-      said += d.toString()
-      if (said.includes('ready in')) done()
-    }
-    child.stdout?.on('data', hear)
-    child.stderr?.on('data', hear)
-  })
-  await Promise.race([ready, exited])
-  return { child, exited, said: () => said }
-}
-/** Processes that belong to a state folder or to a parent, by what their command line says. */
-function pids(match: (cmd: string, ppid: number) => boolean): number[] {
-  return readdirSync('/proc')
-    .filter((d) => /^\d+$/.test(d))
-    .flatMap((d) => {
-      try {
-        const cmd = readFileSync(`/proc/${d}/cmdline`, 'utf8')
-        const ppid = Number(/\) \S (\d+)/.exec(readFileSync(`/proc/${d}/stat`, 'utf8'))?.[1])
-        return cmd && match(cmd, ppid) ? [Number(d)] : []
-      } catch {
-        return []
-      }
-    })
-}
+import { demo, freePort, pids, serverOf, stateFolder } from './demo-help'
 
 test('kill -9 of either process loses nothing that was acknowledged, and the next start recovers', async ({
   request,
 }) => {
   test.setTimeout(90_000)
-  const state = mkdtempSync(path.join(os.tmpdir(), 'jugalis-state-'))
-  chmodSync(state, 0o755)
+  const { state, gone } = stateFolder()
   const port = await freePort()
   const base = `http://127.0.0.1:${port}`
   const deviceId = randomUUID()
@@ -108,10 +60,7 @@ test('kill -9 of either process loses nothing that was acknowledged, and the nex
     await write()
     const second = await demo(state, await freePort())
     expect(second.said()).toContain('already runs from this folder')
-    process.kill(
-      pids((cmd, ppid) => ppid === d.child.pid && cmd.includes('dist/main.mjs'))[0] as number,
-      'SIGKILL',
-    )
+    process.kill(serverOf(d), 'SIGKILL')
     expect(await d.exited).toBe(1)
     expect(d.said()).toContain('The server has stopped')
     d = await demo(state, port)
@@ -133,8 +82,7 @@ test('kill -9 of either process loses nothing that was acknowledged, and the nex
     expect(await d.exited).toBe(0)
     expect(pids((cmd) => cmd.includes(state))).toEqual([])
   } finally {
-    for (const pid of pids((cmd) => cmd.includes(state))) process.kill(pid, 'SIGINT')
-    rmSync(state, { recursive: true, force: true })
+    gone()
   }
 })
 

@@ -6,7 +6,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests; none of these writes. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- large` the large job, `-- loggers` tests on the screen; none of these writes. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -51,7 +51,7 @@ async function main() {
     }
     if (only) return
   }
-  for (const part of only === 'server' ? [] : only === 'waits' ? ['retime'] : ['fold', 'ladder', 'retime']) {
+  for (const part of !only ? ['fold', 'ladder', 'retime'] : only === 'waits' ? ['retime'] : []) {
     const results = [1, 2, 3, 4, 5].map(() => {
       const r = run(process.execPath, [
         // As much room as a log of a million entries wants; the others run as they would in a browser.
@@ -77,12 +77,13 @@ async function main() {
     quiet: true,
   })
   try {
-    if (only !== 'waits') {
+    if (!only || only === 'server') {
       await calcRate(base)
       await openingAJob(base)
       await page(base)
     }
     await large(base)
+    if (only === 'loggers' || only === 'large') return
     const { followers } = await import('./bench-waits.mjs')
     const second = await freePort()
     const other = await startServer({ databaseUrl: database.url, port: second, limiter: false, quiet: true })
@@ -269,6 +270,11 @@ async function large(base) {
   })
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   await context.request.post(`${base}/api/session`, { data: { login: 'wren', password: 'tide-and-pipe' } })
+  if (only === 'loggers' || !only) {
+    const { loggers } = await import('./bench-loggers.mjs')
+    await loggers(base, await signIn(base), await context.newPage(), row)
+    if (only) return void (await browser.close())
+  }
   if (only !== 'waits') await largeJob(base, await signIn(base), await context.newPage(), row)
   await waits(base, await signIn(base), await context.newPage(), row)
   await browser.close()

@@ -1,9 +1,9 @@
-import { randomUUID } from 'node:crypto'
 import { mkdirSync } from 'node:fs'
 import path from 'node:path'
 import { parseArgs } from 'node:util'
 import { chromium as findChromium } from './lib/deps.mjs'
 import { ROOT, endWith } from './lib/proc.mjs'
+import { beginTest, writer } from './lib/writer.mjs'
 
 /** npm run screenshots: pictures of the main views from a running demo, into docs/screenshots (or --out). */
 const DESK = { width: 1280, height: 800 }
@@ -33,26 +33,40 @@ const VIEWS = [
   ['hand-over', 'hand-over', DESK, 'day'],
   ['handbook', 'handbook?q=2 in sch 80 cure 45 F', DESK, 'day'],
   ['handbook-page', 'handbook?at=solvent-cement~pvc~NPS 2~inch~80&t=7.22', DESK, 'day'],
+  // Last, since it leaves a test behind in the demo's job.
+  ['prove-test', 'prove/SECTION', DESK, 'day'],
 ]
+
+const TEST_S = 45
+/** A device that writes into a job of the demo. */
+const writerOf = (page, base, job) =>
+  writer(async (batch) => {
+    const r = await page.request.post(`${base}/api/jobs/${job}/events`, { data: batch })
+    return { status: r.status(), body: await r.json() }
+  })
+/** Tests the first section that was ever proved once more, read by a stand-in logger: a test that runs. */
+async function testAgain(page, base, job, lines) {
+  const write = writerOf(page, base, job)
+  const before = lines.map((l) => l.event).find((e) => e.kind === 'test-begun').data
+  const { sectionId } = before
+  await write([{ kind: 'section-state', data: { sectionId, state: 'full' } }])
+  const gauge = { resolutionBar: 0.0062, sensorErrorBar: 0.002, stabiliseS: 0, temperatureOf: 'medium' }
+  const data = { ...before, ...gauge, holdS: TEST_S + 15, setAside: [] }
+  const testId = await beginTest(write, data, 'tested again for a picture')
+  await page.request.post(`${base}/api/jobs/${job}/devices`, {
+    data: { name: 'Logger 1', kind: 'pressure-logger', sectionId, standIn: 'swing' },
+  })
+  await page.waitForTimeout(TEST_S * 1000)
+  const ended = { testId, verdict: 'inconclusive', note: 'Ended early, for a picture.' }
+  return { sectionId, end: () => write([{ kind: 'test-ended', data: ended }]) }
+}
 
 let coated = false
 /** Puts cement on the joint that is marked in the demo, so that Make shows a window that runs. */
 async function coat(page, base, job, jointId) {
-  const now = Date.now() / 1000
-  const step = {
-    id: randomUUID(),
-    kind: 'step-done',
-    v: 2,
-    jointId,
-    atDeviceS: now,
-    deviceSeq: 1,
-    after: [],
-    data: { life: 1, step: 'cement', readings: {}, shown: [] },
-  }
-  const r = await page.request.post(`${base}/api/jobs/${job}/events`, {
-    data: { deviceId: randomUUID(), sentAtDeviceS: now, clockErrorS: 0, events: [step] },
-  })
-  return r.ok()
+  const data = { life: 1, step: 'cement', readings: {}, shown: [] }
+  const { status } = await writerOf(page, base, job)([{ kind: 'step-done', v: 2, jointId, data }])
+  return status === 200
 }
 
 async function main() {
@@ -82,7 +96,9 @@ async function main() {
     ).json()
     const joint = lines.findLast((l) => l.event.kind === 'step-done')?.event.jointId
     if (where.includes('JOINT') && !coated) coated = await coat(page, o.base, jobs[0].jobId, joint)
-    await page.goto(`${o.base}/job/${jobs[0].jobId}/${where.replace('JOINT', joint)}`)
+    const again = where.includes('SECTION') ? await testAgain(page, o.base, jobs[0].jobId, lines) : null
+    const address = where.replace('JOINT', joint).replace('SECTION', again?.sectionId)
+    await page.goto(`${o.base}/job/${jobs[0].jobId}/${address}`)
     await page.waitForSelector('h1')
     await page.waitForTimeout(900)
     if (where === 'bars') {
@@ -90,6 +106,7 @@ async function main() {
       await page.getByRole('button', { name: 'Plan again' }).waitFor()
     }
     await page.screenshot({ path: path.join(o.out, `${name}.png`) })
+    await again?.end()
     await page.close()
   }
   await browser.close()

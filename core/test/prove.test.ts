@@ -58,19 +58,22 @@ const plan = (more: Record<string, unknown>): Record<string, unknown> => ({
 const sectionIn = (log: Log): Section => foldJob(log.events).sections.get(SECTION) as Section
 const codes = (log: Log, bar = 9, medium = 'water', atH = 20, more = {}) =>
   stopsForTest(foldJob(log.events), SECTION, bar, medium, T0 + atH * H, more).map((s) => s.code)
+const BEGUN = {
+  sectionId: SECTION,
+  bar: 9,
+  medium: 'water',
+  holdS: 1800,
+  allowedDropBar: 0.3,
+  resolutionBar: 0.05,
+  tester: 'T',
+}
 function test(log: Log, id: string, atH: number, verdict = 'held', more: Record<string, unknown> = {}): void {
   const atS = T0 + atH * H
   log.put(
     'test-begun',
     {
+      ...BEGUN,
       testId: id,
-      sectionId: SECTION,
-      bar: 9,
-      medium: 'water',
-      holdS: 1800,
-      allowedDropBar: 0.3,
-      resolutionBar: 0.05,
-      tester: 'T',
       ...more,
     },
     { atS },
@@ -161,6 +164,13 @@ describe('stops', () => {
     const rule = 'press-leak-check-water'
     expect(codes(log, 1.2, 'water', 20, { rule })).toEqual(['stop-check-too-low'])
     expect(codes(log, 2, 'water', 20, { rule })).toEqual([])
+  })
+  it('a section under test is live whoever forgot to say so, until the test is ended', () => {
+    const log = ready()
+    log.put('test-begun', { ...BEGUN, testId: 'x' }, { atS: T0 + 20 * H })
+    expect(liveSection(foldJob(log.events), joint(1))?.own).toBe(true)
+    log.put('test-ended', { testId: 'x', verdict: 'held' }, { atS: T0 + 21 * H })
+    expect(liveSection(foldJob(log.events), joint(1))).toBeNull()
   })
   it('a live section behind the same valve stops work here, and its unknown state is a gate', () => {
     const log = ready()

@@ -10,6 +10,7 @@ import {
   cleanReadings,
   historyOf,
   pieceCut,
+  tagOrder,
 } from '../src/index.js'
 import { LINE, Log, T0, lineJob, uuid } from './make-job.js'
 
@@ -170,5 +171,23 @@ describe('readings', () => {
     const h = historyOf([r(0, 15), r(60, 10), r(240, 12)])
     expect(h.map((s) => s.basis)).toEqual(['none', 'read', 'gap', 'read', 'projected'])
     expect(h[1]).toMatchObject({ minC: 10, maxC: 15 })
+  })
+})
+
+describe('order of tags', () => {
+  it('counts as people do, and is one order: whatever the tags, sorted twice is sorted once', () => {
+    const sorted = (tags: string[]): string[] => [...tags].sort(tagOrder)
+    expect(sorted(['B-10', 'B-9', 'B-100', 'A-2', 'B-1'])).toEqual(['A-2', 'B-1', 'B-9', 'B-10', 'B-100'])
+    expect(sorted(['Q2/F09', 'Q10/F01', 'Q2/F10'])).toEqual(['Q2/F09', 'Q2/F10', 'Q10/F01'])
+    fc.assert(
+      fc.property(fc.array(fc.string({ maxLength: 8 }), { minLength: 2 }), (tags) => {
+        const all = sorted(tags)
+        const [a = '', b = ''] = tags
+        expect(Math.sign(tagOrder(a, b)) + Math.sign(tagOrder(b, a))).toBe(0)
+        for (let i = 0; i < all.length; i++)
+          for (let k = i + 1; k < all.length; k++)
+            expect(tagOrder(all[i] as string, all[k] as string)).toBeLessThanOrEqual(0)
+      }),
+    )
   })
 })

@@ -47,6 +47,8 @@ export function createApp(o: AppOptions): Express {
       contentSecurityPolicy: {
         useDefaults: true,
         directives: {
+          // A picture that this device still keeps is shown from here.
+          'img-src': ["'self'", 'data:', 'blob:'],
           // The planner of bars is WebAssembly in a worker.
           'script-src': ["'self'", "'wasm-unsafe-eval'"],
           'worker-src': ["'self'"],

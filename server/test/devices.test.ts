@@ -183,6 +183,31 @@ describe('stand-in probes', () => {
     expect(r.every((x, i) => i === 0 || (x.value as number) >= (r[i - 1]?.value as number))).toBe(true)
     expect(r.at(-1)?.value).toBeGreaterThan(59.9)
   })
+  it('a blanket that stands in reports from when it is switched on until it is switched off', async () => {
+    const { deviceId } = (
+      await put({ name: 'HB', kind: 'heat-blanket', placeId: 'p', toolId: 'hb', standIn: 'well' })
+    ).body as unknown as { deviceId: string }
+    const heads = headsOf(h.pool)
+    const player = playStandIns(h.pool, heads, () => h.clock.s, 1e9)
+    const walls = async (): Promise<number> =>
+      (await written(deviceId)).filter((e) => e.kind === 'reading').length
+    const after = async (seconds: number): Promise<number> => {
+      h.clock.s += seconds
+      await player.once()
+      return walls()
+    }
+    const pull = (how: Record<string, unknown>) =>
+      h.call('POST', `/jobs/${job}/devices/${deviceId}/trigger`, how)
+    const began = h.clock.s
+    expect(await after(3600)).toBe(0)
+    expect((await pull({})).status).toBe(201)
+    expect(await after(3600)).toBe(12)
+    expect((await pull({ off: true })).status).toBe(201)
+    expect(await after(3600)).toBe(12)
+    await player.stop()
+    await heads.stop()
+    h.clock.s = began
+  })
   it('with two server processes run once; when one goes the other goes on', async () => {
     const { deviceId } = (await put({ name: 'S', kind: 'probe', placeId: 'p', standIn: 'well' }))
       .body as unknown as { deviceId: string }

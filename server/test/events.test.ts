@@ -107,6 +107,26 @@ describe('what a browser keeps of a log', () => {
   })
 })
 
+describe('a long log', () => {
+  it('is read in parts and comes out whole, each line once, with the hash of its last', async () => {
+    for (let i = 0; i < 9; i++)
+      expect((await send(Array.from({ length: 950 }, () => jobSet()))).status).toBe(200)
+    for (const [after, count] of [
+      [0, 8550],
+      [4550, 4000],
+      [4549, 4001],
+      [550, 8000],
+      [8550, 0],
+    ] as const) {
+      const { body } = await h.call('GET', `/jobs/${job}/events?after=${after}`)
+      const got = body as { head: number; hashHead: string; lines: { seq: number }[] }
+      expect(got.lines.map((l) => l.seq)).toEqual(Array.from({ length: count }, (_, i) => after + 1 + i))
+      expect(got.head).toBe(8550)
+      expect(got.hashHead).toBe((await log()).at(-1)?.hash)
+    }
+  })
+})
+
 describe('the log', () => {
   it('numbers without gaps, chained, read after a number', async () => {
     expect(seqs(await send([jobSet(), jobSet('K')]))).toEqual([1, 2])

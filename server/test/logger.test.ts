@@ -115,8 +115,10 @@ describe('Modbus TCP', () => {
     const holding = Buffer.alloc(64)
     holding.writeFloatBE(9.25, 8)
     holding.writeInt16BE(153, 20)
+    const input = Buffer.alloc(64)
+    input.writeUInt16BE(4712, 8)
     server = new net.Server()
-    new Modbus.server.TCP(server, { holding })
+    new Modbus.server.TCP(server, { holding, input })
     await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
     port = (server.address() as net.AddressInfo).port
   })
@@ -126,6 +128,7 @@ describe('Modbus TCP', () => {
     port,
     unit: 1,
     pressure: {
+      table: 'holding' as const,
       register: 4,
       type: 'float32' as const,
       wordOrder: 'high first' as const,
@@ -133,6 +136,7 @@ describe('Modbus TCP', () => {
       offset: 0,
     },
     temperature: {
+      table: 'holding' as const,
       register: 10,
       type: 'int16' as const,
       wordOrder: 'high first' as const,
@@ -144,6 +148,12 @@ describe('Modbus TCP', () => {
     const read = await readModbus(settings())
     expect(read.bar).toBeCloseTo(9.25, 6)
     expect(read.temperatureC).toBeCloseTo(15.3, 6)
+  })
+  it('reads input registers too, where the map says so', async () => {
+    const at = { ...settings().pressure, table: 'input' as const, type: 'uint16' as const, scale: 0.001 }
+    const read = await readModbus({ ...settings(), pressure: at, temperature: undefined })
+    expect(read.bar).toBeCloseTo(4.712, 6)
+    expect(read.temperatureC).toBeNull()
   })
   it('a host that nobody allowed is not spoken to, and not even written down', async () => {
     await expect(readModbus({ ...settings(), host: '10.1.2.3' })).rejects.toThrow(/MODBUS_HOSTS/)

@@ -1,4 +1,4 @@
-import { type SectionAnswer, WHOLE_JOB, answerFor, wholeJob } from '@jugalis/core'
+import { type SectionAnswer, WHOLE_JOB, answerFor, tagOrder, wholeJob } from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useView } from './view'
@@ -14,7 +14,7 @@ export function useSection(): {
   const view = useView()
   const route = useRoute()
   const answers = computed(() =>
-    [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
+    [...view.answers.values()].sort((a, b) => tagOrder(a.section.tag, b.section.tag)),
   )
   const whole = computed(() => {
     const section = route.params.sectionId === WHOLE_JOB ? wholeJob(view.judged) : null

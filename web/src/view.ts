@@ -10,6 +10,7 @@ import {
   jointPlaces,
   lookOf,
   sectionAnswer,
+  tagOrder,
 } from '@jugalis/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -86,7 +87,7 @@ export const useView = defineStore('view', () => {
     return all
   })
   const tagOf = (jointId: string | null): string => (jointId ? (facts.value.get(jointId)?.tag ?? '') : '')
-  const lines = computed<Line[]>(() => [...job.state.lines.values()].sort((a, b) => (a.tag < b.tag ? -1 : 1)))
+  const lines = computed<Line[]>(() => [...job.state.lines.values()].sort((a, b) => tagOrder(a.tag, b.tag)))
   const sectionOf = (jointId: string): SectionAnswer | null =>
     [...answers.value.values()].find((a) => a.section.jointIds.includes(jointId)) ?? null
 

@@ -56,7 +56,7 @@ export interface JointFacts {
   nextStep: Step | null
 }
 
-const NEW_JOINT: JointState = { id: '', lives: [], placements: [], notes: [] }
+const NEW_JOINT: JointState = { id: '', lives: [], placements: [], photos: [], notes: [] }
 
 interface Spelled {
   spec: unknown

@@ -1,5 +1,5 @@
 import { type Data, type Handler, flagged, instant, num, str, strOrNull } from './fold-help.js'
-import { type StepEntry, addStep } from './fold-steps.js'
+import { type StepEntry, addStep, jointOf } from './fold-steps.js'
 import type { JobState, Tool } from './state.js'
 
 const texts = (v: unknown): string[] =>
@@ -77,6 +77,12 @@ export const MAKE_HANDLERS: Readonly<Record<string, Handler>> = {
       jaw: strOrNull(d.jaw),
       profile: strOrNull(d.profile),
     })
+  },
+  'photo-kept': (s, e, d) => {
+    const { photos } = jointOf(s, str(e.jointId))
+    const hash = str(d.hash)
+    if (photos.some((p) => p.hash === hash)) return
+    photos.push({ hash, life: num(d.life) ?? 1, step: str(d.step), by: e.actorId, atS: e.occurredAtS })
   },
   'permit-set': (s, e, d) =>
     void s.permits.push({

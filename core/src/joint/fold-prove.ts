@@ -45,6 +45,7 @@ function testOf(e: Parameters<Handler>[1], d: Data): TestRun {
     begunAtS: e.occurredAtS,
     rule: strOrNull(d.rule),
     stages: Array.isArray(d.stages) ? (d.stages as TestRun['stages']) : [],
+    stagesDone: [],
     stabiliseS: num(d.stabiliseS) ?? 0,
     sensorErrorBar: num(d.sensorErrorBar) ?? 0,
     temperatureOf: d.temperatureOf === 'medium' || d.temperatureOf === 'air' ? d.temperatureOf : 'wall',
@@ -170,6 +171,13 @@ export const PROVE_HANDLERS: Readonly<Record<string, Handler>> = {
         temperatureC: num(c),
       })),
     )
+  },
+  'stage-done': (s, e, d) => {
+    const test = s.tests.get(str(d.testId))
+    const stage = num(d.stage)
+    if (!test || stage === null || stage >= test.stages.length) return flagged(s, e, 'flag-unknown-item')
+    if (test.ended || test.stagesDone.some((x) => x.stage === stage)) return
+    test.stagesDone.push({ stage, by: e.actorId, atS: e.occurredAtS, note: str(d.note) })
   },
   'leak-seen': (s, e, d) => {
     const test = s.tests.get(str(d.testId))

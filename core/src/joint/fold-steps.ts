@@ -6,7 +6,7 @@ import type { JobState, JointState, LifeState } from './state.js'
 
 export const jointOf = (s: JobState, id: string): JointState => {
   let j = s.joints.get(id)
-  if (!j) s.joints.set(id, (j = { id, lives: [], placements: [], notes: [] }))
+  if (!j) s.joints.set(id, (j = { id, lives: [], placements: [], photos: [], notes: [] }))
   return j
 }
 function liveLife(j: JointState, no: number): LifeState | null {

@@ -15,23 +15,21 @@ interface Amendment {
   atS: number | null
 }
 
+/** Entries that speak of others: corrections, and readings that take the place of one. */
+const amends = (e: JobEvent): boolean =>
+  e.kind === 'correction' || (e.kind === 'reading' && typeof e.data.supersedes === 'string')
+
 /** Which entries later corrections took back or re-timed. A correction may itself be taken back. */
-function amendments(events: readonly JobEvent[], state: JobState): Map<string, Amendment> {
+function amendments(ordered: readonly JobEvent[], state: JobState): ReadonlyMap<string, Amendment> {
+  const ids = new Set(ordered.map((e) => e.id))
+  const amending = ordered.map(upcast).filter(amends)
   const out = new Map<string, Amendment>()
-  const corrections: JobEvent[] = []
-  for (const e of events)
-    if (e.kind === 'correction') corrections.push(upcast(e))
-    else if (e.kind === 'reading') {
-      const { supersedes } = upcast(e).data
-      if (typeof supersedes === 'string') out.set(supersedes, { undone: true, atS: null })
-    }
-  if (!corrections.length) return out
-  const known = new Set(events.map((e) => e.id))
-  for (let i = corrections.length - 1; i >= 0; i--) {
-    const c = corrections[i] as JobEvent
+  for (const e of amending)
+    if (e.kind === 'reading') out.set(str(e.data.supersedes), { undone: true, atS: null })
+  for (const c of amending.filter((e) => e.kind === 'correction').reverse()) {
     if (out.get(c.id)?.undone) continue
     const target = str(c.data.target)
-    if (!known.has(target)) {
+    if (!ids.has(target)) {
       state.notes.push({ eventId: c.id, atS: c.occurredAtS, by: c.actorId, says: msg('flag-unknown-target') })
       continue
     }
@@ -42,6 +40,7 @@ function amendments(events: readonly JobEvent[], state: JobState): Map<string, A
   }
   return out
 }
+const NOTHING_AMENDED: ReadonlyMap<string, Amendment> = new Map()
 
 /**
  * State of a job from its events. Total: never throws, whatever well-formed events it gets. What contradicts is kept
@@ -50,11 +49,12 @@ function amendments(events: readonly JobEvent[], state: JobState): Map<string, A
 export function foldJob(events: readonly JobEvent[]): JobState {
   const state = emptyState()
   const ordered = inOrder(events)
-  const amended = amendments(ordered, state)
+  // Looked for as the entries came: that they are in the order of memory makes the look cheap.
+  const amended = events.some((e) => amends(upcast(e))) ? amendments(ordered, state) : NOTHING_AMENDED
   for (const written of ordered) {
     const amendment = amended.size ? amended.get(written.id) : undefined
-    const e = upcast(written)
     if (amendment?.undone) continue
+    const e = upcast(written)
     if (e.occurredAtS > state.lastAtS) state.lastAtS = e.occurredAtS
     state.jobId ??= e.jobId
     HANDLERS[e.kind]?.(state, e, e.data ?? {}, amendment?.atS ?? null)

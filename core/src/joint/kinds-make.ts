@@ -2,6 +2,9 @@ import { type Input, flag, list, number, object, oneOf, text } from '../schema/s
 import { anything, id, instant, m, n, tag } from './kinds-shapes.js'
 
 /** Events of work on several joints at once, and of what the work is done with. */
+/** What a picture of a joint may be. */
+export const PHOTO = { kinds: ['image/jpeg', 'image/png', 'image/webp'], mostBytes: 4_194_304 } as const
+
 export const MAKE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {
   // Several joints, or one, written down in one go: every step lies somewhere between the two times.
   'batch-done': {
@@ -58,6 +61,20 @@ export const MAKE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fi
       m('value', number({ min: -100, max: 10_000 })),
       m('jaw', tag),
       m('profile', tag),
+    ],
+  },
+  // A picture of a joint: the log names its bytes by their SHA-256; they are kept beside it.
+  'photo-kept': {
+    v: 1,
+    joint: true,
+    fields: [
+      n('life', number({ min: 1, max: 1000, integer: true })),
+      m('step', tag),
+      n('hash', { type: 'string', max: 64 }),
+      n('kind', oneOf(...PHOTO.kinds)),
+      n('widthPx', number({ min: 1, max: 20_000, integer: true })),
+      n('heightPx', number({ min: 1, max: 20_000, integer: true })),
+      n('bytes', number({ min: 1, max: PHOTO.mostBytes, integer: true })),
     ],
   },
   'permit-set': {

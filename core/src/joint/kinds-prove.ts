@@ -92,6 +92,12 @@ export const PROVE_KINDS: Readonly<Record<string, { v: number; joint: boolean; f
         n('rows', list(list(number({ min: -1000, max: 4e9 }), 2, 3), 1, 2000)),
       ],
     },
+    // A stage of a test is over: its pressure was there, its time is up, the line was walked where it had to be.
+    'stage-done': {
+      v: 1,
+      joint: false,
+      fields: [n('testId', id), n('stage', number({ min: 0, max: 19, integer: true })), m('note', text)],
+    },
     'leak-seen': { v: 1, joint: false, fields: [n('testId', id), n('where', text)] },
     // What follows a test: draining, flushing, filling …
     'after-done': {

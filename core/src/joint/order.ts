@@ -15,26 +15,31 @@ const byWrite = (a: JobEvent, b: JobEvent): number =>
   a.deviceSeq - b.deviceSeq ||
   (a.id < b.id ? -1 : a.id > b.id ? 1 : 0)
 
-/** In writing order, nothing twice, nothing that waits for another: what most logs are already. */
+/** In writing order and nothing twice: what most logs are already. */
 function isInOrder(events: readonly JobEvent[]): boolean {
-  for (let i = 0; i < events.length; i++) {
-    const e = events[i] as JobEvent
-    if (e.after.length || (i > 0 && byWrite(events[i - 1] as JobEvent, e) >= 0)) return false
-  }
+  for (let i = 1; i < events.length; i++)
+    if (byWrite(events[i - 1] as JobEvent, events[i] as JobEvent) >= 0) return false
   return true
 }
 /** Drops doubles. Entries with one id are the same entry, so in writing order they stand side by side. */
 const firstOfEach = (sorted: readonly JobEvent[]): JobEvent[] =>
   sorted.filter((e, i) => i === 0 || e.id !== (sorted[i - 1] as JobEvent).id)
 
+/** Whether every entry lies later than all it waits for, so that their times alone keep them in order. */
+function liesAfter(events: readonly JobEvent[]): boolean {
+  if (!events.some((e) => e.after.length)) return true
+  const atS = new Map<string, number>()
+  for (const e of events) atS.set(e.id, e.occurredAtS)
+  return events.every((e) => e.after.every((id) => (atS.get(id) ?? -Infinity) < e.occurredAtS))
+}
+
 /**
  * Events in the order the fold takes them: by when they occurred, but never before an event named in `after`,
  * then device, then the device's own count. The same set gives the same order, however it arrived; doubles go.
  */
 export function inOrder(events: readonly JobEvent[]): readonly JobEvent[] {
-  if (isInOrder(events)) return events
-  const sorted = firstOfEach([...events].sort(byWrite))
-  if (!sorted.some((e) => e.after.length)) return sorted
+  const sorted = isInOrder(events) ? events : firstOfEach([...events].sort(byWrite))
+  if (liesAfter(sorted)) return sorted
   const nodes = new Map<string, Node>()
   for (const event of sorted) nodes.set(event.id, { event, atS: event.occurredAtS, depth: 0, state: 0 })
   for (const event of sorted) settle(nodes.get(event.id) as Node, nodes)

@@ -74,6 +74,8 @@ export interface TestRun {
   begunAtS: number
   rule: string | null
   stages: { name: string; bar: number; holdS: number; look: boolean }[]
+  /** Stages that were signed, by their place in the plan. */
+  stagesDone: { stage: number; by: string; atS: number; note: string }[]
   /** From the first reading to the hold. */
   stabiliseS: number
   sensorErrorBar: number

@@ -91,6 +91,8 @@ export interface JointState {
   id: string
   lives: LifeState[]
   placements: { fromS: number; placeId: string }[]
+  /** Pictures of it, by the hash of their bytes. */
+  photos: { hash: string; life: number; step: string; by: string; atS: number }[]
   notes: Note[]
 }
 export interface Note {

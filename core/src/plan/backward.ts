@@ -1,3 +1,4 @@
+import { tagOrder } from '../units/tag-order.js'
 import { type Piece, timeOf } from '../methods/cure/piecewise.js'
 import { type JointFacts, plannedPieces } from '../joint/assess.js'
 import { SAME_BAR } from '../units/units.js'
@@ -70,7 +71,7 @@ export function backward(
   const open = all
     .filter((f) => f.homeAtS === null || f.inspection?.verdict === 'fail')
     .map((f) => ({ jointId: f.id, tag: f.tag, size: f.place.piece.size, latestS: latest(f) }))
-    .sort((a, b) => (a.latestS ?? -Infinity) - (b.latestS ?? -Infinity) || (a.tag < b.tag ? -1 : 1))
+    .sort((a, b) => (a.latestS ?? -Infinity) - (b.latestS ?? -Infinity) || tagOrder(a.tag, b.tag))
   const order = open.map((j, i) => ({ ...j, homeS: nowS + paceS * (i + 1) }))
   const times = order.map((j) => j.latestS).filter((t): t is number => t !== null)
   const lateMade = all.flatMap((f) => {

@@ -1,3 +1,5 @@
+import { isLive } from '../prove/live.js'
+import { tagOrder } from '../units/tag-order.js'
 import type { JointFacts, JointLook } from '../joint/assess.js'
 import type { JobState, Section, Tool } from '../joint/state.js'
 
@@ -15,7 +17,7 @@ export interface Shift {
   permits: { number: string; untilS: number }[]
   toolsNotGood: Tool[]
 }
-const byTag = (a: JointFacts, b: JointFacts): number => (a.tag < b.tag ? -1 : a.tag > b.tag ? 1 : 0)
+const byTag = (a: JointFacts, b: JointFacts): number => tagOrder(a.tag, b.tag)
 
 export function shiftOf(
   state: JobState,
@@ -45,8 +47,8 @@ export function shiftOf(
     failed: all.filter((f) => f.inspection?.verdict === 'fail'),
     toLookAt: all.filter((f) => f.homeAtS !== null && f.inspection?.verdict === 'unknown' && !f.nextStep),
     sections: [...state.sections.values()]
-      .filter((s) => s.state === 'under pressure' || s.state === 'under vacuum')
-      .sort((a, b) => (a.tag < b.tag ? -1 : 1)),
+      .filter((s) => isLive(state, s))
+      .sort((a, b) => tagOrder(a.tag, b.tag)),
     blanketsOn: [...state.tools.values()].flatMap((tool) => {
       const last = tool.said.filter((x) => x.what === 'blanket').at(-1)
       return last?.result === 'on' ? [{ tool, sinceS: last.atS }] : []

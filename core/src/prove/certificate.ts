@@ -7,6 +7,7 @@ import { answerFor } from './answer.js'
 import { type Judgement } from './judge.js'
 import { correctedCourse, flagsOf, judgeRun, seriesOf } from './pursue.js'
 import { limitsOf, planOf } from './section.js'
+import { heldPart } from './stages.js'
 import { testPlan, TEST_RULES, type TestRuleId } from './rules.js'
 
 export interface Certificate {
@@ -56,11 +57,13 @@ export function certificateOf(
   testId: string,
   head: { seq: number; hash: string },
 ): Certificate | null {
-  const test = state.tests.get(testId)
+  const run = state.tests.get(testId)
+  // What is printed as read is what was judged.
+  const test = run && heldPart(run)
   const section = test ? state.sections.get(test.sectionId) : undefined
   if (!test || !section) return null
   const series = seriesOf(state, test)
-  const judgement = judgeRun(state, test)
+  const judgement = judgeRun(state, test, series)
   const answer = answerFor(state, section, test.begunAtS)
   const weakest = limitsOf(state, section)[0]
   const rule = test.rule ?? planOf(section).rule

@@ -3,7 +3,7 @@ import { msg } from '../sources/source.js'
 import { SAME_BAR } from '../units/units.js'
 import type { JobState } from '../joint/state.js'
 import type { SectionAnswer } from './answer.js'
-import { behindSameValve } from './section.js'
+import { behindSameValve } from './live.js'
 
 export interface Gate {
   id: string

@@ -8,10 +8,13 @@ import { contentsOf, limitsOf, physicsOf, planOf } from './section.js'
 import { growthPerK, stretchPerBar, stuffOf } from './physics/pipe.js'
 import { trappedBar } from './physics/trapped.js'
 import { type TestSeries, barAt } from './series.js'
+import { overWeakest } from './over.js'
+import { heldPart } from './stages.js'
 import { stopsForTest } from './admit.js'
 
-/** A test's readings as the verdict takes them: times from the first. */
-export function seriesOf(state: JobState, test: TestRun): TestSeries {
+/** A test's readings as the verdict takes them: those of the stage that is judged, times from the first. */
+export function seriesOf(state: JobState, run: TestRun): TestSeries {
+  const test = heldPart(run)
   const section = state.sections.get(test.sectionId)
   const physics = test.physics ??
     (section ? physicsOf(state, section) : null) ?? {
@@ -39,9 +42,9 @@ export function seriesOf(state: JobState, test: TestRun): TestSeries {
     allowedDropBar: test.allowedDropBar,
   }
 }
-/** The verdict of a test as it stands. A leak that was seen is lost, whatever the gauge says. */
-export function judgeRun(state: JobState, test: TestRun): Judgement {
-  const j = judgeSeries(seriesOf(state, test))
+/** The verdict of a test as it stands. A leak that was seen is lost, whatever the gauge says. @param series its readings, where they are at hand. */
+export function judgeRun(state: JobState, test: TestRun, series = seriesOf(state, test)): Judgement {
+  const j = judgeSeries(series)
   return test.leaks.length ? { ...j, verdict: 'lost', cause: null, moreTimeS: 0 } : j
 }
 
@@ -91,6 +94,11 @@ export function flagsOf(state: JobState, test: TestRun): Msg[] {
   const section = state.sections.get(test.sectionId)
   if (!section) return []
   const out: Msg[] = []
+  const over = overWeakest(state, test)
+  if (over)
+    out.push(
+      msg('flag-above-weakest', { bar: over.bar, name: over.limit.name, limitBar: over.limit.atGaugeBar }),
+    )
   for (const id of section.jointIds) {
     const f = jointFacts(state, id, 'coldest', test.begunAtS)
     if (!f) continue

@@ -209,24 +209,3 @@ export function litresToRaise(section: Section, c: Contents): number | null {
   const stretch = stretchPerBar(stuff, first.odMm, first.wallMm, plan.axial ?? 'free')
   return c.litres * (waterSqueeze(plan.temperatureC ?? USUAL_C) + stretch) * section.testBar
 }
-
-/** Sections that are live with this one: those behind the same valve. */
-export const behindSameValve = (state: JobState, section: Section): Section[] => {
-  const { valve } = planOf(section)
-  return valve === null
-    ? []
-    : [...state.sections.values()].filter((s) => s.id !== section.id && planOf(s).valve === valve)
-}
-/** What nobody sets aside where work begins: the section, or one behind the same valve, is live. */
-export const neverSetAside = (code: string): boolean => code === 'section-live'
-const LIVE: ReadonlySet<string> = new Set(['under pressure', 'under vacuum'])
-/** The section that makes work on a joint dangerous: its own or one behind the same valve, under pressure or vacuum. */
-export function liveSection(state: JobState, jointId: string): { section: Section; own: boolean } | null {
-  for (const section of state.sections.values()) {
-    if (!section.jointIds.includes(jointId)) continue
-    if (LIVE.has(section.state)) return { section, own: true }
-    const near = behindSameValve(state, section).find((s) => LIVE.has(s.state))
-    if (near) return { section: near, own: false }
-  }
-  return null
-}

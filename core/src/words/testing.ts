@@ -79,6 +79,11 @@ export const TESTING: Wordings = {
   'cover-not-proved': (p) => `Not yet: ${p.s('section')} is not proved.`,
   'cover-hold': (p) => `Not yet: ${p.s('name')} waits for ${p.s('who')}.`,
   'cover-may': (p) => `${p.s('section')} is proved, and nobody asked to see it first. It may be covered up.`,
+  'test-over-weakest': (p) =>
+    `${p.fine('bar')} was read at ${p.s('at')}: ${p.s('name')} may take ${p.fine('limitBar')} at the gauge. Let the pressure off before anybody goes near.`,
+  'flag-above-weakest': (p) =>
+    `${p.fine('bar')} was read during the test, above what ${p.s('name')} may take: ${p.fine('limitBar')} at the gauge.`,
+  'work-full': (p) => `${p.s('section')} is full. Drain it before anything on it is opened.`,
   'work-live': (p) => `${p.s('section')} is ${p.s('state')}. Nothing is cut or opened there.`,
   'work-live-near': (p) =>
     `${p.s('section')}, behind the same valve, is ${p.s('state')}. Nothing is cut or opened here.`,

@@ -26,33 +26,48 @@ export async function readLog(
   }))
 }
 
+/** Lines of one reading: a large job is read in several, so that one is sent while the next is put together. */
+const PAGE = 4000
+
+interface LogText {
+  head: number
+  hashAfter: string | null
+  hashHead: string | null
+  /** Lines as JSON text, parted by commas; what has been written does not change, so that parts make one whole. */
+  parts: AsyncIterable<string>
+}
+
 /**
  * The log after a number as JSON text for a browser that follows it: number and body of each line; the hashes only of
  * the line it begins after and of the last, by which a browser knows that what it kept is the same log. Put
  * together by the database, since a large job has tens of thousands of lines and each is text already.
  */
-export async function logText(
-  pool: pg.Pool,
-  jobId: string,
-  after: number,
-): Promise<{ head: number; lines: string; hashAfter: string | null; hashHead: string | null }> {
-  const r = await pool.query<{
-    head: string | null
-    lines: string | null
-    hash_after: string | null
-    hash_head: string | null
-  }>(
-    `select max(seq) as head, string_agg('{"seq":' || seq || ',"event":' || body || '}', ',' order by seq) as lines,
-       (select encode(hash, 'hex') from event where job_id = $1 and seq = $2) as hash_after,
-       (select encode(hash, 'hex') from event where job_id = $1 order by seq desc limit 1) as hash_head
-     from event where job_id = $1 and seq > $2`,
+export async function logText(pool: pg.Pool, jobId: string, after: number): Promise<LogText> {
+  const r = await pool.query<{ head: string | null; hash_after: string | null; hash_head: string | null }>(
+    `select (select encode(hash, 'hex') from event where job_id = $1 and seq = $2) as hash_after,
+       seq as head, encode(hash, 'hex') as hash_head
+     from event where job_id = $1 order by seq desc limit 1`,
     [jobId, after],
   )
   const row = r.rows[0]
-  return {
-    head: Number(row?.head ?? after),
-    lines: row?.lines ?? '',
-    hashAfter: row?.hash_after ?? null,
-    hashHead: row?.hash_head ?? null,
+  const head = Math.max(after, Number(row?.head ?? after))
+  const part = async (from: number): Promise<string> => {
+    const lines = await pool.query<{ lines: string | null }>(
+      `select string_agg('{"seq":' || seq || ',"event":' || body || '}', ',' order by seq) as lines
+       from event where job_id = $1 and seq > $2 and seq <= $3`,
+      [jobId, from, Math.min(from + PAGE, head)],
+    )
+    return lines.rows[0]?.lines ?? ''
   }
+  async function* parts(): AsyncGenerator<string> {
+    let next = after < head ? part(after) : null
+    for (let from = after + PAGE; next; from += PAGE) {
+      const ready: string = await next
+      next = from < head ? part(from) : null
+      // Waited for later; that it may fail first is not lost: it is thrown there.
+      next?.catch(() => undefined)
+      yield next ? `${ready},` : ready
+    }
+  }
+  return { head, hashAfter: row?.hash_after ?? null, hashHead: row?.hash_head ?? null, parts: parts() }
 }

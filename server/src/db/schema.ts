@@ -96,6 +96,20 @@ export const event = pgTable(
   ],
 )
 
+/** Pictures that the log names by the hash of their bytes. */
+export const photo = pgTable(
+  'photo',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.jobId),
+    hash: bytea('hash').notNull(),
+    kind: text('kind').notNull(),
+    bytes: bytea('bytes').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.hash] })],
+)
+
 /** Instruments that report to a job by themselves. Of a token only its hash is kept. */
 export const device = pgTable(
   'device',

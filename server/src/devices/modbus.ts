@@ -6,6 +6,8 @@ import { HttpError } from '../errors.js'
 const TYPES = ['int16', 'uint16', 'int32', 'uint32', 'float32'] as const
 const register = yup
   .object({
+    /** Which of the two kinds that hold a word. */
+    table: yup.string().oneOf(['holding', 'input']).default('holding'),
     register: yup.number().integer().min(0).max(65_535).required(),
     type: yup
       .string()
@@ -77,7 +79,10 @@ export async function readModbus(s: ModbusSettings): Promise<{ bar: number; temp
       socket.connect({ host: s.host, port: s.port }, () => resolve())
     })
     const one = async (r: Register): Promise<number> => {
-      const answer = await client.readHoldingRegisters(r.register, r.type.endsWith('32') ? 2 : 1)
+      const words = r.type.endsWith('32') ? 2 : 1
+      const answer = await (r.table === 'input'
+        ? client.readInputRegisters(r.register, words)
+        : client.readHoldingRegisters(r.register, words))
       const value = valueOf(answer.response.body.valuesAsArray as number[], r)
       if (!Number.isFinite(value)) throw new Error('no number')
       return value

@@ -64,7 +64,8 @@ export function playStandIns(pool: pg.Pool, heads: Heads, nowS: () => number, ev
       if (!d.standIn || (d.kind !== 'probe' && d.kind !== 'heat-blanket') || !d.placeId) continue
       const last = await pool.query<{ at: number | null; on: number | null }>(
         `select extract(epoch from max(occurred_at) filter (where kind = 'reading'))::float8 as at,
-           extract(epoch from max(occurred_at) filter (where kind = 'tool-said'))::float8 as on
+           (select case when body::jsonb #>> '{data,result}' = 'on' then extract(epoch from occurred_at)::float8 end
+            from event where job_id = $1 and device_id = $2 and kind = 'tool-said' order by occurred_at desc limit 1) as on
          from event where job_id = $1 and device_id = $2`,
         [d.jobId, d.deviceId],
       )

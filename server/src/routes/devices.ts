@@ -23,7 +23,12 @@ const newDevice = yup
   })
   .noUnknown()
 const asked = yup
-  .object({ fault: yup.boolean(), setNm: yup.number().min(0.1).max(20_000), profile: yup.string().max(40) })
+  .object({
+    fault: yup.boolean(),
+    off: yup.boolean(),
+    setNm: yup.number().min(0.1).max(20_000),
+    profile: yup.string().max(40),
+  })
   .noUnknown()
 
 function checked<T>(schema: yup.Schema<T>, raw: unknown): T {
@@ -98,7 +103,7 @@ export function deviceRoutes(
               ),
             }
           : device.kind === 'heat-blanket'
-            ? { what: 'blanket', result: o.fault ? 'fault' : 'on' }
+            ? { what: 'blanket', result: o.fault ? 'fault' : o.off ? 'off' : 'on' }
             : null
     if (!says) throw new HttpError(422, 'bad-input', 'This one reads by itself.')
     const done = await takeReports(

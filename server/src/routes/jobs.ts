@@ -1,3 +1,4 @@
+import { pipeline } from 'node:stream/promises'
 import { type Batch, batchFault, checkChain, isUuid } from '@jugalis/core'
 import express, { type Request, Router } from 'express'
 import type pg from 'pg'
@@ -18,6 +19,7 @@ import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
 import { calendarPath } from './calendar.js'
 import { deviceRoutes } from './devices.js'
+import { photoRoutes } from './photos.js'
 import { exportCsv, exportJob, importJob } from './transfer.js'
 
 const newJob = yup
@@ -88,9 +90,19 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     const after = Number(req.query.after ?? 0)
     if (!Number.isInteger(after) || after < 0)
       throw new HttpError(422, 'bad-input', 'after must be a number from 0.', 'after')
-    const { head, lines, hashAfter, hashHead } = await logText(pool, id, after)
-    const hashes = `"hashAfter":${JSON.stringify(hashAfter)},"hashHead":${JSON.stringify(hashHead)}`
-    res.type('json').send(`{"serverNowS":${nowS()},"head":${head},${hashes},"lines":[${lines}]}`)
+    const log = await logText(pool, id, after)
+    const { head, hashAfter, hashHead } = log
+    const envelope = JSON.stringify({ serverNowS: nowS(), head, hashAfter, hashHead })
+    res.type('json')
+    const whole = async function* (): AsyncGenerator<string> {
+      yield `${envelope.slice(0, -1)},"lines":[`
+      yield* log.parts
+      yield ']}'
+    }
+    await pipeline(whole, res).catch((e: NodeJS.ErrnoException) => {
+      // Who went away before the end asks again.
+      if (e.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw e
+    })
   })
   routes.post('/:jobId/events', json, async (req, res) => {
     const receivedAtS = nowS()
@@ -107,6 +119,7 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
   routes.get('/:jobId/calendar', async (req, res) => {
     res.json({ path: calendarPath(secret, await jobId(req), me(req).personId) })
   })
+  routes.use('/:jobId/photos', photoRoutes(pool, jobId))
   routes.use('/:jobId/devices', deviceRoutes(pool, nowS, heads, jobId))
   routes.get('/:jobId/verify', async (req, res) => {
     const id = await jobId(req)

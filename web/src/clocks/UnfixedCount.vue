@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tagOrder } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../stores/job'
 import { useView } from '../view'
@@ -10,7 +11,7 @@ const view = useView()
 const unfixed = computed(() =>
   [...view.facts.values()]
     .filter((f) => view.looks.get(f.id)?.glyph === 'unfixed')
-    .sort((a, b) => (a.tag < b.tag ? -1 : 1)),
+    .sort((a, b) => tagOrder(a.tag, b.tag)),
 )
 const says = computed(() => {
   const methods = new Set(unfixed.value.map((f) => f.method?.id))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import Dock from '../clocks/Dock.vue'
 import MissedSheet from '../clocks/MissedSheet.vue'
@@ -11,11 +11,13 @@ import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
 import { useView } from '../view'
 import FoldingRule from './FoldingRule.vue'
-import KeysHelp from './KeysHelp.vue'
-import ReadingSheet from './ReadingSheet.vue'
+import LiveStrip from './LiveStrip.vue'
 import TopStrip from './TopStrip.vue'
 import UndoStrip from './UndoStrip.vue'
 
+/** What is opened by a key comes when it is asked for: no page waits for it. */
+const ReadingSheet = defineAsyncComponent(() => import('./ReadingSheet.vue'))
+const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'))
 const job = useJob()
 const router = useRouter()
 const prefs = usePrefs()
@@ -76,6 +78,7 @@ onBeforeUnmount(() => {
 <template>
   <div class="frame" :class="{ phone }">
     <TopStrip class="strip" @read="reading = true" />
+    <LiveStrip />
     <div class="middle">
       <FoldingRule v-if="!phone" class="rail" />
       <main class="main">
@@ -109,6 +112,8 @@ onBeforeUnmount(() => {
   display: flex;
 }
 .main {
+  /* What is placed absolutely inside stays inside: it would make the page behind the frame scroll. */
+  position: relative;
   flex: 1;
   min-width: 0;
   overflow: auto;

@@ -1,4 +1,4 @@
-import { type Certificate, type JointLook, type Laid, fmt } from '@jugalis/core'
+import { type Certificate, type JointLook, type Laid, fmt, openStages } from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book } from './sheet'
 
 export interface CertificateWords {
@@ -112,11 +112,20 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
       'Weakest part',
       `${c.weakest.name}, ${fine(c.weakest.ratingBar)}; the gauge may show ${fine(c.weakest.atGaugeBar)}`,
     )
+  for (const d of test.stagesDone) {
+    const s = test.stages[d.stage]
+    if (s)
+      row(`Stage ${d.stage + 1}`, `${s.name} at ${fine(s.bar)}: ${d.note}, ${w.when(d.atS)}, ${w.name(d.by)}`)
+  }
+  for (const s of openStages(test)) row('Not signed', `${s.name} at ${fine(s.bar)}`)
   for (const s of test.setAside)
     row('Set aside', `${w.say({ code: s.code, params: {} })} Reason: ${s.reason}`)
   for (const l of test.leaks) row('Leak seen', `${l.where}, ${w.when(l.atS)}, ${w.name(l.by)}`)
   head('Judgement')
-  row('As read', `fell ${fine(ended?.rawDropBar ?? j.rawDropBar)} over the hold`)
+  // What was seen for less than the hold is reckoned up to it, and says so.
+  const seen =
+    j.seenS < test.holdS ? ` (seen for ${fmt.duration(Math.max(0, j.seenS))}, reckoned for the hold)` : ''
+  row('As read', `fell ${fine(ended?.rawDropBar ?? j.rawDropBar)} over the hold${seen}`)
   row(
     'Corrected',
     `fell ${fine(ended?.dropBar ?? j.correctedDropBar)} with the temperature's share taken out`,

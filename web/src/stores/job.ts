@@ -1,22 +1,14 @@
-import {
-  type Draft,
-  type JobEvent,
-  type JobState,
-  KINDS,
-  type Msg,
-  type Reader,
-  emptyState,
-  foldJob,
-  say,
-} from '@jugalis/core'
+import { type Draft, type JobEvent, KINDS, type Msg, type Reader, say } from '@jugalis/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { NoSignal, Refused, api } from '../api'
 import { useActs } from './acts'
 import { useClock } from './clock'
+import { useJobLog } from './job-log'
 import * as kept from './kept-log'
 import { followJob } from './live'
 import * as outbox from './outbox'
+import * as photos from './photos'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
 
@@ -37,8 +29,7 @@ export const useJob = defineStore('job', () => {
   const prefs = usePrefs()
   const jobId = ref<string | null>(null)
   const status = ref<'none' | 'loading' | 'open' | 'missing'>('none')
-  const known = shallowRef<JobEvent[]>([])
-  const pending = shallowRef<JobEvent[]>([])
+  const { known, pending, state, set } = useJobLog()
   const returned = shallowRef<outbox.Returned[]>([])
   const members = ref<Map<string, string>>(new Map())
   const offline = ref(false)
@@ -54,9 +45,6 @@ export const useJob = defineStore('job', () => {
 
   const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs((entries) => keep(entries))
 
-  const state = computed<JobState>(() =>
-    known.value.length + pending.value.length ? foldJob([...known.value, ...pending.value]) : emptyState(),
-  )
   const reader = computed<Reader>(() => prefs.readerFor(state.value.job.school))
   const t = (m: Msg): string => say(m, reader.value)
   const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
@@ -78,21 +66,26 @@ export const useJob = defineStore('job', () => {
     device = await outbox.deviceId()
     const had = await kept.open(id, session.person?.personId ?? '')
     if (jobId.value !== id) return
-    known.value = had.events
+    set({ known: had.events })
     head = had.head
     hash = had.hash
     members.value = new Map(had.members)
+    await reload()
+    // What this device kept is shown at once; what is new comes when the server has answered.
+    if (had.events.length) status.value = 'open'
     try {
       await Promise.all([read(), readMembers(id)])
+      if (jobId.value !== id) return
       status.value = 'open'
     } catch (e) {
+      if (jobId.value !== id) return
       if (e instanceof NoSignal) status.value = 'open'
       else {
         await kept.drop(id)
         return void (status.value = 'missing')
       }
     }
-    await reload()
+    void photos.send(id)
     live = followJob(id, (seq) => {
       if (seq > head) void ask()
     })
@@ -105,8 +98,7 @@ export const useJob = defineStore('job', () => {
     live = null
     jobId.value = null
     status.value = 'none'
-    known.value = []
-    pending.value = []
+    set({ known: [], pending: [] })
     forget()
     head = 0
     hash = null
@@ -116,7 +108,7 @@ export const useJob = defineStore('job', () => {
     const waiting = (await outbox.waiting(jobId.value)).map(asEvent)
     const same =
       waiting.length === pending.value.length && waiting.every((e, i) => e.id === pending.value[i]?.id)
-    if (!same) pending.value = waiting
+    if (!same) set({ pending: waiting })
     returned.value = await outbox.tray(jobId.value)
   }
   async function readMembers(id: string): Promise<void> {
@@ -143,7 +135,7 @@ export const useJob = defineStore('job', () => {
       if (r.hashAfter !== from.hash) {
         // Another log than the one kept here, such as a demo begun afresh: read it from its beginning.
         await kept.drop(id as string)
-        known.value = []
+        set({ known: [] })
         head = 0
         hash = null
         return await read()
@@ -155,10 +147,11 @@ export const useJob = defineStore('job', () => {
       const events = fresh.map((l) => l.event)
       void kept.keepPart(id as string, { from: fresh[0]?.seq ?? 0, events, head, hash })
       const ids = new Set(fresh.map((l) => l.event.id))
-      // What comes back stops waiting in the same moment, so that the job is worked out once.
-      if (pending.value.some((e) => ids.has(e.id)))
-        pending.value = pending.value.filter((e) => !ids.has(e.id))
-      known.value = [...known.value, ...events]
+      // What comes back stops waiting in the same moment.
+      set({
+        known: [...known.value, ...events],
+        pending: pending.value.filter((e) => !ids.has(e.id)),
+      })
       // Somebody who came on the job since it was opened.
       if (status.value === 'open' && events.some((e) => !members.value.has(e.actorId)))
         void readMembers(id as string).catch(() => undefined)
@@ -211,7 +204,7 @@ export const useJob = defineStore('job', () => {
       }
     })
     const numbered = await outbox.keep(id, drafts)
-    pending.value = [...pending.value, ...numbered.map(asEvent)]
+    set({ pending: [...pending.value, ...numbered.map(asEvent)] })
     void flush()
     return numbered.map((d) => d.id)
   }
@@ -237,6 +230,7 @@ export const useJob = defineStore('job', () => {
       await read()
       await outbox.sent(drafts.map((d) => d.id))
       await reload()
+      void photos.send(id)
       if ((await outbox.waiting(id)).length) await sendAll()
     } catch (e) {
       if (e instanceof NoSignal) return void (offline.value = true)

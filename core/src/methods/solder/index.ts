@@ -4,7 +4,7 @@ import { pipeInSocket, ring } from '../kit/drawing.js'
 import { methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
-import { gridOf, judgePeel } from './peel.js'
+import { judgePeel, seenIn } from './peel.js'
 import { COOL_MAX_S, FIRE_WATCH_S, solderWireMm } from './rules.js'
 
 interface SolderSpec extends BaseSpec {
@@ -143,9 +143,9 @@ export const solder = methodFrom<SolderSpec>({
   }),
   judge: (_spec, r) => {
     const findings = []
-    const seen = gridOf(r.coverage)
+    const seen = seenIn(r.coverage)
     if (seen) {
-      const peel = judgePeel(seen)
+      const peel = judgePeel(seen.grid)
       const { coveragePct, largestVoidPct } = peel
       if (peel.verdict === 'fail')
         findings.push(finding('stop', 'solder-coverage', 'cp-solder-peel', { coveragePct, largestVoidPct }))
@@ -154,10 +154,11 @@ export const solder = methodFrom<SolderSpec>({
     if (r.unionNut === 'forgotten') findings.push(finding('stop', 'solder-nut-forgotten', practice))
     if (r.ring === 'gaps') findings.push(finding('stop', 'solder-gaps', practice))
     if (r.ring === 'black') findings.push(finding('stop', 'solder-black', practice))
+    const burnt = r.ring === 'black' || seen?.burnt === true
     const causes =
       r.ring === 'gaps'
         ? [msg('cause-solder-one-side'), msg('cause-solder-flux')]
-        : r.ring === 'black'
+        : burnt
           ? [msg('cause-solder-burnt')]
           : []
     return { findings, causes }

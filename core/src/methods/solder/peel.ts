@@ -24,7 +24,7 @@ export function judgePeel(grid: readonly (readonly number[])[]): Peel {
   const covered = grid.reduce((n, row) => n + row.reduce((m, v) => m + v, 0), 0)
   const coveragePct = (covered / (grid.length * columns)) * 100
   const largestVoidPct = (Math.max(...grid.map(longestVoid)) / columns) * 100
-  const leakPath = hasPath(grid)
+  const leakPath = leakPathOf(grid) !== null
   const fails =
     leakPath || coveragePct < COVERAGE_MIN_PCT - EPSILON || largestVoidPct > VOID_MAX_PCT + EPSILON
   return {
@@ -36,15 +36,30 @@ export function judgePeel(grid: readonly (readonly number[])[]): Peel {
   }
 }
 
-/** A grid of covered and bare cells as it was read; null for anything else. */
-export function gridOf(raw: unknown): number[][] | null {
+/** What was seen on a peeled joint: covered or bare, and whether flux was burnt anywhere. */
+export interface Seen {
+  grid: number[][]
+  burnt: boolean
+}
+const BURNT = 2
+/** A grid as it was read: 1 covered, 0 bare, 2 bare and black. Where flux is burnt nothing holds. Null for anything else. */
+export function seenIn(raw: unknown): Seen | null {
   if (!Array.isArray(raw) || !raw.length) return null
   const rows = raw as unknown[]
   const columns = Array.isArray(rows[0]) ? rows[0].length : 0
   const good = rows.every(
-    (r) => Array.isArray(r) && r.length === columns && columns > 0 && r.every((v) => v === 0 || v === 1),
+    (r) =>
+      Array.isArray(r) &&
+      r.length === columns &&
+      columns > 0 &&
+      r.every((v) => v === 0 || v === 1 || v === BURNT),
   )
-  return good ? (raw as number[][]) : null
+  if (!good) return null
+  const cells = raw as number[][]
+  return {
+    grid: cells.map((r) => r.map((v) => (v === BURNT ? 0 : v))),
+    burnt: cells.some((r) => r.includes(BURNT)),
+  }
 }
 
 function longestVoid(row: readonly number[]): number {
@@ -54,26 +69,34 @@ function longestVoid(row: readonly number[]): number {
   return longest
 }
 
-/** Is there one 8-connected void that touches the first and the last column? Rows wrap round. */
-function hasPath(grid: readonly (readonly number[])[]): boolean {
+/**
+ * One 8-connected void that touches the first and the last column, as cells [row, column] from the face to the stop;
+ * null where there is none. Rows wrap round.
+ */
+export function leakPathOf(grid: readonly (readonly number[])[]): [row: number, column: number][] | null {
   const rows = grid.length
   const columns = (grid[0] as readonly number[]).length
-  const seen = new Set<number>()
-  const stack: [number, number][] = []
-  const visit = (r: number, c: number): void => {
+  const cameFrom = new Map<number, number | null>()
+  const waiting: number[] = []
+  const visit = (r: number, c: number, from: number | null): void => {
     const row = (r + rows) % rows
     const key = row * columns + c
-    if (c < 0 || c >= columns || grid[row]?.[c] || seen.has(key)) return
-    seen.add(key)
-    stack.push([row, c])
+    if (c < 0 || c >= columns || grid[row]?.[c] || cameFrom.has(key)) return
+    cameFrom.set(key, from)
+    waiting.push(key)
   }
-  for (let r = 0; r < rows; r++) visit(r, 0)
-  for (let next = stack.pop(); next; next = stack.pop()) {
-    const [r, c] = next
-    if (c === columns - 1) return true
-    for (const dr of [-1, 0, 1]) for (const dc of [-1, 0, 1]) visit(r + dr, c + dc)
+  for (let r = 0; r < rows; r++) visit(r, 0, null)
+  for (const key of waiting) {
+    const [r, c] = [Math.floor(key / columns), key % columns]
+    if (c === columns - 1) {
+      const path: [number, number][] = []
+      for (let at: number | null = key; at !== null; at = cameFrom.get(at) ?? null)
+        path.unshift([Math.floor(at / columns), at % columns])
+      return path
+    }
+    for (const dr of [-1, 0, 1]) for (const dc of [-1, 0, 1]) visit(r + dr, c + dc, key)
   }
-  return false
+  return null
 }
 
 /** What the pattern speaks of: bare on one side = uneven heat; islands = flux or pair; bare at the stop = heat too near the face. */

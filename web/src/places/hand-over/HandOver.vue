@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type JointFacts, type LifeState, fmt } from '@jugalis/core'
+import { type JointFacts, type LifeState, fmt, tagOrder } from '@jugalis/core'
 import { computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -13,10 +13,10 @@ const view = useView()
 const clock = useClock()
 const session = useSession()
 const zone = computed(() => job.state.job.zone)
-const joints = computed(() => [...view.facts.values()].sort((a, b) => (a.tag < b.tag ? -1 : 1)))
+const joints = computed(() => [...view.facts.values()].sort((a, b) => tagOrder(a.tag, b.tag)))
 const good = computed(() => joints.value.filter((f) => f.inspection?.verdict === 'pass'))
 const sections = computed(() =>
-  [...view.answers.values()].sort((a, b) => (a.section.tag < b.section.tag ? -1 : 1)),
+  [...view.answers.values()].sort((a, b) => tagOrder(a.section.tag, b.section.tag)),
 )
 const proved = computed(() => sections.value.filter((a) => a.proved))
 /** Joints of one line that are not made stand in one row once they are many. */

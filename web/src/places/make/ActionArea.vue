@@ -5,6 +5,7 @@ import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
 import { useNarrow } from '../../use-narrow'
 import BigAction from './BigAction.vue'
+import PhotoStrip from './PhotoStrip.vue'
 import { useCautions } from './use-cautions'
 import type { Phase } from './use-joint'
 
@@ -35,6 +36,8 @@ const job = useJob()
 const prefs = usePrefs()
 const narrow = useNarrow()
 const working = computed(() => props.phase === 'step' || props.phase === 'window')
+/** A picture belongs to what is judged: while it is, and after. */
+const pictures = computed(() => props.judging || props.phase === 'rest' || props.phase === 'failed')
 const caution = computed(() => (working.value ? (props.step?.cautions ?? []) : []))
 const { unseen, markSeen } = useCautions(caution)
 const begun = computed(() => Boolean(props.facts.life?.done.length))
@@ -45,7 +48,16 @@ interface Way {
   says: string
   go: () => void
 }
-const ways = computed<Way[]>(() => {
+/** A window that was missed: what leads back is the large action, what was missed is one of the others. */
+const firstBack = computed<Way | null>(() => {
+  if (props.phase !== 'late') return null
+  const [e] = exceptions.value.filter((x) => x.backTo !== null && x.id !== 'put-down')
+  if (e) return { key: e.id, says: job.t(e.says), go: () => emit('except', e) }
+  const back = props.wayBack
+  return back ? { key: 'again', says: `${job.t(back.action)} again`, go: () => emit('again', back) } : null
+})
+const ways = computed<Way[]>(() => all.value.filter((w) => w.key !== firstBack.value?.key))
+const all = computed<Way[]>(() => {
   const out: Way[] = []
   const way = (key: string, says: string, go: () => void): void => void out.push({ key, says, go })
   const back = props.wayBack
@@ -55,6 +67,7 @@ const ways = computed<Way[]>(() => {
     way('earlier', 'It was earlier…', () => emit('sheet', 'earlier'))
     way('down', 'Put it down', () => emit('sheet', 'down'))
   }
+  if (firstBack.value) way('act', props.label, () => emit('act'))
   if (props.step && props.step.skip !== 'stop' && props.phase === 'step')
     way('skip', 'Skip…', () => emit('sheet', 'skip'))
   if (props.phase === 'step') way('batch', 'Made before…', () => emit('sheet', 'batch'))
@@ -105,9 +118,11 @@ defineExpose({ unseen })
       </div>
     </template>
     <template v-else-if="step">
+      <BigAction v-if="firstBack" :label="firstBack.says" @act="firstBack.go()" />
       <BigAction
+        v-else
         :label="held ? 'Not like this' : label"
-        :hint="held ? job.t(stops[0]!) : judging && unread ? 'say it first' : job.t(step.hint)"
+        :hint="held ? 'what is wrong stands above' : judging && unread ? 'say it first' : job.t(step.hint)"
         :disabled="held || (judging && unread)"
         :small="judging"
         @act="emit('act')"
@@ -119,6 +134,7 @@ defineExpose({ unseen })
         <button v-if="few" type="button" class="button" @click="more = true">More…</button>
       </div>
     </template>
+    <PhotoStrip v-if="pictures && (!narrow || more || !working)" :key="facts.id" :facts="facts" />
     <label v-if="!narrow || more" class="wet">
       <input v-model="prefs.prefs.wet" type="checkbox" /> wet screen: long press
     </label>

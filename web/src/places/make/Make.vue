@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { JointFacts } from '@jugalis/core'
+import { type JointFacts, jointFacts } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
@@ -34,7 +34,13 @@ const seen = computed(() =>
     : grouped.value.groups,
 )
 const order = computed(() => seen.value.flatMap((g) => g.joints))
-const facts = computed(() => view.facts.get(String(route.params.jointId ?? '')) ?? null)
+/** In a large job looks and answers follow a moment later; the joint in hand does not wait for them. */
+const facts = computed<JointFacts | null>(() => {
+  const id = String(route.params.jointId ?? '')
+  return job.state === view.judged
+    ? (view.facts.get(id) ?? null)
+    : jointFacts(job.state, id, 'coldest', view.nowS)
+})
 /** A label may outlive its joint. */
 const gone = computed(() => Boolean(route.params.jointId) && !facts.value && job.status === 'open')
 const next = computed(() => grouped.value.toMake.find((f) => f.id !== facts.value?.id) ?? null)

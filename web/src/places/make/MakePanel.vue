@@ -5,9 +5,8 @@ import {
   type Finding,
   type JointFacts,
   type Step,
-  fmt,
-  liveSection,
   neverSetAside,
+  stateNow,
 } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
@@ -26,6 +25,7 @@ import PutDownSheet from './PutDownSheet.vue'
 import SkipSheet from './SkipSheet.vue'
 import StepBar from './StepBar.vue'
 import StepReads from './reads/StepReads.vue'
+import { useAround, useMakesWay } from './use-around'
 import { useJoint } from './use-joint'
 import { useTools } from './use-tools'
 import { useReads } from './use-reads'
@@ -53,8 +53,15 @@ const findings = computed<readonly Finding[]>(() =>
     (f) => !overrides.value.includes(f.code),
   ),
 )
-/** Nothing is cut or opened under pressure, nor behind the same valve. */
-const live = computed(() => liveSection(job.state, props.facts.id))
+const here = { facts, step, phase, left: joint.left }
+const { live, full, alike, ahead } = useAround(here)
+const acted = useMakesWay(
+  here,
+  () => props.next,
+  (id) => emit('go', id),
+)
+/** What is wrong today is said above already, while work has not begun. */
+const beginning = computed(() => phase.value === 'step' && props.facts.homeAtS === null)
 const stops = computed(() => findings.value.filter((f) => f.level === 'stop'))
 /** Only the step that begins the wet work is held up; what is already running must go on. */
 const held = computed(
@@ -87,6 +94,7 @@ const writes = useWrites({
 /** A tap just after a limit is asked about: the window it was for, and the entry it made. */
 const asked = ref<{ clock: Clock; done: Done } | null>(null)
 async function act(): Promise<void> {
+  acted()
   const limit = joint.open.value
   const passed = phase.value === 'window' && limit !== null && joint.left(limit) < 0
   before.value?.begun()
@@ -128,28 +136,6 @@ const wayBack = computed(() => {
 })
 const lastStep = computed(() => props.facts.life?.done.at(-1) ?? null)
 const stepBefore = computed(() => props.facts.life?.done.at(-2) ?? null)
-/** Joints at the same point of the same work: what is written for one may be written for them. */
-const alike = computed(() =>
-  [...view.facts.values()]
-    .filter(
-      (f) =>
-        f.method === props.facts.method &&
-        f.place.piece.size === props.facts.place.piece.size &&
-        f.place.line.material === props.facts.place.line.material &&
-        f.nextStep?.id === step.value?.id,
-    )
-    .sort((a, b) => (a.tag < b.tag ? -1 : 1)),
-)
-/** Starting a window while another joint's hold runs: said, not stopped. */
-const ahead = computed(() => {
-  const starts = props.facts.steps.some((s) => s.id === step.value?.id && s.reaches === 'prepared')
-  if (!starts || phase.value !== 'step') return ''
-  for (const f of view.facts.values())
-    for (const c of f.clocks)
-      if (f.id !== props.facts.id && c.shows === 'hold' && joint.left(c) > 0)
-        return `${f.tag} is held for ${fmt.clock(Math.ceil(joint.left(c)))} more. Begin here after that.`
-  return ''
-})
 const fitting = computed(() =>
   props.facts.place.fitting
     ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}`
@@ -164,7 +150,7 @@ const drawingHeight = computed(() => {
   if (reading.value || short)
     // A control that is a drawing itself takes its place.
     return numberReads.value.some((r) => isGap(r) || onDial(r)) && reading.value ? 0 : 108
-  return area.value?.unseen || !props.facts.life ? 130 : 220
+  return area.value?.unseen || !props.facts.life || live.value ? 130 : phase.value === 'rest' ? 180 : 220
 })
 const recordNotes = computed(() =>
   (props.facts.inspection?.findings ?? []).filter((f) => phase.value !== 'failed' && f.level !== 'stop'),
@@ -204,7 +190,7 @@ const recordNotes = computed(() =>
       {{ job.t(n) }}
     </p>
     <BeforeStart
-      v-if="phase === 'step' && facts.homeAtS === null"
+      v-if="beginning"
       ref="before"
       :facts="facts"
       :findings="findings"
@@ -223,13 +209,16 @@ const recordNotes = computed(() =>
     <button v-if="torque" type="button" class="button said" @click="readings[torque.key] = torque.value">
       {{ torque.said.tool }} says {{ torque.value }} Nm: take it
     </button>
-    <p v-if="live" class="refusal" role="alert">
+    <p v-if="live && !beginning" class="refusal" role="alert">
       {{
         job.t({
           code: live.own ? 'work-live' : 'work-live-near',
-          params: { section: live.section.tag, state: live.section.state },
+          params: { section: live.section.tag, state: stateNow(job.state, live.section) },
         })
       }}
+    </p>
+    <p v-else-if="full" class="warn">
+      {{ job.t({ code: 'work-full', params: { section: full.tag } }) }}
     </p>
     <ActionArea
       ref="area"

@@ -1,4 +1,4 @@
-import type { JointFacts, JointLook } from '@jugalis/core'
+import { type JointFacts, type JointLook, tagOrder } from '@jugalis/core'
 
 export interface Group {
   title: string
@@ -6,7 +6,7 @@ export interface Group {
 }
 /** What somebody has begun stands before what nobody has touched. */
 const begunFirst = (a: JointFacts, b: JointFacts): number => Number(Boolean(b.life)) - Number(Boolean(a.life))
-const byTag = (a: JointFacts, b: JointFacts): number => (a.tag < b.tag ? -1 : a.tag > b.tag ? 1 : 0)
+const byTag = (a: JointFacts, b: JointFacts): number => tagOrder(a.tag, b.tag)
 
 /** Joints under what they ask for: what is assembled and not fixed first, since that is what gets forgotten. */
 export function groupsOf(

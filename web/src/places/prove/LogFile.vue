@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LogColumns, type LogFault, type TestRun, logTable, readLog } from '@jugalis/core'
+import { type LogColumns, type LogFault, type TestRun, logTable, overWeakest, readLog } from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
@@ -9,7 +9,7 @@ import { useJob } from '../../stores/job'
 
 /** A logger's file: which column is what, in which unit, on which clocks; then all rows or none. */
 const props = defineProps<{ test: TestRun }>()
-const emit = defineEmits<{ done: [] }>()
+const emit = defineEmits<{ done: [says: string] }>()
 const job = useJob()
 const clock = useClock()
 const table = ref<{ head: string[]; body: string[][] } | null>(null)
@@ -46,6 +46,10 @@ async function load(repeated: true | null): Promise<void> {
   if (!read.ok) return void (faults.value = read.faults)
   if (read.repeatedFromLine !== null && repeated === null)
     return void (repeatedLine.value = read.repeatedFromLine)
+  // Evidence is kept; the line is named, and the test says what to do about it.
+  const high = overWeakest(job.state, { ...props.test, readings: read.rows })
+  const line = read.rows.findIndex((r) => r.atS === high?.atS) + 2
+  const over = high ? `Line ${line} of the file is above what the weakest part may take.` : ''
   busy.value = true
   const at = (s: number): number => s - clock.offsetS
   const entries = []
@@ -62,7 +66,7 @@ async function load(repeated: true | null): Promise<void> {
     })
   await job.write(entries, `${read.rows.length} readings are in.`)
   busy.value = false
-  emit('done')
+  emit('done', over)
 }
 </script>
 

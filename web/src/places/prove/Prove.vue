@@ -5,9 +5,11 @@ import {
   endsOf,
   fmt,
   gatesOf,
+  heldStage,
   jointPlaces,
   judgeRun,
   limitsOf,
+  stageNow,
   trappedWarning,
 } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
@@ -46,10 +48,14 @@ const VIEWS = [
 type View = (typeof VIEWS)[number][0]
 const shows = ref<View>('gates')
 const bar = (b: number): string => fmt.pressure(b, job.reader)
+/** The test that runs, judged by what is read so far: once for the headline and for the test itself. */
+const judgement = computed(() => running.value && judgeRun(job.state, running.value))
 const runningHead = computed(() => {
-  const t = running.value
-  if (!t) return ''
-  const j = judgeRun(job.state, t)
+  const [t, j] = [running.value, judgement.value]
+  if (!t || !j) return ''
+  const stage = stageNow(t)
+  if (stage && stage.index < heldStage(t))
+    return `${answer.value?.section.tag ?? ''} is brought to ${bar(t.bar)} in ${stage.of} stages.`
   const seen = Math.min(t.holdS, Math.max(0, j.seenS))
   const drop = j.correctedDropBar
   return `${bar(t.bar)} held ${fmt.duration(seen)} of ${fmt.duration(t.holdS)}${drop === null ? '' : `; loss ${fmt.number(Math.max(0, (drop * seen) / t.holdS), 3)} of ${fmt.number(t.allowedDropBar, 3)} bar allowed`}.`
@@ -154,7 +160,7 @@ async function setState(state: string): Promise<void> {
       <div class="two">
         <PressureTape :hooks="hooks" :gauge-bar="running?.readings.at(-1)?.bar ?? null" />
         <div class="body">
-          <RunTest v-if="running" :test="running" />
+          <RunTest v-if="running && judgement" :test="running" :judgement="judgement" />
           <template v-else>
             <div class="state">
               <label for="section-state">The section is</label>

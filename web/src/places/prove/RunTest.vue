@@ -1,5 +1,17 @@
 <script setup lang="ts">
-import { type TestRun, correctedCourse, fmt, judgeRun, saysOf, seriesOf, steadyFromS } from '@jugalis/core'
+import {
+  type Judgement,
+  type TestRun,
+  correctedCourse,
+  fmt,
+  heldPart,
+  heldStage,
+  overWeakest,
+  saysOf,
+  seriesOf,
+  stageNow,
+  steadyFromS,
+} from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -7,9 +19,10 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
 import LogFile from './LogFile.vue'
+import StageGuide from './StageGuide.vue'
 import TestChart from './TestChart.vue'
 
-const props = defineProps<{ test: TestRun }>()
+const props = defineProps<{ test: TestRun; judgement: Judgement }>()
 const job = useJob()
 const clock = useClock()
 const typed = reactive({ bar: '', temperature: '' })
@@ -19,21 +32,44 @@ const asksWhere = ref(false)
 const where = ref('')
 const SHOWN = 8
 const zone = computed(() => job.state.job.zone)
+/** The readings that are judged: of several stages, those of the hold. */
+const held = computed(() => heldPart(props.test))
+const stage = computed(() => stageNow(props.test))
+/** The hold has not begun: there is nothing to judge yet. */
+const before = computed(() => stage.value !== null && stage.value.index < heldStage(props.test))
 const series = computed(() => seriesOf(job.state, props.test))
-const judgement = computed(() => judgeRun(job.state, props.test))
-const says = computed(() => saysOf(judgement.value, props.test))
-const steadyS = computed(() => steadyFromS(correctedCourse(series.value, judgement.value), props.test))
+const says = computed(() => saysOf(props.judgement, props.test))
+const steadyS = computed(() => steadyFromS(correctedCourse(series.value, props.judgement), props.test))
 /** Steady since, with the first reading's clock. */
 const steady = computed(() =>
-  judgement.value.course === null
+  props.judgement.course === null
     ? ''
     : steadyS.value === null
       ? 'Not steady yet.'
-      : `Steady since ${hhmmss((props.test.readings[0]?.atS ?? 0) + steadyS.value, zone.value)}.`,
+      : `Steady since ${hhmmss((held.value.readings[0]?.atS ?? 0) + steadyS.value, zone.value)}.`,
 )
+/** A reading that no part was made for: said until the pressure is off, and kept for the certificate. */
+const over = computed(() => {
+  const o = overWeakest(job.state, props.test)
+  return o
+    ? {
+        code: 'test-over-weakest',
+        params: {
+          bar: o.bar,
+          limitBar: o.limit.atGaugeBar,
+          name: o.limit.name,
+          at: hhmmss(o.atS, zone.value),
+        },
+      }
+    : null
+})
+function taken(says: string): void {
+  file.value = false
+  fault.value = says
+}
 const last = computed(() => props.test.readings.at(-1) ?? null)
 const holdEndsS = computed(
-  () => (props.test.readings[0]?.atS ?? props.test.begunAtS) + props.test.stabiliseS + props.test.holdS,
+  () => (held.value.readings[0]?.atS ?? clock.nowS) + props.test.stabiliseS + props.test.holdS,
 )
 const left = computed(() => Math.max(0, Math.ceil(holdEndsS.value - clock.nowS)))
 async function read(): Promise<void> {
@@ -48,7 +84,8 @@ async function read(): Promise<void> {
     [
       {
         kind: 'test-read',
-        data: { testId: props.test.id, atS: clock.nowS - clock.offsetS, bar, temperatureC },
+        // Not the time on the screen, which goes in steps: what is read follows what was signed before it.
+        data: { testId: props.test.id, atS: Date.now() / 1000, bar, temperatureC },
       },
     ],
     `${bar} bar read.`,
@@ -63,7 +100,7 @@ async function leak(): Promise<void> {
   asksWhere.value = false
 }
 async function end(): Promise<void> {
-  const j = judgement.value
+  const j = props.judgement
   await job.write(
     [
       {
@@ -88,10 +125,16 @@ async function end(): Promise<void> {
   <div class="run">
     <div class="now">
       <span class="big">{{ last ? fmt.pressureFine(last.bar, job.reader) : 'no reading yet' }}</span>
-      <span class="left">{{ left > 0 ? `${fmt.clock(left)} left` : 'hold is over' }}</span>
+      <span v-if="!stage || stage.stage.name === 'hold'" class="left">{{
+        left > 0 ? `${fmt.clock(left)} left` : 'hold is over'
+      }}</span>
     </div>
-    <TestChart v-if="test.readings.length" :test="test" :series="series" :judgement="judgement" />
-    <p class="says" role="status">
+    <p v-if="over" class="refusal over" role="alert">
+      {{ job.t(over) }}
+    </p>
+    <StageGuide :test="test" />
+    <TestChart v-if="held.readings.length" :test="held" :series="series" :judgement="judgement" />
+    <p v-if="!before" class="says" role="status">
       {{ test.leaks.length ? 'Lost: a leak was seen.' : job.t(says) }}
       {{ steady }}
       <template v-if="judgement.moreTimeS">
@@ -131,7 +174,7 @@ async function end(): Promise<void> {
       <button type="button" class="button" :aria-expanded="file" @click="file = !file">From a file…</button>
     </form>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <LogFile v-if="file" :test="test" @done="file = false" />
+    <LogFile v-if="file" :test="test" @done="taken" />
     <table v-if="test.readings.length" class="rows">
       <caption>
         Last of
@@ -207,9 +250,14 @@ async function end(): Promise<void> {
   border-width: 3px;
   font-weight: 700;
 }
+/* What can hurt somebody stands before all else, wherever the rest goes. */
+.over {
+  order: -2;
+}
 /* The sentence first, then the chart: what stops the test comes to lie at the thumb. */
 @media (max-width: 720px) {
   .now,
+  .guide,
   .says {
     order: -1;
   }

@@ -22,21 +22,15 @@ const LEAST_SPAN = 2
 const inch = computed(() => job.reader.units === 'inch')
 const bar = (b: number): number => Number((inch.value ? barToPsi(b) : b).toFixed(4))
 const firstS = computed(() => props.test.readings[0]?.atS ?? props.test.begunAtS)
+const degrees = (c: number): number => Number((inch.value ? cToF(c) : c).toFixed(2))
+/** Thinned before anything else: a day of readings is far more than a screen has points. */
 const curves = computed(() => ({
-  read: thinned(props.test.readings.map((r) => [r.atS * 1000, bar(r.bar)] as const)),
+  read: thinned(props.test.readings, (r) => r.bar).map((r) => [r.atS * 1000, bar(r.bar)] as const),
   corrected: correctedCourse(props.series, props.judgement).map(
     (p) => [(firstS.value + p.tS) * 1000, bar(p.bar)] as const,
   ),
-  temperature: thinned(
-    props.test.readings
-      .filter((r) => r.temperatureC !== null)
-      .map(
-        (r) =>
-          [
-            r.atS * 1000,
-            Number((inch.value ? cToF(r.temperatureC ?? 0) : (r.temperatureC ?? 0)).toFixed(2)),
-          ] as const,
-      ),
+  temperature: thinned(props.test.readings, (r) => r.temperatureC).map(
+    (r) => [r.atS * 1000, degrees(r.temperatureC ?? 0)] as const,
   ),
 }))
 const holdFrom = computed(() => firstS.value + props.test.stabiliseS)
@@ -114,7 +108,11 @@ function draw(): void {
             lineStyle: { color: ink, width: 2, type: 'solid' },
             label: { ...text, position: 'insideEndTop' },
             data: [
-              { xAxis: holdFrom.value * 1000, label: { ...text, formatter: 'hold' } },
+              {
+                xAxis: holdFrom.value * 1000,
+                // On the side of the hold: at the other the scale of a test without a time to settle stands.
+                label: { ...text, formatter: 'hold', position: 'insideEndBottom' as const },
+              },
               { xAxis: (holdFrom.value + props.test.holdS) * 1000, label: { ...text, formatter: 'ends' } },
               ...(props.test.allowedDropBar > 0
                 ? [

@@ -1,16 +1,25 @@
 /** How many points a drawn curve gets at most. */
 const MOST = 1200
-/** A curve with fewer points that keeps its peaks: of each stretch the least and the greatest stay, in their order. */
-export function thinned(points: readonly (readonly [number, number])[]): (readonly [number, number])[] {
-  if (points.length <= MOST) return [...points]
+/**
+ * A curve with fewer points that keeps its peaks: of each stretch the least and the greatest stay, in their order.
+ * @param valueOf what is drawn of a point; points for which it is null are left out.
+ */
+export function thinned<T>(points: readonly T[], valueOf: (p: T) => number | null): T[] {
+  if (points.length <= MOST) return points.filter((p) => valueOf(p) !== null)
   const each = Math.ceil(points.length / (MOST / 2))
-  const out: (readonly [number, number])[] = []
-  for (let i = 0; i < points.length; i += each) {
-    const part = points.slice(i, i + each)
-    const low = part.reduce((a, b) => (b[1] < a[1] ? b : a))
-    const high = part.reduce((a, b) => (b[1] > a[1] ? b : a))
-    if (low === high) out.push(low)
-    else out.push(...(low[0] < high[0] ? [low, high] : [high, low]))
+  const out: T[] = []
+  for (let from = 0; from < points.length; from += each) {
+    let [low, high] = [-1, -1]
+    let [least, most] = [Infinity, -Infinity]
+    for (let i = from; i < Math.min(points.length, from + each); i++) {
+      const v = valueOf(points[i] as T)
+      if (v === null) continue
+      if (v < least) [least, low] = [v, i]
+      if (v > most) [most, high] = [v, i]
+    }
+    if (low < 0) continue
+    const kept = low === high ? [low] : [Math.min(low, high), Math.max(low, high)]
+    out.push(...kept.map((i) => points[i] as T))
   }
   return out
 }

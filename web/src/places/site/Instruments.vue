@@ -6,6 +6,7 @@ import 'element-plus/es/components/select/style/css'
 import { computed, onMounted, reactive, ref } from 'vue'
 import { api } from '../../api'
 import { useJob } from '../../stores/job'
+import ModbusMap from './ModbusMap.vue'
 
 interface Device {
   deviceId: string
@@ -42,16 +43,8 @@ const LINES = [
   ['gaps', 'a stand-in that falls silent'],
 ] as const
 const typed = reactive({ name: '', kind: 'probe', placeId: '', toolId: '', sectionId: '', standIn: '' })
-const modbus = reactive({
-  on: false,
-  host: '127.0.0.1',
-  port: '502',
-  unit: '1',
-  register: '0',
-  type: 'float32',
-  scale: '1',
-  low: false,
-})
+const modbus = ref(false)
+const settings = ref<Record<string, unknown>>({})
 const path = computed(() => `/jobs/${job.jobId}/devices`)
 const here = computed(() => devices.value.filter((d) => !d.revoked))
 const tools = computed(() => [...job.state.tools.values()])
@@ -71,17 +64,6 @@ async function attempt(work: () => Promise<unknown>): Promise<boolean> {
   }
 }
 onMounted(() => attempt(() => Promise.resolve()))
-const settings = (): Record<string, unknown> => ({
-  host: modbus.host.trim(),
-  port: Number(modbus.port),
-  unit: Number(modbus.unit),
-  pressure: {
-    register: Number(modbus.register),
-    type: modbus.type,
-    wordOrder: modbus.low ? 'low first' : 'high first',
-    scale: Number(modbus.scale.replace(',', '.')),
-  },
-})
 async function add(): Promise<void> {
   if (!typed.name.trim()) return void (fault.value = 'An instrument needs the name that stands on it.')
   if (hangs.value && !typed.placeId) return void (fault.value = 'Say where it hangs.')
@@ -95,7 +77,7 @@ async function add(): Promise<void> {
       ...(typed.placeId ? { placeId: typed.placeId } : {}),
       ...(typed.toolId ? { toolId: typed.toolId } : {}),
       ...(logs.value ? { sectionId: typed.sectionId } : {}),
-      ...(logs.value && modbus.on ? { settings: settings() } : {}),
+      ...(logs.value && modbus.value ? { settings: settings.value } : {}),
       ...(typed.standIn ? { standIn: typed.standIn } : {}),
     })
     token.value = typed.standIn ? '' : made.token
@@ -103,8 +85,8 @@ async function add(): Promise<void> {
   if (ok) Object.assign(typed, { name: '', standIn: '' })
 }
 const takeDown = (d: Device): Promise<boolean> => attempt(() => api('DELETE', `${path.value}/${d.deviceId}`))
-const trigger = (d: Device, broken: boolean): Promise<boolean> =>
-  attempt(() => api('POST', `${path.value}/${d.deviceId}/trigger`, { fault: broken }))
+const trigger = (d: Device, how: { fault?: boolean; off?: boolean }): Promise<boolean> =>
+  attempt(() => api('POST', `${path.value}/${d.deviceId}/trigger`, how))
 const at = (d: Device): string =>
   d.placeId
     ? (job.state.places.get(d.placeId) ?? '')
@@ -128,8 +110,20 @@ const at = (d: Device): string =>
         >
         <span class="buttons">
           <template v-if="d.standIn && d.kind !== 'probe' && d.kind !== 'pressure-logger'">
-            <button type="button" class="button" @click="trigger(d, false)">Trigger</button>
-            <button type="button" class="button" @click="trigger(d, true)">Trigger, failing</button>
+            <button type="button" class="button" @click="trigger(d, {})">
+              {{ d.kind === 'heat-blanket' ? 'Switch on' : 'Trigger' }}
+            </button>
+            <button
+              v-if="d.kind === 'heat-blanket'"
+              type="button"
+              class="button"
+              @click="trigger(d, { off: true })"
+            >
+              Switch off
+            </button>
+            <button type="button" class="button" @click="trigger(d, { fault: true })">
+              {{ d.kind === 'heat-blanket' ? 'Fail' : 'Trigger, failing' }}
+            </button>
           </template>
           <button type="button" class="button" @click="takeDown(d)">Take down</button>
         </span>
@@ -188,40 +182,9 @@ const at = (d: Device): string =>
       </ElSelect>
       <template v-if="logs && !typed.standIn">
         <label class="check"
-          ><input v-model="modbus.on" type="checkbox" /> the server reads it over Modbus TCP</label
+          ><input v-model="modbus" type="checkbox" /> the server reads it over Modbus TCP</label
         >
-        <template v-if="modbus.on">
-          <label>Host<ElInput v-model="modbus.host" size="large" aria-label="Host" /></label>
-          <label
-            >Port<ElInput v-model="modbus.port" size="large" inputmode="numeric" aria-label="Port"
-          /></label>
-          <label
-            >Unit<ElInput v-model="modbus.unit" size="large" inputmode="numeric" aria-label="Unit"
-          /></label>
-          <label
-            >Register of the pressure<ElInput
-              v-model="modbus.register"
-              size="large"
-              inputmode="numeric"
-              aria-label="Register of the pressure"
-          /></label>
-          <label
-            >Type<ElSelect v-model="modbus.type" size="large" aria-label="Type of the register">
-              <ElOption
-                v-for="k in ['float32', 'int16', 'uint16', 'int32', 'uint32']"
-                :key="k"
-                :value="k"
-                :label="k" /></ElSelect
-          ></label>
-          <label
-            >Times this it is bar<ElInput
-              v-model="modbus.scale"
-              size="large"
-              inputmode="decimal"
-              aria-label="Times this it is bar"
-          /></label>
-          <label class="check"><input v-model="modbus.low" type="checkbox" /> low word first</label>
-        </template>
+        <ModbusMap v-if="modbus" v-model="settings" />
       </template>
       <button type="button" class="button main" @click="add">Put it up</button>
     </div>
@@ -248,6 +211,10 @@ li {
   grid-template-columns: repeat(auto-fit, minmax(190px, 1fr));
   gap: 8px;
   margin-top: 10px;
+}
+.form > .button {
+  align-self: end;
+  justify-self: start;
 }
 .form label:not(.check) {
   display: flex;

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { type SectionAnswer, fmt } from '@jugalis/core'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { api } from '../../api'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { date, hhmm, weekday } from '../../when'
-import BackwardSheet from './BackwardSheet.vue'
+
+/** Its fields come when somebody asks backward: the page does not wait for them. */
+const BackwardSheet = defineAsyncComponent(() => import('./BackwardSheet.vue'))
 
 /** What can be done with waiting: plan it backward, hang tags, put it in a calendar, hand the shift over. */
 const props = defineProps<{ answer: SectionAnswer }>()

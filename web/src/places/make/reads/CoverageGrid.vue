@@ -1,31 +1,51 @@
 <script setup lang="ts">
-import { type Field, judgePeel } from '@jugalis/core'
+import { type Field, judgePeel, leakPathOf, seenIn } from '@jugalis/core'
 import { computed, ref } from 'vue'
+import ChipChoice from '../../../frame/ChipChoice.vue'
 import { useJob } from '../../../stores/job'
+import { useNarrow } from '../../../use-narrow'
 
 /**
  * Solder seen in the cup, unrolled: across it goes round from 12 o'clock, down it goes from the face to the stop.
- * Starts fully covered; what is bare is painted with a drag.
+ * Starts fully covered; what is bare or burnt is painted with a drag.
  */
 defineProps<{ field: Field }>()
 const model = defineModel<number[][] | null>({ required: true })
 const job = useJob()
-const COLUMNS = 8
-const ROWS = 5
-const full = (): number[][] => Array.from({ length: COLUMNS }, () => Array.from({ length: ROWS }, () => 1))
-const grid = computed(() => model.value ?? full())
-const peel = computed(() => judgePeel(grid.value))
-let brush = 0
+const narrow = useNarrow()
+const COVERED = 1
+const brush = ref<0 | 2>(0)
+/** Twice as fine where there is room; what was begun keeps its grid. */
+const columns = computed(() => model.value?.length ?? (narrow.value ? 8 : 16))
+const rows = computed(() => model.value?.[0]?.length ?? (narrow.value ? 5 : 10))
+const grid = computed(
+  () =>
+    model.value ??
+    Array.from({ length: columns.value }, () => Array.from({ length: rows.value }, () => COVERED)),
+)
+const seen = computed(() => seenIn(grid.value) ?? { grid: grid.value, burnt: false })
+const peel = computed(() => judgePeel(seen.value.grid))
+/** The bare path as a line through the cells; where it goes round past 12 o'clock it begins again. */
+const path = computed(() =>
+  (leakPathOf(seen.value.grid) ?? [])
+    .map(([c, r], i, all) => {
+      const before = all[i - 1]
+      const far = before !== undefined && Math.abs(before[0] - c) > 1
+      return `${i && !far ? 'L' : 'M'}${c + 0.5} ${r + 0.5}`
+    })
+    .join(''),
+)
+let paints = 0
 const painting = ref(false)
 function paint(c: number, r: number): void {
   const next = grid.value.map((col) => [...col])
   const column = next[c]
   if (!column) return
-  column[r] = brush
+  column[r] = paints
   model.value = next
 }
 function start(c: number, r: number): void {
-  brush = grid.value[c]?.[r] ? 0 : 1
+  paints = grid.value[c]?.[r] === brush.value ? COVERED : brush.value
   painting.value = true
   paint(c, r)
 }
@@ -34,37 +54,58 @@ function over(e: PointerEvent): void {
   const cell = (document.elementFromPoint(e.clientX, e.clientY) as HTMLElement | null)?.dataset
   if (cell?.c) paint(Number(cell.c), Number(cell.r))
 }
+const stateOf = (c: number, r: number): string =>
+  ['bare', 'covered', 'burnt'][grid.value[c]?.[r] ?? 1] as string
 const words = computed(() => {
   const p = peel.value
-  return `${Math.round(p.coveragePct)} % covered, largest void ${Math.round(p.largestVoidPct)} %, ${p.leakPath ? 'a bare path from face to stop' : 'no path through'}.`
+  return `${Math.round(p.coveragePct)} % covered, largest void ${Math.round(p.largestVoidPct)} %, ${p.leakPath ? 'a bare path from face to stop' : 'no path through'}${seen.value.burnt ? ', flux burnt' : ''}.`
 })
 </script>
 
 <template>
   <div class="coverage">
+    <ChipChoice
+      v-model="brush"
+      label="What is painted"
+      :options="[
+        [0, 'paint bare'],
+        [2, 'paint burnt'],
+      ]"
+    />
     <div
       class="grid"
+      :class="{ fine: rows > 5 }"
       role="group"
       :aria-label="job.t(field.label)"
+      :style="{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }"
       @pointermove="over"
       @pointerup="painting = false"
       @pointerleave="painting = false"
     >
-      <template v-for="r in ROWS" :key="r">
+      <template v-for="r in rows" :key="r">
         <button
-          v-for="c in COLUMNS"
+          v-for="c in columns"
           :key="c"
           type="button"
           class="cell"
-          :class="{ bare: !grid[c - 1]?.[r - 1] }"
+          :class="stateOf(c - 1, r - 1)"
           :data-c="c - 1"
           :data-r="r - 1"
-          :aria-pressed="!grid[c - 1]?.[r - 1]"
-          :aria-label="`${(c - 1) * 45} degrees, ${r} of ${ROWS} from the face: ${grid[c - 1]?.[r - 1] ? 'covered' : 'bare'}`"
+          :aria-pressed="stateOf(c - 1, r - 1) !== 'covered'"
+          :aria-label="`${((c - 1) * 360) / columns} degrees, ${r} of ${rows} from the face: ${stateOf(c - 1, r - 1)}`"
           @pointerdown.prevent="start(c - 1, r - 1)"
           @keydown.enter.space.prevent="start(c - 1, r - 1)"
         />
       </template>
+      <svg
+        v-if="path"
+        class="path"
+        :viewBox="`0 0 ${columns} ${rows}`"
+        preserveAspectRatio="none"
+        aria-hidden="true"
+      >
+        <path :d="path" vector-effect="non-scaling-stroke" />
+      </svg>
     </div>
     <p class="words" aria-live="polite">{{ words }}</p>
   </div>
@@ -75,23 +116,43 @@ const words = computed(() => {
   width: 100%;
 }
 .grid {
+  position: relative;
   display: grid;
-  grid-template-columns: repeat(8, minmax(0, 1fr));
   touch-action: none;
   border: 2px solid var(--ink);
-  max-width: 420px;
-  margin: auto;
+  max-width: 520px;
+  margin: 6px auto 0;
 }
 .cell {
   height: 36px;
   padding: 0;
   border: 1px solid var(--edge);
   border-radius: 0;
-  background: var(--pipe);
+  background: var(--set);
   cursor: crosshair;
 }
 .bare {
   background: repeating-linear-gradient(45deg, var(--sheet) 0 5px, var(--ink) 5px 7px);
+}
+.burnt {
+  background:
+    repeating-linear-gradient(45deg, transparent 0 6px, var(--sheet) 6px 7.5px),
+    repeating-linear-gradient(-45deg, transparent 0 6px, var(--sheet) 6px 7.5px), var(--ink);
+}
+.fine .cell {
+  height: 22px;
+}
+.path {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+}
+.path path {
+  fill: none;
+  stroke: var(--stop);
+  stroke-width: 5px;
 }
 .words {
   text-align: center;

@@ -1,0 +1,57 @@
+import { expect, test } from '@playwright/test'
+import { demo, freePort, serverOf, stateFolder } from './demo-help'
+import { eventsOf, signIn } from './help'
+import { begin, ends, ready } from './prove-help'
+
+test('a server killed and a network lost in the middle of a logged test lose and double nothing', async ({
+  browser,
+}) => {
+  test.setTimeout(300_000)
+  const { state, gone } = stateFolder()
+  const port = await freePort()
+  let d = await demo(state, port)
+  try {
+    const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}` })
+    const page = await context.newPage()
+    await signIn(page)
+    const { job } = await ready(page, { holdS: 100 })
+    await begin(page, job)
+    const rows = async (): Promise<number[]> =>
+      (await eventsOf(page, job))
+        .filter((e) => e.kind === 'test-log')
+        .flatMap((e) => (e.data.rows as number[][]).map((r) => r[0] as number))
+    const count = page.getByText(/Last of \d+ readings/)
+    await expect(count).toBeVisible()
+
+    process.kill(serverOf(d), 'SIGKILL')
+    await d.exited
+    // What is typed while nobody answers is kept here, and shown.
+    await page.getByLabel('Gauge now, bar').fill('9.01')
+    await page.getByRole('button', { name: 'Read', exact: true }).click()
+    await expect(page.getByRole('status').filter({ hasText: 'No signal' })).toBeVisible()
+    await page.waitForTimeout(8000)
+    d = await demo(state, port)
+    await expect(page.getByRole('status').filter({ hasText: 'No signal' })).toBeHidden({ timeout: 30_000 })
+
+    await context.setOffline(true)
+    await page.waitForTimeout(61_000)
+    await context.setOffline(false)
+    await expect(ends(page, 'held')).toBeVisible({ timeout: 90_000 })
+
+    const times = await rows()
+    expect(new Set(times).size).toBe(times.length)
+    // The logger reads each second: no second between the first and the last is without its reading.
+    const sorted = [...times].sort((a, b) => a - b)
+    const steps = sorted.slice(1).map((t, i) => t - (sorted[i] as number))
+    expect(sorted.length).toBeGreaterThan(95)
+    expect(Math.max(...steps)).toBeLessThan(1.5)
+    const typed = (await eventsOf(page, job)).filter((e) => e.kind === 'test-read')
+    expect(typed.map((e) => e.data.bar)).toEqual([9.01])
+    expect(await (await page.request.get(`/api/jobs/${job}/verify`)).json()).toMatchObject({ ok: true })
+    await context.close()
+    d.child.kill('SIGTERM')
+    expect(await d.exited).toBe(0)
+  } finally {
+    gone()
+  }
+})

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { type Section, fmt, isLive, pressureNow, stateNow, tagOrder } from '@jugalis/core'
+import { computed } from 'vue'
+import { useJob } from '../stores/job'
+import { useNarrow } from '../use-narrow'
+import { when } from '../when'
+import { useView } from '../view'
+
+/** What stands under pressure or vacuum, or full: said in every place, since whoever works beside it does not open Prove. */
+const job = useJob()
+const narrow = useNarrow()
+const view = useView()
+const all = computed(() => [...job.state.sections.values()].sort((a, b) => tagOrder(a.tag, b.tag)))
+const live = computed(() => all.value.filter((s) => isLive(job.state, s)))
+/** On a phone the room is for the work: there a joint of a full section says so itself. */
+const full = computed(() => (narrow.value ? [] : all.value.filter((s) => stateNow(job.state, s) === 'full')))
+/** While a test runs of which nobody said that it is under pressure, the time of the last word means nothing. */
+const since = (s: Section): string =>
+  s.stateAtS === null || s.state !== stateNow(job.state, s)
+    ? ''
+    : `since ${when(s.stateAtS, view.nowS, job.state.job.zone)}`
+const says = (s: Section): string => {
+  const bar = pressureNow(job.state, s)
+  const read = bar === null ? '' : `${fmt.pressure(bar, job.reader)} last read`
+  return [`${s.tag} is ${stateNow(job.state, s)}`, read, since(s)].filter(Boolean).join(', ')
+}
+const to = (s: Section) => ({ name: 'prove', params: { jobId: job.jobId, sectionId: s.id } })
+</script>
+
+<template>
+  <div v-if="live.length || full.length" class="strip no-print" role="status" :class="{ live: live.length }">
+    <template v-if="live.length">
+      <span v-for="s in live" :key="s.id"
+        ><RouterLink :to="to(s)">{{ says(s) }}</RouterLink
+        >.
+      </span>
+      <strong>Nothing on it is cut, opened or tightened.</strong>
+    </template>
+    <span v-if="full.length"
+      >Full:
+      <template v-for="(s, i) in full" :key="s.id"
+        ><template v-if="i">, </template><RouterLink :to="to(s)">{{ s.tag }}</RouterLink>
+        {{ since(s) }}</template
+      >.</span
+    >
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 14px;
+  align-items: center;
+  padding: 3px 14px;
+  background: var(--sheet);
+  color: var(--ink);
+  border-bottom: 2px solid var(--ink);
+  flex: none;
+  font-size: 16px;
+}
+.live {
+  border-left: 12px solid var(--stop);
+}
+.strip a {
+  color: inherit;
+  display: inline-block;
+  padding-block: 5px;
+}
+</style>

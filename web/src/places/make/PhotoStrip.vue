@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import type { JointFacts } from '@jugalis/core'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useJob } from '../../stores/job'
+import { addressOf, send, take } from '../../stores/photos'
+import { when } from '../../when'
+import { useView } from '../../view'
+
+/** Pictures of a joint: taken where a reading judges it, kept here until the server has them, never asked for. */
+const props = defineProps<{ facts: JointFacts }>()
+const job = useJob()
+const view = useView()
+const jobId = job.jobId as string
+const photos = computed(() => job.state.joints.get(props.facts.id)?.photos ?? [])
+const addresses = ref<Record<string, string>>({})
+const fault = ref('')
+const busy = ref(false)
+const open = ref<string | null>(null)
+const shown = computed(() => photos.value.find((p) => p.hash === open.value) ?? null)
+watch(
+  photos,
+  async (all) => {
+    for (const p of all) addresses.value[p.hash] ??= await addressOf(jobId, p.hash)
+  },
+  { immediate: true },
+)
+const forget = (): void => {
+  for (const a of Object.values(addresses.value)) if (a.startsWith('blob:')) URL.revokeObjectURL(a)
+}
+onBeforeUnmount(forget)
+async function add(e: Event): Promise<void> {
+  const input = e.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  fault.value = ''
+  busy.value = true
+  try {
+    const taken = await take(jobId, file)
+    const step = props.facts.nextStep?.id ?? props.facts.life?.done.at(-1)?.step ?? ''
+    await job.write(
+      [{ kind: 'photo-kept', jointId: props.facts.id, data: { life: props.facts.lifeNo, step, ...taken } }],
+      'A picture is kept.',
+    )
+    void send(jobId)
+  } catch {
+    fault.value = 'This file is no picture that can be read here.'
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <div class="photos">
+    <label class="button" :class="{ busy }">
+      <input type="file" accept="image/*" capture="environment" :disabled="busy" @change="add" />
+      {{ busy ? 'One moment …' : 'Photo…' }}
+    </label>
+    <button
+      v-for="(p, i) in photos"
+      :key="p.hash"
+      type="button"
+      class="thumb"
+      :aria-label="`Picture ${i + 1} of ${facts.tag}, ${when(p.atS, view.nowS, job.state.job.zone)}`"
+      @click="open = p.hash"
+    >
+      <img v-if="addresses[p.hash]" :src="addresses[p.hash]" alt="" />
+    </button>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <Sheet v-if="shown" :title="`${facts.tag}, life ${shown.life}`" @close="open = null">
+      <img class="whole" :src="addresses[shown.hash]" :alt="`Picture of ${facts.tag}`" />
+      <p class="why">
+        {{ job.nameOf(shown.by) }}, {{ when(shown.atS, view.nowS, job.state.job.zone) }}. Named in the log by
+        its hash {{ shown.hash.slice(0, 12) }}…
+      </p>
+    </Sheet>
+  </div>
+</template>
+
+<style scoped>
+.photos {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+.button {
+  min-height: 56px;
+  display: flex;
+  align-items: center;
+  position: relative;
+}
+.button:focus-within {
+  outline: 3px solid var(--violet);
+  outline-offset: 2px;
+}
+input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+.thumb {
+  width: 56px;
+  height: 56px;
+  padding: 0;
+  border: 2px solid var(--ink);
+  background: var(--pipe-fill);
+  cursor: pointer;
+}
+.thumb img {
+  width: 100%;
+  height: 100%;
+  object-fit: cover;
+  display: block;
+}
+.whole {
+  max-width: 100%;
+  max-height: 60vh;
+}
+</style>

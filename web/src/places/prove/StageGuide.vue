@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { type TestRun, fmt, stageNow } from '@jugalis/core'
+import { computed } from 'vue'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { hhmm } from '../../when'
+
+/** Leads through a test of several stages: one at a time, each with its pressure, its least time and its walk. */
+const props = defineProps<{ test: TestRun }>()
+const job = useJob()
+const clock = useClock()
+const now = computed(() => stageNow(props.test))
+const bar = (value: number): string => fmt.pressureFine(value, job.reader)
+const left = computed(() => Math.max(0, Math.ceil((now.value?.untilS ?? 0) - clock.nowS)))
+const headline = computed(() => {
+  const n = now.value
+  if (!n) return ''
+  const at = bar(n.stage.bar)
+  if (n.to !== 'stay') return n.to === 'raise' ? `Raise it to ${at}.` : `Let it down to ${at}.`
+  if (n.untilS === null && n.stage.holdS) return `At ${at}. Read the gauge: the time runs from there.`
+  if (left.value) return `Stay at ${at} for ${fmt.clock(left.value)} more.`
+  if (n.stage.look) return `At ${at}: walk the line, look at every joint.`
+  return n.stage.holdS ? `The time at ${at} is over.` : `Stay at ${at} until it is steady.`
+})
+/** What ends the stage; it waits for its pressure and its least time. */
+const action = computed(() => {
+  const n = now.value
+  if (!n) return ''
+  if (n.stage.look) return 'Walked: no leak seen'
+  return n.stage.holdS ? 'This stage is over' : 'It is steady: go on'
+})
+const waits = computed(() => {
+  const n = now.value
+  if (!n) return ''
+  if (n.reachedAtS === null) return 'No reading at this pressure yet.'
+  return left.value ? `Not before ${hhmm(n.untilS ?? 0, job.state.job.zone)}.` : ''
+})
+async function done(): Promise<void> {
+  const n = now.value
+  if (!n || waits.value) return
+  await job.write(
+    [{ kind: 'stage-done', data: { testId: props.test.id, stage: n.index, note: action.value } }],
+    `Stage ${n.index + 1} of ${n.of}: over.`,
+  )
+}
+</script>
+
+<template>
+  <section v-if="now" class="guide" aria-labelledby="stage">
+    <h2 id="stage">Stage {{ now.index + 1 }} of {{ now.of }}. {{ headline }}</h2>
+    <ol class="bar" aria-hidden="true">
+      <li v-for="(s, i) in test.stages" :key="i" :class="{ done: i < now.index, here: i === now.index }">
+        {{ bar(s.bar) }}
+      </li>
+    </ol>
+    <p v-if="now.to === 'raise'" class="caution">
+      <strong>Caution:</strong> nobody stands by ends, blanks and valves while the pressure rises.
+    </p>
+    <div class="row">
+      <button type="button" class="button" :class="{ main: !waits }" :disabled="Boolean(waits)" @click="done">
+        {{ action }}
+      </button>
+      <span class="why">{{ waits }}</span>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.guide {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 10px 14px;
+  border: 2px solid var(--ink);
+}
+h2 {
+  margin: 0;
+}
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.bar li {
+  flex: 1 1 76px;
+  padding: 2px 6px;
+  border-top: 6px solid var(--edge);
+  font: 500 16px var(--figures);
+}
+.bar .done {
+  border-color: var(--ink);
+}
+.bar .here {
+  border-color: var(--copper);
+  font-weight: 700;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+}
+.button {
+  min-height: 56px;
+}
+@media (max-width: 720px) {
+  .row .button {
+    flex: 1 1 100%;
+    min-height: 96px;
+    font-size: 20px;
+  }
+}
+</style>
