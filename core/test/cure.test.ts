@@ -167,6 +167,20 @@ describe('pressure against time', () => {
       ),
       { numRuns: 150 },
     ))
+  it('loses nothing where a cold hour has been worked off by warm ones', () => {
+    // Two hours at which hours-per-bar is not enough alone, then warm: from the moment both are met every hour counts in full.
+    const r = RULES[2] as (typeof RULES)[number]
+    const steps = [
+      { fromS: START, temperatureC: 7 },
+      { fromS: START + 2 * 3600, temperatureC: 12 },
+    ]
+    const pieces = curePieces(r, START, steadyHistory(steps), 'accumulate')
+    for (const hours of [3, 4, 5, 6, 8, 10])
+      expect(valueAt(pieces, START + hours * 3600)).toBeCloseTo(
+        sampled(r, steps, 'accumulate', START + hours * 3600),
+        6,
+      )
+  })
   it('never falls, and its ramps meet the next step', () =>
     fc.assert(
       fc.property(

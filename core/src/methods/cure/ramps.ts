@@ -175,7 +175,9 @@ function accumulatedClass(
       // From a flat stretch the true curve may jump; only after a chord is the small lag made good by another chord.
       const y = curve.isFlat() ? Math.min(cap, Math.max(curve.y, before)) : curve.y
       const behind = y < before - 1e-12
-      const toEnd = curved ? Math.min(b - t, need - warmS - coldS) : b - t
+      // Where the second requirement is met the curve bends, whichever way it came there.
+      const toBend = warmS + coldS < need ? need - warmS - coldS : Infinity
+      const toEnd = Math.min(b - t, toBend)
       if (
         curved &&
         floor > 0 &&
