@@ -38,6 +38,15 @@ test('a label opens its joint and its piece without signal, once the job was ope
   await page.goto(`/job/${job}/make/00000000-0000-4000-8000-00000000dead`)
   await expect(page.getByText(/This joint is not in the job any more/)).toBeVisible()
 
+  // So does the list of jobs, with those this device kept; a job never opened here says so.
+  await page.goto('/jobs')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'No signal. 1 job can be opened from this device',
+  )
+  await expect(page.getByRole('link', { name: /quarantine/ })).toBeVisible()
+  await page.goto('/job/00000000-0000-4000-8000-00000000dead/wait')
+  await expect(page.getByText('Nothing of it is kept on this device yet')).toBeVisible()
+
   // With signal again only what is new is read.
   await context.setOffline(false)
   const asked: string[] = []

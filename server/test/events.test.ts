@@ -181,6 +181,13 @@ describe('the log', () => {
     expect([r.status, r.body.error?.code]).toEqual([409, 'stale'])
     expect((await send([jobSet()], { expectedSeq: 1 })).status).toBe(200)
   })
+  it('what one person wrote is not taken from the session of another on the same device', async () => {
+    const other = await send([jobSet()], { personId: randomUUID() })
+    expect([other.status, other.body.error?.code]).toEqual([401, 'other-person'])
+    expect(await log()).toHaveLength(0)
+    const { person } = (await h.call('GET', '/session')).body as unknown as { person: { personId: string } }
+    expect((await send([jobSet()], { personId: person.personId })).status).toBe(200)
+  })
   it('a slow phone: time is reckoned back from the sending, and frozen on first receipt', async () => {
     const e = { ...jobSet(), atDeviceS: 1_789_996_000 }
     await send([e], { sentAtDeviceS: 1_789_996_400 })

@@ -23,6 +23,8 @@ export interface Batch {
   clockErrorS: number
   /** Refused as stale (409) when others have written since. */
   expectedSeq?: number | null
+  /** Who wrote these entries: nobody else's session may send them. Left out by instruments and scripts. */
+  personId?: string | null
   events: Draft[]
 }
 /** A draft as the server keeps it: who, on which device, and when it happened by the server's clock. */
@@ -78,6 +80,7 @@ const BATCH: Shape & { type: 'object' } = {
     n('sentAtDeviceS', instant),
     n('clockErrorS', number({ min: 0, max: 1e6 })),
     m('expectedSeq', number({ min: 0, integer: true })),
+    m('personId', id),
     n('events', list(anything, 1, 1000)),
   ],
 }

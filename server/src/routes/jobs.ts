@@ -109,7 +109,11 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     const id = await jobId(req)
     const fault = batchFault(req.body)
     if (fault) throw new HttpError(422, fault.code, fault.message, fault.field)
-    const done = await appendBatch(pool, id, me(req).personId, req.body as Batch, receivedAtS)
+    const batch = req.body as Batch
+    // A device that two people share: what one wrote does not go out under the other's name.
+    if (batch.personId && batch.personId !== me(req).personId)
+      throw new HttpError(401, 'other-person', 'Who wrote these entries signs in to send them.', 'personId')
+    const done = await appendBatch(pool, id, me(req).personId, batch, receivedAtS)
     heads.grew(id, done.head.seq)
     res.json({ ...done, serverNowS: nowS() })
   })

@@ -9,6 +9,7 @@ import { useAwake } from '../clocks/use-awake'
 import { PLACES, SIDE_PLACES } from '../router'
 import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
+import { useSession } from '../stores/session'
 import { useView } from '../view'
 import FoldingRule from './FoldingRule.vue'
 import LiveStrip from './LiveStrip.vue'
@@ -21,6 +22,7 @@ const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'))
 const job = useJob()
 const router = useRouter()
 const prefs = usePrefs()
+const session = useSession()
 const view = useView()
 useAlarms()
 /** A short clock that wants hands or eyes: the screen stays lit for it. */
@@ -82,7 +84,16 @@ onBeforeUnmount(() => {
     <div class="middle">
       <FoldingRule v-if="!phone" class="rail" />
       <main class="main">
-        <p v-if="job.status === 'loading'" class="place">Opening the job …</p>
+        <div v-if="job.status === 'loading' && (session.lapsed || job.offline)" class="place">
+          <h1>{{ session.lapsed ? 'Sign in to open this job.' : 'No signal.' }}</h1>
+          <p>
+            Nothing of it is kept on this device yet{{
+              session.lapsed ? '' : '; it opens as soon as the server answers'
+            }}.
+          </p>
+          <RouterLink class="button" to="/jobs">Your jobs</RouterLink>
+        </div>
+        <p v-else-if="job.status === 'loading'" class="place">Opening the job …</p>
         <div v-else-if="job.status === 'missing'" class="place">
           <h1>There is no such job, or you are not on it.</h1>
           <RouterLink class="button" to="/jobs">Your jobs</RouterLink>

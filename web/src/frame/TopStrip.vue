@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { fmt, methodOf, say } from '@jugalis/core'
 import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
+import { useSession } from '../stores/session'
 import { useNarrow } from '../use-narrow'
 import { useView } from '../view'
 
 defineEmits<{ read: [] }>()
 const job = useJob()
+const session = useSession()
+const route = useRoute()
 const narrow = useNarrow()
 const view = useView()
 const prefs = usePrefs()
@@ -59,7 +63,11 @@ const damp = computed(() => {
       <span class="wall" :class="{ damp }">{{ sentence }}</span>
       <span class="effect">{{ effect }}</span>
     </button>
-    <span v-if="job.offline" class="signal" role="status"
+    <span v-if="session.lapsed" class="signal" role="status"
+      >Signed out. Kept on this device; {{ job.pending.length }} to send.
+      <RouterLink :to="{ name: 'sign-in', query: { to: route.fullPath } }">Sign in again</RouterLink></span
+    >
+    <span v-else-if="job.offline" class="signal" role="status"
       >No signal. Kept on this device; {{ job.pending.length }} to send.</span
     >
     <button
@@ -129,6 +137,11 @@ const damp = computed(() => {
 }
 .signal {
   font-weight: 600;
+}
+.signal a {
+  color: inherit;
+  display: inline-block;
+  padding-block: 12px;
 }
 @media (max-width: 1180px) {
   .strip {

@@ -1,6 +1,6 @@
 import { type Draft, type JobEvent, KINDS, type Msg, type Reader, say } from '@jugalis/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { NoSignal, Refused, api } from '../api'
 import { useActs } from './acts'
 import { useClock } from './clock'
@@ -9,6 +9,7 @@ import * as kept from './kept-log'
 import { followJob } from './live'
 import * as outbox from './outbox'
 import * as photos from './photos'
+import { post } from './post'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
 
@@ -21,6 +22,8 @@ export interface NewEntry {
 }
 /** How often the log is asked for: while a stream tells of every growth, and while none does. */
 const ASK_MS = { followed: 30_000, alone: 3000 }
+/** Answers that say: not your job, or none at all. */
+const NOT_MINE: ReadonlySet<number> = new Set([403, 404])
 
 /** One open job: its log from the server, what waits on this device, and the state folded from both. */
 export const useJob = defineStore('job', () => {
@@ -37,6 +40,7 @@ export const useJob = defineStore('job', () => {
   /** Hash of the line at the head: what is kept on this device goes on from it. */
   let hash: string | null = null
   let device = ''
+  let openedAs = ''
   let timer: ReturnType<typeof setTimeout> | undefined
   let live: ReturnType<typeof followJob> | null = null
   let asking: Promise<void> | null = null
@@ -49,22 +53,24 @@ export const useJob = defineStore('job', () => {
   const t = (m: Msg): string => say(m, reader.value)
   const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
 
+  const me = (): string => session.person?.personId ?? ''
   const asEvent = (d: Draft): JobEvent => ({
     ...d,
     jobId: jobId.value as string,
     deviceId: device,
-    actorId: session.person?.personId ?? '',
+    actorId: me(),
     occurredAtS: d.atDeviceS + clock.offsetS,
     clockErrorS: 0,
   })
 
   async function open(id: string): Promise<void> {
-    if (jobId.value === id && status.value === 'open') return
+    if (jobId.value === id && status.value === 'open' && openedAs === me()) return
     close()
     jobId.value = id
+    openedAs = me()
     status.value = 'loading'
     device = await outbox.deviceId()
-    const had = await kept.open(id, session.person?.personId ?? '')
+    const had = await kept.open(id, me())
     if (jobId.value !== id) return
     set({ known: had.events })
     head = had.head
@@ -74,16 +80,14 @@ export const useJob = defineStore('job', () => {
     // What this device kept is shown at once; what is new comes when the server has answered.
     if (had.events.length) status.value = 'open'
     try {
-      await Promise.all([read(), readMembers(id)])
-      if (jobId.value !== id) return
-      status.value = 'open'
+      await readAll(id)
     } catch (e) {
       if (jobId.value !== id) return
-      if (e instanceof NoSignal) status.value = 'open'
-      else {
+      if (e instanceof Refused && NOT_MINE.has(e.status)) {
         await kept.drop(id)
         return void (status.value = 'missing')
       }
+      // No signal, signed out, a server in trouble: work goes on with what was kept; without any, it opens later.
     }
     void photos.send(id)
     live = followJob(id, (seq) => {
@@ -105,16 +109,26 @@ export const useJob = defineStore('job', () => {
   }
   async function reload(): Promise<void> {
     if (!jobId.value) return
-    const waiting = (await outbox.waiting(jobId.value)).map(asEvent)
+    const waiting = (await outbox.waiting(jobId.value, me())).map(asEvent)
     const same =
       waiting.length === pending.value.length && waiting.every((e, i) => e.id === pending.value[i]?.id)
     if (!same) set({ pending: waiting })
-    returned.value = await outbox.tray(jobId.value)
+    returned.value = await outbox.tray(jobId.value, me())
   }
-  async function readMembers(id: string): Promise<void> {
-    const r = await api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`)
-    members.value = new Map(r.members.map((m) => [m.personId, m.name]))
-    void kept.keepMembers(id, [...members.value])
+  async function readAll(id: string): Promise<void> {
+    const theirs = askMembers(id)
+    await Promise.all([read(), theirs])
+    takeMembers(id, await theirs)
+    if (jobId.value === id) status.value = 'open'
+  }
+  const askMembers = async (id: string): Promise<[string, string][]> =>
+    (await api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${id}/members`)).members.map(
+      (m) => [m.personId, m.name],
+    )
+  function takeMembers(id: string, list: [string, string][]): void {
+    if (jobId.value !== id) return
+    members.value = new Map(list)
+    void kept.keepAbout(id, { name: state.value.job.name, members: list })
   }
   async function read(): Promise<void> {
     const id = jobId.value
@@ -131,6 +145,7 @@ export const useJob = defineStore('job', () => {
       }>('GET', `/jobs/${id}/events?after=${from.head}`)
       clock.heard(r.serverNowS, sentAt, Date.now())
       offline.value = false
+      session.heard()
       if (jobId.value !== id) return
       if (r.hashAfter !== from.hash) {
         // Another log than the one kept here, such as a demo begun afresh: read it from its beginning.
@@ -154,9 +169,12 @@ export const useJob = defineStore('job', () => {
       })
       // Somebody who came on the job since it was opened.
       if (status.value === 'open' && events.some((e) => !members.value.has(e.actorId)))
-        void readMembers(id as string).catch(() => undefined)
+        void askMembers(id as string)
+          .then((list) => takeMembers(id as string, list))
+          .catch(() => undefined)
     } catch (e) {
       offline.value = e instanceof NoSignal
+      session.heard(e)
       throw e
     }
   }
@@ -166,7 +184,9 @@ export const useJob = defineStore('job', () => {
     return (asking ??= (async () => {
       while (askAgain) {
         askAgain = false
-        await read().catch(() => undefined)
+        const id = jobId.value
+        if (!id) return
+        await (status.value === 'open' ? read() : readAll(id)).catch(() => undefined)
         await flush()
       }
     })().finally(() => (asking = null)))
@@ -203,7 +223,7 @@ export const useJob = defineStore('job', () => {
         data: JSON.parse(JSON.stringify(e.data)) as Record<string, unknown>,
       }
     })
-    const numbered = await outbox.keep(id, drafts)
+    const numbered = await outbox.keep(id, me(), drafts)
     set({ pending: [...pending.value, ...numbered.map(asEvent)] })
     void flush()
     return numbered.map((d) => d.id)
@@ -216,26 +236,20 @@ export const useJob = defineStore('job', () => {
   async function sendAll(): Promise<void> {
     const id = jobId.value
     if (!id) return
-    const drafts = outbox.oneSending(await outbox.waiting(id))
+    const drafts = outbox.oneSending(await outbox.waiting(id, me()))
     if (!drafts.length) return
-    const sentAt = Date.now()
     try {
-      const r = await api<{ serverNowS: number }>('POST', `/jobs/${id}/events`, {
-        deviceId: device,
-        sentAtDeviceS: sentAt / 1000,
-        clockErrorS: clock.roundTripS + clock.jumpS,
-        events: drafts,
-      })
-      clock.heard(r.serverNowS, sentAt, Date.now())
+      await post(id, { deviceId: device, personId: me() }, drafts)
       await read()
       await outbox.sent(drafts.map((d) => d.id))
       await reload()
       void photos.send(id)
-      if ((await outbox.waiting(id)).length) await sendAll()
+      if ((await outbox.waiting(id, me())).length) await sendAll()
     } catch (e) {
       if (e instanceof NoSignal) return void (offline.value = true)
+      session.heard(e)
       if (e instanceof Refused && e.status !== 401 && e.status !== 429) {
-        await outbox.giveBack(id, drafts, e.message)
+        await outbox.giveBack(id, me(), drafts, e.message)
         await reload()
       }
     }
@@ -245,26 +259,20 @@ export const useJob = defineStore('job', () => {
     const id = jobId.value
     if (!id) return
     await flush()
-    const sentAt = Date.now()
-    const [draft] = await outbox.keep(id, [
+    const [draft] = await outbox.keep(id, me(), [
       {
         id: crypto.randomUUID(),
         kind: entry.kind,
         v: KINDS[entry.kind]?.v ?? 1,
         jointId: null,
-        atDeviceS: sentAt / 1000,
+        atDeviceS: Date.now() / 1000,
         after: [],
         data: entry.data,
       },
     ])
     if (!draft) return
     try {
-      await api('POST', `/jobs/${id}/events`, {
-        deviceId: device,
-        sentAtDeviceS: sentAt / 1000,
-        clockErrorS: clock.roundTripS,
-        events: [draft],
-      })
+      await post(id, { deviceId: device, personId: me() }, [draft])
     } finally {
       await outbox.sent([draft.id])
     }
@@ -276,6 +284,13 @@ export const useJob = defineStore('job', () => {
   }
   /** The line at the head of the log, as far as it is known here. */
   const logHead = (): { seq: number; hash: string } => ({ seq: head, hash: hash ?? '' })
+  // Signed in again: what waited goes out at once.
+  watch(
+    () => session.lapsed,
+    (out) => {
+      if (!out && jobId.value) void ask()
+    },
+  )
   return {
     logHead,
     jobId,

@@ -13,6 +13,8 @@ interface Job {
   /** Whom it was read for: nobody else on this device gets to see it. */
   personId: string
   openedAtMs: number
+  /** Missing until the job was read once. */
+  name?: string
   members: [string, string][]
 }
 interface Shelf extends DBSchema {
@@ -51,7 +53,7 @@ export async function open(jobId: string, personId: string): Promise<Kept> {
     const job = await db.get('jobs', jobId)
     if (job && job.personId !== personId) await drop(jobId)
     const mine = job?.personId === personId ? job : null
-    await db.put('jobs', { jobId, personId, openedAtMs: Date.now(), members: mine?.members ?? [] })
+    await db.put('jobs', { members: [], ...mine, jobId, personId, openedAtMs: Date.now() })
     await dropOldest(db)
     if (!mine) return none
     const parts = (await db.getAll('parts', partsOf(jobId))).sort((a, b) => a.from - b.from)
@@ -82,11 +84,22 @@ export async function keepPart(jobId: string, part: Part): Promise<void> {
     // Not kept: it is read from the server next time.
   }
 }
-export async function keepMembers(jobId: string, members: [string, string][]): Promise<void> {
+/** Jobs of a person that open from this device, the one opened last first. */
+export async function list(personId: string): Promise<{ jobId: string; name: string }[]> {
+  try {
+    const mine = (await (await shelf()).getAll('jobs')).filter((j) => j.personId === personId && j.name)
+    return mine
+      .sort((a, b) => b.openedAtMs - a.openedAtMs)
+      .map((j) => ({ jobId: j.jobId, name: j.name ?? '' }))
+  } catch {
+    return []
+  }
+}
+export async function keepAbout(jobId: string, about: Pick<Job, 'name' | 'members'>): Promise<void> {
   try {
     const db = await shelf()
     const job = await db.get('jobs', jobId)
-    if (job) await db.put('jobs', { ...job, members })
+    if (job) await db.put('jobs', { ...job, ...about })
   } catch {
     // Names are asked for again next time.
   }

@@ -4,6 +4,8 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 export interface Waiting {
   id: string
   jobId: string
+  /** Who wrote it: on a shared device nobody sends what another wrote. Entries kept before this was known have none. */
+  personId?: string
   draft: Draft
 }
 export interface Returned extends Waiting {
@@ -33,19 +35,38 @@ export async function deviceId(): Promise<string> {
   return id
 }
 
+const by =
+  (personId: string) =>
+  (w: Waiting): boolean =>
+    w.personId === undefined || w.personId === personId
+
 /** Keeps entries on this device, numbered in order, before anything is sent. */
-export async function keep(jobId: string, drafts: Omit<Draft, 'deviceSeq'>[]): Promise<Draft[]> {
+export async function keep(
+  jobId: string,
+  personId: string,
+  drafts: Omit<Draft, 'deviceSeq'>[],
+): Promise<Draft[]> {
   const tx = (await shelf()).transaction(['meta', 'outbox'], 'readwrite')
   let seq = ((await tx.objectStore('meta').get('deviceSeq')) as number | undefined) ?? 0
   const numbered = drafts.map((d) => ({ ...d, deviceSeq: ++seq }))
-  for (const draft of numbered) await tx.objectStore('outbox').put({ id: draft.id, jobId, draft })
+  for (const draft of numbered) await tx.objectStore('outbox').put({ id: draft.id, jobId, personId, draft })
   await tx.objectStore('meta').put(seq, 'deviceSeq')
   await tx.done
   return numbered
 }
-export async function waiting(jobId: string): Promise<Draft[]> {
+/** What a person wrote on a job here and the server has not got. */
+export async function waiting(jobId: string, personId: string): Promise<Draft[]> {
   const all = await (await shelf()).getAllFromIndex('outbox', 'job', jobId)
-  return all.map((w) => w.draft).sort((a, b) => a.deviceSeq - b.deviceSeq)
+  return all
+    .filter(by(personId))
+    .map((w) => w.draft)
+    .sort((a, b) => a.deviceSeq - b.deviceSeq)
+}
+/** How many entries wait here on all jobs: of this person, and of others who used this device. */
+export async function waitingHere(personId: string): Promise<{ mine: number; others: number }> {
+  const all = await (await shelf()).getAll('outbox')
+  const mine = all.filter(by(personId)).length
+  return { mine, others: all.length - mine }
 }
 export async function sent(ids: readonly string[]): Promise<void> {
   const tx = (await shelf()).transaction('outbox', 'readwrite')
@@ -53,16 +74,21 @@ export async function sent(ids: readonly string[]): Promise<void> {
   await tx.done
 }
 /** A refused entry goes to the tray, where a person sees it. */
-export async function giveBack(jobId: string, drafts: readonly Draft[], why: string): Promise<void> {
+export async function giveBack(
+  jobId: string,
+  personId: string,
+  drafts: readonly Draft[],
+  why: string,
+): Promise<void> {
   const tx = (await shelf()).transaction(['outbox', 'tray'], 'readwrite')
   for (const draft of drafts) {
     await tx.objectStore('outbox').delete(draft.id)
-    await tx.objectStore('tray').put({ id: draft.id, jobId, draft, why })
+    await tx.objectStore('tray').put({ id: draft.id, jobId, personId, draft, why })
   }
   await tx.done
 }
-export const tray = async (jobId: string): Promise<Returned[]> =>
-  (await shelf()).getAllFromIndex('tray', 'job', jobId)
+export const tray = async (jobId: string, personId: string): Promise<Returned[]> =>
+  (await (await shelf()).getAllFromIndex('tray', 'job', jobId)).filter(by(personId))
 export const clearTray = async (id: string): Promise<void> => (await shelf()).delete('tray', id)
 
 /** What is sent at once: the server takes 1 MB at most, and so many entries. */

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api } from '../../api'
+import { NoSignal, api } from '../../api'
 import { useJob } from '../../stores/job'
+import * as kept from '../../stores/kept-log'
+import { waitingHere } from '../../stores/outbox'
 import { useSession } from '../../stores/session'
 
 interface Row {
   jobId: string
   name: string
-  role: string
+  role?: string
 }
 const jobs = ref<Row[] | null>(null)
 const fault = ref('')
@@ -21,15 +23,34 @@ const session = useSession()
 const job = useJob()
 const router = useRouter()
 
+const offline = ref(false)
+const unsent = ref({ mine: 0, others: 0 })
+/** Asked before signing out, where something of this person has not been sent. */
+const leaving = ref(false)
+const me = (): string => session.person?.personId ?? ''
 async function load(): Promise<void> {
+  unsent.value = await waitingHere(me())
   try {
     jobs.value = (await api<{ jobs: Row[] }>('GET', '/jobs')).jobs
   } catch (e) {
-    fault.value = (e as Error).message
-    jobs.value = []
+    session.heard(e)
+    offline.value = e instanceof NoSignal
+    if (!offline.value) fault.value = (e as Error).message
+    jobs.value = await kept.list(me())
   }
 }
 onMounted(load)
+const entries = (n: number): string => (n === 1 ? '1 entry' : `${n} entries`)
+const headline = computed(() => {
+  if (jobs.value === null) return 'Looking for your jobs …'
+  const n = jobs.value.length
+  const count = `${n} ${n === 1 ? 'job' : 'jobs'}`
+  if (offline.value)
+    return n
+      ? `No signal. ${count} can be opened from this device.`
+      : 'No signal, and no job is kept on this device.'
+  return n ? `${session.person?.name}, you are on ${count}.` : 'You are on no job yet. Begin one below.'
+})
 
 async function create(): Promise<void> {
   fault.value = ''
@@ -63,7 +84,10 @@ async function bringIn(): Promise<void> {
     fault.value = e instanceof SyntaxError ? 'This file is not a Jugalis job.' : (e as Error).message
   }
 }
-async function leave(): Promise<void> {
+async function leave(sure: boolean): Promise<void> {
+  unsent.value = await waitingHere(me())
+  if (unsent.value.mine && !sure) return void (leaving.value = true)
+  job.close()
   await session.signOut()
   await router.push('/sign-in')
 }
@@ -71,15 +95,7 @@ async function leave(): Promise<void> {
 
 <template>
   <main class="jobs">
-    <h1>
-      {{
-        jobs === null
-          ? 'Looking for your jobs …'
-          : jobs.length
-            ? `${session.person?.name}, you are on ${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'}.`
-            : 'You are on no job yet. Begin one below.'
-      }}
-    </h1>
+    <h1>{{ headline }}</h1>
     <ul v-if="jobs?.length">
       <li v-for="j in jobs" :key="j.jobId">
         <RouterLink :to="`/job/${j.jobId}`">
@@ -87,6 +103,14 @@ async function leave(): Promise<void> {
         </RouterLink>
       </li>
     </ul>
+    <p v-if="unsent.mine">
+      {{ entries(unsent.mine) }} of yours on this device {{ unsent.mine === 1 ? 'is' : 'are' }} not sent yet:
+      open the job to send {{ unsent.mine === 1 ? 'it' : 'them' }}.
+    </p>
+    <p v-if="unsent.others">
+      {{ entries(unsent.others) }} on this device {{ unsent.others === 1 ? 'was' : 'were' }} written by
+      somebody else, and {{ unsent.others === 1 ? 'goes' : 'go' }} out when they sign in here.
+    </p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <form @submit.prevent="create">
       <h2>A new job</h2>
@@ -114,7 +138,15 @@ async function leave(): Promise<void> {
           @change="bringIn"
       /></label>
     </section>
-    <button class="button" type="button" @click="leave">Sign out</button>
+    <div v-if="leaving" role="alert" class="leaving">
+      <p>
+        {{ entries(unsent.mine) }} of yours {{ unsent.mine === 1 ? 'is' : 'are' }} not sent. Signed out,
+        {{ unsent.mine === 1 ? 'it waits' : 'they wait' }} on this device until you sign in on it again.
+      </p>
+      <button class="button" type="button" @click="leave(true)">Sign out all the same</button>
+      <button class="button" type="button" @click="leaving = false">Stay signed in</button>
+    </div>
+    <button v-else class="button" type="button" @click="leave(false)">Sign out</button>
   </main>
 </template>
 
@@ -144,6 +176,15 @@ li a {
   border-bottom: 1px solid var(--line);
   text-decoration: none;
   font-size: 18px;
+}
+.leaving {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.leaving p {
+  width: 100%;
+  margin: 0;
 }
 .role {
   color: var(--soft);
