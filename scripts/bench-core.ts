@@ -3,7 +3,7 @@ import {
   canonical,
   foldJob,
   jointFacts,
-  readEvents,
+  readToFold,
   sectionAnswer,
 } from '../core/src/index.js'
 import { historyOf } from '../core/src/conditions/history.js'
@@ -146,7 +146,7 @@ function fold(): void {
   gc?.()
   const before = process.memoryUsage.rss()
   const began = performance.now()
-  const state = foldJob(readEvents(log.bodies()))
+  const state = foldJob(readToFold(log.bodies()))
   const folded = performance.now()
   let ready = 0
   for (let n = 0; n < JOINTS; n++) {

@@ -1,5 +1,14 @@
 import fc from 'fast-check'
-import { type JobEvent, foldJob, inOrder, jointFacts, sectionAnswer } from '../src/index.js'
+import {
+  type JobEvent,
+  canonical,
+  foldJob,
+  inOrder,
+  jointFacts,
+  readEvents,
+  readToFold,
+  sectionAnswer,
+} from '../src/index.js'
 import { JOB, LINE, Log, PLACE, SECTION, T0, joint, lineJob, uuid, walls } from './make-job.js'
 
 /** Any well-formed sequence, sensible or not: steps out of order, unknown joints, corrections of anything. */
@@ -49,7 +58,7 @@ function logOf(raw: Raw): JobEvent[] {
         life: r.life,
         step: r.step,
         readings: { checkMm: 50 + (r.ref % 7), bead: 'all-round' },
-        shown: [],
+        shown: [{ key: 'depthMm', value: 50 + r.ref, source: 'x' }],
         pin: { school: 'metric' },
       },
       'cut-out': { life: r.life },
@@ -146,6 +155,15 @@ describe('fold', () => {
         },
       ),
       { numRuns: 300 },
+    ))
+  it('reads stored bodies back whole, and for the fold alone to the same state', () =>
+    fc.assert(
+      fc.property(anyEvents, (raw) => {
+        const events = logOf(raw)
+        const bodies = events.map(canonical)
+        expect(readEvents(bodies)).toEqual(JSON.parse(JSON.stringify(events)))
+        expect(plain(foldJob(readToFold(bodies)))).toBe(plain(foldJob(readEvents(bodies))))
+      }),
     ))
   it('puts no event before one its device had seen', () =>
     fc.assert(

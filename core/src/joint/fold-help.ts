@@ -6,6 +6,9 @@ import type { JobState } from './state.js'
 export type Data = Readonly<Record<string, unknown>>
 export const str = (v: unknown, otherwise = ''): string => (typeof v === 'string' ? v : otherwise)
 export const strOrNull = (v: unknown): string | null => (typeof v === 'string' && v !== '' ? v : null)
+const NONE: readonly string[] = []
+export const texts = (v: unknown): readonly string[] =>
+  Array.isArray(v) ? v.filter((x): x is string => typeof x === 'string') : NONE
 export const num = (v: unknown): number | null => (typeof v === 'number' && Number.isFinite(v) ? v : null)
 export const school = (v: unknown): School => (v === 'inch' ? 'inch' : 'metric')
 /** Times inside the data were read off the same device clock as the event: they are shifted alike. */

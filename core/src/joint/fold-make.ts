@@ -1,9 +1,7 @@
-import { type Data, type Handler, flagged, instant, num, str, strOrNull } from './fold-help.js'
+import { type Data, type Handler, flagged, instant, num, str, strOrNull, texts } from './fold-help.js'
 import { type StepEntry, addStep, jointOf } from './fold-steps.js'
 import type { JobState, Tool } from './state.js'
 
-const texts = (v: unknown): string[] =>
-  Array.isArray(v) ? v.filter((x): x is string => typeof x === 'string') : []
 const object = (v: unknown): Data => (typeof v === 'object' && v !== null ? (v as Data) : {})
 
 const toolOf = (s: JobState, id: string): Tool | null => s.tools.get(id) ?? null
@@ -26,7 +24,8 @@ export const MAKE_HANDLERS: Readonly<Record<string, Handler>> = {
           pin: joint.pin,
           tinId: strOrNull(d.tinId),
           tools: texts(d.toolIds),
-          ...(d.basis === 'memory' ? { fromMemory: true } : {}),
+          skipped: null,
+          fromMemory: d.basis === 'memory',
         }
         addStep(s, e, entry)
       }

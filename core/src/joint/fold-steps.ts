@@ -1,7 +1,7 @@
 import type { RulesPin } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import type { JobEvent } from './events.js'
-import { type Data, instant, num, school, str, strOrNull } from './fold-help.js'
+import { type Data, instant, num, school, str, strOrNull, texts } from './fold-help.js'
 import type { JobState, JointState, LifeState } from './state.js'
 
 export const jointOf = (s: JobState, id: string): JointState => {
@@ -12,7 +12,7 @@ export const jointOf = (s: JobState, id: string): JointState => {
 function liveLife(j: JointState, no: number): LifeState | null {
   const last = j.lives.at(-1)
   if (no === j.lives.length + 1 && (!last || last.cutOutAtS !== undefined)) {
-    const life: LifeState = { no, done: [], interrupted: [], pin: null, tinId: null, doubtful: [] }
+    const life: LifeState = { no, done: [], interrupted: [], pin: null, tinId: null }
     j.lives.push(life)
     return life
   }
@@ -31,9 +31,10 @@ export interface StepEntry {
   pin: unknown
   tinId: string | null
   tools: readonly string[]
-  skipped?: string
-  fromMemory?: true
+  skipped: string | null
+  fromMemory: boolean
 }
+type Done = { -readonly [K in keyof LifeState['done'][number]]: LifeState['done'][number][K] }
 
 /** Puts a step into its life. What contradicts is noted on the joint and earns nothing. */
 export function addStep(s: JobState, e: JobEvent, x: StepEntry): void {
@@ -53,22 +54,17 @@ export function addStep(s: JobState, e: JobEvent, x: StepEntry): void {
       table: str(pin.table, 'current'),
     }
   life.tinId = x.tinId ?? life.tinId
-  ;(life.done as LifeState['done'][number][]).push({
-    eventId: e.id,
-    step: x.step,
-    earliestS: x.earliestS,
-    latestS: x.latestS,
-    readings: x.readings,
-    by: e.actorId,
-    ...(x.tools.length ? { tools: x.tools } : {}),
-    ...(x.skipped ? { skipped: x.skipped } : {}),
-    ...(x.fromMemory ? { fromMemory: true as const } : {}),
-  })
+  const { step, earliestS, latestS, readings } = x
+  const done: Done = { eventId: e.id, step, earliestS, latestS, readings, by: e.actorId }
+  // Put in one by one: spreading what is mostly not there would cost a large log as much as all the rest.
+  if (x.tools.length) done.tools = x.tools
+  if (x.skipped) done.skipped = x.skipped
+  if (x.fromMemory) done.fromMemory = true
+  ;(life.done as Done[]).push(done)
 }
 
 export function stepDone(s: JobState, e: JobEvent, d: Data, movedToS: number | null): void {
   const latestS = movedToS ?? instant(e, d.latestS) ?? e.occurredAtS + e.clockErrorS
-  const skipped = strOrNull(d.skipped)
   addStep(s, e, {
     jointId: str(e.jointId),
     life: num(d.life) ?? 1,
@@ -78,9 +74,9 @@ export function stepDone(s: JobState, e: JobEvent, d: Data, movedToS: number | n
     latestS,
     pin: d.pin,
     tinId: strOrNull(d.tinId),
-    tools: Array.isArray(d.toolIds) ? d.toolIds.filter((x): x is string => typeof x === 'string') : [],
-    ...(skipped ? { skipped } : {}),
-    ...(d.basis === 'memory' ? { fromMemory: true as const } : {}),
+    tools: texts(d.toolIds),
+    skipped: strOrNull(d.skipped),
+    fromMemory: d.basis === 'memory',
   })
 }
 

@@ -84,8 +84,6 @@ export interface Group {
 export interface LifeState extends Life {
   pin: RulesPin | null
   tinId: string | null
-  /** Steps written before what they need: kept, no credit. */
-  doubtful: { eventId: string; step: string; by: string; atS: number }[]
 }
 export interface JointState {
   id: string

@@ -11,7 +11,7 @@ import {
   isHardStop,
   isUuid,
   leftStops,
-  readEvents,
+  readToFold,
   say,
   stopsForTest,
 } from '@jugalis/core'
@@ -232,7 +232,7 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
   const r = await client.query<{ body: string }>('select body from event where job_id = $1 order by seq', [
     jobId,
   ])
-  const before = readEvents(r.rows.map((x) => x.body))
+  const before = readToFold(r.rows.map((x) => x.body))
   for (const [i, e] of fresh.entries()) {
     if (e.kind !== 'test-begun') continue
     const state = foldJob([...before, ...fresh.slice(0, i)])

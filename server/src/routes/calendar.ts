@@ -5,7 +5,7 @@ import {
   isUuid,
   jointFacts,
   jointPlaces,
-  readEvents,
+  readToFold,
   sectionAnswer,
 } from '@jugalis/core'
 import { type Request, Router } from 'express'
@@ -70,7 +70,7 @@ export function calendarRoutes(pool: pg.Pool, secret: string, nowS: () => number
     const r = await pool.query<{ body: string }>('select body from event where job_id = $1 order by seq', [
       jobId,
     ])
-    const state = foldJob(readEvents(r.rows.map((x) => x.body)))
+    const state = foldJob(readToFold(r.rows.map((x) => x.body)))
     res
       .type('text/calendar')
       .set('cache-control', 'no-cache')

@@ -43,6 +43,11 @@ const sentence = computed(() => {
   const old = age > 7200 ? ` Last reading ${fmt.duration(age)} ago.` : ''
   return `${name} ${fmt.temperature(wall, job.reader)}${above}${narrow.value ? '' : '.'}${old}`
 })
+const kept = computed(() =>
+  job.pending.length
+    ? `Kept on this device; ${job.pending.length} to send. `
+    : 'What you do is kept on this device. ',
+)
 const damp = computed(() => {
   const c = view.conditions
   return c.dewC !== null && (c.wallC ?? c.airC ?? 99) - c.dewC < 1
@@ -63,12 +68,11 @@ const damp = computed(() => {
       <span class="wall" :class="{ damp }">{{ sentence }}</span>
       <span class="effect">{{ effect }}</span>
     </button>
-    <span v-if="session.lapsed" class="signal" role="status"
-      >Signed out. Kept on this device; {{ job.pending.length }} to send.
-      <RouterLink :to="{ name: 'sign-in', query: { to: route.fullPath } }">Sign in again</RouterLink></span
-    >
-    <span v-else-if="job.offline" class="signal" role="status"
-      >No signal. Kept on this device; {{ job.pending.length }} to send.</span
+    <span v-if="session.lapsed || job.offline" class="signal" role="status"
+      >{{ session.lapsed ? 'Signed out.' : 'No signal.' }} {{ kept
+      }}<RouterLink v-if="session.lapsed" :to="{ name: 'sign-in', query: { to: route.fullPath } }"
+        >Sign in again</RouterLink
+      ></span
     >
     <button
       class="theme"
@@ -144,7 +148,13 @@ const damp = computed(() => {
   padding-block: 12px;
 }
 @media (max-width: 1180px) {
+  .signal {
+    order: 1;
+    flex-basis: 100%;
+    padding: 0 6px 4px;
+  }
   .strip {
+    flex-wrap: wrap;
     gap: 8px;
     min-height: 44px;
     padding: 0 10px;
