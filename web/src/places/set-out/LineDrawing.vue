@@ -1,114 +1,42 @@
 <script setup lang="ts">
-import { type Item, type Line, layOut } from '@jugalis/core'
-import { computed, ref, watch } from 'vue'
+import type { Item, Line } from '@jugalis/core'
+import { ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { glyphBody } from '../../tapes/glyph-shapes'
 import LengthScale from '../../tapes/LengthScale.vue'
 import { useWidth } from '../../use-width'
-import { useView } from '../../view'
-import { HATCHES, LANE, bandsOf, fullScaleOf, inDrawingOrder, inSight, tagX, tagsAt } from './line-shapes'
+import { HATCHES, LANE } from './line-shapes'
 import { saveSvg } from '../../tapes/save-svg'
-import { type Frame, fittingMark, outline, outlines, stemPaths } from './line-paths'
+import { MARGIN, TAPE_H, useDrawn } from './use-drawn'
 import { useHand } from './use-hand'
-import { useWindow } from './use-window'
 
 /** The line developed to scale: pan by dragging, zoom, fit; names thin out by rule where there is no room. */
 const props = defineProps<{ line: Line; current: string | null }>()
 const emit = defineEmits<{ pick: [id: string] }>()
 const job = useJob()
-const view = useView()
 const box = ref<HTMLElement>()
 const svg = ref<SVGSVGElement>()
 const width = useWidth(box)
-const MARGIN = 30
-const TAPE_H = 44
-const laid = computed(() => layOut(job.state, props.line))
-const joints = computed(() => inDrawingOrder(laid.value.joints))
-const total = computed(() => Math.max(laid.value.totalMm, 400))
-const inner = computed(() => Math.max(100, width.value - 2 * MARGIN))
-const full = computed(() => fullScaleOf(joints.value))
-const { scale, fromMm, toMm, zoom, zoomTo, fit, pan, show } = useWindow(
-  computed(() => props.line.id),
-  total,
-  inner,
-  full,
+const drawn = useDrawn(
+  () => props.line,
+  () => props.current,
+  width,
 )
-const X = (mm: number): number => MARGIN + (mm - fromMm.value) * scale.value
-const thick = computed(() => Math.min(0.42, 46 / Math.max(...laid.value.parts.map((p) => p.odMm), 1)))
-const h = (odMm: number): number => Math.max(7, odMm * thick.value)
-const top = (lane: number): number => lane * LANE.height
-const mid = (lane: number): number => top(lane) + LANE.middle
-const height = computed(() => laid.value.lanes * LANE.height + TAPE_H)
-
-const seen = computed(() => inSight(laid.value, scale.value, fromMm.value, toMm.value))
-const frame = computed<Frame>(() => ({ x: X, mid, thick: h }))
-const pieceParts = computed(() => seen.value.filter((p) => p.item.type === 'piece'))
-const fittingParts = computed(() => seen.value.filter((p) => p.item.type === 'fitting'))
-const known = computed(() => pieceParts.value.filter((p) => !p.guessed))
-const pipes = computed(() => outlines(frame.value, known.value, 0))
-const unmeasured = computed(() =>
-  outlines(
-    frame.value,
-    pieceParts.value.filter((p) => p.guessed),
-    0,
-  ),
-)
-const fittings = computed(() => outlines(frame.value, fittingParts.value, 5))
-const MARKED_PX = 12
-const marks = computed(() =>
-  fittingParts.value
-    .filter((p) => (p.toMm - p.fromMm) * scale.value > MARKED_PX)
-    .map((p) => fittingMark(frame.value, p))
-    .join(''),
-)
-const stems = computed(() => stemPaths(frame.value, laid.value, fromMm.value, toMm.value))
-const measures = computed(() => pieceParts.value.filter((p) => (p.toMm - p.fromMm) * scale.value > 66))
+const { joints, total, inner, full, X, h, top, mid } = drawn
+const { paths, measures, tags, names, glyphs, bands, height, percent, jointX } = drawn
+const { scale, fromMm, toMm, zoom, zoomTo, fit, pan, show } = drawn.window
 const figureOf = (item: Item): string =>
   item.measuredMm === null ? '?' : String(Math.round(item.measuredMm))
-const drawn = computed(() => tagsAt(joints.value, scale.value))
-const inView = (mm: number): boolean => mm >= fromMm.value - 1 && mm <= toMm.value + 1
-const names = computed(() =>
-  drawn.value.placed.flatMap(({ at, row }) => {
-    const j = joints.value[at]
-    return j && inView(j.atMm) ? [{ j, row }] : []
-  }),
-)
-const glyphs = computed(() =>
-  drawn.value.glyphs.flatMap((at) => {
-    const j = joints.value[at]
-    const look = j && view.looks.get(j.id)
-    return j && look && inView(j.atMm) ? [{ j, look }] : []
-  }),
-)
-const tagAt = (atMm: number): number => (atMm - fromMm.value) * scale.value + MARGIN
-const jointX = (j: (typeof joints.value)[number]): number =>
-  tagX(j, scale.value) + MARGIN - fromMm.value * scale.value
-const bands = computed(() =>
-  bandsOf(
-    joints.value,
-    [...view.answers.values()].map((a) => a.section),
-  ).filter((b) => b.toMm >= fromMm.value && b.fromMm <= toMm.value),
-)
-const percent = computed(() => Math.round((scale.value / full.value) * 100))
-const here = computed(() => laid.value.parts.find((p) => p.item.id === props.current))
-watch(
-  () => props.current,
-  () => here.value && show((here.value.fromMm + here.value.toMm) / 2),
-)
-
-function tap(x: number, y: number): void {
-  const mm = fromMm.value + (x - MARGIN) / scale.value
-  const lane = Math.floor(y / LANE.height)
-  const hit = laid.value.parts.find((p) => p.lane === lane && p.fromMm <= mm && mm <= p.toMm)
-  if (hit) emit('pick', hit.item.id)
-}
 const hand = useHand(svg, {
   pan,
   zoom: (by, atPx) => zoom(by, atPx === undefined ? undefined : atPx - MARGIN),
   fit,
   toStart: () => show(0),
   toEnd: () => show(total.value),
-  tap,
+  tap: (x, y) => {
+    const hit = drawn.partAt(x, y)
+    if (hit) emit('pick', hit.id)
+  },
 })
 </script>
 
@@ -120,9 +48,9 @@ const hand = useHand(svg, {
       <button type="button" class="button small" @click="fit">Fit</button>
       <button type="button" class="button small" @click="zoomTo(full)">100 %</button>
       <span class="why"
-        >at {{ percent }} %<template v-if="drawn.stride > 1"
-          >, every {{ drawn.stride === 2 ? '2nd' : `${drawn.stride}th` }} joint named</template
-        ><template v-else-if="!drawn.stride && joints.length">, names have no room</template></span
+        >at {{ percent }} %<template v-if="tags.stride > 1"
+          >, every {{ tags.stride === 2 ? '2nd' : `${tags.stride}th` }} joint named</template
+        ><template v-else-if="!tags.stride && joints.length">, names have no room</template></span
       >
       <button type="button" class="button small last" @click="saveSvg(svg, `${line.tag}-set-out`)">
         Save as SVG
@@ -185,15 +113,15 @@ const hand = useHand(svg, {
               {{ b.name }}
             </text>
           </g>
-          <g v-for="s in stems" :key="s.id">
+          <g v-for="s in paths.stems" :key="s.id">
             <path :d="s.d" class="stem-edge" :stroke-width="s.width + 3" />
             <path :d="s.d" class="stem" :stroke-width="s.width" />
           </g>
-          <path :d="pipes" class="pipe" />
-          <path :d="unmeasured" class="pipe guessed" />
-          <path :d="fittings" class="fitting" />
-          <path :d="marks" class="cross" />
-          <path v-if="here" :d="outline(frame, here, 11, 4)" class="chosen" />
+          <path :d="paths.pipes" class="pipe" />
+          <path :d="paths.unmeasured" class="pipe guessed" />
+          <path :d="paths.fittings" class="fitting" />
+          <path :d="paths.marks" class="cross" />
+          <path v-if="paths.chosen" :d="paths.chosen" class="chosen" />
           <text
             v-for="p in measures"
             :key="p.item.id"
@@ -233,7 +161,7 @@ const hand = useHand(svg, {
           </text>
         </g>
         <LengthScale :x="MARGIN" :y="height - 38" :from-mm="fromMm" :to-mm="toMm" :px-per-mm="scale" />
-        <path v-if="fromMm < 1" :d="`M${tagAt(0)} ${height - 44}v46h-8`" class="hook" />
+        <path v-if="fromMm < 1" :d="`M${X(0)} ${height - 44}v46h-8`" class="hook" />
       </svg>
     </div>
   </div>

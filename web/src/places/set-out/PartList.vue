@@ -3,6 +3,7 @@ import { monitorForElements } from '@atlaskit/pragmatic-drag-and-drop/element/ad
 import type { Item, Line } from '@jugalis/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useAfterPaint } from '../../after-paint'
 import { useNarrow } from '../../use-narrow'
 import PartRow from './PartRow.vue'
 import type { Rows } from './use-rows'
@@ -11,6 +12,8 @@ import type { Rows } from './use-rows'
 const props = defineProps<{ line: Line; rows: Rows }>()
 const emit = defineEmits<{ takeOff: [item: Item, branch: boolean]; open: [item: Item] }>()
 const narrow = useNarrow()
+const afterPaint = useAfterPaint()
+const LARGE = 800
 const scroller = ref<HTMLElement>()
 const rowPx = computed(() => (narrow.value ? 56 : 44))
 /** On paper every row is there. */
@@ -41,7 +44,11 @@ watch(
   () => props.rows.currentId.value,
   (id) => {
     const at = props.line.items.findIndex((i) => i.id === id)
-    if (at >= 0) virtual.value.scrollToIndex(at, { align: 'auto' })
+    if (at < 0) return
+    const show = (): void => virtual.value.scrollToIndex(at, { align: 'auto' })
+    // Scrolling has the whole page laid out: in a long list what was done is told first.
+    if (props.line.items.length > LARGE) afterPaint(show)
+    else show()
   },
 )
 

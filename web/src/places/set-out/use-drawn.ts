@@ -1,0 +1,113 @@
+import { type Item, type Laid, type Line, layOut } from '@jugalis/core'
+import { type Ref, computed, watch } from 'vue'
+import { usePaintedLater } from '../../after-paint'
+import { useJob } from '../../stores/job'
+import { useView } from '../../view'
+import { LANE, bandsOf, fullScaleOf, inDrawingOrder, inSight, tagX, tagsAt } from './line-shapes'
+import { type Frame, fittingMark, outline, outlines, stemPaths } from './line-paths'
+import { useWindow } from './use-window'
+
+export const MARGIN = 30
+export const TAPE_H = 44
+/** From so many parts the list is shown first, and the drawing follows. */
+const LARGE = 800
+/** Narrower fittings bear no mark, and narrower pieces no measure. */
+const MARKED_PX = 12
+const MEASURED_PX = 66
+
+/** What of a line is drawn, and where: laid out straight, in the window that is in sight. */
+export function useDrawn(line: () => Line, current: () => string | null, width: Ref<number>) {
+  const job = useJob()
+  const view = useView()
+  const shown = usePaintedLater(
+    () => ({ state: job.state, line: line() }),
+    (s) => s.line.items.length > LARGE,
+  )
+  const laid = computed<Laid>(() => layOut(shown.value.state, shown.value.line))
+  const joints = computed(() => inDrawingOrder(laid.value.joints))
+  const total = computed(() => Math.max(laid.value.totalMm, 400))
+  const inner = computed(() => Math.max(100, width.value - 2 * MARGIN))
+  const full = computed(() => fullScaleOf(joints.value))
+  const window = useWindow(
+    computed(() => shown.value.line.id),
+    total,
+    inner,
+    full,
+  )
+  const { scale, fromMm, toMm } = window
+  const X = (mm: number): number => MARGIN + (mm - fromMm.value) * scale.value
+  const thick = computed(() => Math.min(0.42, 46 / Math.max(...laid.value.parts.map((p) => p.odMm), 1)))
+  const h = (odMm: number): number => Math.max(7, odMm * thick.value)
+  const top = (lane: number): number => lane * LANE.height
+  const mid = (lane: number): number => top(lane) + LANE.middle
+  const frame = computed<Frame>(() => ({ x: X, mid, thick: h }))
+
+  const seen = computed(() => inSight(laid.value, scale.value, fromMm.value, toMm.value))
+  const pieces = computed(() => seen.value.filter((p) => p.item.type === 'piece'))
+  const fittings = computed(() => seen.value.filter((p) => p.item.type === 'fitting'))
+  const wider = (px: number) => (p: { fromMm: number; toMm: number }) =>
+    (p.toMm - p.fromMm) * scale.value > px
+  const here = computed(() => laid.value.parts.find((p) => p.item.id === current()))
+  const paths = computed(() => {
+    const f = frame.value
+    return {
+      pipes: outlines(
+        f,
+        pieces.value.filter((p) => !p.guessed),
+        0,
+      ),
+      unmeasured: outlines(
+        f,
+        pieces.value.filter((p) => p.guessed),
+        0,
+      ),
+      fittings: outlines(f, fittings.value, 5),
+      marks: fittings.value
+        .filter(wider(MARKED_PX))
+        .map((p) => fittingMark(f, p))
+        .join(''),
+      chosen: here.value ? outline(f, here.value, 11, 4) : '',
+      stems: stemPaths(f, laid.value, fromMm.value, toMm.value),
+    }
+  })
+  const measures = computed(() => pieces.value.filter(wider(MEASURED_PX)))
+  const tags = computed(() => tagsAt(joints.value, scale.value))
+  const inView = (mm: number): boolean => mm >= fromMm.value - 1 && mm <= toMm.value + 1
+  const names = computed(() =>
+    tags.value.placed.flatMap(({ at, row }) => {
+      const j = joints.value[at]
+      return j && inView(j.atMm) ? [{ j, row }] : []
+    }),
+  )
+  const glyphs = computed(() =>
+    tags.value.glyphs.flatMap((at) => {
+      const j = joints.value[at]
+      const look = j && view.looks.get(j.id)
+      return j && look && inView(j.atMm) ? [{ j, look }] : []
+    }),
+  )
+  const bands = computed(() =>
+    bandsOf(
+      joints.value,
+      [...view.answers.values()].map((a) => a.section),
+    ).filter((b) => b.toMm >= fromMm.value && b.fromMm <= toMm.value),
+  )
+  // What is chosen is brought into sight, once it has been laid out.
+  watch(
+    () => here.value?.item.id,
+    () => here.value && window.show((here.value.fromMm + here.value.toMm) / 2),
+  )
+  return {
+    ...{ laid, joints, total, inner, full, window, X, h, top, mid },
+    ...{ paths, measures, tags, names, glyphs, bands },
+    height: computed(() => laid.value.lanes * LANE.height + TAPE_H),
+    percent: computed(() => Math.round((scale.value / full.value) * 100)),
+    jointX: (j: Laid['joints'][number]): number => tagX(j, scale.value) + MARGIN - fromMm.value * scale.value,
+    /** The part under a point of the drawing. */
+    partAt(x: number, y: number): Item | undefined {
+      const mm = fromMm.value + (x - MARGIN) / scale.value
+      const lane = Math.floor(y / LANE.height)
+      return laid.value.parts.find((p) => p.lane === lane && p.fromMm <= mm && mm <= p.toMm)?.item
+    },
+  }
+}
