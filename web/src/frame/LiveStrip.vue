@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type Section, fmt, isLive, pressureNow, stateNow, tagOrder } from '@jugalis/core'
 import { computed } from 'vue'
+import { useRoute } from 'vue-router'
 import { useJob } from '../stores/job'
 import { useNarrow } from '../use-narrow'
 import { when } from '../when'
@@ -8,12 +9,15 @@ import { useView } from '../view'
 
 /** What stands under pressure or vacuum, or full: said in every place, since whoever works beside it does not open Prove. */
 const job = useJob()
+const route = useRoute()
 const narrow = useNarrow()
 const view = useView()
 const all = computed(() => [...job.state.sections.values()].sort((a, b) => tagOrder(a.tag, b.tag)))
 const live = computed(() => all.value.filter((s) => isLive(job.state, s)))
-/** On a phone the room is for the work: there a joint of a full section says so itself. */
-const full = computed(() => (narrow.value ? [] : all.value.filter((s) => stateNow(job.state, s) === 'full')))
+/** In Make on a phone the room is for the work: there a joint of a full section says so itself. */
+const full = computed(() =>
+  narrow.value && route.name === 'make' ? [] : all.value.filter((s) => stateNow(job.state, s) === 'full'),
+)
 /** While a test runs of which nobody said that it is under pressure, the time of the last word means nothing. */
 const since = (s: Section): string =>
   s.stateAtS === null || s.state !== stateNow(job.state, s)

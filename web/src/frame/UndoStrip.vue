@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import { jointPlaces } from '@jugalis/core'
 import { computed } from 'vue'
 import { newer } from '../newer'
 import { useClock } from '../stores/clock'
 import { useJob } from '../stores/job'
+import type { Returned } from '../stores/outbox'
+import { when } from '../when'
 
 const SHOWN_MS = 10_000
 const job = useJob()
@@ -11,12 +14,18 @@ const clock = useClock()
 const open = computed(
   () => clock.nowS > 0 && job.lastAct !== null && Date.now() - job.lastAct.atMs < SHOWN_MS,
 )
+/** Which entry it was: of which joint, and when it was written. */
+function which({ draft }: Returned): string {
+  const tag = draft.jointId ? jointPlaces(job.state).get(draft.jointId)?.tag : undefined
+  const at = when(draft.atDeviceS + clock.offsetS, clock.nowS, job.state.job.zone)
+  return `${tag ? `${tag}, ` : ''}written ${at}`
+}
 </script>
 
 <template>
   <div v-if="open || job.returned.length || newer" class="undo no-print">
     <p v-for="r in job.returned" :key="r.id" role="alert">
-      <span class="refusal">Not taken: {{ r.why }}</span>
+      <span class="refusal">Not taken ({{ which(r) }}): {{ r.why }}</span>
       <button type="button" class="button" @click="job.dropReturned(r.id)">Put away</button>
     </p>
     <p v-if="newer" role="status">

@@ -1,6 +1,6 @@
 import { type Draft, type JobEvent, KINDS, type Msg, type Reader, say } from '@jugalis/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { NoSignal, Refused, api } from '../api'
 import { useActs } from './acts'
 import { useClock } from './clock'
@@ -9,8 +9,8 @@ import * as kept from './kept-log'
 import { followJob } from './live'
 import * as outbox from './outbox'
 import * as photos from './photos'
-import { post } from './post'
 import { usePrefs } from './prefs'
+import { useSending } from './sending'
 import { useSession } from './session'
 
 export interface NewEntry {
@@ -33,7 +33,6 @@ export const useJob = defineStore('job', () => {
   const jobId = ref<string | null>(null)
   const status = ref<'none' | 'loading' | 'open' | 'missing'>('none')
   const { known, pending, state, set } = useJobLog()
-  const returned = shallowRef<outbox.Returned[]>([])
   const members = ref<Map<string, string>>(new Map())
   const offline = ref(false)
   let head = 0
@@ -41,19 +40,32 @@ export const useJob = defineStore('job', () => {
   let hash: string | null = null
   let device = ''
   let openedAs = ''
+  /** Counts openings and closings: an opening that another overtook ends. */
+  let opens = 0
   let timer: ReturnType<typeof setTimeout> | undefined
   let live: ReturnType<typeof followJob> | null = null
   let asking: Promise<void> | null = null
   let askAgain = false
-  let sending: Promise<void> | null = null
+
+  const me = (): string => session.person?.personId ?? ''
 
   const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs((entries) => keep(entries))
+
+  const { returned, flush, writeNow, dropReturned } = useSending({
+    where: () => (jobId.value ? { jobId: jobId.value, deviceId: device, personId: me() } : null),
+    read: () => read(),
+    reload: () => reload(),
+    sent: () => void (jobId.value && photos.send(jobId.value)),
+    failed(e) {
+      if (e instanceof NoSignal) offline.value = true
+      else session.heard(e)
+    },
+  })
 
   const reader = computed<Reader>(() => prefs.readerFor(state.value.job.school))
   const t = (m: Msg): string => say(m, reader.value)
   const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
 
-  const me = (): string => session.person?.personId ?? ''
   const asEvent = (d: Draft): JobEvent => ({
     ...d,
     jobId: jobId.value as string,
@@ -66,12 +78,13 @@ export const useJob = defineStore('job', () => {
   async function open(id: string): Promise<void> {
     if (jobId.value === id && status.value === 'open' && openedAs === me()) return
     close()
+    const turn = opens
     jobId.value = id
     openedAs = me()
     status.value = 'loading'
     device = await outbox.deviceId()
     const had = await kept.open(id, me())
-    if (jobId.value !== id) return
+    if (opens !== turn) return
     set({ known: had.events })
     head = had.head
     hash = had.hash
@@ -82,13 +95,14 @@ export const useJob = defineStore('job', () => {
     try {
       await readAll(id)
     } catch (e) {
-      if (jobId.value !== id) return
+      if (opens !== turn) return
       if (e instanceof Refused && NOT_MINE.has(e.status)) {
         await kept.drop(id)
         return void (status.value = 'missing')
       }
       // No signal, signed out, a server in trouble: work goes on with what was kept; without any, it opens later.
     }
+    if (opens !== turn) return
     void photos.send(id)
     live = followJob(id, (seq) => {
       if (seq > head) void ask()
@@ -97,6 +111,7 @@ export const useJob = defineStore('job', () => {
     void flush()
   }
   function close(): void {
+    opens++
     clearTimeout(timer)
     live?.stop()
     live = null
@@ -193,6 +208,7 @@ export const useJob = defineStore('job', () => {
   }
   function poll(): void {
     clearTimeout(timer)
+    if (!jobId.value) return
     const often = offline.value || pending.value.length > 0 || !live?.alive()
     timer = setTimeout(() => void ask().finally(poll), often ? ASK_MS.alone : ASK_MS.followed)
   }
@@ -229,59 +245,6 @@ export const useJob = defineStore('job', () => {
     return numbered.map((d) => d.id)
   }
 
-  /** Sends what waits. One at a time; a refusal moves the entries to the tray. */
-  function flush(): Promise<void> {
-    return (sending ??= sendAll().finally(() => (sending = null)))
-  }
-  async function sendAll(): Promise<void> {
-    const id = jobId.value
-    if (!id) return
-    const drafts = outbox.oneSending(await outbox.waiting(id, me()))
-    if (!drafts.length) return
-    try {
-      await post(id, { deviceId: device, personId: me() }, drafts)
-      await read()
-      await outbox.sent(drafts.map((d) => d.id))
-      await reload()
-      void photos.send(id)
-      if ((await outbox.waiting(id, me())).length) await sendAll()
-    } catch (e) {
-      if (e instanceof NoSignal) return void (offline.value = true)
-      session.heard(e)
-      if (e instanceof Refused && e.status !== 401 && e.status !== 429) {
-        await outbox.giveBack(id, me(), drafts, e.message)
-        await reload()
-      }
-    }
-  }
-  /** Asks the server at once and writes nothing here: for what may be refused, such as beginning a test. */
-  async function writeNow(entry: NewEntry): Promise<void> {
-    const id = jobId.value
-    if (!id) return
-    await flush()
-    const [draft] = await outbox.keep(id, me(), [
-      {
-        id: crypto.randomUUID(),
-        kind: entry.kind,
-        v: KINDS[entry.kind]?.v ?? 1,
-        jointId: null,
-        atDeviceS: Date.now() / 1000,
-        after: [],
-        data: entry.data,
-      },
-    ])
-    if (!draft) return
-    try {
-      await post(id, { deviceId: device, personId: me() }, [draft])
-    } finally {
-      await outbox.sent([draft.id])
-    }
-    await read()
-  }
-  async function dropReturned(id: string): Promise<void> {
-    await outbox.clearTray(id)
-    await reload()
-  }
   /** The line at the head of the log, as far as it is known here. */
   const logHead = (): { seq: number; hash: string } => ({ seq: head, hash: hash ?? '' })
   // Signed in again: what waited goes out at once.
