@@ -1,5 +1,5 @@
 import { type Page, expect, test } from '@playwright/test'
-import { eventsOf, noViolations, signIn } from './help'
+import { PHONE, eventsOf, noViolations, signIn } from './help'
 
 /** A job of its own with one line begun; gives its id. */
 async function newLine(page: Page, name: string, tag = 'Q9'): Promise<string> {
@@ -197,6 +197,30 @@ test('the drawing: names never overlap at 100 %, thin out by rule when fitted; a
   await page.locator('.line-drawing').focus()
   await page.keyboard.press('0')
   await expect.poll(() => tags.count()).toBe(fitted)
+})
+
+test('on the phone the drawing opens on the whole screen, with its tools, and closes again', async ({
+  page,
+}) => {
+  // A window that is the whole screen cannot be turned by a test: here the browser refuses, as some phones do.
+  await page.addInitScript(
+    () => (Element.prototype.requestFullscreen = () => Promise.reject(new Error('no'))),
+  )
+  await newLine(page, 'Whole')
+  await type(page, 'tee 63', '500', 'elbow 90')
+  await page.setViewportSize(PHONE)
+  await expect(page.getByRole('button', { name: 'Zoom in' })).toBeHidden()
+  await page.getByRole('button', { name: 'Drawing on the whole screen' }).click()
+  // As the phone lies in the hand then.
+  await page.setViewportSize({ width: PHONE.height, height: PHONE.width })
+  await page.getByRole('button', { name: '100 %' }).click()
+  const box = (await page.locator('.line-drawing').boundingBox())!
+  expect(box.width).toBeGreaterThan(PHONE.height - 40)
+  await noViolations(page)
+  await page.getByRole('button', { name: 'Close the drawing' }).click()
+  await page.setViewportSize(PHONE)
+  await expect(page.getByLabel('Next fitting or piece')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Zoom in' })).toBeHidden()
 })
 
 test('a schedule from a file: bad rows are named and nothing is taken; a good one comes in whole; undone in one go', async ({

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { glyphBody } from '../../tapes/glyph-shapes'
 import LengthScale from '../../tapes/LengthScale.vue'
+import { useWholeScreen } from '../../use-whole-screen'
 import { useWidth } from '../../use-width'
 import { HATCHES, LANE } from './line-shapes'
 import { saveSvg } from '../../tapes/save-svg'
@@ -17,6 +18,8 @@ const job = useJob()
 const box = ref<HTMLElement>()
 const svg = ref<SVGSVGElement>()
 const width = useWidth(box)
+const wholeScreen = useWholeScreen(box)
+const { whole } = wholeScreen
 const drawn = useDrawn(
   () => props.line,
   () => props.current,
@@ -41,7 +44,10 @@ const hand = useHand(svg, {
 </script>
 
 <template>
-  <div ref="box" class="box">
+  <div ref="box" class="box" :class="{ whole }" @keydown.esc="wholeScreen.close">
+    <button v-if="!whole" type="button" class="button small open no-print" @click="wholeScreen.open">
+      Drawing on the whole screen
+    </button>
     <div class="tools no-print">
       <button type="button" class="button small" aria-label="Zoom out" @click="zoom(-1)">−</button>
       <button type="button" class="button small" aria-label="Zoom in" @click="zoom(1)">+</button>
@@ -54,6 +60,9 @@ const hand = useHand(svg, {
       >
       <button type="button" class="button small last" @click="saveSvg(svg, `${line.tag}-set-out`)">
         Save as SVG
+      </button>
+      <button v-if="whole" type="button" class="button small" @click="wholeScreen.close">
+        Close the drawing
       </button>
     </div>
     <div class="scroll-down">
@@ -190,6 +199,19 @@ const hand = useHand(svg, {
   max-height: 440px;
   overflow: hidden auto;
 }
+.open {
+  display: none;
+}
+.whole {
+  position: fixed;
+  inset: 0;
+  z-index: 50;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 8px;
+  background: var(--paper);
+}
 .line-drawing {
   touch-action: pan-y;
   cursor: grab;
@@ -242,11 +264,18 @@ const hand = useHand(svg, {
   fill: var(--ink);
 }
 @media (max-width: 720px) {
-  .tools {
+  .box:not(.whole) .tools {
     display: none;
   }
   .scroll-down {
     max-height: 174px;
   }
+  .open {
+    display: block;
+  }
+}
+.whole .scroll-down {
+  flex: 1;
+  max-height: none;
 }
 </style>
