@@ -1,5 +1,6 @@
+import { randomUUID } from 'node:crypto'
 import { type Page, expect, test } from '@playwright/test'
-import { PHONE, eventsOf, noViolations, signIn } from './help'
+import { PHONE, eventsOf, noViolations, signIn, write } from './help'
 
 /** A job of its own with one line begun; gives its id. */
 async function newLine(page: Page, name: string, tag = 'Q9'): Promise<string> {
@@ -197,6 +198,31 @@ test('the drawing: names never overlap at 100 %, thin out by rule when fitted; a
   await page.locator('.line-drawing').focus()
   await page.keyboard.press('0')
   await expect.poll(() => tags.count()).toBe(fitted)
+})
+
+test('a line of a thousand parts: what is set out at its far end is brought into the list and the drawing', async ({
+  page,
+}) => {
+  const job = await newLine(page, 'Far')
+  const lineId = (await eventsOf(page, job)).find((e) => e.kind === 'line-set')?.data.lineId
+  const put = (item: Record<string, unknown>) => ({ itemId: randomUUID(), item: { size: 'd63', ...item } })
+  const items = Array.from({ length: 500 }, (_, i) => [
+    put({ type: 'fitting', tag: `Q9/F${i + 1}`, fitting: 'tee' }),
+    put({ type: 'piece', tag: `Q9/P${i + 1}`, measure: 'centre-centre', measuredMm: 700 }),
+  ]).flat()
+  for (let i = 0; i < items.length; i += 400)
+    await write(page, job, [{ kind: 'items-put', data: { lineId, items: items.slice(i, i + 400) } }])
+  await expect(headline(page)).toContainText('500 pieces')
+  await page.getByRole('button', { name: '100 %' }).click()
+  await type(page, 'valve 63')
+  await expect(parts(page).last()).toBeInViewport()
+  await expect(typedParts(page).last()).toHaveText('valve 63')
+  await expect(page.locator('.line-drawing .chosen')).toHaveCount(1)
+  const [chosen, drawing] = await Promise.all(
+    ['.line-drawing .chosen', '.line-drawing'].map((q) => page.locator(q).boundingBox()),
+  )
+  expect(chosen!.x).toBeGreaterThan(drawing!.x)
+  expect(chosen!.x + chosen!.width).toBeLessThan(drawing!.x + drawing!.width)
 })
 
 test('on the phone the drawing opens on the whole screen, with its tools, and closes again', async ({

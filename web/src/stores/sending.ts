@@ -60,13 +60,11 @@ export function useSending(o: {
         continue
       }
       // They wait until they were read back: sent once more, the server knows them again.
-      if (
-        !(await o.read().then(
-          () => true,
-          () => false,
-        ))
-      )
+      try {
+        await o.read()
+      } catch {
         return
+      }
       await outbox.sent(drafts.map((d) => d.id))
       o.sent()
       await o.reload()

@@ -6,6 +6,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useAfterPaint } from '../../after-paint'
 import { useNarrow } from '../../use-narrow'
 import PartRow from './PartRow.vue'
+import { LARGE_LINE } from './use-drawn'
 import type { Rows } from './use-rows'
 
 /** The parts of a line as a grid of rows; only those in sight are in the page, however long the line is. */
@@ -13,7 +14,6 @@ const props = defineProps<{ line: Line; rows: Rows }>()
 const emit = defineEmits<{ takeOff: [item: Item, branch: boolean]; open: [item: Item] }>()
 const narrow = useNarrow()
 const afterPaint = useAfterPaint()
-const LARGE = 800
 const scroller = ref<HTMLElement>()
 const rowPx = computed(() => (narrow.value ? 56 : 44))
 /** On paper every row is there. */
@@ -47,7 +47,7 @@ watch(
     if (at < 0) return
     const show = (): void => virtual.value.scrollToIndex(at, { align: 'auto' })
     // Scrolling has the whole page laid out: in a long list what was done is told first.
-    if (props.line.items.length > LARGE) afterPaint(show)
+    if (props.line.items.length > LARGE_LINE) afterPaint(show)
     else show()
   },
 )

@@ -10,7 +10,7 @@ import { useWindow } from './use-window'
 export const MARGIN = 30
 export const TAPE_H = 44
 /** From so many parts the list is shown first, and the drawing follows. */
-const LARGE = 800
+export const LARGE_LINE = 800
 /** Narrower fittings bear no mark, and narrower pieces no measure. */
 const MARKED_PX = 12
 const MEASURED_PX = 66
@@ -21,7 +21,7 @@ export function useDrawn(line: () => Line, current: () => string | null, width: 
   const view = useView()
   const shown = usePaintedLater(
     () => ({ state: job.state, line: line() }),
-    (s) => s.line.items.length > LARGE,
+    (s) => s.line.items.length > LARGE_LINE,
   )
   const laid = computed<Laid>(() => layOut(shown.value.state, shown.value.line))
   const joints = computed(() => inDrawingOrder(laid.value.joints))
