@@ -1,11 +1,12 @@
+import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import os from 'node:os'
 import path from 'node:path'
 import { chromium as findChromium, nodePackages } from './lib/deps.mjs'
 import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
-/** npm test: everything, one after the other; the last line adds all runners up. `--only=format,lint,types,unit,e2e`,
- * `--grep=…` for a few of the browser's tests. */
+/** npm test: first what reads the sources, side by side, then what runs them; the last line adds all runners up.
+ * `--only=format,lint,types,unit,e2e`, `--grep=…` for a few of the browser's tests. */
 let passed = 0
 let failed = 0
 const only = process.argv
@@ -14,22 +15,30 @@ const only = process.argv
   .split(',')
 const wanted = (name) => !only || only.includes(name)
 
-function check(name, cmd, args) {
+async function check(name, cmd, args) {
   if (!wanted(name)) return
   const began = Date.now()
-  const r = run(cmd, args)
-  console.log(`${r.ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - began) / 1000).toFixed(0)} s)`)
-  if (!r.ok) console.log(r.out.slice(-6000))
-  if (r.ok) passed++
+  const p = spawn(cmd, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })
+  let out = ''
+  for (const stream of [p.stdout, p.stderr]) stream.on('data', (part) => (out += part))
+  const ok = await new Promise((done) => {
+    p.once('close', (code) => done(code === 0))
+    p.once('error', () => done(false))
+  })
+  console.log(`${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - began) / 1000).toFixed(0)} s)`)
+  if (!ok) console.log(out.slice(-6000))
+  if (ok) passed++
   else failed++
 }
 
 async function main() {
   const work = mkdtempSync(path.join(os.tmpdir(), 'jugalis-run-'))
   nodePackages()
-  check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
-  check('lint', 'npx', ['eslint', '.'])
-  check('types', 'npm', ['run', '--silent', 'types'])
+  await Promise.all([
+    check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
+    check('lint', 'npx', ['eslint', '.']),
+    check('types', 'npm', ['run', '--silent', 'types']),
+  ])
   const { startPostgres } = await import('./lib/pg.mjs')
   const database = wanted('unit') || wanted('e2e') ? await startPostgres({ throwaway: true }) : null
   try {
