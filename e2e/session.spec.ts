@@ -2,11 +2,10 @@ import { expect, test } from '@playwright/test'
 import { PHONE, eventsOf, noViolations, signIn } from './help'
 import { PVC, jobOf } from './make-help'
 
+test.use({ viewport: PHONE, hasTouch: true })
 test('signed out in the middle of the work: it goes on here; nobody else sends it, and it goes out under its own name', async ({
-  browser,
+  page,
 }) => {
-  const context = await browser.newContext({ viewport: PHONE, hasTouch: true })
-  const page = await context.newPage()
   await signIn(page)
   const { job, joints } = await jobOf(page, PVC)
   expect((await page.request.post(`/api/jobs/${job}/members`, { data: { login: 'teal' } })).status()).toBe(
@@ -53,7 +52,6 @@ test('signed out in the middle of the work: it goes on here; nobody else sends i
   await page.getByRole('button', { name: 'Stay signed in' }).click()
   await page.goto(`/job/${job}/make/${joints[0]}`)
   await expect.poll(fits).toEqual([expect.stringContaining('Teal'), expect.stringContaining('Wren')])
-  await context.close()
 })
 
 test('signed out elsewhere, a page outside any job leads to signing in and back', async ({ page }) => {

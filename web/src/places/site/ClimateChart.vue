@@ -49,8 +49,12 @@ function draw(): void {
   const line = (data: Point[], width: number, type: 'solid' | 'dashed') => ({
     type: 'line' as const,
     data,
-    showSymbol: false,
+    // A single reading makes no line.
+    showSymbol: data.length === 1,
+    symbol: 'circle',
+    symbolSize: 4 + 2 * width,
     silent: true,
+    itemStyle: { color: ink },
     lineStyle: { color: ink, width, type },
   })
   chart.setOption(
