@@ -126,12 +126,6 @@ export async function largeJob(base, cookie, page, row) {
   const nodes = () => page.evaluate(() => document.querySelectorAll('*').length)
   const heap = () => page.evaluate(() => Math.round(performance.memory.usedJSHeapSize / 1e6))
   row('Set out with 5,000 joints: a key (rows, zoom, fit)', ms(keys), '100 ms')
-  console.error(
-    'ENTRIES',
-    entries.map((x) => Math.round(x)).join(' '),
-    '/',
-    drawings.map((x) => Math.round(x)).join(' '),
-  )
   row('The same: an entry set out', `${ms(entries)}; drawn too: ${ms(drawings)}`, '100 ms')
   row('The same: page', `${await nodes()} DOM nodes, ${await heap()} MB of script memory`, '3,000, 400 MB')
   await page.goto(`${base}/job/${job}/cut`)

@@ -12,8 +12,8 @@ export const readEvents = (bodies: Iterable<string>): JobEvent[] => readAll(bodi
 export const readToFold = (bodies: Iterable<string>): JobEvent[] => readAll(bodies, true)
 
 /**
- * Ids recur from entry to entry: where one equals that of the entry before, that
- * one is kept, since a large job would otherwise hold as many copies as it has entries.
+ * Ids recur from entry to entry: where one equals that of the entry before, that one is kept, since a large job would
+ * otherwise hold as many copies as it has entries.
  */
 function readAll(bodies: Iterable<string>, toFold: boolean): JobEvent[] {
   const out: JobEvent[] = []
