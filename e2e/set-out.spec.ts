@@ -204,7 +204,9 @@ test('a line of a thousand parts: what is set out at its far end is brought into
   page,
 }) => {
   const job = await newLine(page, 'Far')
-  const lineId = (await eventsOf(page, job)).find((e) => e.kind === 'line-set')?.data.lineId
+  const begun = async () => (await eventsOf(page, job)).find((e) => e.kind === 'line-set')?.data.lineId
+  await expect.poll(begun).toBeTruthy()
+  const lineId = await begun()
   const put = (item: Record<string, unknown>) => ({ itemId: randomUUID(), item: { size: 'd63', ...item } })
   const items = Array.from({ length: 500 }, (_, i) => [
     put({ type: 'fitting', tag: `Q9/F${i + 1}`, fitting: 'tee' }),
