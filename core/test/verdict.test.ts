@@ -151,6 +151,11 @@ describe('the verdict', () => {
             )
             expect(readings.at(-1)?.tS).toBeGreaterThanOrEqual(599)
           }
+          // Lost obeys its own numbers too.
+          if (j.verdict === 'lost')
+            expect((j.correctedDropBar as number) - (j.uncertaintyBar as number)).toBeGreaterThan(
+              base.allowedDropBar,
+            )
           if (j.verdict === 'inconclusive') expect(j.cause).not.toBeNull()
           else expect(j.moreTimeS).toBe(0)
           for (const n of [j.correctedDropBar, j.uncertaintyBar, j.rawDropBar])
@@ -159,6 +164,71 @@ describe('the verdict', () => {
       ),
       { numRuns: 80 },
     )
+  })
+  it('only the hold is judged: a tail that was let off, and a clock that began elsewhere, change nothing', () => {
+    const s = series({}, steady, 0)
+    const plain = judgeSeries(s)
+    const last = s.readings.at(-1) as TestSeries['readings'][number]
+    const tail = [1, 2, 3, 40].map((k) => ({
+      ...last,
+      tS: last.tS + 30 * k,
+      pressureBar: Math.max(0, 9 - 3 * k),
+    }))
+    expect(judgeSeries({ ...s, readings: [...s.readings, ...tail] })).toEqual(plain)
+    const late = s.readings.map((r) => ({ ...r, tS: r.tS + 1e6 }))
+    expect(judgeSeries({ ...s, readings: late })).toEqual(plain)
+  })
+  it('less than three quarters of the hold, or a gap of more than a quarter: at most inconclusive', () => {
+    const s = series({}, steady, 0.8)
+    const upTo = (share: number) => s.readings.filter((r) => r.tS <= 600 + share * 3600)
+    expect(judgeSeries({ ...s, readings: upTo(0.7) })).toMatchObject({
+      verdict: 'inconclusive',
+      cause: 'short',
+    })
+    expect(judgeSeries({ ...s, readings: upTo(0.8) }).verdict).toBe('lost')
+    const gap = s.readings.filter((r) => r.tS < 1500 || r.tS > 1500 + 0.3 * 3600)
+    expect(judgeSeries({ ...s, readings: gap })).toMatchObject({ verdict: 'inconclusive', cause: 'gap' })
+  })
+  it('pressure that comes back is somebody pumping: never held, and said', () => {
+    const s = series({}, steady, 0.8)
+    const pumped = s.readings.map((r) => ({
+      ...r,
+      pressureBar: r.pressureBar + Math.floor(r.tS / 900) * 0.2,
+    }))
+    const j = judgeSeries({ ...s, readings: pumped })
+    expect(j).toMatchObject({ verdict: 'inconclusive', cause: 'pressure-restored' })
+    expect(j.reasons.map((r) => r.code)).toEqual(['pressure-restored'])
+    // Warming water is not somebody pumping.
+    const warm = judgeSeries(series({}, (t) => 12 + t / 4200, 0))
+    expect(warm.reasons).toEqual([])
+  })
+  it('one wild reading, one temperature that no pipe makes: set aside, named, and they decide nothing', () => {
+    const s = series({}, steady, 0)
+    const spoil = (more: (r: TestSeries['readings'][number]) => object) =>
+      judgeSeries({ ...s, readings: s.readings.map((r, i) => (i === 70 ? { ...r, ...more(r) } : r)) })
+    const wild = spoil(() => ({ pressureBar: 0 }))
+    expect(wild).toMatchObject({ verdict: 'held', reasons: [{ code: 'outlier', count: 1 }] })
+    const hot = spoil(() => ({ temperatureC: 85 }))
+    expect(hot).toMatchObject({ verdict: 'held', reasons: [{ code: 'temperature-jump', count: 1 }] })
+    const often = judgeSeries({
+      ...s,
+      readings: s.readings.map((r, i) => (i % 12 === 0 ? { ...r, pressureBar: r.pressureBar - 2 } : r)),
+    })
+    expect(often).toMatchObject({ verdict: 'inconclusive', cause: 'outlier' })
+  })
+  it('a sensor that falls off its pipe for half of the test is not followed', () => {
+    const s = series({}, steady, 0)
+    const off = s.readings.map((r) => (r.tS > 2400 ? { ...r, temperatureC: 2 } : r))
+    expect(judgeSeries({ ...s, readings: off })).toMatchObject({
+      verdict: 'inconclusive',
+      cause: 'temperature-jump',
+    })
+  })
+  it('a plastic never gives way backwards: what it does not give is not called a leak', () => {
+    const s = series({ pipeMaterial: 'pp-r', odMm: 75, wallMm: 10.3 }, steady, 0)
+    const j = judgeSeries(s)
+    expect(j.verdict).not.toBe('lost')
+    expect(Math.abs(j.correctedDropBar ?? 9)).toBeLessThanOrEqual(j.uncertaintyBar ?? 0)
   })
   it('a coarser gauge or a longer drift never makes it surer', () => {
     const s = series({}, steady, 0.05)

@@ -3,6 +3,8 @@ import { saysOf } from '../prove/says.js'
 import type { TestSeries } from '../prove/series.js'
 import { list, may, need, number, object, oneOf } from '../schema/shape.js'
 import { MATERIALS } from '../methods/joinable.js'
+import { msg } from '../sources/source.js'
+import { most } from '../units/extent.js'
 import { say } from '../words/words.js'
 import { Refusal, calculation } from './door.js'
 
@@ -30,7 +32,7 @@ export const testVerdict = calculation({
     need('sensorErrorBar', number({ min: 0, max: 100 }), 'What it may drift during the test'),
     need('temperatureOf', oneOf('medium', 'wall', 'air'), 'What the temperatures are of'),
     need('readings', list(READING, 0, 1_000_000), 'Ascending'),
-    need('stabiliseS', number({ min: 0, max: 1e7 }), 'When the hold begins'),
+    need('stabiliseS', number({ min: 0, max: 1e7 }), 'When the hold begins, from the first reading'),
     need('holdS', number({ above: 0, max: 1e7 }), 'Hold'),
     need('allowedDropBar', number({ min: 0, max: 1000 }), 'Loss allowed over the hold'),
   ],
@@ -60,6 +62,7 @@ export const testVerdict = calculation({
       leakRateLPerH: 0,
       moreTimeS: 0,
       cause: null,
+      reasons: [],
       mostly: null,
       airPct: 0,
       partsBar: {
@@ -101,6 +104,14 @@ export const testVerdict = calculation({
       )
     w.put('moreTimeS', j.moreTimeS, 'ours-verdict')
     w.put('cause', j.cause)
+    w.put(
+      'reasons',
+      j.reasons.map(({ code, count }) => ({
+        code,
+        level: code === 'pressure-restored' ? 'stop' : 'warn',
+        message: say(msg(`reading-${code}`, { count })),
+      })),
+    )
     w.put('mostly', j.mostly, 'ours-verdict')
     w.put('airPct', j.airPct, 'ours-verdict')
     w.put('partsBar', j.parts, 'ours-verdict')
@@ -112,10 +123,9 @@ export const testVerdict = calculation({
 /** What a person who looks at the readings would ask about. */
 function warnings(s: TestSeries, warn: (code: string, message: string) => void): void {
   const times = s.readings.map((r) => r.tS)
-  const gap = Math.max(0, ...times.slice(1).map((t, k) => t - (times[k] as number)))
+  const gap = Math.max(0, most(times.slice(1).map((t, k) => t - (times[k] as number))))
   if (times.length > 3 && gap > s.holdS / 4)
     warn('gap', `A stretch of ${Math.round(gap / 60)} min has no reading.`)
   if (s.readings.some((r) => r.temperatureC === null))
     warn('temperature-missing', 'Some readings have no temperature: the one before is held on.')
-  if ((s.readings[0]?.tS ?? 0) > 0) warn('first-late', 'Times should count from the first reading.')
 }

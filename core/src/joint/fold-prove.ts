@@ -156,6 +156,7 @@ export const PROVE_HANDLERS: Readonly<Record<string, Handler>> = {
         atS: instant(e, d.atS) ?? e.occurredAtS,
         bar: num(d.bar) ?? 0,
         temperatureC: num(d.temperatureC),
+        typed: true,
       },
     ])
   },

@@ -91,7 +91,8 @@ export interface TestRun {
   } | null
   /** Stops that a named tester set aside, each with a reason. */
   setAside: { code: string; reason: string }[]
-  readings: { atS: number; bar: number; temperatureC: number | null }[]
+  /** `typed`: read off a gauge by a person; the others came from a logger or its file. */
+  readings: { atS: number; bar: number; temperatureC: number | null; typed?: true }[]
   leaks: { atS: number; by: string; where: string }[]
   ended: {
     atS: number

@@ -1,3 +1,4 @@
+import { extent } from '../units/extent.js'
 import { student975 } from './fit.js'
 import { type TestSeries, stepDoubt, stepOf } from './series.js'
 import { NARROWS_TO, type Tried } from './weigh.js'
@@ -7,6 +8,10 @@ export type DoubtCause =
   | 'short'
   | 'lacking'
   | 'stuck'
+  | 'gap'
+  | 'outlier'
+  | 'temperature-jump'
+  | 'pressure-restored'
   | 'not-as-said'
   | 'temperature'
   | 'air'
@@ -16,15 +21,24 @@ export type DoubtCause =
   | 'noise'
 /** What makes up the half-width, each 95 %, bar. */
 export type Parts = Readonly<
-  Record<'scatter' | 'temperature' | 'air' | 'creep' | 'resolution' | 'sensor', number>
+  Record<'scatter' | 'temperature' | 'air' | 'creep' | 'resolution' | 'sensor' | 'odd', number>
 >
-export const NO_PARTS: Parts = { scatter: 0, temperature: 0, air: 0, creep: 0, resolution: 0, sensor: 0 }
-export const range = (v: readonly number[]): number => Math.max(...v) - Math.min(...v)
+export const NO_PARTS: Parts = {
+  scatter: 0,
+  temperature: 0,
+  air: 0,
+  creep: 0,
+  resolution: 0,
+  sensor: 0,
+  odd: 0,
+}
 export const root = (...v: readonly number[]): number => Math.sqrt(v.reduce((sum, x) => sum + x * x, 0))
 
 /** The air about may rise or fall so much in an hour, bar (95 %), more slowly than in step with time. Source: `ours-verdict`. */
 const BAROMETER_BAR = 0.001
 const BAROMETER_GROWS = 0.8
+/** What turns a direction by more standard deviations than this is not as it was said. */
+const NOT_AS_SAID = 3.5
 /** Times beyond this are not offered. */
 const MOST_MORE_S = 48 * 3600
 /** A fall is laid to one thing only where that makes up so much of it, and is known to half of itself. */
@@ -41,7 +55,7 @@ export function mostlyOf(
   allowedBar: number,
 ): 'leak' | 'temperature' | null {
   const fall = (v: readonly number[]): number => ((v[0] as number) - (v.at(-1) as number)) * scaled
-  const by = { leak: leakBar, temperature: fall(expected.bar), creep: 0 }
+  const by = { leak: leakBar, temperature: fall(expected.bar), creep: fall(expected.creep) }
   expected.directions.forEach((d, i) => {
     if (d.of !== 'air') by[d.of] += fall(d.bar) * (fit.turned[i]?.value ?? 0)
   })
@@ -71,11 +85,15 @@ export function partsOf(
   // What the doubt about directions adds, shared out by how far each still moves the ends.
   const added = Math.max(0, fit.slopeSd ** 2 - fit.scatterSd ** 2) * (student * s.holdS) ** 2
   const weight = { temperature: 0, air: 0, creep: 0 }
+  // A direction that is turned beyond belief says that something is not as it was told: all it moved is in doubt.
+  let odd = 0
   const before = { temperature: 0, air: 0, creep: 0 }
   e.directions.forEach((d, i) => {
     const ends = ((d.bar.at(-1) as number) - (d.bar[0] as number)) * at.scaled
     weight[d.of] += (ends * (fit.turned[i]?.sd ?? 0)) ** 2
     before[d.of] += (2 * ends * NARROWS_TO) ** 2
+    const turned = fit.turned[i]?.value ?? 0
+    if (d.of !== 'creep' && Math.abs(turned) > NOT_AS_SAID) odd += Math.abs(ends * turned)
   })
   const all = weight.temperature + weight.air + weight.creep || 1
   const doubt = (of: keyof typeof weight): number =>
@@ -84,22 +102,23 @@ export function partsOf(
   const step = stepOf(at.c)
   const kStep = step * Math.abs(e.barPerK)
   const thermal =
-    stepDoubt(kStep, e.readSd * Math.abs(e.barPerK), range(at.c) * Math.abs(e.barPerK)) * at.scaled
+    stepDoubt(kStep, e.readSd * Math.abs(e.barPerK), extent(at.c) * Math.abs(e.barPerK)) * at.scaled
   const air = s.medium === 'water' ? 0 : BAROMETER_BAR * (at.seenS / 3600) ** BAROMETER_GROWS * at.scaled
   return {
     scatter,
     temperature: root(doubt('temperature'), thermal, air),
     air: root(doubt('air'), airReach),
     creep: doubt('creep'),
-    resolution: stepDoubt(s.resolutionBar, noise, range(at.bar)) * at.scaled,
+    resolution: stepDoubt(s.resolutionBar, noise, extent(at.bar)) * at.scaled,
     sensor: s.sensorErrorBar * at.scaled,
+    odd,
   }
 }
 
 /** The largest part of the doubt. */
 export function largest(parts: Parts): DoubtCause {
   const [name] = Object.entries(parts).reduce((a, b) => (b[1] > a[1] ? b : a))
-  return name === 'scatter' ? 'noise' : (name as DoubtCause)
+  return name === 'scatter' ? 'noise' : name === 'odd' ? 'not-as-said' : (name as DoubtCause)
 }
 
 /**

@@ -1,20 +1,16 @@
+import { extent, median } from '../units/extent.js'
 import { ATMOSPHERE_BAR_ABS } from '../units/units.js'
-import {
-  type DoubtCause,
-  NO_PARTS,
-  type Parts,
-  largest,
-  moreTime,
-  mostlyOf,
-  partsOf,
-  range,
-  root,
-} from './doubt.js'
+import { type DoubtCause, NO_PARTS, type Parts, largest, moreTime, mostlyOf, partsOf, root } from './doubt.js'
 import { type Expected, type Lacking, mostBarPerK } from './expected.js'
 import { fitLine, student975 } from './fit.js'
+import { type Cleaned, withoutOutliers } from './outliers.js'
+import { fallsFaster, isRestored } from './restored.js'
 import { type Points, type TestSeries, barAt, pointsOf, stepDoubt } from './series.js'
-import { weigh } from './weigh.js'
+import { type Tried, weigh } from './weigh.js'
+import { type Coverage, coverageOf, windowOf } from './window.js'
 
+/** Something about the readings that a person should know, whatever the verdict. */
+export type ReadingReason = 'outlier' | 'temperature-jump' | 'pressure-restored'
 export interface Judgement {
   verdict: 'held' | 'lost' | 'inconclusive'
   /** Over the hold, positive when falling; null before there is a line. */
@@ -27,10 +23,12 @@ export interface Judgement {
   moreTimeS: number | null
   /** What hides the answer, when it is inconclusive. */
   cause: DoubtCause | null
+  /** What was set aside and how often, and whether somebody pumped. */
+  reasons: { code: ReadingReason; count: number }[]
   lacking: Lacking | null
   /** What makes up the half-width, each 95 %, bar. */
   parts: Parts
-  /** Time seen after stabilising, s. */
+  /** Time of the hold that was seen, s. */
   seenS: number
   /** The course that temperature alone explains, at times from the first reading; for the chart. */
   course: { tS: number[]; bar: number[] } | null
@@ -40,20 +38,20 @@ export interface Judgement {
   /** Air shut in by these readings, per cent of the bore: what was said, or what they point to. */
   airPct: number | null
 }
+type Drop = Pick<Judgement, 'correctedDropBar' | 'uncertaintyBar' | 'parts'> & {
+  correctedDropBar: number
+  uncertaintyBar: number
+}
+type Settled = Pick<Judgement, 'verdict' | 'cause' | 'moreTimeS'>
 
-/** What turns a direction by more than this is not as it was said. */
-const NOT_AS_SAID = 3.5
-/** Readings may end so little before the hold does. */
-const END_S = 1
-
-const nothing = (cause: DoubtCause, more: Partial<Judgement> = {}): Judgement => ({
+const NOTHING: Omit<Judgement, 'cause'> = {
   verdict: 'inconclusive',
   rawDropBar: null,
   correctedDropBar: null,
   uncertaintyBar: null,
   leakRateLPerH: null,
   moreTimeS: null,
-  cause,
+  reasons: [],
   lacking: null,
   parts: NO_PARTS,
   seenS: 0,
@@ -61,135 +59,200 @@ const nothing = (cause: DoubtCause, more: Partial<Judgement> = {}): Judgement =>
   barPerK: null,
   mostly: null,
   airPct: null,
-  ...more,
-})
+}
 
 /**
  * Judges a pressure test from its readings. The fall that the medium's temperature explains is taken out; what is left
- * is fitted with a straight line, in which all that is not known for sure may turn within its own bounds. Method, on one
- * page: docs/verdict.md. Source: `ours-verdict`.
+ * is fitted with a straight line, in which all that is not known for sure may turn within its own bounds. The numbered
+ * steps are those of docs/verdict.md. Source: `ours-verdict`.
  */
-export function judgeSeries(s: TestSeries): Judgement {
-  const last = s.readings.at(-1)
+export function judgeSeries(given: TestSeries): Judgement {
+  // Steps 1 and 2: what is judged, and what of it is believed.
+  const cleaned = withoutOutliers(windowOf(given))
+  const s = cleaned.series
+  const reasons = reasonsOf(cleaned)
   const { points, from } = pointsOf(s)
-  const tS = points.tS.slice(from)
-  if (!last || tS.length < 3) return nothing('few')
-  const seenS = last.tS - s.stabiliseS
-  const bar = points.bar.slice(from)
+  // Step 3: was enough of the hold read?
+  const coverage = coverageOf(s)
+  const { seenS } = coverage
+  if (points.tS.length - from < 3) return { ...NOTHING, cause: 'few', reasons, seenS }
   const rawDropBar =
-    ((barAt(s.readings, s.stabiliseS) - barAt(s.readings, s.stabiliseS + Math.min(seenS, s.holdS))) *
-      s.holdS) /
-    Math.min(seenS, s.holdS)
+    ((barAt(s.readings, s.stabiliseS) - barAt(s.readings, s.stabiliseS + seenS)) * s.holdS) / seenS
+  const base = { ...NOTHING, reasons, rawDropBar, seenS }
+  // Step 4: the fall and its doubt.
   const weighed = weigh(s, points, from)
-  if (weighed === null) return nothing('few', { seenS, rawDropBar })
-  if ('lacking' in weighed) return withoutPhysics(s, points, from, weighed.lacking, rawDropBar, seenS)
-  const { best, meanSlope, reach, likely } = weighed
-  const { known, fit, expected } = best
-  const isStuck = stuck(s, bar, expected)
-  const correctedDropBar = -meanSlope * s.holdS
+  if (weighed === null) return { ...base, cause: 'few' }
+  if ('lacking' in weighed)
+    return withoutPhysics(
+      s,
+      points,
+      from,
+      { ...base, cause: 'lacking', lacking: weighed.lacking },
+      cleaned,
+      coverage,
+    )
+  const { best } = weighed
+  const bar = points.bar.slice(from)
   const scaled = s.holdS / seenS
-  const parts = partsOf(s, best, reach * s.holdS, { bar, c: points.c.slice(from), scaled, seenS })
+  const parts = partsOf(s, best, weighed.reach * s.holdS, { bar, c: points.c.slice(from), scaled, seenS })
+  const line: Drop = {
+    correctedDropBar: -weighed.meanSlope * s.holdS,
+    uncertaintyBar: root(...Object.values(parts)),
+    parts,
+  }
+  const sure = endToEnd(s, weighed.likely, bar, parts, line)
+  // Step 5: did somebody pump?
   // A rise that nothing explains may hide as great a fall.
-  const uncertaintyBar = root(...Object.values(parts)) + Math.max(0, -correctedDropBar)
-  const drop = { correctedDropBar, uncertaintyBar, rawDropBar }
-  const told = (verdict: Judgement['verdict'], cause: DoubtCause | null, moreTimeS: number | null) => ({
+  const drop = { ...sure, uncertaintyBar: sure.uncertaintyBar + Math.max(0, -sure.correctedDropBar) }
+  const restored =
+    rises(sure) ||
+    weighed.likely.every((t) => isRestored(s, points, t.known)) ||
+    (isHeld(drop, s) && fallsFaster(s, points, best.known, best.fit.turned))
+  if (restored) reasons.push({ code: 'pressure-restored', count: 1 })
+  const settled = settle(s, drop, cleaned, coverage, { restored, stuck: stuck(s, bar, best.expected) })
+  return {
+    ...base,
     ...drop,
-    verdict,
+    ...settled,
+    leakRateLPerH: leakRate(s, drop.correctedDropBar, best.known, points),
+    course: { tS: points.tS, bar: best.known.bar },
+    barPerK: best.known.barPerK,
+    airPct: s.medium === 'water' ? weighed.airPct : null,
+    mostly: mostlyOf(best, drop.correctedDropBar, drop.parts, scaled, s.allowedDropBar),
+  }
+}
+
+const reasonsOf = (c: Cleaned): Judgement['reasons'] => [
+  ...(c.outliers ? [{ code: 'outlier' as const, count: c.outliers }] : []),
+  ...(c.jumps ? [{ code: 'temperature-jump' as const, count: c.jumps }] : []),
+]
+
+/** So many of its half-widths a rise is beyond doubt. */
+const SURE_RISE = 1.5
+const rises = (d: Drop): boolean => -d.correctedDropBar > SURE_RISE * d.uncertaintyBar
+const isHeld = (d: Drop, s: TestSeries): boolean => d.correctedDropBar + d.uncertaintyBar <= s.allowedDropBar
+
+/**
+ * Step 6: the two inequalities decide. Where too little was read, too much set aside, or the sensor does not move, there
+ * are no readings of this hold to decide by; where somebody pumped nothing was held.
+ */
+function settle(
+  s: TestSeries,
+  drop: Drop,
+  cleaned: Cleaned,
+  coverage: Coverage,
+  seen: { restored: boolean; stuck: boolean },
+): Settled {
+  const doubt = (cause: DoubtCause, moreTimeS: number | null = null): Settled => ({
+    verdict: 'inconclusive',
     cause,
     moreTimeS,
-    leakRateLPerH: leakRate(s, correctedDropBar, known, points),
-    lacking: null,
-    parts,
-    seenS,
-    course: { tS: points.tS, bar: known.bar },
-    barPerK: known.barPerK,
-    airPct: s.medium === 'water' ? weighed.airPct : null,
-    mostly: mostlyOf(best, correctedDropBar, parts, scaled, s.allowedDropBar),
   })
-  if (isStuck) return told('inconclusive', 'stuck', null)
-  const odd = fit.turned.some((k, i) => {
-    const of = expected.directions[i]?.of
-    return Math.abs(k.value) > NOT_AS_SAID && of !== 'creep'
-  })
-  const surelyLost = likely.every((t) => endToEnd(s, t.expected, bar, parts, seenS))
-  if (
-    surelyLost ||
-    (!odd && correctedDropBar - uncertaintyBar > s.allowedDropBar && seenS >= s.holdS - END_S)
-  )
-    return told('lost', null, 0)
-  if (seenS < s.holdS - END_S) return told('inconclusive', 'short', Math.ceil(s.holdS - seenS))
-  if (odd) return told('inconclusive', 'not-as-said', null)
-  if (correctedDropBar + uncertaintyBar <= s.allowedDropBar) return told('held', null, 0)
-  return told('inconclusive', largest(parts), moreTime(s.allowedDropBar, correctedDropBar, parts, seenS))
+  if (coverage.lacks === 'short') return doubt('short', Math.ceil(s.holdS - coverage.seenS))
+  if (coverage.lacks) return doubt(coverage.lacks)
+  if (cleaned.tooMany) return doubt(cleaned.outliers >= cleaned.jumps ? 'outlier' : 'temperature-jump')
+  if (seen.stuck) return doubt('stuck')
+  const { correctedDropBar: fall, uncertaintyBar: half, parts } = drop
+  if (fall - half > s.allowedDropBar) return { verdict: 'lost', cause: null, moreTimeS: 0 }
+  if (seen.restored) return doubt('pressure-restored')
+  if (isHeld(drop, s)) return { verdict: 'held', cause: null, moreTimeS: 0 }
+  return doubt(largest(parts), moreTime(s.allowedDropBar, fall, parts, coverage.seenS))
 }
 
 /** A sensor that shows the same for the whole hold, while temperature alone must have moved it by several steps. */
 function stuck(s: TestSeries, bar: readonly number[], e: Expected): boolean {
-  if (bar.length < 10 || range(bar) > 0) return false
-  const doubt = root(...e.directions.filter((d) => d.of !== 'creep').map((d) => range(d.bar)))
-  return range(e.bar) - 2 * doubt > 3 * s.resolutionBar
+  if (bar.length < 10 || extent(bar) > 0) return false
+  const doubt = root(...e.directions.filter((d) => d.of !== 'creep').map((d) => extent(d.bar)))
+  return extent(e.bar) - 2 * doubt > 3 * s.resolutionBar
 }
 
+/** How much wider than figured beforehand the doubt is taken from end to end. */
+const ENDS_WIDER = 1.5
 /**
- * A fall so great, from end to end, that nothing that was said or left open explains it. It finds what a straight line
- * does not fit: a joint that lets go.
+ * A joint that lets go is no straight line: the line's own doubt then hides a fall that is plain from end to end. Where
+ * the ends alone show more than is allowed, whatever amount of air is likely, they give the fall and its doubt, without
+ * anything that the readings are said to have narrowed.
  */
-function endToEnd(s: TestSeries, e: Expected, bar: readonly number[], parts: Parts, seenS: number): boolean {
+function endToEnd(
+  s: TestSeries,
+  likely: readonly Tried[],
+  bar: readonly number[],
+  parts: Parts,
+  line: Drop,
+): Drop {
+  if (line.correctedDropBar - line.uncertaintyBar > s.allowedDropBar) return line
   const n = bar.length
   const share = Math.max(1, Math.floor(n / 20))
-  const mean = (v: readonly number[], from: number, to: number): number =>
-    v.slice(from, to).reduce((a, b) => a + b, 0) / (to - from)
-  const fall = (v: readonly number[]): number => mean(v, 0, share) - mean(v, n - share, n)
-  const rest = bar.map((b, i) => b - (e.bar[i] as number))
-  const doubt = 2 * root(...e.directions.map((d) => fall(d.bar)))
-  const spread = root(doubt, parts.resolution, parts.sensor, s.resolutionBar)
-  // Seen over the hold or less: what was lost by then is lost.
-  return fall(rest) * Math.min(1, s.holdS / seenS) - spread * 1.5 > s.allowedDropBar
+  const fall = (v: readonly number[]): number => median(v.slice(0, share)) - median(v.slice(n - share))
+  const drops = likely.map(({ expected: e }): Drop => {
+    const left = bar.map((b, i) => b - (e.bar[i] as number) - (e.creep[i] as number))
+    const by = (of: keyof typeof parts): number =>
+      2 * root(...e.directions.filter((d) => d.of === of).map((d) => fall(d.bar)))
+    const wide = {
+      ...NO_PARTS,
+      temperature: by('temperature'),
+      air: by('air'),
+      creep: by('creep'),
+      resolution: Math.max(parts.resolution, s.resolutionBar),
+      sensor: parts.sensor,
+    }
+    const own = Object.fromEntries(Object.entries(wide).map(([k, v]) => [k, v * ENDS_WIDER])) as Parts
+    return { correctedDropBar: fall(left), uncertaintyBar: root(...Object.values(own)), parts: own }
+  })
+  const surest = drops.reduce((a, b) =>
+    b.correctedDropBar - b.uncertaintyBar < a.correctedDropBar - a.uncertaintyBar ? b : a,
+  )
+  return surest.correctedDropBar - surest.uncertaintyBar > s.allowedDropBar ? surest : line
 }
 
+/** What the correction needs is missing: judged all the same where the temperature can do no more than a quarter. */
 function withoutPhysics(
   s: TestSeries,
   points: Points,
   from: number,
-  lacking: Lacking,
-  rawDropBar: number,
-  seenS: number,
+  base: Judgement,
+  cleaned: Cleaned,
+  coverage: Coverage,
 ): Judgement {
   const c = points.c.slice(from).filter((x) => !Number.isNaN(x))
   const first = points.bar[0] as number
   const most = c.length
-    ? range(points.c.filter((x) => !Number.isNaN(x))) * mostBarPerK(s, first, c[0] as number)
+    ? extent(points.c.filter((x) => !Number.isNaN(x))) * mostBarPerK(s, first, c[0] as number)
     : null
-  const base = { rawDropBar, seenS, lacking }
-  if (most === null || most > s.allowedDropBar / 4) return nothing('lacking', base)
-  const fit = fitLine(
-    points.tS.slice(from),
-    points.bar.slice(from),
-    [],
-    Math.max(s.resolutionBar / 3.47, 1e-6),
-  )
-  if (!fit) return nothing('few', base)
-  const scaled = s.holdS / seenS
+  if (most === null || most > s.allowedDropBar / 4) return base
+  const bar = points.bar.slice(from)
+  const fit = fitLine(points.tS.slice(from), bar, [], Math.max(s.resolutionBar / 3.47, 1e-6))
+  if (!fit) return { ...base, cause: 'few' }
+  const scaled = s.holdS / coverage.seenS
   const noise = Math.sqrt(Math.max(0, fit.restSd ** 2 - s.resolutionBar ** 2 / 12))
-  const parts = {
+  const parts: Parts = {
     ...NO_PARTS,
     scatter: student975(fit.free) * fit.scatterSd * s.holdS,
     temperature: most,
-    resolution: stepDoubt(s.resolutionBar, noise, range(points.bar.slice(from))) * scaled,
+    resolution: stepDoubt(s.resolutionBar, noise, extent(bar)) * scaled,
     sensor: s.sensorErrorBar * scaled,
   }
-  const correctedDropBar = -fit.slope * s.holdS
-  const uncertaintyBar = root(...Object.values(parts))
-  const told = { ...nothing('lacking', base), correctedDropBar, uncertaintyBar, parts }
-  if (seenS < s.holdS - END_S) return { ...told, cause: 'short', moreTimeS: Math.ceil(s.holdS - seenS) }
-  if (correctedDropBar - uncertaintyBar > s.allowedDropBar)
-    return { ...told, verdict: 'lost', cause: null, moreTimeS: 0 }
-  if (correctedDropBar + uncertaintyBar <= s.allowedDropBar)
-    return { ...told, verdict: 'held', cause: null, moreTimeS: 0 }
+  const drop = {
+    correctedDropBar: -fit.slope * s.holdS,
+    uncertaintyBar: root(...Object.values(parts)),
+    parts,
+  }
+  const still = points.bar.map(() => 0)
+  const flat = {
+    bar: still,
+    creep: still,
+    directions: [],
+    airPct: 0,
+    readSd: 0,
+    givePerBar: null,
+    barPerK: 0,
+  }
+  const restored = rises(drop) || isRestored(s, points, flat)
   return {
-    ...told,
-    cause: largest(parts),
-    moreTimeS: moreTime(s.allowedDropBar, correctedDropBar, parts, seenS),
+    ...base,
+    ...drop,
+    ...settle(s, drop, cleaned, coverage, { restored, stuck: false }),
+    reasons: restored ? [...base.reasons, { code: 'pressure-restored', count: 1 }] : base.reasons,
   }
 }
 

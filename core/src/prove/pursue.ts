@@ -26,6 +26,7 @@ export function seriesOf(state: JobState, run: TestRun): TestSeries {
       volumeM3: null,
     }
   const firstS = test.readings[0]?.atS ?? test.begunAtS
+  const holdS = heldForS(test, firstS)
   return {
     ...physics,
     medium: test.medium,
@@ -38,14 +39,42 @@ export function seriesOf(state: JobState, run: TestRun): TestSeries {
       temperatureC: r.temperatureC,
     })),
     stabiliseS: test.stabiliseS,
-    holdS: test.holdS,
+    holdS,
     allowedDropBar: test.allowedDropBar,
   }
 }
-/** The verdict of a test as it stands. A leak that was seen is lost, whatever the gauge says. @param series its readings, where they are at hand. */
+
+/** A gauge that a person reads is read so much after the hold is over, as a share of the hold, and at most, s. */
+const CLOSES = { share: 0.1, mostS: 300, leastS: 15 }
+/**
+ * How long the hold lasted, s: as long as it must; where a person read the gauge, to the reading that closed it. The
+ * longer hold is the harder one.
+ */
+function heldForS(test: TestRun, firstS: number): number {
+  const endS = firstS + test.stabiliseS + test.holdS
+  const closing = test.readings.find((r) => r.atS >= endS)
+  const slackS = Math.max(CLOSES.leastS, Math.min(CLOSES.mostS, CLOSES.share * test.holdS))
+  return closing?.typed && closing.atS - endS <= slackS ? closing.atS - firstS - test.stabiliseS : test.holdS
+}
+
+/** What of the hold is still to come when the last reading was taken: less than a reading's distance counts as over, s. */
+function leftS(s: TestSeries): number {
+  const last = s.readings.at(-1)?.tS ?? 0
+  const between = s.readings.length > 1 ? (last - (s.readings[0]?.tS ?? 0)) / (s.readings.length - 1) : 0
+  const left = s.stabiliseS + s.holdS - last
+  return left > Math.max(1, Math.min(between, s.holdS / 10)) ? Math.ceil(left) : 0
+}
+/**
+ * The verdict of a test as it stands. A leak that was seen is lost, whatever the gauge says; a hold that is not over is
+ * not held yet. @param series its readings, where they are at hand.
+ */
 export function judgeRun(state: JobState, test: TestRun, series = seriesOf(state, test)): Judgement {
   const j = judgeSeries(series)
-  return test.leaks.length ? { ...j, verdict: 'lost', cause: null, moreTimeS: 0 } : j
+  if (test.leaks.length) return { ...j, verdict: 'lost', cause: null, moreTimeS: 0 }
+  const left = leftS(series)
+  return j.verdict === 'held' && left > 0
+    ? { ...j, verdict: 'inconclusive', cause: 'short', moreTimeS: left }
+    : j
 }
 
 export interface Suspect {

@@ -40,7 +40,11 @@ export interface Points {
 }
 
 /** Means of readings that stand together in time; those without a temperature take the one before. */
-function meansOf(readings: readonly TestReading[], fromS: number, most: number): Omit<Points, 'smooth'> {
+export function meansOf(
+  readings: readonly TestReading[],
+  fromS: number,
+  most: number,
+): Omit<Points, 'smooth'> {
   const used = readings.filter((r) => r.tS >= fromS)
   const out: Omit<Points, 'smooth'> = { tS: [], bar: [], c: [], each: Infinity }
   const first = used[0]

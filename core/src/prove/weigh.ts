@@ -1,4 +1,5 @@
-import { type Expected, type Lacking, expectedCourse } from './expected.js'
+import { most } from '../units/extent.js'
+import { type Expected, type Lacking, NO_CREEP, expectedCourse } from './expected.js'
 import { type LineFit, fitLine } from './fit.js'
 import type { Points, TestSeries } from './series.js'
 
@@ -13,6 +14,9 @@ const AIRS: readonly (readonly [pct: number, weight: number])[] = [
   [1.5, 0.1],
   [3, 0.1],
 ]
+/** Smoothed temperatures are no surer than this, K: so the readings turn no direction to explain less. Source: `ours-verdict`. */
+const UNREAD_K = 0.005
+/** What temperatures tell is smoothed over so long: only such stretches speak for themselves, s. */
 const APART_S = 2400
 /** An amount of air that is less likely than this is ruled out. */
 const LIKELY = 0.005
@@ -44,12 +48,7 @@ export function weigh(
     if ('lacking' in known) return known
     const expected = cut(known, from)
     const kept = bar.map((b, i) => b - (expected.bar[i] as number))
-    const fit = fitLine(
-      tS,
-      kept,
-      expected.directions.map((d) => d.bar),
-      leastSd,
-    )
+    const fit = fitGiving(tS, kept, expected, Math.hypot(leastSd, UNREAD_K * known.barPerK))
     if (!fit) return null
     // What temperatures tell is smoothed over some time: only so many stretches speak for themselves.
     const apart = Math.max(3, ((tS.at(-1) as number) - (tS[0] as number)) / APART_S) / tS.length
@@ -64,7 +63,7 @@ export function weigh(
   const best = tried.reduce((a, b) => (b.weight > a.weight ? b : a))
   // The doubt is lopsided: it reaches to the farthest amount of air that is not ruled out, and to the end of its own.
   const end = (t: Tried): number => Math.abs(t.fit.slope - meanSlope) + 2 * t.fit.slopeSd
-  const reach = Math.max(...likely.map(end)) - (likely.length > 1 ? 2 * best.fit.slopeSd : end(best))
+  const reach = most(likely.map(end)) - (likely.length > 1 ? 2 * best.fit.slopeSd : end(best))
   return {
     best,
     meanSlope,
@@ -74,8 +73,41 @@ export function weigh(
   }
 }
 
+/**
+ * The line, with what a plastic gives way by its book figure taken out. Where the readings would have it give way
+ * backwards it is taken to give way not at all.
+ */
+function fitGiving(
+  tS: readonly number[],
+  kept: readonly number[],
+  e: Expected,
+  leastSd: number,
+): LineFit | null {
+  const given = kept.map((b, i) => b - (e.creep[i] as number))
+  const all = e.directions.map((d) => d.bar)
+  const fit = fitLine(tS, given, all, leastSd)
+  const first = e.directions.findIndex((d) => d.of === 'creep')
+  if (!fit || first < 0 || (fit.turned[first]?.value ?? 0) >= NO_CREEP) return fit
+  const others = e.directions.filter((d) => d.of !== 'creep')
+  const bare = fitLine(
+    tS,
+    kept,
+    others.map((d) => d.bar),
+    leastSd,
+  )
+  if (!bare) return bare
+  const turned = e.directions.map((d, i) => {
+    const at = others.indexOf(d)
+    return at >= 0
+      ? (bare.turned[at] as (typeof bare.turned)[number])
+      : { value: i === first ? NO_CREEP : 0, sd: fit.turned[i]?.sd ?? 0 }
+  })
+  return { ...bare, turned }
+}
+
 const cut = (e: Expected, from: number): Expected => ({
   ...e,
   bar: e.bar.slice(from),
+  creep: e.creep.slice(from),
   directions: e.directions.map((d) => ({ ...d, bar: d.bar.slice(from) })),
 })

@@ -37,6 +37,22 @@ export const TESTING: Wordings = {
   'verdict-creep': 'Inconclusive: the pipe itself still gives way under the pressure.',
   'verdict-resolution': 'Inconclusive: the gauge is too coarse for what is allowed.',
   'verdict-sensor': 'Inconclusive: the gauge may drift by as much as the answer wants to be known.',
+  'verdict-gap': 'Inconclusive: more than a quarter of the hold has no reading. Test again.',
+  'verdict-outlier':
+    'Inconclusive: more than one reading in twenty stands apart from those beside it. Look at the gauge and its wiring.',
+  'verdict-temperature-jump':
+    'Inconclusive: the temperature jumps as no pipe can. Look at where its sensor sits.',
+  'verdict-pressure-restored':
+    'Inconclusive: the pressure rose with nothing to raise it. Somebody pumped, or something warms the gauge. Shut the pump off and test again.',
+  'reading-outlier': (p) =>
+    p.n('count') === 1
+      ? 'One reading stands apart from those beside it and was set aside.'
+      : `${p.n('count')} readings stand apart from those beside them and were set aside.`,
+  'reading-temperature-jump': (p) =>
+    p.n('count') === 1
+      ? 'One temperature jumps as no pipe can and was set aside.'
+      : `${p.n('count')} temperatures jump as no pipe can and were set aside.`,
+  'reading-pressure-restored': 'The pressure rose with nothing to raise it: somebody pumped.',
   'verdict-noise': 'Inconclusive: the readings scatter too much.',
   'verdict-held': (p) =>
     `Held: lost ${p.fine('dropBar')} ± ${p.fine('doubtBar')}, ${p.fine('allowedBar')} allowed.`,

@@ -23,7 +23,22 @@ export class Luck {
   }
 }
 
+/** What may be wrong with the readings, or with whoever takes them. */
+export const FAULTS = [
+  'none',
+  'vented-tail',
+  'topped-up-once',
+  'topped-up-often',
+  'outlier',
+  'temperature-jump',
+  'late-clock',
+  'half-unread',
+  'gap',
+] as const
+export type Fault = (typeof FAULTS)[number]
 export interface Trial {
+  seed: number
+  fault: Fault
   series: TestSeries
   /** Leak as a multiple of what is allowed. */
   leak: number
@@ -54,7 +69,11 @@ const near = (luck: Luck, value: number, share: number): number =>
   value * (1 + share * Math.max(-2, Math.min(2, luck.normal())))
 
 /** One test: a line that is not quite as the books say, its air, its sensor. */
-export function playTrial(seed: number, leaks: readonly number[] = LEAKS): Trial {
+export function playTrial(
+  seed: number,
+  leaks: readonly number[] = LEAKS,
+  faults: readonly Fault[] = ['none'],
+): Trial {
   const luck = new Luck(seed)
   const [material, odMm, wallMm] = luck.of(PIPES)
   const metal = ['carbon-steel', 'stainless', 'copper'].includes(material)
@@ -99,11 +118,15 @@ export function playTrial(seed: number, leaks: readonly number[] = LEAKS): Trial
   const sensorErrorBar = luck.of([0.002, 0.005, 0.01])
   const drift = (luck.normal() * sensorErrorBar) / 2
   const offC = luck.normal() * 0.2
+  const fault = faultFor(new Luck(seed + 17).of(faults), leak)
+  const pump = pumping(fault, new Luck(seed + 23), { stabiliseS, holdS, allowedDropBar })
   const endS = stabiliseS + holdS
   const readings: { tS: number; pressureBar: number; temperatureC: number }[] = []
+  let pumpedBar = 0
   for (let t = 0; t <= endS; t += everyS) {
+    if (pump(t, startBar - player.bar - pumpedBar)) pumpedBar = startBar - player.bar
     const trueC = temperatureOf === 'medium' ? player.inC : temperatureOf === 'wall' ? player.wallC : airC(t)
-    const p = player.bar + noise * luck.normal() + (drift * t) / endS
+    const p = player.bar + pumpedBar + noise * luck.normal() + (drift * t) / endS
     readings.push({
       tS: t,
       pressureBar: Math.round(p / stepBar) * stepBar,
@@ -123,7 +146,7 @@ export function playTrial(seed: number, leaks: readonly number[] = LEAKS): Trial
     resolutionBar: stepBar,
     sensorErrorBar,
     temperatureOf,
-    readings,
+    readings: spoilt(readings, fault, new Luck(seed + 29), { stabiliseS, holdS, everyS }),
     stabiliseS,
     holdS,
     allowedDropBar,
@@ -146,7 +169,77 @@ export function playTrial(seed: number, leaks: readonly number[] = LEAKS): Trial
     }
     return Object.entries(by).reduce((a, b) => (b[1] > a[1] ? b : a))[0] as keyof typeof by
   }
-  return { series, leak, material, swingK, airShare, verdict: judgeSeries(series), truly }
+  return { seed, fault, series, leak, material, swingK, airShare, verdict: judgeSeries(series), truly }
+}
+
+/** Only what leaks is topped up. */
+const faultFor = (fault: Fault, leak: number): Fault =>
+  fault.startsWith('topped-up') && leak === 0 ? 'none' : fault
+
+/**
+ * Somebody at the pump: says at each reading whether the pressure is brought back to where it began. Once, somewhere in
+ * the middle of the hold; or as often as a share of what is allowed was lost.
+ */
+function pumping(
+  fault: Fault,
+  luck: Luck,
+  test: { stabiliseS: number; holdS: number; allowedDropBar: number },
+): (tS: number, lostBar: number) => boolean {
+  if (fault === 'topped-up-once') {
+    let left = test.stabiliseS + test.holdS * luck.between(0.3, 0.9)
+    return (tS, lostBar) => {
+      if (tS < left || lostBar <= 0) return false
+      left = Infinity
+      return true
+    }
+  }
+  if (fault !== 'topped-up-often') return () => false
+  const at = test.allowedDropBar * luck.between(0.1, 0.6)
+  return (tS, lostBar) => tS > test.stabiliseS && lostBar > at
+}
+
+/** What happens to readings between the sensor and the file. */
+function spoilt<R extends { tS: number; pressureBar: number; temperatureC: number }>(
+  readings: readonly R[],
+  fault: Fault,
+  luck: Luck,
+  test: { stabiliseS: number; holdS: number; everyS: number },
+): R[] {
+  const endS = test.stabiliseS + test.holdS
+  const last = readings.at(-1) as R
+  const inHold = (): number => test.stabiliseS + test.holdS * luck.between(0.1, 0.9)
+  switch (fault) {
+    case 'vented-tail': {
+      const tail = Array.from({ length: Math.ceil(luck.between(60, 1200) / test.everyS) }, (_, i) => ({
+        ...last,
+        tS: endS + (i + 1) * test.everyS,
+        pressureBar: Math.max(0, last.pressureBar * (1 - (i + 1) / 4)),
+      }))
+      return [...readings, ...tail]
+    }
+    case 'outlier': {
+      const at = new Set([inHold(), inHold()].map((t) => Math.round(t / test.everyS)))
+      const off = luck.of([-1, 1]) * luck.between(0.3, 20)
+      return readings.map((r, i) => (at.has(i) ? { ...r, pressureBar: r.pressureBar + off } : r))
+    }
+    case 'temperature-jump': {
+      const at = Math.round(inHold() / test.everyS)
+      const off = luck.of([-1, 1]) * luck.between(8, 60)
+      return readings.map((r, i) => (i === at ? { ...r, temperatureC: r.temperatureC + off } : r))
+    }
+    case 'late-clock': {
+      const off = luck.between(1000, 2e6)
+      return readings.map((r) => ({ ...r, tS: r.tS + off }))
+    }
+    case 'half-unread':
+      return readings.filter((r) => r.tS <= test.stabiliseS + test.holdS * 0.5)
+    case 'gap': {
+      const from = test.stabiliseS + test.holdS * luck.between(0.1, 0.5)
+      return readings.filter((r) => r.tS < from || r.tS > from + test.holdS * 0.35)
+    }
+    default:
+      return [...readings]
+  }
 }
 
 /** Upper 95 % bound of a share, of which `bad` of `n` were seen (Clopper and Pearson, one-sided; by bisection). */
