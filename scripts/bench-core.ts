@@ -184,7 +184,7 @@ function ladder(): void {
     for (const mode of ['coldest', 'accumulate'] as const) {
       const joints = Array.from({ length: 10_000 }, (_, n) => {
         const size = sizes[n % 4] as string
-        const found = cureRule({ material: 'pvc-u', size, school: 'metric' }, 'current', 70)
+        const found = cureRule({ material: 'pvc-u', size, school: 'metric' }, 'current')
         if (!found.ok) throw new Error('no rule')
         const madeAtS = T0 + ((n * 7919) % 10_000) * 29
         const history = histories[(n >> 2) % 4] as never

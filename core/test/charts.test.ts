@@ -152,13 +152,13 @@ describe('a maker\u2019s own times, turns and gaps', () => {
     const raw = { ...joint, ...known, school: 'inch', schedule: '80', checkOffsetMm: 50.8 }
     const parsed = method?.parse(raw)
     if (!method || !parsed?.ok) throw new Error('no spec')
-    const c = method.curing(parsed.spec, { table: 'current', humidityPct: 50 })
+    const c = method.curing(parsed.spec, { table: 'current' })
     if (c.by !== 'rule') throw new Error('no rule')
     return c.rule
   }
   it('cure by temperature and pressure: the colder band on an edge, nothing below the coldest or above the pressure', () => {
     const rule = ruleWith(...TIMES)
-    const need = (bar: number, t: number) => requiredFor(rule, bar)?.(t) ?? null
+    const need = (bar: number, t: number) => requiredFor(rule, bar)?.(t, true) ?? null
     expect([need(5, 25), need(5, 20), need(5, 15), need(5, 10), need(5, 9.9)]).toEqual([
       4 * H,
       8 * H,
@@ -173,7 +173,7 @@ describe('a maker\u2019s own times, turns and gaps', () => {
   })
   it('set times stay those of the usual rule where the chart gives none', () => {
     const rule = ruleWith(...TIMES.slice(2))
-    const usual = cureRule({ material: 'pvc', size: 'NPS 2', school: 'inch' }, 'current', 50)
+    const usual = cureRule({ material: 'pvc', size: 'NPS 2', school: 'inch' }, 'current')
     expect(usual.ok && [rule.setS(25), rule.setSource]).toEqual(
       usual.ok && [usual.rule.setS(25), usual.rule.setSource],
     )

@@ -2,64 +2,67 @@ import fc from 'fast-check'
 import { Pace } from '../src/methods/cure/pace.js'
 import { curePieces } from '../src/methods/cure/ramps.js'
 import { valueAt } from '../src/methods/cure/piecewise.js'
-import { requiredFor } from '../src/methods/cure/rule.js'
+import { type Required, requiredFor } from '../src/methods/cure/rule.js'
 import { cureRule } from '../src/methods/solvent-cement/rule.js'
 import { steadyHistory } from '../src/conditions/history.js'
+import { refused } from './reference/door.js'
 import { CALCULATIONS } from '../src/calc/index.js'
 
 const START = 1_790_000_000
-const rule = (material: string, size: string, school: 'inch' | 'metric', humidity = 50) => {
-  const found = cureRule({ material, size, school }, 'current', humidity)
+const rule = (material: string, size: string, school: 'inch' | 'metric') => {
+  const found = cureRule({ material, size, school }, 'current')
   if (!found.ok) throw new Error(found.why.code)
   return found.rule
 }
 const RULES = [
   rule('pvc', 'NPS 4', 'inch'),
-  rule('pvc', 'NPS 1', 'inch', 80),
+  rule('pvc', 'NPS 1', 'inch'),
   rule('pvc-u', 'd63', 'metric'),
-  rule('pvc-u', 'd110', 'metric', 80),
+  rule('pvc-u', 'd110', 'metric'),
   rule('pvc-u', 'd20', 'metric'),
   rule('abs', 'd50', 'metric'),
 ]
 const anyRule = fc.constantFrom(...RULES)
-/** Wall temperatures along the hours, warm enough to stay inside every rule, or now and then outside. */
+/** Wall temperatures along the hours, in dry air or damp, warm enough to stay inside every rule, or now and then outside. */
 const anyHistory = (min: number, max: number) =>
   fc
     .array(
       fc.record({
         hours: fc.double({ min: 0.1, max: 9, noNaN: true }),
         t: fc.double({ min, max, noNaN: true }),
+        humid: fc.boolean(),
       }),
       { minLength: 1, maxLength: 12 },
     )
     .map((parts) => {
       let at = START
       return parts.map((p) => {
-        const step = { fromS: at, temperatureC: p.t }
+        const step = { fromS: at, temperatureC: p.t, humid: p.humid }
         at += p.hours * 3600
         return step
       })
     })
 
+type Step = { fromS: number; temperatureC: number; humid: boolean }
 /** Independent of the code's formulas: small steps of time, the definition as it is written. */
-function bruteFinish(
-  steps: { fromS: number; temperatureC: number }[],
-  required: (t: number) => number | null,
-  mode: 'coldest' | 'accumulate',
-): number | null {
+function bruteFinish(steps: Step[], required: Required, mode: 'coldest' | 'accumulate'): number | null {
   const DT = 20
   let done = 0
-  let worst = 0
+  /** Warmest to coldest, as if it were dry and as if it were damp; once damp, the whole cure is. */
+  let worst = { dry: 0, damp: 0 }
+  let humid = false
   for (let t = 0; t < 40 * 86400;) {
     const here = [...steps].reverse().find((s) => s.fromS <= START + t)
     const next = steps.find((s) => s.fromS > START + t)
-    const need = here ? required(here.temperatureC) : null
+    const need = here ? required(here.temperatureC, mode === 'accumulate' && here.humid) : null
     // A step ends where the temperature changes: a few seconds at the wrong rate can be worth minutes at the other.
     const dt = Math.min(DT, next ? next.fromS - START - t : DT)
     if (mode === 'coldest') {
-      if (need === null) return null
-      worst = Math.max(worst, need)
-      if (t >= worst) return t
+      if (need === null || !here) return null
+      const damp = required(here.temperatureC, true) as number
+      worst = { dry: Math.max(worst.dry, need), damp: Math.max(worst.damp, damp) }
+      humid ||= here.humid
+      if (t >= (humid ? worst.damp : worst.dry)) return t
     } else {
       done += need === null ? 0 : dt / need
       if (done >= 1 - 1e-9) return t + dt
@@ -96,14 +99,16 @@ describe('cure along a changing temperature', () => {
         anyHistory(5.1, 37),
         fc.double({ min: 1, max: 15, noNaN: true }),
         (r, steps, bar) => {
-          const required = requiredFor(r, bar) as (t: number) => number | null
-          const needs = steps.map((s) => required(s.temperatureC) as number)
+          const required = requiredFor(r, bar) as Required
+          const damp = steps.some((s) => s.humid)
+          const needs = steps.map((s) => required(s.temperatureC, s.humid) as number)
+          const slowest = Math.max(...steps.map((s) => required(s.temperatureC, damp) as number))
           const history = steadyHistory(steps)
           const sum = new Pace(history, required, 'accumulate').finish(START)?.atS as number
           const cold = new Pace(history, required, 'coldest').finish(START)?.atS as number
           expect(sum - START).toBeGreaterThanOrEqual(Math.min(...needs) - 1e-3)
           expect(sum).toBeLessThanOrEqual(START + Math.max(...needs) + 1e-3)
-          expect(cold).toBeLessThanOrEqual(START + Math.max(...needs) + 1e-3)
+          expect(cold).toBeLessThanOrEqual(START + slowest + 1e-3)
         },
       ),
     ))
@@ -120,7 +125,7 @@ describe('cure along a changing temperature', () => {
             ...s,
             temperatureC: Math.max(5.1, s.temperatureC - (less[i] ?? 0)),
           }))
-          const required = requiredFor(r, 9) as (t: number) => number | null
+          const required = requiredFor(r, 9) as Required
           const a = new Pace(steadyHistory(cold), required, mode).finish(START)?.atS as number
           const b = new Pace(steadyHistory(warm), required, mode).finish(START)?.atS as number
           expect(a).toBeGreaterThanOrEqual(b - 1e-3)
@@ -132,7 +137,7 @@ describe('cure along a changing temperature', () => {
 describe('pressure against time', () => {
   const sampled = (
     r: (typeof RULES)[number],
-    steps: { fromS: number; temperatureC: number }[],
+    steps: Step[],
     mode: 'coldest' | 'accumulate',
     atS: number,
   ): number => {
@@ -171,8 +176,8 @@ describe('pressure against time', () => {
     // Two hours at which hours-per-bar is not enough alone, then warm: from the moment both are met every hour counts in full.
     const r = RULES[2] as (typeof RULES)[number]
     const steps = [
-      { fromS: START, temperatureC: 7 },
-      { fromS: START + 2 * 3600, temperatureC: 12 },
+      { fromS: START, temperatureC: 7, humid: false },
+      { fromS: START + 2 * 3600, temperatureC: 12, humid: false },
     ]
     const pieces = curePieces(r, START, steadyHistory(steps), 'accumulate')
     for (const hours of [3, 4, 5, 6, 8, 10])
@@ -231,6 +236,78 @@ describe('incidents', () => {
     expect(cure('coldest').cureS).toBe(72 * 3600)
     // 3 h of 4, then 9 h of 72, the rest at 4 h again: 12 h + 4 h * (1 - 3/4 - 9/72)
     expect(cure('accumulate').cureS).toBeCloseTo(12.5 * 3600, 6)
+  })
+  it('a dry start and a wet night is a wet cure: half again by the coldest, only for the wet hours when accumulated (ASTM D2855, from memory)', () => {
+    const ask = (mode: string, more: Record<string, unknown>) =>
+      CALCULATIONS.get('cure')?.run({
+        method: 'solvent-cement',
+        material: 'pvc',
+        size: 'NPS 2',
+        school: 'inch',
+        testPressureBar: 9,
+        temperatureC: 20,
+        mode,
+        ...more,
+      }).result as { cureS: number; setS: number }
+    const dry = ask('coldest', { relativeHumidityPct: 60 })
+    const half = dry.cureS / 2
+    const wetNight = {
+      humidities: [
+        { fromS: 0, relativeHumidityPct: 50 },
+        { fromS: half, relativeHumidityPct: 75 },
+      ],
+    }
+    expect(ask('coldest', { relativeHumidityPct: 60.1 }).cureS).toBeCloseTo(1.5 * dry.cureS, 6)
+    expect(ask('coldest', wetNight).cureS).toBeCloseTo(1.5 * dry.cureS, 6)
+    expect(ask('accumulate', wetNight).cureS).toBeCloseTo(half + 1.5 * half, 6)
+    expect(ask('coldest', wetNight).setS).toBe(dry.setS)
+    // Damp only after it was cured: nothing changes.
+    const late = {
+      humidities: [
+        { fromS: 0, relativeHumidityPct: 50 },
+        { fromS: dry.cureS + 1, relativeHumidityPct: 90 },
+      ],
+    }
+    expect(ask('coldest', late).cureS).toBe(dry.cureS)
+    // A damp start that dries counts for the whole by the coldest.
+    const dried = {
+      humidities: [
+        { fromS: 0, relativeHumidityPct: 90 },
+        { fromS: 60, relativeHumidityPct: 40 },
+      ],
+    }
+    expect(ask('coldest', dried).cureS).toBeCloseTo(1.5 * dry.cureS, 6)
+  })
+  it('humidity is given once: one figure or a list, known at home', () => {
+    const base = {
+      method: 'solvent-cement',
+      material: 'pvc',
+      size: 'NPS 2',
+      school: 'inch',
+      testPressureBar: 9,
+      temperatureC: 20,
+      mode: 'coldest',
+    }
+    expect(refused('cure', base)).toBe('missing-field relativeHumidityPct')
+    expect(
+      refused('cure', {
+        ...base,
+        relativeHumidityPct: 50,
+        humidities: [{ fromS: 0, relativeHumidityPct: 50 }],
+      }),
+    ).toBe('bad-input humidities')
+    expect(refused('cure', { ...base, humidities: [{ fromS: 5, relativeHumidityPct: 50 }] })).toBe(
+      'bad-input humidities[0].fromS',
+    )
+    expect(
+      refused('cure', {
+        ...base,
+        humidities: [
+          { fromS: 0, relativeHumidityPct: 50 },
+          { fromS: 0, relativeHumidityPct: 70 },
+        ],
+      }),
+    ).toBe('bad-input humidities[1].fromS')
   })
   it('a joint not made, or without a figure, counts as nothing', () => {
     const made = { ...d63, id: 'a', madeAtS: 0, temperatureC: 15 }

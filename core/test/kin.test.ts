@@ -6,7 +6,7 @@ import { curingJoint, ladderOf } from '../src/prove/ladder.js'
 
 const START = 1_790_000_000
 const ruleOf = (material: string, size: string, school: 'inch' | 'metric') => {
-  const found = cureRule({ material, size, school }, 'current', 50)
+  const found = cureRule({ material, size, school }, 'current')
   if (!found.ok) throw new Error(found.why.code)
   return found.rule
 }
@@ -19,7 +19,11 @@ const RULES = [
 /** Now and then outside every rule, so that some hours count nothing. */
 const history = fc
   .array(
-    fc.record({ hours: fc.integer({ min: 1, max: 9 }), t: fc.double({ min: 2, max: 44, noNaN: true }) }),
+    fc.record({
+      hours: fc.integer({ min: 1, max: 9 }),
+      t: fc.double({ min: 2, max: 44, noNaN: true }),
+      humid: fc.boolean(),
+    }),
     {
       minLength: 1,
       maxLength: 8,
@@ -29,7 +33,7 @@ const history = fc
     let fromS = START
     return steadyHistory(
       parts.map((p) => {
-        const step = { fromS, temperatureC: p.t }
+        const step = { fromS, temperatureC: p.t, humid: p.humid }
         fromS += p.hours * 3600
         return step
       }),

@@ -1,5 +1,6 @@
 import { DateTime } from 'luxon'
 import {
+  curedUnder,
   epochInZone,
   foldJob,
   jointFacts,
@@ -130,5 +131,61 @@ describe('a forecast from a table', () => {
     ])
     expect(readForecast('when,what\n1,2', 'UTC', C).ok).toBe(false)
     expect(readForecast('time,temperature', 'UTC', C).ok).toBe(false)
+  })
+})
+
+describe('what a joint has cured under', () => {
+  /** An inch line (PVC NPS 2), home at T0, with hourly walls at 20 °C and humidity as given by the hour. */
+  const inchJob = (humidity: (h: number) => number) => {
+    const log = lineJob(1)
+    const line = log.events.find((e) => e.kind === 'line-set')
+    if (line) line.data = { ...line.data, material: 'pvc', school: 'inch', schedule: '80' }
+    for (const e of log.events)
+      if (e.kind === 'item-put' || e.kind === 'job-set')
+        e.data = JSON.parse(
+          JSON.stringify(e.data).replaceAll('"d63"', '"NPS 2"').replace('"metric"', '"inch"'),
+        )
+    walls(log, T0 - H, Array<number>(40).fill(20))
+    for (let h = -1; h < 39; h++)
+      log.put('reading', read(T0 + h * H, humidity(h), { what: 'humidity' }), { atS: T0 + h * H })
+    for (const n of [1, 2]) {
+      log.step(joint(n), 'fit', T0)
+      log.step(joint(n), 'prime', T0 + 20)
+      log.step(joint(n), 'cement', T0 + 60)
+      log.step(joint(n), 'home', T0 + 100)
+    }
+    for (const e of log.events)
+      if (e.kind === 'step-done')
+        e.data = { ...e.data, pin: { rules: 1, chart: null, school: 'inch', table: 'current' } }
+    return log
+  }
+  const readyS = (log: ReturnType<typeof inchJob>) =>
+    sectionAnswer(foldJob(log.events), SECTION, T0 + 38 * H, 'coldest')?.readyAtS ?? NaN
+  it('a dry start and a damp night take half again, and since when is said', () => {
+    const dry = readyS(inchJob(() => 50)) - T0 - 100
+    const wet = inchJob((h) => (h >= 1 && h < 2 ? 80 : 50))
+    expect(readyS(wet) - T0 - 100).toBeCloseTo(1.5 * dry, 6)
+    const state = foldJob(wet.events)
+    const facts = jointFacts(state, joint(1), 'coldest', T0 + 38 * H)
+    if (!facts) throw new Error('no joint')
+    const under = curedUnder(state, facts, 'current', T0 + 38 * H)
+    expect(under).toMatchObject({ coldestC: 20, passed: null, dampFromS: T0 + 100 })
+  })
+  it('a dip that one reading saw is passed over, and shown', () => {
+    const log = inchJob(() => 50)
+    for (const [s, v] of [
+      [3 * H + 60, 20],
+      [3 * H + 120, 6],
+      [3 * H + 180, 20],
+    ] as const)
+      log.put('reading', read(T0 + s, v), { atS: T0 + s })
+    const state = foldJob(log.events)
+    const facts = jointFacts(state, joint(1), 'coldest', T0 + 38 * H)
+    if (!facts) throw new Error('no joint')
+    expect(curedUnder(state, facts, 'current', T0 + 38 * H)).toMatchObject({
+      coldestC: 20,
+      passed: { atS: T0 + 3 * H + 120, value: 6 },
+      dampFromS: null,
+    })
   })
 })

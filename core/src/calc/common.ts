@@ -65,13 +65,23 @@ export function reasons(w: Working, findings: readonly Finding[]): void {
   w.put('reasons', findings.map(reason))
 }
 
+/** Refuses a list whose times do not ascend. */
+export function ascending(steps: readonly { fromS: number }[], field: string): void {
+  steps.forEach((s, i) => {
+    if (i && s.fromS <= (steps[i - 1] as { fromS: number }).fromS)
+      throw new Refusal('bad-input', 'The times must ascend.', `${field}[${i}].fromS`)
+  })
+}
+
 /**
  * The history a request gives: one steady temperature or a list.
  * @param homeS when the joint was home on the list's clock; the first entry must not be later.
+ * @param humid is the air damp all the time?
  */
 export function historyGiven(
   input: { temperatureC?: number | null; temperatures?: { fromS: number; temperatureC: number }[] | null },
   homeS: number,
+  humid: boolean,
   path = '',
 ): History | null {
   const at = (f: string): string => (path ? `${path}.${f}` : f)
@@ -80,17 +90,14 @@ export function historyGiven(
   if (steps && one !== null)
     throw new Refusal('bad-input', 'Give temperatureC or temperatures, not both.', at('temperatures'))
   if (steps) {
-    steps.forEach((s, i) => {
-      if (i && s.fromS <= (steps[i - 1] as { fromS: number }).fromS)
-        throw new Refusal('bad-input', 'The times must ascend.', at(`temperatures[${i}].fromS`))
-    })
+    ascending(steps, at('temperatures'))
     if ((steps[0] as { fromS: number }).fromS > homeS)
       throw new Refusal(
         'bad-input',
         'The first temperature must be known at home or before.',
         at('temperatures[0].fromS'),
       )
-    return steadyHistory(steps)
+    return steadyHistory(steps.map((s) => ({ ...s, humid })))
   }
-  return one === null ? null : steadyHistory([{ fromS: homeS, temperatureC: one }])
+  return one === null ? null : steadyHistory([{ fromS: homeS, temperatureC: one, humid }])
 }

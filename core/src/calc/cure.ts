@@ -1,4 +1,5 @@
 import type { History } from '../conditions/history.js'
+import { type Damp, HUMID_ABOVE_PCT, withDamp } from '../conditions/humidity.js'
 import { Pace, type CureMode } from '../methods/cure/pace.js'
 import { type CureRule, requiredFor } from '../methods/cure/rule.js'
 import { ANY_TEMPERATURE } from '../methods/kit/recipe.js'
@@ -6,11 +7,12 @@ import { msg } from '../sources/source.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
 import { Refusal, calculation } from './door.js'
-import { need, number } from '../schema/shape.js'
+import { list, may, need, number, object } from '../schema/shape.js'
 
 type CureInput = c.JointInput & {
   testPressureBar: number
-  relativeHumidityPct: number
+  relativeHumidityPct?: number | null
+  humidities?: { fromS: number; relativeHumidityPct: number }[] | null
   temperatureC?: number | null
   temperatures?: { fromS: number; temperatureC: number }[] | null
   mode: CureMode
@@ -24,6 +26,26 @@ function sourceFor(rule: CureRule, history: History, untilS: number): string {
   return ids.find((id) => id.includes('+')) ?? (ids[0] as string)
 }
 
+const HUMIDITY = number({ min: 0, max: 100 })
+/** Damp and dry as the request gives them: one humidity for the whole, or a list. */
+function dampGiven(i: CureInput): Damp[] {
+  const steps = i.humidities ?? null
+  const one = i.relativeHumidityPct ?? null
+  if (steps && one !== null)
+    throw new Refusal('bad-input', 'Give relativeHumidityPct or humidities, not both.', 'humidities')
+  if (one !== null) return [{ fromS: -Infinity, humid: one > HUMID_ABOVE_PCT }]
+  if (!steps)
+    throw new Refusal('missing-field', 'Give relativeHumidityPct or humidities.', 'relativeHumidityPct')
+  c.ascending(steps, 'humidities')
+  if ((steps[0] as { fromS: number }).fromS > 0)
+    throw new Refusal(
+      'bad-input',
+      'The first humidity must be known at home or before.',
+      'humidities[0].fromS',
+    )
+  return steps.map((s) => ({ fromS: s.fromS, humid: s.relativeHumidityPct > HUMID_ABOVE_PCT }))
+}
+
 export const cure = calculation({
   name: 'cure',
   summary: 'Seconds from home until a joint may be moved, and until it may take a test pressure.',
@@ -34,14 +56,23 @@ export const cure = calculation({
     c.school,
     c.schedule,
     need('testPressureBar', number({ above: 0, max: 1000 }), 'Pressure it shall take'),
-    need('relativeHumidityPct', number({ min: 0, max: 100 }), 'Above 60 the inch cure takes half again'),
+    may('relativeHumidityPct', HUMIDITY, 'Above 60 the inch cure takes half again (this or humidities)'),
+    may(
+      'humidities',
+      list(
+        object(need('fromS', number({}), 'From when'), need('relativeHumidityPct', HUMIDITY, 'Of the air')),
+        1,
+        100_000,
+      ),
+      'Relative humidities, ascending, each holds until the next (this or relativeHumidityPct)',
+    ),
     c.temperatureC,
     c.temperatures,
     c.mode,
     c.table,
   ],
   rules:
-    'Exactly one of temperatureC and temperatures. fromS counts from home (0); the first must be 0 or less; each holds until the next, the last is held on.',
+    'Exactly one of temperatureC and temperatures, and of relativeHumidityPct and humidities. fromS counts from home (0); the first must be 0 or less; each holds until the next, the last is held on.',
   sources: [
     'astm-d2855',
     'astm-d2855-96',
@@ -72,13 +103,13 @@ export const cure = calculation({
   },
   compute(i: CureInput, w) {
     c.checkJoint(i)
-    const given = c.historyGiven(i, 0)
+    const given = c.historyGiven(i, 0, false)
     if (!given) throw new Refusal('missing-field', 'Give temperatureC or temperatures.', 'temperatureC')
-    const curing = c.curingOf(i, { table: i.table ?? 'current', humidityPct: i.relativeHumidityPct })
+    const curing = c.curingOf(i, { table: i.table ?? 'current' })
     if (curing.by === 'nothing') throw new Refusal('no-figure', say(msg('nothing-cures')), 'method')
     if (curing.by === 'no-figure') throw new Refusal('no-figure', say(curing.why), 'size')
     const { rule } = curing
-    const history = rule.steady ? ANY_TEMPERATURE : given
+    const history = rule.steady ? ANY_TEMPERATURE : withDamp(given, dampGiven(i))
     const required = requiredFor(rule, i.testPressureBar)
     if (!required)
       throw new Refusal(

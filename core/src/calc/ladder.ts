@@ -1,3 +1,4 @@
+import { HUMID_ABOVE_PCT } from '../conditions/humidity.js'
 import { type LadderJoint, curingJoint, ladderOf } from '../prove/ladder.js'
 import type { CureMode } from '../methods/cure/pace.js'
 import { ANY_TEMPERATURE } from '../methods/kit/recipe.js'
@@ -21,7 +22,6 @@ interface LadderInput {
   relativeHumidityPct?: number | null
   atS: number
 }
-const HUMID = 100
 
 export const ladder = calculation({
   name: 'ladder',
@@ -85,6 +85,7 @@ export const ladder = calculation({
   compute(i: LadderInput, w) {
     if (i.relativeHumidityPct === undefined || i.relativeHumidityPct === null)
       w.warn('humidity-unknown', 'Humidity is not given: counted as over 60 %.', 'relativeHumidityPct')
+    const humid = (i.relativeHumidityPct ?? Infinity) > HUMID_ABOVE_PCT
     const seen = new Set<string>()
     const froms = new Set<string>()
     const joints: LadderJoint[] = i.joints.map((j, n) => {
@@ -113,10 +114,7 @@ export const ladder = calculation({
         return { ...bare, pieces: null }
       }
       c.checkJoint(j, path)
-      const curing = c.curingOf(j, {
-        table: i.table ?? 'current',
-        humidityPct: i.relativeHumidityPct ?? HUMID,
-      })
+      const curing = c.curingOf(j, { table: i.table ?? 'current' })
       if (curing.by === 'no-figure') return lacks(say(curing.why))
       if (made === null) return { ...bare, pieces: null }
       if (curing.by === 'nothing') {
@@ -124,7 +122,7 @@ export const ladder = calculation({
         return { ...bare, pieces: unlimitedFrom(made) }
       }
       const { rule } = curing
-      const history = rule.steady ? ANY_TEMPERATURE : c.historyGiven(j, made, path)
+      const history = rule.steady ? ANY_TEMPERATURE : c.historyGiven(j, made, humid, path)
       if (!history)
         throw new Refusal(
           'missing-field',

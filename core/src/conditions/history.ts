@@ -17,6 +17,8 @@ export interface Span {
   minC: number
   maxC: number
   basis: SpanBasis
+  /** Is the air about it damp, as cure tables mean it? What nobody read counts as damp. */
+  humid: boolean
 }
 export type History = readonly Span[]
 
@@ -64,6 +66,7 @@ export function cleanReadings(readings: readonly Reading[]): CleanReadings {
   return { kept, jumps, blips }
 }
 
+const NOTHING_READ: Span = { fromS: -Infinity, minC: NaN, maxC: NaN, basis: 'none', humid: true }
 /**
  * Turns readings of one place into a history of 15-minute minima and maxima. Between readings both ends count;
  * after the last one the colder and warmer of the last two are held on.
@@ -71,8 +74,8 @@ export function cleanReadings(readings: readonly Reading[]): CleanReadings {
 export function historyOf(readings: readonly Reading[]): History {
   const { kept } = cleanReadings(readings)
   const first = kept[0]
-  if (!first) return [{ fromS: -Infinity, minC: NaN, maxC: NaN, basis: 'none' }]
-  const spans: Span[] = [{ fromS: -Infinity, minC: NaN, maxC: NaN, basis: 'none' }]
+  if (!first) return [NOTHING_READ]
+  const spans: Span[] = [NOTHING_READ]
   const push = (fromS: number, a: number, b: number, basis: SpanBasis): void => {
     const minC = Math.min(a, b)
     const maxC = Math.max(a, b)
@@ -83,7 +86,7 @@ export function historyOf(readings: readonly Reading[]): History {
       last.maxC = Math.max(last.maxC, maxC)
       return
     }
-    spans.push({ fromS, minC, maxC, basis })
+    spans.push({ fromS, minC, maxC, basis, humid: true })
   }
   let i = 0
   while (i < kept.length - 1) {
@@ -115,6 +118,7 @@ export function historyOf(readings: readonly Reading[]): History {
     minC: Math.min(last.value, before.value),
     maxC: Math.max(last.value, before.value),
     basis: 'projected',
+    humid: true,
   })
   return spans
 }
@@ -132,9 +136,17 @@ export function withForecast(readings: readonly Reading[], forecast: readonly Re
   )
 }
 
-/** A history from exact steps: each value holds until the next (the calculation door). */
-export const steadyHistory = (steps: readonly { fromS: number; temperatureC: number }[]): History =>
-  steps.map((s) => ({ fromS: s.fromS, minC: s.temperatureC, maxC: s.temperatureC, basis: 'read' as const }))
+/** A history from exact steps: each value holds until the next (the calculation door). Dry where a step does not say damp. */
+export const steadyHistory = (
+  steps: readonly { fromS: number; temperatureC: number; humid?: boolean }[],
+): History =>
+  steps.map((s) => ({
+    fromS: s.fromS,
+    minC: s.temperatureC,
+    maxC: s.temperatureC,
+    basis: 'read' as const,
+    humid: s.humid ?? false,
+  }))
 
 /** Index of the span in force at a time: the last one that starts at or before it; 0 for times before all. */
 export function spanAt(history: History, atS: number): number {

@@ -1,3 +1,4 @@
+import { HUMID_ABOVE_PCT } from '../conditions/humidity.js'
 import type { School } from '../methods/joinable.js'
 import type { Ctx, Curing, Method, Unit } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
@@ -54,15 +55,17 @@ export function specOf(
   return parsed.ok ? { spec: parsed.spec } : { why: parsed.errors[0] as Finding }
 }
 
-/** Set and cure of a joint at one steady temperature: one figure for each pressure class. */
-function curingFigures(curing: Curing, t: number): HandbookFigure[] {
+/** Set and cure of a joint at one steady temperature and humidity: one figure for each pressure class. */
+function curingFigures(curing: Curing, around: Around): HandbookFigure[] {
   if (curing.by === 'nothing') return []
   if (curing.by === 'no-figure') return [{ key: 'cureS', fig: noFig(curing.why), unit: 's' }]
   const { rule } = curing
+  const t = around.temperatureC
+  const humid = around.humidityPct > HUMID_ABOVE_PCT
   const set = rule.setS(t)
   // Where only the hours for each bar count, one figure says it all.
   const perBar =
-    rule.perBarS !== null && rule.classes.every((c) => c.requiredS(t) === 0) ? rule.perBarS : null
+    rule.perBarS !== null && rule.classes.every((c) => c.requiredS(t, humid) === 0) ? rule.perBarS : null
   return [
     {
       key: 'setS',
@@ -72,7 +75,7 @@ function curingFigures(curing: Curing, t: number): HandbookFigure[] {
     ...(perBar !== null
       ? [{ key: 'cureEachBarS', unit: 's' as const, fig: fig(perBar, rule.sourceAt(t)) }]
       : rule.classes.map((c): HandbookFigure => {
-          const need = c.requiredS(t)
+          const need = c.requiredS(t, humid)
           const whole =
             need === null || rule.perBarS === null ? need : Math.max(need, rule.perBarS * (c.toBar ?? 0))
           return {
@@ -115,14 +118,13 @@ export function figuresOf(
   const own = method
     .figures(read.spec, contextOf(e, around))
     .map(({ key, fig: f, unit }) => ({ key, fig: f, unit }))
-  const curingBy = (table: string): Curing =>
-    method.curing(read.spec, { table, humidityPct: around.humidityPct })
+  const curingBy = (table: string): Curing => method.curing(read.spec, { table })
   const curing = curingBy(around.table)
   const elsewhere = CURE_TABLES.filter((table) => table !== around.table).flatMap((table) =>
-    curingFigures(curingBy(table), around.temperatureC),
+    curingFigures(curingBy(table), around),
   )
   // A cure that the method names itself is not said twice.
-  const cures = curingFigures(curing, around.temperatureC)
+  const cures = curingFigures(curing, around)
     .filter((f) => !own.some((o) => o.key === f.key))
     .map((f) => ({ ...f, others: othersOf(f, elsewhere) }))
   return [...dimensions, ...own, ...cures]

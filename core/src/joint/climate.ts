@@ -1,4 +1,5 @@
 import {
+  type CleanReadings,
   GAP_S,
   type History,
   cleanReadings,
@@ -6,6 +7,8 @@ import {
   type Reading,
   withForecast,
 } from '../conditions/history.js'
+import { dampOf, withDamp } from '../conditions/humidity.js'
+import { most } from '../units/extent.js'
 import type { JobState, JointState } from './state.js'
 
 const histories = new WeakMap<readonly Reading[], { length: number; history: History }>()
@@ -19,13 +22,33 @@ function historyFrom(readings: readonly Reading[]): History {
 }
 const NOTHING: readonly Reading[] = []
 
+const damped = new WeakMap<History, { readings: readonly Reading[]; length: number; history: History }[]>()
+/** The same history with the damp and dry of its place in it: worked out once while neither changes. */
+function withHumidity(history: History, readings: readonly Reading[], planning: boolean): History {
+  const kept = damped.get(history) ?? []
+  damped.set(history, kept)
+  const at = planning ? 1 : 0
+  const had = kept[at]
+  if (had && had.readings === readings && had.length === readings.length) return had.history
+  const out = withDamp(history, dampOf(readings, planning))
+  kept[at] = { readings, length: readings.length, history: out }
+  return out
+}
+
 const planned = new WeakMap<
   readonly Reading[],
   { length: number; ahead: readonly Reading[]; history: History }
 >()
 
-/** Temperatures that cure the joints of a place: the wall's, or the air's where nobody read the wall. */
+/**
+ * What cures the joints of a place: the temperatures of the wall, or of the air where nobody read the wall, and whether
+ * the air is damp.
+ */
 export function wallHistory(state: JobState, placeId: string, planning = false): History {
+  const p = state.readings.get(placeId)
+  return withHumidity(temperatures(state, placeId, planning), p?.humidity ?? NOTHING, planning)
+}
+function temperatures(state: JobState, placeId: string, planning: boolean): History {
   const p = state.readings.get(placeId)
   const readings = p?.wall.length ? p.wall : (p?.air ?? NOTHING)
   const f = planning ? state.forecasts.get(placeId) : undefined
@@ -36,6 +59,16 @@ export function wallHistory(state: JobState, placeId: string, planning = false):
   const history = withForecast(readings, ahead)
   planned.set(readings, { length: readings.length, ahead, history })
   return history
+}
+
+const cleanOnes = new WeakMap<readonly Reading[], { length: number; clean: CleanReadings }>()
+/** Readings without what is set aside: sorted out once while the list stays as it is. */
+function cleaned(readings: readonly Reading[]): CleanReadings {
+  const had = cleanOnes.get(readings)
+  if (had && had.length === readings.length) return had.clean
+  const clean = cleanReadings(readings)
+  cleanOnes.set(readings, { length: readings.length, clean })
+  return clean
 }
 
 /** What is wrong with what is known of a place: shown, never silently mended. */
@@ -53,7 +86,7 @@ export interface PlaceHealth {
 export function placeHealth(state: JobState, placeId: string, sinceS: number, nowS: number): PlaceHealth {
   const p = state.readings.get(placeId)
   const readings = p?.wall.length ? p.wall : (p?.air ?? NOTHING)
-  const { kept, jumps, blips } = cleanReadings(readings)
+  const { kept, jumps, blips } = cleaned(readings)
   const times = [...kept.map((r) => r.atS).filter((t) => t <= nowS), nowS]
   const gaps = times.slice(1).flatMap((toS, i) => {
     const fromS = times[i] as number
@@ -66,7 +99,7 @@ export function placeHealth(state: JobState, placeId: string, sinceS: number, no
     gaps,
     jumps,
     blips,
-    forecastToS: ahead.length ? Math.max(...ahead) : null,
+    forecastToS: ahead.length ? most(ahead) : null,
   }
 }
 

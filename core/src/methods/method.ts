@@ -171,7 +171,6 @@ export type Curing = { by: 'rule'; rule: CureRule } | { by: 'nothing' } | { by: 
 /** What a cure rule may hang on besides size and temperature. */
 export interface CureOptions {
   table: string
-  humidityPct: number
 }
 
 /** Everything a place needs to know of a way to join pipe. Places and routes know no method by name. */

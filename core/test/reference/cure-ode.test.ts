@@ -60,16 +60,16 @@ describe('accumulated cure against a solver of differential equations', () => {
   })
   it('the published inch table over a cold night (ASTM D2855, from memory), hour by hour', () => {
     const spec = { material: 'pvc', size: 'NPS 4', school: 'inch', schedule: '80' } as never
-    const found = cureRule(spec, 'current', 50)
+    const found = cureRule(spec, 'current')
     if (!found.ok) throw new Error('no rule')
-    const { requiredS } = found.rule.classes[0] as { requiredS: (c: number) => number | null }
+    const { requiredS } = found.rule.classes[0] as { requiredS: (c: number, humid: boolean) => number | null }
     const temps = [14, 12, 9, 6, 3, 2, 2, 3, 5, 9, 13, 16, 18, 18, 18]
     const steps = temps.map((temperatureC, h) => ({ fromS: START + h * H, temperatureC }))
     const ours = new Pace(steadyHistory(steps), requiredS, 'accumulate').finish(START)?.atS ?? Infinity
     let y = 0
     let theirs: number | null = null
     for (let h = 0; theirs === null && h < temps.length; h++) {
-      const need = requiredS(temps[h] as number) ?? Infinity
+      const need = requiredS(temps[h] as number, false) ?? Infinity
       const part = grown(() => 1 / need, h * H, (h + 1) * H, y, H)
       y = part.y
       theirs = part.doneS

@@ -1,4 +1,5 @@
 import { type History, type Span, spanAt } from '../../conditions/history.js'
+import type { Required } from './rule.js'
 
 /** `coldest`: the slowest reading so far rules. `accumulate`: each hour counts as 1 / required hours. */
 export type CureMode = 'coldest' | 'accumulate'
@@ -11,20 +12,28 @@ export interface Finish {
 
 /**
  * How fast something cures along one history. For each span the seconds required at its slower end
- * (Infinity where the rule has no figure). For sign-off (`coldest`) a gap in the readings is unknown.
+ * (Infinity where the rule has no figure). For sign-off (`coldest`) a gap in the readings is unknown, and air that was
+ * damp once in the cure counts as damp for the whole of it.
  */
 export class Pace {
+  /** As the air of the span itself is; for `coldest` as if it were dry. */
   private readonly required: Float64Array
+  private readonly ifHumid: Float64Array | null
   private readonly done: Float64Array | null
 
   constructor(
     private readonly history: History,
-    requiredS: (temperatureC: number) => number | null,
+    requiredS: Required,
     private readonly mode: CureMode,
   ) {
     const n = history.length
     this.required = new Float64Array(n)
-    for (let i = 0; i < n; i++) this.required[i] = slowerEnd(history[i] as Span, requiredS, mode)
+    this.ifHumid = mode === 'coldest' ? new Float64Array(n) : null
+    for (let i = 0; i < n; i++) {
+      const span = history[i] as Span
+      this.required[i] = slowerEnd(span, requiredS, mode, mode === 'accumulate' && span.humid)
+      if (this.ifHumid) this.ifHumid[i] = slowerEnd(span, requiredS, mode, true)
+    }
     this.done = mode === 'accumulate' ? new Float64Array(n) : null
     if (this.done)
       for (let i = 1; i < n; i++) {
@@ -42,16 +51,23 @@ export class Pace {
   }
 
   private coldest(homeS: number): Finish | null {
+    const ifHumid = this.ifHumid as Float64Array
+    let [dry, damp] = [0, 0]
+    let humid = false
     let slowest = 0
     let ruling = spanAt(this.history, homeS)
     for (let i = ruling; i < this.history.length; i++) {
-      const need = this.required[i] as number
-      if (need === Infinity) return null
+      const span = this.history[i] as Span
+      if (this.required[i] === Infinity) return null
+      dry = Math.max(dry, this.required[i] as number)
+      damp = Math.max(damp, ifHumid[i] as number)
+      humid ||= span.humid
+      const need = humid ? damp : dry
       if (need > slowest) {
         slowest = need
         ruling = i
       }
-      const from = Math.max(homeS, (this.history[i] as Span).fromS)
+      const from = Math.max(homeS, span.fromS)
       const atS = Math.max(from, homeS + slowest)
       const untilS = this.history[i + 1]?.fromS ?? Infinity
       if (atS < untilS) return { atS, span: this.history[ruling] as Span }
@@ -87,23 +103,18 @@ export class Pace {
 }
 
 /** Seconds required at the slower end of a span, Infinity where unknown. */
-export function slowerEnd(span: Span, requiredS: (c: number) => number | null, mode: CureMode): number {
+export function slowerEnd(span: Span, requiredS: Required, mode: CureMode, humid: boolean): number {
   if (span.basis === 'none' || (span.basis === 'gap' && mode === 'coldest')) return Infinity
-  const a = requiredS(span.minC)
+  const a = requiredS(span.minC, humid)
   if (a === null) return Infinity
   if (span.minC === span.maxC) return a
-  const b = requiredS(span.maxC)
+  const b = requiredS(span.maxC, humid)
   return b === null ? Infinity : Math.max(a, b)
 }
 
 const caches = new WeakMap<History, Map<string, Pace>>()
 /** The pace of a named rule along a history; worked out once for each pair, since thousands of joints share it. */
-export function paceOf(
-  history: History,
-  key: string,
-  requiredS: (c: number) => number | null,
-  mode: CureMode,
-): Pace {
+export function paceOf(history: History, key: string, requiredS: Required, mode: CureMode): Pace {
   let cache = caches.get(history)
   if (!cache) caches.set(history, (cache = new Map()))
   const full = `${mode} ${key}`

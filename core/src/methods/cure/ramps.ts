@@ -1,13 +1,10 @@
 import type { History } from '../../conditions/history.js'
 import { type CureMode, paceOf } from './pace.js'
 import type { Piece } from './piecewise.js'
+import { Earned, LONGEST_CHORD_S } from './earned.js'
 import type { CureClass, CureRule } from './rule.js'
 import { type Run, runAt, runsOf } from './runs.js'
 
-/** Longest chord drawn for a curved stretch (the contract allows 900 s), and how far a chord may lie below the curve. */
-const LONGEST_CHORD_S = 900
-const SHORTEST_CHORD_S = 30
-const CHORD_LAG_BAR = 0.01
 /** Past this the last reading is held on and nothing new can happen. */
 const HORIZON_S = 60 * 86400
 
@@ -73,14 +70,20 @@ function perBarColdest(rule: CureRule, homeS: number, runs: readonly Run[], hold
   const perBar = rule.perBarS as number
   const curve = new Curve(homeS, holder)
   const classes = rule.classes
-  const slowest = new Array<number>(classes.length).fill(0)
+  const dry = new Array<number>(classes.length).fill(0)
+  const damp = [...dry]
+  let humid = false
   const top = ceiling(classes[classes.length - 1] as CureClass)
   for (let i = runAt(runs, homeS); i < runs.length && curve.y < top; i++) {
     const run = runs[i] as Run
     const b = (runs[i + 1]?.fromS ?? homeS + HORIZON_S) - homeS
     let u = Math.max(0, run.fromS - homeS)
-    for (let k = 0; k < classes.length; k++)
-      slowest[k] = Math.max(slowest[k] as number, run.required[k] as number)
+    for (let k = 0; k < classes.length; k++) {
+      dry[k] = Math.max(dry[k] as number, run.required[k] as number)
+      damp[k] = Math.max(damp[k] as number, run.ifHumid[k] as number)
+    }
+    humid ||= run.humid
+    const slowest = humid ? damp : dry
     while (u < b) {
       // Up to the moment when the next class comes within reach, or to the end of the run.
       let v = b
@@ -140,8 +143,9 @@ function continued(lower: Piece[], upper: readonly Piece[], bar: number): Piece[
 }
 
 /**
- * Accumulated hours per bar of one class, drawn only above `floor`. With W seconds where only hours-per-bar counts and C seconds at a second
- * requirement R, a pressure P is reached when W / (P·perBar) + C / max(P·perBar, R) = 1. A rule has one R a class.
+ * Accumulated hours per bar of one class, drawn only above `floor`. With W seconds where only hours-per-bar counts and
+ * C seconds at each second requirement R (more than one where the air was damp now and then), a pressure P is reached
+ * when W / (P·perBar) + Σ C / max(P·perBar, R) = 1.
  */
 function accumulatedClass(
   perBar: number,
@@ -154,11 +158,7 @@ function accumulatedClass(
 ): Piece[] {
   const curve = new Curve(homeS, holder)
   const cap = ceiling(c)
-  let warmS = 0
-  let coldS = 0
-  let need = 0
-  const value = (): number =>
-    need === 0 || warmS + coldS >= need ? (warmS + coldS) / perBar : warmS / (perBar * (1 - coldS / need))
+  const earned = new Earned(perBar)
   for (let i = runAt(runs, homeS); i < runs.length; i++) {
     const required = (runs[i] as Run).required[k] as number
     let t = Math.max(0, (runs[i] as Run).fromS - homeS)
@@ -167,38 +167,28 @@ function accumulatedClass(
       curve.draw(t, curve.y)
       continue
     }
-    const cold = required > 0
-    if (cold) need = required
     while (t < b && curve.y < cap) {
-      const curved = cold && warmS + coldS < need
-      const before = value()
+      const before = earned.bar
+      const curved = earned.isBelow(required)
       // From a flat stretch the true curve may jump; only after a chord is the small lag made good by another chord.
       const y = curve.isFlat() ? Math.min(cap, Math.max(curve.y, before)) : curve.y
       const behind = y < before - 1e-12
-      // Where the second requirement is met the curve bends, whichever way it came there.
-      const toBend = warmS + coldS < need ? need - warmS - coldS : Infinity
-      const toEnd = Math.min(b - t, toBend)
-      if (
-        curved &&
-        floor > 0 &&
-        curve.y === 0 &&
-        warmS / (perBar * (1 - Math.min(need - warmS, coldS + toEnd) / need)) <= floor
-      ) {
-        coldS += toEnd
+      // Where a second requirement is met the curve bends, whichever way it came there.
+      const toEnd = Math.min(b - t, earned.toBendS(required))
+      if (curved && floor > 0 && curve.y === 0 && earned.after(required, toEnd) <= floor) {
+        earned.add(required, toEnd)
         t += toEnd
         continue
       }
-      const left = 1 - coldS / need
       const step = curved
-        ? Math.min(chordS(warmS, left, need, perBar), toEnd)
+        ? Math.min(earned.chordS(required), toEnd)
         : behind
           ? Math.min(LONGEST_CHORD_S, toEnd)
           : toEnd
       // A convex stretch is followed by its tangents, a straight one by itself: a chord never lies above the curve.
-      const toBar = curved ? before + (warmS / (perBar * need * left ** 2)) * step : 0
-      if (cold) coldS += step
-      else warmS += step
-      const goal = Math.max(y, curved ? toBar : value())
+      const toBar = before + earned.slope(required) * step
+      earned.add(required, step)
+      const goal = Math.max(y, curved ? toBar : earned.bar)
       if (goal >= cap) {
         const reachT = y < cap ? t + ((cap - y) / (goal - y)) * step : t
         if (reachT > t) curve.draw(t, y, reachT, cap)
@@ -210,11 +200,4 @@ function accumulatedClass(
     }
   }
   return curve.pieces
-}
-
-/** Length of the next tangent: so short that it falls behind the curve by less than the allowed lag. */
-function chordS(warmS: number, left: number, need: number, perBar: number): number {
-  const bend = (2 * warmS) / (perBar * need * need * left ** 3)
-  const s = bend > 0 ? Math.sqrt((2 * CHORD_LAG_BAR) / bend) : LONGEST_CHORD_S
-  return Math.max(SHORTEST_CHORD_S, Math.min(LONGEST_CHORD_S, s))
 }

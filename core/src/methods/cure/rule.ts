@@ -4,12 +4,18 @@ import { EDGE_BAR } from '../../units/units.js'
 /** Inch cure schedules a job can choose from. */
 export const CURE_TABLES = ['current', 'd2855-96'] as const
 
+/** Seconds that something takes at a steady temperature, in dry or in damp air; null where there is no figure. */
+export type Required = (temperatureC: number, humid: boolean) => number | null
+
 /** One pressure class of a cure rule: what it takes to be trusted with pressures up to `toBar`. */
 export interface CureClass {
   /** Highest gauge pressure of the class in bar; null = the rule sets no ceiling. */
   toBar: number | null
-  /** Seconds needed at a steady temperature; null outside the rule's range; 0 where only `perBarS` counts. */
-  requiredS(temperatureC: number): number | null
+  /**
+   * Seconds needed at a steady temperature, in dry or in damp air; null outside the rule's range; 0 where only `perBarS`
+   * counts. Damp air never asks for less.
+   */
+  requiredS: Required
 }
 
 /** How long a joint must be left alone before it may be moved and before it may take pressure. */
@@ -38,13 +44,13 @@ export function classFor(rule: CureRule, bar: number): CureClass | null {
   )
 }
 
-/** Seconds a pressure needs at a steady temperature, or null. */
-export function requiredFor(rule: CureRule, bar: number): ((temperatureC: number) => number | null) | null {
+/** Seconds a pressure needs at a steady temperature, in dry or damp air; null without a figure. */
+export function requiredFor(rule: CureRule, bar: number): Required | null {
   const c = classFor(rule, bar)
   if (!c) return null
   const perBar = rule.perBarS === null ? 0 : rule.perBarS * bar
-  return (t) => {
-    const need = c.requiredS(t)
+  return (t, humid) => {
+    const need = c.requiredS(t, humid)
     return need === null ? null : Math.max(need, perBar)
   }
 }

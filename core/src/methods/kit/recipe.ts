@@ -76,8 +76,8 @@ export interface Recipe<S extends BaseSpec> {
   faults: readonly (readonly [string, string])[]
 }
 
-/** For rules that ask for no temperature: any one will do. */
-export const ANY_TEMPERATURE: History = steadyHistory([{ fromS: -Infinity, temperatureC: 20 }])
+/** For rules that ask for neither temperature nor dryness: any will do. */
+export const ANY_TEMPERATURE: History = steadyHistory([{ fromS: -Infinity, temperatureC: 20, humid: false }])
 const historyFor = (rule: CureRule, wall: History): History => (rule.steady ? ANY_TEMPERATURE : wall)
 
 /** Makes a method of its recipe: every member of the interface, by one set of rules for all. */
@@ -94,7 +94,7 @@ export function methodFrom<S extends BaseSpec>(r: Recipe<S>): Method<S> {
     const usual = r.cure?.(spec, options) ?? null
     return r.cure && spec.chartCure ? chartRule(spec.chartCure, usual) : usual
   }
-  const optionsOf = (ctx: Ctx): CureOptions => ({ table: ctx.pin.table, humidityPct: ctx.humidityPct ?? 100 })
+  const optionsOf = (ctx: Ctx): CureOptions => ({ table: ctx.pin.table })
   const movableFromS = (spec: S, life: Life, ctx: Ctx): Fig => {
     const made = madeAtS(spec, life, ctx)
     if (made === null) return noFig(msg('not-home'))

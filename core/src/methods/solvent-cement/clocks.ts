@@ -10,9 +10,6 @@ export const LET_GO = 'let-go-early'
 
 const of = (life: Life, step: string): Done[] => life.done.filter((d) => d.step === step)
 
-/** Humidity to count with: unknown counts as humid. */
-export const humidityOf = (ctx: Ctx): number => ctx.humidityPct ?? 100
-
 /** When the joint is home, at the latest possible moment; null before. */
 export function homeAtS(life: Life): number | null {
   const home = of(life, 'home')
@@ -33,7 +30,7 @@ function once<T>(find: (spec: SolventSpec, life: Life, ctx: Ctx) => T): typeof f
 export const setAtS = once((spec, life, ctx): Fig => {
   const home = homeAtS(life)
   if (home === null) return noFig(msg('not-home'))
-  const found = cureRule(spec, ctx.pin.table, humidityOf(ctx))
+  const found = cureRule(spec, ctx.pin.table)
   if (!found.ok) return noFig(found.why)
   const { rule } = found
   const finish = paceOf(ctx.wall, `${rule.id}#set`, rule.setS, ctx.mode).finish(home)

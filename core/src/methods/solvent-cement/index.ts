@@ -2,7 +2,7 @@ import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { curePieces } from '../cure/ramps.js'
 import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '../method.js'
 import { sizesOf } from '../what-joins.js'
-import { clocks, homeAtS, humidityOf, setAtS } from './clocks.js'
+import { clocks, homeAtS, setAtS } from './clocks.js'
 import { OVER_PASS_MM, SHORT_PASS_MM, inspect } from './inspection.js'
 import { cureRule } from './rule.js'
 import {
@@ -38,7 +38,7 @@ function insertion(spec: SolventSpec): Insertion {
 function pressure(spec: SolventSpec, life: Life, ctx: Ctx): Ramp[] {
   const home = homeAtS(life)
   if (home === null || life.cutOutAtS !== undefined) return []
-  const found = cureRule(spec, ctx.pin.table, humidityOf(ctx))
+  const found = cureRule(spec, ctx.pin.table)
   const set = setAtS(spec, life, ctx)
   if (!found.ok || set.value === null) return []
   const setS = set.value
@@ -143,7 +143,7 @@ export const solventCement: Method<SolventSpec> = {
   clocks,
   cures: true,
   curing: (spec, options) => {
-    const found = cureRule(spec, options.table, options.humidityPct)
+    const found = cureRule(spec, options.table)
     return found.ok ? { by: 'rule', rule: found.rule } : { by: 'no-figure', why: found.why }
   },
   pressure,

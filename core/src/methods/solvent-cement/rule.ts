@@ -4,7 +4,7 @@ import { EDGE_C, HOUR_S } from '../../units/units.js'
 import type { CureClass, CureRule } from '../cure/rule.js'
 import { type SolventSpec, sizeOf } from './spec.js'
 import { chartRule } from '../cure/chart-rule.js'
-import { type CureTable, HUMID_ABOVE_PCT, HUMID_FACTOR, TABLES, bandsC, classBars } from './tables.js'
+import { type CureTable, HUMID_FACTOR, TABLES, bandsC, classBars } from './tables.js'
 
 /** Hours per bar is a quick rule for ordinary pressures: it stops here. */
 export const HOURS_PER_BAR_TO_BAR = 16
@@ -27,22 +27,21 @@ interface InchRow {
   classes: CureClass[]
   setS(t: number): number | null
 }
-function inchRow(table: CureTable, nominalInch: number, humid: boolean): InchRow | null {
+function inchRow(table: CureTable, nominalInch: number): InchRow | null {
   const band = table.sizeToInch.findIndex((to) => nominalInch <= to)
   const classes = table.cure[band]
   const set = table.set.seconds[band]
   if (!classes || !set) return null
   const cureBands = bandsC(table.cureBandsF)
   const setBands = bandsC(table.set.bandsF)
-  const factor = humid ? HUMID_FACTOR : 1
   const bars = classBars(classes)
   return {
-    id: `${table.id}/${band}/${humid ? 'humid' : 'dry'}`,
+    id: `${table.id}/${band}`,
     classes: classes.map((c, i) => ({
       toBar: bars[i] as number,
-      requiredS: (t) => {
+      requiredS: (t, humid) => {
         const at = bandIndex(cureBands, t)
-        return at < 0 ? null : (c.seconds[at] as number) * factor
+        return at < 0 ? null : (c.seconds[at] as number) * (humid ? HUMID_FACTOR : 1)
       },
     })),
     setS: (t) => {
@@ -70,25 +69,19 @@ const cache = new Map<string, RuleFound>()
 
 /**
  * The cure rule of a solvent-cemented joint: the maker's, where a chart gives one.
- * @param table which inch schedule: `current` or `d2855-96`. @param humidityPct above 60 the inch schedules take half again.
+ * In damp air the inch schedules take half again. @param table which inch schedule: `current` or `d2855-96`.
  */
 export function cureRule(
   spec: Pick<SolventSpec, 'material' | 'size' | 'school' | 'chartCure'>,
   table: string,
-  humidityPct: number,
 ): RuleFound {
-  const humid = humidityPct > HUMID_ABOVE_PCT
-  const key = `${spec.material} ${spec.size} ${spec.school} ${table} ${humid}`
+  const key = `${spec.material} ${spec.size} ${spec.school} ${table}`
   let found = cache.get(key)
-  if (!found) cache.set(key, (found = makeRule(spec, TABLES[table] ?? (TABLES.current as CureTable), humid)))
+  if (!found) cache.set(key, (found = makeRule(spec, TABLES[table] ?? (TABLES.current as CureTable))))
   return spec.chartCure ? { ok: true, rule: chartRule(spec.chartCure, found.ok ? found.rule : null) } : found
 }
 
-function makeRule(
-  spec: Pick<SolventSpec, 'material' | 'size' | 'school'>,
-  table: CureTable,
-  humid: boolean,
-): RuleFound {
+function makeRule(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>, table: CureTable): RuleFound {
   const size = sizeOf(spec)
   const no = (code: string): RuleFound => ({
     ok: false,
@@ -96,7 +89,7 @@ function makeRule(
   })
   if (spec.school === 'inch') {
     if (spec.material === 'abs') return no('no-cure-abs-inch')
-    const row = inchRow(table, size.nominal, humid)
+    const row = inchRow(table, size.nominal)
     if (!row) return no('no-cure-size')
     return {
       ok: true,
@@ -113,7 +106,7 @@ function makeRule(
   if (spec.material === 'abs') return { ok: true, rule: absRule(size.nominal) }
   if (spec.material !== 'pvc-u') return no('no-cure-metric')
   if (size.nominal > HOURS_PER_BAR_TO_MM) return no('no-cure-size')
-  return pvcuRule(size.nominal, table, humid, no)
+  return pvcuRule(size.nominal, table, no)
 }
 
 function absRule(od: number): CureRule {
@@ -136,9 +129,9 @@ function absRule(od: number): CureRule {
   }
 }
 
-function pvcuRule(od: number, table: CureTable, humid: boolean, no: (code: string) => RuleFound): RuleFound {
+function pvcuRule(od: number, table: CureTable, no: (code: string) => RuleFound): RuleFound {
   const inch = nextInchSize(od)
-  const row = inch === null ? null : inchRow(table, inch, humid)
+  const row = inch === null ? null : inchRow(table, inch)
   if (!row) return no('no-cure-size')
   const inRange = (t: number): boolean => t >= COLD_C - EDGE_C && t <= HOT_C + EDGE_C
   const warm = (t: number): boolean => t > WARM_C + EDGE_C
@@ -147,11 +140,11 @@ function pvcuRule(od: number, table: CureTable, humid: boolean, no: (code: strin
   // At 10 °C and below the inch row counts as well; where it has no figure for the pressure, there is none.
   const cold: CureClass[] = [
     ...below,
-    { toBar: HOURS_PER_BAR_TO_BAR, requiredS: (t) => (last ? last.requiredS(t) : null) },
+    { toBar: HOURS_PER_BAR_TO_BAR, requiredS: (t, humid) => (last ? last.requiredS(t, humid) : null) },
   ]
   const classes: CureClass[] = cold.map((c) => ({
     toBar: c.toBar,
-    requiredS: (t) => (!inRange(t) ? null : warm(t) ? 0 : c.requiredS(t)),
+    requiredS: (t, humid) => (!inRange(t) ? null : warm(t) ? 0 : c.requiredS(t, humid)),
   }))
   return {
     ok: true,

@@ -88,8 +88,7 @@ export const D2855_96: CureTable = {
 }
 export const TABLES: Readonly<Record<string, CureTable>> = { current: CURRENT, 'd2855-96': D2855_96 }
 
-/** Half again on cure above this relative humidity (not at it). */
-export const HUMID_ABOVE_PCT = 60
+/** Half again on cure in damp air. */
 export const HUMID_FACTOR = 1.5
 
 export const bandsC = (bandsF: readonly (readonly [number, number])[]): (readonly [number, number])[] =>

@@ -8,6 +8,7 @@ import {
   fmt,
   methodOf,
   specOf,
+  HUMID_ABOVE_PCT,
 } from '@jugalis/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
@@ -35,7 +36,7 @@ const ruleFor = (size: string): CureRule | null => {
   const method = methodOf(props.entry.method)
   const read = method && specOf(method, { ...props.entry, size })
   if (!method || !read || !('spec' in read)) return null
-  const c = method.curing(read.spec, { table: job.state.job.table, humidityPct: props.humidityPct })
+  const c = method.curing(read.spec, { table: job.state.job.table })
   return c.by === 'rule' ? c.rule : null
 }
 const CLOSE_DECADES = 0.35
@@ -43,7 +44,7 @@ const ASIDE_PX = 6
 function curveOf(rule: CureRule, k: CureClass, name: string): Curve {
   const points: Curve['points'] = []
   for (let t = -18; t <= 45; t += STEP_C) {
-    const need = k.requiredS(t)
+    const need = k.requiredS(t, props.humidityPct > HUMID_ABOVE_PCT)
     const s = need === null ? null : Math.max(need, (rule.perBarS ?? 0) * (k.toBar ?? 0))
     points.push([inch.value ? cToF(t) : t, s === null ? null : s / 3600])
   }

@@ -66,7 +66,7 @@ const differences = computed(() => differencesFor(props.entry.method))
 /** Cure against temperature is drawn where it hangs on temperature. */
 const curve = computed(() => {
   if (spec.value === null || !method.value?.cures || props.narrow) return false
-  const c = method.value.curing(spec.value, { table: around.value.table, humidityPct: props.humidityPct })
+  const c = method.value.curing(spec.value, { table: around.value.table })
   return c.by === 'rule' && !c.rule.steady
 })
 const reader = computed(() => readerFor(props.entry.school, job.reader))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type SectionAnswer, fmt, sourceOf } from '@jugalis/core'
+import { type SectionAnswer, curedUnder, fmt, sourceOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
@@ -60,14 +60,15 @@ const held = computed(() => {
   if (!j || props.answer.proved) return ''
   const from = j.facts.homeAtS
   if (from === null) return `Held back by ${j.facts.tag} (${j.facts.place.piece.size}, not made yet).`
-  const spans = j.facts.history.filter(
-    (s, i) =>
-      s.basis !== 'none' && (j.facts.history[i + 1]?.fromS ?? Infinity) > from && s.fromS < clock.nowS,
-  )
-  const cold = spans.length
-    ? `, coldest wall ${fmt.temperature(Math.min(...spans.map((s) => s.minC)), job.reader)}`
-    : ', no reading'
-  return `Held back by ${j.facts.tag} (${j.facts.place.piece.size}, home ${at(from)}${cold}).`
+  const under = curedUnder(job.state, j.facts, j.facts.ctx.pin.table, clock.nowS)
+  const cold =
+    under?.coldestC == null ? ', no reading' : `, coldest wall ${fmt.temperature(under.coldestC, job.reader)}`
+  const passed = under?.passed
+    ? ` One reading of ${fmt.temperature(under.passed.value, job.reader)} at ${hhmm(under.passed.atS, zone.value)} was too short to count.`
+    : ''
+  const damp =
+    under?.dampFromS == null ? '' : ` Damp air since ${at(under.dampFromS)}: its cure takes half again.`
+  return `Held back by ${j.facts.tag} (${j.facts.place.piece.size}, home ${at(from)}${cold}).${damp}${passed}`
 })
 const moved = computed(() => {
   const m = props.answer.moved
