@@ -62,11 +62,7 @@ export const cutLengthCalc = calculation({
               'Fitting centre to face or stop; needed at centre ends',
             ),
             may('takeOffTo', oneOf('face', 'stop'), 'What the take-off reaches to; face if absent'),
-            may(
-              'insertionMm',
-              number({ min: 0, max: LONG }),
-              'Into the socket; needed unless the take-off reaches to the stop',
-            ),
+            may('insertionMm', number({ min: 0, max: LONG }), 'Into the socket; needed wherever it counts'),
             gap,
           ),
           2,
@@ -77,7 +73,7 @@ export const cutLengthCalc = calculation({
     ),
   ],
   rules:
-    'takeOffMm is needed only at centre ends, insertionMm only where it counts (not for stop, not for end-end).',
+    'takeOffMm is needed only at centre ends, insertionMm at every end but a centre whose take-off is to the stop, and not for end-end.',
   sources: ['cp-cut-length'],
   example: {
     input: {

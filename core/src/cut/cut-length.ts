@@ -13,27 +13,36 @@ export type CutLength =
   | { ok: false; reason: 'too-short'; cutMm: number }
 
 /** Which ends of a measure lie at a fitting's centre. */
-const CENTRES: Readonly<Record<Measure, readonly boolean[]>> = {
+const CENTRES: Readonly<Record<Measure, readonly [boolean, boolean]>> = {
   'centre-centre': [true, true],
   'centre-face': [true, false],
   'face-face': [false, false],
   'end-end': [false, false],
 }
 
+/** Does a measure begin (0) or end (1) at a fitting's centre? */
+export const atCentre = (measure: Measure, end: 0 | 1): boolean => CENTRES[measure][end]
 /**
- * Length to cut: measure − take-offs of centre ends + insertions (none where the take-off reaches to the stop) − gaps.
- * All in mm. Source: `cp-cut-length`.
+ * Is what goes into the fitting added to the cut at this end? Not where the measure runs from pipe end to pipe end, nor
+ * at a centre whose take-off reaches to the stop, which has it in already. At an end that was measured to its face it
+ * is, whatever the fitting's take-off is to.
+ */
+export const addsInsertion = (measure: Measure, end: 0 | 1, takeOffTo: RunEnd['takeOffTo']): boolean =>
+  measure !== 'end-end' && !(atCentre(measure, end) && takeOffTo === 'stop')
+
+/**
+ * Length to cut: measure − take-offs of centre ends + insertions (see `addsInsertion`) − gaps. All in mm. Source: `cp-cut-length`.
  */
 export function cutLength(measure: Measure, measuredMm: number, ends: readonly RunEnd[]): CutLength {
   let cutMm = measuredMm
-  for (let i = 0; i < 2; i++) {
+  for (const i of [0, 1] as const) {
     const end = ends[i] ?? {}
-    if (CENTRES[measure][i]) {
+    if (atCentre(measure, i)) {
       if (end.takeOffMm === undefined || end.takeOffMm === null)
         return { ok: false, reason: 'missing', field: `ends[${i}].takeOffMm` }
       cutMm -= end.takeOffMm
     }
-    if (measure !== 'end-end' && end.takeOffTo !== 'stop') {
+    if (addsInsertion(measure, i, end.takeOffTo)) {
       if (end.insertionMm === undefined || end.insertionMm === null)
         return { ok: false, reason: 'missing', field: `ends[${i}].insertionMm` }
       cutMm += end.insertionMm

@@ -6,7 +6,7 @@ import { branches, fittingAt, hasBranch, inBranch } from '../joint/runs.js'
 import { type Bend, type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../joint/state.js'
 import { arcMm, bendMarks } from './bends.js'
 import { bodyOf } from './carrier.js'
-import { type RunEnd, cutLength } from './cut-length.js'
+import { type RunEnd, addsInsertion, atCentre, cutLength } from './cut-length.js'
 
 export interface PieceEnd {
   jointId: string | null
@@ -105,18 +105,16 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
   }) as [PieceEnd, PieceEnd]
   const bent = item.bend ? bentCut(item, item.bend, ends) : null
   const cutMm = bent?.cutMm ?? cutFigure(item, ends)
-  const centres = item.measure === 'centre-centre' ? 2 : item.measure === 'centre-face' ? 1 : 0
+  const taken = (e: 0 | 1): number =>
+    item.measure && atCentre(item.measure, e) ? (ends[e].takeOff?.takeOffMm ?? 0) : 0
   return {
     item,
     line,
     ends,
     cutMm,
     bends: bent?.bends ?? [],
-    takeOffsMm: ends.slice(0, centres).reduce((a, e) => a + (e.takeOff?.takeOffMm ?? 0), 0),
-    insertionsMm:
-      item.measure === 'end-end'
-        ? 0
-        : ends.reduce((a, e) => a + (e.takeOff?.takeOffTo === 'stop' ? 0 : (e.depthMm?.value ?? 0)), 0),
+    takeOffsMm: taken(0) + taken(1),
+    insertionsMm: insertionAt(item, ends[0], 0) + insertionAt(item, ends[1], 1),
     gapsMm: (item.gapMm ?? 0) * ends.filter((e) => e.jointId).length,
     // What goes in last was cut over, and then to site measure.
     changedSinceCut:
@@ -191,13 +189,14 @@ function bentCut(item: Item, bend: Bend, ends: readonly PieceEnd[]): { cutMm: Fi
       )
   return { cutMm: fig(found.developedMm, 'bend-geometry'), bends }
 }
+/** What goes into the fitting at an end, mm, as far as the measure does not have it in already. */
+const insertionAt = (item: Item, end: PieceEnd, at: 0 | 1): number =>
+  item.measure && addsInsertion(item.measure, at, end.takeOff?.takeOffTo) ? (end.depthMm?.value ?? 0) : 0
 /** What an end adds to its leg: less its take-off where it was measured from a centre, plus its insertion. */
 function addedAt(item: Item, end: PieceEnd, at: 0 | 1): number {
   const gap = end.jointId ? (item.gapMm ?? 0) : 0
-  if (item.measure === 'end-end') return -gap
-  const fromCentre = item.measure === 'centre-centre' || (item.measure === 'centre-face' && at === 0)
-  const insertion = end.takeOff?.takeOffTo === 'stop' ? 0 : (end.depthMm?.value ?? 0)
-  return insertion - gap - (fromCentre ? (end.takeOff?.takeOffMm ?? 0) : 0)
+  const fromCentre = item.measure !== null && atCentre(item.measure, at)
+  return insertionAt(item, end, at) - gap - (fromCentre ? (end.takeOff?.takeOffMm ?? 0) : 0)
 }
 function tooNear(
   item: Item,

@@ -58,8 +58,20 @@ export function deratingFactor(material: string, temperatureC: number): Fig {
   return row ? fig(row[1], table.source) : noFig(msg('derating-too-hot', { material, c: temperatureC }))
 }
 
-/** ISO 1452-2: design stress of PVC-U in MPa, by outside diameter. */
-const pvcuStress = (odMm: number): number => (odMm <= 90 ? 10 : 12.5)
+/**
+ * Nominal pressure of PVC-U pipe by its ratio: to d90 (design stress 10 MPa), above (12.5 MPa). The standard names rounded
+ * pressures: 6.25 bar is PN 6. Source: `iso-1452-2`.
+ */
+const PVC_U_PN: Readonly<Record<string, readonly [to90: number, above: number]>> = {
+  '41': [5, 6],
+  '34.4': [6, 7.5],
+  '33': [6, 8],
+  '26': [8, 10],
+  '21': [10, 12.5],
+  '17': [12.5, 16],
+  '13.6': [16, 20],
+  '11': [20, 25],
+}
 /** Rating of plain pipe when cool, bar: inch by schedule, metric by PN, PVC-U by SDR too. */
 function coolRating(material: string, size: Size, schedule: string | null, series: string | null): Fig {
   if (size.family === 'NPS')
@@ -69,8 +81,8 @@ function coolRating(material: string, size: Size, schedule: string | null, serie
   const pn = /^PN\s?(\d+(?:\.\d+)?)$/i.exec(series ?? '')
   if (pn) return fig(Number(pn[1]), material === 'pvc-u' ? 'iso-1452-2' : 'iso-15493-pn')
   const sdr = /^SDR\s?(\d+(?:\.\d+)?)$/i.exec(series ?? '')
-  if (sdr && material === 'pvc-u')
-    return fig((20 * pvcuStress(size.nominal)) / (Number(sdr[1]) - 1), 'iso-1452-2')
+  const pnOf = sdr && material === 'pvc-u' ? PVC_U_PN[String(Number(sdr[1]))] : undefined
+  if (pnOf) return fig(pnOf[size.nominal <= 90 ? 0 : 1], 'iso-1452-2')
   return noFig(msg('rating-unknown', { size: size.text }), 'series')
 }
 

@@ -178,6 +178,27 @@ describe('pipe-in-pipe and cut lengths', () => {
         ],
       }),
     ).toBe(709)
+    // Measured to the face of a fitting whose take-off is kept to the stop: the insertion counts there all the same.
+    expect(
+      cut({
+        measure: 'centre-face',
+        measuredMm: 800,
+        ends: [
+          { takeOffMm: 105, takeOffTo: 'stop' },
+          { takeOffMm: 105, takeOffTo: 'stop', insertionMm: 38.1 },
+        ],
+      }),
+    ).toBeCloseTo(733.1, 9)
+    expect(
+      cut({
+        measure: 'face-face',
+        measuredMm: 800,
+        ends: [
+          { takeOffTo: 'stop', insertionMm: 38.1 },
+          { takeOffTo: 'face', insertionMm: 38.1 },
+        ],
+      }),
+    ).toBeCloseTo(876.2, 9)
     expect(cut({ measure: 'end-end', measuredMm: 800, ends: [{}, { gapMm: 2 }] })).toBe(798)
     expect(() =>
       cut({

@@ -185,6 +185,8 @@ describe('rating, head and energy', () => {
     expect(rate('d63', 'PN10', 38)).toBeCloseTo(7.1, 9)
     expect(rate('d90', 'SDR21', 20)).toBeCloseTo(10, 9)
     expect(rate('d110', 'SDR21', 20)).toBeCloseTo(12.5, 9)
+    // ISO 1452-2, above d90: SDR 41, 33, 26, 17 are PN 6, 8, 10, 16.
+    expect(['SDR41', 'SDR33', 'SDR26', 'SDR17'].map((s) => rate('d110', s, 20))).toEqual([6, 8, 10, 16])
   })
   it('a gauge 12 m above a PN 10 union may show no more than about 8.8 bar', () => {
     expect(10 - headBar(12)).toBeCloseTo(8.82, 2)

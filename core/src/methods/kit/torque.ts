@@ -3,11 +3,21 @@ export const lubricatedTorqueNm = (dryTorqueNm: number, kDry: number, kLubricate
   (dryTorqueNm * kLubricated) / kDry
 
 /**
+ * Where a circle can't be halved any more, the standard steps round it so that neighbours seldom follow each other.
+ * Source: `asme-pcc-1`, legacy patterns for 12, 20 and 28 bolts.
+ */
+const ROUND: Readonly<Record<number, readonly number[]>> = {
+  1: [1],
+  3: [1, 2, 3],
+  5: [1, 3, 5, 2, 4],
+  7: [1, 4, 6, 3, 5, 2, 7],
+}
+/**
  * Tightening order of a bolt circle, numbered clockwise from 1: each bolt is followed by the one opposite, and the
- * circle is halved again and again. Source: ASME PCC-1. @param bolts a multiple of 4.
+ * circle is halved again and again. Source: `asme-pcc-1`. @param bolts a multiple of 4, at most 32.
  */
 export function starOrder(bolts: number): number[] {
-  if (bolts % 2) return Array.from({ length: bolts }, (_, i) => i + 1)
+  if (bolts % 2) return [...(ROUND[bolts] ?? [])]
   return starOrder(bolts / 2).flatMap((k) => [k, k + bolts / 2])
 }
 /** Shares of the full torque in the passes of a star order; a circular pass at full torque follows. Source: `asme-pcc-1`. */
