@@ -73,6 +73,24 @@ export default [
       'no-undef': 'off',
     },
   },
+  {
+    files: ['core/src/**', 'web/src/**', 'server/src/**'],
+    rules: {
+      // Each value of a spread list is an argument: some hundred thousand of them end the program.
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.object.name="Math"] > SpreadElement',
+          message: 'a list of any length: greatest() or smallest() of core/units/extent',
+        },
+        {
+          selector:
+            'CallExpression[callee.property.name=/^(push|unshift|splice|fromCharCode|apply)$/] > SpreadElement',
+          message: 'a list of any length: append() of core/units/extent',
+        },
+      ],
+    },
+  },
   ...coreLayerRules,
   {
     files: ['web/src/**'],

@@ -9,7 +9,7 @@ export { isWorded, say } from './words/words.js'
 export { METRIC_SERIES, NPS_OD_INCH, outsideDiameterMm, parseSize, suggestSize } from './sizes/size.js'
 export { dewPointC } from './conditions/dew-point.js'
 export { HUMID_ABOVE_PCT } from './conditions/humidity.js'
-export { extent, least, median, most } from './units/extent.js'
+export { append, extent, greatest, median, smallest } from './units/extent.js'
 export { type CuredUnder, curedUnder } from './prove/cured-under.js'
 export {
   type History,

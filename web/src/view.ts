@@ -6,6 +6,7 @@ import {
   type SectionAnswer,
   conditionsAt,
   dewPointC,
+  greatest,
   jointFacts,
   jointPlaces,
   lookOf,
@@ -96,11 +97,8 @@ export const useView = defineStore('view', () => {
     const now = conditionsAt(job.state, placeId, nowS.value, Infinity)
     const fresh = conditionsAt(job.state, placeId, nowS.value)
     const readings = job.state.readings.get(placeId)
-    const lastAtS = Math.max(
-      ...(readings?.wall ?? []).map((r) => r.atS),
-      ...(readings?.air ?? []).map((r) => r.atS),
-      0,
-    )
+    const lastOf = (list: readonly { atS: number }[] = []): number => greatest(list.map((r) => r.atS))
+    const lastAtS = Math.max(lastOf(readings?.wall), lastOf(readings?.air), 0)
     const dewC = now.airC !== null && now.humidityPct !== null ? dewPointC(now.airC, now.humidityPct) : null
     return { placeId, ...now, dewC, lastAtS, isFresh: fresh.wallC !== null || fresh.airC !== null }
   })

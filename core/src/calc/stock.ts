@@ -1,3 +1,4 @@
+import { greatest } from '../units/extent.js'
 import type { PlanOptions } from '../cut/stock/plan.js'
 import { planStock } from '../cut/stock/plan.js'
 import type { StockInput } from '../cut/stock/model.js'
@@ -91,7 +92,7 @@ export const stockPlanCalc = calculation({
         `${wanted} pieces are asked for; at most ${MOST_PIECES} at once.`,
         'pieces',
       )
-    const longest = Math.max(...i.stock.filter((s) => s.count !== 0).map((s) => s.lengthMm), 0)
+    const longest = greatest([...i.stock.filter((s) => s.count !== 0).map((s) => s.lengthMm), 0])
     const at = i.pieces.findIndex((p) => p.lengthMm > longest)
     if (at >= 0)
       throw new Refusal(

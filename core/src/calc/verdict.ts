@@ -4,7 +4,7 @@ import type { TestSeries } from '../prove/series.js'
 import { list, may, need, number, object, oneOf } from '../schema/shape.js'
 import { MATERIALS } from '../methods/joinable.js'
 import { msg } from '../sources/source.js'
-import { most } from '../units/extent.js'
+import { greatest } from '../units/extent.js'
 import { say } from '../words/words.js'
 import { Refusal, calculation } from './door.js'
 
@@ -123,7 +123,7 @@ export const testVerdict = calculation({
 /** What a person who looks at the readings would ask about. */
 function warnings(s: TestSeries, warn: (code: string, message: string) => void): void {
   const times = s.readings.map((r) => r.tS)
-  const gap = Math.max(0, most(times.slice(1).map((t, k) => t - (times[k] as number))))
+  const gap = Math.max(0, greatest(times.slice(1).map((t, k) => t - (times[k] as number))))
   if (times.length > 3 && gap > s.holdS / 4)
     warn('gap', `A stretch of ${Math.round(gap / 60)} min has no reading.`)
   if (s.readings.some((r) => r.temperatureC === null))

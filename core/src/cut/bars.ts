@@ -1,3 +1,4 @@
+import { greatest } from '../units/extent.js'
 import type { JobState } from '../joint/state.js'
 import type { Offcut, StockSet } from '../joint/stock-set.js'
 import { CLOSING_SPARE_MM } from './closing.js'
@@ -33,7 +34,7 @@ export function stockQuestion(
   group: BarGroup,
 ): { input: StockInput; tooLong: BarGroup['pieces'] } {
   const own = set.offcuts.filter((o) => o.pipe === group.pipe)
-  const longest = Math.max(0, ...set.barsMm, ...own.map((o) => o.lengthMm))
+  const longest = greatest([0, ...set.barsMm, ...own.map((o) => o.lengthMm)])
   return {
     input: {
       kerfMm: set.kerfMm,

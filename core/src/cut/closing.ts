@@ -1,3 +1,4 @@
+import { smallest } from '../units/extent.js'
 import { type Finding, finding } from '../sources/source.js'
 import type { PieceCut } from './piece.js'
 
@@ -15,7 +16,7 @@ export function closingFinding(p: PieceCut): Finding | null {
     return finding('note', 'closing-opens', 'cp-cut-length', { spareMm: CLOSING_SPARE_MM })
   const depths = p.ends.map((e) => (e.jointId === null ? 0 : (e.depthMm?.value ?? null)))
   if (depths.some((d) => d === null)) return null
-  const backMm = Math.min(...(depths as number[]))
+  const backMm = smallest(depths as number[])
   return backMm === 0
     ? finding('note', 'closing-slips-in', 'cp-cut-length', { spareMm: CLOSING_SPARE_MM })
     : finding('warn', 'closing-draw-back', 'cp-cut-length', { backMm, spareMm: CLOSING_SPARE_MM })

@@ -1,3 +1,4 @@
+import { greatest, smallest } from '../units/extent.js'
 import { outsideDiameterMm, parseSize } from '../sizes/size.js'
 import { fittingAt, inBranch, neighbours } from '../joint/runs.js'
 import type { Item, JobState, Line } from '../joint/state.js'
@@ -157,7 +158,7 @@ function inLanes(
     ...(laid.get(i.id) as LaidPart),
     lane: laneOf.get(i.run ?? null) ?? 0,
   }))
-  const left = Math.min(0, ...spansOf(spans, 'fromMm'))
+  const left = smallest([0, ...spansOf(spans, 'fromMm')])
   for (const p of parts) {
     p.fromMm -= left
     p.toMm -= left
@@ -176,7 +177,7 @@ function inLanes(
     stems,
     joints,
     lanes: Math.max(1, taken.length),
-    totalMm: Math.max(0, ...spansOf(spans, 'toMm')) - left,
+    totalMm: greatest([0, ...spansOf(spans, 'toMm')]) - left,
   }
 }
 const spansOf = (

@@ -1,3 +1,4 @@
+import { append } from '../units/extent.js'
 import { fToC, psiToBar } from '../units/units.js'
 
 /** What somebody typed into the Handbook, understood. */
@@ -164,9 +165,9 @@ function understand(word: string, q: Query): void {
   const hit = (table: Readonly<Record<string, readonly string[]>>): string[] =>
     Object.entries(table).flatMap(([id, words]) => (words.includes(word) ? [id] : []))
   const [methods, materials, figures] = [hit(METHODS), hit(MATERIALS), hit(FIGURES)]
-  q.methods.push(...methods)
-  q.materials.push(...materials)
-  q.figures.push(...figures)
+  append(q.methods, methods)
+  append(q.materials, materials)
+  append(q.figures, figures)
   if (methods.length || materials.length || figures.length || SKIP.has(word)) return
   // A bare figure may be either: a size in inches or in millimetres.
   if (/^\d+(?:[-]\d+\/\d+)?$|^\d+\/\d+$/.test(word) && q.inch === null && q.mm === null) {

@@ -86,7 +86,7 @@ export function searchHandbook(
     )
     if (!figures.length) continue
     worked += 1
-    hits.push(...figures.map((figure) => ({ entry, figure })))
+    for (const figure of figures) hits.push({ entry, figure })
   }
   // What is known comes before what is not.
   const known = (h: Hit): number => (h.figure.fig.value === null ? 1 : 0)

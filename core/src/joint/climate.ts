@@ -8,7 +8,7 @@ import {
   withForecast,
 } from '../conditions/history.js'
 import { dampOf, withDamp } from '../conditions/humidity.js'
-import { most } from '../units/extent.js'
+import { greatest } from '../units/extent.js'
 import type { JobState, JointState } from './state.js'
 
 const histories = new WeakMap<readonly Reading[], { length: number; history: History }>()
@@ -99,7 +99,7 @@ export function placeHealth(state: JobState, placeId: string, sinceS: number, no
     gaps,
     jumps,
     blips,
-    forecastToS: ahead.length ? most(ahead) : null,
+    forecastToS: ahead.length ? greatest(ahead) : null,
   }
 }
 

@@ -1,4 +1,5 @@
 import { type Data, type Handler, flagged, instant, num, str, strOrNull } from './fold-help.js'
+import { append } from '../units/extent.js'
 import type { JobState, Section, TestRun } from './state.js'
 
 export const sectionOf = (s: JobState, id: string): Section => {
@@ -70,12 +71,12 @@ function testOf(e: Parameters<Handler>[1], d: Data): TestRun {
 function addReadings(test: TestRun, rows: TestRun['readings']): void {
   const end = test.readings.at(-1)?.atS ?? -Infinity
   if (rows.every((r, i) => r.atS > (i ? (rows[i - 1] as { atS: number }).atS : end)))
-    return void test.readings.push(...rows)
+    return append(test.readings, rows)
   const had = new Set(test.readings.map((r) => r.atS))
   const fresh = rows.filter((r) => !had.has(r.atS) && had.add(r.atS))
   if (!fresh.length) return
   const last = test.readings.at(-1)
-  test.readings.push(...fresh)
+  append(test.readings, fresh)
   if (last && fresh.some((r) => r.atS < last.atS)) test.readings.sort((a, b) => a.atS - b.atS)
 }
 

@@ -1,3 +1,4 @@
+import { greatest } from '../units/extent.js'
 import type { Finding, Inspection, Life, Need, Step } from '../methods/method.js'
 import { finding } from '../sources/source.js'
 import { dayOf } from '../units/zone.js'
@@ -112,11 +113,10 @@ export function recordFindings(
 ): Finding[] {
   // Most lives have nothing of the kind, and there may be thousands of them.
   if (!life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)) return []
-  const lastLookS = Math.max(
-    ...life.done
+  const lastLookS = greatest(
+    life.done
       .filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified')
       .map((d) => d.latestS),
-    -Infinity,
   )
   const all = life.done.flatMap((d) => {
     const out: Finding[] = []

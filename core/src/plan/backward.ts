@@ -1,3 +1,4 @@
+import { greatest, smallest } from '../units/extent.js'
 import { tagOrder } from '../units/tag-order.js'
 import { type Piece, timeOf } from '../methods/cure/piecewise.js'
 import { type JointFacts, plannedPieces } from '../joint/assess.js'
@@ -82,8 +83,8 @@ export function backward(
   return {
     order,
     lateMade,
-    firstByS: times.length ? Math.min(...times) : null,
-    lastByS: times.length ? Math.max(...times) : null,
+    firstByS: times.length ? smallest(times) : null,
+    lastByS: times.length ? greatest(times) : null,
     tooLate: order.filter((j) => j.latestS === null || j.homeS > j.latestS),
   }
 }

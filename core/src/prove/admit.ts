@@ -1,3 +1,4 @@
+import { append } from '../units/extent.js'
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { SAME_BAR } from '../units/units.js'
@@ -58,7 +59,7 @@ export function stopsForTest(
     )
     if (forbids.some((f) => f.level === 'stop')) stops.push(msg('stop-gas-on-plastic'))
   }
-  stops.push(...jointStops(answer, bar))
+  append(stops, jointStops(answer, bar))
   const weakest = limitsOf(state, answer.section)[0]
   if (weakest && bar > weakest.atGaugeBar + SAME_BAR)
     stops.push(msg('stop-over-rating', { bar, rating: weakest.atGaugeBar, part: weakest.name }))
@@ -70,8 +71,8 @@ export function stopsForTest(
       (g.byPerson || g.id === 'state' || g.id === 'neighbours' || (g.id === 'leak-check' && !check))
     )
       stops.push(msg('stop-gate-open', { gate: g.id }))
-  if (check) stops.push(...tooLow(answer, bar, medium))
-  if (more.gauge) stops.push(...gaugeStops(more.gauge, bar, more.today))
+  if (check) append(stops, tooLow(answer, bar, medium))
+  if (more.gauge) append(stops, gaugeStops(more.gauge, bar, more.today))
   if (!answer.joints.length) stops.push(msg('section-empty'))
   return stops
 }

@@ -1,3 +1,4 @@
+import { greatest, smallest } from '../units/extent.js'
 import type { History, Span } from '../conditions/history.js'
 import type { CureMode } from '../methods/cure/pace.js'
 import { type Piece, timeOf } from '../methods/cure/piecewise.js'
@@ -103,7 +104,7 @@ export function wholeJob(state: JobState): Section | null {
     tag: 'The whole job',
     jointIds: [...jointPlaces(state).keys()],
     workingBar: 0,
-    testBar: Math.max(...bars),
+    testBar: greatest(bars),
     holdS: 0,
     allowedDropBar: 0,
     ratingBar: null,
@@ -145,7 +146,7 @@ export function answerFor(
   })
   const rating = (f: JointFacts): number | null => {
     const limits = [f.place.line.ratingBar, section.ratingBar].filter((r): r is number => r !== null)
-    return limits.length ? Math.min(...limits) : null
+    return limits.length ? smallest(limits) : null
   }
   const curve = (f: JointFacts, homeS: number | null, pieces: readonly Piece[]): LadderJoint => ({
     id: f.id,
@@ -203,7 +204,7 @@ function readingsTo(all: readonly JointFacts[]): number | null {
   const ends = all
     .map((f) => f.history.filter((s) => s.basis === 'read').at(-1)?.fromS ?? null)
     .filter((t): t is number => t !== null)
-  return ends.length ? Math.min(...ends) : null
+  return ends.length ? smallest(ends) : null
 }
 
 /** Had the wall stayed as it was at home, when would it have been ready? Says what moved it, if it moved by a minute. */

@@ -1,4 +1,4 @@
-import { extent } from '../units/extent.js'
+import { extent, greatest } from '../units/extent.js'
 import type { Points, TestSeries } from './series.js'
 import { lagged, pipeBehindAir, wallAheadOfWater, waterBehindWall } from './physics/lag.js'
 import { type PipeStuff, growthPerK, stretchPerBar, stuffOf } from './physics/pipe.js'
@@ -142,7 +142,7 @@ export function expectedCourse(
     course(s, points, stuff, { ...plain, ...change }).map((b, i) => b - (against[i] as number))
   const directions: Expected['directions'] = []
   const add = (of: Expected['directions'][number]['of'], ...courses: number[][]): void =>
-    void directions.push(...courses.map((c) => ({ of, bar: c })))
+    courses.forEach((c) => directions.push({ of, bar: c }))
   add('temperature', off({ offC: SENSOR_OFF_K }))
   if (s.temperatureOf === 'air' || s.medium === 'water') {
     add('temperature', off({ lag: LAG_OFF }))
@@ -204,5 +204,5 @@ export function mostBarPerK(s: TestSeries, startBar: number, c: number): number 
   const stuff = stuffOf(s.pipeMaterial)
   const growths = stuff ? [growthPerK(stuff, 'free'), growthPerK(stuff, 'anchored')] : [0, 6e-4]
   const stiff = { bar: startBar, waterC: c, pipeC: c, air: 0, stretchPerBar: 0 }
-  return Math.max(...growths.map((growth) => Math.abs(barPerK({ ...stiff, growthPerK: growth }))))
+  return greatest(growths.map((growth) => Math.abs(barPerK({ ...stiff, growthPerK: growth }))))
 }

@@ -1,3 +1,4 @@
+import { greatest, smallest } from '../units/extent.js'
 import { Matrix, determinant, solve } from 'ml-matrix'
 
 /** What a straight line with known directions of doubt says. */
@@ -61,7 +62,7 @@ export function fitLine(
   const n = t.length
   if (n < 3) return null
   const middle = t.reduce((a, b) => a + b, 0) / n
-  const span = Math.max(...t) - Math.min(...t)
+  const span = greatest(t) - smallest(t)
   if (!(span > 0)) return null
   // Times are scaled, so that the equations are of one size.
   const time = t.map((x) => (x - middle) / span)

@@ -1,4 +1,4 @@
-import { least, median } from '../units/extent.js'
+import { median, smallest } from '../units/extent.js'
 import type { Expected } from './expected.js'
 import { noiseOf } from './outliers.js'
 import { type Points, type TestSeries, meansOf } from './series.js'
@@ -117,5 +117,5 @@ function slopeOf(t: readonly number[], y: readonly number[]): number {
 /** Noise of one reading that strokes at even intervals do not swell: the least over some distances. */
 function evenNoise(bars: readonly number[]): number {
   const far = [1, 2, 3, 4].filter((lag) => bars.length > 4 * lag)
-  return least(far.length ? far.map((lag) => noiseOf(bars, lag)) : [noiseOf(bars)])
+  return smallest(far.length ? far.map((lag) => noiseOf(bars, lag)) : [noiseOf(bars)])
 }

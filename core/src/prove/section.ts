@@ -1,3 +1,4 @@
+import { greatest, smallest } from '../units/extent.js'
 import { litresPerMetre } from '../cut/laying/laying.js'
 import { pieceCut } from '../cut/piece.js'
 import { outsideDiameterMm, parseSize } from '../sizes/size.js'
@@ -95,8 +96,8 @@ export function contentsOf(state: JobState, section: Section): Contents {
     litres: list.reduce((a, r) => a + r.litres, 0),
     unknown,
     materials: [...new Set(list.map((r) => r.material))],
-    largestOdMm: ods.length ? Math.max(...ods) : null,
-    narrowestBoreMm: bores.length ? Math.min(...bores) : null,
+    largestOdMm: ods.length ? greatest(ods) : null,
+    narrowestBoreMm: bores.length ? smallest(bores) : null,
   }
 }
 
@@ -147,7 +148,7 @@ export function limitsOf(state: JobState, section: Section): Limit[] {
     const f = deratingFactor(material, plan.temperatureC)
     return f.value ?? 1
   }
-  const plastic = Math.min(1, ...[...lines.values()].map((l) => factorOf(l.material)))
+  const plastic = smallest([1, ...[...lines.values()].map((l) => factorOf(l.material))])
   const below = (atM: number | null): number => {
     if (plan.gaugeM === null || plan.medium !== 'water') return 0
     const at = atM ?? plan.lowM

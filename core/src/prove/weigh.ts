@@ -1,4 +1,4 @@
-import { most } from '../units/extent.js'
+import { greatest } from '../units/extent.js'
 import { type Expected, type Lacking, NO_CREEP, expectedCourse } from './expected.js'
 import { type LineFit, fitLine } from './fit.js'
 import type { Points, TestSeries } from './series.js'
@@ -54,7 +54,7 @@ export function weigh(
     const apart = Math.max(3, ((tS.at(-1) as number) - (tS[0] as number)) / APART_S) / tS.length
     tried.push({ known, expected, fit, weight: Math.log(weight) + fit.evidence * Math.min(1, apart) })
   }
-  const top = Math.max(...tried.map((t) => t.weight))
+  const top = greatest(tried.map((t) => t.weight))
   let sum = 0
   for (const t of tried) sum += t.weight = Math.exp(t.weight - top)
   const mean = (of: (t: Tried) => number): number => tried.reduce((a, t) => a + (t.weight / sum) * of(t), 0)
@@ -63,7 +63,7 @@ export function weigh(
   const best = tried.reduce((a, b) => (b.weight > a.weight ? b : a))
   // The doubt is lopsided: it reaches to the farthest amount of air that is not ruled out, and to the end of its own.
   const end = (t: Tried): number => Math.abs(t.fit.slope - meanSlope) + 2 * t.fit.slopeSd
-  const reach = most(likely.map(end)) - (likely.length > 1 ? 2 * best.fit.slopeSd : end(best))
+  const reach = greatest(likely.map(end)) - (likely.length > 1 ? 2 * best.fit.slopeSd : end(best))
   return {
     best,
     meanSlope,

@@ -1,23 +1,27 @@
 /*
- * Smallest and greatest of a list of any length. `Math.max(...list)` hands every value over as an argument of its own
- * and breaks at some hundred thousand: a season of readings is more.
+ * Smallest and greatest of a list of any length, and lists put together. `Math.max(...list)` and `push(...list)` hand
+ * every value over as an argument of its own and break at some hundred thousand: a season of readings is more.
  */
 
 /** Smallest value; Infinity of an empty list. Any unit. */
-export function least(values: Iterable<number>): number {
+export function smallest(values: Iterable<number>): number {
   let out = Infinity
   for (const v of values) if (v < out) out = v
   return out
 }
 /** Greatest value; -Infinity of an empty list. Any unit. */
-export function most(values: Iterable<number>): number {
+export function greatest(values: Iterable<number>): number {
   let out = -Infinity
   for (const v of values) if (v > out) out = v
   return out
 }
 /** Greatest less smallest; 0 of an empty list. Any unit. */
 export const extent = (values: readonly number[]): number =>
-  values.length ? most(values) - least(values) : 0
+  values.length ? greatest(values) - smallest(values) : 0
+/** Puts all of a list at the end of another, in place. */
+export function append<T>(to: T[], all: readonly T[]): void {
+  for (const x of all) to.push(x)
+}
 /** The middle value of a list, the mean of the two middle ones where their number is even; NaN of an empty list. */
 export function median(values: readonly number[]): number {
   const v = [...values].sort((a, b) => a - b)

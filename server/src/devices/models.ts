@@ -1,3 +1,4 @@
+import { smallest } from '@jugalis/core'
 import { createHash } from 'node:crypto'
 
 const H = 3600
@@ -28,7 +29,7 @@ export function climateAt(atS: number, seed: string): Climate {
   const h = (atS % WEEK_S) / H
   const air = (x: number): number => {
     const day = 2.2 * Math.sin(((x - 9) / 24) * 2 * Math.PI)
-    const fromNight = Math.min(...[-168, 0, 168].map((w) => Math.abs(x + w - COLD_NIGHT_H)))
+    const fromNight = smallest([-168, 0, 168].map((w) => Math.abs(x + w - COLD_NIGHT_H)))
     return 13 + day - DIP_K * Math.exp(-((fromNight / DIP_WIDTH_H) ** 2))
   }
   const slot = Math.floor(atS / 900)

@@ -1,4 +1,12 @@
-import { type Certificate, type JointLook, type Laid, fmt, openStages } from '@jugalis/core'
+import {
+  type Certificate,
+  type JointLook,
+  type Laid,
+  fmt,
+  openStages,
+  greatest,
+  smallest,
+} from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book } from './sheet'
 
 export interface CertificateWords {
@@ -185,8 +193,8 @@ function chart(p: Paper, c: Certificate, top: number, w: CertificateWords): void
   const bars = [...readings.map((r) => r.bar), ...c.corrected.map((r) => r.bar), allowed]
   const temps = readings.flatMap((r) => (r.temperatureC === null ? [] : [r.temperatureC]))
   const scale = (v: readonly number[], least: number) => {
-    const low = Math.min(...v)
-    const high = Math.max(...v)
+    const low = smallest(v)
+    const high = greatest(v)
     const pad = Math.max((high - low) * 0.12, least)
     return { low: low - pad, high: high + pad }
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Reader, type Shape, fmt, say } from '@jugalis/core'
+import { type Reader, type Shape, fmt, say, greatest, smallest } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
@@ -30,7 +30,7 @@ const bounds = computed(() => {
   const xs = props.shapes.flatMap((s) =>
     s.kind === 'socket' ? [s.face, s.stop] : s.kind === 'mark' ? [s.at] : [s.x1, s.x2],
   )
-  const od = Math.max(
+  const od = greatest([
     ...props.shapes.map((s) =>
       s.kind === 'socket'
         ? s.odMm + s.wallMm * 2
@@ -41,8 +41,8 @@ const bounds = computed(() => {
             : 0,
     ),
     1,
-  )
-  return { min: Math.min(...xs), max: Math.max(...xs) + 4, od }
+  ])
+  return { min: smallest(xs), max: greatest(xs) + 4, od }
 })
 const labels = computed(() => (props.bare ? 6 : 34))
 const scale = computed(() =>

@@ -1,3 +1,4 @@
+import { greatest } from '../../units/extent.js'
 import { greedyPlan } from './greedy.js'
 import { Fillings } from './knapsack.js'
 import { type Item, type Model, type Pattern, type Stock, widthOf } from './model.js'
@@ -24,7 +25,7 @@ export class Correction {
   /** The next plan; null when the stock does not suffice. */
   next(wanted: readonly number[]): Pattern[] | null {
     const { model, worth } = this
-    const most = Math.max(...model.stocks.map((s) => s.room))
+    const most = greatest(model.stocks.map((s) => s.room))
     let last: { key: string; fillings: Fillings } | null = null
     const fill = (room: number, left: readonly number[]): number[] => {
       const key = left.join()

@@ -1,3 +1,4 @@
+import { greatest } from '../../units/extent.js'
 import { Fillings } from './knapsack.js'
 import { type Model, type Pattern, type Stock, costMm } from './model.js'
 
@@ -17,7 +18,7 @@ const sum = (terms: readonly string[]): string =>
 
 /** Cost of a piece not cut, in a unit that no plan can earn back. */
 const unmetCost = (model: Model, aim: Aim): number =>
-  aim === 'mm' ? 100 * Math.max(...model.stocks.map((s) => s.lengthMm)) : 100
+  aim === 'mm' ? 100 * greatest(model.stocks.map((s) => s.lengthMm)) : 100
 
 /**
  * The master problem over known patterns: cover what is wanted, within what stock there is.
@@ -87,7 +88,7 @@ export function relax(
 ): Relaxed {
   const patterns = [...known]
   const seen = new Set(patterns.map((p) => `${p.stock} ${p.counts.join()}`))
-  const room = Math.max(...model.stocks.map((s) => s.room))
+  const room = greatest(model.stocks.map((s) => s.room))
   for (;;) {
     const r = solve(masterLp(model, wanted, patterns, aim, false, used))
     const worth = wanted.map((n, i) => (n > 0 ? (r.duals[`d${i}`] ?? 0) : 0))

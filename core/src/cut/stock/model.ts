@@ -1,3 +1,4 @@
+import { greatest } from '../../units/extent.js'
 /** A length that pieces may be cut from, mm. Without a count: as many as wanted; an offcut without a count is one. */
 export interface StockLength {
   lengthMm: number
@@ -82,7 +83,7 @@ export function modelOf(input: StockInput): { model: Model; loose: Model | null 
   const widths = input.pieces.map((p) => p.lengthMm + input.kerfMm)
   const whole = [...rooms, ...widths].every((mm) => above(mm) === below(mm))
   const common = Math.max(1, [...rooms, ...widths].map(below).reduce(gcd, 0))
-  const least = Math.ceil(Math.max(...rooms.map(above)) / MOST_UNITS)
+  const least = Math.ceil(greatest(rooms.map(above)) / MOST_UNITS)
   const exact = whole && common >= least
   const unit = exact ? common : least
   const up = (mm: number): number => Math.ceil(above(mm) / unit)

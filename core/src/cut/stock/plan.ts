@@ -1,3 +1,4 @@
+import { greatest } from '../../units/extent.js'
 import { Correction, seeded } from './correction.js'
 import { everyPattern } from './every.js'
 import { greedyPlan } from './greedy.js'
@@ -267,7 +268,7 @@ function reachable(model: Model, valueMm: number): number {
     return Math.ceil(valueMm / only - NEAR) * only
   }
   // Every sum up to the first that is high enough; lengths are few and bars at most some hundreds.
-  const most = valueMm + Math.max(...lengths)
+  const most = valueMm + greatest(lengths)
   let sums = [0]
   let least = Infinity
   while (sums.length) {

@@ -54,10 +54,8 @@ export class Earned {
   toBendS(need: number): number {
     const { straightS, left } = this.split()
     const below = this.isBelow(need)
-    const next = Math.min(
-      below ? need : Infinity,
-      ...this.at.filter((a) => this.isBelow(a.need)).map((a) => a.need),
-    )
+    const unmet = this.at.find((a) => this.isBelow(a.need))?.need ?? Infinity
+    const next = below ? Math.min(need, unmet) : unmet
     if (next === Infinity) return Infinity
     const s = below ? need * (left - straightS / next) : next * left - straightS
     // At the moment itself rounding may leave a little less than nothing: the bend lies just ahead.

@@ -1,3 +1,4 @@
+import { greatest } from '../../units/extent.js'
 import { type History, steadyHistory } from '../../conditions/history.js'
 import { type Fig, type Finding, type SourceId, fig, finding, msg, noFig } from '../../sources/source.js'
 import { paceOf } from '../cure/pace.js'
@@ -88,7 +89,7 @@ export function methodFrom<S extends BaseSpec>(r: Recipe<S>): Method<S> {
   const madeAtS = (spec: S, life: Life, ctx: Ctx): number | null => {
     const made = steps(spec, ctx).find((s) => s.reaches === 'made')?.id
     const done = life.done.filter((d) => d.step === made)
-    return done.length ? Math.max(...done.map((d) => d.latestS)) : null
+    return done.length ? greatest(done.map((d) => d.latestS)) : null
   }
   const ruleOf = (spec: S, options: CureOptions): CureRule | null => {
     const usual = r.cure?.(spec, options) ?? null

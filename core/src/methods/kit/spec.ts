@@ -1,3 +1,4 @@
+import { append } from '../../units/extent.js'
 import { type Size, outsideDiameterMm, parseSize } from '../../sizes/size.js'
 import { type Fig, type Finding, type SourceId, fig, finding, msg } from '../../sources/source.js'
 import { type School, joinable } from '../joinable.js'
@@ -105,7 +106,7 @@ export function specReader<S extends BaseSpec>(
       const fits = joinable(methodId, material, size, school)
       if (!fits.ok) errors.push(finding('stop', fits.why.code, 'given', fits.why.params, fits.field))
     }
-    if (!errors.length) errors.push(...(check?.(spec as unknown as S) ?? []))
+    if (!errors.length) append(errors, check?.(spec as unknown as S) ?? [])
     return errors.length ? { ok: false, errors } : { ok: true, spec: spec as unknown as S }
   }
 }

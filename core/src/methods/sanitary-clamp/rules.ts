@@ -28,8 +28,8 @@ export interface ClampVerdict {
  * Tilt of two ferrules from the gaps across their flange, in degrees: atan(difference / flange diameter), two axes
  * combined as the root of the sum of squares of the tangents. Gaps in mm.
  */
-export function tiltDeg(flangeMm: number, ...differencesMm: number[]): number {
-  return deg(Math.atan(Math.hypot(...differencesMm.map((d) => d / flangeMm))))
+export function tiltDeg(flangeMm: number, differenceMm: number, otherMm = 0): number {
+  return deg(Math.atan(Math.hypot(differenceMm / flangeMm, otherMm / flangeMm)))
 }
 
 /** Judges a sanitary clamp: to 2° pass, to 3° pass with a warning, above fail; intrusion and touching jaws fail. */

@@ -1,3 +1,4 @@
+import { greatest } from '../../units/extent.js'
 import { type Msg, msg } from '../../sources/source.js'
 
 export const COVERAGE_MIN_PCT = 70
@@ -23,7 +24,7 @@ export function judgePeel(grid: readonly (readonly number[])[]): Peel {
   const columns = (grid[0] as readonly number[]).length
   const covered = grid.reduce((n, row) => n + row.reduce((m, v) => m + v, 0), 0)
   const coveragePct = (covered / (grid.length * columns)) * 100
-  const largestVoidPct = (Math.max(...grid.map(longestVoid)) / columns) * 100
+  const largestVoidPct = (greatest(grid.map(longestVoid)) / columns) * 100
   const leakPath = leakPathOf(grid) !== null
   const fails =
     leakPath || coveragePct < COVERAGE_MIN_PCT - EPSILON || largestVoidPct > VOID_MAX_PCT + EPSILON
@@ -110,8 +111,8 @@ function causesOf(grid: readonly (readonly number[])[]): Msg[] {
   const worstHalf =
     rows < 2
       ? 0
-      : Math.max(
-          ...bare.map((_, i) =>
+      : greatest(
+          bare.map((_, i) =>
             Array.from({ length: half }, (_x, k) => bare[(i + k) % rows] as number).reduce(
               (a, b) => a + b,
               0,

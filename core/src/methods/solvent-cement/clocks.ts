@@ -1,3 +1,4 @@
+import { greatest } from '../../units/extent.js'
 import { type Fig, fig, msg, noFig } from '../../sources/source.js'
 import { paceOf } from '../cure/pace.js'
 import type { Clock, Ctx, Done, Life } from '../method.js'
@@ -13,7 +14,7 @@ const of = (life: Life, step: string): Done[] => life.done.filter((d) => d.step 
 /** When the joint is home, at the latest possible moment; null before. */
 export function homeAtS(life: Life): number | null {
   const home = of(life, 'home')
-  return home.length ? Math.max(...home.map((d) => d.latestS)) : null
+  return home.length ? greatest(home.map((d) => d.latestS)) : null
 }
 
 /** Clocks, ladder and inspection of one joint ask for the same, one after the other: the last answer is kept. */
@@ -75,7 +76,7 @@ export const clocks = once((spec, life, ctx): Clock[] => {
       shows: 'window',
       fromS: coat.earliestS,
       untilS: open.value === null ? open : fig(coat.earliestS + open.value, open.source),
-      ...(closing.length ? { stoppedAtS: Math.max(...closing) } : {}),
+      ...(closing.length ? { stoppedAtS: greatest(closing) } : {}),
       onMiss: { backTo: 'cut-out', say: msg('cement-closed') },
       why:
         open.value === null

@@ -1,4 +1,5 @@
 import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import { append } from '../../units/extent.js'
 import { curePieces } from '../cure/ramps.js'
 import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '../method.js'
 import { sizesOf } from '../what-joins.js'
@@ -61,8 +62,9 @@ function selection(spec: SolventSpec, around: Around, ctx: Ctx): Finding[] {
   if (ctx.airC === null || ctx.humidityPct === null || ctx.wallC === null)
     out.push(finding('warn', 'conditions-missing', 'cp-condensation'))
   else
-    out.push(
-      ...setupFindings(
+    append(
+      out,
+      setupFindings(
         spec,
         around.pressureService,
         { airC: ctx.airC, pipeC: ctx.wallC, relativeHumidityPct: ctx.humidityPct },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Bar, barGroups, fmt, offcutsAfter } from '@jugalis/core'
+import { type Bar, barGroups, fmt, offcutsAfter, greatest } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import BarTape from '../../tapes/BarTape.vue'
@@ -53,7 +53,7 @@ const said = computed(() => {
   const from = s.barsMm.length ? `Bars of ${s.barsMm.map(length).join(' and ')}` : 'No new bars'
   return `${from}, ${many(s.offcuts.length, 'offcut')} at hand, the saw takes ${length(s.kerfMm)}, ${length(s.keepMm)} and more is kept.`
 })
-const longestMm = computed(() => Math.max(1, ...bars.value.map((b) => b.stockMm)))
+const longestMm = computed(() => greatest([1, ...bars.value.map((b) => b.stockMm)]))
 const tags = computed(() => new Map(groups.value.flatMap((g) => g.pieces.map((p) => [p.id, p.tag] as const))))
 const plan = (): void => {
   if (set.value) void start(set.value, groups.value)

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { arcMm, bendMarks, centreLine, fmt, offset, parseLength, parseRun } from '@jugalis/core'
+import {
+  arcMm,
+  bendMarks,
+  centreLine,
+  fmt,
+  offset,
+  parseLength,
+  parseRun,
+  greatest,
+  smallest,
+} from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, watch } from 'vue'
@@ -82,10 +92,10 @@ const plan = computed(() => {
   if (!bent.value?.ok || !run.value || !radius.value) return ''
   const points = centreLine(radius.value, run.value.legs, run.value.turnsDeg)
   const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)]
-  const [left, low] = [Math.min(...xs), Math.min(...ys)]
+  const [left, low] = [smallest(xs), smallest(ys)]
   const scale = Math.min(
-    (BOX.w - 2 * BOX.pad) / Math.max(1, Math.max(...xs) - left),
-    (BOX.h - 2 * BOX.pad) / Math.max(1, Math.max(...ys) - low),
+    (BOX.w - 2 * BOX.pad) / Math.max(1, greatest(xs) - left),
+    (BOX.h - 2 * BOX.pad) / Math.max(1, greatest(ys) - low),
   )
   return points
     .map((p) => `${BOX.pad + (p.x - left) * scale},${BOX.h - BOX.pad - (p.y - low) * scale}`)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fmt } from '@jugalis/core'
+import { fmt, greatest } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 
@@ -11,7 +11,7 @@ const props = defineProps<{
 const job = useJob()
 const HEIGHT = 330
 const TAPE_W = 58
-const topBar = computed(() => Math.max(1, ...props.hooks.map((h) => h.bar)) * 1.12)
+const topBar = computed(() => greatest([1, ...props.hooks.map((h) => h.bar)]) * 1.12)
 const Y = (bar: number): number => HEIGHT - 14 - (bar / topBar.value) * (HEIGHT - 34)
 const step = computed(
   () => [0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => (s / topBar.value) * HEIGHT > 22) ?? 200,

@@ -11,6 +11,7 @@ import {
   limitsOf,
   stageNow,
   trappedWarning,
+  greatest,
 } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
@@ -93,7 +94,7 @@ const relieve = computed(() => {
   )
   if (nowC === null || !soon.length) return null
   const lastBar = running.value?.readings.at(-1)?.bar ?? a.section.workingBar
-  return trappedWarning(job.state, a.section, lastBar, nowC, Math.max(...soon.map((r) => r.value)))
+  return trappedWarning(job.state, a.section, lastBar, nowC, greatest(soon.map((r) => r.value)))
 })
 /** The last test, where nothing was worked on since and it did not hold: that is what is to be said of the section. */
 const unheld = computed(() => {

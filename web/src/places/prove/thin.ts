@@ -19,7 +19,7 @@ export function thinned<T>(points: readonly T[], valueOf: (p: T) => number | nul
     }
     if (low < 0) continue
     const kept = low === high ? [low] : [Math.min(low, high), Math.max(low, high)]
-    out.push(...kept.map((i) => points[i] as T))
+    for (const i of kept) out.push(points[i] as T)
   }
   return out
 }

@@ -13,6 +13,7 @@ import {
   sagSpanMm,
   sourceOf,
   stretchesOf,
+  smallest,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
@@ -94,7 +95,7 @@ const rows = computed<Row[]>(() =>
       sag,
       full: filledWeight(pipe, density.value),
       litres: litresPerMetre(pipe),
-      everyMm: spans.length ? Math.min(...spans) : null,
+      everyMm: spans.length ? smallest(spans) : null,
     }
   }),
 )

@@ -1,4 +1,4 @@
-import { type Item, type Laid, type Line, layOut } from '@jugalis/core'
+import { type Item, type Laid, type Line, layOut, greatest } from '@jugalis/core'
 import { type Ref, computed, watch } from 'vue'
 import { usePaintedLater } from '../../after-paint'
 import { useJob } from '../../stores/job'
@@ -36,7 +36,7 @@ export function useDrawn(line: () => Line, current: () => string | null, width: 
   )
   const { scale, fromMm, toMm } = window
   const X = (mm: number): number => MARGIN + (mm - fromMm.value) * scale.value
-  const thick = computed(() => Math.min(0.42, 46 / Math.max(...laid.value.parts.map((p) => p.odMm), 1)))
+  const thick = computed(() => Math.min(0.42, 46 / greatest([...laid.value.parts.map((p) => p.odMm), 1])))
   const h = (odMm: number): number => Math.max(7, odMm * thick.value)
   const top = (lane: number): number => lane * LANE.height
   const mid = (lane: number): number => top(lane) + LANE.middle

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cToF } from '@jugalis/core'
+import { cToF, greatest } from '@jugalis/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
 import { type ECharts, init, use } from 'echarts/core'
@@ -32,7 +32,7 @@ const curves = computed(() => {
   const fromS = view.nowS - props.days * 86400
   const r = job.state.readings.get(props.placeId)
   const f = job.state.forecasts.get(props.placeId)
-  const last = Math.max(fromS, ...(r?.wall ?? []).slice(-50).map((x) => x.atS))
+  const last = greatest([fromS, ...(r?.wall ?? []).slice(-50).map((x) => x.atS)])
   return {
     wall: points(r?.wall, fromS),
     air: points(r?.air, fromS),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type SectionAnswer, curedUnder, fmt, sourceOf } from '@jugalis/core'
+import { type SectionAnswer, curedUnder, fmt, sourceOf, greatest } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
@@ -48,7 +48,7 @@ const parts = computed(() => headline.value.split(/(\b[A-Za-z0-9]+-[A-Za-z0-9]+\
 const planned = computed(() => {
   const a = props.answer
   const open = a.joints.filter((j) => j.facts.homeAtS === null)
-  const lastHome = Math.max(...open.map((j) => j.plannedHomeS ?? 0))
+  const lastHome = greatest(open.map((j) => j.plannedHomeS ?? 0))
   if (!open.length || a.plannedReadyAtS === null) return ''
   return ` ${bar(a.section.testBar)} from ${at(a.plannedReadyAtS)} if ${open
     .map((j) => j.facts.tag)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LadderStep, type SectionAnswer, fmt, wallHistory } from '@jugalis/core'
+import { type LadderStep, type SectionAnswer, fmt, wallHistory, greatest, smallest } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 
@@ -46,8 +46,8 @@ const inView = computed(() =>
 )
 const range = computed(() => {
   const temps = inView.value.flatMap((s) => [s.minC, s.maxC])
-  const low = Math.min(...temps, 10)
-  const high = Math.max(...temps, 10)
+  const low = smallest([...temps, 10])
+  const high = greatest([...temps, 10])
   return { low: Math.floor(low - 1), high: Math.ceil(high + 1) }
 })
 const TY = (c: number): number =>

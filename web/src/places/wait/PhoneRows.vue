@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LadderStep, type SectionAnswer, fmt } from '@jugalis/core'
+import { type LadderStep, type SectionAnswer, fmt, smallest } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -57,7 +57,7 @@ const scrub = (e: PointerEvent): void => {
 const rows = computed(() => {
   const next = (j: (typeof props.answer.joints)[number]): number => {
     const times = [j.facts.movable.value, j.readyAtS].filter((t): t is number => t !== null && t > clock.nowS)
-    return times.length ? Math.min(...times) : Infinity
+    return times.length ? smallest(times) : Infinity
   }
   return [...props.answer.joints].sort((a, b) => next(a) - next(b))
 })

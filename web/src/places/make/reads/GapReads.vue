@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Field, fmt } from '@jugalis/core'
+import { type Field, fmt, greatest, smallest } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../../stores/job'
 import NudgeButton from './NudgeButton.vue'
@@ -33,8 +33,7 @@ function put(mm: number): void {
   own.value[at.value] = true
   gaps.value = gaps.value.map((g, i) => (i === at.value || !own.value[i] ? value : g))
   const known = gaps.value.filter((g): g is number => g !== null)
-  for (const f of props.fields)
-    emit('put', f.key, /Max/.test(f.key) ? Math.max(...known) : Math.min(...known))
+  for (const f of props.fields) emit('put', f.key, /Max/.test(f.key) ? greatest(known) : smallest(known))
 }
 const nudge = (by: number): void => put((gaps.value[at.value] ?? 0) + by * stepMm.value)
 function touch(e: PointerEvent): void {
@@ -45,7 +44,7 @@ function touch(e: PointerEvent): void {
 const across = computed(() => props.fields[0]?.acrossMm?.value ?? null)
 const spread = computed(() => {
   const known = gaps.value.filter((g): g is number => g !== null)
-  return known.length ? Math.max(...known) - Math.min(...known) : null
+  return known.length ? greatest(known) - smallest(known) : null
 })
 const tiltDeg = computed(() =>
   spread.value === null || across.value === null || round.value
