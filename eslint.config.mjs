@@ -54,6 +54,10 @@ const coreLayerRules = layers.map((names, i) => ({
   },
 }))
 
+/** A unit after a figure, or as the end of a label. */
+const UNITS = '(bar|mm|m|psi|°C|°F|Nm|kg|lb|K|l)'
+const UNIT_TEXT = `^\\s${UNITS}(\\s|[.,;:)]|$)|, ${UNITS}$`
+
 export default [
   {
     ignores: ['**/dist/**', '**/node_modules/**', '.jugalis/**', 'web/components.d.ts', '**/test-results/**'],
@@ -92,6 +96,27 @@ export default [
     },
   },
   ...coreLayerRules,
+  {
+    files: ['web/src/**/*.vue'],
+    rules: {
+      // A list that hangs on the body opens underneath a modal sheet, and nobody can choose from it with a mouse.
+      'vue/no-restricted-syntax': [
+        'error',
+        {
+          selector: 'VElement[rawName="ElSelect"]:not(:has(VAttribute[key.argument.name="teleported"]))',
+          message: 'a list stays where it is: :teleported="false"',
+        },
+        ...['VText', 'VLiteral', 'Literal', 'VExpressionContainer Literal'].map((node) => ({
+          selector: `${node}[value=/${UNIT_TEXT}/]`,
+          message: 'unit text: quantities are typed in QuantityField and printed by fmt of core/units',
+        })),
+        ...['TemplateElement', 'VExpressionContainer TemplateElement'].map((node) => ({
+          selector: `${node}[value.raw=/${UNIT_TEXT}/]`,
+          message: 'unit text: quantities are printed by fmt of core/units',
+        })),
+      ],
+    },
+  },
   {
     files: ['web/src/**'],
     rules: {

@@ -100,7 +100,7 @@ export function tellStory(nowS: number): Told[] {
     let made = 0
     const bare = foldJob(story.map(asEvent)).lines.get(lineId) as Line
     const shop = { begun: new Set<string>(), newId: () => idOf(`${tag} ${++made}`) }
-    const placed = placeTexts(bare, entries, END, shop, 'metric')
+    const placed = placeTexts(bare, entries, END, shop, { units: 'metric' })
     if (!placed.ok) throw new Error(`demo line ${tag}: ${placed.why.code}`)
     for (const e of placed.edits) tell('Rook', atS, e.kind, { lineId, ...e.data })
     lines[tag] = foldJob(story.map(asEvent)).lines.get(lineId) as Line

@@ -26,7 +26,7 @@ test('a server killed and a network lost in the middle of a logged test lose and
     process.kill(serverOf(d), 'SIGKILL')
     await d.exited
     // What is typed while nobody answers is kept here, and shown.
-    await page.getByLabel('Gauge now, bar').fill('9.01')
+    await page.getByLabel('Gauge now').fill('9.01')
     await page.getByRole('button', { name: 'Read', exact: true }).click()
     await expect(page.getByRole('status').filter({ hasText: 'No signal' })).toBeVisible()
     await page.waitForTimeout(8000)

@@ -41,7 +41,7 @@ test('what is near a press joint is asked before the pipe is cut: too near a wel
   const weld = sheet.getByLabel(/^To a weld, at least/).first()
   await weld.fill('some')
   await sheet.getByRole('button', { name: 'Keep it' }).click()
-  await expect(sheet.getByRole('alert')).toContainText('"some" is not a distance near a joint.')
+  await expect(sheet.getByRole('alert')).toContainText('"some" can\u2019t be read as a figure in mm.')
   await weld.fill('60')
   await sheet.getByRole('button', { name: 'Keep it' }).click()
   await expect(sheet).toHaveCount(0)

@@ -148,11 +148,11 @@ export async function begin(page: Page, job: string): Promise<void> {
     .or(page.getByRole('radio', { name: 'Gates' }))
     .click()
   await page.getByLabel('Gauge', { exact: true }).fill('G-1')
-  await page.getByLabel('Gauge reads to, bar').fill('0.0062')
+  await page.getByLabel('Gauge reads to').fill('0.0062')
   await page.getByLabel('Time to settle, min').fill('0')
   await page.getByRole('radio', { name: 'inside the pipe' }).click()
   await page.getByRole('button', { name: 'More of the gauge…' }).click()
-  await page.getByLabel('May drift, bar').fill('0.002')
+  await page.getByLabel('May drift').fill('0.002')
   await page.getByRole('button', { name: 'Pressure is on: begin' }).click()
   await expect(page.getByRole('button', { name: 'I see a leak' })).toBeVisible()
 }

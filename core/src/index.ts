@@ -1,15 +1,29 @@
 export * from './units/units.js'
 export * as fmt from './units/format.js'
-export type { Reader } from './units/format.js'
-export { parseLength } from './units/parse.js'
+export {
+  type As,
+  KINDS_OF_QUANTITY,
+  KIND_OF,
+  type Kind as QuantityKind,
+  type Reader,
+  type System,
+  cutTo,
+  fromUnits,
+  inUnits,
+  systemOf,
+  unitOf,
+} from './units/quantity.js'
+export { type Typed, looksLikeOther, parseLength, parseQuantity } from './units/parse.js'
 export { tagOrder } from './units/tag-order.js'
 export * from './sources/source.js'
 export { allSources, sourceOf } from './sources/sources.js'
+export { named } from './words/names.js'
 export { isWorded, say } from './words/words.js'
 export { METRIC_SERIES, NPS_OD_INCH, outsideDiameterMm, parseSize, suggestSize } from './sizes/size.js'
 export { dewPointC } from './conditions/dew-point.js'
 export { HUMID_ABOVE_PCT } from './conditions/humidity.js'
 export { append, extent, greatest, median, smallest } from './units/extent.js'
+export { longestGapS } from './prove/window.js'
 export { type CuredUnder, curedUnder } from './prove/cured-under.js'
 export {
   type History,

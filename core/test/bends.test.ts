@@ -58,7 +58,7 @@ it.each([
   ['200 90 300 -45\u00b0 150', [200, 300, 150], [90, -45]],
   ['1.5m 22,5 300', [1500, 300], [22.5]],
 ])('%s is read as it is said', (text, legs, turnsDeg) =>
-  expect(parseRun(text, (t) => parseLength(t))).toEqual({ legs, turnsDeg }),
+  expect(parseRun(text, (t) => parseLength(t, { units: 'metric' }))).toEqual({ legs, turnsDeg }),
 )
 it.each([
   ['200'],
@@ -69,4 +69,6 @@ it.each([
   ['a 90 300'],
   ['200 x 300'],
   [''],
-])('%p is no bent run', (text) => expect(parseRun(text, (t) => parseLength(t))).toBeNull())
+])('%p is no bent run', (text) =>
+  expect(parseRun(text, (t) => parseLength(t, { units: 'metric' }))).toBeNull(),
+)

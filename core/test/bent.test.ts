@@ -25,7 +25,9 @@ function pressLine(
     log.put('take-off', { fitting, size: 'd22', takeOffMm: 30, takeOffTo: 'face' })
   let n = 90_000
   const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
-  const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, 'metric')
+  const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, {
+    units: 'metric',
+  })
   if (!placed.ok) throw new Error(placed.why.code)
   for (const e of placed.edits) log.put(e.kind, { lineId: LINE, ...e.data })
   const state = foldJob(log.events)
@@ -85,11 +87,11 @@ describe('a bent tube in a line', () => {
   })
   it('is typed as it is shown, and kept by the log', () => {
     const item = job.line.items[1] as Item
-    expect(entryText(item, 'metric')).toBe(`bent 400 90 500 -45 350 r ${R} c-c`)
-    const again = parseEntry(entryText(item, 'metric'), 'metric')
+    expect(entryText(item, { units: 'metric' })).toBe(`bent 400 90 500 -45 350 r ${R} c-c`)
+    const again = parseEntry(entryText(item, { units: 'metric' }), { units: 'metric' })
     expect(again).toMatchObject({ ok: true, bend: item.bend, measuredMm: 1250 })
     for (const wrong of ['bent 400 r 80', 'bent 400 90 500', 'bent 400 200 500 r 80', 'bent a 90 b r c'])
-      expect(parseEntry(wrong, 'metric').ok).toBe(false)
+      expect(parseEntry(wrong, { units: 'metric' }).ok).toBe(false)
   })
 })
 

@@ -58,7 +58,7 @@ class Bench {
     return 'ok'
   }
   type(...texts: string[]): string {
-    const placed = placeTexts(this.line, texts, this.cursor, this.shop, 'metric')
+    const placed = placeTexts(this.line, texts, this.cursor, this.shop, { units: 'metric' })
     if (placed.ok) this.cursor = placed.cursor
     return this.take(placed)
   }
@@ -81,7 +81,7 @@ const bench = (...texts: string[]): Bench => {
   return b
 }
 const entry = (text: string): LineEntry & { ok: true } => {
-  const e = parseEntry(text, 'metric')
+  const e = parseEntry(text, { units: 'metric' })
   if (!e.ok) throw new Error(e.why.code)
   return e
 }
@@ -216,7 +216,7 @@ describe('edits of a line', () => {
     const again = bench()
     let size: string | null = null
     for (const i of b.line.items) {
-      again.type(entryText(i, 'metric', size))
+      again.type(entryText(i, { units: 'metric' }, size))
       size = i.size
     }
     const shape = (x: Bench) =>
@@ -271,7 +271,7 @@ describe('any edits in any order', () => {
           } else if (a.do === 'copy')
             b.take(copyBelow(line, some(a.many), b.shop, (type, all) => nextItemTag(line, all, type)))
           else if (a.do === 'change') {
-            const e = parseEntry(a.text, 'metric')
+            const e = parseEntry(a.text, { units: 'metric' })
             if (e.ok) b.take(changeTo(line, one, e, b.shop))
           } else if (a.do === 'number') b.take(settle(line, renumbered(line, b.begun), b.shop))
           else {

@@ -9,7 +9,9 @@ function lineOf(texts: string[], takeOffs: [string, string, string | null, numbe
     log.put('take-off', { fitting, size, size2, takeOffMm, takeOffTo: 'face' })
   let n = 60_000
   const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
-  const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, 'metric')
+  const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, {
+    units: 'metric',
+  })
   if (!placed.ok) throw new Error(placed.why.code)
   for (const e of placed.edits) log.put(e.kind, { lineId: LINE, ...e.data })
   const state = foldJob(log.events)
@@ -44,7 +46,7 @@ describe('a line to scale', () => {
         ['branch', '900', 'cap'],
         { after, branch: false },
         shop,
-        'metric',
+        { units: 'metric' },
       )
       if (!placed.ok) throw new Error(placed.why.code)
       items = placed.items

@@ -77,7 +77,9 @@ describe('groups and completion', () => {
     log.put('line-set', { lineId: LINE, ...how, placeId: uuid(1) })
     let n = 95_000
     const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
-    const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, 'metric')
+    const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, {
+      units: 'metric',
+    })
     if (!placed.ok) throw new Error(placed.why.code)
     for (const e of placed.edits) log.put(e.kind, { lineId: LINE, ...e.data })
     return foldJob(log.events).lines.get(LINE) as Line
@@ -100,7 +102,7 @@ describe('groups and completion', () => {
       '?',
       'cap',
     ])
-    const again = lineOf(entriesOf(first.items, 'metric'))
+    const again = lineOf(entriesOf(first.items, { units: 'metric' }))
     const shape = (l: Line) =>
       l.items.map((i) => [
         i.fitting,

@@ -20,7 +20,9 @@ function cutOf(a: Ask) {
   let n = 80_000
   const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
   const texts = ['tee 63', `${a.mm} ${a.measure}${a.gap ? ` gap ${a.gap}` : ''}`, 'elbow 90']
-  const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, 'metric')
+  const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, {
+    units: 'metric',
+  })
   if (!placed.ok) throw new Error(placed.why.code)
   for (const e of placed.edits) log.put(e.kind, { lineId: LINE, ...e.data })
   const state = foldJob(log.events)
@@ -47,11 +49,15 @@ describe('a measure and its cut', () => {
             a.measure === 'c-c' ? [true, true] : a.measure === 'c-f' ? [true, false] : [false, false]
           const back = ([0, 1] as const).reduce((sum, e) => {
             const inside =
-              a.measure === 'e-e' || a.to[e] === 'stop' ? 0 : (cut.ends[e].depthMm?.value as number)
+              a.measure === 'e-e' || (centres[e] && a.to[e] === 'stop')
+                ? 0
+                : (cut.ends[e].depthMm?.value as number)
             return sum - inside + (centres[e] ? a.takeOffs[e] : 0) + a.gap
           }, cut.cutMm.value as number)
           expect(back).toBeCloseTo(a.mm, 6)
-          expect(entryText(item, 'metric')).toBe(`${a.mm} ${a.measure}${a.gap ? ` gap ${a.gap}` : ''}`)
+          expect(entryText(item, { units: 'metric' })).toBe(
+            `${a.mm} ${a.measure}${a.gap ? ` gap ${a.gap}` : ''}`,
+          )
         },
       ),
       { numRuns: 200 },

@@ -1,7 +1,10 @@
 import fc from 'fast-check'
 import {
   fmt,
+  looksLikeOther,
   parseLength,
+  parseQuantity,
+  type Reader,
   parseSize,
   END,
   placeTexts,
@@ -23,16 +26,16 @@ describe('lengths as the trade writes them', () => {
     ['50-9/16 in', 1284.2875],
     ['4 ft 2 1/2 in', 1282.7],
     ['3/8"', 9.525],
-  ])('%s', (text, mm) => expect(parseLength(text)).toBeCloseTo(mm, 6))
+  ])('%s', (text, mm) => expect(parseLength(text, { units: 'metric' })).toBeCloseTo(mm, 6))
   it.each(['', 'abc', '-5', '12a', '1/0 in', '12 34', '1e3', 'NaN'])('"%s" is not a length', (text) =>
-    expect(parseLength(text)).toBeNull(),
+    expect(parseLength(text, { units: 'metric' })).toBeNull(),
   )
   it('a bare figure is read in the reader\u2019s own unit', () =>
-    expect(parseLength('2-1/2', 'inch')).toBe(63.5))
+    expect(parseLength('2-1/2', { units: 'inch' })).toBe(63.5))
   it('inch fractions come back within half a sixteenth', () =>
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 5000, noNaN: true }), (mm) => {
-        const back = parseLength(fmt.length(mm, { units: 'inch' }), 'inch')
+        const back = parseLength(fmt.length(mm, { units: 'inch' }), { units: 'inch' })
         expect(Math.abs((back ?? -99) - mm)).toBeLessThanOrEqual(25.4 / 32 + 1e-6)
       }),
     ))
@@ -50,6 +53,115 @@ describe('lengths as the trade writes them', () => {
       '3 h 20 min',
       '2 d 4 h',
     ])
+  })
+})
+
+describe('a quantity as people type it', () => {
+  const inch = { units: 'inch' } as const
+  const metric = { units: 'metric' } as const
+  const comma = { units: 'metric', decimal: ',' } as const
+  const value = (text: string, as: Parameters<typeof parseQuantity>[1], reader: Reader) =>
+    parseQuantity(text, as, reader)?.value ?? null
+  it.each([
+    ['4\'-7 3/8"', 55.375],
+    ['4-7 3/8', 55.375],
+    ['4ft 7-3/8in', 55.375],
+    ['4 ft 7 3/8 in', 55.375],
+    ['4\u2032 7\u2033', 55],
+    ["4'", 48],
+    ['7-3/8', 7.375],
+    ['7 3/8', 7.375],
+    ['7\u215c', 7.375],
+    ['3/8\u2033', 0.375],
+    ['1.4 m', 1400 / 25.4],
+  ])('%s is so many inches', (text, inches) =>
+    expect((value(text, 'length', inch) ?? NaN) / 25.4).toBeCloseTo(inches, 9),
+  )
+  it.each([
+    ['150', 'pressure', inch, 150 * 0.0689475729],
+    ['150 psi', 'pressure', metric, 150 * 0.0689475729],
+    ['10,5 bar', 'pressure', inch, 10.5],
+    ['1050 kPa', 'pressure', metric, 10.5],
+    ['49.2', 'temperature', inch, (49.2 - 32) / 1.8],
+    ['\u22125 °C', 'temperature', inch, -5],
+    ['\u22125', 'temperature', metric, -5],
+    ['49 F', 'temperature', metric, (49 - 32) / 1.8],
+    ['40 ft-lb', 'torque', metric, 40 * 1.3558179483],
+    ['40 in-lb', 'torque', metric, (40 * 1.3558179483) / 12],
+    ['12', 'distance', inch, 12 * 304.8],
+    ['12\' 6"', 'distance', metric, 12.5 * 304.8],
+    ['2,5', 'distance', comma, 2500],
+    ['1,250', 'length', metric, 1250],
+    ['1,250', 'length', comma, 1.25],
+    ['1.250,5', 'length', comma, 1250.5],
+    ['0.062', 'thickness', inch, 0.062 * 25.4],
+  ] as const)('%s as %s', (text, as, reader, expected) =>
+    expect(value(text, as, reader)).toBeCloseTo(expected, 6),
+  )
+  it.each([
+    ['150 mm', 'pressure'],
+    ['abc', 'temperature'],
+    ['6 bar', 'length'],
+    ['', 'torque'],
+    ['5 5 psi', 'pressure'],
+    ['1/0', 'length'],
+  ] as const)('"%s" is no %s', (text, as) => expect(parseQuantity(text, as, inch)).toBeNull())
+  it('what is printed reads back as the same, in every unit and with either decimal sign', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom(
+          'length' as const,
+          'distance' as const,
+          'thickness' as const,
+          'pressure' as const,
+          'fine' as const,
+          'temperature' as const,
+          'torque' as const,
+          'volume' as const,
+          'weight' as const,
+        ),
+        fc.double({ min: 0, max: 3000, noNaN: true }),
+        fc.constantFrom('metric' as const, 'inch' as const),
+        fc.constantFrom('.' as const, ',' as const),
+        (as, v, units, decimal) => {
+          const reader = { units, decimal }
+          const said = fmt.print(v, as, reader)
+          const back = parseQuantity(said, as, reader)
+          expect([said, back === null]).toEqual([said, false])
+          expect(fmt.print(back?.value ?? NaN, as, reader)).toBe(said)
+        },
+      ),
+      { numRuns: 400 },
+    ))
+  it('a person\u2019s own units win over the school\u2019s, kind by kind', () => {
+    const own: Reader = { units: 'metric', own: { pressure: 'inch' } }
+    expect([fmt.pressure(10, own), fmt.temperature(10, own)]).toEqual(['145 psi', '10 °C'])
+    expect(parseQuantity('145', 'pressure', own)?.value).toBeCloseTo(9.997, 3)
+  })
+  it('each kind is rounded to what can be read or cut', () => {
+    expect([fmt.length(1284.6), fmt.length(37.6), fmt.length(65.0875, inch)]).toEqual([
+      '1\u202f285 mm',
+      '37.5 mm',
+      '2-9/16 in',
+    ])
+    expect([fmt.thickness(0.79375, inch), fmt.thickness(2.38125, inch)]).toEqual(['0.031 in', '0.094 in'])
+    expect(fmt.distance(9144 + 2 * 25.4, inch)).toBe('30 ft 2 in')
+    expect(fmt.warmer(8.1, inch)).toBe('15 °F')
+    expect([fmt.torque(4.5, inch), fmt.torque(88, inch)]).toEqual(['40 in-lb', '65 ft-lb'])
+    expect(fmt.pressure(NaN)).toBe('not known')
+  })
+  it('a bare figure that looks like the other unit is asked about; one with its unit, or near, is not', () => {
+    const asks = (text: string, as: 'pressure' | 'temperature', reader: Reader, near: number) => {
+      const t = parseQuantity(text, as, reader)
+      return t && looksLikeOther(t, as, reader, near)
+    }
+    expect(asks('150', 'pressure', metric, 10)).toBeCloseTo(10.34, 2)
+    expect(asks('10', 'pressure', inch, 10)).toBe(10)
+    expect(asks('150 bar', 'pressure', metric, 10)).toBeNull()
+    expect(asks('9.8', 'pressure', metric, 10)).toBeNull()
+    expect(asks('64', 'temperature', metric, 17)).toBeCloseTo(17.8, 1)
+    expect(asks('18', 'temperature', inch, 17)).toBe(18)
+    expect(asks('61', 'temperature', inch, 17)).toBeNull()
   })
 })
 
@@ -83,7 +195,7 @@ describe('the entry line', () => {
     for (const text of texts) {
       const line = foldJob(log.events).lines.get(LINE) as Line
       const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
-      const added = placeTexts(line, [text], END, shop, 'metric')
+      const added = placeTexts(line, [text], END, shop, { units: 'metric' })
       if (added.ok) for (const e of added.edits) log.put(e.kind, { lineId: LINE, ...e.data })
       else said.push(added.why.code)
     }

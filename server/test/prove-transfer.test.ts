@@ -45,7 +45,7 @@ async function lineJob(): Promise<{
     lineId,
   ) as Line
   const shop = { begun: new Set<string>(), newId: () => randomUUID() }
-  const placed = placeTexts(bare, ['tee 63', '500 c-c', 'elbow 90'], END, shop, 'metric')
+  const placed = placeTexts(bare, ['tee 63', '500 c-c', 'elbow 90'], END, shop, { units: 'metric' })
   if (!placed.ok) throw new Error(placed.why.code)
   await send(placed.edits.map((e) => draft(e.kind, { lineId, ...e.data })))
   const line = foldJob((await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent)).lines.get(

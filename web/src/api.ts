@@ -2,6 +2,8 @@
 export interface Stop {
   code: string
   message: string
+  /** What its sentence speaks of, to be said in the reader's own units. */
+  params?: Record<string, string | number>
   readyAtS?: number
   /** Nobody may set it aside. */
   hard?: boolean

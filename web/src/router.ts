@@ -24,6 +24,7 @@ export const router = createRouter({
     { path: '/', redirect: '/jobs' },
     { path: '/sign-in', name: 'sign-in', component: () => import('./places/sign-in/SignIn.vue') },
     { path: '/jobs', name: 'jobs', component: () => import('./places/jobs/Jobs.vue') },
+    { path: '/settings', name: 'settings', component: () => import('./places/settings/Settings.vue') },
     {
       path: '/job/:jobId',
       component: () => import('./frame/JobFrame.vue'),

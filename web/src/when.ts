@@ -1,3 +1,5 @@
+import { ref } from 'vue'
+
 /** Clock times as people of a job read them: in the job's zone, with the day named when it is not today. */
 const cache = new Map<string, Intl.DateTimeFormat>()
 function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
@@ -13,10 +15,19 @@ function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTim
   }
   return f
 }
-export const hhmm = (atS: number, zone: string): string =>
-  format(zone, { hour: '2-digit', minute: '2-digit', hour12: false }).format(atS * 1000)
+/** Clock times of 24 hours or of twice 12, as the person reads them: set by their choices. */
+export const hours = ref<24 | 12>(24)
+const TIME = { minute: '2-digit' } as const
+const asRead = (): Intl.DateTimeFormatOptions =>
+  hours.value === 12
+    ? { ...TIME, hour: 'numeric', hour12: true }
+    : { ...TIME, hour: '2-digit', hour12: false }
+export const hhmm = (atS: number, zone: string): string => format(zone, asRead()).format(atS * 1000)
 export const hhmmss = (atS: number, zone: string): string =>
-  format(zone, { hour: '2-digit', minute: '2-digit', second: '2-digit', hour12: false }).format(atS * 1000)
+  format(zone, { ...asRead(), second: '2-digit' }).format(atS * 1000)
+/** The same to reckon with, whatever is shown: `14:05`. */
+const hhmm24 = (atS: number, zone: string): string =>
+  format(zone, { hour: '2-digit', minute: '2-digit', hour12: false }).format(atS * 1000)
 const day = (atS: number, zone: string): string =>
   format(zone, { year: 'numeric', month: '2-digit', day: '2-digit' }).format(atS * 1000)
 export const weekday = (atS: number, zone: string): string =>
@@ -44,14 +55,16 @@ export const hourOf = (atS: number, zone: string): number =>
 
 /** The last time before now that the clocks of a zone showed `14:05`, some days back if wished; null if it is no time. */
 export function lastAt(text: string, nowS: number, zone: string, daysBack = 0): number | null {
-  const m = /^(\d{1,2})[:.h]?(\d{2})$/.exec(text.trim())
-  const minutes = m ? Number(m[1]) * 60 + Number(m[2]) : NaN
+  const m = /^(\d{1,2})[:.h]?(\d{2}) ?([ap]m?)?$/i.exec(text.trim())
+  const half = m?.[3]?.[0]?.toLowerCase()
+  const hour = m ? (half ? (Number(m[1]) % 12) + (half === 'p' ? 12 : 0) : Number(m[1])) : NaN
+  const minutes = m && !(half && Number(m[1]) > 12) ? hour * 60 + Number(m[2]) : NaN
   if (!(minutes < 1440) || Number(m?.[2]) > 59) return null
   const from = nowS - daysBack * 86400
-  const [h = 0, min = 0] = hhmm(from, zone).split(':').map(Number)
+  const [h = 0, min = 0] = hhmm24(from, zone).split(':').map(Number)
   const back = daysBack ? h * 60 + min - minutes : (h * 60 + min - minutes + 1440) % 1440
   const atS = Math.floor(from / 60) * 60 - back * 60
   // Where the clocks were changed in between, the first guess is an hour off.
   const wanted = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
-  return [atS, atS + 3600, atS - 3600].find((t) => t <= nowS && hhmm(t, zone) === wanted) ?? atS
+  return [atS, atS + 3600, atS - 3600].find((t) => t <= nowS && hhmm24(t, zone) === wanted) ?? atS
 }

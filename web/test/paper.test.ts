@@ -110,7 +110,7 @@ const row = (piece: string, more: Partial<CutRow> = {}): CutRow => ({
   checkAMm: 87.5,
   depthBMm: null,
   checkBMm: null,
-  bends: '',
+  bends: [],
   state: 'to cut',
   ...more,
 })
@@ -120,21 +120,26 @@ describe('the cut list', () => {
     row('=1+1', { between: 'tee; "left", \u00bd', cutMm: null, state: 'not yet known' }),
   ]
   it('comes back out of CSV as it went in, and no cell runs as a formula', () => {
-    const back = Papa.parse<Record<string, string>>(cutCsv(rows), { header: true }).data
+    const back = Papa.parse<Record<string, string>>(cutCsv(rows, metric), { header: true }).data
     expect(back.map((r) => [r.piece, r.between, r.cut_mm, r.depth_b_mm])).toEqual([
-      ['Q2/P01', 'tee and elbow 90', '899.25', ''],
+      ['Q2/P01', 'tee and elbow 90', '899', ''],
       ["'=1+1", 'tee; "left", \u00bd', '', ''],
     ])
   })
   it('comes back out of a workbook as it went in: figures as figures', async () => {
-    const blob = await cutWorkbook(rows)
+    const blob = await cutWorkbook(rows, metric)
     const sheets = await readXlsx(Buffer.from(await blob.arrayBuffer()))
     const data = (
       Array.isArray(sheets[0]) ? sheets : (sheets[0] as { data: unknown[][] }).data
     ) as unknown[][]
     expect(data[0]?.[0]).toBe('piece')
-    expect(data[1]?.slice(0, 6)).toEqual(['Q2/P01', 'pvc-u d63', 'tee and elbow 90', 900, 899.25, 37.5])
+    expect(data[1]?.slice(0, 6)).toEqual(['Q2/P01', 'pvc-u d63', 'tee and elbow 90', 900, 899, 37.5])
     expect([data[2]?.[0], data[2]?.[4]]).toEqual(['=1+1', null])
+  })
+  it('in inches: sixteenths, with the unit in the heading', async () => {
+    const back = Papa.parse<Record<string, string>>(cutCsv(rows, { units: 'inch' }), { header: true }).data
+    // 899.25 mm is 35.403 in, 37.5 mm 1.476 in.
+    expect([back[0]?.cut_in, back[0]?.depth_a_in]).toEqual(['35.375', '1.5'])
   })
   it('as PDF takes as many pages as it needs, and letters it can\u2019t write do not stop it', async () => {
     const many = Array.from({ length: 80 }, (_, i) => row(`P${i} \u6c34`))

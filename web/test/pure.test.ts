@@ -33,7 +33,7 @@ describe('graduations', () => {
     'at %p px a mm stand apart, and so do their numerals',
     (scale) => {
       for (const units of ['metric', 'inch'] as const) {
-        const ticks = lengthTicks(0, 900 / scale, scale, units)
+        const ticks = lengthTicks(0, 900 / scale, scale, { units })
         expect(ticks.length).toBeGreaterThan(4)
         const gaps = ticks.slice(1).map((t, i) => (t.mm - (ticks[i]?.mm ?? 0)) * scale)
         expect(Math.min(...gaps)).toBeGreaterThanOrEqual(3.9)
@@ -47,7 +47,7 @@ describe('graduations', () => {
   )
   it('are few however long the line: two kilometres on one screen', () => {
     for (const units of ['metric', 'inch'] as const) {
-      const ticks = lengthTicks(0, 2_100_000, 0.0004, units)
+      const ticks = lengthTicks(0, 2_100_000, 0.0004, { units })
       expect(ticks.length).toBeGreaterThan(4)
       expect(ticks.length).toBeLessThan(220)
       expect(ticks.filter((t) => t.label).length).toBeGreaterThan(2)

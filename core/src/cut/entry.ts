@@ -1,6 +1,6 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { inchFraction } from '../units/format.js'
+import { type Reader, type System, inchFraction, systemOf } from '../units/quantity.js'
 import { parseLength } from '../units/parse.js'
 import { MM_PER_INCH } from '../units/units.js'
 import type { Bend, Item } from '../joint/state.js'
@@ -60,7 +60,7 @@ export type Entry =
  * Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `?` for a piece
  * still to be measured, `1250 c-c gap 3` where each end stays off its stop, `bent 400 90 500 -45 350 r 76`, `x3`, `branch` into the tee and `..` back to the run.
  */
-export function parseEntry(text: string, units: 'metric' | 'inch', offered: readonly string[] = []): Entry {
+export function parseEntry(text: string, reader: Reader, offered: readonly string[] = []): Entry {
   const t = text.trim().toLowerCase().replace(/\s+/g, ' ')
   const no = (code: string, params: Record<string, string | number> = {}): Entry => ({
     ok: false,
@@ -70,13 +70,13 @@ export function parseEntry(text: string, units: 'metric' | 'inch', offered: read
   if (repeat && Number(repeat[1]) > 0) return { ok: true, type: 'repeat', times: Number(repeat[1]) }
   if (t === 'branch') return { ok: true, type: 'branch' }
   if (t === '..') return { ok: true, type: 'back' }
-  if (t.startsWith('bent ')) return bentEntry(t, units, no)
+  if (t.startsWith('bent ')) return bentEntry(t, reader, no)
   const unmeasured = /^(\?|pipe)(?: (\S+))?$/.exec(t)
   if (unmeasured) {
     const measure = MEASURES[unmeasured[2] ?? 'c-c']
     return measure ? { ok: true, type: 'piece', measure, measuredMm: null } : no('entry-not-understood')
   }
-  if (/^[-\d]/.test(t)) return pieceEntry(t, units, no)
+  if (/^[-\d]/.test(t)) return pieceEntry(t, reader, no)
   const tag = / tag (\S+)$/i.exec(text.trim())?.[1] ?? null
   const body = t.replace(/ tag \S+$/, '')
   const names = FITTINGS.flatMap(([name, words]) => words.map((w) => ({ name, w }))).sort(
@@ -85,32 +85,32 @@ export function parseEntry(text: string, units: 'metric' | 'inch', offered: read
   const hit = names.find(({ w }) => body === w || body.startsWith(`${w} `))
   if (!hit) return no('entry-not-understood')
   const rest = body.slice(hit.w.length).trim()
-  const sizes = rest ? rest.split(/(?<!dn|nps|cts|od|bpe)[ x]+/).map((s) => sizeFor(s, units, offered)) : []
+  const sizes = rest ? rest.split(/(?<!dn|nps|cts|od|bpe)[ x]+/).map((s) => sizeFor(s, reader, offered)) : []
   return { ok: true, type: 'fitting', fitting: hit.name, sizes, tag }
 }
 
 /** Families that a bare figure may mean, likeliest first. */
-const BARE: Readonly<Record<'metric' | 'inch', readonly string[]>> = {
+const BARE: Readonly<Record<System, readonly string[]>> = {
   metric: ['d', 'DN '],
   inch: ['NPS ', 'CTS ', 'OD ', 'BPE '],
 }
 /** A typed size as sizes are written: by its own family, else by what the line's pipe is made in. */
-export function sizeFor(typed: string, units: 'metric' | 'inch', offered: readonly string[]): string {
+export function sizeFor(typed: string, reader: Reader, offered: readonly string[]): string {
   const named = /^(dn|nps|cts|od|bpe) ?(.+)$/.exec(typed)
   if (named) return `${(named[1] as string).toUpperCase()} ${named[2]}`
   if (offered.includes(typed)) return typed
   const figure = typed.replace(/^d/, '')
-  const made = BARE[units].map((f) => `${f}${figure}`).find((s) => offered.includes(s))
-  return made ?? `${BARE[units][0]}${figure}`
+  const made = BARE[reader.units].map((f) => `${f}${figure}`).find((s) => offered.includes(s))
+  return made ?? `${BARE[reader.units][0]}${figure}`
 }
 
-function pieceEntry(typed: string, units: 'metric' | 'inch', no: No): Entry {
+function pieceEntry(typed: string, reader: Reader, no: No): Entry {
   const gap = / gap (.+)$/.exec(typed)
   const t = gap ? typed.slice(0, gap.index) : typed
-  const gapMm = gap ? parseLength(gap[1] as string, units) : 0
+  const gapMm = gap ? parseLength(gap[1] as string, reader) : 0
   if (gapMm === null || gapMm > WIDEST_GAP_MM) return no('entry-gap')
   const m = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(t)
-  const measuredMm = parseLength(m?.[1] ?? '', units)
+  const measuredMm = parseLength(m?.[1] ?? '', reader)
   if (measuredMm === null || measuredMm <= 0) return no('entry-not-a-length')
   if (measuredMm > LONGEST_MM) return no('entry-too-long', { mm: measuredMm })
   const measure = MEASURES[m?.[2] ?? 'c-c'] ?? 'centre-centre'
@@ -119,10 +119,10 @@ function pieceEntry(typed: string, units: 'metric' | 'inch', no: No): Entry {
 
 type No = (code: string, p?: Record<string, string | number>) => Entry
 /** A bent tube: legs and turns, its radius, and what the first and last leg were measured to. */
-function bentEntry(t: string, units: 'metric' | 'inch', no: No): Entry {
+function bentEntry(t: string, reader: Reader, no: No): Entry {
   const m = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(t)
-  const run = m && parseRun(m[1] as string, (text) => parseLength(text, units))
-  const radiusMm = m && parseLength(m[2] as string, units)
+  const run = m && parseRun(m[1] as string, (text) => parseLength(text, reader))
+  const radiusMm = m && parseLength(m[2] as string, reader)
   const measure = MEASURES[m?.[3] ?? 'c-c']
   if (!run || !radiusMm || !measure) return no('entry-bent')
   const measuredMm = run.legs.reduce((a, b) => a + b, 0)
@@ -136,29 +136,33 @@ function bentEntry(t: string, units: 'metric' | 'inch', no: No): Entry {
   }
 }
 
-/** A part as the entry that sets it out. @param units of the figures. @param after the size that came before it. */
-export function entryText(item: Item, units: 'metric' | 'inch', after: string | null = null): string {
+/** A part as the entry that sets it out. @param reader whose figures they are. @param after the size that came before it. */
+export function entryText(item: Item, reader: Reader, after: string | null = null): string {
   if (item.bend) {
     const { legsMm, turnsDeg, radiusMm } = item.bend
     const run = legsMm.flatMap((l, i) => [
-      figure(l, units),
+      figure(l, reader),
       ...(turnsDeg[i] === undefined ? [] : [String(turnsDeg[i])]),
     ])
-    return `bent ${run.join(' ')} r ${figure(radiusMm, units)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
+    return `bent ${run.join(' ')} r ${figure(radiusMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
   }
   if (item.type === 'piece') {
-    const gap = item.gapMm ? ` gap ${figure(item.gapMm, units)}` : ''
-    return `${item.measuredMm === null ? '?' : figure(item.measuredMm, units)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}`
+    const gap = item.gapMm ? ` gap ${figure(item.gapMm, reader)}` : ''
+    return `${item.measuredMm === null ? '?' : figure(item.measuredMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}`
   }
   const sizes = [item.size, item.size2].filter((s): s is string => s !== null)
   const same = item.size === after && sizes.length === 1
-  return [item.fitting, ...(same ? [] : sizes.map((x) => bare(x, units)))].join(' ')
+  return [item.fitting, ...(same ? [] : sizes.map((x) => bare(x, reader)))].join(' ')
 }
-const figure = (mm: number, units: 'metric' | 'inch'): string =>
-  units === 'inch' ? inchFraction(mm / MM_PER_INCH) : String(Math.round(mm * 10) / 10)
+const figure = (mm: number, reader: Reader): string =>
+  systemOf(reader, 'length') === 'inch'
+    ? inchFraction(mm / MM_PER_INCH)
+    : String(Math.round(mm * 10) / 10).replace('.', reader.decimal ?? '.')
 /** A size as it is typed: the figure alone where the family is the first that a bare figure means. */
-const bare = (size: string, units: 'metric' | 'inch'): string =>
-  size.startsWith(BARE[units][0] as string) ? size.slice((BARE[units][0] as string).length) : size
+const bare = (size: string, reader: Reader): string =>
+  size.startsWith(BARE[reader.units][0] as string)
+    ? size.slice((BARE[reader.units][0] as string).length)
+    : size
 
 /** Entries that go on from what is typed, likeliest first: fittings, their sizes as last used, groups. */
 export function completions(typed: string, lately: readonly string[], groups: readonly string[]): string[] {

@@ -1,8 +1,9 @@
 import type { Item } from '../joint/state.js'
+import type { Reader } from '../units/quantity.js'
 import { entryText } from './entry.js'
 
 /** Parts as the entries that would set them out again, with the ways into branches and back. */
-export function entriesOf(items: readonly Item[], units: 'metric' | 'inch'): string[] {
+export function entriesOf(items: readonly Item[], reader: Reader): string[] {
   const byId = new Map(items.map((i) => [i.id, i]))
   const out: string[] = []
   let run: string | undefined = items[0]?.run
@@ -17,7 +18,7 @@ export function entriesOf(items: readonly Item[], units: 'metric' | 'inch'): str
         }
       run = item.run
     }
-    out.push(entryText(item, units, size))
+    out.push(entryText(item, reader, size))
     size = item.type === 'fitting' && item.size2 === null ? item.size : null
   }
   return out

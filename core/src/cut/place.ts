@@ -3,6 +3,7 @@ import { methodOf } from '../methods/registry.js'
 import { msg } from '../sources/source.js'
 import { blockEnd, branchSize, hasBranch, neighbours, outlet } from '../joint/runs.js'
 import type { Item, Line } from '../joint/state.js'
+import type { Reader } from '../units/quantity.js'
 import { type Entry, parseEntry } from './entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
@@ -27,7 +28,7 @@ export function standing(line: Line, cursor: Cursor): Item | null {
   return at ?? lastOf(line.items, null)
 }
 
-/** Places one entry, a cursor move too. @param units in which bare figures are read. */
+/** Places one entry, a cursor move too. */
 export function placeEntry(line: Line, entry: Entry & { ok: true }, cursor: Cursor, shop: Shop): Placed {
   switch (entry.type) {
     case 'branch':
@@ -44,18 +45,18 @@ export function placeEntry(line: Line, entry: Entry & { ok: true }, cursor: Curs
   }
 }
 
-/** Places entries one after another, as typed: all of them or none. */
+/** Places entries one after another, as typed: all of them or none. @param reader whose bare figures they are. */
 export function placeTexts(
   line: Line,
   texts: readonly string[],
   cursor: Cursor,
   shop: Shop,
-  units: 'metric' | 'inch',
+  reader: Reader,
 ): Placed {
   const sizes = methodOf(line.method)?.sizes(line.material) ?? []
   const entries: (Entry & { ok: true })[] = []
   for (const text of texts) {
-    const entry = parseEntry(text, units, sizes)
+    const entry = parseEntry(text, reader, sizes)
     if (!entry.ok) return entry
     entries.push(entry)
   }

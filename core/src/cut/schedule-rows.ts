@@ -156,7 +156,7 @@ export class RowReader {
   }
   private size(text: string, field: ScheduleField, bad: Bad): string | null {
     if (!text) return bad(field, msg('schedule-no-size'))
-    const size = sizeFor(text.toLowerCase().replace(/\s*mm$/, ''), this.ask.units, this.offered)
+    const size = sizeFor(text.toLowerCase().replace(/\s*mm$/, ''), this.ask, this.offered)
     let ok = this.made.get(size)
     if (ok === undefined) this.made.set(size, (ok = isMade(this.like, size)))
     return ok ? size : bad(field, msg('entry-size-unknown', { size: text, material: this.like.material }))
@@ -168,7 +168,7 @@ export class RowReader {
     field: ScheduleField,
     bad: Bad,
   ): Item | null {
-    const entry = parseEntry(text, this.ask.units, this.offered)
+    const entry = parseEntry(text, this.ask, this.offered)
     if (!entry.ok || entry.type !== 'fitting') return bad(field, msg('schedule-no-fitting', { text }))
     const own = entry.sizes[0] ?? size
     if (own === null) return null
@@ -196,7 +196,7 @@ export class RowReader {
     if (grouped && this.ask.comma === null && !t.includes('.'))
       return (bad('length', msg('schedule-comma', { text: t })), undefined)
     const plain = grouped && (this.ask.comma === 'thousands' || t.includes('.')) ? t.replace(/,/g, '') : t
-    const mm = parseLength(plain, this.ask.units)
+    const mm = parseLength(plain, { units: this.ask.units, decimal: /,\d+$/.test(plain) ? ',' : '.' })
     if (mm === null || mm <= 0) return (bad('length', msg('entry-not-a-length', { text: t })), undefined)
     if (mm > LONGEST_MM) return (bad('length', msg('entry-too-long', { mm })), undefined)
     return mm

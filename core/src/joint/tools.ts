@@ -114,9 +114,7 @@ export function recordFindings(
   // Most lives have nothing of the kind, and there may be thousands of them.
   if (!life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)) return []
   const lastLookS = greatest(
-    life.done
-      .filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified')
-      .map((d) => d.latestS),
+    life.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified').map((d) => d.latestS),
   )
   const all = life.done.flatMap((d) => {
     const out: Finding[] = []

@@ -1,3 +1,4 @@
+import { msg } from '../sources/source.js'
 import { sourceOf } from '../sources/sources.js'
 import type { Msg } from '../methods/method.js'
 import { jointFacts } from '../joint/assess.js'
@@ -6,6 +7,7 @@ import { gatesOf } from './gates.js'
 import { answerFor } from './answer.js'
 import { type Judgement } from './judge.js'
 import { correctedCourse, flagsOf, judgeRun, seriesOf } from './pursue.js'
+import { saysOf } from './says.js'
 import { limitsOf, planOf } from './section.js'
 import { heldPart } from './stages.js'
 import { testPlan, TEST_RULES, type TestRuleId } from './rules.js'
@@ -27,6 +29,8 @@ export interface Certificate {
     verdict: string
   }[]
   judgement: Judgement
+  /** Its judgement, as a sentence: what stands at the top. */
+  heading: Msg
   corrected: { atS: number; bar: number }[]
   flags: Msg[]
   signed: { by: string; atS: number; statement: string }[]
@@ -49,6 +53,12 @@ export function ruleSource(id: string | null): { reference: string; note: string
   if ('missing' in plan) return null
   const s = sourceOf(plan.source)
   return { reference: `${s.reference}${s.edition ? ` (${s.edition})` : ''}`, note: s.note }
+}
+
+/** What the readings come to; a leak that was seen is lost whatever they say. */
+export function headingOf(test: TestRun, j: Judgement): Msg {
+  if (!test.ended) return msg('certificate-not-ended')
+  return test.leaks.length ? msg('certificate-leak', { where: test.leaks[0]?.where ?? '' }) : saysOf(j, test)
 }
 
 /** Everything a certificate says of a test, from the record alone. Null when the test or its section is not known. */
@@ -102,6 +112,7 @@ export function certificateOf(
         : []
     }),
     judgement,
+    heading: headingOf(test, judgement),
     corrected: correctedCourse(series, judgement).map((p) => ({ atS: firstS + p.tS, bar: p.bar })),
     flags: flagsOf(state, test),
     signed: state.signed

@@ -19,6 +19,9 @@ export function windowOf(s: TestSeries): TestSeries {
   return { ...s, readings }
 }
 
+/** The longest stretch of a hold that may go unread, s. @param holdS length of the hold. */
+export const longestGapS = (holdS: number): number => GAP * holdS
+
 /** How much of a hold was read. */
 export interface Coverage {
   /** From the start of the hold to its last reading, s. */
@@ -41,5 +44,5 @@ export function coverageOf(s: TestSeries): Coverage {
   }
   if (seenS < COVERED * s.holdS) return { seenS, lacks: 'short' }
   const covered = seenS - (first.tS - s.stabiliseS)
-  return { seenS, lacks: gapS > GAP * s.holdS || covered < COVERED * s.holdS ? 'gap' : null }
+  return { seenS, lacks: gapS > longestGapS(s.holdS) || covered < COVERED * s.holdS ? 'gap' : null }
 }

@@ -1,87 +1,35 @@
-import { BAR_PER_PSI, DAY_S, FOOT_MM, HOUR_S, KG_PER_LB, MINUTE_S, MM_PER_INCH, cToF } from './units.js'
+import { type Reader, print, figureOf } from './quantity.js'
+import { DAY_S, HOUR_S, MINUTE_S } from './units.js'
 
-/** How a person reads figures: their units, and the decimal sign of their language. */
-export interface Reader {
-  units: 'metric' | 'inch'
-  /** Smallest inch fraction shown: 16 as a rule, 32 on demand. */
-  fraction?: 16 | 32
-  decimal?: '.' | ','
-}
-const METRIC: Reader = { units: 'metric' }
-const THIN = '\u202f'
+export { type Reader, figureOf, inchFraction, inUnits, number, print, unitOf } from './quantity.js'
 
-/** A plain number with at most `places` decimals, thousands set apart by a thin space from 10 000 up. */
-export function number(value: number, places = 1, decimal: '.' | ',' = '.'): string {
-  const fixed = value.toFixed(places)
-  const text = Number(fixed) === 0 ? fixed.replace('-', '') : fixed
-  const [whole = '', part] = text.split('.')
-  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN)
-  const trimmed = part?.replace(/0+$/, '')
-  return trimmed ? `${grouped}${decimal}${trimmed}` : grouped
-}
+/*
+ * One formatter for each kind, by the name of what is read. Each rounds to what can be read or cut; none is called with
+ * a number of decimals of its own.
+ */
 
-/** Inches as the trade writes them: whole, then the nearest fraction in lowest terms. `1-7/16`, `3/32`, `0`. */
-export function inchFraction(inch: number, denominator: 16 | 32 = 16): string {
-  const sign = inch < 0 ? '-' : ''
-  let parts = Math.round(Math.abs(inch) * denominator)
-  const whole = Math.floor(parts / denominator)
-  parts -= whole * denominator
-  if (parts === 0) return `${sign}${whole}`
-  let bottom: number = denominator
-  while (parts % 2 === 0) {
-    parts /= 2
-    bottom /= 2
-  }
-  return whole ? `${sign}${whole}-${parts}/${bottom}` : `${sign}${parts}/${bottom}`
-}
-
-/** A length in mm, for this reader: `1 284 mm` or `50-9/16 in`. */
-export function length(mm: number, reader: Reader = METRIC, places = 1): string {
-  return reader.units === 'inch'
-    ? `${inchFraction(mm / MM_PER_INCH, reader.fraction)} in`
-    : `${number(mm, places, reader.decimal)} mm`
-}
-
+/** A length in mm: `1284 mm` or `50-9/16 in`. */
+export const length = (mm: number, reader?: Reader): string => print(mm, 'length', reader)
 /** The bare figure of a length, for tapes and headlines where the unit is said once. */
-export function lengthFigure(mm: number, reader: Reader = METRIC, places = 1): string {
-  return reader.units === 'inch'
-    ? inchFraction(mm / MM_PER_INCH, reader.fraction)
-    : number(mm, places, reader.decimal)
-}
-
-/** A long length, as buildings are measured: `2.3 m`, `7 ft 8 in`. */
-export function distance(mm: number, reader: Reader = METRIC): string {
-  if (reader.units === 'metric') return `${number(mm / 1000, mm < 10_000 ? 2 : 1, reader.decimal)} m`
-  const inches = Math.round(mm / MM_PER_INCH)
-  const [feet, rest] = [Math.floor(inches / (FOOT_MM / MM_PER_INCH)), inches % (FOOT_MM / MM_PER_INCH)]
-  return feet ? `${feet} ft${rest ? ` ${rest} in` : ''}` : `${rest} in`
-}
-/** Weight: `12.3 kg`, `27 lb`. */
-export function weight(kg: number, reader: Reader = METRIC): string {
-  return reader.units === 'inch'
-    ? `${number(kg / KG_PER_LB, kg < 10 ? 1 : 0, reader.decimal)} lb`
-    : `${number(kg, kg < 100 ? 1 : 0, reader.decimal)} kg`
-}
-
-/** Gauge pressure: `6 bar`, `87 psi`. */
-export function pressure(bar: number, reader: Reader = METRIC): string {
-  return reader.units === 'inch'
-    ? `${number(bar / BAR_PER_PSI, 0, reader.decimal)} psi`
-    : `${number(bar, 1, reader.decimal)} bar`
-}
-
-/** A pressure as a good gauge shows it: hundredths of a bar, thousandths below one; tenths of a psi, hundredths below ten. */
-export function pressureFine(bar: number, reader: Reader = METRIC): string {
-  if (reader.units !== 'inch') return `${number(bar, Math.abs(bar) < 1 ? 3 : 2, reader.decimal)} bar`
-  const psi = bar / BAR_PER_PSI
-  return `${number(psi, Math.abs(psi) < 10 ? 2 : 1, reader.decimal)} psi`
-}
-/** Temperature: `8.1 °C`, `47 °F`. */
-export function temperature(celsius: number, reader: Reader = METRIC): string {
-  return reader.units === 'inch'
-    ? `${number(cToF(celsius), 0, reader.decimal)} °F`
-    : `${number(celsius, 1, reader.decimal)} °C`
-}
+export const lengthFigure = (mm: number, reader?: Reader): string => figureOf(mm, 'length', reader)
+/** A long length in mm, as buildings are measured: `2.3 m`, `7 ft 8 in`. */
+export const distance = (mm: number, reader?: Reader): string => print(mm, 'distance', reader)
+/** A wall, a gap, a graduation in mm: `2.06 mm`, `0.062 in`. */
+export const thickness = (mm: number, reader?: Reader): string => print(mm, 'thickness', reader)
+/** Weight in kg: `12.3 kg`, `27 lb`. */
+export const weight = (kg: number, reader?: Reader): string => print(kg, 'weight', reader)
+/** Gauge pressure in bar: `6 bar`, `87 psi`. */
+export const pressure = (bar: number, reader?: Reader): string => print(bar, 'pressure', reader)
+/** A pressure in bar as a good gauge shows it: hundredths of a bar, tenths of a psi; finer when small. */
+export const pressureFine = (bar: number, reader?: Reader): string => print(bar, 'fine', reader)
+/** Temperature in °C: `8.1 °C`, `47 °F`. */
+export const temperature = (celsius: number, reader?: Reader): string => print(celsius, 'temperature', reader)
+/** A difference of temperatures in K: `3.2 K`, `6 °F`. */
+export const warmer = (kelvin: number, reader?: Reader): string => print(kelvin, 'warmer', reader)
+/** Torque in Nm: `4.5 Nm`, `40 in-lb`, `65 ft-lb`. */
+export const torque = (nm: number, reader?: Reader): string => print(nm, 'torque', reader)
+/** Volume in litres: `12 l`, `3.2 gal`. */
+export const volume = (litres: number, reader?: Reader): string => print(litres, 'volume', reader)
 
 /** A running clock: `1:48`, `1:05:00`; late clocks say so in words, never with a minus. */
 export function clock(seconds: number): string {

@@ -20,8 +20,12 @@ export const barToPsi = (bar: number): number => bar / BAR_PER_PSI
 export const fToC = (f: number): number => ((f - 32) * 5) / 9
 export const cToF = (c: number): number => (c * 9) / 5 + 32
 
-/** Pound-force inches to newton metres (0.45359237 kg x 9.80665 m/s2 x 0.0254 m, exact by definition). */
-export const inLbfToNm = (inLbf: number): number => inLbf * KG_PER_LB * 9.80665 * 0.0254
+/** A pound-force inch, and foot, in newton metres (0.45359237 kg x 9.80665 m/s2 x 0.0254 m, exact by definition). */
+export const NM_PER_IN_LBF = KG_PER_LB * 9.80665 * 0.0254
+export const NM_PER_FT_LBF = 12 * NM_PER_IN_LBF
+export const inLbfToNm = (inLbf: number): number => inLbf * NM_PER_IN_LBF
+/** A US gallon (231 cubic inches, exact by definition) in litres. */
+export const LITRES_PER_GALLON = 3.785411784
 
 export const MINUTE_S = 60
 export const HOUR_S = 3600

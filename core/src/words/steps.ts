@@ -26,11 +26,11 @@ export const STEPS: Wordings = {
       ? `Dry fit, then mark ${p.mm('depthMm')} and ${p.mm('checkMm')}.`
       : 'Measure the socket, dry fit, then mark its depth.',
   'look-fit-metric': (p) =>
-    `Chamfer ${p.figure('chamferMinMm')} to ${p.figure('chamferMaxMm')} mm. The pipe may slide to the stop, without wobble.`,
-  'look-fit-inch': (p) =>
+    `Chamfer ${p.mm('chamferMinMm')} to ${p.mm('chamferMaxMm')}. The pipe may slide to the stop, without wobble.`,
+  'look-fit-inch': (p, own) =>
     known(p, 'depthMm')
-      ? `Should begin to bind between ${p.mm('meetsFromMm')} and ${p.mm('meetsToMm')}. Chamfer 3/32 in.`
-      : 'Should begin to bind between 1/3 and 2/3 of the socket. Chamfer 3/32 in.',
+      ? `Should begin to bind between ${p.mm('meetsFromMm')} and ${p.mm('meetsToMm')}. Chamfer ${own.small(2.38125)}.`
+      : `Should begin to bind between 1/3 and 2/3 of the socket. Chamfer ${own.small(2.38125)}.`,
   'mistake-fit': 'No chamfer: the pipe shaves the cement off the socket.',
   'act-fit': 'Fits, marked',
   'hint-fit': 'both marks drawn round',

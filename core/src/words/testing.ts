@@ -1,24 +1,27 @@
+import { psiToBar } from '../units/units.js'
 import type { Wordings } from './words.js'
 
 /** Test rules, ratings, the judgement of a test. */
 export const TESTING: Wordings = {
   'stress-ratio-one': 'No ratio of stresses was given: 1 is used. It is more where the pipe works hot.',
   'stress-ratio-most': (p) => `The ratio of stresses counts no further than ${p.n('most')}.`,
-  'working-unsaid': 'No working pressure was given: 200 psi is right only to a working pressure of 150 psi.',
+  'working-unsaid': (_, own) =>
+    `No working pressure was given: ${own.bar(psiToBar(200))} is right only to a working pressure of ${own.bar(psiToBar(150))}.`,
   'dry-other-figure': (p) =>
     `Some common practice says ${p.bar('bar')} and ${p.bar('dropBar')} lost for dry systems: the published figure is used.`,
-  'pn-unsaid': 'No PN was given: the test may not go above PN + 5 bar.',
+  'pn-unsaid': (_, own) => `No PN was given: the test may not go above PN + ${own.bar(5)}.`,
   'dvs-unsure': 'Stages and times are from memory and not sure: check the supplement or ask the engineer.',
   'materials-unsaid': 'No material was named: whether gas may be used was not checked.',
   'gas-on-plastic': 'No gas on PVC, CPVC or ABS: it is brittle and bursts into splinters. Test with water.',
   'air-not-on-plastic': 'This rule allows no air on plastic pipe. Test with water.',
   'gas-energy':
     'Gas under pressure holds much energy: keep people back by the distance, fit a relief valve, raise it in steps.',
-  'en806-od-unsaid':
-    'Above 63 mm outside diameter these plastics want procedure B or C: give the largest diameter.',
+  'en806-od-unsaid': (_, own) =>
+    `Above ${own.mm(63)} outside diameter these plastics want procedure B or C: give the largest diameter.`,
   'en806-b-or-c': (p) =>
     `Slowly stretching plastic above ${p.mm('od')} outside diameter wants procedure B or C, not A.`,
-  'en806-wait': 'Where water and air differ by more than 10 K, wait 30 min after filling before the test.',
+  'en806-wait': (_, own) =>
+    `Where water and air differ by more than ${own.k(10)}, wait 30 min after filling before the test.`,
   'derating-unknown': (p) =>
     `No service factor is known for ${p.s('material')}. Load the maker\u2019s chart.`,
   'derating-too-hot': (p) => `${p.s('material')} has no rating at ${p.c('c')} by this table.`,

@@ -262,7 +262,13 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
     const stops = leftStops(all, d.setAside ?? [])
     if (stops.length)
       throw new HttpError(409, 'test-refused', say(stops[0] as (typeof stops)[number]), `events[${i}]`, {
-        stops: stops.map((s) => ({ code: s.code, message: say(s), hard: isHardStop(s), ...s.params })),
+        stops: stops.map((s) => ({
+          code: s.code,
+          message: say(s),
+          hard: isHardStop(s),
+          params: s.params,
+          ...s.params,
+        })),
       })
   }
 }

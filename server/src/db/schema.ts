@@ -2,6 +2,7 @@ import {
   bigint,
   customType,
   index,
+  jsonb,
   pgTable,
   primaryKey,
   real,
@@ -26,6 +27,8 @@ export const person = pgTable(
     login: text('login').unique(),
     /** Null: known by name from an imported job, cannot sign in. */
     passwordHash: text('password_hash'),
+    /** How this person reads: units, decimal sign, hours, keys. */
+    settings: jsonb('settings'),
   },
   (t) => [index('person_org').on(t.orgId)],
 )

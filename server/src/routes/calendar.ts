@@ -1,6 +1,7 @@
 import { createHmac, timingSafeEqual } from 'node:crypto'
 import {
   type JobState,
+  fmt,
   foldJob,
   isUuid,
   jointFacts,
@@ -35,6 +36,7 @@ export function calendarOf(state: JobState, jobId: string, nowS: number): string
       stamp: new Date(nowS * 1000),
     })
   }
+  const bar = (b: number): string => fmt.pressure(b, { units: state.job.school })
   const RULE = 'By its rule, with the readings so far. A colder night moves it.'
   for (const id of jointPlaces(state).keys()) {
     const f = jointFacts(state, id, 'coldest', nowS)
@@ -47,10 +49,15 @@ export function calendarOf(state: JobState, jobId: string, nowS: number): string
     if (!a || a.proved) continue
     for (const j of a.joints)
       if (j.readyAtS !== null && j.readyAtS > nowS)
-        put(`joint-${j.facts.id}-${id}`, j.readyAtS, `${j.facts.tag} may take ${a.section.testBar} bar`, RULE)
+        put(
+          `joint-${j.facts.id}-${id}`,
+          j.readyAtS,
+          `${j.facts.tag} may take ${bar(a.section.testBar)}`,
+          RULE,
+        )
     if (a.readyAtS === null || a.readyAtS <= nowS) continue
     const held = a.holdsBack ? ` Held back by ${a.holdsBack.facts.tag}.` : ''
-    put(`ready-${id}`, a.readyAtS, `${a.section.tag} may take ${a.section.testBar} bar`, `${RULE}${held}`)
+    put(`ready-${id}`, a.readyAtS, `${a.section.tag} may take ${bar(a.section.testBar)}`, `${RULE}${held}`)
   }
   return feed.toString()
 }

@@ -1,3 +1,4 @@
+import { KINDS_OF_QUANTITY } from '@jugalis/core'
 import bcrypt from 'bcryptjs'
 import express, { type RequestHandler, Router } from 'express'
 import type pg from 'pg'
@@ -11,6 +12,19 @@ declare module 'express-session' {
 }
 const signIn = yup
   .object({ login: yup.string().required().max(100), password: yup.string().required().max(200) })
+  .noUnknown()
+const ownUnits = yup.string().oneOf(['metric', 'inch'])
+/** What is kept with a person wherever they sign in: how they read, and whether single keys act. */
+const settings = yup
+  .object({
+    own: yup
+      .object(Object.fromEntries(KINDS_OF_QUANTITY.map((k) => [k, ownUnits])))
+      .noUnknown()
+      .required(),
+    decimal: yup.string().oneOf(['device', '.', ',']).required(),
+    hours: yup.number().oneOf([12, 24]).required(),
+    keys: yup.boolean().required(),
+  })
   .noUnknown()
 // Compared with when nobody has that login, so that both answers take as long.
 const NOBODY = bcrypt.hashSync('nobody', 10)
@@ -44,6 +58,21 @@ export function sessionRoutes(pool: pg.Pool): Router {
     )
     req.session.person = { personId: row.person_id, name: row.name, orgId: row.org_id }
     res.json({ person: req.session.person })
+  })
+  routes.get('/settings', requireSession, async (req, res) => {
+    const r = await pool.query<{ settings: unknown }>('select settings from person where person_id = $1', [
+      req.session.person?.personId,
+    ])
+    res.json({ settings: r.rows[0]?.settings ?? null })
+  })
+  routes.put('/settings', requireSession, express.json({ limit: '4kb' }), async (req, res) => {
+    if (!settings.isValidSync(req.body, { strict: true }))
+      throw new HttpError(422, 'bad-input', 'These settings can\u2019t be kept.', 'settings')
+    await pool.query('update person set settings = $2 where person_id = $1', [
+      req.session.person?.personId,
+      JSON.stringify(req.body),
+    ])
+    res.status(204).end()
   })
   routes.delete('/', async (req, res) => {
     await new Promise<void>((done) => req.session.destroy(() => done()))

@@ -3,6 +3,7 @@ import { fmt } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useClock } from '../stores/clock'
+import { isOwnKey } from '../keys'
 import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
 import { useSession } from '../stores/session'
@@ -49,9 +50,7 @@ const silent = computed(() =>
 /** C goes to the nearest clock, again to the one after it; Enter opens its joint. */
 const box = ref<HTMLElement>()
 function onKey(e: KeyboardEvent): void {
-  const el = e.target as HTMLElement
-  if (e.key !== 'c' || e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test(el.tagName)) return
-  if (document.querySelector('dialog[open]') || route.name === 'cut') return
+  if (e.key !== 'c' || !isOwnKey(e)) return
   const links = [...(box.value?.querySelectorAll<HTMLElement>('a') ?? [])]
   links[(links.indexOf(document.activeElement as HTMLElement) + 1) % Math.max(1, links.length)]?.focus()
 }

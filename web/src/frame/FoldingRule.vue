@@ -35,6 +35,7 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
       :aria-current="placeOf(route) === p.name ? 'page' : undefined"
       >{{ p.says }}</RouterLink
     >
+    <RouterLink v-if="!bottom" to="/settings" class="tool">Settings</RouterLink>
     <template v-if="bottom">
       <button
         type="button"
@@ -54,6 +55,7 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
           >{{ p.says }}</RouterLink
         >
         <RouterLink class="button" to="/jobs">Your jobs</RouterLink>
+        <RouterLink class="button" to="/settings">Settings</RouterLink>
       </div>
     </template>
   </nav>

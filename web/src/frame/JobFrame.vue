@@ -5,6 +5,7 @@ import Dock from '../clocks/Dock.vue'
 import MissedSheet from '../clocks/MissedSheet.vue'
 import { useAlarms } from '../clocks/alarms'
 import { runningClocks } from '../clocks/running'
+import { isOwnKey } from '../keys'
 import { useAwake } from '../clocks/use-awake'
 import { PLACES, SIDE_PLACES } from '../router'
 import { useJob } from '../stores/job'
@@ -41,24 +42,17 @@ const reading = ref(false)
 const media = window.matchMedia('(max-width: 1180px)')
 const size = (): void => void (phone.value = media.matches)
 
-/** Single letters act only while no field has the focus. */
+/** Esc leaves a field; Ctrl+Z takes back; single letters act while no field has the focus. */
 function onKey(e: KeyboardEvent): void {
   const el = e.target as HTMLElement
+  const inField = /INPUT|TEXTAREA/.test(el.tagName)
   if (e.defaultPrevented || document.querySelector('dialog[open]')) return
-  if (e.key === 'Escape' && /INPUT|TEXTAREA|SELECT/.test(el.tagName)) return el.blur()
-  if (
-    e.ctrlKey ||
-    e.metaKey ||
-    e.altKey ||
-    /INPUT|TEXTAREA|SELECT/.test(el.tagName) ||
-    el.isContentEditable
-  ) {
-    if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !/INPUT|TEXTAREA/.test(el.tagName)) {
-      e.preventDefault()
-      void (e.shiftKey ? job.redo() : job.undo())
-    }
-    return
+  if (e.key === 'Escape' && (inField || el.tagName === 'SELECT')) return el.blur()
+  if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !inField) {
+    e.preventDefault()
+    return void (e.shiftKey ? job.redo() : job.undo())
   }
+  if (!isOwnKey(e)) return
   const place = [...PLACES, ...SIDE_PLACES].find((p) => p.key === e.key)
   if (place) return void router.push({ name: place.name, params: { jobId: job.jobId as string } })
   if (e.key === '?') help.value = !help.value

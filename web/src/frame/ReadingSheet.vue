@@ -1,50 +1,42 @@
 <script setup lang="ts">
-import { cToF, fToC } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
 import { useClock } from '../stores/clock'
 import { useJob } from '../stores/job'
 import { useView } from '../view'
+import QuantityField from './QuantityField.vue'
 import Sheet from './Sheet.vue'
 
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const view = useView()
 const clock = useClock()
-const inch = computed(() => job.reader.units === 'inch')
-const show = (c: number | null): string =>
-  c === null ? '' : String(Math.round((inch.value ? cToF(c) : c) * 10) / 10)
 const placeId = ref(view.conditions.placeId)
-const typed = reactive({
-  wall: show(view.conditions.wallC),
-  air: show(view.conditions.airC),
-  humidity: view.conditions.humidityPct === null ? '' : String(view.conditions.humidityPct),
+const given = reactive<{ wall: number | null; air: number | null }>({
+  wall: view.conditions.wallC,
+  air: view.conditions.airC,
 })
-const faults = reactive<Record<string, string>>({})
-const LABELS = { wall: 'Pipe wall', air: 'Air', humidity: 'Humidity' } as const
-
-function read(what: 'wall' | 'air' | 'humidity'): number | null {
-  const text = typed[what].trim().replace(',', '.')
-  delete faults[what]
-  if (!text) return null
-  const n = Number(text)
-  const value = what !== 'humidity' && inch.value ? fToC(n) : n
-  const [low, high] = what === 'humidity' ? [1, 100] : [-40, 60]
-  if (!/^-?\d+(\.\d+)?$/.test(text) || value < low || value > high) {
-    faults[what] =
-      what === 'humidity'
-        ? 'Humidity is a number from 1 to 100.'
-        : 'This is not a temperature a pipe has on site.'
-    return null
-  }
-  return value
-}
+/** What was there when the sheet opened: a figure that looks like the other unit is asked about. */
+const before = { wall: view.conditions.wallC, air: view.conditions.airC }
+const humidity = ref(view.conditions.humidityPct === null ? '' : String(view.conditions.humidityPct))
+const fault = ref('')
+const LABELS = { wall: 'Pipe wall', air: 'Air' } as const
+const tried = ref(false)
+const humidityPct = computed(() => Number(humidity.value.trim().replace(/%$/, '').replace(',', '.')))
+const humidityWrong = computed(
+  () => humidity.value.trim() !== '' && !(humidityPct.value >= 1 && humidityPct.value <= 100),
+)
 async function save(): Promise<void> {
-  const entries = (['wall', 'air', 'humidity'] as const)
-    .map((what) => ({ what, value: read(what) }))
-    .filter((r): r is { what: 'wall' | 'air' | 'humidity'; value: number } => r.value !== null)
-  if (Object.keys(faults).length || !entries.length) return
+  tried.value = true
+  const all = [
+    { what: 'wall', value: given.wall },
+    { what: 'air', value: given.air },
+    { what: 'humidity', value: humidity.value.trim() ? humidityPct.value : null },
+  ]
+  if (humidityWrong.value || all.some((r) => Number.isNaN(r.value))) return
+  const entries = all.filter((r): r is { what: string; value: number } => r.value !== null)
+  if (!entries.length) return void (fault.value = 'Nothing is typed in yet.')
   await job.write(
     entries.map((r) => ({
       kind: 'reading',
@@ -67,13 +59,24 @@ async function save(): Promise<void> {
     <p class="why">
       {{ job.state.places.get(placeId) ?? 'No place is set up yet.' }}. Clocks and cure times go by these.
     </p>
-    <div v-for="what in ['wall', 'air', 'humidity'] as const" :key="what" class="field">
-      <label :for="`read-${what}`">{{ LABELS[what] }}</label>
-      <ElInput :id="`read-${what}`" v-model="typed[what]" size="large" inputmode="decimal">
-        <template #suffix>{{ what === 'humidity' ? '%' : inch ? '°F' : '°C' }}</template>
+    <QuantityField
+      v-for="what in ['wall', 'air'] as const"
+      :key="what"
+      v-model="given[what]"
+      :label="LABELS[what]"
+      as="temperature"
+      :least="-40"
+      :most="60"
+      :near="before[what] ?? before.air ?? 15"
+    />
+    <div class="field">
+      <label for="read-humidity">Humidity</label>
+      <ElInput id="read-humidity" v-model="humidity" size="large" inputmode="decimal">
+        <template #suffix>%</template>
       </ElInput>
-      <p v-if="faults[what]" class="refusal" role="alert">{{ faults[what] }}</p>
+      <p v-if="tried && humidityWrong" class="refusal" role="alert">Humidity is a number from 1 to 100.</p>
     </div>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <div class="buttons">
       <button class="button main" type="button" @click="save">Keep the reading</button>
       <RouterLink class="button" :to="{ name: 'site', params: { jobId: job.jobId } }" @click="emit('close')"

@@ -35,10 +35,7 @@ const sentence = computed(() => {
   const wall = c.wallC ?? c.airC
   if (wall === null) return 'No reading yet. Type in air, wall and humidity.'
   const name = c.wallC === null ? 'Air' : 'Wall'
-  const above =
-    c.dewC === null
-      ? ''
-      : `, ${fmt.number(wall - c.dewC, 1)} ${job.reader.units === 'inch' ? 'K ' : ''}above dew`
+  const above = c.dewC === null ? '' : `, ${fmt.warmer(wall - c.dewC, job.reader)} above dew`
   const age = view.nowS - c.lastAtS
   const old = age > 7200 ? ` Last reading ${fmt.duration(age)} ago.` : ''
   return `${name} ${fmt.temperature(wall, job.reader)}${above}${narrow.value ? '' : '.'}${old}`
@@ -74,6 +71,15 @@ const damp = computed(() => {
         >Sign in again</RouterLink
       ></span
     >
+    <button
+      v-if="!prefs.prefs.sound"
+      class="theme"
+      type="button"
+      aria-label="Sound is off: turn it on"
+      @click="prefs.prefs.sound = true"
+    >
+      no sound
+    </button>
     <button
       class="theme"
       type="button"

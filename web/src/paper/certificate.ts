@@ -2,10 +2,13 @@ import {
   type Certificate,
   type JointLook,
   type Laid,
+  type Reader,
   fmt,
+  unitOf,
   openStages,
   greatest,
   smallest,
+  named,
 } from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book } from './sheet'
 
@@ -15,6 +18,7 @@ export interface CertificateWords {
   when(s: number): string
   clock(s: number): string
   rule: string
+  reader: Reader
   /** The lines of the section, laid out, with the look of each joint. */
   lines: { tag: string; laid: Laid }[]
   looks: ReadonlyMap<string, JointLook>
@@ -78,25 +82,23 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
     p.text(text, MARGIN_MM, y, 3.4, { bold: true })
     y += 6
   }
-  const fine = (bar: number | null): string => (bar === null ? 'not known' : fmt.pressureFine(bar))
+  const fine = (bar: number | null): string => (bar === null ? 'not known' : fmt.pressureFine(bar, w.reader))
+  const figure = (mm: number | null): string => (mm === null ? '?' : fmt.figureOf(mm, 'thickness', w.reader))
   const { test, judgement: j } = c
   const ended = test.ended
   say(`Pressure test of ${c.section}`, 5, { bold: true })
   say(c.job, 3)
   y += 2
-  const verdict = ended?.verdict ?? 'not ended'
-  say(
-    verdict === 'held'
-      ? `Held. Lost ${fine(ended?.dropBar ?? null)} of ${fine(test.allowedDropBar)} allowed.`
-      : verdict === 'lost'
-        ? `Lost ${fine(ended?.dropBar ?? null)}: more than ${fine(test.allowedDropBar)} allowed.`
-        : verdict === 'inconclusive'
-          ? 'Inconclusive.'
-          : 'Not ended.',
-    4.2,
-    { bold: true },
-  )
-  if (ended?.note) say(ended.note)
+  const verdict = ended ? j.verdict : 'not ended'
+  say(w.say(c.heading), 4.2, { bold: true })
+  // What a person wrote down stands beside what the readings come to, where the two differ.
+  if (ended && ended.verdict !== j.verdict)
+    say(
+      `Recorded as ${ended.verdict} by ${w.name(ended.by)}, ${w.when(ended.atS)}: ${ended.note || 'no reason given'}`,
+      2.8,
+      { bold: true },
+    )
+  for (const r of j.reasons) say(w.say({ code: `reading-${r.code}`, params: { count: r.count } }), 2.5)
   for (const f of c.flags) say(`FLAG: ${w.say(f)}`, 2.8, { bold: true })
   head('Test')
   row('Rule', w.rule)
@@ -127,7 +129,7 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   }
   for (const s of openStages(test)) row('Not signed', `${s.name} at ${fine(s.bar)}`)
   for (const s of test.setAside)
-    row('Set aside', `${w.say({ code: s.code, params: {} })} Reason: ${s.reason}`)
+    row('Set aside', `${w.say({ code: `aside-${s.code}`, params: {} })} Reason: ${s.reason}`)
   for (const l of test.leaks) row('Leak seen', `${l.where}, ${w.when(l.atS)}, ${w.name(l.by)}`)
   head('Judgement')
   // What was seen for less than the hold is reckoned up to it, and says so.
@@ -140,12 +142,12 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   )
   row('Doubt', `± ${fine(ended?.uncertaintyBar ?? j.uncertaintyBar)} (95 %)`)
   const rate = ended?.leakRateLPerH ?? null
-  if (rate !== null && verdict === 'lost') row('Leak rate', `about ${fmt.number(rate, 2)} litres an hour`)
+  if (rate !== null && verdict === 'lost') row('Leak rate', `about ${fmt.print(rate, 'leak', w.reader)}`)
   const physics = test.physics
   if (physics)
     row(
       'Reckoned with',
-      `${physics.pipeMaterial}, ${physics.odMm ?? '?'} x ${physics.wallMm ?? '?'} mm, ${physics.axial ?? 'not said whether held along'}, air ${physics.airPct === null ? 'not known' : `${physics.airPct} %`}, temperatures of the ${test.temperatureOf}`,
+      `${named(physics.pipeMaterial)}, ${figure(physics.odMm)} x ${figure(physics.wallMm)}${physics.odMm === null && physics.wallMm === null ? '' : ` ${unitOf('thickness', w.reader)}`}, ${physics.axial ?? 'not said whether held along'}, air ${physics.airPct === null ? 'not known' : `${physics.airPct} %`}, temperatures of the ${test.temperatureOf}`,
     )
   if (test.readings.length > 1) {
     room(74)
@@ -241,11 +243,17 @@ function chart(p: Paper, c: Certificate, top: number, w: CertificateWords): void
   for (const s of [holdS, holdS + c.test.holdS]) p.line(X(s), top, X(s), top + CHART.high, 0.3)
   for (const k of [0, 0.5, 1]) {
     const v = sp.low + k * (sp.high - sp.low)
-    p.text(fmt.number(v, 2), CHART.left - 1, Y(v, sp) + 1, 2, { end: true })
-    if (st) p.text(fmt.number(st.low + k * (st.high - st.low), 1), right + 1, Y(v, sp) + 1, 2)
+    p.text(fmt.figureOf(v, 'fine', w.reader), CHART.left - 1, Y(v, sp) + 1, 2, { end: true })
+    if (st)
+      p.text(
+        fmt.figureOf(st.low + k * (st.high - st.low), 'temperature', w.reader),
+        right + 1,
+        Y(v, sp) + 1,
+        2,
+      )
   }
-  p.text('bar', CHART.left - 1, top - 1.5, 2, { end: true })
-  if (st) p.text('°C', right + 1, top - 1.5, 2)
+  p.text(unitOf('fine', w.reader), CHART.left - 1, top - 1.5, 2, { end: true })
+  if (st) p.text(unitOf('temperature', w.reader), right + 1, top - 1.5, 2)
   p.text(w.clock(first.atS), CHART.left, top + CHART.high + 3.5, 2)
   p.text(
     `hold ${w.clock(holdS)} to ${w.clock(holdS + c.test.holdS)}`,

@@ -1,16 +1,17 @@
-import { type PieceCut, type Reader, fmt } from '@jugalis/core'
-import { A4, MARGIN_MM, type Paper, book } from './sheet'
+import { type PieceCut, type Reader, fmt, unitOf, named } from '@jugalis/core'
+import { A4, MARGIN_MM, type Paper, book, shortened } from './sheet'
 
 const ROW_MM = 7
-const COLUMNS = [
-  ['Piece', 0],
-  ['Pipe', 28],
-  ['Measured', 82],
-  ['Cut', 106],
-  ['Marks: first end', 112],
-  ['second end', 146],
-  ['Cut by', 176],
-] as const
+/** Where each column begins (or ends, for figures), and how wide it may be, mm. */
+const COLUMNS = {
+  piece: { name: 'Piece', x: 0, wide: 26 },
+  pipe: { name: 'Pipe', x: 28, wide: 36 },
+  measured: { name: 'Measured', x: 88, wide: 22 },
+  cut: { name: 'Cut', x: 110, wide: 20 },
+  first: { name: 'Marks: first end', x: 113, wide: 32 },
+  second: { name: 'second end', x: 147, wide: 26 },
+  by: { name: 'Cut by', x: 175, wide: 15 },
+} as const
 
 /** A piece's row in words, as it stands on paper, in CSV and in a workbook. */
 export interface CutRow {
@@ -24,7 +25,7 @@ export interface CutRow {
   depthBMm: number | null
   checkBMm: number | null
   /** Where each bend begins on the straight tube, and its turn. */
-  bends: string
+  bends: readonly { atMm: number; turnDeg: number }[]
   state: 'cut' | 'to cut' | 'not yet known'
 }
 export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
@@ -32,7 +33,7 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
     const [a, b] = p.ends
     return {
       piece: p.item.tag,
-      pipe: `${p.line.material} ${p.item.size}`,
+      pipe: `${named(p.line.material)} ${p.item.size}`,
       between: `${a.fitting?.fitting ?? 'free end'} and ${b.fitting?.fitting ?? 'free end'}`,
       measuredMm: p.item.measuredMm,
       cutMm: p.cutMm.value,
@@ -40,10 +41,14 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
       checkAMm: a.checkMarkMm?.value ?? null,
       depthBMm: b.depthMm?.value ?? null,
       checkBMm: b.checkMarkMm?.value ?? null,
-      bends: p.bends.map((x) => `${Math.round(x.atMm * 10) / 10}: ${x.turnDeg} deg`).join('; '),
+      bends: p.bends.map((x) => ({ atMm: x.atMm, turnDeg: x.turnDeg })),
       state: p.item.cut ? 'cut' : p.cutMm.value === null ? 'not yet known' : 'to cut',
     }
   })
+
+/** Where the bends of a piece begin, as read: `120: 90°; 400: -45°`. */
+export const bendsText = (r: CutRow, reader: Reader): string =>
+  r.bends.map((x) => `${fmt.lengthFigure(x.atMm, reader)}: ${x.turnDeg}°`).join('; ')
 
 /** The cut list, A4 standing: what to measure off and where to mark, with a place to sign each cut. */
 export async function cutList(job: string, rows: readonly CutRow[], reader: Reader): Promise<Uint8Array> {
@@ -56,33 +61,37 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
   for (const r of rows) {
     if (!p || y + ROW_MM > A4.long - MARGIN_MM) {
       p = b.page()
-      p.text(
-        `${job}: cut list, ${reader.units === 'inch' ? 'inches' : 'mm'}; marks: depth / check`,
-        MARGIN_MM,
-        16,
-        4,
-        {
-          bold: true,
-        },
-      )
-      for (const [name, x] of COLUMNS) {
-        const end = name === 'Measured' || name === 'Cut'
-        p.text(name, MARGIN_MM + x, 24, 2.6, { end })
-      }
+      p.text(shortened(p, `${job}: cut list`, 4, A4.short - 2 * MARGIN_MM, true), MARGIN_MM, 14, 4, {
+        bold: true,
+      })
+      p.text(`In ${unitOf('length', reader)}. Marks: depth / check.`, MARGIN_MM, 19, 2.6)
+      for (const [key, { name, x }] of Object.entries(COLUMNS))
+        p.text(name, MARGIN_MM + x, 24, 2.6, { end: key === 'measured' || key === 'cut' })
       p.line(MARGIN_MM, 26, A4.short - MARGIN_MM, 26, 0.5)
       y = 26
     }
     const at = y + 5
-    p.text(r.piece, MARGIN_MM, at, 3, { bold: true })
-    p.text(r.pipe, MARGIN_MM + 28, at, 3)
-    p.text(figure(r.measuredMm), MARGIN_MM + 82, at, 3, { end: true })
-    p.text(r.cutMm === null ? '?' : figure(r.cutMm), MARGIN_MM + 106, at, 3.4, { end: true, bold: true })
-    p.text(marks(r.depthAMm, r.checkAMm), MARGIN_MM + 112, at, 3)
-    p.text(marks(r.depthBMm, r.checkBMm), MARGIN_MM + 146, at, 3)
-    if (r.state === 'cut') p.text('is cut', MARGIN_MM + 176, at, 3)
-    if (r.bends) {
+    const paper = p
+    const put = (key: keyof typeof COLUMNS, text: string, heightMm = 3, bold = false): void => {
+      const { x, wide } = COLUMNS[key]
+      const end = key === 'measured' || key === 'cut'
+      paper.text(shortened(paper, text, heightMm, wide, bold), MARGIN_MM + x, at, heightMm, { end, bold })
+    }
+    put('piece', r.piece, 3, true)
+    put('pipe', r.pipe)
+    put('measured', figure(r.measuredMm))
+    put('cut', r.cutMm === null ? '?' : figure(r.cutMm), 3.4, true)
+    put('first', marks(r.depthAMm, r.checkAMm))
+    put('second', marks(r.depthBMm, r.checkBMm))
+    if (r.state === 'cut') put('by', 'is cut')
+    if (r.bends.length) {
       y += ROW_MM - 1
-      p.text(`bends from, mm: ${r.bends}`, MARGIN_MM + 28, y + 4.5, 2.8)
+      p.text(
+        shortened(p, `bends from: ${bendsText(r, reader)}`, 2.8, A4.short - 2 * MARGIN_MM - 28),
+        MARGIN_MM + 28,
+        y + 4.5,
+        2.8,
+      )
     }
     y += ROW_MM
     p.line(MARGIN_MM, y, A4.short - MARGIN_MM, y, 0.15)

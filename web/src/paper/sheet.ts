@@ -10,7 +10,7 @@ const INK = rgb(0.106, 0.125, 0.141)
 const printable = (text: string): string =>
   text
     .replace(/[\u202f\u00a0\u2009]/g, ' ')
-    .replace(/[^\u0020-\u007e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d]/g, '\u00a4')
+    .replace(/[^\u0020-\u007e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2026]/g, '\u00a4')
 
 /** A page drawn in millimetres from its top left corner. */
 export interface Paper {
@@ -62,6 +62,13 @@ class PdfPaper implements Paper {
       PT_PER_MM
     )
   }
+}
+/** A text that stays within a width: shortened, with dots, where it is longer. */
+export function shortened(p: Paper, text: string, heightMm: number, wideMm: number, bold = false): string {
+  if (p.widthOf(text, heightMm, bold) <= wideMm) return text
+  let kept = text
+  while (kept && p.widthOf(`${kept}\u2026`, heightMm, bold) > wideMm) kept = kept.slice(0, -1)
+  return `${kept.trimEnd()}\u2026`
 }
 
 export interface Book {

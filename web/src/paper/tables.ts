@@ -1,41 +1,66 @@
+import { type Reader, cutTo, systemOf } from '@jugalis/core'
 import Papa from 'papaparse'
-import type { CutRow } from './cut-list'
+import { type CutRow, bendsText } from './cut-list'
 
-const COLUMNS: readonly (readonly [string, keyof CutRow])[] = [
-  ['piece', 'piece'],
-  ['pipe', 'pipe'],
-  ['between', 'between'],
-  ['measured_mm', 'measuredMm'],
-  ['cut_mm', 'cutMm'],
-  ['depth_a_mm', 'depthAMm'],
-  ['check_a_mm', 'checkAMm'],
-  ['depth_b_mm', 'depthBMm'],
-  ['check_b_mm', 'checkBMm'],
-  ['bends', 'bends'],
-  ['state', 'state'],
-]
-const NAMES = COLUMNS.map(([name]) => name)
+const LENGTHS = [
+  ['measured', 'measuredMm'],
+  ['cut', 'cutMm'],
+  ['depth_a', 'depthAMm'],
+  ['check_a', 'checkAMm'],
+  ['depth_b', 'depthBMm'],
+  ['check_b', 'checkBMm'],
+] as const satisfies readonly (readonly [string, keyof CutRow])[]
 
-/** The cut list as CSV. What begins like a formula is marked as text, since a spreadsheet would run it. */
-export const cutCsv = (rows: readonly CutRow[]): string =>
-  Papa.unparse(
-    { fields: NAMES, data: rows.map((r) => COLUMNS.map(([, key]) => r[key])) },
-    { escapeFormulae: true },
-  )
+/** Headings with the unit in them, and rows of figures and texts. */
+function tableOf(
+  rows: readonly CutRow[],
+  reader: Reader,
+): { head: string[]; body: (string | number | null)[][] } {
+  const unit = systemOf(reader, 'length') === 'inch' ? 'in' : 'mm'
+  return {
+    head: [
+      'piece',
+      'pipe',
+      'between',
+      ...LENGTHS.map(([name]) => `${name}_${unit}`),
+      `bends_${unit}_deg`,
+      'state',
+    ],
+    body: rows.map((r) => [
+      r.piece,
+      r.pipe,
+      r.between,
+      ...LENGTHS.map(([, key]) => (r[key] === null ? null : cutTo(r[key], reader))),
+      bendsText(r, reader),
+      r.state,
+    ]),
+  }
+}
+/** What a spreadsheet would run as a formula, a line feed before it or not, is marked as text. */
+const plainText = (v: string | number | null): string | number | null =>
+  typeof v === 'string' && /^[\s\u00a0]*[=+@-]/.test(v) && !/^-?\d/.test(v) ? `'${v}` : v
 
-/** The cut list as a workbook: figures as figures, text as text. */
-export async function cutWorkbook(rows: readonly CutRow[]): Promise<Blob> {
+/** The cut list as CSV. */
+export function cutCsv(rows: readonly CutRow[], reader: Reader): string {
+  const { head, body } = tableOf(rows, reader)
+  return Papa.unparse({ fields: head, data: body.map((r) => r.map(plainText)) })
+}
+
+const WIDE: readonly number[] = [14, 18, 30, 12, 12, 12, 12, 12, 12, 26, 14]
+/** The cut list as a workbook: figures as figures, text as text; its headings stay, and it prints lying. */
+export async function cutWorkbook(rows: readonly CutRow[], reader: Reader): Promise<Blob> {
   const { default: write } = await import('write-excel-file/universal')
-  const head = NAMES.map((value) => ({ value, fontWeight: 'bold' as const }))
-  const body = rows.map((r) =>
-    COLUMNS.map(([, key]) => {
-      const v = r[key]
-      return v === null
-        ? null
-        : typeof v === 'number'
-          ? { type: Number, value: v }
-          : { type: String, value: v }
-    }),
+  const { head, body } = tableOf(rows, reader)
+  const top = head.map((value) => ({ value, fontWeight: 'bold' as const }))
+  const cells = body.map((r) =>
+    r.map((v) =>
+      v === null ? null : typeof v === 'number' ? { type: Number, value: v } : { type: String, value: v },
+    ),
   )
-  return write([head, ...body], { sheet: 'Cut list', stickyRowsCount: 1 }).toBlob()
+  return write([top, ...cells], {
+    sheet: 'Cut list',
+    stickyRowsCount: 1,
+    orientation: 'landscape',
+    columns: WIDE.map((width) => ({ width })),
+  }).toBlob()
 }

@@ -22,6 +22,8 @@ export interface NewEntry {
 }
 /** How often the log is asked for: while a stream tells of every growth, and while none does. */
 const ASK_MS = { followed: 30_000, alone: 3000 }
+/** A doubt about times that is worth showing before the server has it, s. */
+const DOUBT_S = 2
 /** Answers that say: not your job, or none at all. */
 const NOT_MINE: ReadonlySet<number> = new Set([403, 404])
 
@@ -51,7 +53,7 @@ export const useJob = defineStore('job', () => {
 
   const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs((entries) => keep(entries))
 
-  const { returned, flush, writeNow, dropReturned } = useSending({
+  const { returned, flush, writeNow, dropReturned, placeOf } = useSending({
     where: () => (jobId.value ? { jobId: jobId.value, deviceId: device, personId: me() } : null),
     read: () => read(),
     reload: () => reload(),
@@ -66,14 +68,19 @@ export const useJob = defineStore('job', () => {
   const t = (m: Msg): string => say(m, reader.value)
   const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
 
-  const asEvent = (d: Draft): JobEvent => ({
-    ...d,
-    jobId: jobId.value as string,
-    deviceId: device,
-    actorId: me(),
-    occurredAtS: d.atDeviceS + clock.offsetS,
-    clockErrorS: 0,
-  })
+  /** An entry as the server will keep it, by all that is known of its time now. */
+  const asEvent = (w: outbox.Waits): JobEvent => {
+    const { atS, errorS } = placeOf(w)
+    return {
+      ...w.draft,
+      jobId: jobId.value as string,
+      deviceId: device,
+      actorId: me(),
+      // What was said to have been earlier was so much earlier than it was written.
+      occurredAtS: atS + (w.made ? w.draft.atDeviceS - w.made.at.wallS : 0),
+      clockErrorS: errorS > DOUBT_S ? errorS : 0,
+    }
+  }
 
   async function open(id: string): Promise<void> {
     if (jobId.value === id && status.value === 'open' && openedAs === me()) return
@@ -222,7 +229,8 @@ export const useJob = defineStore('job', () => {
   async function keep(entries: NewEntry[]): Promise<string[]> {
     const id = jobId.value
     if (!id || !entries.length) return []
-    const nowS = Date.now() / 1000
+    const now = clock.moment()
+    const nowS = now.wallS
     const seen = [...known.value, ...pending.value]
     const last = seen.at(-1)?.id
     const drafts = entries.map((e): Omit<Draft, 'deviceSeq'> => {
@@ -239,14 +247,18 @@ export const useJob = defineStore('job', () => {
         data: JSON.parse(JSON.stringify(e.data)) as Record<string, unknown>,
       }
     })
-    const numbered = await outbox.keep(id, me(), drafts)
+    const numbered = await outbox.keep(id, me(), drafts, { at: now, before: clock.lastHeard() })
     set({ pending: [...pending.value, ...numbered.map(asEvent)] })
     void flush()
-    return numbered.map((d) => d.id)
+    return numbered.map((w) => w.draft.id)
   }
 
   /** The line at the head of the log, as far as it is known here. */
   const logHead = (): { seq: number; hash: string } => ({ seq: head, hash: hash ?? '' })
+  // The clock was set, or the device slept: the server is asked for the time at once.
+  clock.whenParted(() => {
+    if (jobId.value) void ask()
+  })
   // Signed in again: what waited goes out at once.
   watch(
     () => session.lapsed,

@@ -1,5 +1,6 @@
 import type { Draft } from '@jugalis/core'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import type { Heard, Moment } from '../clocks/placing'
 
 export interface Waiting {
   id: string
@@ -7,6 +8,12 @@ export interface Waiting {
   /** Who wrote it: on a shared device nobody sends what another wrote. Entries kept before this was known have none. */
   personId?: string
   draft: Draft
+  /** When it was made by this device's two clocks, and when the server was last heard before that. */
+  made?: Made
+}
+export interface Made {
+  at: Moment
+  before: Heard | null
 }
 export interface Returned extends Waiting {
   why: string
@@ -35,6 +42,9 @@ export async function deviceId(): Promise<string> {
   return id
 }
 
+/** An entry that waits, as it goes out. */
+export type Waits = Pick<Waiting, 'draft' | 'made'>
+
 const by =
   (personId: string) =>
   (w: Waiting): boolean =>
@@ -45,22 +55,24 @@ export async function keep(
   jobId: string,
   personId: string,
   drafts: Omit<Draft, 'deviceSeq'>[],
-): Promise<Draft[]> {
+  made: Made,
+): Promise<Waits[]> {
   const tx = (await shelf()).transaction(['meta', 'outbox'], 'readwrite')
   let seq = ((await tx.objectStore('meta').get('deviceSeq')) as number | undefined) ?? 0
   const numbered = drafts.map((d) => ({ ...d, deviceSeq: ++seq }))
-  for (const draft of numbered) await tx.objectStore('outbox').put({ id: draft.id, jobId, personId, draft })
+  for (const draft of numbered)
+    await tx.objectStore('outbox').put({ id: draft.id, jobId, personId, draft, made })
   await tx.objectStore('meta').put(seq, 'deviceSeq')
   await tx.done
-  return numbered
+  return numbered.map((draft) => ({ draft, made }))
 }
 /** What a person wrote on a job here and the server has not got. */
-export async function waiting(jobId: string, personId: string): Promise<Draft[]> {
+export async function waiting(jobId: string, personId: string): Promise<Waits[]> {
   const all = await (await shelf()).getAllFromIndex('outbox', 'job', jobId)
   return all
     .filter(by(personId))
-    .map((w) => w.draft)
-    .sort((a, b) => a.deviceSeq - b.deviceSeq)
+    .map(({ draft, made }) => ({ draft, made }))
+    .sort((a, b) => a.draft.deviceSeq - b.draft.deviceSeq)
 }
 /** How many entries wait here on all jobs: of this person, and of others who used this device. */
 export async function waitingHere(personId: string): Promise<{ mine: number; others: number }> {
@@ -95,13 +107,13 @@ export const clearTray = async (id: string): Promise<void> => (await shelf()).de
 const SEND = { entries: 500, bytes: 700_000 }
 
 /** The first of what waits that goes into one request. */
-export function oneSending(waiting: readonly Draft[]): Draft[] {
+export function oneSending<T extends { draft: Draft }>(waiting: readonly T[]): T[] {
   let bytes = 0
-  const out: Draft[] = []
-  for (const draft of waiting.slice(0, SEND.entries)) {
-    bytes += JSON.stringify(draft).length
+  const out: T[] = []
+  for (const w of waiting.slice(0, SEND.entries)) {
+    bytes += JSON.stringify(w.draft).length
     if (out.length && bytes > SEND.bytes) break
-    out.push(draft)
+    out.push(w)
   }
   return out
 }

@@ -1,17 +1,35 @@
-import type { Reader } from '@jugalis/core'
+import type { QuantityKind, Reader, System } from '@jugalis/core'
 import { defineStore } from 'pinia'
 import { computed, reactive, watch } from 'vue'
+import { hours } from '../when'
 
 interface Prefs {
   theme: 'device' | 'day' | 'night'
-  units: 'job' | 'metric' | 'inch'
+  /** Units this person has chosen for some kinds of quantity; the school's for the rest. */
+  own: Partial<Record<QuantityKind, System>>
+  decimal: 'device' | '.' | ','
+  hours: 24 | 12
   wet: boolean
   sound: boolean
+  /** Single letters and figures as keys: off for those who speak to their device. */
+  keys: boolean
   /** The dock shows the clocks of joints that this person had a hand in. */
   mine: boolean
 }
 const KEY = 'jugalis-prefs'
-const first: Prefs = { theme: 'device', units: 'job', wet: false, sound: true, mine: false }
+const first: Prefs = {
+  theme: 'device',
+  own: {},
+  decimal: 'device',
+  hours: 24,
+  wet: false,
+  sound: true,
+  keys: true,
+  mine: false,
+}
+/** What is kept with the person, wherever they sign in; the rest belongs to the device in their hand. */
+const PERSONAL = ['own', 'decimal', 'hours', 'keys'] as const
+export type Personal = Pick<Prefs, (typeof PERSONAL)[number]>
 
 function remembered(): Partial<Prefs> {
   try {
@@ -28,20 +46,39 @@ export const usePrefs = defineStore('prefs', () => {
   const night = computed(() => prefs.theme === 'night' || (prefs.theme === 'device' && dark.matches))
   const apply = (): void => {
     document.documentElement.dataset.theme = night.value ? 'night' : 'day'
+    hours.value = prefs.hours
   }
   dark.addEventListener('change', apply)
   watch(
     prefs,
     () => {
-      localStorage.setItem(KEY, JSON.stringify(prefs))
+      // A full or closed store costs the memory of a choice, not the choice.
+      try {
+        localStorage.setItem(KEY, JSON.stringify(prefs))
+      } catch {
+        /* kept for this visit */
+      }
       apply()
     },
     { immediate: true },
   )
-  const readerFor = (school: 'inch' | 'metric'): Reader => ({
-    units: prefs.units === 'job' ? school : prefs.units,
-    decimal: (1.1).toLocaleString().includes(',') ? ',' : '.',
+  const device = (1.1).toLocaleString().includes(',') ? ',' : '.'
+  const readerFor = (school: System): Reader => ({
+    units: school,
+    own: prefs.own,
+    decimal: prefs.decimal === 'device' ? device : prefs.decimal,
+  })
+  /** Takes what the server keeps for the person who signed in; what it has not, stays as it is here. */
+  function take(personal: Partial<Personal> | null | undefined): void {
+    for (const key of PERSONAL)
+      if (personal?.[key] !== undefined) Object.assign(prefs, { [key]: personal[key] })
+  }
+  const personal = (): Personal => ({
+    own: { ...prefs.own },
+    decimal: prefs.decimal,
+    hours: prefs.hours,
+    keys: prefs.keys,
   })
   const flipTheme = (): void => void (prefs.theme = night.value ? 'day' : 'night')
-  return { prefs, night, readerFor, flipTheme }
+  return { prefs, night, readerFor, flipTheme, take, personal }
 })

@@ -1,6 +1,7 @@
-import { type Draft, KINDS } from '@jugalis/core'
+import { type Draft, KINDS, greatest } from '@jugalis/core'
 import { shallowRef } from 'vue'
 import { Refused, api } from '../api'
+import { type Heard, type Moment, type Placed, apartS, placed } from '../clocks/placing'
 import { useClock } from './clock'
 import type { NewEntry } from './job'
 import * as outbox from './outbox'
@@ -14,6 +15,19 @@ export function refusedOf(field: string | null, drafts: readonly Draft[]): reado
   const one = at === undefined ? undefined : drafts[Number(at)]
   return one ? [one] : drafts
 }
+
+/** Entries whose times are off by no more than this apart go out together. */
+const SAME_S = 1
+/** What the server takes as a doubt about times. */
+const MOST_ERROR_S = 1e6
+const isLater = (a: Moment, b: Moment): boolean =>
+  a.life === b.life ? a.steadyS > b.steadyS : a.wallS > b.wallS
+/** Its clocks have parted since the server was last heard before it, and it was not heard since. */
+const needsHearing = (made: outbox.Made, heard: Heard | null): boolean => {
+  const apart = made.before && apartS(made.before, made.at)
+  return (apart === null || Math.abs(apart) > PARTED_S) && !(heard && isLater(heard, made.at))
+}
+const PARTED_S = 2
 
 interface Where {
   jobId: string
@@ -33,25 +47,57 @@ export function useSending(o: {
   const returned = shallowRef<outbox.Returned[]>([])
   let sending: Promise<void> | null = null
 
-  async function post({ jobId, ...from }: Where, events: readonly Draft[]): Promise<void> {
+  /** When an entry was made, by all that is known now. Entries kept before times were stamped go by the wall clock. */
+  const placeOf = ({ draft, made }: outbox.Waits): Placed => {
+    const after = clock.lastHeard()
+    if (!made) return { atS: draft.atDeviceS + clock.offsetS, errorS: clock.roundTripS }
+    const since = after && isLater(after, made.at) ? after : null
+    return placed(made.at, made.before, since)
+  }
+  /** Shift of a request's own time, so that the server puts these entries where they were made. */
+  const shiftOf = (w: outbox.Waits): number => (w.made ? placeOf(w).atS - w.made.at.wallS - clock.offsetS : 0)
+
+  async function post({ jobId, ...from }: Where, waits: readonly outbox.Waits[]): Promise<void> {
     const sentAt = Date.now()
     const r = await api<{ serverNowS: number }>('POST', `/jobs/${jobId}/events`, {
       ...from,
-      sentAtDeviceS: sentAt / 1000,
-      clockErrorS: clock.roundTripS + clock.jumpS,
-      events,
+      sentAtDeviceS: sentAt / 1000 - (waits[0] ? shiftOf(waits[0]) : 0),
+      clockErrorS: Math.min(
+        MOST_ERROR_S,
+        greatest([clock.roundTripS, ...waits.map((w) => placeOf(w).errorS)]),
+      ),
+      events: waits.map((w) => w.draft),
     })
     clock.heard(r.serverNowS, sentAt, Date.now())
+  }
+  /** Of what goes into one request, the first that were made under one setting of the clock and are as sure. */
+  function alike(waits: readonly outbox.Waits[]): outbox.Waits[] {
+    const first = waits[0]
+    if (!first) return []
+    const [shift, error] = [shiftOf(first), placeOf(first).errorS]
+    const differs = waits.findIndex(
+      (w) => Math.abs(shiftOf(w) - shift) > SAME_S || Math.abs(placeOf(w).errorS - error) > SAME_S,
+    )
+    return waits.slice(0, differs < 0 ? undefined : differs)
   }
   /** Sends what waits. One at a time; what is refused moves to the tray, and the rest goes on. */
   const flush = (): Promise<void> => (sending ??= sendAll().finally(() => (sending = null)))
   async function sendAll(): Promise<void> {
     for (;;) {
       const at = o.where()
-      const drafts = at ? outbox.oneSending(await outbox.waiting(at.jobId, at.personId)) : []
-      if (!at || !drafts.length) return
+      const all = at ? outbox.oneSending(await outbox.waiting(at.jobId, at.personId)) : []
+      if (!at || !all.length) return
+      // What can't be placed by what was known when it was made is placed by hearing the server first.
+      if (all.some((w) => w.made && needsHearing(w.made, clock.lastHeard())))
+        try {
+          await o.read()
+        } catch {
+          return
+        }
+      const waits = alike(all)
+      const drafts = waits.map((w) => w.draft)
       try {
-        await post(at, drafts)
+        await post(at, waits)
       } catch (e) {
         o.failed(e)
         if (!(e instanceof Refused) || e.status >= 500 || LATER.has(e.status)) return
@@ -75,22 +121,28 @@ export function useSending(o: {
     const at = o.where()
     if (!at) return
     await flush()
-    const [draft] = await outbox.keep(at.jobId, at.personId, [
-      {
-        id: crypto.randomUUID(),
-        kind: entry.kind,
-        v: KINDS[entry.kind]?.v ?? 1,
-        jointId: null,
-        atDeviceS: Date.now() / 1000,
-        after: [],
-        data: entry.data,
-      },
-    ])
-    if (!draft) return
+    const now = clock.moment()
+    const [waits] = await outbox.keep(
+      at.jobId,
+      at.personId,
+      [
+        {
+          id: crypto.randomUUID(),
+          kind: entry.kind,
+          v: KINDS[entry.kind]?.v ?? 1,
+          jointId: null,
+          atDeviceS: now.wallS,
+          after: [],
+          data: entry.data,
+        },
+      ],
+      { at: now, before: clock.lastHeard() },
+    )
+    if (!waits) return
     try {
-      await post(at, [draft])
+      await post(at, [waits])
     } finally {
-      await outbox.sent([draft.id])
+      await outbox.sent([waits.draft.id])
     }
     await o.read()
   }
@@ -98,5 +150,5 @@ export function useSending(o: {
     await outbox.clearTray(id)
     await o.reload()
   }
-  return { returned, flush, writeNow, dropReturned }
+  return { returned, flush, writeNow, dropReturned, placeOf }
 }

@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { NoSignal, Refused, api } from '../api'
 import { dropAll } from './kept-log'
+import { type Personal, usePrefs } from './prefs'
 
 export interface Person {
   personId: string
@@ -10,25 +11,90 @@ export interface Person {
 }
 /** Who signed in last on this device; taken away by signing out. */
 const KEY = 'jugalis-person'
-const remembered = (): Person | null => JSON.parse(localStorage.getItem(KEY) ?? 'null') as Person | null
+function remembered(): Person | null {
+  try {
+    const p = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Partial<Person> | null
+    return typeof p?.personId === 'string' && typeof p.name === 'string' ? (p as Person) : null
+  } catch {
+    // A closed or broken store: the server is asked instead.
+    return null
+  }
+}
+function remember(p: Person | null): void {
+  try {
+    if (p) localStorage.setItem(KEY, JSON.stringify(p))
+    else localStorage.removeItem(KEY)
+  } catch {
+    /* asked again at the next visit */
+  }
+}
+
+/** Signed out on this device and the server has not heard of it yet. */
+const OUT = 'jugalis-signed-out'
+function markSignedOut(on: boolean): void {
+  try {
+    if (on) localStorage.setItem(OUT, '1')
+    else localStorage.removeItem(OUT)
+  } catch {
+    /* the session ends on the server by its age */
+  }
+}
+function isSignedOut(): boolean {
+  try {
+    return localStorage.getItem(OUT) === '1'
+  } catch {
+    return false
+  }
+}
 
 export const useSession = defineStore('session', () => {
+  const prefs = usePrefs()
   const person = ref<Person | null>(null)
   /** The server does not know this person any more: work goes on here, and waits until they sign in again. */
   const lapsed = ref(false)
   let asked: Promise<void> | null = null
 
   function isNow(p: Person): void {
+    const other = person.value?.personId !== p.personId
     person.value = p
     lapsed.value = false
-    localStorage.setItem(KEY, JSON.stringify(p))
+    remember(p)
+    if (other || !settled) void readSettings()
   }
+  /** Settings of this person have been read: what is changed from then on is kept with them. */
+  let settled = false
+  async function readSettings(): Promise<void> {
+    try {
+      const r = await api<{ settings: Partial<Personal> | null }>('GET', '/session/settings')
+      prefs.take(r.settings)
+      settled = true
+    } catch {
+      /* the choices of this device go on; asked again when somebody signs in */
+    }
+  }
+  let saving: ReturnType<typeof setTimeout> | undefined
+  watch(
+    () => JSON.stringify(prefs.personal()),
+    () => {
+      clearTimeout(saving)
+      if (!settled || !person.value) return
+      saving = setTimeout(
+        () => void api('PUT', '/session/settings', prefs.personal()).catch(() => undefined),
+        600,
+      )
+    },
+  )
   /** What an answer of the server says about the session: asked as this person, and let in or not. */
   function heard(e?: unknown): void {
     if (e instanceof Refused ? e.status === 401 : !e) lapsed.value = Boolean(e)
   }
   async function check(): Promise<void> {
     try {
+      // Signed out while there was no signal: the server is told before it is asked who is here.
+      if (isSignedOut()) {
+        await api('DELETE', '/session')
+        markSignedOut(false)
+      }
       const now = (await api<{ person: Person | null }>('GET', '/session')).person
       const other = person.value !== null && person.value.personId !== now?.personId
       if (now) isNow(now)
@@ -49,14 +115,23 @@ export const useSession = defineStore('session', () => {
     if (!person.value) await asked
   }
   async function signIn(login: string, password: string): Promise<void> {
-    isNow((await api<{ person: Person }>('POST', '/session', { login, password })).person)
+    const p = (await api<{ person: Person }>('POST', '/session', { login, password })).person
+    markSignedOut(false)
+    isNow(p)
   }
   async function signOut(): Promise<void> {
-    await api('DELETE', '/session').catch(() => undefined)
-    localStorage.removeItem(KEY)
-    await dropAll()
+    // Without signal it holds here at once, and the server is told when it answers again.
+    const told = await api('DELETE', '/session').then(
+      () => true,
+      (e: unknown) => !(e instanceof NoSignal),
+    )
+    remember(null)
+    markSignedOut(!told)
+    await dropAll().catch(() => undefined)
     person.value = null
     lapsed.value = false
+    settled = false
+    asked = null
   }
   // Another tab signed in as somebody else, or out: nothing is written here under the name that was.
   window.addEventListener('storage', (e) => {

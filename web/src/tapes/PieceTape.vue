@@ -43,7 +43,7 @@ const mid = computed(() => TOP + 12 + pipeH.value / 2)
 const tapeY = computed(() => mid.value + pipeH.value / 2 + 40)
 const height = computed(() => tapeY.value + 46)
 const ticks = computed(() => {
-  const u = job.reader.units
+  const u = job.reader
   if (whole.value) return lengthTicks(0, lengthMm.value, scale.value, u)
   return [
     ...lengthTicks(0, halfMm.value, scale.value, u),

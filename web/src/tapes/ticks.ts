@@ -1,3 +1,5 @@
+import { type Reader, fmt, systemOf } from '@jugalis/core'
+
 export interface Tick {
   mm: number
   size: 'small' | 'mid' | 'big'
@@ -9,7 +11,8 @@ const TICK_PX = 4
 const NUMERAL_PX = 44
 
 /** Graduations of a length tape between two lengths, as dense as the scale carries. */
-export function lengthTicks(fromMm: number, toMm: number, pxPerMm: number, units: 'metric' | 'inch'): Tick[] {
+export function lengthTicks(fromMm: number, toMm: number, pxPerMm: number, reader: Reader): Tick[] {
+  const units = systemOf(reader, 'length')
   const unit = units === 'inch' ? 25.4 : 10
   const fines =
     units === 'inch'
@@ -30,10 +33,17 @@ export function lengthTicks(fromMm: number, toMm: number, pxPerMm: number, units
     out.push({
       mm,
       size: isBig ? 'big' : isMid ? 'mid' : 'small',
-      label: isBig && mm > 0 ? String(Math.round(units === 'inch' ? whole : mm)) : null,
+      label: isBig && mm > 0 ? fmt.lengthFigure(mm, reader).replace(/\s/g, '') : null,
     })
   }
   return out
+}
+
+/** The round number (1, 2 or 5 and a power of ten) by which a scale from 0 to `top` makes at most so many steps. */
+export function roundStep(top: number, most: number): number {
+  const least = Math.max(top, 1e-9) / Math.max(1, most)
+  const ten = 10 ** Math.floor(Math.log10(least))
+  return [1, 2, 5, 10].map((k) => k * ten).find((s) => s >= least - 1e-12) ?? 10 * ten
 }
 
 /** Hour marks of a time tape: step in seconds so that labels keep apart. */

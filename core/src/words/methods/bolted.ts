@@ -1,7 +1,7 @@
 import type { Params, Wordings } from '../words.js'
 
 const to = (p: Params): string =>
-  p.n('torqueNm') >= 0 ? `to ${p.n('torqueNm').toFixed(0)} Nm` : 'to the maker\u2019s torque'
+  p.n('torqueNm') >= 0 ? `to ${p.nm('torqueNm')}` : 'to the maker\u2019s torque'
 
 /** Split couplings, rubber expansion joints, flanges: steps, looks, mistakes, choices. */
 export const BOLTED: Wordings = {
@@ -117,10 +117,8 @@ export const BOLTED: Wordings = {
   'caution-expansion-open': 'Isolated, drained, vented before the line is opened.',
   'caution-expansion-weld': 'Protect the rubber from welding heat.',
   'caution-flange-open': 'Never open or tighten a flange under pressure: isolate, drain, vent.',
-  'torque-over': (p) =>
-    `${p.n('torqueNm').toFixed(0)} Nm; ${p.n('wantNm').toFixed(0)} Nm is asked for. Loosen and tighten again.`,
-  'torque-under': (p) =>
-    `${p.n('torqueNm').toFixed(0)} Nm; ${p.n('wantNm').toFixed(0)} Nm is asked for. Tighten on.`,
+  'torque-over': (p) => `${p.nm('torqueNm')}; ${p.nm('wantNm')} is asked for. Loosen and tighten again.`,
+  'torque-under': (p) => `${p.nm('torqueNm')}; ${p.nm('wantNm')} is asked for. Tighten on.`,
   'torque-by-maker': 'By the maker\u2019s sheet.',
   'movement-by-designer': 'By the designer.',
   'by-the-flange': 'By the flange.',

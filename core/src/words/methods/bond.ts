@@ -1,3 +1,4 @@
+import { fToC as f } from '../../units/units.js'
 import type { Wordings } from '../words.js'
 
 const CATALYST = {
@@ -11,10 +12,10 @@ export const BOND: Wordings = {
   'method-adhesive-bond': 'Adhesive bond',
   'field-bond-home': 'Pipe in the socket',
   'field-bond-fillet': 'Fillet',
-  'do-bond-sand': (p) =>
+  'do-bond-sand': (p, own) =>
     p.n('sandMm') >= 0
       ? `Mark ${p.mm('depthMm')} and ${p.mm('sandMm')}; sand the glaze off to the second.`
-      : 'Fitting on, mark its depth and 1/2 in beyond; sand the glaze off to the second.',
+      : `Fitting on, mark its depth and ${own.mm(12.7)} beyond; sand the glaze off to the second.`,
   'look-bond-sand': (p) =>
     `Pipe at ${p.c('cutFromC')} or warmer before cutting. Dull all over, socket too; dust off dry, no bare hands.`,
   'mistake-bond-sand': 'Flap wheel: it polishes.',
@@ -22,9 +23,9 @@ export const BOND: Wordings = {
   'hint-bond-sand': 'starts 2 h',
   'ex-bond-wet': 'Got wet or oily',
   'ex-bond-damaged': 'Damaged or cracked',
-  'do-bond-mix': (p) =>
+  'do-bond-mix': (p, own) =>
     p.n('epoxy')
-      ? 'Kit at 85 to 95 °F (29 to 35 °C): all of the hardener into all of the base.'
+      ? `Kit at ${own.c(f(85))} to ${own.c(f(95))}: all of the hardener into all of the base.`
       : `Mix the whole kit.${CATALYST[p.s('catalyst')] ?? ''}`,
   'look-bond-mix': 'One colour; bottom and corners scraped.',
   'mistake-bond-mix': 'Part of a kit, or not mixed through.',
@@ -38,7 +39,8 @@ export const BOND: Wordings = {
   'hint-bond-bond': 'steady, to the stop',
   'ex-bond-gelled': 'Adhesive gelled',
   'ex-bond-not-bottomed': 'Did not bottom',
-  'do-bond-fillet': 'Fillet at 45°, warm it moving, 6 to 10 in (15 to 25 cm) away. Blanket on where needed.',
+  'do-bond-fillet': (_, own) =>
+    `Fillet at 45°, warm it moving, ${own.mm(152.4)} to ${own.mm(254)} away. Blanket on where needed.`,
   'look-bond-fillet': 'Hard before the other end of that fitting is worked.',
   'mistake-bond-fillet': 'Working the other end while it is soft.',
   'act-bond-fillet': 'Fillet made, blanket on',
@@ -72,16 +74,17 @@ export const BOND: Wordings = {
     `Pipe ${p.c('temperatureC')}; cut at ${p.c('limitC')} and warmer: cold pipe cracks. Warm it first.`,
   'resin-too-cold': (p) =>
     `Air ${p.c('temperatureC')}: no catalyst figure below ${p.c('limitC')}. Warm the place.`,
-  'choice-bond-cold-pipe':
-    'Pipe is cut at 55 °F (13 °C) and warmer, resin-lined cored pipe at 100 °F (38 °C): cold pipe cracks.',
-  'choice-bond-cold-air': 'Below 40 °F (4 °C) there is no catalyst figure for vinyl ester: warm the place.',
-  'choice-bond-blanket':
-    'Outside 70 to 100 °F (21 to 38 °C) 24 h do not hold: heat blanket, time by the maker\u2019s sheet.',
+  'choice-bond-cold-pipe': (_, own) =>
+    `Pipe is cut at ${own.c(f(55))} and warmer, resin-lined cored pipe at ${own.c(f(100))}: cold pipe cracks.`,
+  'choice-bond-cold-air': (_, own) =>
+    `Below ${own.c(f(40))} there is no catalyst figure for vinyl ester: warm the place.`,
+  'choice-bond-blanket': (_, own) =>
+    `Outside ${own.c(f(70))} to ${own.c(f(100))} 24 h do not hold: heat blanket, time by the maker\u2019s sheet.`,
   'resin-sand-again': (p) => `Sanded ${p.dur('forS')} ago: sand again.`,
   'resin-needs-blanket': (p) =>
     `At ${p.c('temperatureC')} it does not cure by itself: heat blanket, time by the maker\u2019s sheet.`,
-  'resin-no-cure': (p) =>
-    `No cure time at ${p.c('temperatureC')}: 24 h holds for 70 to 100 °F (21 to 38 °C). Maker\u2019s sheet.`,
+  'resin-no-cure': (p, own) =>
+    `No cure time at ${p.c('temperatureC')}: 24 h holds for ${own.c(f(70))} to ${own.c(f(100))}. Maker\u2019s sheet.`,
   'pot-life-by-kit': 'By the kit and its temperature.',
   'fillet-by-touch': 'By touch: hard.',
   'bond-short': 'Not bottomed. Cut out and make again.',
@@ -93,7 +96,8 @@ export const BOND: Wordings = {
   'interrupted-bond-mixed': 'The kit gels. Outside, uncapped; mix a new one.',
   'interrupted-bond-moved': 'Set it straight now, or cut it out when hard.',
   'interrupted-bond-blanket': 'The blanket is off: its time does not count. Note when it is on again.',
-  'test-bond-cured': 'No pressure before 24 h at 70 to 100 °F, or the blanket\u2019s time.',
+  'test-bond-cured': (_, own) =>
+    `No pressure before 24 h at ${own.c(f(70))} to ${own.c(f(100))}, or the blanket\u2019s time.`,
   'fault-bond-cold-cut': 'Cut cold: cracked',
   'fault-bond-glaze-left': 'Glaze left',
   'fault-bond-not-mixed': 'Not mixed through',

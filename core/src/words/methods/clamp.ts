@@ -36,7 +36,7 @@ export const CLAMP: Wordings = {
   'do-clamp-torque': (p) =>
     p.n('byTorque')
       ? p.n('torqueNm') >= 0
-        ? `Tighten to ${p.n('torqueNm').toFixed(1)} Nm.`
+        ? `Tighten to ${p.nm('torqueNm')}.`
         : 'Tighten to the stated torque.'
       : 'Tighten by hand, by the plant\u2019s rule.',
   'look-clamp-torque': 'Nut runs freely; stainless on stainless galls.',
@@ -45,8 +45,8 @@ export const CLAMP: Wordings = {
   'hint-clamp-torque': 'by the plant\u2019s rule',
   'ex-clamp-galling': 'Thread galls',
   'do-clamp-look': 'Jaws apart, bore flush.',
-  'look-clamp-look':
-    'Jaws neither touch nor stand wide open; gasket at most 0.025 in (0.6 mm) into the bore.',
+  'look-clamp-look': (_, own) =>
+    `Jaws neither touch nor stand wide open; gasket at most ${own.gap(0.635)} into the bore.`,
   'mistake-clamp-look': 'Jaws that touch: over-tightened, wrong clamp, or bent.',
   'act-clamp-look': 'Jaws apart, bore flush',
   'hint-clamp-look': 'look again after the first heat',
@@ -60,8 +60,8 @@ export const CLAMP: Wordings = {
     `Tilted by ${p.n('deg').toFixed(1)}°: over 3°. Align the supports; the clamp must not pull the pipe into line.`,
   'clamp-tilt-warn': (p) =>
     `Tilted by ${p.n('deg').toFixed(1)}°: over 2°. Align the supports when it is next open.`,
-  'clamp-intrusion': (p) =>
-    `The gasket stands ${p.n('mm').toFixed(2)} mm into the bore; 0.635 mm is the most.`,
+  'clamp-intrusion': (p, own) =>
+    `The gasket stands ${p.gap('mm')} into the bore; ${own.gap(0.635)} is the most.`,
   'clamp-jaws-touch': 'The jaws touch: over-tightened, wrong clamp, or bent.',
   'clamp-wide-open': 'The jaws stand wide open: the gasket is not squeezed, or the clamp is too small.',
   'cause-clamp-supports': 'The supports hold the pipes out of line.',

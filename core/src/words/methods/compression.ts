@@ -93,13 +93,14 @@ export const COMPRESSION: Wordings = {
   'turns-to-stop': 'No count: to the stop.',
   'depth-by-gauge': (p) =>
     `No table for ${p.s('size')}: push the tube to the shoulder or into the depth gauge, and mark it.`,
-  'ferrules-preset':
-    'Above 1 in (25 mm) ferrules are pre-set with a hydraulic tool; after it the remake rule counts.',
+  'ferrules-preset': (_, own) =>
+    `Above ${own.mm(25.4)} ferrules are pre-set with a hydraulic tool; after it the remake rule counts.`,
   'interrupted-compression-ready': 'Nothing runs out. Look at the order of the parts again.',
   'interrupted-compression-start': 'Finger tight is not made. It stays on the list.',
   'interrupted-compression-turn': 'Turned, not looked at. Come back and look.',
   'test-before-backfill': 'Test before backfilling; backfill so that earth does not load the joint.',
-  'choice-compression-preset': 'Above 1 in (25 mm) the ferrules are pre-set with a hydraulic tool.',
+  'choice-compression-preset': (_, own) =>
+    `Above ${own.mm(25.4)} the ferrules are pre-set with a hydraulic tool.`,
   'choice-compression-mixed': 'Parts of different makers are not mixed: ferrules and cones differ.',
   'choice-compression-stiffener':
     'Plastic tube takes a solid insert stiffener, or it gives way under the nut.',

@@ -8,17 +8,17 @@ export const FLARE: Wordings = {
   'field-cold-flare': 'Cold flare tool',
   'do-flare-nut': (p) =>
     `Nut on the tube first. Cut square${p.n('grooved') ? ', groove: on to the stop, 3 to 4 turns' : ''}.`,
-  'look-flare-nut': (p) =>
-    `Wall ${p.mm('wallMm')} for ${p.s('size')}; square within about 0.070 in (1.8 mm).`,
+  'look-flare-nut': (p, own) =>
+    `Wall ${p.gap('wallMm')} for ${p.s('size')}; square within about ${own.gap(1.8)}.`,
   'mistake-flare-nut': 'The nut is not on the tube.',
   'act-flare-nut': 'Nut on, cut square',
   'hint-flare-nut': 'nut first, threads to the end',
   'ex-flare-wrong-wall': 'Wrong wall',
   'ex-flare-not-square': 'Not square',
-  'do-flare-heat': (p) =>
+  'do-flare-heat': (p, own) =>
     p.n('heatS') >= 0
-      ? `Heat 3/4 in of the end, always turning, about ${p.dur('heatS')}.`
-      : 'Heat 3/4 in of the end, always turning, by the tool\u2019s chart.',
+      ? `Heat ${own.mm(19)} of the end, always turning, about ${p.dur('heatS')}.`
+      : `Heat ${own.mm(19)} of the end, always turning, by the tool\u2019s chart.`,
   'look-flare-heat': 'Clear and soft all round; no kink, no buckle.',
   'mistake-flare-heat': 'Heated too far down: it kinks.',
   'act-flare-heat': 'Heat on',
@@ -33,14 +33,14 @@ export const FLARE: Wordings = {
   'ex-flare-uneven': 'Shoulder uneven',
   'ex-flare-shrank-back': 'Shrank back',
   'do-flare-fit': (p) =>
-    `On the nose, nut hand tight${p.n('torqueNm') >= 0 ? `, at least ${p.n('torqueNm').toFixed(1)} Nm` : ''}.`,
+    `On the nose, nut hand tight${p.n('torqueNm') >= 0 ? `, at least ${p.nm('torqueNm')}` : ''}.`,
   'look-flare-fit': 'The flare goes on to its shoulder without force.',
   'mistake-flare-fit': 'Forcing a cold flare on.',
   'act-flare-fit': 'Nut tight',
   'hint-flare-fit': 'torque spanner where the hand cannot reach',
   'ex-flare-wont-go-on': 'Will not go on',
   'do-flare-look': (p) =>
-    `Gap between tube end and body ${p.mm('gapMinMm')} to ${p.mm('gapMaxMm')} all round.`,
+    `Gap between tube end and body ${p.gap('gapMinMm')} to ${p.gap('gapMaxMm')} all round.`,
   'look-flare-look': 'Even all round: an uneven gap is a leak path.',
   'mistake-flare-look': 'Looking from one side only.',
   'act-flare-look': 'Write the gaps',
@@ -56,14 +56,14 @@ export const FLARE: Wordings = {
   'clock-flare-mandrel': 'take off the mandrel',
   'miss-flare-heat': 'Too long: it buckles. Cut off and begin again.',
   'miss-flare-mandrel': 'Off too soon: it shrinks back and will not go on.',
-  'caution-flare-burn': 'Burns: hot air at some 1200 °F (650 °C), hot mandrel.',
+  'caution-flare-burn': (_, own) => `Burns: hot air at some ${own.c(650)}, hot mandrel.`,
   'caution-flare-fumes': 'Fluoropolymer fumes when overheated: open air or extraction.',
   'caution-flare-chemical': 'A tube that blows off sprays chemical: drain and vent, face shield.',
   'flare-heat-unknown': (p) => `No heating time is known for ${p.s('size')}. Use the tool\u2019s chart.`,
   'flare-torque-unknown': (p) => `No least torque is known for ${p.s('size')}. Use the maker\u2019s chart.`,
   'flare-short': (p) =>
-    `Gap ${p.mm('mm')}; ${p.mm('maxMm')} is the most: the flare is short. Cut off and make again.`,
-  'flare-gap-small': (p) => `Gap ${p.mm('mm')}; ${p.mm('minMm')} is the least. Cut off and make again.`,
+    `Gap ${p.gap('mm')}; ${p.gap('maxMm')} is the most: the flare is short. Cut off and make again.`,
+  'flare-gap-small': (p) => `Gap ${p.gap('mm')}; ${p.gap('minMm')} is the least. Cut off and make again.`,
   'cause-flare-heat': 'Heated unevenly, too short or too long.',
   'cause-flare-square': 'Not cut square.',
   'interrupted-flare-cold': 'Nothing runs out. See that the nut is on.',

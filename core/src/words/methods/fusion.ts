@@ -21,7 +21,8 @@ export const FUSION: Wordings = {
     p.n('heatS') >= 0
       ? `Fitting first, then pipe, both to depth: heat ${p.dur('heatS')} from there.`
       : 'Fitting first, then pipe, both to depth. Air not read: no heating time.',
-  'look-fusion-heat': 'Tool 250 to 270 °C. Straight on, no twist, both hands stay on.',
+  'look-fusion-heat': (_, own) =>
+    `Tool ${own.c(250)} to ${own.c(270)}. Straight on, no twist, both hands stay on.`,
   'mistake-fusion-heat': 'Counting before both are at full depth.',
   'act-fusion-heat': 'Both at depth: heat',
   'hint-fusion-heat': 'exact: neither shorter nor longer',
@@ -51,16 +52,17 @@ export const FUSION: Wordings = {
   'miss-fusion-changeover': 'Skin has formed: cut off, new fitting.',
   'miss-fusion-fix': 'Let go early: look for tilt.',
   'miss-fusion-cool': 'Loaded while warm: look at it again.',
-  'caution-fusion-burn': 'The tool is at 260 °C: gloves, stand, cable out of the way.',
+  'caution-fusion-burn': (_, own) => `The tool is at ${own.c(260)}: gloves, stand, cable out of the way.`,
   'caution-fusion-fumes': 'Overheated plastic fumes: fresh air.',
-  'fusion-tool-off': (p) =>
-    `The tool was at ${p.c('temperatureC')}: outside 240 to 280 °C. Cut out and make again.`,
-  'fusion-tool-wide': (p) =>
-    `The tool was at ${p.c('temperatureC')}: outside 250 to 270 °C, which only some accept.`,
+  'fusion-tool-off': (p, own) =>
+    `The tool was at ${p.c('temperatureC')}: outside ${own.c(240)} to ${own.c(280)}. Cut out and make again.`,
+  'fusion-tool-wide': (p, own) =>
+    `The tool was at ${p.c('temperatureC')}: outside ${own.c(250)} to ${own.c(270)}, which only some accept.`,
   'fusion-bead-broken': 'The bead is broken: too cold or too slow. Cut out and make again.',
   'fusion-bore-closed': 'Over-inserted: the bore is closed. Cut out and make again.',
   'fusion-tilted': (p) => `Tilted by ${p.n('deg').toFixed(0)}°: more than 5°. Cut out and make again.`,
-  'fusion-cold-heat': 'Below +5 °C heating is longer: half again is our figure. Follow the maker.',
+  'fusion-cold-heat': (_, own) =>
+    `Below ${own.c(5)} heating is longer: half again is our figure. Follow the maker.`,
   'cause-fusion-too-deep': 'Pushed beyond the mark, or heated too long.',
   'cause-fusion-cold': 'Tool too cold, heated too short, or too slow.',
   'interrupted-fusion-ready': 'Nothing runs out. Wipe again before heating.',
@@ -68,7 +70,7 @@ export const FUSION: Wordings = {
   'interrupted-fusion-joined': 'Leave it alone until it is cool.',
   'test-fusion-hour': 'Test at least 1 h after the last joint has cooled.',
   'choice-fusion-peel': 'Layered pipe is peeled first: aluminium does not fuse.',
-  'choice-fusion-cold': 'Below +5 °C: heat longer, shield from wind, try one on scrap.',
+  'choice-fusion-cold': (_, own) => `Below ${own.c(5)}: heat longer, shield from wind, try one on scrap.`,
   'fault-fusion-too-long': 'Heated too long',
   'fault-fusion-too-short': 'Heated too short',
   'fault-fusion-too-deep': 'Pushed too deep',

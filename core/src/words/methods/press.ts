@@ -1,3 +1,4 @@
+import { psiToBar as psi } from '../../units/units.js'
 import type { Wordings } from '../words.js'
 
 /** Press joints: steps, looks, mistakes, choices. */
@@ -51,8 +52,8 @@ export const PRESS: Wordings = {
   'press-short': (p) => `In by ${p.mm('depthMm')}; ${p.mm('neededMm')} are needed. Cut out and make again.`,
   'press-too-close': (p) =>
     `Only ${p.mm('mm')} to the ${p.s('to')}; at least ${p.mm('neededMm')} are needed.`,
-  'press-coating': (p) =>
-    `The coating is ${p.n('mm').toFixed(2)} mm thick; 0.30 mm is the most. Sand it down.`,
+  'press-coating': (p, own) =>
+    `The coating is ${p.gap('mm')} thick; ${own.gap(0.3)} is the most. Sand it down.`,
   'press-stamped': 'Stamped or engraved pipe is not pressed, even ground off. Cut it away.',
   'press-lubricant': (p) => `${p.s('lubricant')} is not put under a seal. Water or soapy water at most.`,
   'press-mark-moved': 'Pressed, but the mark is off the edge: it moved or was short. Cut out and make again.',
@@ -66,8 +67,8 @@ export const PRESS: Wordings = {
   'interrupted-press-insert': 'Assembled, not pressed. It stays on the list until it is pressed.',
   'interrupted-press-cycle': 'The cycle did not finish. This joint counts as not pressed.',
   'interrupted-press-look': 'Pressed, not looked at. Come back and look.',
-  'test-press-leak-check': (p) =>
-    `First the low-pressure check at which an unpressed fitting leaks: air at most ${p.s('air')} psi or water at most ${p.s('water')} psi.`,
+  'test-press-leak-check': (p, own) =>
+    `First the low-pressure check at which an unpressed fitting leaks: air at most ${own.bar(psi(p.n('air')))} or water at most ${own.bar(psi(p.n('water')))}.`,
   'choice-press-drinking-steel': 'Carbon steel press is not for drinking water: it corrodes.',
   'choice-press-oil-epdm': 'Compressor oil destroys EPDM. Take fittings with a seal made for oil.',
   'choice-press-solder-first':

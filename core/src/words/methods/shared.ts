@@ -1,3 +1,4 @@
+import { fToC } from '../../units/units.js'
 import type { Wordings } from '../words.js'
 
 /** Words that several methods share. */
@@ -66,6 +67,6 @@ export const SHARED: Wordings = {
   'rule-cement-by-plastic': 'Cement is made for one plastic: PVC cement for PVC, CPVC for CPVC, ABS for ABS.',
   'rule-no-primer-on-abs': 'ABS is never primed: a clear cleaner, sparingly, if dirty.',
   'rule-no-condensation': 'No condensation on the surfaces: the wall stays above the dew point.',
-  'rule-temperature-limits':
-    'Ordinary cement 40 to 110 °F (4 to 43 °C); metric ABS +5 to +40 °C; PVC-U below +5 °C only protected.',
+  'rule-temperature-limits': (_, own) =>
+    `Ordinary cement ${own.c(fToC(40))} to ${own.c(fToC(110))}; metric ABS ${own.c(5)} to ${own.c(40)}; PVC-U below ${own.c(5)} only protected.`,
 }

@@ -12,10 +12,12 @@ import {
   sourceOf,
   splitWith,
   twinJoint,
+  named,
 } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Sheet from '../../frame/Sheet.vue'
+import { isOwnKey } from '../../keys'
 import { useJob } from '../../stores/job'
 import PieceTape from '../../tapes/PieceTape.vue'
 import UprightTape from '../../tapes/UprightTape.vue'
@@ -80,7 +82,7 @@ const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null &
 const how = computed(() => {
   const p = piece.value
   if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
-  return `${p.item.tag}, ${p.item.size} ${p.line.material}: ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}${p.gapsMm ? `, less gaps ${figure(p.gapsMm)}` : ''}.`
+  return `${p.item.tag}, ${p.item.size} ${named(p.line.material)}: ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}${p.gapsMm ? `, less gaps ${figure(p.gapsMm)}` : ''}.`
 })
 /** Pipe-in-pipe: the piece at the same place of the other pipe, and how much longer the inner one is. */
 const twin = computed(() => {
@@ -164,14 +166,11 @@ async function cut(): Promise<void> {
   if (next)
     await router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
 }
-/** J and K go from piece to piece, C: the one that is open is cut. */
+/** J and K go from piece to piece. No key cuts: that is told by the button. */
 function key(e: KeyboardEvent): void {
-  if (e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test((e.target as HTMLElement).tagName))
-    return
-  if (document.querySelector('dialog[open]')) return
-  if (e.key === 'j') open(1)
-  else if (e.key === 'k') open(-1)
-  else if (e.key === 'c') void cut()
+  if (!isOwnKey(e)) return
+  if (e.key === 'j' || e.key === 'ArrowDown') open(1)
+  else if (e.key === 'k' || e.key === 'ArrowUp') open(-1)
 }
 onMounted(() => window.addEventListener('keydown', key))
 onBeforeUnmount(() => window.removeEventListener('keydown', key))

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { parseLength } from '@jugalis/core'
-import { ElInput } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
+import { fmt } from '@jugalis/core'
 import { ref } from 'vue'
+import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
@@ -10,15 +9,15 @@ const props = defineProps<{ material: string; size: string }>()
 const emit = defineEmits<{ close: [] }>()
 const DEEPEST_MM = 500
 const job = useJob()
-const text = ref('')
-const fault = ref('')
+const depthMm = ref<number | null>(null)
+const tried = ref(false)
 async function save(): Promise<void> {
-  const mm = parseLength(text.value, job.reader.units)
-  if (mm === null || mm <= 0) return void (fault.value = `"${text.value}" is not a length.`)
-  if (mm > DEEPEST_MM) return void (fault.value = 'No socket is that deep. Measure again.')
+  tried.value = true
+  const mm = depthMm.value
+  if (mm === null || Number.isNaN(mm)) return
   await job.write(
     [{ kind: 'socket-measured', data: { material: props.material, size: props.size, depthMm: mm } }],
-    `${props.size}: this box measures ${text.value}.`,
+    `${props.size}: this box measures ${fmt.length(mm, job.reader)}.`,
   )
   emit('close')
 }
@@ -29,11 +28,14 @@ async function save(): Promise<void> {
     <p class="why">
       Socket face to stop. It wins over the published figure; uncut pieces change, cut ones are flagged.
     </p>
-    <label for="socket">Socket depth</label>
-    <ElInput id="socket" v-model="text" size="large" inputmode="decimal">
-      <template #suffix>{{ job.reader.units === 'inch' ? 'in' : 'mm' }}</template>
-    </ElInput>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <QuantityField
+      v-model="depthMm"
+      label="Socket depth"
+      as="length"
+      :least="1"
+      :most="DEEPEST_MM"
+      :missing="tried"
+    />
     <button class="button main" type="button" @click="save">Use this depth</button>
   </Sheet>
 </template>

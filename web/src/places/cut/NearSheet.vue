@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { type Near, type PieceCut, clearancesOf, fmt, parseLength, putOf } from '@jugalis/core'
-import { ElInput } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
-import { computed, reactive, ref } from 'vue'
+import { type Near, type PieceCut, clearancesOf, fmt, putOf } from '@jugalis/core'
+import { computed, reactive } from 'vue'
+import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
@@ -25,12 +24,9 @@ const ends = computed(() =>
     return [{ end, tag: e.jointTag, fitting: e.fitting?.fitting, needed }]
   }),
 )
-const typed = reactive<Record<string, string>>(
-  Object.fromEntries(
-    (props.piece.item.near ?? []).map((n) => [key(n.end, n.to), fmt.lengthFigure(n.mm, job.reader)]),
-  ),
+const given = reactive<Record<string, number | null>>(
+  Object.fromEntries((props.piece.item.near ?? []).map((n) => [key(n.end, n.to), n.mm])),
 )
-const fault = ref('')
 function least(needed: ReadonlyMap<string, { value: number | null }>, to: string): string {
   const f = needed.get(to)
   return f === undefined
@@ -43,12 +39,9 @@ async function save(): Promise<void> {
   const near: Near[] = []
   for (const { end } of ends.value)
     for (const [to] of KINDS) {
-      const text = (typed[key(end, to)] ?? '').trim()
-      if (!text) continue
-      const mm = parseLength(text, job.reader.units)
-      if (mm === null || mm > FURTHEST_MM)
-        return void (fault.value = `"${text}" is not a distance near a joint.`)
-      near.push({ end, to, mm })
+      const mm = given[key(end, to)] ?? null
+      if (Number.isNaN(mm)) return
+      if (mm !== null) near.push({ end, to, mm })
     }
   await job.write(
     [{ kind: 'item-put', data: { lineId: props.piece.line.id, ...putOf({ ...props.piece.item, near }) } }],
@@ -67,19 +60,17 @@ async function save(): Promise<void> {
       <h3>{{ e.tag }}, in {{ e.fitting ?? 'its fitting' }}</h3>
       <template v-for="[to, says] in KINDS" :key="to">
         <template v-if="e.needed.has(to)">
-          <label :for="`near-${e.end}-${to}`">To {{ says }}{{ least(e.needed, to) }}</label>
-          <ElInput
-            :id="`near-${e.end}-${to}`"
-            v-model="typed[`${e.end} ${to}`]"
-            size="large"
-            inputmode="decimal"
-          >
-            <template #suffix>{{ job.reader.units === 'inch' ? 'in' : 'mm' }}</template>
-          </ElInput>
+          <QuantityField
+            :model-value="given[key(e.end, to)] ?? null"
+            :label="`To ${says}${least(e.needed, to)}`"
+            as="length"
+            :least="0"
+            :most="FURTHEST_MM"
+            @update:model-value="(v) => (given[key(e.end, to)] = v)"
+          />
         </template>
       </template>
     </template>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <button class="button main" type="button" @click="save">Keep it</button>
   </Sheet>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allPieces, fmt } from '@jugalis/core'
+import { allPieces, fmt, named } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
@@ -18,7 +18,7 @@ const labels = () =>
     {
       tag: p.item.tag,
       lines: [
-        `${p.line.material} ${p.item.size}`,
+        `${named(p.line.material)} ${p.item.size}`,
         p.cutMm.value === null ? 'not yet known' : `cut ${fmt.length(p.cutMm.value, job.reader)}`,
       ],
       url: at(`cut/${p.item.id}`),
@@ -29,7 +29,7 @@ const labels = () =>
             {
               tag: e.jointTag ?? '',
               lines: [
-                `${p.line.material} ${p.item.size}`,
+                `${named(p.line.material)} ${p.item.size}`,
                 e.fitting ? `in ${e.fitting.fitting} ${e.fitting.tag}` : 'free end',
                 `of ${p.item.tag}`,
               ],
@@ -51,8 +51,12 @@ const PAPERS: readonly {
     file: 'cut-list.pdf',
     make: (m) => m.cutList(name.value, m.cutRows(pieces.value), job.reader),
   },
-  { says: 'Cut list, workbook', file: 'cut-list.xlsx', make: (m) => m.cutWorkbook(m.cutRows(pieces.value)) },
-  { says: 'Cut list, CSV', file: 'cut-list.csv', make: (m) => m.cutCsv(m.cutRows(pieces.value)) },
+  {
+    says: 'Cut list, workbook',
+    file: 'cut-list.xlsx',
+    make: (m) => m.cutWorkbook(m.cutRows(pieces.value), job.reader),
+  },
+  { says: 'Cut list, CSV', file: 'cut-list.csv', make: (m) => m.cutCsv(m.cutRows(pieces.value), job.reader) },
   {
     says: 'Mark strips, full size, PDF',
     file: 'mark-strips.pdf',

@@ -42,11 +42,7 @@ const thick = (size: string): number => {
   return Math.min(16, Math.max(6, ((read && outsideDiameterMm(read)) ?? 50) * 0.15))
 }
 const measured = (p: PieceCut): string =>
-  p.item.bend
-    ? entryText(p.item, job.reader.units)
-    : p.item.measuredMm === null
-      ? ''
-      : figure(p.item.measuredMm)
+  p.item.bend ? entryText(p.item, job.reader) : p.item.measuredMm === null ? '' : figure(p.item.measuredMm)
 const state = (p: PieceCut): string =>
   p.changedSinceCut
     ? 'changed since cut'

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { type Offcut, type StockSet, barGroups, fmt, parseLength } from '@jugalis/core'
+import { type Offcut, type StockSet, barGroups, fmt, parseLength, systemOf, unitOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
+import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
@@ -10,46 +11,45 @@ import { useJob } from '../../stores/job'
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const had = job.state.stock
-const units = computed(() => job.reader.units)
-const unit = computed(() => (units.value === 'inch' ? 'in' : 'mm'))
+const unit = computed(() => unitOf('length', job.reader))
 const shown = (mm: number | undefined): string => (mm === undefined ? '' : fmt.lengthFigure(mm, job.reader))
-const typed = reactive({
-  bars: had?.barsMm.map(shown).join('; ') ?? '',
-  kerf: shown(had?.kerfMm),
-  keep: shown(had?.keepMm),
+const typed = reactive({ bars: had?.barsMm.map(shown).join('; ') ?? '' })
+const given = reactive<Record<'kerf' | 'keep' | 'offcut', number | null>>({
+  kerf: had?.kerfMm ?? null,
+  keep: had?.keepMm ?? null,
+  offcut: null,
 })
+const tried = ref(false)
 const offcuts = ref<Offcut[]>([...(had?.offcuts ?? [])])
 const pipes = computed(() => [
   ...new Set([...barGroups(job.state).map((g) => g.pipe), ...offcuts.value.map((o) => o.pipe)]),
 ])
-const extra = reactive({ pipe: pipes.value[0] ?? '', length: '' })
+const extra = reactive({ pipe: pipes.value[0] ?? '' })
 const faults = reactive<Record<string, string>>({})
 function length(text: string, field: string, least: number): number {
-  const mm = text.trim() === '0' ? 0 : parseLength(text, units.value)
+  const mm = parseLength(text, job.reader)
   if (mm === null || mm < least || mm > 100_000)
     faults[field] = text.trim() ? `"${text.trim()}" is not a length that can be.` : 'A length is needed here.'
   return mm ?? 0
 }
 function addOffcut(): void {
-  delete faults.offcut
-  const lengthMm = length(extra.length, 'offcut', 1)
-  if (faults.offcut || !extra.pipe) return
+  const lengthMm = given.offcut
+  if (lengthMm === null || Number.isNaN(lengthMm) || !extra.pipe) return
   offcuts.value = [...offcuts.value, { id: crypto.randomUUID(), pipe: extra.pipe, lengthMm }]
-  extra.length = ''
+  given.offcut = null
 }
 async function save(): Promise<void> {
   for (const key of Object.keys(faults)) delete faults[key]
-  const data: StockSet = {
-    kerfMm: length(typed.kerf, 'kerf', 0),
-    keepMm: length(typed.keep, 'keep', 0),
-    barsMm: typed.bars
-      .split(';')
-      .filter((t) => t.trim())
-      .map((t) => length(t, 'bars', 1)),
-    offcuts: offcuts.value,
-  }
-  if (!data.barsMm.length && !offcuts.value.length) faults.bars = 'Say how long the bars are that can be had.'
+  tried.value = true
+  const { kerf, keep } = given
+  const barsMm = typed.bars
+    .split(';')
+    .filter((t) => t.trim())
+    .map((t) => length(t, 'bars', 1))
+  if (!barsMm.length && !offcuts.value.length) faults.bars = 'Say how long the bars are that can be had.'
+  if (kerf === null || keep === null || Number.isNaN(kerf) || Number.isNaN(keep)) return
   if (Object.keys(faults).length) return
+  const data: StockSet = { kerfMm: kerf, keepMm: keep, barsMm, offcuts: offcuts.value }
   await job.write([{ kind: 'stock-set', data: { ...data } }], 'The stock is noted.')
   emit('close')
 }
@@ -62,25 +62,39 @@ async function save(): Promise<void> {
       id="stock-bars"
       v-model="typed.bars"
       size="large"
-      :placeholder="units === 'inch' ? '240' : '6000'"
+      :placeholder="fmt.lengthFigure(systemOf(job.reader, 'length') === 'inch' ? 6096 : 6000, job.reader)"
     />
     <p v-if="faults.bars" class="refusal" role="alert">{{ faults.bars }}</p>
-    <label for="stock-kerf">The saw takes, {{ unit }}</label>
-    <ElInput id="stock-kerf" v-model="typed.kerf" size="large" inputmode="decimal" />
-    <p v-if="faults.kerf" class="refusal" role="alert">{{ faults.kerf }}</p>
-    <label for="stock-keep">Worth keeping from, {{ unit }}</label>
-    <ElInput id="stock-keep" v-model="typed.keep" size="large" inputmode="decimal" />
-    <p v-if="faults.keep" class="refusal" role="alert">{{ faults.keep }}</p>
+    <QuantityField
+      v-model="given.kerf"
+      label="The saw takes"
+      as="thickness"
+      :least="0"
+      :most="50"
+      :missing="tried"
+    />
+    <QuantityField
+      v-model="given.keep"
+      label="Worth keeping from"
+      as="length"
+      :least="0"
+      :most="100_000"
+      :missing="tried"
+    />
     <template v-if="pipes.length">
-      <label for="stock-offcut">An offcut at hand, {{ unit }}</label>
       <div class="offcut">
         <select v-model="extra.pipe" aria-label="Pipe of the offcut">
           <option v-for="p in pipes" :key="p">{{ p }}</option>
         </select>
-        <ElInput id="stock-offcut" v-model="extra.length" size="large" inputmode="decimal" />
+        <QuantityField
+          v-model="given.offcut"
+          label="An offcut at hand"
+          as="length"
+          :least="1"
+          :most="100_000"
+        />
         <button class="button" type="button" @click="addOffcut">Add</button>
       </div>
-      <p v-if="faults.offcut" class="refusal" role="alert">{{ faults.offcut }}</p>
     </template>
     <p v-for="o in offcuts" :key="o.id" class="kept">
       {{ o.pipe }}, {{ fmt.length(o.lengthMm, job.reader) }}

@@ -7,6 +7,7 @@ import {
   offset,
   parseLength,
   parseRun,
+  unitOf,
   greatest,
   smallest,
 } from '@jugalis/core'
@@ -31,9 +32,8 @@ watch(typed, () => {
   const query = Object.fromEntries(KEYS.flatMap((k) => (typed[k].trim() ? [[k, typed[k].trim()]] : [])))
   void router.replace({ query })
 })
-const units = computed(() => job.reader.units)
-const unit = computed(() => (units.value === 'inch' ? 'in' : 'mm'))
-const mm = (text: string): number | null => parseLength(text, units.value)
+const unit = computed(() => unitOf('length', job.reader))
+const mm = (text: string): number | null => parseLength(text, job.reader)
 const degrees = (text: string): number | null => {
   const n = Number(text.trim().replace(',', '.').replace(/°$/, ''))
   return text.trim() && Number.isFinite(n) ? n : null
@@ -62,7 +62,7 @@ const bends = computed(() => {
 })
 const wrong = computed(() => {
   if (typed.run.trim() && !run.value)
-    return 'Type leg, turn, leg: 200 90 300. A turn to the other side has a minus.'
+    return `Type leg, turn, leg: ${unit.value === 'in' ? '8 90 12' : '200 90 300'}. A turn to the other side has a minus.`
   if (typed.radius.trim() && !radius.value) return 'The radius is a length above nothing, to the centre line.'
   if (spring.value === null || spring.value < 0 || spring.value > 45)
     return 'Springback is from 0 to 45 degrees.'
@@ -118,7 +118,12 @@ const plan = computed(() => {
       <section>
         <h2>Bend a tube</h2>
         <label for="tube-run">Leg, turn, leg …, {{ unit }} and degrees</label>
-        <ElInput id="tube-run" v-model="typed.run" size="large" placeholder="200 90 300 -45 150" />
+        <ElInput
+          id="tube-run"
+          v-model="typed.run"
+          size="large"
+          :placeholder="unit === 'in' ? '8 90 12 -45 6' : '200 90 300 -45 150'"
+        />
         <div class="fields">
           <div>
             <label for="tube-radius">Radius of the bender, {{ unit }}</label>

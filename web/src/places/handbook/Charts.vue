@@ -9,6 +9,7 @@ import {
   fmt,
   methodOf,
   readChart,
+  named,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
@@ -97,7 +98,7 @@ async function load(): Promise<void> {
         <tbody>
           <tr v-for="(r, i) in c.rows.slice(0, 200)" :key="i">
             <td>{{ r.method === ANY_METHOD ? 'any method' : r.method }}</td>
-            <td>{{ r.material }} {{ r.size }}</td>
+            <td>{{ named(r.material) }} {{ r.size }}</td>
             <td>{{ fieldName(r) }}</td>
             <td class="strong">{{ valueText(r) }}</td>
             <td>{{ r.reference }}</td>

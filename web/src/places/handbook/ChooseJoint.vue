@@ -34,6 +34,7 @@ const print = (): void => window.print()
 <template>
   <div class="choose no-print">
     <ElSelect
+      :teleported="false"
       :model-value="entry.method"
       size="large"
       aria-label="Method"
@@ -42,6 +43,7 @@ const print = (): void => window.print()
       <ElOption v-for="m in methods" :key="m.id" :value="m.id" :label="job.t(m.name)" />
     </ElSelect>
     <ElSelect
+      :teleported="false"
       :model-value="entry.material"
       size="large"
       aria-label="Material"
@@ -50,6 +52,7 @@ const print = (): void => window.print()
       <ElOption v-for="m in materials" :key="m" :value="m" :label="m" />
     </ElSelect>
     <ElSelect
+      :teleported="false"
       :model-value="keyOf(entry)"
       size="large"
       filterable
@@ -64,6 +67,7 @@ const print = (): void => window.print()
       />
     </ElSelect>
     <ElSelect
+      :teleported="false"
       v-for="f in asked"
       :key="f.key"
       v-model="details[f.key]"

@@ -4,11 +4,12 @@ import {
   type CureRule,
   type Entry,
   type Reader,
-  cToF,
+  unitOf,
   fmt,
   methodOf,
   specOf,
   HUMID_ABOVE_PCT,
+  named,
 } from '@jugalis/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
@@ -26,7 +27,6 @@ const prefs = usePrefs()
 const box = ref<HTMLElement>()
 let chart: ECharts | undefined
 const STEP_C = 0.25
-const inch = computed(() => props.reader.units === 'inch')
 const by = ref<'pressure' | 'size'>('pressure')
 interface Curve {
   name: string
@@ -46,7 +46,7 @@ function curveOf(rule: CureRule, k: CureClass, name: string): Curve {
   for (let t = -18; t <= 45; t += STEP_C) {
     const need = k.requiredS(t, props.humidityPct > HUMID_ABOVE_PCT)
     const s = need === null ? null : Math.max(need, (rule.perBarS ?? 0) * (k.toBar ?? 0))
-    points.push([inch.value ? cToF(t) : t, s === null ? null : s / 3600])
+    points.push([fmt.inUnits(t, 'temperature', props.reader), s === null ? null : s / 3600])
   }
   return { name, points }
 }
@@ -101,12 +101,12 @@ function draw(): void {
       grid: { left: 64, right: 150, top: 30, bottom: 46 },
       xAxis: {
         type: 'value',
-        name: inch.value ? 'wall, °F' : 'wall, °C',
+        name: `wall, ${unitOf('temperature', props.reader)}`,
         nameLocation: 'middle',
         nameGap: 28,
         nameTextStyle: text,
-        min: inch.value ? 0 : -20,
-        max: inch.value ? 110 : 45,
+        min: Math.round(fmt.inUnits(-20, 'temperature', props.reader) / 5) * 5,
+        max: Math.round(fmt.inUnits(45, 'temperature', props.reader) / 5) * 5,
         axisLabel: text,
         axisLine: { lineStyle: { color: ink }, onZero: false },
         splitLine: { show: false },
@@ -134,7 +134,7 @@ function draw(): void {
                 silent: true,
                 lineStyle: { color: soft, width: 2, type: 'solid' },
                 label: { ...text, formatter: fmt.temperature(props.temperatureC, props.reader) },
-                data: [{ xAxis: inch.value ? cToF(props.temperatureC) : props.temperatureC }],
+                data: [{ xAxis: fmt.inUnits(props.temperatureC, 'temperature', props.reader) }],
               },
             }
           : {}),
@@ -166,7 +166,7 @@ onBeforeUnmount(() => {
           {{ entry.size }} by pressure
         </button>
         <button type="button" class="button" :aria-pressed="by === 'size'" @click="by = 'size'">
-          {{ entry.material }} by size
+          {{ named(entry.material) }} by size
         </button>
       </span>
     </figcaption>

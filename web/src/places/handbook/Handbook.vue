@@ -11,6 +11,7 @@ import {
   fmt,
   say,
   searchHandbook,
+  named,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
@@ -56,7 +57,8 @@ const found = computed(() => {
   performance.measure('handbook-search', { start: began, end: performance.now() })
   return answer
 })
-const jointOf = (e: Entry): string => `${e.material} ${e.size}${e.schedule ? ` Sch ${e.schedule}` : ''}`
+const jointOf = (e: Entry): string =>
+  `${named(e.material)} ${e.size}${e.schedule ? ` Sch ${e.schedule}` : ''}`
 const nameOf = (e: Entry): string => `${say({ code: `method-${e.method}`, params: {} })}, ${jointOf(e)}`
 const rows = computed(() =>
   found.value.hits.map((h) => ({ figure: h.figure, of: nameOf(h.entry), school: h.entry.school })),

@@ -10,6 +10,7 @@ import {
   methodOf,
   say,
   specOf,
+  named,
 } from '@jugalis/core'
 import { computed, defineAsyncComponent } from 'vue'
 import { useJob } from '../../stores/job'
@@ -75,9 +76,10 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
 </script>
 
 <template>
-  <article class="page" :aria-label="`${name} ${entry.material} ${entry.size}`">
+  <article class="page" :aria-label="`${name} ${named(entry.material)} ${entry.size}`">
     <h2 v-if="narrow" class="title">
-      {{ name }}: {{ entry.material }} {{ entry.size }}{{ entry.schedule ? ` Sch ${entry.schedule}` : ''
+      {{ name }}: {{ named(entry.material) }} {{ entry.size
+      }}{{ entry.schedule ? ` Sch ${entry.schedule}` : ''
       }}<span class="school">{{ entry.school }} school</span>
     </h2>
     <p v-if="lacks" class="refusal">{{ t(lacks) }} Choose it above.</p>

@@ -6,28 +6,30 @@ import {
   allSources,
   fmt,
   sourceOf,
+  systemOf,
 } from '@jugalis/core'
 
 /** Inch joints read in inches, metric ones in millimetres, whatever the job's units: tables are written so. */
 export const readerFor = (school: string, own: Reader): Reader => ({
   ...own,
+  own: {},
   units: school === 'inch' ? 'inch' : 'metric',
 })
 /** Tables hold thousandths of an inch: a fraction is written only where it says the same. */
 const SAME_INCH = 0.003
 function lengthText(mm: number, reader: Reader): string {
-  if (reader.units === 'metric') return fmt.length(mm, reader, 2)
+  if (systemOf(reader, 'length') === 'metric') return fmt.thickness(mm, reader)
   const inch = mm / 25.4
   const sixteenths = Math.round(inch * 16) / 16
   return sixteenths > 0 && Math.abs(inch - sixteenths) <= SAME_INCH
     ? fmt.length(mm, reader)
-    : `${inch.toFixed(3)} in`
+    : fmt.thickness(mm, reader)
 }
 const OTHER = { inch: 'metric', metric: 'inch' } as const
 /** The same figure the other way round, where units differ. */
 export function otherText(f: HandbookFigure, reader: Reader, t: (m: Msg) => string): string {
   if (f.fig.value === null || (f.unit !== 'mm' && f.unit !== 'C')) return ''
-  return figureText(f, { ...reader, units: OTHER[reader.units] }, t)
+  return figureText(f, { ...reader, own: {}, units: OTHER[reader.units] }, t)
 }
 
 /** A figure as the trade writes it, in the reader's units; the reason where there is none. */
@@ -46,7 +48,7 @@ export function figureText(f: HandbookFigure, reader: Reader, t: (m: Msg) => str
     case 'pct':
       return `${fmt.number(v, 0)} %`
     case 'Nm':
-      return `${fmt.number(v, 1)} Nm`
+      return fmt.torque(v, reader)
     case 'turns':
       return `${fmt.inchFraction(v)}`
     default:

@@ -63,7 +63,14 @@ async function create(): Promise<void> {
     await job.write([
       {
         kind: 'job-set',
-        data: { name: name.value.trim(), zone, school: school.value, table: 'current', checkOffsetMm: 50 },
+        data: {
+          name: name.value.trim(),
+          zone,
+          school: school.value,
+          table: 'current',
+          // Two inches, or 50 mm: as each school marks.
+          checkOffsetMm: school.value === 'inch' ? 50.8 : 50,
+        },
       },
       { kind: 'place-set', data: { placeId: crypto.randomUUID(), name: 'On site' } },
     ])
@@ -146,7 +153,10 @@ async function leave(sure: boolean): Promise<void> {
       <button class="button" type="button" @click="leave(true)">Sign out all the same</button>
       <button class="button" type="button" @click="leaving = false">Stay signed in</button>
     </div>
-    <button v-else class="button" type="button" @click="leave(false)">Sign out</button>
+    <div v-else class="foot">
+      <RouterLink class="button" to="/settings">Settings</RouterLink>
+      <button class="button" type="button" @click="leave(false)">Sign out</button>
+    </div>
   </main>
 </template>
 
@@ -180,6 +190,10 @@ li a {
 .leaving {
   display: flex;
   flex-wrap: wrap;
+  gap: 10px;
+}
+.foot {
+  display: flex;
   gap: 10px;
 }
 .leaving p {

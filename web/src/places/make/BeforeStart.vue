@@ -75,6 +75,7 @@ function openTool(tool: Tool | null): void {
       <label v-if="tins.length" class="field">
         <span>Tin</span>
         <ElSelect
+          :teleported="false"
           :model-value="tools.tinId.value ?? ''"
           size="large"
           placeholder="not said"
@@ -93,6 +94,7 @@ function openTool(tool: Tool | null): void {
       <div v-for="kind in kindsKnown" :key="kind" class="field">
         <span>{{ kind.replaceAll('-', ' ') }}</span>
         <ElSelect
+          :teleported="false"
           :model-value="inHand(kind)?.id ?? ''"
           size="large"
           placeholder="not said"

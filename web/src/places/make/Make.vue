@@ -2,6 +2,7 @@
 import { type JointFacts, jointFacts } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { isOwnKey } from '../../keys'
 import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
@@ -69,8 +70,7 @@ const alike = computed(() =>
 )
 function onKey(e: KeyboardEvent): void {
   const el = e.target as HTMLElement
-  if (/INPUT|TEXTAREA|SELECT/.test(el.tagName) || e.ctrlKey || e.metaKey || e.altKey) return
-  if (document.querySelector('dialog[open]')) return
+  if (!isOwnKey(e)) return
   const at = order.value.findIndex((f) => f.id === facts.value?.id)
   const step = e.key === 'j' || e.key === 'ArrowDown' ? 1 : e.key === 'k' || e.key === 'ArrowUp' ? -1 : 0
   const to = order.value[at + step]
@@ -80,7 +80,11 @@ function onKey(e: KeyboardEvent): void {
     field.value.focus()
   }
   if (e.key === 'x' && facts.value) mark(facts.value.id)
-  if (e.key === 'b' && like.value) batch.value = true
+  if (e.key === 'b' && like.value) {
+    // The sheet's first field has the focus at once: this letter is not meant for it.
+    e.preventDefault()
+    batch.value = true
+  }
   if (e.key === 'Enter' && !/BUTTON|A/.test(el.tagName))
     document.querySelector<HTMLButtonElement>('.action:not(:disabled)')?.click()
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  fmt,
   type Clock,
   type Done,
   type Finding,
@@ -207,7 +208,7 @@ const recordNotes = computed(() =>
     />
     <StepReads v-if="reading" v-model="readings" :joint-id="facts.id" :reads="step?.reads ?? []" />
     <button v-if="torque" type="button" class="button said" @click="readings[torque.key] = torque.value">
-      {{ torque.said.tool }} says {{ torque.value }} Nm: take it
+      {{ torque.said.tool }} says {{ fmt.torque(torque.value, job.reader) }}: take it
     </button>
     <p v-if="live && !beginning" class="refusal" role="alert">
       {{

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { type SectionAnswer, fmt, physicsOf, planOf } from '@jugalis/core'
+import { type SectionAnswer, fmt, physicsOf, planOf, psiToBar, systemOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
 import { NoSignal, Refused, type Stop } from '../../api'
 import ChipChoice from '../../frame/ChipChoice.vue'
+import QuantityField from '../../frame/QuantityField.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
@@ -18,43 +19,45 @@ const clock = useClock()
 const plan = computed(() => planOf(props.answer.section))
 const { rule } = useProve(computed(() => props.answer))
 const typed = reactive({
-  bar: String(props.answer.section.testBar),
   medium: plan.value.medium as 'water' | 'air' | 'nitrogen',
   temperatureOf: 'wall' as 'medium' | 'wall' | 'air',
-  resolution: '0.05',
-  drift: '0.02',
   settle: '10',
   gauge: '',
-  top: '',
   due: '',
   reason: '',
 })
+/** In bar. A gauge of the reader's own units is read to one of its usual graduations. */
+const inch = systemOf(job.reader, 'pressure') === 'inch'
+const given = reactive<Record<'bar' | 'resolution' | 'drift' | 'top', number | null>>({
+  bar: props.answer.section.testBar,
+  resolution: inch ? psiToBar(1) : 0.05,
+  drift: inch ? psiToBar(0.5) : 0.02,
+  top: null,
+})
+const tried = ref(false)
 const stops = ref<Stop[]>([])
 const fault = ref('')
 const busy = ref(false)
 const more = ref(false)
-/** The server does not know the reader's clock: when a joint may is said here. */
-const sayStop = (s: Stop): string =>
-  s.readyAtS === undefined
-    ? s.message
-    : `${s.message.replace(/\.$/, '')}; from ${when(s.readyAtS, clock.nowS, job.state.job.zone)} it may.`
+/** The server knows neither the reader's units nor their clock: it is said here. */
+function sayStop(s: Stop): string {
+  const message = s.params ? job.t({ code: s.code, params: s.params }) : s.message
+  return s.readyAtS === undefined
+    ? message
+    : `${message.replace(/\.$/, '')}; from ${when(s.readyAtS, clock.nowS, job.state.job.zone)} it may.`
+}
 const soft = computed(() => stops.value.length > 0 && stops.value.every((s) => !s.hard))
 const read = (t: string): number => Number(t.trim().replace(',', '.'))
 async function begin(setAside: boolean): Promise<void> {
   fault.value = ''
-  const bar = read(typed.bar)
-  const resolutionBar = read(typed.resolution)
-  const sensorErrorBar = read(typed.drift)
+  tried.value = true
+  const { bar, resolution: resolutionBar, drift: sensorErrorBar, top } = given
   const settle = read(typed.settle)
-  const top = typed.top.trim() ? read(typed.top) : null
-  if (!(bar > 0 && bar <= 1000))
-    return void (fault.value = 'The test pressure is a number in bar, above zero.')
-  if (!(resolutionBar > 0 && resolutionBar <= 10))
-    return void (fault.value = 'The gauge\u2019s finest graduation is a number in bar, for example 0.05.')
-  if (!(sensorErrorBar >= 0 && settle >= 0))
-    return void (fault.value = 'Drift and time to settle are numbers.')
-  if (top !== null && !(top > 0))
-    return void (fault.value = 'The end of the gauge\u2019s scale is a number in bar.')
+  if ([bar, resolutionBar, sensorErrorBar, top].some((v) => Number.isNaN(v)))
+    return void (fault.value = 'One figure above can\u2019t be taken as it stands.')
+  if (bar === null || resolutionBar === null || sensorErrorBar === null)
+    return void (fault.value = 'Pressure, graduation and drift of the gauge are needed.')
+  if (!(settle >= 0)) return void (fault.value = 'The time to settle is a number of minutes.')
   if (typed.due && !/^\d{4}-\d{2}-\d{2}$/.test(typed.due))
     return void (fault.value = 'The date reads 2027-03-31.')
   if (setAside && !typed.reason.trim())
@@ -115,17 +118,26 @@ async function begin(setAside: boolean): Promise<void> {
       open under pressure.
     </p>
     <div class="fields">
+      <QuantityField
+        v-model="given.bar"
+        label="Test pressure"
+        as="pressure"
+        :least="0.001"
+        :most="1000"
+        :near="answer.section.testBar"
+        :missing="tried"
+      />
       <label
-        >Pressure, bar
-        <ElInput v-model="typed.bar" size="large" inputmode="decimal" aria-label="Test pressure, bar"
+        >Gauge <ElInput v-model="typed.gauge" size="large" placeholder="G-07" aria-label="Gauge"
       /></label>
-      <label
-        >Gauge <ElInput v-model="typed.gauge" size="large" placeholder="G-07, 0 to 25 bar" aria-label="Gauge"
-      /></label>
-      <label
-        >Gauge reads to, bar
-        <ElInput v-model="typed.resolution" size="large" inputmode="decimal" aria-label="Gauge reads to, bar"
-      /></label>
+      <QuantityField
+        v-model="given.resolution"
+        label="Gauge reads to"
+        as="fine"
+        :least="1e-6"
+        :most="10"
+        :missing="tried"
+      />
       <label
         >Time to settle, min
         <ElInput v-model="typed.settle" size="large" inputmode="decimal" aria-label="Time to settle, min"
@@ -153,18 +165,26 @@ async function begin(setAside: boolean): Promise<void> {
       More of the gauge…
     </button>
     <div v-if="more" class="fields">
-      <label
-        >Scale ends at, bar
-        <ElInput v-model="typed.top" size="large" inputmode="decimal" aria-label="Scale ends at, bar"
-      /></label>
+      <QuantityField
+        v-model="given.top"
+        label="Scale ends at"
+        as="pressure"
+        :least="0.001"
+        :most="5000"
+        :near="answer.section.testBar * 2"
+      />
       <label
         >In date until
         <ElInput v-model="typed.due" size="large" placeholder="2027-03-31" aria-label="In date until"
       /></label>
-      <label
-        >May drift, bar
-        <ElInput v-model="typed.drift" size="large" inputmode="decimal" aria-label="May drift, bar"
-      /></label>
+      <QuantityField
+        v-model="given.drift"
+        label="May drift"
+        as="fine"
+        :least="0"
+        :most="10"
+        :missing="tried"
+      />
     </div>
     <p class="why">
       Hold {{ fmt.duration(answer.section.holdS) }}, at most

@@ -80,7 +80,7 @@ async function load(repeated: true | null): Promise<void> {
       <div class="fields">
         <label
           >Time
-          <ElSelect v-model="columns.time" size="large" aria-label="Column of the time">
+          <ElSelect :teleported="false" v-model="columns.time" size="large" aria-label="Column of the time">
             <ElOption
               v-for="(h, i) in table.head"
               :key="i"
@@ -89,12 +89,17 @@ async function load(repeated: true | null): Promise<void> {
         ></label>
         <label
           >On the clocks of
-          <ElSelect v-model="columns.zone" size="large" aria-label="Clocks of the file">
+          <ElSelect :teleported="false" v-model="columns.zone" size="large" aria-label="Clocks of the file">
             <ElOption v-for="z in zones" :key="z" :value="z" :label="z" /></ElSelect
         ></label>
         <label
           >Pressure
-          <ElSelect v-model="columns.pressure" size="large" aria-label="Column of the pressure">
+          <ElSelect
+            :teleported="false"
+            v-model="columns.pressure"
+            size="large"
+            aria-label="Column of the pressure"
+          >
             <ElOption
               v-for="(h, i) in table.head"
               :key="i"
@@ -103,12 +108,18 @@ async function load(repeated: true | null): Promise<void> {
         ></label>
         <label
           >in
-          <ElSelect v-model="columns.pressureUnit" size="large" aria-label="Unit of the pressure">
+          <ElSelect
+            :teleported="false"
+            v-model="columns.pressureUnit"
+            size="large"
+            aria-label="Unit of the pressure"
+          >
             <ElOption v-for="u in ['bar', 'psi', 'kPa', 'mbar']" :key="u" :value="u" :label="u" /></ElSelect
         ></label>
         <label
           >Temperature
           <ElSelect
+            :teleported="false"
             v-model="columns.temperature"
             size="large"
             clearable
@@ -124,7 +135,12 @@ async function load(repeated: true | null): Promise<void> {
         ></label>
         <label
           >in
-          <ElSelect v-model="columns.temperatureUnit" size="large" aria-label="Unit of the temperature">
+          <ElSelect
+            :teleported="false"
+            v-model="columns.temperatureUnit"
+            size="large"
+            aria-label="Unit of the temperature"
+          >
             <ElOption value="C" label="°C" /><ElOption value="F" label="°F" /></ElSelect
         ></label>
       </div>

@@ -5,6 +5,7 @@ import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 import { computed, reactive, ref } from 'vue'
+import QuantityField from '../../frame/QuantityField.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
@@ -15,7 +16,9 @@ const job = useJob()
 const clock = useClock()
 const zone = computed(() => job.state.job.zone)
 const section = computed(() => props.answer.section)
-const part = reactive({ name: '', kind: 'union' as string, rating: '', at: '' })
+const part = reactive({ name: '', kind: 'union' as string })
+const given = reactive<{ rating: number | null; at: number | null }>({ rating: null, at: null })
+const tried = ref(false)
 const tag = reactive({ kind: 'blank' as string, where: '' })
 const fault = ref('')
 const tags = computed(() =>
@@ -23,14 +26,13 @@ const tags = computed(() =>
     .filter((t) => t.sectionId === section.value.id)
     .sort((a, b) => Number(a.back !== null) - Number(b.back !== null)),
 )
-const read = (s: string): number => Number(s.trim().replace(',', '.'))
 async function addPart(): Promise<void> {
   fault.value = ''
-  const ratingBar = read(part.rating)
+  tried.value = true
+  const { rating: ratingBar, at: atMm } = given
   if (!part.name.trim()) return void (fault.value = 'The part needs a name.')
-  if (!(ratingBar > 0)) return void (fault.value = 'The rating that stands on it, in bar.')
-  const atM = part.at.trim() ? read(part.at) : null
-  if (atM !== null && !Number.isFinite(atM)) return void (fault.value = 'Its height is a number in m.')
+  if (ratingBar === null || Number.isNaN(ratingBar) || Number.isNaN(atMm)) return
+  const atM = atMm === null ? null : atMm / 1000
   await job.write(
     [
       {
@@ -45,9 +47,11 @@ async function addPart(): Promise<void> {
         },
       },
     ],
-    `${part.name.trim()} may take ${ratingBar} bar.`,
+    `${part.name.trim()} may take ${fmt.pressure(ratingBar, job.reader)}.`,
   )
-  Object.assign(part, { name: '', rating: '', at: '' })
+  part.name = ''
+  Object.assign(given, { rating: null, at: null })
+  tried.value = false
 }
 const dropPart = (p: { id: string; name: string; kind: string; ratingBar: number }): Promise<unknown> =>
   job.write(
@@ -96,7 +100,7 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
       <li v-for="p in section.parts" :key="p.id">
         <span class="grow"
           ><strong>{{ p.name }}</strong
-          >, {{ p.kind }}{{ p.atM === null ? '' : `, at ${fmt.number(p.atM, 1)} m` }}</span
+          >, {{ p.kind }}{{ p.atM === null ? '' : `, at ${fmt.distance(p.atM * 1000, job.reader)}` }}</span
         >
         <span>{{ fmt.pressure(p.ratingBar, job.reader) }}</span>
         <button type="button" class="button" @click="dropPart(p)">Take out</button>
@@ -105,23 +109,18 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
     <p v-else class="why">None named. Unions, threads, valves and flanges often take less than the pipe.</p>
     <form class="form" @submit.prevent="addPart">
       <ElInput v-model="part.name" size="large" aria-label="Name of the part" placeholder="union at pump 2" />
-      <ElSelect v-model="part.kind" size="large" aria-label="Kind of part">
+      <ElSelect :teleported="false" v-model="part.kind" size="large" aria-label="Kind of part">
         <ElOption v-for="k in PART_KINDS" :key="k" :value="k" :label="k" />
       </ElSelect>
-      <ElInput
-        v-model="part.rating"
-        size="large"
-        inputmode="decimal"
-        aria-label="Rating, bar"
-        placeholder="bar"
+      <QuantityField
+        v-model="given.rating"
+        label="Rating"
+        as="pressure"
+        :least="0.001"
+        :most="1000"
+        :missing="tried"
       />
-      <ElInput
-        v-model="part.at"
-        size="large"
-        inputmode="decimal"
-        aria-label="Height, m"
-        placeholder="height, m"
-      />
+      <QuantityField v-model="given.at" label="Height (empty: not known)" as="distance" />
       <button type="submit" class="button">Add</button>
     </form>
     <h2>Put up or taken out for the test</h2>
@@ -142,7 +141,7 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
     </ul>
     <p v-else class="why">Nothing is tagged. Nothing is handed over until all that was tagged is back.</p>
     <form class="form" @submit.prevent="putTag">
-      <ElSelect v-model="tag.kind" size="large" aria-label="What was done">
+      <ElSelect :teleported="false" v-model="tag.kind" size="large" aria-label="What was done">
         <ElOption v-for="k in TAG_KINDS" :key="k" :value="k" :label="k" />
       </ElSelect>
       <ElInput v-model="tag.where" size="large" aria-label="Where" placeholder="branch to tank 4" />

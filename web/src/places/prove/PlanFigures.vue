@@ -15,7 +15,7 @@ const { section, contents, limits, rule, filling, ends, gauge, energy } = usePro
 const plan = computed(() => planOf(props.answer.section))
 const bar = (b: number): string => fmt.pressure(b, job.reader)
 const fine = (b: number): string => fmt.pressureFine(b, job.reader)
-const litres = (l: number): string => `${fmt.number(l, l < 10 ? 1 : 0)} l`
+const litres = (l: number): string => fmt.volume(l, job.reader)
 const rows = computed(() => {
   const out: [string, string][] = []
   const s = section.value
@@ -43,13 +43,13 @@ const rows = computed(() => {
   if (filling.value && plan.value.medium === 'water')
     out.push([
       'Fill',
-      `no faster than ${litres(filling.value.litresPerMin)} a minute: ${fmt.number(filling.value.minutes, filling.value.minutes < 10 ? 1 : 0)} min, vents open at the high points`,
+      `no faster than ${fmt.print(filling.value.litresPerMin, 'flow', job.reader)}: ${fmt.number(filling.value.minutes, filling.value.minutes < 10 ? 1 : 0)} min, vents open at the high points`,
     ])
   const raise = litresToRaise(s, c)
   if (raise !== null)
     out.push([
       'Raise',
-      `${fmt.number(raise, 2)} l from full to the test pressure; what goes in beyond that tells of air shut in`,
+      `${litres(raise)} from full to the test pressure; what goes in beyond that tells of air shut in`,
     ])
   if (rule.value?.reliefBar) out.push(['Relief valve', `set at most to ${fine(rule.value.reliefBar)}`])
   if (rule.value?.testMinBar)
@@ -60,7 +60,7 @@ const rows = computed(() => {
   if (energy.value)
     out.push([
       'Energy',
-      `${fmt.number(energy.value.energyJ / 1e3, 0)} kJ, like ${fmt.number(energy.value.tntKg, 3)} kg of TNT: people ${fmt.number(energy.value.distanceM, 0)} m away`,
+      `${fmt.number(energy.value.energyJ / 1e3, 0)} kJ, like ${fmt.weight(energy.value.tntKg, job.reader)} of TNT: people ${fmt.distance(energy.value.distanceM * 1000, job.reader)} away`,
     ])
   return out
 })

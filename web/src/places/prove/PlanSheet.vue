@@ -1,11 +1,20 @@
 <script setup lang="ts">
-import { type Section, TEST_RULES, type TestRuleId, contentsOf, planOf, say, testPlan } from '@jugalis/core'
+import {
+  type As,
+  type Section,
+  TEST_RULES,
+  type TestRuleId,
+  contentsOf,
+  planOf,
+  testPlan,
+} from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 import { computed, reactive, ref } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
+import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { RULE_NAMES } from './rule-names'
@@ -22,31 +31,39 @@ const typed = reactive({
   axial: plan.axial,
   keep: plan.keep,
   valve: plan.valve ?? '',
-  design: text(plan.designBar),
-  working: text(props.section.workingBar),
-  test: text(props.section.testBar),
   hold: text(props.section.holdS / 60),
-  drop: text(props.section.allowedDropBar),
-  temperature: text(plan.temperatureC),
-  gauge: text(plan.gaugeM),
-  low: text(plan.lowM),
-  high: text(plan.highM),
   air: text(plan.airPct),
   ratio: text(plan.stressRatio),
 })
+const mm = (m: number | null): number | null => (m === null ? null : m * 1000)
+const metres = (v: number | null): number | null => (v === null ? null : v / 1000)
+/** Pressures in bar, heights in mm, the temperature in °C. */
+const given = reactive<Record<Given, number | null>>({
+  design: plan.designBar,
+  working: props.section.workingBar,
+  test: props.section.testBar,
+  drop: props.section.allowedDropBar,
+  temperature: plan.temperatureC,
+  gauge: mm(plan.gaugeM),
+  low: mm(plan.lowM),
+  high: mm(plan.highM),
+})
+const tried = ref(false)
 const fault = ref('')
 const read = (s: string): number | null => {
   const t = s.trim().replace(',', '.')
   return t === '' ? null : Number(t)
 }
+/** A figure that can't be taken as it stands counts as not given. */
+const sure = (v: number | null): number | null => (Number.isNaN(v) ? null : v)
 const contents = computed(() => contentsOf(job.state, props.section))
 /** What the rule says for the pressures that are typed; null for a rule of one's own, or while one is missing. */
 const said = computed(() => {
   if (typed.rule === 'custom') return null
   return testPlan({
     rule: typed.rule as TestRuleId,
-    designBar: read(typed.design),
-    workingBar: read(typed.working),
+    designBar: sure(given.design),
+    workingBar: sure(given.working),
     materials: contents.value.materials,
     odMm: contents.value.largestOdMm,
     stressRatio: read(typed.ratio),
@@ -57,33 +74,27 @@ const figures = computed(() => (said.value && !('missing' in said.value) ? said.
 const MISSING = { designBar: 'the design pressure', workingBar: 'the working pressure' } as const
 function take(): void {
   if (!figures.value) return
-  typed.test = String(Number(figures.value.testBar.toFixed(3)))
-  if (figures.value.holdS) typed.hold = String(figures.value.holdS / 60)
-  if (figures.value.allowedDropBar !== null)
-    typed.drop = String(Number(figures.value.allowedDropBar.toFixed(4)))
-  typed.medium = figures.value.medium
+  const f = figures.value
+  // All of it: what one rule says is never left standing under another.
+  given.test = f.testBar
+  given.drop = f.allowedDropBar
+  typed.hold = f.holdS ? String(f.holdS / 60) : ''
+  typed.medium = f.medium
 }
 async function save(): Promise<void> {
-  const numbers = {
-    design: read(typed.design),
-    working: read(typed.working),
-    test: read(typed.test),
-    hold: read(typed.hold),
-    drop: read(typed.drop),
-    temperature: read(typed.temperature),
-    gauge: read(typed.gauge),
-    low: read(typed.low),
-    high: read(typed.high),
-    air: read(typed.air),
-    ratio: read(typed.ratio),
-  }
-  const bad = Object.entries(numbers).find(([, v]) => v !== null && !Number.isFinite(v))
-  if (bad) return void (fault.value = `${bad[0]}: a number is needed.`)
-  if (!numbers.test || numbers.test <= 0) return void (fault.value = 'The test pressure is missing.')
-  if (!numbers.hold || numbers.hold <= 0) return void (fault.value = 'The hold is missing.')
+  tried.value = true
+  const numbers = { ...given, hold: read(typed.hold), air: read(typed.air), ratio: read(typed.ratio) }
+  if (Object.values(numbers).some((v) => v !== null && !Number.isFinite(v)))
+    return void (fault.value = 'One figure above can\u2019t be taken as it stands.')
+  if (!numbers.test) return void (fault.value = 'The test pressure is missing.')
+  if (numbers.drop === null)
+    return void (fault.value = 'Say how far it may fall over the hold: by this rule that is left to you.')
+  if (!numbers.hold || numbers.hold <= 0)
+    return void (fault.value = 'Say how long it is held: by this rule that is left to you.')
   if (numbers.low !== null && numbers.high !== null && numbers.low > numbers.high)
     return void (fault.value = 'The lowest point lies above the highest one.')
-  const given = (o: Record<string, unknown>): Record<string, unknown> =>
+  fault.value = ''
+  const known = (o: Record<string, unknown>): Record<string, unknown> =>
     Object.fromEntries(Object.entries(o).filter(([, v]) => v !== null && v !== ''))
   await job.write(
     [
@@ -96,13 +107,13 @@ async function save(): Promise<void> {
           workingBar: numbers.working ?? 0,
           testBar: numbers.test,
           holdS: numbers.hold * 60,
-          allowedDropBar: numbers.drop ?? 0,
+          allowedDropBar: numbers.drop,
           ratingBar: props.section.ratingBar,
         },
       },
       {
         kind: 'section-plan',
-        data: given({
+        data: known({
           sectionId: props.section.id,
           rule: typed.rule,
           medium: typed.medium,
@@ -111,9 +122,9 @@ async function save(): Promise<void> {
           valve: typed.valve.trim(),
           designBar: numbers.design,
           temperatureC: numbers.temperature,
-          gaugeM: numbers.gauge,
-          lowM: numbers.low,
-          highM: numbers.high,
+          gaugeM: metres(numbers.gauge),
+          lowM: metres(numbers.low),
+          highM: metres(numbers.high),
           airPct: numbers.air,
           stressRatio: numbers.ratio,
         }),
@@ -123,21 +134,19 @@ async function save(): Promise<void> {
   )
   emit('close')
 }
-const PRESSURES = [
-  ['design', 'Design, bar'],
-  ['working', 'Working, bar'],
-  ['test', 'Test at the gauge, bar'],
-  ['hold', 'Hold, minutes'],
-  ['drop', 'Fall allowed, bar'],
-  ['ratio', 'Stress ratio'],
-] as const
-const PLACE = [
-  ['gauge', 'Gauge, height m'],
-  ['low', 'Lowest point, m'],
-  ['high', 'Highest point, m'],
-  ['temperature', 'Pipe at the test, °C'],
-  ['air', 'Air shut in, %'],
-] as const
+type Given = 'design' | 'working' | 'test' | 'drop' | 'temperature' | 'gauge' | 'low' | 'high'
+const PRESSURES: readonly (readonly [Given, string])[] = [
+  ['design', 'Design'],
+  ['working', 'Working'],
+  ['test', 'Test at the gauge'],
+  ['drop', 'Fall allowed'],
+]
+const PLACE: readonly (readonly [Given, string, As, number, number])[] = [
+  ['gauge', 'Gauge, height', 'distance', -1e6, 1e6],
+  ['low', 'Lowest point', 'distance', -1e6, 1e6],
+  ['high', 'Highest point', 'distance', -1e6, 1e6],
+  ['temperature', 'Pipe at the test', 'temperature', -40, 150],
+]
 </script>
 
 <template>
@@ -145,12 +154,33 @@ const PLACE = [
     <p class="why">A rule gives figures; local code and the engineer decide.</p>
     <label class="field"
       >By
-      <ElSelect v-model="typed.rule" size="large" aria-label="Rule">
+      <ElSelect :teleported="false" v-model="typed.rule" size="large" aria-label="Rule">
         <ElOption v-for="r in TEST_RULES" :key="r" :value="r" :label="RULE_NAMES[r]" /></ElSelect
     ></label>
     <div class="grid">
-      <label v-for="[key, label] in PRESSURES" :key="key" class="field"
-        >{{ label }}<ElInput v-model="typed[key]" size="large" inputmode="decimal" :aria-label="label"
+      <QuantityField
+        v-for="[key, label] in PRESSURES"
+        :key="key"
+        v-model="given[key]"
+        :label="label"
+        as="pressure"
+        :least="0"
+        :most="1000"
+        :missing="tried && (key === 'test' || key === 'drop')"
+      />
+      <label class="field"
+        >Hold, minutes<ElInput
+          v-model="typed.hold"
+          size="large"
+          inputmode="decimal"
+          aria-label="Hold, minutes"
+      /></label>
+      <label class="field"
+        >Stress ratio<ElInput
+          v-model="typed.ratio"
+          size="large"
+          inputmode="decimal"
+          aria-label="Stress ratio"
       /></label>
     </div>
     <div v-if="said && 'missing' in said" class="why">
@@ -162,7 +192,7 @@ const PLACE = [
         <button type="button" class="button" @click="take">Use it</button>
       </p>
       <p v-for="f in figures.findings" :key="f.code" :class="f.level === 'stop' ? 'refusal' : 'why'">
-        {{ say(f) }}
+        {{ job.t(f) }}
       </p>
     </div>
     <ChipChoice
@@ -191,8 +221,21 @@ const PLACE = [
       ]"
     />
     <div class="grid">
-      <label v-for="[key, label] in PLACE" :key="key" class="field"
-        >{{ label }}<ElInput v-model="typed[key]" size="large" inputmode="decimal" :aria-label="label"
+      <QuantityField
+        v-for="[key, label, as, least, most] in PLACE"
+        :key="key"
+        v-model="given[key]"
+        :label="label"
+        :as="as"
+        :least="least"
+        :most="most"
+      />
+      <label class="field"
+        >Air shut in, %<ElInput
+          v-model="typed.air"
+          size="large"
+          inputmode="decimal"
+          aria-label="Air shut in, %"
       /></label>
       <label class="field"
         >Behind valve<ElInput v-model="typed.valve" size="large" aria-label="Behind valve" placeholder="V-12"

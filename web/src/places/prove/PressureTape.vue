@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { fmt, greatest } from '@jugalis/core'
+import { fmt, fromUnits, greatest, unitOf } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
+import { roundStep } from '../../tapes/ticks'
 
 /** The pressure tape, standing upright: what is on it hangs as hooks at its pressure. */
 const props = defineProps<{
@@ -13,12 +14,15 @@ const HEIGHT = 330
 const TAPE_W = 58
 const topBar = computed(() => greatest([1, ...props.hooks.map((h) => h.bar)]) * 1.12)
 const Y = (bar: number): number => HEIGHT - 14 - (bar / topBar.value) * (HEIGHT - 34)
-const step = computed(
-  () => [0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => (s / topBar.value) * HEIGHT > 22) ?? 200,
-)
-const marks = computed(() =>
-  Array.from({ length: Math.floor(topBar.value / step.value) + 1 }, (_, i) => i * step.value),
-)
+/** Graduations in round numbers of the unit that is shown. */
+const marks = computed(() => {
+  const top = fmt.inUnits(topBar.value, 'pressure', job.reader)
+  const step = roundStep(top, HEIGHT / 22)
+  return Array.from({ length: Math.floor(top / step + 1e-9) + 1 }, (_, i) => ({
+    says: fmt.number(i * step, 2, job.reader.decimal),
+    bar: fromUnits(i * step, 'pressure', job.reader),
+  }))
+})
 /** Hooks near one another share the room: each keeps 20 px from the next. */
 const placed = computed(() => {
   const sorted = [...props.hooks].sort((a, b) => b.bar - a.bar)
@@ -29,7 +33,7 @@ const placed = computed(() => {
     return { ...h, y, at: Y(h.bar) }
   })
 })
-const unit = computed(() => (job.reader.units === 'inch' ? 'psi' : 'bar'))
+const unit = computed(() => unitOf('pressure', job.reader))
 </script>
 
 <template>
@@ -41,10 +45,10 @@ const unit = computed(() => (job.reader.units === 'inch' ? 'psi' : 'bar'))
     :aria-label="hooks.map((h) => `${h.says} ${fmt.pressure(h.bar, job.reader)}`).join(', ')"
   >
     <rect x="0" y="6" :width="TAPE_W" :height="HEIGHT - 20" class="tape" />
-    <g v-for="b in marks" :key="b">
-      <path :d="`M0 ${Y(b)}h14`" class="tick" />
-      <text v-if="b > 0" x="36" :y="Y(b) + 6" text-anchor="middle" class="numeral">
-        {{ fmt.pressure(b, job.reader).split(' ')[0] }}
+    <g v-for="m in marks" :key="m.says">
+      <path :d="`M0 ${Y(m.bar)}h14`" class="tick" />
+      <text v-if="m.bar > 0" x="36" :y="Y(m.bar) + 6" text-anchor="middle" class="numeral">
+        {{ m.says }}
       </text>
     </g>
     <text x="4" :y="HEIGHT - 18" class="unit">{{ unit }}</text>

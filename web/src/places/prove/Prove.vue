@@ -5,6 +5,7 @@ import {
   endsOf,
   fmt,
   gatesOf,
+  headingOf,
   heldStage,
   jointPlaces,
   judgeRun,
@@ -59,7 +60,7 @@ const runningHead = computed(() => {
     return `${answer.value?.section.tag ?? ''} is brought to ${bar(t.bar)} in ${stage.of} stages.`
   const seen = Math.min(t.holdS, Math.max(0, j.seenS))
   const drop = j.correctedDropBar
-  return `${bar(t.bar)} held ${fmt.duration(seen)} of ${fmt.duration(t.holdS)}${drop === null ? '' : `; loss ${fmt.number(Math.max(0, (drop * seen) / t.holdS), 3)} of ${fmt.number(t.allowedDropBar, 3)} bar allowed`}.`
+  return `${bar(t.bar)} held ${fmt.duration(seen)} of ${fmt.duration(t.holdS)}${drop === null ? '' : `; loss ${fmt.pressureFine(Math.max(0, (drop * seen) / t.holdS), job.reader)} of ${fmt.pressureFine(t.allowedDropBar, job.reader)} allowed`}.`
 })
 const hooks = computed(() => {
   const a = answer.value
@@ -104,6 +105,10 @@ const unheld = computed(() => {
   const touched = a.joints.some((j) => j.facts.homeAtS === null || j.facts.homeAtS > t.begunAtS)
   return touched ? null : t
 })
+/** What the readings of the last test come to, in the reader's own units. */
+const unheldSays = computed(() =>
+  unheld.value ? job.t(headingOf(unheld.value, judgeRun(job.state, unheld.value))) : '',
+)
 /** A section that was tested last asks what follows; the others ask what is missing. */
 watch(
   [() => answer.value?.section.id, () => running.value?.id, () => tests.value[0]?.ended?.atS],
@@ -140,10 +145,15 @@ async function setState(state: string): Promise<void> {
         </p>
       </div>
       <div v-else-if="unheld" class="head">
-        <h1>{{ unheld.ended?.note }}</h1>
+        <h1>{{ unheldSays }}</h1>
         <p class="why">
           {{ answer.section.tag }}, {{ bar(unheld.bar) }} with {{ unheld.medium }},
-          {{ ruleName(unheld.rule) }}. Find it, mend it, test again: both tests are kept.
+          {{ ruleName(unheld.rule) }}.
+          {{
+            unheld.ended?.verdict === 'lost'
+              ? 'Find it, mend it, test again: both tests are kept.'
+              : 'Test again when that is settled: both tests are kept.'
+          }}
         </p>
       </div>
       <template v-else>

@@ -121,6 +121,7 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
       when: (s) => `${date(s, zone.value)} ${hhmm(s, zone.value)}`,
       clock: (s) => hhmm(s, zone.value),
       rule: ruleName(c.rule.id),
+      reader: job.reader,
       lines: lines.map((l) => ({ tag: l.tag, laid: layOut(job.state, l) })),
       looks: view.looks,
       inside,

@@ -4,13 +4,16 @@ import {
   type TestRun,
   correctedCourse,
   fmt,
+  greatest,
   heldPart,
   heldStage,
+  longestGapS,
   overWeakest,
   saysOf,
   seriesOf,
   stageNow,
   steadyFromS,
+  unitOf,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
@@ -18,6 +21,7 @@ import { computed, reactive, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
+import QuantityField from '../../frame/QuantityField.vue'
 import LogFile from './LogFile.vue'
 import StageGuide from './StageGuide.vue'
 import TestChart from './TestChart.vue'
@@ -25,11 +29,18 @@ import TestChart from './TestChart.vue'
 const props = defineProps<{ test: TestRun; judgement: Judgement }>()
 const job = useJob()
 const clock = useClock()
-const typed = reactive({ bar: '', temperature: '' })
+const given = reactive<{ bar: number | null; temperatureC: number | null }>({ bar: null, temperatureC: null })
+/** A reading that this section can hardly show: asked about once before it is kept. */
+const doubted = ref('')
 const fault = ref('')
 const file = ref(false)
 const asksWhere = ref(false)
 const where = ref('')
+const TEMPERATURE = {
+  medium: 'Temperature inside',
+  wall: 'Temperature of the wall',
+  air: 'Temperature of the air',
+}
 const SHOWN = 8
 const zone = computed(() => job.state.job.zone)
 /** The readings that are judged: of several stages, those of the hold. */
@@ -71,15 +82,33 @@ const last = computed(() => props.test.readings.at(-1) ?? null)
 const holdEndsS = computed(
   () => (held.value.readings[0]?.atS ?? clock.nowS) + props.test.stabiliseS + props.test.holdS,
 )
+/** Where a person reads the gauge: how often at least, and by when the next time. */
+const nextRead = computed(() => {
+  const l = last.value
+  if (!l?.typed || left.value === 0) return ''
+  const everyS = longestGapS(props.test.holdS)
+  return `Read it at least every ${fmt.duration(everyS)}: next by ${hhmmss(l.atS + everyS, zone.value)}.`
+})
 const left = computed(() => Math.max(0, Math.ceil(holdEndsS.value - clock.nowS)))
+const FAR = { above: 1.5, below: 0.5 }
+/** Why a reading should be looked at again; empty where it goes on from what was read. */
+function doubtOf(bar: number): string {
+  const most = greatest([props.test.bar, ...props.test.stages.map((x) => x.bar)])
+  if (bar > FAR.above * most)
+    return `${fmt.pressureFine(bar, job.reader)} is far above the test pressure of ${fmt.pressure(most, job.reader)}. Is the gauge read right?`
+  const before = last.value?.bar ?? 0
+  return before > 0 && bar < FAR.below * before
+    ? `${fmt.pressureFine(bar, job.reader)} is less than half of the ${fmt.pressureFine(before, job.reader)} read last. Is the gauge read right?`
+    : ''
+}
 async function read(): Promise<void> {
   fault.value = ''
-  const bar = Number(typed.bar.trim().replace(',', '.'))
-  const temperatureC = typed.temperature.trim() ? Number(typed.temperature.trim().replace(',', '.')) : null
-  if (!typed.bar.trim() || !Number.isFinite(bar) || bar < 0 || bar > 1000)
-    return void (fault.value = 'The gauge shows a number in bar.')
-  if (temperatureC !== null && !(temperatureC > -40 && temperatureC < 100))
-    return void (fault.value = 'The temperature is a number in °C, or empty.')
+  const { bar, temperatureC } = given
+  if (Number.isNaN(bar) || Number.isNaN(temperatureC)) return
+  if (bar === null) return void (fault.value = 'Type what the gauge shows.')
+  const doubt = doubtOf(bar)
+  if (doubt && doubted.value !== doubt) return void (doubted.value = doubt)
+  doubted.value = ''
   await job.write(
     [
       {
@@ -88,9 +117,9 @@ async function read(): Promise<void> {
         data: { testId: props.test.id, atS: Date.now() / 1000, bar, temperatureC },
       },
     ],
-    `${bar} bar read.`,
+    `${fmt.pressureFine(bar, job.reader)} read.`,
   )
-  typed.bar = ''
+  given.bar = null
 }
 async function leak(): Promise<void> {
   await job.write(
@@ -144,7 +173,7 @@ async function end(): Promise<void> {
         {{ job.t({ code: `mostly-${judgement.mostly}`, params: {} }) }}
       </template>
       <template v-if="judgement.verdict === 'lost' && judgement.leakRateLPerH !== null">
-        About {{ fmt.number(judgement.leakRateLPerH, 2) }} l an hour.
+        About {{ fmt.print(judgement.leakRateLPerH, 'leak', job.reader) }}.
       </template>
     </p>
     <div class="stops">
@@ -162,17 +191,30 @@ async function end(): Promise<void> {
       <p class="caution"><strong>Caution:</strong> let the pressure off before anybody goes near it.</p>
     </form>
     <form class="type" @submit.prevent="read">
-      <label
-        >Gauge now, bar
-        <ElInput v-model="typed.bar" size="large" inputmode="decimal" aria-label="Gauge now, bar"
-      /></label>
-      <label
-        >{{ { medium: 'Inside', wall: 'Wall', air: 'Air' }[test.temperatureOf] }}, °C
-        <ElInput v-model="typed.temperature" size="large" inputmode="decimal" aria-label="Temperature, °C"
-      /></label>
+      <QuantityField
+        v-model="given.bar"
+        label="Gauge now"
+        as="fine"
+        :least="-1"
+        :most="1000"
+        :near="last?.bar ?? test.bar"
+      />
+      <QuantityField
+        v-model="given.temperatureC"
+        :label="TEMPERATURE[test.temperatureOf]"
+        as="temperature"
+        :least="-40"
+        :most="100"
+        :near="last?.temperatureC ?? 15"
+      />
       <button type="submit" class="button">Read</button>
       <button type="button" class="button" :aria-expanded="file" @click="file = !file">From a file…</button>
     </form>
+    <p v-if="nextRead" class="why">{{ nextRead }}</p>
+    <div v-if="doubted" class="refusal" role="alert">
+      {{ doubted }}
+      <button type="button" class="button" @click="read">It is right: keep it</button>
+    </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <LogFile v-if="file" :test="test" @done="taken" />
     <table v-if="test.readings.length" class="rows">
@@ -186,15 +228,17 @@ async function end(): Promise<void> {
       <thead>
         <tr>
           <th>Time</th>
-          <th class="right">bar</th>
-          <th class="right">°C</th>
+          <th class="right">{{ unitOf('fine', job.reader) }}</th>
+          <th class="right">{{ unitOf('temperature', job.reader) }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="r in test.readings.slice(-SHOWN).reverse()" :key="r.atS">
           <td>{{ hhmmss(r.atS, zone) }}</td>
-          <td class="num">{{ fmt.number(r.bar, 3) }}</td>
-          <td class="num">{{ r.temperatureC === null ? '' : fmt.number(r.temperatureC, 1) }}</td>
+          <td class="num">{{ fmt.figureOf(r.bar, 'fine', job.reader) }}</td>
+          <td class="num">
+            {{ r.temperatureC === null ? '' : fmt.figureOf(r.temperatureC, 'temperature', job.reader) }}
+          </td>
         </tr>
       </tbody>
     </table>

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { type Judgement, type TestRun, type TestSeries, barToPsi, cToF, correctedCourse } from '@jugalis/core'
+import {
+  type Judgement,
+  type TestRun,
+  type TestSeries,
+  correctedCourse,
+  fmt,
+  greatest,
+  smallest,
+  unitOf,
+} from '@jugalis/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
 import { type ECharts, init, use } from 'echarts/core'
@@ -8,6 +17,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
 import { hhmm, hhmmss } from '../../when'
+import { roundStep } from '../../tapes/ticks'
 import { thinned } from './thin'
 
 /** Pressure as read, pressure had the temperature stayed, and the temperature, over the test. */
@@ -19,10 +29,9 @@ const box = ref<HTMLElement>()
 let chart: ECharts | undefined
 const SHORT_S = 1200
 const LEAST_SPAN = 2
-const inch = computed(() => job.reader.units === 'inch')
-const bar = (b: number): number => Number((inch.value ? barToPsi(b) : b).toFixed(4))
+const bar = (b: number): number => Number(fmt.inUnits(b, 'fine', job.reader).toFixed(4))
 const firstS = computed(() => props.test.readings[0]?.atS ?? props.test.begunAtS)
-const degrees = (c: number): number => Number((inch.value ? cToF(c) : c).toFixed(2))
+const degrees = (c: number): number => Number(fmt.inUnits(c, 'temperature', job.reader).toFixed(2))
 /** Thinned before anything else: a day of readings is far more than a screen has points. */
 const curves = computed(() => ({
   read: thinned(props.test.readings, (r) => r.bar).map((r) => [r.atS * 1000, bar(r.bar)] as const),
@@ -33,6 +42,22 @@ const curves = computed(() => ({
     (r) => [r.atS * 1000, degrees(r.temperatureC ?? 0)] as const,
   ),
 }))
+/**
+ * From the test pressure (or the highest that was read) to below the fall allowed, in round steps: a sound test is a flat
+ * line at the top, not the noise of its gauge drawn large.
+ */
+function pressureScale(limit: number): { min: number; max: number; interval: number } {
+  const seen = [...curves.value.read, ...curves.value.corrected].map(([, v]) => v)
+  const top = greatest([bar(props.test.bar), ...seen])
+  const low = smallest([limit, ...seen])
+  const pad = Math.max(top - low, bar(props.test.bar) * 0.02, 1e-6) * 0.25
+  const interval = roundStep(top - low + 2 * pad, 6)
+  return {
+    min: Math.floor((low - pad) / interval) * interval,
+    max: Math.ceil((top + pad / 2) / interval) * interval,
+    interval,
+  }
+}
 const holdFrom = computed(() => firstS.value + props.test.stabiliseS)
 function draw(): void {
   if (!chart) return
@@ -73,7 +98,7 @@ function draw(): void {
   chart.setOption(
     {
       animation: false,
-      grid: { left: 56, right: 56, top: 30, bottom: 30 },
+      grid: { left: 64, right: 56, top: 30, bottom: 30 },
       xAxis: {
         type: 'time',
         axisLabel: { ...text, formatter: (ms: number) => clockText(ms / 1000, zone), hideOverlap: true },
@@ -83,13 +108,14 @@ function draw(): void {
       yAxis: [
         {
           ...y,
-          name: inch.value ? 'psi' : 'bar',
+          name: unitOf('fine', job.reader),
+          ...pressureScale(limit),
           nameTextStyle: text,
           splitLine: { lineStyle: { color: color('--line') } },
         },
         {
           ...y,
-          name: inch.value ? '°F' : '°C',
+          name: unitOf('temperature', job.reader),
           // A hundredth of a degree is no swing: the scale spans two degrees at least.
           min: (v: { min: number; max: number }) =>
             Math.floor((v.min + v.max) / 2 - Math.max(LEAST_SPAN / 2, (v.max - v.min) * 0.6)),

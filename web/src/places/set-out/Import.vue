@@ -6,6 +6,7 @@ import {
   begunJoints,
   entryText,
   matchColumns,
+  named,
 } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
@@ -139,7 +140,7 @@ async function take(): Promise<void> {
     <div class="head">
       <h1 aria-live="polite">{{ headline }}</h1>
       <p v-if="line" class="why">
-        It comes in whole or not at all. New lines are begun like {{ line.tag }}: {{ line.material }},
+        It comes in whole or not at all. New lines are begun like {{ line.tag }}: {{ named(line.material) }},
         {{ line.school }} school.
       </p>
       <p v-for="n in found?.notes ?? []" :key="n" class="warn">{{ n }}</p>
@@ -205,7 +206,7 @@ async function take(): Promise<void> {
           <tr v-for="p in preview" :key="p.item.id">
             <td>{{ p.tag ?? line?.tag }}</td>
             <td class="strong">{{ p.item.tag }}</td>
-            <td>{{ entryText(p.item, units) }}{{ p.item.type === 'piece' ? `, ${p.item.size}` : '' }}</td>
+            <td>{{ entryText(p.item, { units }) }}{{ p.item.type === 'piece' ? `, ${p.item.size}` : '' }}</td>
             <td>{{ p.item.jointTags.filter(Boolean).join(', ') }}</td>
           </tr>
         </tbody>
@@ -214,18 +215,30 @@ async function take(): Promise<void> {
     <template v-else-if="found">
       <div class="asked">
         <label for="schedule-mode">Each row is</label>
-        <ElSelect id="schedule-mode" v-model="mode" size="large" aria-label="Each row is">
+        <ElSelect :teleported="false" id="schedule-mode" v-model="mode" size="large" aria-label="Each row is">
           <ElOption v-for="(says, m) in MODES" :key="m" :value="m" :label="says" />
         </ElSelect>
         <label for="schedule-first">First row below the headings</label>
         <ElInput id="schedule-first" v-model="firstRow" size="large" inputmode="numeric" />
         <label for="schedule-units">Bare figures are</label>
-        <ElSelect id="schedule-units" v-model="units" size="large" aria-label="Bare figures are">
+        <ElSelect
+          :teleported="false"
+          id="schedule-units"
+          v-model="units"
+          size="large"
+          aria-label="Bare figures are"
+        >
           <ElOption value="metric" label="millimetres" />
           <ElOption value="inch" label="inches" />
         </ElSelect>
         <label for="schedule-comma">A comma is</label>
-        <ElSelect id="schedule-comma" v-model="comma" size="large" aria-label="A comma is">
+        <ElSelect
+          :teleported="false"
+          id="schedule-comma"
+          v-model="comma"
+          size="large"
+          aria-label="A comma is"
+        >
           <ElOption value="asked" label="asked when it matters" />
           <ElOption value="decimal" label="a decimal sign" />
           <ElOption value="thousands" label="between thousands" />
@@ -235,6 +248,7 @@ async function take(): Promise<void> {
             >{{ FIELD_WORDS[f] }}{{ isNeeded(f) ? '' : ' (may be left out)' }}</label
           >
           <ElSelect
+            :teleported="false"
             :id="`column-${f}`"
             v-model="columns[f]"
             size="large"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Item, Line } from '@jugalis/core'
+import { type Item, type Line, fmt } from '@jugalis/core'
 import { ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { glyphBody } from '../../tapes/glyph-shapes'
@@ -29,7 +29,7 @@ const { joints, total, inner, full, X, h, top, mid } = drawn
 const { paths, measures, tags, names, glyphs, bands, height, percent, jointX } = drawn
 const { scale, fromMm, toMm, zoom, zoomTo, fit, pan, show } = drawn.window
 const figureOf = (item: Item): string =>
-  item.measuredMm === null ? '?' : String(Math.round(item.measuredMm))
+  item.measuredMm === null ? '?' : fmt.lengthFigure(item.measuredMm, job.reader)
 const hand = useHand(svg, {
   pan,
   zoom: (by, atPx) => zoom(by, atPx === undefined ? undefined : atPx - MARGIN),
@@ -155,8 +155,10 @@ const hand = useHand(svg, {
               overflow="visible"
               role="img"
               :aria-label="`${g.j.tag}, ${job.t(g.look.word)}`"
-              v-html="`<title>${g.j.tag}</title>${glyphBody(g.look.glyph, g.look.inspected, g.look.look)}`"
-            />
+            >
+              <title>{{ g.j.tag }}</title>
+              <g v-html="glyphBody(g.look.glyph, g.look.inspected, g.look.look)" />
+            </svg>
           </RouterLink>
           <text
             v-for="n in names"

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { allMethods } from '@jugalis/core'
+import { type As, allMethods, named } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { askedFields } from '../../asked-fields'
+import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
@@ -19,8 +20,8 @@ const typed = reactive({
   method: methods[0]?.id ?? '',
   material: job.state.job.school === 'inch' ? 'pvc' : 'pvc-u',
   schedule: '80',
-  ratingBar: '',
 })
+const ratingBar = ref<number | null>(null)
 const materials = computed(
   () => methods.find((m) => m.id === typed.method)?.fields.find((f) => f.key === 'material')?.options ?? [],
 )
@@ -32,9 +33,17 @@ const hasSchedule = computed(
 /** What this method asks besides: its own fields, each with its choices. */
 const asked = computed(() => askedFields(typed.method))
 const details = reactive<Record<string, string>>({})
+const measured = reactive<Record<string, number | null>>({})
+/** How a field with a unit is typed; the others are plain numbers. */
+const AS: Readonly<Record<string, As>> = { mm: 'length', Nm: 'torque', C: 'temperature', bar: 'pressure' }
 function detailsTyped(): Record<string, unknown> {
   const out: Record<string, unknown> = {}
   for (const f of asked.value) {
+    const quantity = measured[f.key]
+    if (AS[f.unit ?? ''] && !f.options) {
+      if (quantity != null) out[f.key] = quantity
+      continue
+    }
     const v = (details[f.key] ?? '').trim()
     if (!v) continue
     out[f.key] = f.options ? v : f.control === 'yes-no' ? v === 'yes' : Number(v.replace(',', '.'))
@@ -52,9 +61,9 @@ async function save(): Promise<void> {
   const tag = typed.tag.trim()
   if (!/^[A-Za-z0-9]{1,12}$/.test(tag))
     return void (fault.value = 'A line needs a short tag of letters and figures, for example Q2.')
-  const rating = typed.ratingBar.trim() ? Number(typed.ratingBar.replace(',', '.')) : null
-  if (rating !== null && !(rating > 0 && rating <= 1000))
-    return void (fault.value = 'The rating is a pressure in bar, or empty when it is not known.')
+  if ([ratingBar.value, ...Object.values(measured)].some((v) => Number.isNaN(v)))
+    return void (fault.value = 'One figure above can\u2019t be taken as it stands.')
+  fault.value = ''
   const more = detailsTyped()
   const method = methods.find((m) => m.id === typed.method)
   // Tried on a size that is made, since the line has none yet: what is asked besides must be answered well.
@@ -63,7 +72,6 @@ async function save(): Promise<void> {
     ...typed,
     size: method.sizes(typed.material)[0],
     school: job.state.job.school,
-    ratingBar: null,
     checkOffsetMm: job.state.job.checkOffsetMm,
   })
   const wrong =
@@ -85,7 +93,7 @@ async function save(): Promise<void> {
           schedule: hasSchedule.value ? typed.schedule : null,
           ...(Object.keys(more).length ? { details: more } : {}),
           placeId,
-          ratingBar: rating,
+          ratingBar: ratingBar.value,
         },
       },
     ],
@@ -115,7 +123,7 @@ async function save(): Promise<void> {
       size="large"
       aria-label="Material"
     >
-      <ElOption v-for="m in materials" :key="m" :value="m" :label="m" />
+      <ElOption v-for="m in materials" :key="m" :value="m" :label="named(m)" />
     </ElSelect>
     <template v-if="hasSchedule">
       <label for="line-schedule">Schedule</label>
@@ -131,9 +139,17 @@ async function save(): Promise<void> {
       </ElSelect>
     </template>
     <template v-for="f in asked" :key="f.key">
-      <label :for="`line-${f.key}`"
-        >{{ job.t(f.label) }}{{ f.unit === 'mm' || f.unit === 'Nm' ? `, ${f.unit}` : '' }}</label
-      >
+      <QuantityField
+        v-if="AS[f.unit ?? ''] && !f.options"
+        :model-value="measured[f.key] ?? null"
+        @update:model-value="(v) => (measured[f.key] = v)"
+        :label="job.t(f.label)"
+        :as="AS[f.unit ?? '']!"
+        :least="f.min"
+        :most="f.max"
+        :near="f.max === undefined ? null : f.max / 4"
+      />
+      <label v-else :for="`line-${f.key}`">{{ job.t(f.label) }}</label>
       <ElSelect
         :teleported="false"
         v-if="f.options || f.control === 'yes-no'"
@@ -144,10 +160,10 @@ async function save(): Promise<void> {
         :aria-label="job.t(f.label)"
         placeholder="not said"
       >
-        <ElOption v-for="o in f.options ?? ['yes', 'no']" :key="o" :value="o" :label="o" />
+        <ElOption v-for="o in f.options ?? ['yes', 'no']" :key="o" :value="o" :label="named(o)" />
       </ElSelect>
       <ElInput
-        v-else
+        v-else-if="!AS[f.unit ?? '']"
         :id="`line-${f.key}`"
         v-model="details[f.key]"
         size="large"
@@ -155,8 +171,13 @@ async function save(): Promise<void> {
         placeholder="not known"
       />
     </template>
-    <label for="line-rating">Rating of its weakest part, bar (empty: not known)</label>
-    <ElInput id="line-rating" v-model="typed.ratingBar" size="large" inputmode="decimal" placeholder="16" />
+    <QuantityField
+      v-model="ratingBar"
+      label="Rating of its weakest part (empty: not known)"
+      as="pressure"
+      :least="0.001"
+      :most="1000"
+    />
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <button class="button main" type="button" @click="save">Begin the line</button>
   </Sheet>

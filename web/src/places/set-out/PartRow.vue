@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine'
-import { type Item, type Line, entryText, outletsOf, takeOffOf } from '@jugalis/core'
+import { type Item, type Line, entryText, fmt, outletsOf, takeOffOf } from '@jugalis/core'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useJob } from '../../stores/job'
@@ -18,7 +18,7 @@ const typed = ref('')
 const isCurrent = computed(() => props.rows.currentId.value === props.item.id)
 const isChosen = computed(() => props.rows.chosenIds.value.has(props.item.id))
 const isEdited = computed(() => props.rows.editing.value === props.item.id)
-const text = computed(() => entryText(props.item, props.line.school))
+const text = computed(() => entryText(props.item, { ...job.reader, units: props.line.school }))
 const size = computed(() => [props.item.size, props.item.size2].filter(Boolean).join(' to '))
 const outlets = computed(() =>
   props.item.type === 'fitting'
@@ -37,7 +37,7 @@ const joints = computed(() =>
 /** A tee with a branch has two: each says which it is. */
 function takeOffText(o: (typeof outlets.value)[number]): string {
   const which = outlets.value.length > 1 ? (o.branch ? 'branch ' : 'run ') : ''
-  if (o.known) return `${which}${o.known.takeOffMm} to ${o.known.takeOffTo}`
+  if (o.known) return `${which}${fmt.lengthFigure(o.known.takeOffMm, job.reader)} to ${o.known.takeOffTo}`
   return which ? `${which}not known` : 'not known, measure one'
 }
 watch(isEdited, async (on) => {

@@ -2,39 +2,35 @@
 import type { Line } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
+import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
 const props = defineProps<{ line: Line; jointIds: string[] }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
-const typed = reactive({ tag: `${props.line.tag}-A`, working: '', test: '', hold: '60', drop: '' })
-const faults = reactive<Record<string, string>>({})
+const typed = reactive({ tag: `${props.line.tag}-A`, hold: '60' })
+const given = reactive<Record<'working' | 'test' | 'drop', number | null>>({
+  working: null,
+  test: null,
+  drop: null,
+})
 const FIELDS = [
-  ['working', 'Working pressure, bar'],
-  ['test', 'Test pressure, bar'],
-  ['hold', 'Hold, minutes'],
-  ['drop', 'Fall allowed over the hold, bar'],
+  ['working', 'Working pressure', 0],
+  ['test', 'Test pressure', 0.001],
+  ['drop', 'Fall allowed over the hold', 0],
 ] as const
+const tried = ref(false)
 const missing = ref('')
-function read(key: 'working' | 'test' | 'hold' | 'drop'): number {
-  const n = Number(typed[key].trim().replace(',', '.'))
-  delete faults[key]
-  const least = key === 'drop' || key === 'working' ? 0 : Number.MIN_VALUE
-  if (!typed[key].trim() || !Number.isFinite(n) || n < least || n > (key === 'hold' ? 14400 : 1000))
-    faults[key] = 'A number is needed here.'
-  return n
-}
+const holdMin = computed(() => Number(typed.hold.trim().replace(',', '.')))
+const holdWrong = computed(() => !typed.hold.trim() || !(holdMin.value > 0 && holdMin.value <= 14_400))
 async function save(): Promise<void> {
-  const [workingBar, testBar, hold, allowedDropBar] = [
-    read('working'),
-    read('test'),
-    read('hold'),
-    read('drop'),
-  ]
+  tried.value = true
   missing.value = typed.tag.trim() ? '' : 'The section needs a name.'
-  if (Object.keys(faults).length || missing.value) return
+  const [workingBar, testBar, allowedDropBar] = [given.working, given.test, given.drop]
+  const open = [workingBar, testBar, allowedDropBar].some((v) => v === null || Number.isNaN(v))
+  if (open || holdWrong.value || missing.value) return
   const sectionId = crypto.randomUUID()
   await job.write(
     [
@@ -46,7 +42,7 @@ async function save(): Promise<void> {
           jointIds: props.jointIds,
           workingBar,
           testBar,
-          holdS: hold * 60,
+          holdS: holdMin.value * 60,
           allowedDropBar,
           ratingBar: props.line.ratingBar,
         },
@@ -68,11 +64,19 @@ async function save(): Promise<void> {
     <label for="section-tag">Name</label>
     <ElInput id="section-tag" v-model="typed.tag" size="large" />
     <p v-if="missing" class="refusal" role="alert">{{ missing }}</p>
-    <template v-for="[key, label] in FIELDS" :key="key">
-      <label :for="`section-${key}`">{{ label }}</label>
-      <ElInput :id="`section-${key}`" v-model="typed[key]" size="large" inputmode="decimal" />
-      <p v-if="faults[key]" class="refusal" role="alert">{{ faults[key] }}</p>
-    </template>
+    <QuantityField
+      v-for="[key, label, least] in FIELDS"
+      :key="key"
+      v-model="given[key]"
+      :label="label"
+      as="pressure"
+      :least="least"
+      :most="1000"
+      :missing="tried"
+    />
+    <label for="section-hold">Hold, minutes</label>
+    <ElInput id="section-hold" v-model="typed.hold" size="large" inputmode="decimal" />
+    <p v-if="tried && holdWrong" class="refusal" role="alert">Say how many minutes it is held.</p>
     <button class="button main" type="button" @click="save">Paint it</button>
   </Sheet>
 </template>

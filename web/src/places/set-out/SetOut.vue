@@ -1,7 +1,17 @@
 <script setup lang="ts">
-import { type Item, allMethods, hasBranch, lineFaults, methodOf, unknownTakeOffs } from '@jugalis/core'
+import {
+  fmt,
+  type Item,
+  allMethods,
+  hasBranch,
+  lineFaults,
+  methodOf,
+  unknownTakeOffs,
+  named,
+} from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { isOwnKey } from '../../keys'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import CarrierSheet from './CarrierSheet.vue'
@@ -89,9 +99,7 @@ function insertAfter(): void {
   document.getElementById('entry')?.focus()
 }
 function key(e: KeyboardEvent): void {
-  const el = e.target as HTMLElement
-  if (e.ctrlKey || e.metaKey || e.altKey || /INPUT|TEXTAREA|SELECT/.test(el.tagName)) return
-  if (document.querySelector('dialog[open]')) return
+  if (!isOwnKey(e)) return
   const acts: Record<string, () => void> = {
     j: () => rows.step(1),
     k: () => rows.step(-1),
@@ -136,8 +144,8 @@ const groupWrong = (name: string): string =>
         <button type="button" class="figure-link" @click="rows.choose(f.item.id)">Show it</button>
       </p>
       <p v-if="line" class="why">
-        {{ line.name }}. {{ line.material }}, {{ line.school }} school<template v-if="line.ratingBar"
-          >, rated {{ line.ratingBar }} bar</template
+        {{ line.name }}. {{ named(line.material) }}, {{ line.school }} school<template v-if="line.ratingBar"
+          >, rated {{ fmt.pressure(line.ratingBar, job.reader) }}</template
         >, in {{ job.state.places.get(line.placeId) ?? 'a place not named' }}.
       </p>
     </div>
@@ -174,8 +182,9 @@ const groupWrong = (name: string): string =>
             :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }"
             >{{ a.section.tag }}</RouterLink
           >
-          {{ say(a.section.jointIds.length, 'joint') }}, test {{ a.section.testBar }} bar for
-          {{ Math.round(a.section.holdS / 60) }} min, working {{ a.section.workingBar }} bar.
+          {{ say(a.section.jointIds.length, 'joint') }}, test
+          {{ fmt.pressure(a.section.testBar, job.reader) }} for {{ fmt.duration(a.section.holdS) }}, working
+          {{ fmt.pressure(a.section.workingBar, job.reader) }}.
         </p>
         <div class="buttons">
           <button type="button" class="button" :disabled="!painted.length" @click="sheet = 'section'">

@@ -3,8 +3,6 @@ import {
   type Fig,
   type Stretch,
   armMm,
-  cToF,
-  fToC,
   filledWeight,
   fmt,
   growthMm,
@@ -13,12 +11,13 @@ import {
   sagSpanMm,
   sourceOf,
   stretchesOf,
+  systemOf,
   smallest,
+  named,
 } from '@jugalis/core'
-import { ElInput } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import QuantityField from '../../frame/QuantityField.vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 
@@ -27,9 +26,8 @@ const job = useJob()
 const view = useView()
 const route = useRoute()
 const router = useRouter()
-const inch = computed(() => job.reader.units === 'inch')
 const MOST = 60
-/** What is asked stands in the address: a link shows the same to somebody else. */
+/** What is asked stands in the address, temperatures in °C: a link shows the same to somebody who reads other units. */
 const asked = (key: string): string => String(route.query[key] ?? '')
 const set = (key: string, value: string): void =>
   void router.replace({ query: { ...route.query, [key]: value.trim() || undefined } })
@@ -39,10 +37,7 @@ const FIELDS = [
   ['warm', 'Warmest wall in service'],
 ] as const
 function degrees(key: string): number | null {
-  const text = asked(key).replace(',', '.')
-  const n = Number(text)
-  if (!text || !Number.isFinite(n)) return null
-  const c = inch.value ? fToC(n) : n
+  const c = asked(key) ? Number(asked(key)) : NaN
   return c >= -60 && c <= 150 ? c : null
 }
 const laid = computed(() => degrees('laid'))
@@ -106,7 +101,7 @@ const most = computed(
       .sort((a, b) => Math.abs(b.grows?.value ?? 0) - Math.abs(a.grows?.value ?? 0))[0],
 )
 const dist = (mm: number): string => fmt.distance(mm, job.reader)
-const mm = (v: number): string => fmt.length(v, job.reader, 0)
+const mm = (v: number): string => fmt.length(v, job.reader)
 const headline = computed(() => {
   const longest = stretches.value[0]
   if (!longest) return 'Nothing lies here yet. Set out a line with measures first.'
@@ -145,7 +140,6 @@ const SOURCES = [
   'cp-density',
 ].map(sourceOf)
 const sources = ref(false)
-const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
 </script>
 
 <template>
@@ -160,18 +154,15 @@ const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
     </div>
     <div class="asked">
       <div v-for="[key, label] in FIELDS" :key="key">
-        <label :for="`lie-${key}`">{{ label }}, {{ inch ? '°F' : '°C' }}</label>
-        <ElInput
-          :id="`lie-${key}`"
-          :model-value="asked(key)"
-          size="large"
-          inputmode="decimal"
-          :placeholder="`for example ${hint}`"
-          @update:model-value="(v) => set(key, String(v))"
+        <QuantityField
+          :model-value="degrees(key)"
+          :label="label"
+          as="temperature"
+          :least="-60"
+          :most="150"
+          :example="5"
+          @update:model-value="(v) => set(key, v === null || Number.isNaN(v) ? '' : String(v))"
         />
-        <p v-if="asked(key) && degrees(key) === null" class="refusal" role="alert">
-          A temperature is needed here.
-        </p>
       </div>
       <div>
         <label for="lie-density">Full of</label>
@@ -210,7 +201,9 @@ const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
             <th class="num">Grows</th>
             <th class="num">Arm, or loop legs</th>
             <th class="num">Every, supports</th>
-            <th class="num">Full: a metre, all</th>
+            <th class="num">
+              Full: {{ systemOf(job.reader, 'weight') === 'inch' ? 'a foot' : 'a metre' }}, all
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -223,7 +216,7 @@ const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
               >
               {{ r.s.from.tag.split('/').pop() }} to {{ r.s.to.tag.split('/').pop() }}
             </td>
-            <td>{{ r.s.line.material }} {{ r.s.size }}</td>
+            <td>{{ named(r.s.line.material) }} {{ r.s.size }}</td>
             <td class="wide">
               <svg :width="BAR_PX + 8" height="26" aria-hidden="true">
                 <rect
@@ -247,7 +240,7 @@ const hint = computed(() => (inch.value ? `${fmt.number(cToF(5), 0)}` : '5'))
               <template v-else>{{ text(r.hangers, dist) }}</template>
             </td>
             <td class="num">
-              {{ text(r.full, (v) => fmt.weight(v, job.reader))
+              {{ text(r.full, (v) => fmt.print(v, 'perLengthWeight', job.reader))
               }}<template v-if="r.full.value !== null"
                 >, {{ fmt.weight((r.full.value * r.s.lengthMm) / 1000, job.reader) }} in all</template
               >

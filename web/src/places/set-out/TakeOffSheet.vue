@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { type Item, parseLength, takeOffName } from '@jugalis/core'
-import { ElInput } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
+import { type Item, fmt, takeOffName } from '@jugalis/core'
 import { ref } from 'vue'
+import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 
@@ -11,14 +10,14 @@ const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const name = takeOffName(props.item, props.branch)
 const sizes = [props.item.size, props.item.size2].filter(Boolean).join(' to ')
-const text = ref('')
+const takeOffMm = ref<number | null>(null)
 const to = ref<'face' | 'stop'>('face')
-const fault = ref('')
+const tried = ref(false)
 const LONGEST_MM = 5000
 async function save(): Promise<void> {
-  const mm = parseLength(text.value, job.reader.units)
-  if (mm === null) return void (fault.value = `"${text.value}" is not a length.`)
-  if (mm > LONGEST_MM) return void (fault.value = 'No fitting is that long. Measure again.')
+  tried.value = true
+  const mm = takeOffMm.value
+  if (mm === null || Number.isNaN(mm)) return
   await job.write(
     [
       {
@@ -32,7 +31,7 @@ async function save(): Promise<void> {
         },
       },
     ],
-    `${name} ${sizes}: take-off ${text.value}.`,
+    `${name} ${sizes}: take-off ${fmt.length(mm, job.reader)}.`,
   )
   emit('close')
 }
@@ -41,15 +40,19 @@ async function save(): Promise<void> {
 <template>
   <Sheet :title="`Take-off of ${name} ${sizes}`" @close="emit('close')">
     <p class="why">Measure one; it counts for all like it on this job.</p>
-    <label for="take-off">Fitting centre to the socket's</label>
+    <p class="why">Measured to the socket's</p>
     <div class="to" role="radiogroup" aria-label="Measured to">
       <label><input v-model="to" type="radio" value="face" /> face</label>
       <label><input v-model="to" type="radio" value="stop" /> stop</label>
     </div>
-    <ElInput id="take-off" v-model="text" size="large" inputmode="decimal">
-      <template #suffix>{{ job.reader.units === 'inch' ? 'in' : 'mm' }}</template>
-    </ElInput>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <QuantityField
+      v-model="takeOffMm"
+      label="Fitting centre to the socket"
+      as="length"
+      :least="0"
+      :most="LONGEST_MM"
+      :missing="tried"
+    />
     <button class="button main" type="button" @click="save">Use it</button>
   </Sheet>
 </template>

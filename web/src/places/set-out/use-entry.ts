@@ -1,4 +1,13 @@
-import { type Cursor, END, type Line, completions, entryText, placeTexts, standing } from '@jugalis/core'
+import {
+  type Cursor,
+  END,
+  type Line,
+  type Reader,
+  completions,
+  entryText,
+  placeTexts,
+  standing,
+} from '@jugalis/core'
 import { type Ref, computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import type { Edits } from './use-edits'
@@ -8,6 +17,8 @@ const REMEMBERED = 30
 /** The entry line: what is typed, where it goes, what it may become, what was typed before. */
 export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed: (id: string) => void) {
   const job = useJob()
+  /** Sizes by the line's school, lengths as this person reads them. */
+  const readerOf = (l: Line): Reader => ({ ...job.reader, units: l.school })
   const text = ref('')
   const cursor = ref<Cursor>(END)
   const recall = ref<string[]>([])
@@ -25,7 +36,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
       .slice(-60)
       .reverse()
       .filter((i) => i.type === 'fitting')
-    return [...new Set(fittings.map((i) => entryText(i, l.school)))].slice(0, 6)
+    return [...new Set(fittings.map((i) => entryText(i, readerOf(l))))].slice(0, 6)
   })
   const offers = computed(() =>
     completions(
@@ -60,7 +71,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     let next: Cursor = cursor.value
     void edit(
       (l, shop) => {
-        const done = placeTexts(l, texts, cursor.value, shop, l.school)
+        const done = placeTexts(l, texts, cursor.value, shop, group ? { units: l.school } : readerOf(l))
         if (done.ok) next = done.cursor
         return done
       },

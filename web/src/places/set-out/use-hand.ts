@@ -1,4 +1,5 @@
 import { type Ref, onBeforeUnmount, onMounted } from 'vue'
+import { isOwnKey } from '../../keys'
 
 /** Nearer than this a press is a tap, not a pull. */
 const STILL_PX = 4
@@ -49,8 +50,7 @@ export function useHand(
   }
   function key(e: KeyboardEvent): void {
     const el = e.target as Element
-    if (/INPUT|TEXTAREA|SELECT/.test(el.tagName) || e.ctrlKey || e.metaKey || e.altKey) return
-    if (document.querySelector('dialog[open]')) return
+    if (!isOwnKey(e)) return
     const anywhere: Record<string, () => void> = {
       '+': () => does.zoom(1),
       '-': () => does.zoom(-1),

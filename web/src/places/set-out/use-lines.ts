@@ -45,7 +45,11 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
       [
         {
           kind: 'group-set',
-          data: { groupId: had?.id ?? crypto.randomUUID(), name, entries: entriesOf(items, l.school) },
+          data: {
+            groupId: had?.id ?? crypto.randomUUID(),
+            name,
+            entries: entriesOf(items, { units: l.school }),
+          },
         },
       ],
       `${name} is kept as a group. Type: use ${name}.`,

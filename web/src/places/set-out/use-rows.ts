@@ -90,7 +90,11 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
   function change(item: Item, typed: string): Promise<boolean> {
     const l = line.value
     if (!l) return Promise.resolve(false)
-    const entry = parseEntry(typed, l.school, methodOf(l.method)?.sizes(l.material) ?? [])
+    const entry = parseEntry(
+      typed,
+      { ...job.reader, units: l.school },
+      methodOf(l.method)?.sizes(l.material) ?? [],
+    )
     if (!entry.ok) {
       fault.value = job.t(entry.why)
       return Promise.resolve(false)

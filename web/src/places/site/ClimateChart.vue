@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cToF, greatest } from '@jugalis/core'
+import { fmt, greatest, unitOf } from '@jugalis/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
 import { type ECharts, init, use } from 'echarts/core'
@@ -18,15 +18,15 @@ const view = useView()
 const prefs = usePrefs()
 const box = ref<HTMLElement>()
 let chart: ECharts | undefined
-const inch = computed(() => job.reader.units === 'inch')
 const MOST = 800
+const LEAST_SPAN = 6
 type Point = [number, number]
 function points(readings: readonly { atS: number; value: number }[] | undefined, fromS: number): Point[] {
   const all = [...(readings ?? [])].filter((r) => r.atS >= fromS).sort((a, b) => a.atS - b.atS)
   const every = Math.max(1, Math.ceil(all.length / MOST))
   return all
     .filter((_, i) => i % every === 0)
-    .map((r) => [r.atS * 1000, Math.round((inch.value ? cToF(r.value) : r.value) * 10) / 10])
+    .map((r) => [r.atS * 1000, Math.round(fmt.inUnits(r.value, 'temperature', job.reader) * 10) / 10])
 }
 const curves = computed(() => {
   const fromS = view.nowS - props.days * 86400
@@ -74,7 +74,12 @@ function draw(): void {
       yAxis: {
         type: 'value',
         scale: true,
-        axisLabel: { ...text, formatter: inch.value ? '{value} °F' : '{value} °C' },
+        // A single reading, or a still day, is no swing: the scale spans some degrees at least.
+        min: (v: { min: number; max: number }) =>
+          Math.floor(Math.min(v.min, (v.min + v.max) / 2 - LEAST_SPAN / 2)),
+        max: (v: { min: number; max: number }) =>
+          Math.ceil(Math.max(v.max, (v.min + v.max) / 2 + LEAST_SPAN / 2)),
+        axisLabel: { ...text, formatter: `{value} ${unitOf('temperature', job.reader)}` },
         splitLine: { lineStyle: { color: color('--line') } },
       },
       series: [

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FORECAST_HEADER, type ForecastFault, fToC, readForecast } from '@jugalis/core'
+import { FORECAST_HEADER, type ForecastFault, fromUnits, readForecast } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/option/style/css'
@@ -26,7 +26,7 @@ async function load(): Promise<void> {
   fault.value = ''
   faults.value = []
   if (!placeId.value) return void (fault.value = 'Say for which place.')
-  const read = readForecast(csv.value, job.state.job.zone, (n) => (job.reader.units === 'inch' ? fToC(n) : n))
+  const read = readForecast(csv.value, job.state.job.zone, (n) => fromUnits(n, 'temperature', job.reader))
   if (!read.ok) return void (faults.value = read.faults)
   await job.write(
     read.rows.map((r) => ({
@@ -52,10 +52,16 @@ async function load(): Promise<void> {
     <button type="button" class="button" :aria-expanded="open" @click="open = !open">Load a forecast…</button>
     <div v-if="open" class="form">
       <span class="buttons">
-        <ElSelect v-model="placeId" size="large" aria-label="Place" placeholder="for which place">
+        <ElSelect
+          :teleported="false"
+          v-model="placeId"
+          size="large"
+          aria-label="Place"
+          placeholder="for which place"
+        >
           <ElOption v-for="[id, name] in job.state.places" :key="id" :value="id" :label="name" />
         </ElSelect>
-        <ElSelect v-model="what" size="large" aria-label="Of what">
+        <ElSelect :teleported="false" v-model="what" size="large" aria-label="Of what">
           <ElOption value="air" label="of the air" />
           <ElOption value="wall" label="of the pipe wall" />
         </ElSelect>

@@ -142,10 +142,11 @@ const at = (d: Device): string =>
         aria-label="Name on the instrument"
         placeholder="name on it"
       />
-      <ElSelect v-model="typed.kind" size="large" aria-label="Kind of instrument">
+      <ElSelect :teleported="false" v-model="typed.kind" size="large" aria-label="Kind of instrument">
         <ElOption v-for="k in KINDS" :key="k" :value="k" :label="k.replace('-', ' ')" />
       </ElSelect>
       <ElSelect
+        :teleported="false"
         v-if="hangs"
         v-model="typed.placeId"
         size="large"
@@ -155,6 +156,7 @@ const at = (d: Device): string =>
         <ElOption v-for="[id, name] in job.state.places" :key="id" :value="id" :label="name" />
       </ElSelect>
       <ElSelect
+        :teleported="false"
         v-if="typed.kind !== 'probe' && !logs"
         v-model="typed.toolId"
         size="large"
@@ -164,6 +166,7 @@ const at = (d: Device): string =>
         <ElOption v-for="x in tools" :key="x.id" :value="x.id" :label="x.name" />
       </ElSelect>
       <ElSelect
+        :teleported="false"
         v-if="logs"
         v-model="typed.sectionId"
         size="large"
@@ -173,6 +176,7 @@ const at = (d: Device): string =>
         <ElOption v-for="x in sections" :key="x.id" :value="x.id" :label="x.tag" />
       </ElSelect>
       <ElSelect
+        :teleported="false"
         v-model="typed.standIn"
         size="large"
         aria-label="Real or stand-in"

@@ -61,11 +61,21 @@ watch(
     /></label>
     <template v-if="maps[key].register.trim()">
       <label
-        >Kind<ElSelect v-model="maps[key].table" size="large" :aria-label="`Kind of register, ${unit}`">
+        >Kind<ElSelect
+          :teleported="false"
+          v-model="maps[key].table"
+          size="large"
+          :aria-label="`Kind of register, ${unit}`"
+        >
           <ElOption v-for="[v, says] in TABLES" :key="v" :value="v" :label="says" /></ElSelect
       ></label>
       <label
-        >Type<ElSelect v-model="maps[key].type" size="large" :aria-label="`Type of the register, ${unit}`">
+        >Type<ElSelect
+          :teleported="false"
+          v-model="maps[key].type"
+          size="large"
+          :aria-label="`Type of the register, ${unit}`"
+        >
           <ElOption v-for="k in TYPES" :key="k" :value="k" :label="k" /></ElSelect
       ></label>
       <label

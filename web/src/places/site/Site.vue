@@ -47,7 +47,7 @@ const ago = (s: number): string => (s < 60 ? 'just now' : `${fmt.duration(Math.f
 const headline = computed(() => {
   const jump = rows.value.find((r) => r.health.jumps.length)
   if (jump)
-    return `${jump.name}: ${jump.health.jumps.length === 1 ? 'a reading' : `${jump.health.jumps.length} readings`} jumped by more than 15 K. Say what is right.`
+    return `${jump.name}: ${jump.health.jumps.length === 1 ? 'a reading' : `${jump.health.jumps.length} readings`} jumped by more than ${fmt.warmer(15, job.reader)}. Say what is right.`
   const unread = rows.value.find((r) => r.ageS === null && used.value.has(r.placeId))
   if (unread) return `${unread.name} has not been read yet. Clocks there have no temperature to go by.`
   const old = rows.value.find((r) => (r.ageS ?? 0) > 7200 && used.value.has(r.placeId))

@@ -105,7 +105,7 @@ const choice = computed(() => {
     <template v-if="open.length">
       <h2>Start it, or leave it?</h2>
       <div class="fields">
-        <ElSelect v-model="oneId" size="large" aria-label="Joint">
+        <ElSelect :teleported="false" v-model="oneId" size="large" aria-label="Joint">
           <ElOption
             v-for="j in open"
             :key="j.facts.id"

@@ -1,7 +1,16 @@
 <script setup lang="ts">
-import { type LadderStep, type SectionAnswer, fmt, wallHistory, greatest, smallest } from '@jugalis/core'
+import {
+  type LadderStep,
+  type SectionAnswer,
+  fmt,
+  fromUnits,
+  wallHistory,
+  greatest,
+  smallest,
+} from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
+import { roundStep } from '../../tapes/ticks'
 
 /** The pressure ladder and the wall's temperature, on the same axis as the lanes, so that the cause can be seen. */
 const props = defineProps<{
@@ -37,7 +46,15 @@ function pathOf(steps: readonly LadderStep[]): string {
 }
 const solid = computed(() => pathOf(props.answer.ladder.steps))
 const dashed = computed(() => (props.answer.readyAtS === null ? pathOf(props.answer.plannedSteps) : ''))
-const rungs = computed(() => [0, 0.5, 1].map((k) => props.answer.section.testBar * k))
+/** Nothing, the test, and a round number of the reader's unit between them. */
+const rungs = computed(() => {
+  const test = props.answer.section.testBar
+  const own = fmt.inUnits(test, 'pressure', job.reader)
+  const step = roundStep(own, 2)
+  return [0, ...(step < own * 0.8 ? [fromUnits(step, 'pressure', job.reader)] : []), test]
+})
+/** The line in the temperatures: 10 °C, or 50 °F. */
+const MARK_C = 10
 const history = computed(() => wallHistory(job.state, props.answer.joints[0]?.facts.place.line.placeId ?? ''))
 const inView = computed(() =>
   history.value
@@ -46,8 +63,8 @@ const inView = computed(() =>
 )
 const range = computed(() => {
   const temps = inView.value.flatMap((s) => [s.minC, s.maxC])
-  const low = smallest([...temps, 10])
-  const high = greatest([...temps, 10])
+  const low = smallest([...temps, MARK_C])
+  const high = greatest([...temps, MARK_C])
   return { low: Math.floor(low - 1), high: Math.ceil(high + 1) }
 })
 const TY = (c: number): number =>
@@ -83,12 +100,12 @@ const coldest = computed(() =>
     <path :d="solid" class="ladder" />
     <text x="0" :y="top + TEMP_TOP + 16" class="name">Pipe wall</text>
     <path
-      v-if="TY(10) > top + TEMP_TOP && TY(10) < top + TEMP_TOP + TEMP_H"
-      :d="`M${left} ${TY(10)}H${left + inner}`"
+      v-if="TY(MARK_C) > top + TEMP_TOP && TY(MARK_C) < top + TEMP_TOP + TEMP_H"
+      :d="`M${left} ${TY(MARK_C)}H${left + inner}`"
       class="rung"
     />
-    <text v-if="temperature" :x="left - 8" :y="TY(10) + 5" text-anchor="end" class="bar">{{
-      fmt.temperature(10, job.reader)
+    <text v-if="temperature" :x="left - 8" :y="TY(MARK_C) + 5" text-anchor="end" class="bar">{{
+      fmt.temperature(MARK_C, job.reader)
     }}</text>
     <path :d="temperature" class="temperature" />
     <path :d="ahead" class="ahead" />

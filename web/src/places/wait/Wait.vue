@@ -2,6 +2,7 @@
 import { answerFor } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import SectionChooser from '../../frame/SectionChooser.vue'
+import { isOwnKey } from '../../keys'
 import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
 import { useSection } from '../../use-section'
@@ -67,9 +68,7 @@ function zoom(by: number): void {
 }
 const ALONG = 0.25
 function onKey(e: KeyboardEvent): void {
-  const el = e.target as HTMLElement
-  if (/INPUT|TEXTAREA|SELECT/.test(el.tagName) || e.ctrlKey || e.metaKey || e.altKey) return
-  if (document.querySelector('dialog[open]')) return
+  if (!isOwnKey(e)) return
   if (e.key === '+') zoom(-1)
   else if (e.key === '-') zoom(1)
   else if (e.key === '0') spanH.value = USUAL_H

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Field, fmt } from '@jugalis/core'
+import { type Field, fmt, systemOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../../stores/job'
 import { lengthTicks } from '../../../tapes/ticks'
@@ -12,7 +12,7 @@ const emit = defineEmits<{ 'update:modelValue': [number | null] }>()
 const job = useJob()
 const box = ref<HTMLElement>()
 const width = useWidth(box, 360)
-const inch = computed(() => job.reader.units === 'inch')
+const inch = computed(() => systemOf(job.reader, 'length') === 'inch')
 const stepMm = computed(() => (inch.value ? 25.4 / 16 : 1))
 const PX_PER_MM = 8
 const target = computed(() => props.field.target?.value.value ?? 0)
@@ -26,7 +26,7 @@ const ticks = computed(() =>
     centre.value - width.value / 2 / PX_PER_MM,
     centre.value + width.value / 2 / PX_PER_MM,
     PX_PER_MM,
-    job.reader.units,
+    job.reader,
   ).filter((t) => t.mm >= 0),
 )
 function place(mm: number): void {
@@ -68,7 +68,7 @@ const chip = computed(() =>
     <div class="nudges">
       <NudgeButton
         :says="inch ? '−1/16' : '−1'"
-        :label="`less, ${inch ? '1/16 in' : '1 mm'}`"
+        :label="`less, ${fmt.length(stepMm, job.reader)}`"
         :disabled="modelValue === null"
         @nudge="nudge(-1)"
       />
@@ -79,7 +79,7 @@ const chip = computed(() =>
       </p>
       <NudgeButton
         :says="inch ? '+1/16' : '+1'"
-        :label="`more, ${inch ? '1/16 in' : '1 mm'}`"
+        :label="`more, ${fmt.length(stepMm, job.reader)}`"
         :disabled="modelValue === null"
         @nudge="nudge(1)"
       />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Field, fmt, greatest, smallest } from '@jugalis/core'
+import { type Field, fmt, greatest, smallest, systemOf } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../../stores/job'
 import NudgeButton from './NudgeButton.vue'
@@ -13,7 +13,7 @@ const emit = defineEmits<{ put: [key: string, value: number | null] }>()
 const job = useJob()
 const round = computed(() => props.fields[0]?.control === 'gap-round')
 const PLACES = computed(() => (round.value ? [12, 3, 6, 9] : [12, 6]))
-const inch = computed(() => job.reader.units === 'inch')
+const inch = computed(() => systemOf(job.reader, 'length') === 'inch')
 const stepMm = computed(() => (inch.value ? 25.4 / 64 : 0.1))
 const SCALE_MM = 5
 const at = ref(0)
@@ -55,7 +55,7 @@ const words = computed(() =>
   spread.value === null
     ? 'Read it at each place: tap the tape or use the buttons.'
     : tiltDeg.value === null
-      ? `${fmt.length(spread.value, job.reader)} between the widest and the narrowest.`
+      ? `${fmt.thickness(spread.value, job.reader)} between the widest and the narrowest.`
       : `${tiltDeg.value.toFixed(1)}° out of line.`,
 )
 /** Ten times what it is, so that it can be seen. */
@@ -64,7 +64,7 @@ const drawnDeg = computed(() => {
   if (tiltDeg.value === null || top == null || foot == null) return 0
   return Math.min(30, tiltDeg.value * 10) * (top > foot ? 1 : -1)
 })
-const show = (g: number | null | undefined): string => (g == null ? '?' : fmt.length(g, job.reader))
+const show = (g: number | null | undefined): string => (g == null ? '?' : fmt.thickness(g, job.reader))
 </script>
 
 <template>

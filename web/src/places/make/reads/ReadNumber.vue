@@ -1,52 +1,51 @@
 <script setup lang="ts">
-import { type Field, fmt, parseLength } from '@jugalis/core'
+import { type As, type Field, parseQuantity } from '@jugalis/core'
 import { computed, ref } from 'vue'
+import QuantityField from '../../../frame/QuantityField.vue'
 import { useJob } from '../../../stores/job'
 
 /** A reading typed as a figure. Starts empty: nothing is preset to the right answer. */
 const props = defineProps<{ field: Field; modelValue: number | null }>()
 const emit = defineEmits<{ 'update:modelValue': [number | null] }>()
 const job = useJob()
-const UNITS: Readonly<Record<string, string>> = {
-  C: '°C',
-  Nm: 'Nm',
-  deg: '°',
-  turns: 'turns',
-  bar: 'bar',
-  s: 's',
-}
-const isLength = computed(() => props.field.unit === 'mm')
-const unit = computed(() =>
-  isLength.value ? (job.reader.units === 'inch' ? 'in' : 'mm') : (UNITS[props.field.unit ?? ''] ?? ''),
-)
+/** Readings with a unit that people choose; the rest are counted: turns, degrees, seconds. */
+const AS: Readonly<Record<string, As>> = { mm: 'length', C: 'temperature', Nm: 'torque', bar: 'fine' }
+/** Small things are gauged, not measured with a tape. */
+const GAUGED_MM = 25
+const as = computed(() => {
+  const known = AS[props.field.unit ?? '']
+  return known === 'length' && (props.field.max ?? Infinity) <= GAUGED_MM ? 'thickness' : known
+})
+const COUNTED: Readonly<Record<string, string>> = { deg: '°', turns: 'turns', s: 's' }
 const typed = ref('')
 const fault = ref('')
-/** Turns and inches are counted in quarters and sixteenths: `1-1/4` is a figure too. */
-function numberFrom(text: string): number | null {
-  const fraction = /^(?:(\d+)[ -])?(\d+)\/(\d+)$/.exec(text)
-  if (fraction && Number(fraction[3]))
-    return Number(fraction[1] ?? 0) + Number(fraction[2]) / Number(fraction[3])
-  const n = Number(text.replace(',', '.'))
-  return text !== '' && Number.isFinite(n) ? n : null
-}
+/** Turns are counted in quarters: `1-1/4` is a figure too. */
 function read(text: string): void {
   typed.value = text
   const t = text.trim()
-  const value = t === '' ? null : isLength.value ? parseLength(t, job.reader.units) : numberFrom(t)
+  const value =
+    t === '' ? null : (parseQuantity(`${t} mm`, 'length', { ...job.reader, units: 'metric' })?.value ?? null)
   const { min = -Infinity, max = Infinity } = props.field
   const outside = value !== null && (value < min || value > max)
   fault.value =
-    t !== '' && value === null
-      ? `"${t}" is not a figure.`
-      : outside
-        ? `That can\u2019t be: ${isLength.value ? fmt.length(value as number, job.reader) : value}.`
-        : ''
+    t !== '' && value === null ? `"${t}" is not a figure.` : outside ? `That can\u2019t be: ${value}.` : ''
   emit('update:modelValue', outside ? null : value)
 }
 </script>
 
 <template>
-  <div class="read">
+  <QuantityField
+    v-if="as"
+    :field-id="`read-${field.key}`"
+    :model-value="modelValue"
+    :label="job.t(field.label)"
+    :as="as"
+    :least="field.min"
+    :most="field.max"
+    :near="field.target?.value.value ?? null"
+    @update:model-value="(v) => emit('update:modelValue', Number.isNaN(v) ? null : v)"
+  />
+  <div v-else class="read">
     <label :for="`read-${field.key}`">{{ job.t(field.label) }}</label>
     <span class="row">
       <input
@@ -57,7 +56,7 @@ function read(text: string): void {
         :aria-invalid="fault !== ''"
         @input="read(($event.target as HTMLInputElement).value)"
       />
-      <span class="unit">{{ unit }}</span>
+      <span class="unit">{{ COUNTED[field.unit ?? ''] ?? '' }}</span>
     </span>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
   </div>

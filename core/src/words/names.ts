@@ -1,0 +1,19 @@
+/** Materials as the trade writes them. */
+const MATERIAL_NAMES: Readonly<Record<string, string>> = {
+  'pvc-u': 'PVC-U',
+  pvc: 'PVC',
+  cpvc: 'CPVC',
+  abs: 'ABS',
+  'pp-r': 'PP-R',
+  'pp-r-layered': 'PP-R with a metal layer',
+  pfa: 'PFA',
+  'carbon-steel': 'carbon steel',
+  pe: 'PE',
+  pex: 'PEX',
+  'epoxy-resin': 'epoxy resin',
+  'vinyl-ester-resin': 'vinyl ester resin',
+  'cored-resin': 'cored resin',
+}
+/** The name of a material, or of a choice, as it is said: what is stored is never shown as it is. */
+export const named = (id: string): string =>
+  MATERIAL_NAMES[id] ?? (/^[a-z-]+$/.test(id) ? id.replace(/-/g, ' ') : id)

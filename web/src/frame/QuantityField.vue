@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { type As, KIND_OF, fmt, looksLikeOther, parseQuantity, systemOf, unitOf } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, ref, useId, watch } from 'vue'
+import { useJob } from '../stores/job'
+
+/**
+ * The one way in for a quantity: any unit of its kind, fractions, feet and inches, in the reader's own unit where none is
+ * typed. Says back what it understood. The value is in the unit of its kind (mm, bar, °C, Nm, litres, kg); null is
+ * empty, NaN is something that can't be taken as it stands: the sentence why stands under the field.
+ */
+const props = defineProps<{
+  label: string
+  as: As
+  modelValue: number | null
+  /** Least and most that it can be. */
+  least?: number
+  most?: number
+  /** What it was before, or should be about: a figure that looks like the other unit is asked about. */
+  near?: number | null
+  /** A form was sent off while this was still empty. */
+  missing?: boolean
+  /** Shown where nothing is typed. Without one, nothing is suggested. */
+  example?: number
+  /** Id of the field, where others name it. */
+  fieldId?: string
+}>()
+const emit = defineEmits<{ 'update:modelValue': [number | null] }>()
+const job = useJob()
+const own = useId()
+const id = computed(() => props.fieldId ?? own)
+const text = ref('')
+const focused = ref(false)
+/** The question that stands: which of two units was meant. */
+const asked = ref<{ own: number; other: number } | null>(null)
+const unit = computed(() => unitOf(props.as, job.reader, props.near ?? props.modelValue ?? 0))
+const bare = (v: number): string =>
+  props.as === 'distance'
+    ? fmt.number(fmt.inUnits(v, 'distance', job.reader), 2, job.reader.decimal)
+    : fmt.figureOf(v, props.as, job.reader)
+let sent: number | null | undefined
+watch(
+  () => props.modelValue,
+  (v) => {
+    // What was typed here stays as it was typed.
+    if (Object.is(v, sent) || (v !== null && Number.isNaN(v))) return
+    text.value = v === null ? '' : bare(v)
+    asked.value = null
+  },
+  { immediate: true },
+)
+const typed = computed(() =>
+  text.value.trim() ? parseQuantity(text.value, props.as, job.reader, props.near ?? 0) : null,
+)
+const range = computed(() => {
+  const v = typed.value?.value
+  if (v === undefined) return ''
+  if (props.least !== undefined && v < props.least - 1e-9) return `${shown(v)} is too little here.`
+  if (props.most !== undefined && v > props.most + 1e-9)
+    return `${shown(v)} is more than can be. Check the unit.`
+  return ''
+})
+const fault = computed(() => {
+  if (!text.value.trim()) return props.missing ? 'This is needed.' : ''
+  if (!typed.value)
+    return focused.value ? '' : `"${text.value.trim()}" can\u2019t be read as a figure in ${unit.value}.`
+  return range.value
+})
+const shown = (v: number): string => fmt.print(v, props.as, job.reader)
+/** What it was understood as, where that is not what stands there. */
+const understood = computed(() => {
+  const t = typed.value
+  if (!t || asked.value || fault.value) return ''
+  const says = shown(t.value)
+  return t.bare && says.replace(/ .*/, '') === text.value.trim() ? '' : says
+})
+function send(v: number | null): void {
+  sent = v
+  emit('update:modelValue', v)
+}
+function take(said: string): void {
+  text.value = said
+  asked.value = null
+  const t = typed.value
+  if (!said.trim()) return send(null)
+  if (!t || range.value) return send(NaN)
+  const other = props.near == null ? null : looksLikeOther(t, props.as, job.reader, props.near)
+  if (other !== null) {
+    asked.value = { own: t.value, other }
+    return send(NaN)
+  }
+  send(t.value)
+}
+function meant(v: number): void {
+  asked.value = null
+  text.value = bare(v)
+  send(v)
+}
+/** A bare figure keeps its meaning when the reader's units change under it. */
+watch(unit, (now, before) => {
+  if (before && now !== before && props.modelValue !== null && !Number.isNaN(props.modelValue))
+    text.value = bare(props.modelValue)
+})
+const otherUnit = computed(() => {
+  const swapped = {
+    ...job.reader,
+    units: systemOf(job.reader, KIND_OF[props.as]) === 'inch' ? ('metric' as const) : ('inch' as const),
+    own: {},
+  }
+  return (v: number): string => fmt.print(v, props.as, swapped)
+})
+</script>
+
+<template>
+  <div class="quantity">
+    <label :for="id">{{ label }}</label>
+    <ElInput
+      :id="id"
+      :model-value="text"
+      size="large"
+      inputmode="text"
+      autocomplete="off"
+      :placeholder="example === undefined ? '' : bare(example)"
+      :aria-invalid="fault !== '' || asked !== null"
+      :aria-describedby="`${id}-says`"
+      @update:model-value="take"
+      @focus="focused = true"
+      @blur="focused = false"
+      @keydown.enter="focused = false"
+    >
+      <template #suffix>{{ unit }}</template>
+    </ElInput>
+    <div :id="`${id}-says`">
+      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+      <div v-else-if="asked" class="asked" role="alert">
+        <span>Which was meant?</span>
+        <button type="button" class="button" @click="meant(asked.own)">{{ shown(asked.own) }}</button>
+        <button type="button" class="button" @click="meant(asked.other)">{{ otherUnit(asked.other) }}</button>
+      </div>
+      <p v-else-if="understood" class="understood" aria-live="polite">{{ understood }}</p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.quantity {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  min-width: 0;
+}
+.quantity label {
+  font-weight: 600;
+}
+.quantity p {
+  margin: 0;
+}
+.understood {
+  color: var(--soft);
+  font-weight: 600;
+}
+.asked {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
+</style>
