@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { unloaded } from './router'
 import { usePrefs } from './stores/prefs'
 import { useSession } from './stores/session'
 
@@ -19,4 +20,26 @@ watch(
 
 <template>
   <RouterView />
+  <div v-if="unloaded" class="unloaded" role="alert">
+    <p>This page could not be loaded. What you wrote is kept.</p>
+    <a class="button" :href="unloaded">Try again</a>
+  </div>
 </template>
+
+<style scoped>
+.unloaded {
+  position: fixed;
+  inset: auto 0 0 0;
+  z-index: 20;
+  padding: 12px 18px;
+  background: var(--sheet);
+  border-top: 2px solid var(--ink);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+}
+.unloaded p {
+  margin: 0;
+}
+</style>

@@ -1,4 +1,6 @@
+import { ref } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
+import { keepText, readText } from './stored'
 import { useJob } from './stores/job'
 import { useSession } from './stores/session'
 
@@ -85,6 +87,20 @@ export const router = createRouter({
   ],
 })
 
+/** A part of the interface that does not load: a newer version took its place, or there is no signal. Tried once anew. */
+const TRIED = 'jugalis-tried'
+export const unloaded = ref('')
+router.onError((_e, to) => {
+  const before = readText(TRIED, 'visit')
+  if (before !== to.fullPath && keepText(TRIED, to.fullPath, 'visit') && navigator.onLine)
+    return window.location.assign(to.fullPath)
+  unloaded.value = to.fullPath
+})
+router.afterEach((to) => {
+  unloaded.value = ''
+  if (readText(TRIED, 'visit') === to.fullPath) keepText(TRIED, null, 'visit')
+})
+
 router.beforeEach(async (to) => {
   const session = useSession()
   await session.ask()
@@ -94,5 +110,6 @@ router.beforeEach(async (to) => {
 })
 router.afterEach((to) => {
   const place = [...PLACES, ...SIDE_PLACES].find((p) => p.name === placeOf(to))
-  document.title = place ? `${place.says} · Jugalis` : 'Jugalis'
+  const what = to.name === 'settings' ? 'Settings' : to.name === 'jobs' ? 'Your jobs' : place?.says
+  document.title = what ? `${what} · Jugalis` : 'Jugalis'
 })

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { newer } from '../newer'
 import { useClock } from '../stores/clock'
 import { useJob } from '../stores/job'
-import type { Returned } from '../stores/outbox'
+import { type Returned, unkept } from '../stores/outbox'
 import { when } from '../when'
 
 const SHOWN_MS = 10_000
@@ -23,10 +23,14 @@ function which({ draft }: Returned): string {
 </script>
 
 <template>
-  <div v-if="open || job.returned.length || newer" class="undo no-print">
+  <div v-if="open || job.returned.length || newer || unkept" class="undo no-print">
     <p v-for="r in job.returned" :key="r.id" role="alert">
       <span class="refusal">Not taken ({{ which(r) }}): {{ r.why }}</span>
       <button type="button" class="button" @click="job.dropReturned(r.id)">Put away</button>
+    </p>
+    <p v-if="unkept" class="refusal" role="alert">
+      This device keeps nothing: its store is full or closed. {{ unkept }}
+      {{ unkept === 1 ? 'entry waits' : 'entries wait' }} in this page: leave it open until there is signal.
     </p>
     <p v-if="newer" role="status">
       A newer version is here.

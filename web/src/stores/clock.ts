@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { type Heard, type Moment, apartS } from '../clocks/placing'
+import { keepJson, readJson } from '../stored'
 
 /** The two clocks of this device as they last stood, so that a page loaded anew goes on from there. */
 const KEY = 'jugalis-clock'
@@ -8,14 +9,8 @@ interface Kept extends Moment {
   heard: Heard | null
 }
 function kept(): Kept | null {
-  try {
-    const k = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Kept | null
-    return k && Number.isFinite(k.wallS) && Number.isFinite(k.steadyS) && typeof k.life === 'string'
-      ? k
-      : null
-  } catch {
-    return null
-  }
+  const k = readJson<Kept>(KEY)
+  return k && Number.isFinite(k.wallS) && Number.isFinite(k.steadyS) && typeof k.life === 'string' ? k : null
 }
 /** The wall clock and the steady one part by more than this only when it was set, or slept, s. */
 const PARTED_S = 2
@@ -50,11 +45,8 @@ export const useClock = defineStore('clock', () => {
       onParted?.()
     }
     nowS.value = now.wallS + offsetS.value
-    try {
-      localStorage.setItem(KEY, JSON.stringify({ ...now, heard: heardAt } satisfies Kept))
-    } catch {
-      /* without a store the next page begins a life of its own */
-    }
+    // Without a store the next page begins a life of its own.
+    keepJson(KEY, JSON.stringify({ ...now, heard: heardAt } satisfies Kept))
   }
   function heard(serverNowS: number, sentAtMs: number, gotAtMs: number): void {
     const now = moment()

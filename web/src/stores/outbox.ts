@@ -1,5 +1,6 @@
 import type { Draft } from '@jugalis/core'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { ref } from 'vue'
 import type { Heard, Moment } from '../clocks/placing'
 
 export interface Waiting {
@@ -34,12 +35,37 @@ const shelf = (): Promise<IDBPDatabase<Shelf>> =>
     },
   }))
 
+/**
+ * Entries this device could not keep: no store, or a full one. They wait in this page and go to the server from here;
+ * whoever closes it before loses them, so it is said.
+ */
+const loose: Waiting[] = []
+export const unkept = ref(0)
+let looseDevice = ''
+let looseSeq = 0
+
 export async function deviceId(): Promise<string> {
-  const tx = (await shelf()).transaction('meta', 'readwrite')
-  let id = (await tx.store.get('deviceId')) as string | undefined
-  if (!id) await tx.store.put((id = crypto.randomUUID()), 'deviceId')
-  await tx.done
-  return id
+  try {
+    const tx = (await shelf()).transaction('meta', 'readwrite')
+    let id = (await tx.store.get('deviceId')) as string | undefined
+    if (!id) await tx.store.put((id = crypto.randomUUID()), 'deviceId')
+    await tx.done
+    return id
+  } catch {
+    return (looseDevice ||= crypto.randomUUID())
+  }
+}
+const all = async (jobId?: string): Promise<Waiting[]> => {
+  const here = loose.filter((w) => jobId === undefined || w.jobId === jobId)
+  try {
+    const db = await shelf()
+    return [
+      ...(await (jobId === undefined ? db.getAll('outbox') : db.getAllFromIndex('outbox', 'job', jobId))),
+      ...here,
+    ]
+  } catch {
+    return here
+  }
 }
 
 /** An entry that waits, as it goes out. */
@@ -50,41 +76,60 @@ const by =
   (w: Waiting): boolean =>
     w.personId === undefined || w.personId === personId
 
-/** Keeps entries on this device, numbered in order, before anything is sent. */
+/** Keeps entries on this device, numbered in order, before anything is sent; in this page alone where it can't. */
 export async function keep(
   jobId: string,
   personId: string,
   drafts: Omit<Draft, 'deviceSeq'>[],
   made: Made,
 ): Promise<Waits[]> {
-  const tx = (await shelf()).transaction(['meta', 'outbox'], 'readwrite')
-  let seq = ((await tx.objectStore('meta').get('deviceSeq')) as number | undefined) ?? 0
-  const numbered = drafts.map((d) => ({ ...d, deviceSeq: ++seq }))
-  for (const draft of numbered)
-    await tx.objectStore('outbox').put({ id: draft.id, jobId, personId, draft, made })
-  await tx.objectStore('meta').put(seq, 'deviceSeq')
-  await tx.done
-  return numbered.map((draft) => ({ draft, made }))
+  try {
+    const tx = (await shelf()).transaction(['meta', 'outbox'], 'readwrite')
+    let seq = ((await tx.objectStore('meta').get('deviceSeq')) as number | undefined) ?? 0
+    const numbered = drafts.map((d) => ({ ...d, deviceSeq: ++seq }))
+    for (const draft of numbered)
+      await tx.objectStore('outbox').put({ id: draft.id, jobId, personId, draft, made })
+    await tx.objectStore('meta').put(seq, 'deviceSeq')
+    await tx.done
+    return numbered.map((draft) => ({ draft, made }))
+  } catch {
+    // Beyond what the store may have numbered already.
+    looseSeq ||= Math.floor(Date.now() / 1000)
+    const numbered = drafts.map((d) => ({ ...d, deviceSeq: ++looseSeq }))
+    for (const draft of numbered) loose.push({ id: draft.id, jobId, personId, draft, made })
+    unkept.value = loose.length
+    return numbered.map((draft) => ({ draft, made }))
+  }
 }
 /** What a person wrote on a job here and the server has not got. */
 export async function waiting(jobId: string, personId: string): Promise<Waits[]> {
-  const all = await (await shelf()).getAllFromIndex('outbox', 'job', jobId)
-  return all
+  return (await all(jobId))
     .filter(by(personId))
     .map(({ draft, made }) => ({ draft, made }))
     .sort((a, b) => a.draft.deviceSeq - b.draft.deviceSeq)
 }
 /** How many entries wait here on all jobs: of this person, and of others who used this device. */
 export async function waitingHere(personId: string): Promise<{ mine: number; others: number }> {
-  const all = await (await shelf()).getAll('outbox')
-  const mine = all.filter(by(personId)).length
-  return { mine, others: all.length - mine }
+  const every = await all()
+  const mine = every.filter(by(personId)).length
+  return { mine, others: every.length - mine }
+}
+function dropLoose(ids: ReadonlySet<string>): void {
+  for (let i = loose.length - 1; i >= 0; i--) if (ids.has((loose[i] as Waiting).id)) loose.splice(i, 1)
+  unkept.value = loose.length
 }
 export async function sent(ids: readonly string[]): Promise<void> {
-  const tx = (await shelf()).transaction('outbox', 'readwrite')
-  for (const id of ids) await tx.store.delete(id)
-  await tx.done
+  dropLoose(new Set(ids))
+  try {
+    const tx = (await shelf()).transaction('outbox', 'readwrite')
+    for (const id of ids) await tx.store.delete(id)
+    await tx.done
+  } catch {
+    // What stays is sent once more, and the server knows it again.
+  }
 }
+/** Refused entries that the store could not take either: shown while this page is open. */
+const looseTray: Returned[] = []
 /** A refused entry goes to the tray, where a person sees it. */
 export async function giveBack(
   jobId: string,
@@ -92,16 +137,35 @@ export async function giveBack(
   drafts: readonly Draft[],
   why: string,
 ): Promise<void> {
-  const tx = (await shelf()).transaction(['outbox', 'tray'], 'readwrite')
-  for (const draft of drafts) {
-    await tx.objectStore('outbox').delete(draft.id)
-    await tx.objectStore('tray').put({ id: draft.id, jobId, personId, draft, why })
+  try {
+    const tx = (await shelf()).transaction(['outbox', 'tray'], 'readwrite')
+    for (const draft of drafts) {
+      await tx.objectStore('outbox').delete(draft.id)
+      await tx.objectStore('tray').put({ id: draft.id, jobId, personId, draft, why })
+    }
+    await tx.done
+  } catch {
+    for (const draft of drafts) looseTray.push({ id: draft.id, jobId, personId, draft, why })
   }
-  await tx.done
+  dropLoose(new Set(drafts.map((d) => d.id)))
 }
-export const tray = async (jobId: string, personId: string): Promise<Returned[]> =>
-  (await (await shelf()).getAllFromIndex('tray', 'job', jobId)).filter(by(personId))
-export const clearTray = async (id: string): Promise<void> => (await shelf()).delete('tray', id)
+export async function tray(jobId: string, personId: string): Promise<Returned[]> {
+  const here = looseTray.filter((r) => r.jobId === jobId)
+  try {
+    return [...(await (await shelf()).getAllFromIndex('tray', 'job', jobId)), ...here].filter(by(personId))
+  } catch {
+    return here.filter(by(personId))
+  }
+}
+export async function clearTray(id: string): Promise<void> {
+  const at = looseTray.findIndex((r) => r.id === id)
+  if (at >= 0) looseTray.splice(at, 1)
+  try {
+    await (await shelf()).delete('tray', id)
+  } catch {
+    // Nothing kept, nothing to clear.
+  }
+}
 
 /** What is sent at once: the server takes 1 MB at most, and so many entries. */
 const SEND = { entries: 500, bytes: 700_000 }

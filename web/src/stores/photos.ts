@@ -52,8 +52,8 @@ export async function take(jobId: string, file: Blob): Promise<Taken> {
 
 /** Sends what the server has not got yet; what fails stays for the next time. Gives how many still wait. */
 export async function send(jobId: string): Promise<number> {
-  const db = await shelf()
-  const waiting = await db.getAllFromIndex('photos', 'sent', [jobId, 0])
+  const db = await shelf().catch(() => null)
+  const waiting = (await db?.getAllFromIndex('photos', 'sent', [jobId, 0]).catch(() => [])) ?? []
   let left = waiting.length
   for (const p of waiting) {
     const res = await fetch(`/api/jobs/${jobId}/photos/${p.hash}`, {
@@ -63,7 +63,7 @@ export async function send(jobId: string): Promise<number> {
       body: p.bytes,
     }).catch(() => null)
     if (!res?.ok) continue
-    await db.put('photos', { ...p, sent: 1 })
+    await db?.put('photos', { ...p, sent: 1 }).catch(() => undefined)
     left--
   }
   return left
@@ -71,6 +71,8 @@ export async function send(jobId: string): Promise<number> {
 
 /** Where a picture is shown from: this device if it is here, else the server. */
 export async function addressOf(jobId: string, hash: string): Promise<string> {
-  const here = await (await shelf()).get('photos', [jobId, hash]).catch(() => undefined)
+  const here = await shelf()
+    .then((db) => db.get('photos', [jobId, hash]))
+    .catch(() => undefined)
   return here ? URL.createObjectURL(here.bytes) : `/api/jobs/${jobId}/photos/${hash}`
 }

@@ -1,6 +1,7 @@
 import type { QuantityKind, Reader, System } from '@jugalis/core'
 import { defineStore } from 'pinia'
 import { computed, reactive, watch } from 'vue'
+import { keepJson, readJson } from '../stored'
 import { hours } from '../when'
 
 interface Prefs {
@@ -31,13 +32,7 @@ const first: Prefs = {
 const PERSONAL = ['own', 'decimal', 'hours', 'keys'] as const
 export type Personal = Pick<Prefs, (typeof PERSONAL)[number]>
 
-function remembered(): Partial<Prefs> {
-  try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Prefs>
-  } catch {
-    return {}
-  }
-}
+const remembered = (): Partial<Prefs> => readJson<Partial<Prefs>>(KEY) ?? {}
 
 /** Choices of this device, remembered. */
 export const usePrefs = defineStore('prefs', () => {
@@ -52,12 +47,7 @@ export const usePrefs = defineStore('prefs', () => {
   watch(
     prefs,
     () => {
-      // A full or closed store costs the memory of a choice, not the choice.
-      try {
-        localStorage.setItem(KEY, JSON.stringify(prefs))
-      } catch {
-        /* kept for this visit */
-      }
+      keepJson(KEY, prefs)
       apply()
     },
     { immediate: true },

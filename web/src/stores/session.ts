@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import { NoSignal, Refused, api } from '../api'
 import { dropAll } from './kept-log'
+import { keepJson, keepText, readJson, readText } from '../stored'
 import { type Personal, usePrefs } from './prefs'
 
 export interface Person {
@@ -12,40 +13,13 @@ export interface Person {
 /** Who signed in last on this device; taken away by signing out. */
 const KEY = 'jugalis-person'
 function remembered(): Person | null {
-  try {
-    const p = JSON.parse(localStorage.getItem(KEY) ?? 'null') as Partial<Person> | null
-    return typeof p?.personId === 'string' && typeof p.name === 'string' ? (p as Person) : null
-  } catch {
-    // A closed or broken store: the server is asked instead.
-    return null
-  }
+  const p = readJson<Partial<Person>>(KEY)
+  return typeof p?.personId === 'string' && typeof p.name === 'string' ? (p as Person) : null
 }
-function remember(p: Person | null): void {
-  try {
-    if (p) localStorage.setItem(KEY, JSON.stringify(p))
-    else localStorage.removeItem(KEY)
-  } catch {
-    /* asked again at the next visit */
-  }
-}
-
 /** Signed out on this device and the server has not heard of it yet. */
 const OUT = 'jugalis-signed-out'
-function markSignedOut(on: boolean): void {
-  try {
-    if (on) localStorage.setItem(OUT, '1')
-    else localStorage.removeItem(OUT)
-  } catch {
-    /* the session ends on the server by its age */
-  }
-}
-function isSignedOut(): boolean {
-  try {
-    return localStorage.getItem(OUT) === '1'
-  } catch {
-    return false
-  }
-}
+const markSignedOut = (on: boolean): void => void keepText(OUT, on ? '1' : null)
+const isSignedOut = (): boolean => readText(OUT) === '1'
 
 export const useSession = defineStore('session', () => {
   const prefs = usePrefs()
@@ -58,7 +32,7 @@ export const useSession = defineStore('session', () => {
     const other = person.value?.personId !== p.personId
     person.value = p
     lapsed.value = false
-    remember(p)
+    keepJson(KEY, p)
     if (other || !settled) void readSettings()
   }
   /** Settings of this person have been read: what is changed from then on is kept with them. */
@@ -125,7 +99,7 @@ export const useSession = defineStore('session', () => {
       () => true,
       (e: unknown) => !(e instanceof NoSignal),
     )
-    remember(null)
+    keepText(KEY, null)
     markSignedOut(!told)
     await dropAll().catch(() => undefined)
     person.value = null

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { type Finding, type JointFacts, type Need, type Tool, fmt, neverSetAside } from '@jugalis/core'
+import { type Finding, type JointFacts, type Need, type Tool, fmt, neverSetAside, named } from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
 import { computed, ref } from 'vue'
+import { keepJson, readJson } from '../../stored'
 import { useJob } from '../../stores/job'
 import PermitSheet from './PermitSheet.vue'
 import ScanLine from './ScanLine.vue'
@@ -24,6 +25,7 @@ const FETCHED = 'jugalis-fetched'
 const needText = (n: Need): string => {
   const of = Object.values(n.matches)
     .filter((v) => v !== 'no' && v !== 'yes')
+    .map(named)
     .join(' ')
   const size =
     n.qty.value !== null && n.unit === 'mm' ? `, ${fmt.length(n.qty.value, job.reader)} or more` : ''
@@ -31,7 +33,7 @@ const needText = (n: Need): string => {
 }
 const wanted = computed(() => props.tools.needs.value.map(needText))
 /** What was fetched for the joint before this one lies there already. */
-const before = ref(JSON.parse(sessionStorage.getItem(FETCHED) ?? '{}') as { joint?: string; all?: string[] })
+const before = ref(readJson<{ joint?: string; all?: string[] }>(FETCHED, 'visit') ?? {})
 const fetch = computed(() =>
   before.value.joint && before.value.joint !== props.facts.id
     ? wanted.value.filter((w) => !before.value.all?.includes(w))
@@ -39,7 +41,7 @@ const fetch = computed(() =>
 )
 defineExpose({
   /** Work on this joint has begun: what it needs is there. */
-  begun: () => sessionStorage.setItem(FETCHED, JSON.stringify({ joint: props.facts.id, all: wanted.value })),
+  begun: () => keepJson(FETCHED, { joint: props.facts.id, all: wanted.value }, 'visit'),
 })
 /** Tins are asked for where something out of a tin is needed. */
 const tins = computed(() =>

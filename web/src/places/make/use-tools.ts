@@ -8,13 +8,14 @@ import {
   toolWrong,
 } from '@jugalis/core'
 import { type Ref, computed, ref } from 'vue'
+import { keepJson, keepText, readJson, readText } from '../../stored'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 
 const KEY = 'jugalis-tools'
 /** Tools and tin in hand on this device, whatever joint is open: asked once, then kept. */
-const inHand = ref<string[]>(JSON.parse(localStorage.getItem(KEY) ?? '[]') as string[])
-const tinId = ref<string | null>(localStorage.getItem('jugalis-tin'))
+const inHand = ref<string[]>(readJson<string[]>(KEY) ?? [])
+const tinId = ref<string | null>(readText('jugalis-tin'))
 
 /** What a joint is made with: what it needs, what is in hand for it, what speaks against it today. */
 export function useTools(facts: Ref<JointFacts>) {
@@ -34,12 +35,11 @@ export function useTools(facts: Ref<JointFacts>) {
   function take(kind: string, toolId: string | null): void {
     const others = inHand.value.filter((id) => job.state.tools.get(id)?.kind !== kind)
     inHand.value = toolId ? [...others, toolId] : others
-    localStorage.setItem(KEY, JSON.stringify(inHand.value))
+    keepJson(KEY, inHand.value)
   }
   function takeTin(id: string | null): void {
     tinId.value = id
-    if (id) localStorage.setItem('jugalis-tin', id)
-    else localStorage.removeItem('jugalis-tin')
+    keepText('jugalis-tin', id)
   }
   const tin = computed(() => (tinId.value ? (job.state.tins.get(tinId.value) ?? null) : null))
   const permit = computed(() => hotWorkPermit(job.state, clock.nowS) ?? false)

@@ -99,8 +99,8 @@ async function addPlace(): Promise<void> {
     <div class="head">
       <h1>{{ headline }}</h1>
       <p class="why">
-        A gap over 2 h counts as unknown for sign-off; a jump over 15 K in 5 min waits for a person; a
-        forecast only plans.
+        A gap over 2 h counts as unknown for sign-off; a jump over {{ fmt.warmer(15, job.reader) }} in 5 min
+        waits for a person; a forecast only plans.
       </p>
     </div>
     <section v-for="r in rows" :key="r.placeId" :aria-label="r.name">

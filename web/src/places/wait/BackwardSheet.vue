@@ -7,6 +7,7 @@ import 'element-plus/es/components/select/style/css'
 import { computed, reactive, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
+import { keepText, readText } from '../../stored'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
 
@@ -21,7 +22,7 @@ const bar = computed(() => props.answer.section.testBar)
 const typed = reactive({
   date: dayOf(clock.nowS + 86400, zone.value),
   time: '14:00',
-  pace: localStorage.getItem(KEY) ?? '',
+  pace: readText(KEY) ?? '',
   start: '',
   leave: '07:00',
 })
@@ -33,7 +34,7 @@ const by = (s: number): string => when(Math.floor(s / 60) * 60, clock.nowS, zone
 const ready = computed(() => byS.value !== null && byS.value > clock.nowS && paceMin.value > 0)
 const plan = computed(() => {
   if (!ready.value || byS.value === null) return null
-  localStorage.setItem(KEY, typed.pace)
+  keepText(KEY, typed.pace)
   const facts = props.answer.joints.map((j) => j.facts)
   return backward(facts, bar.value, byS.value, Math.floor(clock.nowS / 60) * 60, paceMin.value * 60)
 })

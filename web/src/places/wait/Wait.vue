@@ -2,6 +2,7 @@
 import { answerFor } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import SectionChooser from '../../frame/SectionChooser.vue'
+import { keepText, readText } from '../../stored'
 import { isOwnKey } from '../../keys'
 import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
@@ -30,8 +31,8 @@ const SPANS = [
 ] as const
 const KEY = 'jugalis-wait-span'
 const USUAL_H = 96
-const spanH = ref(Number(localStorage.getItem(KEY)) || USUAL_H)
-watch(spanH, (h) => localStorage.setItem(KEY, String(h)))
+const spanH = ref(Number(readText(KEY)) || USUAL_H)
+watch(spanH, (h) => keepText(KEY, String(h)))
 const filter = ref<Filter>('all')
 const counts = computed(
   () =>
