@@ -122,7 +122,7 @@ export {
 export { clearanceFindings, clearancesOf } from './cut/clearances.js'
 export * from './cut/piece.js'
 export { type Laid, type LaidJoint, type LaidPart, type Stem, layOut } from './cut/layout.js'
-export { fillingOf } from './cut/tin-date.js'
+export { fillingOf, midnightOf } from './cut/tin-date.js'
 export * from './prove/admit.js'
 export * from './prove/answer.js'
 export * from './prove/gates.js'

@@ -88,13 +88,25 @@ it('the feed needs no signing in, says when joints may be moved and the section 
   expect(lines).toContain(`DTSTART:${readyAt.toISOString().replace(/[-:]/g, '').slice(0, 15)}Z`)
   const uids = lines.filter((l) => l.startsWith('UID:'))
   expect(new Set(uids).size).toBe(uids.length)
-  // A cold reading comes in: the same entry, another time.
+  // Asked again, the same text; a program that says what it has is sent nothing.
+  const tag = res.headers.get('etag') ?? ''
+  expect((await fetch(h.url + path, { headers: { 'if-none-match': tag } })).status).toBe(304)
+  const entry = (all: string[]): Record<string, string> => {
+    const at = all.indexOf(`UID:ready-${section}@${job}`)
+    const from = all.lastIndexOf('BEGIN:VEVENT', at)
+    return Object.fromEntries(all.slice(from, all.indexOf('END:VEVENT', at)).map((l) => l.split(/:(.*)/, 2)))
+  }
+  expect(entry(lines)).toMatchObject({ STATUS: 'CONFIRMED', TRANSP: 'TRANSPARENT', ACTION: 'DISPLAY' })
+  // A cold reading comes in and takes the time away: the same entry, later in number, cancelled.
   await h.call(
     'POST',
     `/jobs/${job}/events`,
     batch([draft('reading', { placeId: place, what: 'wall', basis: 'typed', atS: NOW, value: 4 })]),
   )
   const later = linesOf(await (await fetch(h.url + path)).text())
+  expect(entry(later)).toMatchObject({ STATUS: 'CANCELLED', SUMMARY: 'Q-A may take 9 bar' })
+  expect(Number(entry(later).SEQUENCE)).toBeGreaterThan(Number(entry(lines).SEQUENCE))
+  expect(later.filter((l) => l.startsWith('UID:')).sort()).toEqual(uids.sort())
   expect(later).not.toContain(`DTSTART:${readyAt.toISOString().replace(/[-:]/g, '').slice(0, 15)}Z`)
 })
 it('another\u2019s address, a changed one, and that of somebody not on the job show nothing', async () => {

@@ -48,6 +48,30 @@ async function sectionUnderTest(): Promise<{ job: string; section: string; testI
   )
   return { job, section, testId }
 }
+/** The door of a test asks for joints: this one is put into the log as an older server would have. */
+async function beginInLog(job: string, section: string, testId: string): Promise<void> {
+  const head = await h.pool.query<{ seq: string; hash: Buffer }>(
+    'select seq, hash from job_head where job_id = $1',
+    [job],
+  )
+  expect(head.rows).toHaveLength(1)
+  const e = draft('test-begun', testData(section, testId)) as { id: string }
+  const body = JSON.stringify({
+    ...e,
+    jobId: job,
+    deviceId: randomUUID(),
+    actorId: randomUUID(),
+    occurredAtS: NOW,
+    atDeviceS: NOW,
+    clockErrorS: 0,
+  })
+  await h.pool.query(
+    `insert into event (job_id, seq, id, kind, v, body, actor_id, device_id, device_seq, occurred_at, clock_error_s, recorded_at, prev_hash, hash)
+     values ($1, $2, $3, 'test-begun', 1, $4, $5, $6, 1, to_timestamp($7), 0, now(), $8, $8)`,
+    [job, Number(head.rows[0]?.seq) + 1, e.id, body, randomUUID(), randomUUID(), NOW, head.rows[0]?.hash],
+  )
+  await h.pool.query('update job_head set seq = seq + 1 where job_id = $1', [job])
+}
 const put = (job: string, d: Record<string, unknown>) => h.call('POST', `/jobs/${job}/devices`, d)
 const report = (token: string, reports: unknown[], sentAtDeviceS = NOW) =>
   h.call(
@@ -98,6 +122,22 @@ describe('registers', () => {
   ] as const)('%s %j %s is %d', (type, words, wordOrder, value) =>
     expect(valueOf([...words], { type, wordOrder, scale: 1, offset: 0 })).toBe(value),
   )
+  it('a double comes back, and words whose low byte comes first', () => {
+    const b = Buffer.alloc(8)
+    b.writeDoubleBE(9.0625)
+    const words = [0, 2, 4, 6].map((i) => b.readUInt16BE(i))
+    const r = { type: 'float64' as const, scale: 1, offset: 0 }
+    expect(valueOf(words, { ...r, wordOrder: 'high first' })).toBe(9.0625)
+    expect(valueOf([...words].reverse(), { ...r, wordOrder: 'low first' })).toBe(9.0625)
+    const turned = words.map((w) => ((w & 0xff) << 8) | (w >> 8))
+    expect(valueOf(turned, { ...r, wordOrder: 'high first', byteOrder: 'low first' })).toBe(9.0625)
+  })
+  it('an answer that is too short is no pressure', () => {
+    const r = { wordOrder: 'high first' as const, scale: 1, offset: 0 }
+    expect(() => valueOf([900], { ...r, type: 'float32' })).toThrow('short')
+    expect(() => valueOf([], { ...r, type: 'uint16' })).toThrow('short')
+    expect(() => valueOf([1, 2, 3], { ...r, type: 'float64' })).toThrow('short')
+  })
   it('a float comes back, in either order, scaled and shifted', () => {
     const b = Buffer.alloc(4)
     b.writeFloatBE(9.125)
@@ -132,6 +172,7 @@ describe('Modbus TCP', () => {
       register: 4,
       type: 'float32' as const,
       wordOrder: 'high first' as const,
+      byteOrder: 'high first' as const,
       scale: 1,
       offset: 0,
     },
@@ -140,6 +181,7 @@ describe('Modbus TCP', () => {
       register: 10,
       type: 'int16' as const,
       wordOrder: 'high first' as const,
+      byteOrder: 'high first' as const,
       scale: 0.1,
       offset: 0,
     },
@@ -166,6 +208,53 @@ describe('Modbus TCP', () => {
     })
     expect([answer.status, answer.body.error?.field]).toEqual([422, 'settings.host'])
   })
+  it('what a map leaves out goes by its defaults', async () => {
+    const { job, section } = await sectionUnderTest()
+    const answer = await put(job, {
+      name: 'M',
+      kind: 'pressure-logger',
+      sectionId: section,
+      settings: { host: '127.0.0.1', pressure: { register: 4, type: 'float32', scale: 1 } },
+    })
+    expect(answer.status).toBe(201)
+    const { devices } = (await h.call('GET', `/jobs/${job}/devices`)).body as unknown as {
+      devices: { settings: Record<string, unknown> }[]
+    }
+    expect(devices[0]?.settings).toMatchObject({
+      port: 502,
+      unit: 1,
+      pressure: { table: 'holding', wordOrder: 'high first', byteOrder: 'high first', offset: 0 },
+    })
+  })
+  it('a dead one costs the others nothing', async () => {
+    const silent = net.createServer()
+    const lines = new Set<net.Socket>()
+    silent.on('connection', (c) => lines.add(c))
+    await new Promise<void>((done) => silent.listen(0, '127.0.0.1', done))
+    const dead = await sectionUnderTest()
+    const good = await sectionUnderTest()
+    for (const { job, section, testId } of [dead, good]) await beginInLog(job, section, testId)
+    const logger = (where: typeof dead, at: number) =>
+      put(where.job, {
+        name: 'M',
+        kind: 'pressure-logger',
+        sectionId: where.section,
+        settings: { ...settings(), port: at },
+      })
+    await logger(dead, (silent.address() as net.AddressInfo).port)
+    await logger(good, port)
+    let now = NOW
+    const loop = readLoggers(h.pool, headsOf(h.pool), () => (now += 1), 150)
+    const rows = async (job: string) => (await eventsOf(job)).filter((e) => e.kind === 'test-log').length
+    const until = Date.now() + 1400
+    while (Date.now() < until && (await rows(good.job)) < 4) await new Promise((r) => setTimeout(r, 30))
+    // Within the time that the dead one alone would have taken.
+    expect(await rows(good.job)).toBeGreaterThanOrEqual(4)
+    expect(await rows(dead.job)).toBe(0)
+    await loop.stop()
+    lines.forEach((c) => c.destroy())
+    await new Promise<void>((done) => silent.close(() => done()))
+  }, 20_000)
   it('one that does not answer leaves a gap, and no error', async () => {
     await expect(readModbus({ ...settings(), port: 9 })).rejects.toThrow()
   })
@@ -202,28 +291,7 @@ describe('the stand-in line', () => {
     const { job, section, testId } = await sectionUnderTest()
     const made = await put(job, { name: 'L', kind: 'pressure-logger', sectionId: section, standIn: 'leak' })
     const { deviceId } = made.body as unknown as { deviceId: string }
-    // The door of a test asks for joints: this one is put into the log as an older server would have.
-    const head = await h.pool.query<{ seq: string; hash: Buffer }>(
-      'select seq, hash from job_head where job_id = $1',
-      [job],
-    )
-    expect(head.rows).toHaveLength(1)
-    const e = draft('test-begun', testData(section, testId)) as { id: string }
-    const body = JSON.stringify({
-      ...e,
-      jobId: job,
-      deviceId: randomUUID(),
-      actorId: randomUUID(),
-      occurredAtS: NOW,
-      atDeviceS: NOW,
-      clockErrorS: 0,
-    })
-    await h.pool.query(
-      `insert into event (job_id, seq, id, kind, v, body, actor_id, device_id, device_seq, occurred_at, clock_error_s, recorded_at, prev_hash, hash)
-       values ($1, $2, $3, 'test-begun', 1, $4, $5, $6, 1, to_timestamp($7), 0, now(), $8, $8)`,
-      [job, Number(head.rows[0]?.seq) + 1, e.id, body, randomUUID(), randomUUID(), NOW, head.rows[0]?.hash],
-    )
-    await h.pool.query('update job_head set seq = seq + 1 where job_id = $1', [job])
+    await beginInLog(job, section, testId)
     const heads = headsOf(h.pool, 'poll')
     let now = NOW + 30
     const [one, two] = [

@@ -4,7 +4,7 @@ export const SHELF_LIFE_MONTHS = 24
 const iso = (t: number): string => new Date(t).toISOString().slice(0, 10)
 
 /** Midnight UTC of a real calendar day written YYYY-MM-DD, else null. */
-export function dayOf(text: string): number | null {
+export function midnightOf(text: string): number | null {
   const m = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
   if (!m) return null
   const t = Date.UTC(Number(m[1]), Number(m[2]) - 1, Number(m[3]))
@@ -27,7 +27,7 @@ export type Filling =
  * Expires 24 calendar months after filling, which is the last good day. Source: `cp-shelf-life`.
  */
 export function fillingOf(code: string, on: string): Filling {
-  if (dayOf(on) === null) return { ok: false, field: 'on', why: msg('not-a-date', { text: on }) }
+  if (midnightOf(on) === null) return { ok: false, field: 'on', why: msg('not-a-date', { text: on }) }
   const m = /^(\d{2})(\d{3})/.exec(code)
   if (!m) return { ok: false, field: 'code', why: msg('not-a-tin-code', { text: code }) }
   const year = 2000 + Number(m[1])

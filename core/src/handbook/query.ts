@@ -20,7 +20,7 @@ export interface Query {
 }
 
 const METHODS: Readonly<Record<string, readonly string[]>> = {
-  'solvent-cement': ['solvent', 'cement', 'cemented', 'glue', 'glued', 'weld-on'],
+  'solvent-cement': ['solvent', 'cement', 'cemented', 'glue', 'glued'],
   'adhesive-bond': ['adhesive', 'bond', 'bonded', 'resin', 'frp'],
   'socket-fusion': ['fusion', 'fuse', 'welding'],
   flare: ['flare', 'flared'],

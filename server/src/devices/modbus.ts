@@ -3,7 +3,9 @@ import Modbus from 'jsmodbus'
 import * as yup from 'yup'
 import { HttpError } from '../errors.js'
 
-const TYPES = ['int16', 'uint16', 'int32', 'uint32', 'float32'] as const
+const TYPES = ['int16', 'uint16', 'int32', 'uint32', 'float32', 'float64'] as const
+/** How many registers of sixteen bits a value fills. */
+const WORDS = { int16: 1, uint16: 1, int32: 2, uint32: 2, float32: 2, float64: 4 } as const
 const register = yup
   .object({
     /** Which of the two kinds that hold a word. */
@@ -13,8 +15,10 @@ const register = yup
       .string()
       .oneOf([...TYPES])
       .required(),
-    /** Which of two words comes first. */
+    /** Which of several words comes first. */
     wordOrder: yup.string().oneOf(['high first', 'low first']).default('high first'),
+    /** Which byte of a word comes first; the protocol says the high one, some instruments do otherwise. */
+    byteOrder: yup.string().oneOf(['high first', 'low first']).default('high first'),
     scale: yup.number().required(),
     offset: yup.number().default(0),
   })
@@ -45,26 +49,34 @@ export function checkHost(host: string): void {
 }
 
 const WAIT_MS = 1500
-/** Value of a register pair or a single one. @param words as they came, high byte first in each. */
+/**
+ * Value of one register or of several.
+ * @param words as they came, high byte first in each.
+ * @throws when fewer came than the type fills: what is missing is no zero.
+ */
 export function valueOf(
   words: readonly number[],
-  r: Pick<Register, 'type' | 'wordOrder' | 'scale' | 'offset'>,
+  r: Pick<Register, 'type' | 'wordOrder' | 'scale' | 'offset'> & Partial<Pick<Register, 'byteOrder'>>,
 ): number {
-  const two = r.type.endsWith('32')
-  const ordered = two && r.wordOrder === 'low first' ? [...words].reverse() : words
-  const bytes = Buffer.alloc(two ? 4 : 2)
-  ordered.slice(0, two ? 2 : 1).forEach((w, i) => bytes.writeUInt16BE(w & 0xffff, i * 2))
-  const raw =
-    r.type === 'float32'
-      ? bytes.readFloatBE(0)
-      : r.type === 'int32'
-        ? bytes.readInt32BE(0)
-        : r.type === 'uint32'
-          ? bytes.readUInt32BE(0)
-          : r.type === 'int16'
-            ? bytes.readInt16BE(0)
-            : bytes.readUInt16BE(0)
-  return raw * r.scale + r.offset
+  const count = WORDS[r.type]
+  if (words.length < count || !words.slice(0, count).every(Number.isInteger)) throw new Error('short answer')
+  const taken = words.slice(0, count)
+  if (r.wordOrder === 'low first') taken.reverse()
+  const bytes = Buffer.alloc(count * 2)
+  taken.forEach((w, i) =>
+    r.byteOrder === 'low first'
+      ? bytes.writeUInt16LE(w & 0xffff, i * 2)
+      : bytes.writeUInt16BE(w & 0xffff, i * 2),
+  )
+  return READ[r.type](bytes) * r.scale + r.offset
+}
+const READ: Readonly<Record<Register['type'], (bytes: Buffer) => number>> = {
+  int16: (b) => b.readInt16BE(0),
+  uint16: (b) => b.readUInt16BE(0),
+  int32: (b) => b.readInt32BE(0),
+  uint32: (b) => b.readUInt32BE(0),
+  float32: (b) => b.readFloatBE(0),
+  float64: (b) => b.readDoubleBE(0),
 }
 
 /** Reads a logger once. @throws when it does not answer in time, or with something that is no number. */
@@ -73,13 +85,15 @@ export async function readModbus(s: ModbusSettings): Promise<{ bar: number; temp
   const socket = new net.Socket()
   socket.setTimeout(WAIT_MS, () => socket.destroy(new Error('no answer')))
   const client = new Modbus.client.TCP(socket, s.unit, WAIT_MS)
+  // However slowly it speaks: what comes later than this is a gap.
+  const late = setTimeout(() => socket.destroy(new Error('no answer')), 2 * WAIT_MS)
   try {
     await new Promise<void>((resolve, reject) => {
       socket.once('error', reject)
       socket.connect({ host: s.host, port: s.port }, () => resolve())
     })
     const one = async (r: Register): Promise<number> => {
-      const words = r.type.endsWith('32') ? 2 : 1
+      const words = WORDS[r.type]
       const answer = await (r.table === 'input'
         ? client.readInputRegisters(r.register, words)
         : client.readHoldingRegisters(r.register, words))
@@ -90,6 +104,7 @@ export async function readModbus(s: ModbusSettings): Promise<{ bar: number; temp
     const bar = await one(s.pressure)
     return { bar, temperatureC: s.temperature ? await one(s.temperature) : null }
   } finally {
+    clearTimeout(late)
     socket.destroy()
   }
 }

@@ -1,9 +1,10 @@
+import { setTimeout } from 'node:timers/promises'
 import type pg from 'pg'
 import { type Device, ownDevices } from '../db/devices.js'
 import type { Heads } from '../live/heads.js'
 import { loggerReports } from './line-stand-in.js'
 import { runningTest } from './logger.js'
-import { type ModbusSettings, readModbus } from './modbus.js'
+import { modbusSettings, readModbus } from './modbus.js'
 import { type Reports, takeReports } from './report.js'
 import { type Solely, solely } from './solely.js'
 
@@ -15,7 +16,7 @@ export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, eve
     const test = d.sectionId ? await runningTest(pool, d.jobId, d.sectionId) : null
     if (!test) return []
     if (d.settings) {
-      const read = await readModbus(d.settings as unknown as ModbusSettings)
+      const read = await readModbus(modbusSettings.cast(d.settings))
       const temperature = read.temperatureC === null ? {} : { temperatureC: read.temperatureC }
       return [
         { seq: Math.round(now * 10), atDeviceS: now, what: 'pressure', value: read.bar, ...temperature },
@@ -27,18 +28,31 @@ export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, eve
     )
     return loggerReports(d, test, Math.max(last.rows[0]?.at ?? 0, test.begunAtS - 0.5), now)
   }
+  /** Reads one and keeps what it said. One that does not answer leaves a gap. */
+  async function take(d: Device): Promise<number> {
+    const now = nowS()
+    const reports = await reportsOf(d, now)
+    if (!reports.length) return 0
+    const done = await takeReports(pool, d, { sentAtDeviceS: now, reports }, now)
+    heads.grew(d.jobId, done.head.seq)
+    return reports.length
+  }
+  /** Those that have not answered yet are not asked again, and nobody waits for them. */
+  const asked = new Set<string>()
   async function read(): Promise<number> {
+    const loggers = (await ownDevices(pool)).filter(
+      (x) => x.kind === 'pressure-logger' && !asked.has(x.deviceId),
+    )
     let said = 0
-    for (const d of (await ownDevices(pool)).filter((x) => x.kind === 'pressure-logger')) {
-      const now = nowS()
-      // One that does not answer leaves a gap; the others are read all the same.
-      const reports = await reportsOf(d, now).catch(() => [])
-      if (!reports.length) continue
-      const done = await takeReports(pool, d, { sentAtDeviceS: now, reports }, now).catch(() => null)
-      if (!done) continue
-      said += reports.length
-      heads.grew(d.jobId, done.head.seq)
-    }
+    const all = Promise.all(
+      loggers.map(async (d) => {
+        asked.add(d.deviceId)
+        said += await take(d)
+          .catch(() => 0)
+          .finally(() => asked.delete(d.deviceId))
+      }),
+    )
+    await Promise.race([all, setTimeout(everyMs, null, { ref: false })])
     return said
   }
   return solely(pool, LOCK, read, everyMs)

@@ -1,8 +1,9 @@
-import { createHmac, timingSafeEqual } from 'node:crypto'
+import { createHash, createHmac, timingSafeEqual } from 'node:crypto'
 import {
   type JobState,
   fmt,
   foldJob,
+  greatest,
   isUuid,
   jointFacts,
   jointPlaces,
@@ -10,7 +11,7 @@ import {
   sectionAnswer,
 } from '@jugalis/core'
 import { type Request, Router } from 'express'
-import ical from 'ical-generator'
+import ical, { ICalAlarmType, ICalEventStatus, ICalEventTransparency } from 'ical-generator'
 import type pg from 'pg'
 import { requireMember } from '../db/jobs.js'
 import { HttpError } from '../errors.js'
@@ -21,43 +22,69 @@ const macOf = (secret: string, jobId: string, personId: string): string =>
 const same = (a: string, b: string): boolean =>
   a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b))
 const MARK_S = 300
+/** What has been for longer than this is gone from the feed. */
+const KEPT_S = 30 * 86400
+const RULE = 'By its rule, with the readings so far. A colder night moves it.'
+const TAKEN_BACK = 'No time by its rule any more, with the readings so far. Look at Wait.'
 
-/** What changes by itself from now on, as entries of a calendar: joints that may be moved, sections that take pressure. */
-export function calendarOf(state: JobState, jobId: string, nowS: number): string {
+/** Where a job's log stands: what a calendar program compares an entry's age with. */
+export interface LogEnd {
+  seq: number
+  recordedAtS: number
+}
+
+/**
+ * What changes by itself, as entries of a calendar: joints that may be moved, sections that take pressure. An entry is
+ * the same one (UID) for ever: when a colder reading moves it, it comes with a higher SEQUENCE; when its time is taken
+ * away, it stays and is cancelled, so that no calendar goes on showing a time that nobody stands for.
+ * @param end the last entry of the log: two answers from one log are the same text.
+ */
+export function calendarOf(state: JobState, jobId: string, nowS: number, end: LogEnd): string {
   const feed = ical({ name: state.job.name, ttl: 900, prodId: { company: 'Jugalis', product: 'Wait' } })
-  const put = (id: string, atS: number, summary: string, description: string): void => {
-    const start = new Date(Math.ceil(atS / 60) * 60_000)
+  const stamp = new Date(end.recordedAtS * 1000)
+  /** @param sinceS when the wait began: where an entry without a time stands, crossed out. */
+  const put = (
+    id: string,
+    atS: number | null,
+    sinceS: number,
+    summary: string,
+    description: string,
+  ): void => {
+    const at = atS ?? sinceS
+    if (at < nowS - KEPT_S) return
+    const start = new Date(Math.ceil(at / 60) * 60_000)
     feed.createEvent({
       id: `${id}@${jobId}`,
+      sequence: end.seq,
+      status: atS === null ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
+      // A wait keeps nobody busy.
+      transparency: ICalEventTransparency.TRANSPARENT,
       start,
       end: new Date(start.getTime() + MARK_S * 1000),
       summary,
-      description,
-      stamp: new Date(nowS * 1000),
+      description: atS === null ? TAKEN_BACK : description,
+      stamp,
+      alarms: atS === null ? [] : [{ type: ICalAlarmType.display, trigger: 0 }],
     })
   }
   const bar = (b: number): string => fmt.pressure(b, { units: state.job.school })
-  const RULE = 'By its rule, with the readings so far. A colder night moves it.'
   for (const id of jointPlaces(state).keys()) {
     const f = jointFacts(state, id, 'coldest', nowS)
-    const movable = f?.movable.value ?? null
-    if (f && f.homeAtS !== null && movable !== null && movable > nowS)
-      put(`move-${id}`, movable, `${f.tag} may be moved with care`, RULE)
+    if (f && f.homeAtS !== null)
+      put(`move-${id}`, f.movable.value, f.homeAtS, `${f.tag} may be moved with care`, RULE)
   }
   for (const id of state.sections.keys()) {
     const a = sectionAnswer(state, id, nowS, 'coldest')
     if (!a || a.proved) continue
+    const says = (tag: string): string => `${tag} may take ${bar(a.section.testBar)}`
+    const homes = a.joints.flatMap((j) => (j.facts.homeAtS === null ? [] : [j.facts.homeAtS]))
     for (const j of a.joints)
-      if (j.readyAtS !== null && j.readyAtS > nowS)
-        put(
-          `joint-${j.facts.id}-${id}`,
-          j.readyAtS,
-          `${j.facts.tag} may take ${bar(a.section.testBar)}`,
-          RULE,
-        )
-    if (a.readyAtS === null || a.readyAtS <= nowS) continue
+      if (j.facts.homeAtS !== null)
+        put(`joint-${j.facts.id}-${id}`, j.readyAtS, j.facts.homeAtS, says(j.facts.tag), RULE)
+    const latest = greatest(homes)
+    if (latest === null || homes.length < a.joints.length) continue
     const held = a.holdsBack ? ` Held back by ${a.holdsBack.facts.tag}.` : ''
-    put(`ready-${id}`, a.readyAtS, `${a.section.tag} may take ${bar(a.section.testBar)}`, `${RULE}${held}`)
+    put(`ready-${id}`, a.readyAtS, latest, says(a.section.tag), `${RULE}${held}`)
   }
   return feed.toString()
 }
@@ -74,14 +101,18 @@ export function calendarRoutes(pool: pg.Pool, secret: string, nowS: () => number
     if (!isUuid(jobId) || !isUuid(personId)) throw gone
     if (!same(String(req.params.file), `${macOf(secret, jobId, personId)}.ics`)) throw gone
     await requireMember(pool, jobId, personId)
-    const r = await pool.query<{ body: string }>('select body from event where job_id = $1 order by seq', [
-      jobId,
-    ])
+    const r = await pool.query<{ body: string; seq: string; at: number }>(
+      'select body, seq, extract(epoch from recorded_at)::float8 as at from event where job_id = $1 order by seq',
+      [jobId],
+    )
     const state = foldJob(readToFold(r.rows.map((x) => x.body)))
-    res
-      .type('text/calendar')
-      .set('cache-control', 'no-cache')
-      .send(calendarOf(state, jobId, nowS()))
+    const last = r.rows.at(-1)
+    const end = { seq: Number(last?.seq ?? 0), recordedAtS: last?.at ?? 0 }
+    const text = calendarOf(state, jobId, nowS(), end)
+    const tag = `"${createHash('sha256').update(text).digest('base64url')}"`
+    res.set({ 'cache-control': 'no-cache', etag: tag })
+    if (req.headers['if-none-match'] === tag) return void res.status(304).end()
+    res.type('text/calendar').send(text)
   })
   return routes
 }

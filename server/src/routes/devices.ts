@@ -1,6 +1,7 @@
 import express, { type Request, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
+import { checked } from '../checked.js'
 import { DEVICE_KINDS, STAND_INS, addDevice, deviceOf, devicesOf, revokeDevice } from '../db/devices.js'
 import { checkHost, modbusSettings } from '../devices/modbus.js'
 import { chance, torqueAt } from '../devices/models.js'
@@ -30,15 +31,6 @@ const asked = yup
     profile: yup.string().max(40),
   })
   .noUnknown()
-
-function checked<T>(schema: yup.Schema<T>, raw: unknown): T {
-  try {
-    return schema.validateSync(raw, { strict: true })
-  } catch (e) {
-    const { path, message } = e as yup.ValidationError
-    throw new HttpError(422, 'bad-input', `${message}.`, path ?? null)
-  }
-}
 
 /** Instruments of a job, as its people see them. Mounted below a job; `jobId` checks who asks. */
 export function deviceRoutes(

@@ -3,6 +3,7 @@ import bcrypt from 'bcryptjs'
 import express, { type RequestHandler, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
+import { checked } from '../checked.js'
 import { HttpError } from '../errors.js'
 
 declare module 'express-session' {
@@ -66,11 +67,10 @@ export function sessionRoutes(pool: pg.Pool): Router {
     res.json({ settings: r.rows[0]?.settings ?? null })
   })
   routes.put('/settings', requireSession, express.json({ limit: '4kb' }), async (req, res) => {
-    if (!settings.isValidSync(req.body, { strict: true }))
-      throw new HttpError(422, 'bad-input', 'These settings can\u2019t be kept.', 'settings')
+    const asked = checked(settings, req.body)
     await pool.query('update person set settings = $2 where person_id = $1', [
       req.session.person?.personId,
-      JSON.stringify(req.body),
+      JSON.stringify(asked),
     ])
     res.status(204).end()
   })

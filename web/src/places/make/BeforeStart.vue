@@ -8,6 +8,7 @@ import { keepJson, readJson } from '../../stored'
 import { useJob } from '../../stores/job'
 import PermitSheet from './PermitSheet.vue'
 import ScanLine from './ScanLine.vue'
+import TinSheet from './TinSheet.vue'
 import ToolSheet from './ToolSheet.vue'
 import type { useTools } from './use-tools'
 
@@ -43,17 +44,18 @@ defineExpose({
   /** Work on this joint has begun: what it needs is there. */
   begun: () => keepJson(FETCHED, { joint: props.facts.id, all: wanted.value }, 'visit'),
 })
-/** Tins are asked for where something out of a tin is needed. */
-const tins = computed(() =>
-  props.tools.needs.value.some((n) => 'plastic' in n.matches) ? [...job.state.tins.entries()] : [],
+/** Tins are asked for where something out of a tin is needed: of which plastic. */
+const tinOf = computed(
+  () => props.tools.needs.value.find((n) => 'plastic' in n.matches)?.matches['plastic'] ?? null,
 )
+const tins = computed(() => (tinOf.value ? [...job.state.tins.entries()] : []))
 const kindsKnown = computed(() => [...new Set(props.tools.known.value.map((t) => t.kind))])
 const ofKind = (kind: string): readonly Tool[] => props.tools.known.value.filter((t) => t.kind === kind)
 const inHand = (kind: string): Tool | null => props.tools.chosen.value.find((t) => t.kind === kind) ?? null
 const takesTools = computed(() => props.tools.needs.value.some((n) => n.unit === 'count'))
 const stops = computed(() => props.findings.filter((f) => f.level === 'stop'))
 const permitMissing = computed(() => stops.value.some((f) => f.code === 'choice-solder-permit'))
-const sheet = ref<'tool' | 'permit' | null>(null)
+const sheet = ref<'tool' | 'tin' | 'permit' | null>(null)
 const opened = ref<Tool | null>(null)
 function openTool(tool: Tool | null): void {
   opened.value = tool
@@ -88,7 +90,7 @@ function openTool(tool: Tool | null): void {
             v-for="[id, t] in tins"
             :key="id"
             :value="id"
-            :label="`${t.code}, ${t.plastic}, until ${t.expiresOn}`"
+            :label="`${t.code}, ${named(t.plastic)}, until ${t.expiresOn}`"
           />
           <ElOption value="" label="not said" />
         </ElSelect>
@@ -123,7 +125,8 @@ function openTool(tool: Tool | null): void {
       >
         Go on with a reason…
       </button>
-      <template v-if="!brief && (tins.length || takesTools)">
+      <template v-if="!brief && (tinOf || takesTools)">
+        <button v-if="tinOf" type="button" class="button" @click="sheet = 'tin'">A tin…</button>
         <button v-if="takesTools" type="button" class="button" @click="openTool(null)">A tool…</button>
         <ScanLine :tools="tools" />
       </template>
@@ -135,6 +138,7 @@ function openTool(tool: Tool | null): void {
       @close="sheet = null"
       @take="(kind: string, id: string) => tools.take(kind, id)"
     />
+    <TinSheet v-if="sheet === 'tin' && tinOf" :plastic="tinOf" @close="sheet = null" @take="tools.takeTin" />
     <PermitSheet v-if="sheet === 'permit'" @close="sheet = null" />
   </div>
 </template>

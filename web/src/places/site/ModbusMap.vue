@@ -4,7 +4,7 @@ import { reactive, watch } from 'vue'
 
 /** Where a logger is read over Modbus TCP, and which registers become bar and °C, as its own sheet says. */
 const settings = defineModel<Record<string, unknown>>({ required: true })
-const TYPES = ['float32', 'int16', 'uint16', 'int32', 'uint32'] as const
+const TYPES = ['float32', 'float64', 'int16', 'uint16', 'int32', 'uint32'] as const
 const TABLES = [
   ['holding', 'holding register'],
   ['input', 'input register'],
@@ -16,6 +16,7 @@ const map = (register: string) => ({
   scale: '1',
   offset: '0',
   low: false,
+  lowByte: false,
 })
 const at = reactive({ host: '127.0.0.1', port: '502', unit: '1' })
 const maps = reactive({ pressure: map('0'), temperature: map('') })
@@ -29,6 +30,7 @@ const asked = (m: ReturnType<typeof map>): Record<string, unknown> => ({
   table: m.table,
   type: m.type,
   wordOrder: m.low ? 'low first' : 'high first',
+  byteOrder: m.lowByte ? 'low first' : 'high first',
   scale: number(m.scale),
   offset: number(m.offset),
 })
@@ -94,6 +96,7 @@ watch(
           :aria-label="`Plus this it is ${unit}`"
       /></label>
       <label class="check"><input v-model="maps[key].low" type="checkbox" /> low word first</label>
+      <label class="check"><input v-model="maps[key].lowByte" type="checkbox" /> low byte first</label>
     </template>
   </fieldset>
 </template>

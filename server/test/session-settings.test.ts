@@ -1,0 +1,40 @@
+import { type Harness, harness } from './harness.js'
+
+let h: Harness
+beforeAll(async () => {
+  h = await harness()
+  await h.signIn('wren')
+  await h.signIn('teal')
+})
+afterAll(() => h.close())
+
+/** As the settings page keeps them. */
+const MINE = { own: { pressure: 'inch', length: 'metric' }, decimal: ',', hours: 12, keys: false }
+
+describe('settings of a person', () => {
+  it('are kept with the person, whole, and are nobody else’s', async () => {
+    expect((await h.call('GET', '/session/settings')).body).toEqual({ settings: null })
+    expect((await h.call('PUT', '/session/settings', MINE)).status).toBeLessThan(300)
+    expect((await h.call('GET', '/session/settings')).body).toEqual({ settings: MINE })
+    expect((await h.call('GET', '/session/settings', undefined, { as: 'teal' })).body).toEqual({
+      settings: null,
+    })
+  })
+  it.each([
+    ['own.pressure', { ...MINE, own: { pressure: 'kelvin' } }],
+    ['own', { ...MINE, own: { speed: 'inch' } }],
+    ['decimal', { ...MINE, decimal: ';' }],
+    ['hours', { ...MINE, hours: 13 }],
+    [null, { ...MINE, colour: 'red' }],
+    [null, []],
+  ])('refuses at %s what is wrong there, and keeps what was: %j', async (field, wrong) => {
+    const before = (await h.call('GET', '/session/settings')).body
+    const answer = await h.call('PUT', '/session/settings', wrong)
+    expect([answer.status, answer.body.error?.field]).toEqual([422, field])
+    expect((await h.call('GET', '/session/settings')).body).toEqual(before)
+  })
+  it('asks who it is', async () => {
+    expect((await h.call('GET', '/session/settings', undefined, { as: 'nobody' })).status).toBe(401)
+    expect((await h.call('PUT', '/session/settings', MINE, { as: 'nobody' })).status).toBe(401)
+  })
+})
