@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { type Page, expect, test } from '@playwright/test'
+import writeWorkbook from 'write-excel-file/node'
 import { PHONE, eventsOf, noViolations, signIn, write } from './help'
 
 /** A job of its own with one line begun; gives its id. */
@@ -278,6 +279,30 @@ test('a schedule from a file: bad rows are named and nothing is taken; a good on
   await expect.poll(async () => (await eventsOf(page, job)).some((e) => e.kind === 'items-put')).toBe(true)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(headline(page)).toContainText('Q9 has 0 joints and 0 pieces')
+})
+
+test('a workbook of twenty thousand rows opens under the content policy, at the sheet that is chosen', async ({
+  page,
+}) => {
+  await newLine(page, 'Workbook')
+  await type(page, 'tee 110')
+  const row = (i: number) =>
+    [`P${i}`, 'pipe', '110', `${1000 + (i % 900)}`].map((value) => ({ value: String(value) }))
+  const body = Array.from({ length: 20_000 }, (_, i) => row(i))
+  const book = await writeWorkbook([
+    { sheet: 'Cover', data: [[{ value: 'Nothing of use' }]] },
+    { sheet: 'Yard', data: [['Tag', 'Fitting', 'Size', 'Length'].map((value) => ({ value })), ...body] },
+  ]).toBuffer()
+  await page.getByRole('link', { name: 'Bring in a schedule' }).click()
+  await page.locator('#schedule-file').setInputFiles({
+    name: 'yard.xlsx',
+    mimeType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+    buffer: book,
+  })
+  await expect(headline(page)).toContainText('yard.xlsx: one row')
+  await page.getByRole('radio', { name: 'Yard' }).click()
+  await expect(headline(page)).toContainText('yard.xlsx: 20001 rows')
+  await noViolations(page)
 })
 
 test('an answer that comes back late changes nothing: what is set out stays, and so does the field', async ({

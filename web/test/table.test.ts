@@ -1,3 +1,4 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import writeWorkbook from 'write-excel-file/universal'
 import { readTable } from '../src/workers/read-table'
 
@@ -41,5 +42,36 @@ describe('a table from a file', () => {
     expect(read.rows[1]).toEqual(['A1', '63', '1250.5'])
     expect(read.rows[2]).toEqual(['A2', '63', '='])
     expect(read.notes.join()).toContain('Cells are merged (A1:B1)')
+  })
+  it('a sheet by its name, whatever the order of its files; hidden rows and errors are said', async () => {
+    const two = await writeWorkbook(
+      [
+        { sheet: 'Cover', data: [[{ value: 'nothing here' }]] },
+        { sheet: 'Loop & yard', data: [[{ value: 'size' }], [{ value: 'd63' }], [{ value: 'x' }]] },
+      ].map(({ sheet, data }) => ({ sheet, data })),
+    ).toBlob()
+    // As another program would leave it: the first sheet in the second file, a hidden row, an error in a cell.
+    const files = unzipSync(await bytesOf(two))
+    const [one, other] = ['xl/worksheets/sheet1.xml', 'xl/worksheets/sheet2.xml'] as const
+    const yard = strFromU8(files[other] as Uint8Array)
+      .replace('<row r="2"', '<row r="2" hidden="1"')
+      .replace(/<c r="A3"[^>]*>.*?<\/c>/s, '<c r="A3" t="e"><v>#N/A</v></c>')
+    const cover = files[one] as Uint8Array
+    files[one] = strToU8(yard)
+    files[other] = cover
+    const rels = 'xl/_rels/workbook.xml.rels'
+    files[rels] = strToU8(
+      strFromU8(files[rels] as Uint8Array)
+        .replace('sheet1.xml', 'sheet0.xml')
+        .replace('sheet2.xml', 'sheet1.xml')
+        .replace('sheet0.xml', 'sheet2.xml'),
+    )
+    const bytes = zipSync(files)
+    const first = await readTable(bytes)
+    expect([first.sheets, first.sheet, first.notes]).toEqual([['Cover', 'Loop & yard'], 'Cover', []])
+    const read = await readTable(bytes, 'Loop & yard')
+    expect(read.rows.map((r) => r[0])).toEqual(['size', 'd63', '#N/A'])
+    expect(read.notes.join(' ')).toContain('1 row is hidden in this sheet (2)')
+    expect(read.notes.join(' ')).toContain('1 cell holds an error')
   })
 })

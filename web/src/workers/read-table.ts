@@ -1,10 +1,13 @@
-import { strFromU8, unzipSync } from 'fflate'
+import { type Unzipped, strFromU8, unzipSync, zipSync } from 'fflate'
 import Papa from 'papaparse'
 
 export type Cells = (string | null)[][]
 export interface Table {
   rows: Cells
   notes: string[]
+  /** Names of a workbook's sheets in their order, and the one that was read. */
+  sheets: string[]
+  sheet: string | null
 }
 /** What is said to the person who chose the file: it cannot be read, and why. */
 export class NotATable extends Error {}
@@ -13,12 +16,12 @@ const ZIP = [0x50, 0x4b]
 const OLD_WORKBOOK = [0xd0, 0xcf]
 const begins = (bytes: Uint8Array, with_: readonly number[]): boolean => with_.every((b, i) => bytes[i] === b)
 
-/** Reads a file of rows: CSV in the usual encodings, or the first sheet of a workbook. */
-export async function readTable(bytes: Uint8Array): Promise<Table> {
+/** Reads a file of rows: CSV in the usual encodings, or a sheet of a workbook, the first where none is named. */
+export async function readTable(bytes: Uint8Array, sheet: string | null = null): Promise<Table> {
   if (!bytes.length) throw new NotATable('The file is empty.')
   if (begins(bytes, OLD_WORKBOOK))
     throw new NotATable('This is a workbook of the old kind. Save it as .xlsx or as CSV, and take that.')
-  return begins(bytes, ZIP) ? readWorkbook(bytes) : readCsv(bytes)
+  return begins(bytes, ZIP) ? readWorkbook(bytes, sheet) : readCsv(bytes)
 }
 
 function decode(bytes: Uint8Array): { text: string; notes: string[] } {
@@ -41,58 +44,125 @@ function readCsv(bytes: Uint8Array): Table {
   const broken = parsed.errors.find((e) => e.type === 'Quotes')
   if (broken)
     notes.push(`A quotation mark is not closed, from row ${(broken.row ?? 0) + 1}: look at what follows it.`)
-  return { rows: parsed.data, notes }
+  return { rows: parsed.data, notes, sheets: [], sheet: null }
 }
 
-async function readWorkbook(bytes: Uint8Array): Promise<Table> {
+/** A workbook unpacked beyond this is not opened: it would fill the device. */
+const MOST_BYTES = 300e6
+
+async function readWorkbook(bytes: Uint8Array, sheet: string | null): Promise<Table> {
   const { default: read } = await import('read-excel-file/web-worker')
   let sheets: Awaited<ReturnType<typeof read>>
+  let files: Unzipped
   try {
-    sheets = await read(new Blob([bytes as BlobPart]))
-  } catch {
+    files = unpacked(bytes)
+    // The reader unpacks larger workbooks in a worker made from text, which this app's content policy refuses: it is
+    // handed one that is packed without being pressed.
+    sheets = await read(new Blob([zipSync(files, { level: 0 }) as BlobPart]))
+  } catch (e) {
+    if (e instanceof NotATable) throw e
     throw new NotATable('This workbook cannot be opened. Save it again as .xlsx or as CSV, and take that.')
   }
-  const first = sheets[0]
-  if (!first) throw new NotATable('There is no sheet in this workbook.')
-  const notes = sheets.length > 1 ? [`The first of ${sheets.length} sheets is taken: ${first.sheet}.`] : []
-  const rows: Cells = first.data.map((r) =>
+  const found = sheets.find((s) => s.sheet === sheet) ?? sheets[0]
+  if (!found) throw new NotATable('There is no sheet in this workbook.')
+  const rows: Cells = found.data.map((r) =>
     r.map((c) => (c === null ? null : c instanceof Date ? c.toISOString().slice(0, 10) : String(c))),
   )
-  const peek = peekAt(bytes)
+  const notes = putRight(rows, peekAt(files, found.sheet))
+  return { rows, notes, sheets: sheets.map((s) => s.sheet), sheet: found.sheet }
+}
+function unpacked(bytes: Uint8Array): Unzipped {
+  let size = 0
+  return unzipSync(bytes, {
+    filter: (f) => {
+      size += f.originalSize
+      if (size > MOST_BYTES)
+        throw new NotATable('This workbook is too large to open here. Save the sheet alone, as .xlsx or CSV.')
+      return /\.(xml|rels)$/.test(f.name)
+    },
+  })
+}
+
+/** Puts into the rows what the reader of values does not tell, and says what a person should look at. */
+function putRight(rows: Cells, peek: Peek): string[] {
+  const notes: string[] = []
+  const some = (all: readonly (string | number)[]): string =>
+    all.slice(0, 4).join(', ') + (all.length > 4 ? ', …' : '')
   if (peek.merged.length)
+    notes.push(`Cells are merged (${some(peek.merged)}): check which heading stands over which column.`)
+  if (peek.hidden.length)
     notes.push(
-      `Cells are merged (${peek.merged.slice(0, 4).join(', ')}): check which heading stands over which column.`,
+      `${peek.hidden.length} ${peek.hidden.length === 1 ? 'row is' : 'rows are'} hidden in this sheet (${some(peek.hidden)}): they are read like the others.`,
     )
   let done = 0
-  for (const f of peek.formulas) {
-    const row = rows[f.row]
-    if (!row) continue
-    if (f.hasResult) done++
-    // A formula without a result is shown as one, so that its row is named when it is read.
-    else row[f.column] = '='
+  for (const c of peek.cells) {
+    if (c.says === null) {
+      done++
+      continue
+    }
+    // What has no value is shown as it stands, so that its row is named when it is read.
+    while (rows.length <= c.row) rows.push([])
+    const row = rows[c.row] as Cells[number]
+    while (row.length <= c.column) row.push(null)
+    row[c.column] = c.says
   }
   if (done) notes.push(`${done} cells hold formulas: their last results are taken.`)
-  return { rows, notes }
+  const errors = peek.cells.filter((c) => c.says?.startsWith('#')).length
+  if (errors)
+    notes.push(`${errors} ${errors === 1 ? 'cell holds an error' : 'cells hold errors'}, like #N/A.`)
+  return notes
 }
 
 interface Peek {
   merged: string[]
-  formulas: { row: number; column: number; hasResult: boolean }[]
+  /** Numbers of rows, from 1. */
+  hidden: number[]
+  /** Cells with a formula or an error: what stands in them, null where a formula has its result. */
+  cells: { row: number; column: number; says: string | null }[]
 }
 const columnOf = (letters: string): number =>
   [...letters].reduce((n, c) => n * 26 + c.charCodeAt(0) - 64, 0) - 1
+const attribute = (text: string, name: string): string | null =>
+  new RegExp(`\\b${name}="([^"]*)"`).exec(text)?.[1] ?? null
+const plain = (xml: string): string =>
+  xml
+    .replaceAll('&lt;', '<')
+    .replaceAll('&gt;', '>')
+    .replaceAll('&quot;', '"')
+    .replaceAll('&apos;', "'")
+    .replaceAll('&amp;', '&')
 
-/** Merged cells and formulas of the first sheet, which the reader of values does not tell. */
-export function peekAt(bytes: Uint8Array): Peek {
-  const files = unzipSync(bytes, { filter: (f) => f.name === 'xl/worksheets/sheet1.xml' })
-  const xml = files['xl/worksheets/sheet1.xml'] ? strFromU8(files['xl/worksheets/sheet1.xml']) : ''
+/** Where a sheet of this name lies among the files of a workbook: sheets may stand in any order. */
+function pathOf(files: Unzipped, sheet: string): string | null {
+  const text = (path: string): string => (files[path] ? strFromU8(files[path]) : '')
+  const tag = [...text('xl/workbook.xml').matchAll(/<sheet\b[^>]*>/g)]
+    .map((m) => m[0])
+    .find((t) => plain(attribute(t, 'name') ?? '') === sheet)
+  const id = tag ? attribute(tag, 'r:id') : null
+  const rel = [...text('xl/_rels/workbook.xml.rels').matchAll(/<Relationship\b[^>]*>/g)]
+    .map((m) => m[0])
+    .find((t) => attribute(t, 'Id') === id)
+  const target = rel ? attribute(rel, 'Target') : null
+  return target ? (target.startsWith('/') ? target.slice(1) : `xl/${target}`) : null
+}
+
+/** Merged cells, hidden rows, formulas and errors of a sheet. */
+function peekAt(files: Unzipped, sheet: string): Peek {
+  const path = pathOf(files, sheet)
+  const xml = path && files[path] ? strFromU8(files[path]) : ''
   const merged = [...xml.matchAll(/<mergeCell [^>]*ref="([A-Z0-9:]+)"/g)].map((m) => m[1] as string)
-  const formulas = [
-    ...xml.matchAll(/<c r="([A-Z]+)(\d+)"[^>]*(?<!\/)>(?:(?!<\/c>).)*?<f[ >/].*?<\/c>/gs),
-  ].map((m) => ({
-    row: Number(m[2]) - 1,
-    column: columnOf(m[1] as string),
-    hasResult: /<v>[^<]/.test(m[0]),
-  }))
-  return { merged, formulas }
+  const hidden = [...xml.matchAll(/<row\b[^>]*>/g)].flatMap((m) =>
+    /\bhidden="(1|true)"/.test(m[0]) ? [Number(attribute(m[0], 'r'))] : [],
+  )
+  const cells = [...xml.matchAll(/<c\b([^>]*?)(?:\/>|>(.*?)<\/c>)/gs)].flatMap((m): Peek['cells'] => {
+    const [, head = '', body = ''] = m
+    const at = /\br="([A-Z]+)(\d+)"/.exec(head)
+    if (!at) return []
+    const value = /<v>([^<]+)/.exec(body)?.[1] ?? null
+    const error = attribute(head, 't') === 'e'
+    if (!error && !/<f[ >/]/.test(body)) return []
+    const says = error ? (value ?? '#') : value === null ? '=' : null
+    return [{ row: Number(at[2]) - 1, column: columnOf(at[1] as string), says }]
+  })
+  return { merged, hidden, cells }
 }

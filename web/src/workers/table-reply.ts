@@ -7,9 +7,13 @@ export interface FoundTable {
   head: (string | null)[][]
   widest: number
   notes: string[]
+  /** Names of a workbook's sheets, and the one that is looked at. */
+  sheets: string[]
+  sheet: string | null
 }
 export type TableAsk =
   | { open: { name: string; bytes: ArrayBuffer } }
+  | { sheet: string }
   | { read: { ask: import('@jugalis/core').ScheduleAsk; like: import('@jugalis/core').Line } }
 export type TableReply =
   | { progress: { says: string; share: number } }

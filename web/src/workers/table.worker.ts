@@ -6,14 +6,17 @@ import type { TableAsk, TableReply } from './table-reply'
 const HEAD_ROWS = 30
 const reply = (r: TableReply): void => self.postMessage(r)
 let table: Cells = []
+/** The file as it was opened: another of its sheets may be asked for. */
+let file = new Uint8Array()
 self.onmessage = async (e: MessageEvent<TableAsk>) => {
   try {
-    if ('open' in e.data) {
+    if ('open' in e.data || 'sheet' in e.data) {
       reply({ progress: { says: 'Opening the file …', share: 0 } })
-      const { rows, notes } = await readTable(new Uint8Array(e.data.open.bytes))
+      if ('open' in e.data) file = new Uint8Array(e.data.open.bytes)
+      const { rows, ...more } = await readTable(file, 'sheet' in e.data ? e.data.sheet : null)
       table = rows
       const widest = rows.reduce((n, r) => Math.max(n, r.length), 0)
-      reply({ found: { rows: rows.length, head: rows.slice(0, HEAD_ROWS), widest, notes } })
+      reply({ found: { rows: rows.length, head: rows.slice(0, HEAD_ROWS), widest, ...more } })
       return
     }
     const { ask, like } = e.data.read

@@ -17,6 +17,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { previewOf, useImport } from './use-import'
+import ChipChoice from '../../frame/ChipChoice.vue'
 import { importEntries } from './line-entries'
 
 /** A schedule from CSV or a workbook: columns matched, looked at, and taken whole or not at all. */
@@ -24,7 +25,7 @@ const job = useJob()
 const view = useView()
 const route = useRoute()
 const router = useRouter()
-const { found, read, faults, failed, running, open, check, stop } = useImport()
+const { found, read, faults, failed, running, open, turnTo, check, stop } = useImport()
 const line = computed(() => view.lines.find((l) => l.id === route.params.lineId) ?? null)
 const name = ref('')
 const mode = ref<ScheduleMode>('parts')
@@ -118,7 +119,8 @@ const headline = computed(() => {
     return `${read.value.rows} rows make ${counts.value.pieces} pieces and ${counts.value.fittings} fittings.`
   if (faults.value.length)
     return `Nothing is taken: ${faults.value.length === 1 ? 'one row is' : `${faults.value.length} rows are`} not as it should be.`
-  if (found.value) return `${name.value}: ${found.value.rows} rows. Say what the columns hold.`
+  if (found.value)
+    return `${name.value}: ${found.value.rows === 1 ? 'one row' : `${found.value.rows} rows`}. Say what the columns hold.`
   return `A schedule into ${line.value.tag}, from CSV or a workbook.`
 })
 async function take(): Promise<void> {
@@ -182,6 +184,14 @@ async function take(): Promise<void> {
         >Back to {{ line.tag }}</RouterLink
       >
     </div>
+    <p v-if="found && found.sheets.length > 1" class="strong">Sheet of this workbook</p>
+    <ChipChoice
+      v-if="found && found.sheets.length > 1"
+      label="Sheet of this workbook"
+      :model-value="found.sheet"
+      :options="found.sheets.map((s) => [s, s] as const)"
+      @update:model-value="(s: string | null) => s && turnTo(s)"
+    />
     <div v-if="faults.length" class="scroll" role="region" aria-label="Rows to mend" tabindex="0">
       <p v-for="f in faults.slice(0, 100)" :key="`${f.row} ${f.field}`">
         <strong

@@ -40,6 +40,7 @@ export function useImport() {
     const bytes = await file.arrayBuffer()
     ask({ open: { name: file.name, bytes } }, [bytes])
   }
+  const turnTo = (sheet: string): void => ask({ sheet })
   const check = (how: ScheduleAsk, like: Line): void =>
     ask({ read: { ask: how, like: JSON.parse(JSON.stringify(like)) as Line } })
   /** Ends the worker in the middle of its work, and the file goes with it: it is chosen anew. Nothing was taken. */
@@ -50,7 +51,7 @@ export function useImport() {
     running.value = null
   }
   onBeforeUnmount(stop)
-  return { found, read, faults, failed, running, open, check, stop }
+  return { found, read, faults, failed, running, open, turnTo, check, stop }
 }
 
 /** First parts of what was read, for looking at before it is taken. */
