@@ -27,7 +27,7 @@ const STORIES: readonly Story[] = [
     method: 'sanitary-clamp',
     material: 'stainless',
     size: 'DN 40',
-    details: { gasket: 'EPDM', tighten: 'torque' },
+    details: { gasket: 'EPDM', tighten: 'torque', torqueNm: 4 },
     typed: { gapMinMm: '0.9', gapMaxMm: '0.9', torqueNm: '4', intrusionMm: '0.1' },
     steps: 5,
   },

@@ -66,6 +66,7 @@ export const toyMethod: Method<ToySpec> = {
       : life.done.map((d) => ({ fromS: d.latestS + DWELL_S, bar: 5, slopeBarPerS: 0, source: 'measured' })),
   movableFromS: (_spec, life) =>
     life.done[0] ? fig(life.done[0].latestS + DWELL_S, 'measured') : noFig(msg('not-home')),
+  mends: {},
   inspection: (_spec, life) => ({
     verdict: life.done.length ? 'pass' : 'unknown',
     findings: [],

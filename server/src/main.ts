@@ -9,6 +9,8 @@ import { heavyThread } from './heavy.js'
 import { headsOf } from './live/heads.js'
 import { connect, migrateUnderLock } from './db/connect.js'
 
+/** Milliseconds that a quiet connection is kept. */
+const KEEP_ALIVE_MS = 65_000
 const env = (name: string, otherwise?: string): string => {
   const v = process.env[name] ?? otherwise
   if (v === undefined) throw new Error(`${name} is not set`)
@@ -38,6 +40,8 @@ async function main(): Promise<void> {
     process.env.STAND_INS === '0' ? null : playStandIns(database.pool, heads, () => Date.now() / 1000)
   const loggers = readLoggers(database.pool, heads, () => Date.now() / 1000)
   const server = tls ? https.createServer(tls, app) : http.createServer(app)
+  // Longer than browsers and proxies keep a quiet line: a line that closes as it is used again loses what was asked.
+  server.keepAliveTimeout = KEEP_ALIVE_MS
   const port = Number(env('PORT', '7170'))
   server.on('error', (e: NodeJS.ErrnoException) => {
     console.error(

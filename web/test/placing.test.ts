@@ -103,9 +103,11 @@ describe('entries are placed when they were made, whatever the clocks do', () =>
           const check = (): void => {
             for (const w of open) {
               const p = placed(w.at, w.before, d.heard)
-              // Never earlier than the truth by more than it says, nor later.
+              // Never earlier than the truth by more than it says …
               expect(p.atS + p.errorS).toBeGreaterThanOrEqual(w.trueS - 0.01)
-              expect(p.atS - p.errorS).toBeLessThanOrEqual(w.trueS + 0.01)
+              // … nor later, where the server was heard before: a clock put back in a longer sleep, before anybody
+              // was ever heard, leaves no trace of how far. Nobody writes before signing in.
+              if (w.before) expect(p.atS - p.errorS).toBeLessThanOrEqual(w.trueS + 0.01)
             }
             open = []
           }

@@ -108,11 +108,17 @@ function credited(
   const done = life.done.filter((d) => {
     const needs = steps.get(d.step)?.after
     if (!needs || needs.some((n) => !seen.has(n))) return false
+    // What was done again after it had been looked at is looked at again.
+    if (d.readings.again === true) for (const s of looksAfter(d.step, steps)) seen.delete(s)
     seen.add(d.step)
     return true
   })
   const doubtful = life.done.length - done.length
   return { life: doubtful ? { ...life, done } : life, seen, doubtful }
+}
+function looksAfter(step: string, steps: ReadonlyMap<string, Step>): string[] {
+  const ids = [...steps.keys()]
+  return ids.slice(ids.indexOf(step) + 1).filter((id) => steps.get(id)?.reaches === 'verified')
 }
 const NOTHING_DONE: ReadonlySet<string> = new Set()
 

@@ -201,6 +201,8 @@ export interface Method<S = unknown> {
   /** When the joint may be moved with care; null = not known or not yet home. */
   movableFromS(spec: S, life: Life, ctx: Ctx): Fig
   inspection(spec: S, life: Life, ctx: Ctx): Inspection
+  /** Findings that are put right by doing a step again, without cutting out: code of the finding, id of the step. */
+  readonly mends: Readonly<Record<string, string>>
   interruption(spec: S, life: Life, kind: string, ctx: Ctx): readonly Finding[]
   testing(spec: S, life: Life, ctx: Ctx): { open: readonly Finding[]; forbids: readonly Finding[] }
   consumables(spec: S, ctx: Ctx): readonly Need[]

@@ -123,6 +123,7 @@ export const adhesiveBond = methodFrom<BondSpec>({
     },
   ],
   cure: () => RESIN_RULE,
+  mends: { 'bond-fillet-gaps': 'fillet' },
   judge: (_spec, r) => {
     const findings = []
     if (r.home === 'short') findings.push(finding('stop', 'bond-short', practice))

@@ -146,6 +146,7 @@ export const compression = methodFrom<CompressionSpec>({
       },
     ]
   },
+  mends: { 'turns-short': 'turn', 'nut-not-at-stop': 'turn' },
   judge: (spec, r) => {
     const t = turns(spec)
     const findings: Finding[] = []

@@ -1,11 +1,10 @@
 import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
-import { type BoltedSpec, boltFields, torqueOf, torqueRead } from '../kit/bolted.js'
+import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
 import { baseFields, odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
-import { judgeTorque } from '../split-coupling/index.js'
 
 interface JointSpec extends BoltedSpec {
   rods: 'limit' | 'control' | 'sleeve' | 'integral' | 'none' | null
@@ -111,8 +110,11 @@ export const expansionJoint = methodFrom<JointSpec>({
       ],
     },
   ],
-  judge: (spec, r) => {
-    const findings: Finding[] = judgeTorque(spec, numberOf(r, 'torqueNm'), practice)
+  mends: { 'torque-over': 'star', 'torque-under': 'star', 'rod-gap-wide': 'rods', 'rods-missing': 'rods' },
+  judge: (spec, r, life) => {
+    const findings: Finding[] = judgeTorque(torqueOf(spec), numberOf(r, 'torqueNm'), practice, 'dryTorqueNm')
+    const rods = life.done.findLast((d) => d.step === 'rods')
+    if (rods?.readings.exception === 'no-rods') findings.push(finding('stop', 'rods-missing', practice))
     for (const [key, allowed] of [
       ['outerMm', gap(spec, spec.extensionMm)],
       ['innerMm', gap(spec, spec.compressionMm)],

@@ -1,12 +1,11 @@
 import { fig, finding, msg, noFig } from '../../sources/source.js'
-import { type BoltedSpec, boltFields, torqueOf, torqueRead } from '../kit/bolted.js'
+import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
 import { baseFields, odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { starOrder } from '../kit/torque.js'
-import { judgeTorque } from '../split-coupling/index.js'
 
 const practice = 'asme-pcc-1'
 const opened = finding('stop', 'caution-flange-open', practice)
@@ -63,8 +62,9 @@ export const flange = methodFrom<BoltedSpec>({
       ],
     },
   ],
+  mends: { 'torque-over': 'star', 'torque-under': 'star' },
   judge: (spec, r) => {
-    const findings = judgeTorque(spec, numberOf(r, 'torqueNm'), practice)
+    const findings = judgeTorque(torqueOf(spec), numberOf(r, 'torqueNm'), practice, 'dryTorqueNm')
     if (r.faces === 'uneven') findings.push(finding('stop', 'flange-uneven', practice))
     return {
       findings,

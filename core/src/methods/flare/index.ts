@@ -161,6 +161,7 @@ export const flare = methodFrom<FlareSpec>({
       backTo: 'nut',
     },
   ],
+  mends: { 'readings-contradict': 'look' },
   judge: (spec, r) => {
     const findings: Finding[] = []
     const [min, max] = [numberOf(r, 'gapMinMm'), numberOf(r, 'gapMaxMm')]

@@ -1,4 +1,4 @@
-import { type Fig, fig, msg, noFig } from '../../sources/source.js'
+import { type Fig, type Finding, type SourceId, fig, finding, msg, noFig } from '../../sources/source.js'
 import type { Field } from '../method.js'
 import { type BaseSpec, ownFig } from './spec.js'
 import { lubricatedTorqueNm } from './torque.js'
@@ -57,6 +57,19 @@ export function torqueOf(spec: BoltedSpec): Fig {
 }
 /** How far a torque may lie off and still pass (ours). */
 export const TORQUE_TOLERANCE = 0.1
+
+/**
+ * Findings of a torque reading against what the bolts ask for. Over it the joint takes no pressure until it has been
+ * loosened and tightened again; where no torque is known, no reading can be judged good.
+ * @param nm as read, Nm; null: not read. @param field the field of the line that gives the torque.
+ */
+export function judgeTorque(want: Fig, nm: number | null, source: SourceId, field: string): Finding[] {
+  if (nm === null) return []
+  if (want.value === null) return [finding('warn', 'torque-unknown', source, { torqueNm: nm }, field)]
+  const params = { torqueNm: nm, wantNm: want.value }
+  if (nm > want.value * (1 + TORQUE_TOLERANCE)) return [finding('stop', 'torque-over', source, params)]
+  return nm < want.value * (1 - TORQUE_TOLERANCE) ? [finding('warn', 'torque-under', source, params)] : []
+}
 
 export const torqueRead = (spec: BoltedSpec): Field => {
   const value = torqueOf(spec)

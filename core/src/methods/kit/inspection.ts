@@ -56,7 +56,9 @@ export function windowFindings(clocks: readonly Clock[], life: Life): Finding[] 
 
 /** What the hands said at a step: a way out by cutting out stands against the joint, one that goes on is looked at. */
 function exceptionFindings(steps: readonly Step[], life: Life, source: SourceId): Finding[] {
-  return life.done.flatMap((d) => {
+  return life.done.flatMap((d, i) => {
+    // What was done again is judged by how it went then.
+    if (life.done.slice(i + 1).some((x) => x.step === d.step && x.readings.again === true)) return []
     const step = steps.find((s) => s.id === d.step)
     const said = step?.exceptions.find((e) => e.id === d.readings.exception)
     // What an option of a choice means is for the method to judge.
@@ -66,13 +68,28 @@ function exceptionFindings(steps: readonly Step[], life: Life, source: SourceId)
   })
 }
 
-/** Everything that speaks for or against a joint: windows, exceptions, disturbances, readings. */
+/** A step already gone past that left something unread, or whose look could not be taken: it is done again. */
+function lookAgain(steps: readonly Step[], life: Life, unread: readonly string[]): string | undefined {
+  const last = (step: string): Life['done'][number] | undefined => life.done.findLast((d) => d.step === step)
+  return steps.find((s) => {
+    const d = last(s.id)
+    if (!d) return false
+    const said = s.exceptions.find((e) => e.id === d.readings.exception)
+    return s.reads.some((r) => unread.includes(r.key)) || said?.backTo === 'on'
+  })?.id
+}
+
+/**
+ * Everything that speaks for or against a joint: windows, exceptions, disturbances, readings.
+ * @param mends what is put right by doing a step again, by code of the finding.
+ */
 export function inspectionOf(
   steps: readonly Step[],
   clocks: readonly Clock[],
   life: Life,
   source: SourceId,
   judged: Judged,
+  mends: Readonly<Record<string, string>> = {},
 ): Inspection {
   const readings = readingsOf(life)
   const needed = steps.flatMap((s) => s.reads.filter((r) => r.needed).map((r) => r.key))
@@ -85,10 +102,17 @@ export function inspectionOf(
   ]
   const made = steps.find((s) => s.reaches === 'made')?.id ?? ''
   const rest = { findings, unread, causes: judged.causes ?? [] }
-  if (findings.some((f) => f.level === 'stop')) return { ...rest, verdict: 'fail', next: { do: 'cut-out' } }
+  const stops = findings.filter((f) => f.level === 'stop')
+  const stepOf = (f: Finding | undefined): string | undefined =>
+    f && Object.hasOwn(mends, f.code) ? mends[f.code] : undefined
+  // Only what must be is cut out: where every stop can be put right, the first of them comes first.
+  const mend = stepOf(stops.find((f) => !stepOf(f)) ?? stops[0] ?? findings.find(stepOf))
+  if (stops.length) return { ...rest, verdict: 'fail', next: mend ? { step: mend } : { do: 'cut-out' } }
   if (!life.done.some((d) => d.step === made)) return { ...rest, verdict: 'unknown', next: { step: made } }
   const disturbed = findings.some((f) => f.level === 'warn' && !judged.findings.includes(f))
-  if (unread.length || judged.doubt || disturbed)
-    return { ...rest, verdict: 'unknown', next: { do: 'measure' } }
+  if (unread.length || judged.doubt || disturbed) {
+    const again = mend ?? lookAgain(steps, life, unread)
+    return { ...rest, verdict: 'unknown', next: again ? { step: again } : { do: 'measure' } }
+  }
   return { ...rest, verdict: 'pass', next: { do: 'nothing' } }
 }

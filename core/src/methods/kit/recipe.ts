@@ -64,6 +64,8 @@ export interface Recipe<S extends BaseSpec> {
   clocks?(spec: S, ctx: Ctx, life: Life): ClockDef[]
   /** How long it must be left alone; null = nothing cures, made is made. */
   cure?(spec: S, options: CureOptions): CureRule | null
+  /** What is put right by doing a step again: code of the finding, id of the step. All else is cut out or looked at. */
+  mends?: Readonly<Record<string, string>>
   judge(spec: S, readings: Readonly<Record<string, unknown>>, life: Life): Judged
   interrupted: readonly Cost[]
   beforeTest?: readonly Finding[]
@@ -162,7 +164,9 @@ export function methodFrom<S extends BaseSpec>(r: Recipe<S>): Method<S> {
         life,
         r.practice,
         r.judge(spec, readingsOf(life), life),
+        r.mends,
       ),
+    mends: r.mends ?? {},
     interruption: (_spec, life, kind) => {
       const stage = life.done.at(-1)?.step ?? 'start'
       const cost =

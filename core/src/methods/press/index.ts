@@ -104,6 +104,7 @@ export const press = methodFrom<PressSpec>({
       ],
     },
   ],
+  mends: { 'press-tab-there': 'press' },
   judge: (spec, r) => {
     const v = judgePress(spec.material, sizeOf(spec), {
       indicatorGone: r.indicator === undefined ? null : r.indicator === 'gone',

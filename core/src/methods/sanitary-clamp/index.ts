@@ -1,6 +1,8 @@
 import { flangeOdMm, flangeTwins } from '../../sizes/hygienic.js'
 import { parseSize } from '../../sizes/size.js'
-import { fig, finding, msg } from '../../sources/source.js'
+import { fig, finding, msg, noFig } from '../../sources/source.js'
+import { append } from '../../units/extent.js'
+import { judgeTorque } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
@@ -119,6 +121,15 @@ export const sanitaryClamp = methodFrom<ClampSpec>({
       ],
     },
   ],
+  mends: {
+    'clamp-tilted': 'gaps',
+    'clamp-tilt-warn': 'gaps',
+    'readings-contradict': 'gaps',
+    'clamp-wide-open': 'torque',
+    'clamp-recessed': 'torque',
+    'torque-over': 'torque',
+    'torque-under': 'torque',
+  },
   judge: (spec, r) => {
     const [min, max, into] = ['gapMinMm', 'gapMaxMm', 'intrusionMm'].map((k) => numberOf(r, k))
     const contradicts = min != null && max != null && min > max
@@ -130,11 +141,17 @@ export const sanitaryClamp = methodFrom<ClampSpec>({
         jawsTouch: r.jaws === 'touch',
       }).findings,
     ]
+    if (byTorque(spec)) {
+      const want = spec.torqueNm === null ? noFig(msg('torque-by-maker')) : fig(spec.torqueNm, 'given')
+      append(findings, judgeTorque(want, numberOf(r, 'torqueNm'), practice, 'torqueNm'))
+    }
     if (contradicts) findings.push(finding('warn', 'readings-contradict', practice, { a: min, b: max }))
+    if (into !== null && into < -INTRUSION_MAX_MM)
+      findings.push(finding('warn', 'clamp-recessed', practice, { mm: -into }))
     if (r.jaws === 'wide-open') findings.push(finding('warn', 'clamp-wide-open', practice))
     return {
       findings,
-      doubt: contradicts || r.jaws === 'wide-open',
+      doubt: contradicts || findings.some((f) => f.level === 'warn' && f.code !== 'clamp-tilt-warn'),
       causes: findings.some((f) => f.code === 'clamp-tilted') ? [msg('cause-clamp-supports')] : [],
     }
   },

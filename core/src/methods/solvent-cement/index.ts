@@ -151,6 +151,8 @@ export const solventCement: Method<SolventSpec> = {
   pressure,
   movableFromS: setAtS,
   inspection: inspect,
+  // What is cemented is cut out or left alone.
+  mends: {},
   interruption,
   testing: () => ({ open: [], forbids: [finding('stop', 'no-gas-on-plastic', 'cp-no-gas-on-plastic')] }),
   consumables: (spec): Need[] => [

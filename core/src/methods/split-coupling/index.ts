@@ -1,5 +1,5 @@
-import { type Finding, finding, fig, msg } from '../../sources/source.js'
-import { type BoltedSpec, TORQUE_TOLERANCE, boltFields, torqueOf, torqueRead } from '../kit/bolted.js'
+import { finding, fig, msg } from '../../sources/source.js'
+import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { methodFrom } from '../kit/recipe.js'
@@ -8,15 +8,6 @@ import type { Need } from '../method.js'
 
 const practice = 'cp-bolted-steps'
 const body = finding('warn', 'caution-coupling-body', practice)
-
-/** Findings of a torque reading against what the bolts ask for. */
-export function judgeTorque(spec: BoltedSpec, nm: number | null, source: string): Finding[] {
-  const want = torqueOf(spec)
-  if (nm === null || want.value === null) return []
-  const params = { torqueNm: nm, wantNm: want.value }
-  if (nm > want.value * (1 + TORQUE_TOLERANCE)) return [finding('warn', 'torque-over', source, params)]
-  return nm < want.value * (1 - TORQUE_TOLERANCE) ? [finding('warn', 'torque-under', source, params)] : []
-}
 
 /** Split ring couplings on heavy process pipe. Nothing cures. */
 export const splitCoupling = methodFrom<BoltedSpec>({
@@ -75,8 +66,9 @@ export const splitCoupling = methodFrom<BoltedSpec>({
       ],
     },
   ],
+  mends: { 'torque-over': 'bolts', 'torque-under': 'bolts' },
   judge: (spec, r) => {
-    const findings = judgeTorque(spec, numberOf(r, 'torqueNm'), 'nut-factor')
+    const findings = judgeTorque(torqueOf(spec), numberOf(r, 'torqueNm'), 'nut-factor', 'dryTorqueNm')
     if (r.faces === 'apart') findings.push(finding('stop', 'coupling-faces-apart', practice))
     return {
       findings,

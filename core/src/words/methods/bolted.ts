@@ -118,6 +118,9 @@ export const BOLTED: Wordings = {
   'caution-expansion-weld': 'Protect the rubber from welding heat.',
   'caution-flange-open': 'Never open or tighten a flange under pressure: isolate, drain, vent.',
   'torque-over': (p) => `${p.nm('torqueNm')}; ${p.nm('wantNm')} is asked for. Loosen and tighten again.`,
+  'torque-unknown': (p) =>
+    `${p.nm('torqueNm')} was read, but no torque is known here: put the maker\u2019s into the line. Until then nobody can judge it.`,
+  'rods-missing': 'No control rods: no pressure before they are fitted and set.',
   'torque-under': (p) => `${p.nm('torqueNm')}; ${p.nm('wantNm')} is asked for. Tighten on.`,
   'torque-by-maker': 'By the maker\u2019s sheet.',
   'movement-by-designer': 'By the designer.',

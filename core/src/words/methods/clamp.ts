@@ -60,6 +60,8 @@ export const CLAMP: Wordings = {
     `Tilted by ${p.n('deg').toFixed(1)}°: over 3°. Align the supports; the clamp must not pull the pipe into line.`,
   'clamp-tilt-warn': (p) =>
     `Tilted by ${p.n('deg').toFixed(1)}°: over 2°. Align the supports when it is next open.`,
+  'clamp-recessed': (p) =>
+    `The gasket stands ${p.gap('mm')} back from the bore: a pocket that no cleaning reaches. Tighten it, or another gasket.`,
   'clamp-intrusion': (p, own) =>
     `The gasket stands ${p.gap('mm')} into the bore; ${own.gap(0.635)} is the most.`,
   'clamp-jaws-touch': 'The jaws touch: over-tightened, wrong clamp, or bent.',

@@ -21,11 +21,17 @@ const props = defineProps<{
   judging: boolean
   unread: boolean
   wayBack: Step | null
+  /** A step that puts right what was found, when it is done again. */
+  mend: Step | null
+  /** That step is at hand. */
+  redo: boolean
   next: JointFacts | null
 }>()
 const emit = defineEmits<{
   act: []
   again: [step: Step]
+  mend: []
+  leave: []
   except: [e: StepException]
   cutOut: [reason: string]
   letGo: []
@@ -63,14 +69,16 @@ const all = computed<Way[]>(() => {
   const back = props.wayBack
   if (back) way('again', `${job.t(back.action)} again`, () => emit('again', back))
   for (const e of exceptions.value) if (e.id !== 'put-down') way(e.id, job.t(e.says), () => emit('except', e))
-  if (begun.value) {
+  if (props.mend) way('mend', 'Put it right', () => emit('mend'))
+  if (props.redo) way('leave', 'Leave it as it is', () => emit('leave'))
+  else if (begun.value) {
     way('earlier', 'It was earlier…', () => emit('sheet', 'earlier'))
     way('down', 'Put it down', () => emit('sheet', 'down'))
   }
   if (firstBack.value) way('act', props.label, () => emit('act'))
-  if (props.step && props.step.skip !== 'stop' && props.phase === 'step')
+  if (props.step && props.step.skip !== 'stop' && props.phase === 'step' && !props.redo)
     way('skip', 'Skip…', () => emit('sheet', 'skip'))
-  if (props.phase === 'step') way('batch', 'Made before…', () => emit('sheet', 'batch'))
+  if (props.phase === 'step' && !props.redo) way('batch', 'Made before…', () => emit('sheet', 'batch'))
   return out
 })
 const SHOWN = 3
@@ -94,11 +102,16 @@ defineExpose({ unseen })
       <span><strong>Caution:</strong> {{ caution.map((c) => job.t(c)).join(' ') }}</span>
     </p>
     <template v-if="phase === 'failed'">
+      <BigAction v-if="mend" label="Put it right" :hint="job.t(mend.does)" @act="emit('mend')" />
       <BigAction
+        v-else
         label="Cut out, begin again"
         hint="both lives stay in the log"
         @act="emit('cutOut', 'judged failed')"
       />
+      <div v-if="mend" class="exceptions">
+        <button type="button" class="button stop" @click="emit('cutOut', 'judged failed')">Cut it out</button>
+      </div>
     </template>
     <template v-else-if="phase === 'hold'">
       <BigAction label="Hands stay on the pipe" hint="no tap needed" disabled />
@@ -108,9 +121,13 @@ defineExpose({ unseen })
       </div>
     </template>
     <template v-else-if="phase === 'rest'">
-      <BigAction v-if="next" :label="`Next: ${next.tag}`" @act="emit('go', next.id)" />
+      <BigAction v-if="mend" label="Put it right" :hint="job.t(mend.does)" @act="emit('mend')" />
+      <BigAction v-else-if="next" :label="`Next: ${next.tag}`" @act="emit('go', next.id)" />
       <BigAction v-else label="All joints are made" disabled />
       <div class="exceptions">
+        <button v-if="mend && next" type="button" class="button" @click="emit('go', next.id)">
+          Next: {{ next.tag }}
+        </button>
         <button type="button" class="button" @click="emit('sheet', 'down')">Something happened</button>
         <button type="button" class="button stop" @click="emit('cutOut', 'cut out by decision')">
           Cut it out

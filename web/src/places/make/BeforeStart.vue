@@ -24,9 +24,9 @@ const emit = defineEmits<{ override: [] }>()
 const job = useJob()
 const FETCHED = 'jugalis-fetched'
 const needText = (n: Need): string => {
-  const of = Object.values(n.matches)
-    .filter((v) => v !== 'no' && v !== 'yes')
-    .map(named)
+  const of = Object.entries(n.matches)
+    .filter(([, v]) => v !== 'no' && v !== 'yes')
+    .map(([what, v]) => (v === 'free' ? `${what}-free` : named(v)))
     .join(' ')
   const size =
     n.qty.value !== null && n.unit === 'mm' ? `, ${fmt.length(n.qty.value, job.reader)} or more` : ''

@@ -6,6 +6,7 @@ import {
   type Finding,
   type JointFacts,
   type Step,
+  type StepException,
   neverSetAside,
   stateNow,
 } from '@jugalis/core'
@@ -38,10 +39,11 @@ const job = useJob()
 const view = useView()
 const narrow = useNarrow()
 const facts = computed(() => props.facts)
-const joint = useJoint(facts)
+/** A step that is done again because its result was not good: "Turn on", "Loosen and tighten again". */
+const redo = ref<Step | null>(null)
+const joint = useJoint(facts, redo)
 const tools = useTools(facts)
-const { phase, headline, why } = joint
-const step = computed<Step | null>(() => props.facts.nextStep)
+const { phase, headline, why, step } = joint
 const look = computed(() => view.looks.get(props.facts.id))
 const readings = ref<Record<string, number | string | number[][] | null>>({})
 const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | null>(null)
@@ -90,6 +92,7 @@ const writes = useWrites({
   overrides: () => overrides.value,
   depth: () => insertion.value?.depthMm ?? null,
   label: () => actionLabel.value,
+  again: () => redo.value !== null,
   mayAct: () => phase.value !== 'hold' && !held.value && !(judging.value && unread.value),
 })
 /** A tap just after a limit is asked about: the window it was for, and the entry it made. */
@@ -100,6 +103,7 @@ async function act(): Promise<void> {
   const passed = phase.value === 'window' && limit !== null && joint.left(limit) < 0
   before.value?.begun()
   await writes.act()
+  redo.value = null
   const done = props.facts.life?.done.at(-1)
   if (
     passed &&
@@ -129,6 +133,19 @@ const torque = computed(() => {
   const said = key ? tools.reported('torque', props.facts.life?.done.at(-1)?.latestS ?? 0) : undefined
   return key && said?.value != null && readings.value[key] == null ? { key, said, value: said.value } : null
 })
+async function except(e: StepException): Promise<void> {
+  await writes.except(e)
+  redo.value = null
+}
+watch(
+  () => props.facts.id,
+  () => (redo.value = null),
+)
+/** What a look found can be put right by doing this step again. */
+const mend = computed<Step | null>(() => {
+  const next = props.facts.inspection?.next
+  return next && 'step' in next ? (props.facts.steps.find((s) => s.id === next.step) ?? null) : null
+})
 /** A window that was missed and can be begun again: the step that begins it. */
 const wayBack = computed(() => {
   const backTo = phase.value === 'late' ? joint.open.value?.onMiss.backTo : undefined
@@ -154,7 +171,9 @@ const drawingHeight = computed(() => {
   return area.value?.unseen || !props.facts.life || live.value ? 130 : phase.value === 'rest' ? 180 : 220
 })
 const recordNotes = computed(() =>
-  (props.facts.inspection?.findings ?? []).filter((f) => phase.value !== 'failed' && f.level !== 'stop'),
+  (props.facts.inspection?.findings ?? []).filter((f) =>
+    redo.value ? true : phase.value !== 'failed' && f.level !== 'stop',
+  ),
 )
 </script>
 
@@ -189,6 +208,12 @@ const recordNotes = computed(() =>
       :class="{ warn: n.level === 'warn' }"
     >
       {{ job.t(n) }}
+      <RouterLink
+        v-if="n.field"
+        class="button"
+        :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: facts.place.line.id } }"
+        >To the line</RouterLink
+      >
     </p>
     <BeforeStart
       v-if="beginning"
@@ -232,10 +257,14 @@ const recordNotes = computed(() =>
       :judging="judging"
       :unread="unread"
       :way-back="wayBack"
+      :mend="redo ? null : mend"
+      :redo="redo !== null"
       :next="next"
       @act="act"
       @again="writes.again"
-      @except="writes.except"
+      @except="except"
+      @mend="redo = mend"
+      @leave="redo = null"
       @cut-out="writes.cutOut"
       @let-go="writes.letGo"
       @go="(id: string) => emit('go', id)"

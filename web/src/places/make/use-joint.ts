@@ -2,6 +2,7 @@ import {
   type Clock,
   type Finding,
   type JointFacts,
+  type Step,
   fmt,
   conditionsAt,
   dayOf,
@@ -9,7 +10,7 @@ import {
   sourceOf,
   twinFindings,
 } from '@jugalis/core'
-import { type ComputedRef, computed } from 'vue'
+import { type ComputedRef, type Ref, computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
@@ -21,7 +22,7 @@ const ASKED_S = 60
 export type Phase = 'failed' | 'late' | 'hold' | 'window' | 'step' | 'rest'
 
 /** What the open joint asks of the person now: phase, headline, why. The screen knows no method. */
-export function useJoint(facts: ComputedRef<JointFacts | null>) {
+export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step | null>) {
   const clock = useClock()
   const job = useJob()
   const view = useView()
@@ -37,8 +38,11 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
     const own = f?.steps.findIndex((s) => s.id === open.value?.step) ?? -1
     return own >= 0 && f?.nextStep?.id === f?.steps[own + 1]?.id
   })
+  /** The step at hand: one that is done again comes before what is still to do. */
+  const step = computed<Step | null>(() => redo.value ?? facts.value?.nextStep ?? null)
   const phase = computed<Phase>(() => {
     const f = facts.value
+    if (redo.value) return 'step'
     if (f?.inspection?.verdict === 'fail') return 'failed'
     if (open.value && left(open.value) < (closing.value ? -ASKED_S : 0)) return 'late'
     if (hold.value) return 'hold'
@@ -73,7 +77,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
             ? `The limit was ${hhmmss(open.value.untilS.value, zone.value)}. Done already? Tap, then say when.`
             : within(job.t(f.nextStep?.does ?? { code: '', params: {} }), left(open.value))
       default:
-        return f.nextStep ? job.t(f.nextStep.does) : ''
+        return step.value ? job.t(step.value.does) : ''
     }
   })
   const openedFor = (c: Clock): string => `Too late to ${job.t(c.label)}: ${span(clock.nowS - c.fromS)}.`
@@ -100,7 +104,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
     if (phase.value === 'rest') return ready(f)
     if (phase.value === 'window' && open.value)
       return `Since ${hhmm(open.value.fromS, zone.value)}. ${open.value.untilS.value === null ? job.t(open.value.untilS.why) : ''}`
-    return f.nextStep ? job.t(f.nextStep.lookFor) : ''
+    return step.value ? job.t(step.value.lookFor) : ''
   })
   function ready(f: JointFacts): string {
     const section = view.sectionOf(f.id)
@@ -136,5 +140,5 @@ export function useJoint(facts: ComputedRef<JointFacts | null>) {
     const s = sourceOf(id)
     return `${s.reference}${s.edition ? `, ${s.edition}` : ''}. ${s.note}`
   }
-  return { phase, headline, why, wrong, open, hold, left, sourceLine, zone }
+  return { phase, step, headline, why, wrong, open, hold, left, sourceLine, zone }
 }

@@ -19,6 +19,8 @@ interface Options {
   overrides(): string[]
   depth(): Fig | null
   label(): string
+  /** The step at hand was done before and is done again, to put right what was found. */
+  again(): boolean
   mayAct(): boolean
 }
 
@@ -88,7 +90,7 @@ export function useWrites(o: Options) {
   async function act(): Promise<void> {
     const s = o.step()
     if (!s || !o.mayAct()) return
-    const values: Record<string, unknown> = {}
+    const values: Record<string, unknown> = o.again() ? { again: true } : {}
     for (const r of said()) if ((o.readings()[r.key] ?? null) !== null) values[r.key] = o.readings()[r.key]
     for (const r of choices()) values[r.key] = r.options?.[0]
     await done(s, values, `${o.facts().tag}: ${o.label()}.`)
@@ -106,7 +108,7 @@ export function useWrites(o: Options) {
       if (back) await done(back, { again: true, exception: e.id }, says)
       return
     }
-    const values: Record<string, unknown> = { exception: e.id }
+    const values: Record<string, unknown> = { exception: e.id, ...(o.again() ? { again: true } : {}) }
     for (const r of choices())
       values[r.key] = r.options?.find((x) => `${r.key}-${x}` === e.id) ?? r.options?.[0]
     for (const r of said())
