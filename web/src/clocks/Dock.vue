@@ -168,8 +168,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 }
 .cell.first {
   flex: 1 1 156px;
-  background: var(--ink);
-  color: var(--paper);
+  /* Dark at night too: a bright slab at the foot of the phone blinds whoever looks down at it. */
+  background: var(--steel);
+  color: var(--on-steel);
+  box-shadow: inset 6px 0 var(--tape);
 }
 .cell.rest {
   flex: 0 0 90px;

@@ -99,6 +99,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
   const why = computed(() => {
     const f = facts.value
     if (!f) return ''
+    if (phase.value === 'failed') return (f.inspection?.causes ?? []).map((c) => job.t(c)).join(' ')
     if (phase.value === 'late' && open.value) return job.t(open.value.onMiss.say)
     if (phase.value === 'hold' && hold.value) return `Home at ${hhmm(hold.value.fromS, zone.value)}.`
     if (phase.value === 'rest') return ready(f)

@@ -114,7 +114,7 @@ async function load(): Promise<void> {
             <td>{{ r.sizes }}</td>
             <td class="num">{{ r.count }}</td>
             <td class="num">
-              <button type="button" class="figure-link" :class="{ refusal: !r.known }" @click="measured = r">
+              <button type="button" class="figure-link" :class="{ unknown: !r.known }" @click="measured = r">
                 {{
                   r.known
                     ? `${fmt.lengthFigure(r.known.takeOffMm, job.reader)} to ${r.known.takeOffTo}`
@@ -137,6 +137,10 @@ async function load(): Promise<void> {
 </template>
 
 <style scoped>
+/* Still to be measured is no fault: red is for stop and failed. */
+.unknown {
+  color: var(--wet-ink);
+}
 section {
   display: flex;
   flex-direction: column;
