@@ -172,6 +172,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   background: var(--steel);
   color: var(--on-steel);
   box-shadow: inset 6px 0 var(--tape);
+  padding-left: 14px;
 }
 .cell.rest {
   flex: 0 0 90px;

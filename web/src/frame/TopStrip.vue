@@ -27,7 +27,10 @@ const effect = computed(() => {
   if (!open) return ''
   if (narrow.value && open.fig.value !== null) return `Open ${fmt.duration(open.fig.value)}`
   return open.fig.value === null
-    ? say(open.fig.why)
+    ? // On the phone one line is all there is; why there is no figure stands in Make.
+      narrow.value
+      ? ''
+      : say(open.fig.why)
     : `Cement stays open about ${fmt.duration(open.fig.value)}.`
 })
 const sentence = computed(() => {

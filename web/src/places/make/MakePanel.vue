@@ -25,6 +25,7 @@ import OtherHands from './OtherHands.vue'
 import OverrideSheet from './OverrideSheet.vue'
 import PutDownSheet from './PutDownSheet.vue'
 import SkipSheet from './SkipSheet.vue'
+import SourcesSheet from './SourcesSheet.vue'
 import StepBar from './StepBar.vue'
 import StepReads from './reads/StepReads.vue'
 import { useAround, useMakesWay } from './use-around'
@@ -46,7 +47,7 @@ const tools = useTools(facts)
 const { phase, headline, why, step } = joint
 const look = computed(() => view.looks.get(props.facts.id))
 const readings = ref<Record<string, number | string | number[][] | null>>({})
-const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | null>(null)
+const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | 'sources' | null>(null)
 const overrides = ref<string[]>([])
 const before = ref<InstanceType<typeof BeforeStart>>()
 const area = ref<InstanceType<typeof ActionArea>>()
@@ -189,7 +190,10 @@ const recordNotes = computed(() =>
         >
       </p>
       <h1 :class="{ late: phase === 'late' || phase === 'failed' }" aria-live="polite">{{ headline }}</h1>
-      <p class="why">{{ why }}</p>
+      <p class="why">
+        {{ why }}
+        <button v-if="method" type="button" class="sources" @click="sheet = 'sources'">Where from?</button>
+      </p>
       <StepBar
         :steps="facts.steps"
         :done="facts.life?.done.map((d) => d.step) ?? []"
@@ -279,6 +283,7 @@ const recordNotes = computed(() =>
     />
     <LimitSheet v-if="asked" :clock="asked.clock" :done="asked.done" @close="asked = null" />
     <PutDownSheet v-if="sheet === 'down'" :facts="facts" @close="sheet = null" />
+    <SourcesSheet v-if="sheet === 'sources'" :facts="facts" @close="sheet = null" />
     <SkipSheet v-if="sheet === 'skip' && step" :step="step" @close="sheet = null" @skip="skip" />
     <BatchSheet
       v-if="sheet === 'batch'"
@@ -323,6 +328,19 @@ const recordNotes = computed(() =>
 }
 .again {
   color: var(--soft);
+}
+/* In the line of what to look for: one tap, without taking room from the work. */
+.sources {
+  min-height: 44px;
+  margin-block: -11px;
+  padding: 0 6px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-decoration: underline;
+  cursor: pointer;
+  outline-offset: -9px;
 }
 .said {
   min-height: 56px;

@@ -7,7 +7,6 @@ import {
   conditionsAt,
   dayOf,
   liveSection,
-  sourceOf,
   twinFindings,
 } from '@jugalis/core'
 import { type ComputedRef, type Ref, computed } from 'vue'
@@ -137,9 +136,5 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
     }
     return [...f.method.selection(f.spec, around, here), ...twinFindings(job.state, f.place)]
   }
-  const sourceLine = (id: string): string => {
-    const s = sourceOf(id)
-    return `${s.reference}${s.edition ? `, ${s.edition}` : ''}. ${s.note}`
-  }
-  return { phase, step, headline, why, wrong, open, hold, left, sourceLine, zone }
+  return { phase, step, headline, why, wrong, open, hold, left, zone }
 }

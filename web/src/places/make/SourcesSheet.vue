@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { type HandbookFigure, type JointFacts, sourceOf } from '@jugalis/core'
+import { computed } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useJob } from '../../stores/job'
+import { figureName, figureText, standing } from '../handbook/figure-text'
+
+/** Where the figures of this joint come from: those of its method, and the lengths of its running clocks. */
+const props = defineProps<{ facts: JointFacts }>()
+const emit = defineEmits<{ close: [] }>()
+const job = useJob()
+interface Row {
+  name: string
+  value: string
+  source: string | null
+}
+const rows = computed<Row[]>(() => {
+  const f = props.facts
+  if (!f.method || f.spec === null) return []
+  const row = (name: string, figure: HandbookFigure): Row => ({
+    name,
+    value: figureText(figure, job.reader, job.t),
+    source: figure.fig.value === null ? null : figure.fig.source,
+  })
+  const figures = f.method.figures(f.spec, f.ctx).map((x) => row(job.t(figureName(x)), x))
+  const clocks = f.clocks.flatMap((c) => {
+    const until = c.untilS
+    if (until.value === null) return []
+    const lasts = { ...until, value: until.value - c.fromS }
+    return [row(`Clock: ${job.t(c.label)}`, { key: c.id, fig: lasts, unit: 's' })]
+  })
+  return [...figures, ...clocks]
+})
+const told = (id: string): string => {
+  const s = sourceOf(id)
+  return `${s.reference}${s.edition ? `, ${s.edition}` : ''} (${standing(id, job.state.checked)})`
+}
+</script>
+
+<template>
+  <Sheet :title="`Figures of ${facts.tag}`" @close="emit('close')">
+    <p v-if="!rows.length">No figure is needed here.</p>
+    <dl>
+      <template v-for="r in rows" :key="r.name">
+        <dt>
+          {{ r.name }} <strong>{{ r.value }}</strong>
+        </dt>
+        <dd>{{ r.source ? told(r.source) : 'no figure, so no source' }}</dd>
+      </template>
+    </dl>
+    <RouterLink class="button" :to="{ name: 'handbook', params: { jobId: job.jobId } }"
+      >The Handbook</RouterLink
+    >
+  </Sheet>
+</template>
+
+<style scoped>
+dl {
+  margin: 0;
+}
+dt {
+  margin-top: 8px;
+}
+dd {
+  margin: 0;
+  color: var(--soft);
+  font-size: 15px;
+}
+.button {
+  min-height: 56px;
+}
+</style>
