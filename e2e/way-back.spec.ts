@@ -95,6 +95,9 @@ test('a tin is written down in Make; past its date it stops the work, and anothe
   await sheet.getByLabel('Good until').fill('2099-01-31')
   await sheet.getByRole('button', { name: 'Keep it, in hand' }).click()
   await expect(page.getByText('This tin is past its date. Fetch another.')).toBeHidden()
-  const tins = (await eventsOf(page, job)).filter((e) => e.kind === 'tin-set')
-  expect(tins.map((e) => e.data.expiresOn)).toEqual(['2022-04-09', '2099-01-31'])
+  await expect
+    .poll(async () =>
+      (await eventsOf(page, job)).filter((e) => e.kind === 'tin-set').map((e) => e.data.expiresOn),
+    )
+    .toEqual(['2022-04-09', '2099-01-31'])
 })

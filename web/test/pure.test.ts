@@ -1,6 +1,7 @@
+import fc from 'fast-check'
 import { type Clock, type JointFacts, fig, msg, noFig } from '@jugalis/core'
 import { runningClocks } from '../src/clocks/running'
-import { lengthTicks, timeStep } from '../src/tapes/ticks'
+import { lengthTicks, roundScale, timeStep } from '../src/tapes/ticks'
 import { hhmm, hourOf, when, whenShort } from '../src/when'
 
 const at = (iso: string): number => Date.parse(iso) / 1000
@@ -96,5 +97,32 @@ describe('the dock', () => {
     expect(list.map((r) => r.key)).toEqual(['c open', 'f open', 'b open', 'a hold', 'd set', 'a set'])
     expect(list[0]?.leftS).toBe(-40)
     expect(list[1]?.leftS).toBeNull()
+  })
+})
+
+describe('a scale of round numbers', () => {
+  const finite = fc.double({ min: -1e5, max: 1e5, noNaN: true })
+  it('holds all values, steps evenly, and its numerals have no more digits than its step (once 11.700000000000001)', () =>
+    fc.assert(
+      fc.property(
+        fc.array(finite, { maxLength: 6 }),
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        (values, least) => {
+          fc.pre(values.length === 0 || Math.max(...values) - Math.min(...values) > 0.01 || least > 0.01)
+          const s = roundScale(values, 6, least)
+          for (const v of values) {
+            expect(v).toBeGreaterThanOrEqual(s.min - s.interval * 1e-5)
+            expect(v).toBeLessThanOrEqual(s.max + s.interval * 1e-5)
+          }
+          const steps = (s.max - s.min) / s.interval
+          expect(Math.abs(steps - Math.round(steps))).toBeLessThan(1e-6)
+          expect(steps).toBeLessThanOrEqual(8 + 1e-6)
+          for (const end of [s.min, s.max, s.interval])
+            expect(String(end)).toBe(String(Number(end.toFixed(s.places))))
+        },
+      ),
+    ))
+  it('a test at 12 bar with 0.2 bar allowed', () => {
+    expect(roundScale([11.75, 12.06], 6)).toEqual({ min: 11.7, max: 12.1, interval: 0.1, places: 1 })
   })
 })

@@ -81,10 +81,9 @@ export function calendarOf(state: JobState, jobId: string, nowS: number, end: Lo
     for (const j of a.joints)
       if (j.facts.homeAtS !== null)
         put(`joint-${j.facts.id}-${id}`, j.readyAtS, j.facts.homeAtS, says(j.facts.tag), RULE)
-    const latest = greatest(homes)
-    if (latest === null || homes.length < a.joints.length) continue
+    if (!homes.length || homes.length < a.joints.length) continue
     const held = a.holdsBack ? ` Held back by ${a.holdsBack.facts.tag}.` : ''
-    put(`ready-${id}`, a.readyAtS, latest, says(a.section.tag), `${RULE}${held}`)
+    put(`ready-${id}`, a.readyAtS, greatest(homes), says(a.section.tag), `${RULE}${held}`)
   }
   return feed.toString()
 }

@@ -1,4 +1,4 @@
-import { type Reader, fmt, systemOf } from '@jugalis/core'
+import { type Reader, fmt, greatest, smallest, systemOf } from '@jugalis/core'
 
 export interface Tick {
   mm: number
@@ -44,6 +44,28 @@ export function roundStep(top: number, most: number): number {
   const least = Math.max(top, 1e-9) / Math.max(1, most)
   const ten = 10 ** Math.floor(Math.log10(least))
   return [1, 2, 5, 10].map((k) => k * ten).find((s) => s >= least - 1e-12) ?? 10 * ten
+}
+
+export interface RoundScale {
+  min: number
+  max: number
+  interval: number
+  /** Decimals that its numerals need: what binary fractions add is not read. */
+  places: number
+}
+/**
+ * A scale around all values that ends at round numbers and steps by one, at most `most` times or one more.
+ * @param least how far it spans at least, around the middle.
+ */
+export function roundScale(values: readonly number[], most: number, least = 0): RoundScale {
+  const [low, high] = values.length ? [smallest(values), greatest(values)] : [0, 1]
+  const wide = Math.max(0, least - (high - low)) / 2
+  const interval = roundStep(high - low + 2 * wide, most)
+  const places = Math.max(0, -Math.floor(Math.log10(interval) + 1e-9))
+  const at = (steps: number): number => Number((steps * interval).toFixed(places))
+  const min = at(Math.floor((low - wide) / interval + 1e-6))
+  const max = at(Math.ceil((high + wide) / interval - 1e-6))
+  return { min, max: max > min ? max : Number((min + interval).toFixed(places)), interval: at(1), places }
 }
 
 /** Hour marks of a time tape: step in seconds so that labels keep apart. */

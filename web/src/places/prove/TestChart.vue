@@ -17,7 +17,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
 import { hhmm, hhmmss } from '../../when'
-import { roundStep } from '../../tapes/ticks'
+import { type RoundScale, roundScale } from '../../tapes/ticks'
 import { thinned } from './thin'
 
 /** Pressure as read, pressure had the temperature stayed, and the temperature, over the test. */
@@ -46,17 +46,20 @@ const curves = computed(() => ({
  * From the test pressure (or the highest that was read) to below the fall allowed, in round steps: a sound test is a flat
  * line at the top, not the noise of its gauge drawn large.
  */
-function pressureScale(limit: number): { min: number; max: number; interval: number } {
+function pressureScale(limit: number): RoundScale {
   const seen = [...curves.value.read, ...curves.value.corrected].map(([, v]) => v)
   const top = greatest([bar(props.test.bar), ...seen])
   const low = smallest([limit, ...seen])
   const pad = Math.max(top - low, bar(props.test.bar) * 0.02, 1e-6) * 0.25
-  const interval = roundStep(top - low + 2 * pad, 6)
-  return {
-    min: Math.floor((low - pad) / interval) * interval,
-    max: Math.ceil((top + pad / 2) / interval) * interval,
-    interval,
-  }
+  return roundScale([low - pad, top + pad / 2], 6)
+}
+/** A hundredth of a degree is no swing: the scale spans two degrees at least. */
+function degreeScale(): RoundScale {
+  return roundScale(
+    curves.value.temperature.map(([, v]) => v),
+    4,
+    LEAST_SPAN,
+  )
 }
 const holdFrom = computed(() => firstS.value + props.test.stabiliseS)
 function draw(): void {
@@ -92,9 +95,12 @@ function draw(): void {
   const y = {
     type: 'value' as const,
     scale: true,
-    axisLabel: text,
     axisLine: { show: true, lineStyle: { color: ink } },
   }
+  const scaled = ({ min, max, interval, places }: RoundScale) => ({
+    ...{ min, max, interval },
+    axisLabel: { ...text, formatter: (v: number) => fmt.number(v, places, job.reader.decimal) },
+  })
   chart.setOption(
     {
       animation: false,
@@ -109,18 +115,14 @@ function draw(): void {
         {
           ...y,
           name: unitOf('fine', job.reader),
-          ...pressureScale(limit),
+          ...scaled(pressureScale(limit)),
           nameTextStyle: text,
           splitLine: { lineStyle: { color: color('--line') } },
         },
         {
           ...y,
           name: unitOf('temperature', job.reader),
-          // A hundredth of a degree is no swing: the scale spans two degrees at least.
-          min: (v: { min: number; max: number }) =>
-            Math.floor((v.min + v.max) / 2 - Math.max(LEAST_SPAN / 2, (v.max - v.min) * 0.6)),
-          max: (v: { min: number; max: number }) =>
-            Math.ceil((v.min + v.max) / 2 + Math.max(LEAST_SPAN / 2, (v.max - v.min) * 0.6)),
+          ...scaled(degreeScale()),
           nameTextStyle: text,
           splitLine: { show: false },
         },

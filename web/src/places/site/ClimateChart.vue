@@ -8,6 +8,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
 import { useView } from '../../view'
+import { roundScale } from '../../tapes/ticks'
 import { hhmm, weekday } from '../../when'
 
 /** Wall and air of a place over the last days, and the forecast dashed. */
@@ -46,6 +47,10 @@ function draw(): void {
   const ink = color('--ink')
   const zone = job.state.job.zone
   const text = { color: ink, fontSize: 15, fontFamily: 'Barlow Condensed' }
+  const unit = unitOf('temperature', job.reader)
+  // A single reading, or a still day, is no swing: the scale spans some degrees at least.
+  const seen = [...curves.value.wall, ...curves.value.air, ...curves.value.ahead].map(([, v]) => v)
+  const scale = roundScale(seen, 6, LEAST_SPAN)
   const line = (data: Point[], width: number, type: 'solid' | 'dashed') => ({
     type: 'line' as const,
     data,
@@ -74,12 +79,8 @@ function draw(): void {
       yAxis: {
         type: 'value',
         scale: true,
-        // A single reading, or a still day, is no swing: the scale spans some degrees at least.
-        min: (v: { min: number; max: number }) =>
-          Math.floor(Math.min(v.min, (v.min + v.max) / 2 - LEAST_SPAN / 2)),
-        max: (v: { min: number; max: number }) =>
-          Math.ceil(Math.max(v.max, (v.min + v.max) / 2 + LEAST_SPAN / 2)),
-        axisLabel: { ...text, formatter: `{value} ${unitOf('temperature', job.reader)}` },
+        ...{ min: scale.min, max: scale.max, interval: scale.interval },
+        axisLabel: { ...text, formatter: (v: number) => `${fmt.number(v, scale.places)} ${unit}` },
         splitLine: { lineStyle: { color: color('--line') } },
       },
       series: [
