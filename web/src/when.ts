@@ -35,6 +35,10 @@ export const weekday = (atS: number, zone: string): string =>
 export const date = (atS: number, zone: string): string =>
   format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(atS * 1000)
 
+/** For papers, which are read years later and elsewhere: `Fri 4 Dec 2026, 08:10 GMT+1`. */
+export const onPaper = (atS: number, zone: string): string =>
+  `${format(zone, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' }).format(atS * 1000)}, ${format(zone, { ...asRead(), timeZoneName: 'short' }).format(atS * 1000)}`
+
 /** `08:10`, `08:10 tomorrow`, `Fri 08:10`, `Fri 4 Dec 08:10` — rounded up to the minute, never early. */
 export function when(atS: number, nowS: number, zone: string): string {
   const t = Math.ceil(atS / 60) * 60

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { type Clock, type JointFacts, fig, msg, noFig } from '@jugalis/core'
 import { runningClocks } from '../src/clocks/running'
 import { lengthTicks, roundScale, timeStep } from '../src/tapes/ticks'
-import { hhmm, hourOf, when, whenShort } from '../src/when'
+import { hhmm, hourOf, onPaper, when, whenShort } from '../src/when'
 
 const at = (iso: string): number => Date.parse(iso) / 1000
 
@@ -98,6 +98,12 @@ describe('the dock', () => {
     expect(list[0]?.leftS).toBe(-40)
     expect(list[1]?.leftS).toBeNull()
   })
+})
+
+it('a date on paper has its year and its zone: it is read years later', () => {
+  expect(onPaper(Date.UTC(2026, 11, 4, 7, 10) / 1000, 'Europe/Berlin')).toMatch(
+    /^Fri,? 4 Dec 2026, 08:10 (GMT\+1|CET)$/,
+  )
 })
 
 describe('a scale of round numbers', () => {

@@ -58,7 +58,10 @@ export function ruleSource(id: string | null): { reference: string; note: string
 /** What the readings come to; a leak that was seen is lost whatever they say. */
 export function headingOf(test: TestRun, j: Judgement): Msg {
   if (!test.ended) return msg('certificate-not-ended')
-  return test.leaks.length ? msg('certificate-leak', { where: test.leaks[0]?.where ?? '' }) : saysOf(j, test)
+  if (test.leaks.length) return msg('certificate-leak', { where: test.leaks[0]?.where ?? '' })
+  const says = saysOf(j, test)
+  // It is over: nobody goes on to the end of this hold.
+  return says.code === 'verdict-short' ? msg('certificate-short', says.params) : says
 }
 
 /** Everything a certificate says of a test, from the record alone. Null when the test or its section is not known. */

@@ -28,6 +28,8 @@ export const TESTING: Wordings = {
   'no-threads': 'Only Sch 80 pipe is threaded: on any other wall there is no rating.',
   'verdict-few': 'Inconclusive: fewer than three readings. Read the gauge again.',
   'verdict-short': (p) => `${p.dur('seenS')} of ${p.dur('holdS')} seen. Go on to the end of the hold.`,
+  'certificate-short': (p) =>
+    `Inconclusive: ended when ${p.dur('seenS')} of ${p.dur('holdS')} were seen. Test again.`,
   'verdict-lacking': (p) =>
     `Inconclusive: ${p.s('what')} is not known, and temperature may do more than a quarter of what is allowed.`,
   'verdict-stuck':

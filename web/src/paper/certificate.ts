@@ -6,10 +6,9 @@ import {
   fmt,
   unitOf,
   openStages,
-  greatest,
-  smallest,
   named,
 } from '@jugalis/core'
+import { type RoundScale, roundScale } from '../tapes/ticks'
 import { A4, MARGIN_MM, type Paper, book } from './sheet'
 
 export interface CertificateWords {
@@ -49,17 +48,14 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   const b = await book(`${c.job}: ${c.section}, pressure test`)
   let p = b.page()
   let y = MARGIN_MM + 8
-  let pages = 1
   const foot = (): void => {
     p.line(MARGIN_MM, A4.long - MARGIN_MM - 4, RIGHT, A4.long - MARGIN_MM - 4)
     p.text(`Log ${c.head.seq}, head ${c.head.hash}`, MARGIN_MM, A4.long - MARGIN_MM, 1.9)
-    p.text(`${pages}`, RIGHT, A4.long - MARGIN_MM, 1.9, { end: true })
   }
   const room = (mm: number): void => {
     if (y + mm <= BOTTOM) return
     foot()
     p = b.page()
-    pages++
     y = MARGIN_MM + 8
   }
   const say = (text: string, heightMm = 2.5, o: { bold?: boolean; x?: number } = {}): void => {
@@ -135,11 +131,10 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   // What was seen for less than the hold is reckoned up to it, and says so.
   const seen =
     j.seenS < test.holdS ? ` (seen for ${fmt.duration(Math.max(0, j.seenS))}, reckoned for the hold)` : ''
-  row('As read', `fell ${fine(ended?.rawDropBar ?? j.rawDropBar)} over the hold${seen}`)
-  row(
-    'Corrected',
-    `fell ${fine(ended?.dropBar ?? j.correctedDropBar)} with the temperature's share taken out`,
-  )
+  const moved = (dropBar: number | null): string =>
+    dropBar === null ? 'not known' : `${dropBar < 0 ? 'rose' : 'fell'} ${fine(Math.abs(dropBar))}`
+  row('As read', `${moved(ended?.rawDropBar ?? j.rawDropBar)} over the hold${seen}`)
+  row('Corrected', `${moved(ended?.dropBar ?? j.correctedDropBar)} with the temperature's share taken out`)
   row('Doubt', `± ${fine(ended?.uncertaintyBar ?? j.uncertaintyBar)} (95 %)`)
   const rate = ended?.leakRateLPerH ?? null
   if (rate !== null && verdict === 'lost') row('Leak rate', `about ${fmt.print(rate, 'leak', w.reader)}`)
@@ -181,9 +176,11 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   y += 10
   say('By this rule, with these readings. Local code and the engineer decide.', 2.2)
   foot()
-  return b.bytes()
+  return b.bytes(true)
 }
 
+/** A hundredth of a degree is no swing: the scale spans two degrees at least. */
+const LEAST_DEGREES = 2
 const CHART = { left: MARGIN_MM + 14, high: 58 }
 /** Pressure as read (thin) and corrected (thick), the fall allowed dashed, the temperature dotted on its own scale. */
 function chart(p: Paper, c: Certificate, top: number, w: CertificateWords): void {
@@ -194,26 +191,18 @@ function chart(p: Paper, c: Certificate, top: number, w: CertificateWords): void
   const allowed = (readings.find((r) => r.atS >= holdS)?.bar ?? c.test.bar) - c.test.allowedDropBar
   const bars = [...readings.map((r) => r.bar), ...c.corrected.map((r) => r.bar), allowed]
   const temps = readings.flatMap((r) => (r.temperatureC === null ? [] : [r.temperatureC]))
-  const scale = (v: readonly number[], least: number) => {
-    const low = smallest(v)
-    const high = greatest(v)
-    const pad = Math.max((high - low) * 0.12, least)
-    return { low: low - pad, high: high + pad }
-  }
-  const sp = scale(bars, 0.02)
-  const st = temps.length ? scale(temps, 0.5) : null
+  // In round numbers of the reader's unit, as on the screen.
+  const own = (as: 'fine' | 'temperature') => (v: number) => fmt.inUnits(v, as, w.reader)
+  const [pressure, degrees] = [own('fine'), own('temperature')]
+  const sp = roundScale([...bars, c.test.bar].map(pressure), 4)
+  const st = temps.length ? roundScale(temps.map(degrees), 4, LEAST_DEGREES) : null
   const right = RIGHT - 12
   const X = (s: number): number =>
     CHART.left + ((s - first.atS) / (endS - first.atS || 1)) * (right - CHART.left)
-  const Y = (v: number, s: { low: number; high: number }): number =>
-    top + CHART.high - ((v - s.low) / (s.high - s.low)) * CHART.high
+  const Y = (v: number, s: RoundScale): number =>
+    top + CHART.high - ((v - s.min) / (s.max - s.min)) * CHART.high
   p.box(CHART.left, top, right - CHART.left, CHART.high)
-  const curve = (
-    pts: readonly (readonly [number, number])[],
-    s: { low: number; high: number },
-    mm: number,
-    dash?: number[],
-  ) => {
+  const curve = (pts: readonly (readonly [number, number])[], s: RoundScale, mm: number, dash?: number[]) => {
     const every = Math.max(1, Math.ceil(pts.length / 300))
     const few = pts.filter((_, i) => i % every === 0)
     few.slice(1).forEach((q, i) => {
@@ -222,36 +211,34 @@ function chart(p: Paper, c: Certificate, top: number, w: CertificateWords): void
     })
   }
   curve(
-    readings.map((r) => [r.atS, r.bar] as const),
+    readings.map((r) => [r.atS, pressure(r.bar)] as const),
     sp,
     0.2,
   )
   curve(
-    c.corrected.map((r) => [r.atS, r.bar] as const),
+    c.corrected.map((r) => [r.atS, pressure(r.bar)] as const),
     sp,
     0.5,
   )
   if (st)
     curve(
-      readings.flatMap((r) => (r.temperatureC === null ? [] : [[r.atS, r.temperatureC] as const])),
+      readings.flatMap((r) => (r.temperatureC === null ? [] : [[r.atS, degrees(r.temperatureC)] as const])),
       st,
       0.2,
       [0.4, 0.8],
     )
-  p.line(CHART.left, Y(allowed, sp), right, Y(allowed, sp), 0.3, [2, 1.4])
-  p.text('allowed', right - 1, Y(allowed, sp) - 0.8, 2, { end: true })
+  const limit = Y(pressure(allowed), sp)
+  p.line(CHART.left, limit, right, limit, 0.3, [2, 1.4])
+  p.text('allowed', right - 1, limit - 0.8, 2, { end: true })
   for (const s of [holdS, holdS + c.test.holdS]) p.line(X(s), top, X(s), top + CHART.high, 0.3)
-  for (const k of [0, 0.5, 1]) {
-    const v = sp.low + k * (sp.high - sp.low)
-    p.text(fmt.figureOf(v, 'fine', w.reader), CHART.left - 1, Y(v, sp) + 1, 2, { end: true })
-    if (st)
-      p.text(
-        fmt.figureOf(st.low + k * (st.high - st.low), 'temperature', w.reader),
-        right + 1,
-        Y(v, sp) + 1,
-        2,
-      )
+  const numerals = (s: RoundScale, x: number, end: boolean): void => {
+    for (let k = 0; k <= Math.round((s.max - s.min) / s.interval); k++) {
+      const v = s.min + k * s.interval
+      p.text(fmt.number(v, s.places, w.reader.decimal), x, Y(v, s) + 1, 2, { end })
+    }
   }
+  numerals(sp, CHART.left - 1, true)
+  if (st) numerals(st, right + 1, false)
   p.text(unitOf('fine', w.reader), CHART.left - 1, top - 1.5, 2, { end: true })
   if (st) p.text(unitOf('temperature', w.reader), right + 1, top - 1.5, 2)
   p.text(w.clock(first.atS), CHART.left, top + CHART.high + 3.5, 2)

@@ -1,4 +1,4 @@
-import { type PieceCut, type Reader, fmt, unitOf, named } from '@jugalis/core'
+import { type PieceCut, type Reader, fmt, named, systemOf } from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book, shortened } from './sheet'
 
 const ROW_MM = 7
@@ -64,7 +64,12 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
       p.text(shortened(p, `${job}: cut list`, 4, A4.short - 2 * MARGIN_MM, true), MARGIN_MM, 14, 4, {
         bold: true,
       })
-      p.text(`In ${unitOf('length', reader)}. Marks: depth / check.`, MARGIN_MM, 19, 2.6)
+      p.text(
+        `Lengths in ${systemOf(reader, 'length') === 'inch' ? 'inches' : 'millimetres'}. Marks: depth / check.`,
+        MARGIN_MM,
+        19,
+        2.6,
+      )
       for (const [key, { name, x }] of Object.entries(COLUMNS))
         p.text(name, MARGIN_MM + x, 24, 2.6, { end: key === 'measured' || key === 'cut' })
       p.line(MARGIN_MM, 26, A4.short - MARGIN_MM, 26, 0.5)

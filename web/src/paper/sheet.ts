@@ -73,20 +73,33 @@ export function shortened(p: Paper, text: string, heightMm: number, wideMm: numb
 
 export interface Book {
   page(): Paper
-  bytes(): Promise<Uint8Array>
+  /** @param numbered writes `2 of 3` into the lower right corner of each page. */
+  bytes(numbered?: boolean): Promise<Uint8Array>
 }
 /** A new document of A4 pages. */
 export async function book(title: string, lying = false): Promise<Book> {
   const doc = await PDFDocument.create()
   doc.setTitle(title)
   doc.setCreator('Jugalis')
+  doc.setLanguage('en')
   const [font, bold] = [
     await doc.embedFont(StandardFonts.Helvetica),
     await doc.embedFont(StandardFonts.HelveticaBold),
   ]
   const [w, h] = lying ? [A4.long, A4.short] : [A4.short, A4.long]
+  const papers: Paper[] = []
   return {
-    page: () => new PdfPaper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), font, bold, h),
-    bytes: () => doc.save(),
+    page: () => {
+      const paper = new PdfPaper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), font, bold, h)
+      papers.push(paper)
+      return paper
+    },
+    bytes: (numbered = false) => {
+      if (numbered)
+        papers.forEach((p, i) =>
+          p.text(`${i + 1} of ${papers.length}`, w - MARGIN_MM, h - MARGIN_MM, 1.9, { end: true }),
+        )
+      return doc.save()
+    },
   }
 }

@@ -17,7 +17,7 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { useView } from '../../view'
-import { date, hhmm, when } from '../../when'
+import { hhmm, onPaper, when } from '../../when'
 import { ruleName } from './rule-names'
 
 /** What follows a test: where to look when it was lost, the steps when it held, may it be covered, its certificates. */
@@ -118,7 +118,7 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
     const bytes = await certificatePaper(c, {
       say: (m) => job.t(m),
       name: job.nameOf,
-      when: (s) => `${date(s, zone.value)} ${hhmm(s, zone.value)}`,
+      when: (s) => onPaper(s, zone.value),
       clock: (s) => hhmm(s, zone.value),
       rule: ruleName(c.rule.id),
       reader: job.reader,
