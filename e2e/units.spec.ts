@@ -192,7 +192,9 @@ const NEVER = [
 /** Everything a person can read or hear on this page, as one text. */
 const readable = (page: Page): Promise<string> =>
   page.evaluate(() => {
-    const out: string[] = [document.body.innerText]
+    // Sources are quoted by the names they bear, units and all.
+    const cited = [...document.querySelectorAll('cite')].map((c) => c.innerText)
+    const out: string[] = [cited.reduce((text, c) => text.replace(c, ''), document.body.innerText)]
     for (const el of document.querySelectorAll('[aria-label], [placeholder], [title], svg text, svg title'))
       out.push(
         el.getAttribute('aria-label') ?? '',

@@ -331,8 +331,8 @@ const recordNotes = computed(() =>
 }
 /* In the line of what to look for: one tap, without taking room from the work. */
 .sources {
-  min-height: 44px;
-  margin-block: -11px;
+  min-height: 56px;
+  margin-block: -17px;
   padding: 0 6px;
   border: 0;
   background: none;
@@ -340,7 +340,7 @@ const recordNotes = computed(() =>
   font: inherit;
   text-decoration: underline;
   cursor: pointer;
-  outline-offset: -9px;
+  outline-offset: -14px;
 }
 .said {
   min-height: 56px;

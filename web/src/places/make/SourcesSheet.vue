@@ -45,7 +45,10 @@ const told = (id: string): string => {
         <dt>
           {{ r.name }} <strong>{{ r.value }}</strong>
         </dt>
-        <dd>{{ r.source ? told(r.source) : 'no figure, so no source' }}</dd>
+        <dd>
+          <cite v-if="r.source">{{ told(r.source) }}</cite>
+          <template v-else>no figure, so no source</template>
+        </dd>
       </template>
     </dl>
     <RouterLink class="button" :to="{ name: 'handbook', params: { jobId: job.jobId } }"
@@ -65,6 +68,10 @@ dd {
   margin: 0;
   color: var(--soft);
   font-size: 15px;
+}
+/* A source is named as it names itself, in its own units. */
+cite {
+  font-style: normal;
 }
 .button {
   min-height: 56px;
