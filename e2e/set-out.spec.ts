@@ -1,32 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import { type Page, expect, test } from '@playwright/test'
-import writeWorkbook from 'write-excel-file/node'
-import { PHONE, eventsOf, noViolations, signIn, write } from './help'
-
-/** A job of its own with one line begun; gives its id. */
-async function newLine(page: Page, name: string, tag = 'Q9'): Promise<string> {
-  await signIn(page)
-  await page.goto('/jobs')
-  await page.getByLabel('Name').fill(name)
-  await page.getByRole('button', { name: 'Begin the job' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing set out yet')
-  await page.keyboard.press('n')
-  await page.getByLabel('Tag').fill(tag)
-  await page.keyboard.press('Enter')
-  await expect(page.getByLabel('Next fitting or piece')).toBeVisible()
-  return page.url().split('/job/')[1]?.split('/')[0] ?? ''
-}
-async function type(page: Page, ...texts: string[]): Promise<void> {
-  const entry = page.getByLabel('Next fitting or piece')
-  for (const text of texts) {
-    await entry.fill(text)
-    await entry.press('Enter')
-    await expect(entry).toHaveValue('')
-  }
-}
-const parts = (page: Page) => page.locator('.grid-space .part .name')
-const typedParts = (page: Page) => page.locator('.grid-space .part .cell:nth-child(2)')
-const headline = (page: Page) => page.getByRole('heading', { level: 1 })
+import { expect, test } from '@playwright/test'
+import { PHONE, eventsOf, noViolations, write } from './help'
+import { headline, newLine, parts, type, typedParts } from './set-out-help'
 
 test('branches, edits, moves by key and by mouse, undo and redo', async ({ page }) => {
   await newLine(page, 'Edits')
@@ -252,59 +227,6 @@ test('on the phone the drawing opens on the whole screen, with its tools, and cl
   await expect(page.getByRole('button', { name: 'Zoom in' })).toBeHidden()
 })
 
-test('a schedule from a file: bad rows are named and nothing is taken; a good one comes in whole; undone in one go', async ({
-  page,
-}) => {
-  const job = await newLine(page, 'Schedule')
-  await type(page, 'tee 110')
-  const put = (name: string, text: string) =>
-    page.locator('#schedule-file').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
-  await page.getByRole('link', { name: 'Bring in a schedule' }).click()
-  await put('bad.csv', 'Tag;Fitting;Size;Length\n;pipe;110;1250,5\n;widget;110;\n;pipe;111;abc\n')
-  await expect(headline(page)).toContainText('bad.csv: 5 rows. Say what the columns hold.')
-  await noViolations(page)
-  await page.getByRole('button', { name: 'Look at it' }).click()
-  await expect(headline(page)).toContainText('Nothing is taken: 3 rows are not as it should be.')
-  await expect(page.getByText('"widget" is not a fitting known here')).toBeVisible()
-  await expect(page.getByText('111 is not a size of pvc-u')).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Take/ })).toHaveCount(0)
-  await put('picture.csv', '\u0000\u0001')
-  await expect(page.getByRole('alert')).toContainText('This is not a table')
-  await put('good.csv', 'Tag;Fitting;Size;Length\n;pipe;110;1250,5\nV2;valve;110;\n;pipe;110;?\n;cap;110;\n')
-  await page.getByRole('button', { name: 'Look at it' }).click()
-  await expect(headline(page)).toContainText('4 rows make 2 pieces and 2 fittings.')
-  await page.getByRole('button', { name: 'Take 4 rows' }).click()
-  await expect(headline(page)).toContainText('Q9 has 4 joints and 2 pieces')
-  await expect(typedParts(page)).toHaveText(['tee 110', '1250.5 c-c', 'valve 110', '? c-c', 'cap 110'])
-  await expect.poll(async () => (await eventsOf(page, job)).some((e) => e.kind === 'items-put')).toBe(true)
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(headline(page)).toContainText('Q9 has 0 joints and 0 pieces')
-})
-
-test('a workbook of twenty thousand rows opens under the content policy, at the sheet that is chosen', async ({
-  page,
-}) => {
-  await newLine(page, 'Workbook')
-  await type(page, 'tee 110')
-  const row = (i: number) =>
-    [`P${i}`, 'pipe', '110', `${1000 + (i % 900)}`].map((value) => ({ value: String(value) }))
-  const body = Array.from({ length: 20_000 }, (_, i) => row(i))
-  const book = await writeWorkbook([
-    { sheet: 'Cover', data: [[{ value: 'Nothing of use' }]] },
-    { sheet: 'Yard', data: [['Tag', 'Fitting', 'Size', 'Length'].map((value) => ({ value })), ...body] },
-  ]).toBuffer()
-  await page.getByRole('link', { name: 'Bring in a schedule' }).click()
-  await page.locator('#schedule-file').setInputFiles({
-    name: 'yard.xlsx',
-    mimeType: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-    buffer: book,
-  })
-  await expect(headline(page)).toContainText('yard.xlsx: one row')
-  await page.getByRole('radio', { name: 'Yard' }).click()
-  await expect(headline(page)).toContainText('yard.xlsx: 20001 rows')
-  await noViolations(page)
-})
-
 test('an answer that comes back late changes nothing: what is set out stays, and so does the field', async ({
   page,
 }) => {
@@ -331,36 +253,4 @@ test('an answer that comes back late changes nothing: what is set out stays, and
   await page.waitForTimeout(800)
   await expect(typedParts(page)).toHaveText(['tee 63', '500 c-c', 'elbow 90 63'])
   await expect(entry).toHaveAttribute('data-same', 'yes')
-})
-
-test('a long schedule can be stopped while it is read: nothing is taken, and a file is chosen anew', async ({
-  page,
-}) => {
-  const job = await newLine(page, 'Stopped')
-  await type(page, 'tee 110')
-  await page.getByRole('link', { name: 'Bring in a schedule' }).click()
-  const rows = Array.from({ length: 20_000 }, (_, i) => `;pipe;110;${500 + (i % 900)}`)
-  const csv = ['Tag;Fitting;Size;Length', ...rows].join('\n')
-  await page.locator('#schedule-file').setInputFiles({
-    name: 'long.csv',
-    mimeType: 'text/csv',
-    buffer: Buffer.from(csv),
-  })
-  await expect(headline(page)).toContainText('long.csv: 20001 rows')
-  // Stopped in the same moment as it begins, before the worker can be through.
-  await page.evaluate(() => {
-    const button = (says: string) =>
-      [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === says)
-    button('Look at it')?.click()
-    const wait = (): void => {
-      const stop = button('Stop')
-      if (stop) stop.click()
-      else requestAnimationFrame(wait)
-    }
-    wait()
-  })
-  await expect(page.getByRole('button', { name: 'Stop', exact: true })).toHaveCount(0)
-  await expect(page.getByRole('button', { name: /^Take/ })).toHaveCount(0)
-  await expect(page.getByText('long.csv')).toHaveCount(0)
-  expect((await eventsOf(page, job)).some((e) => e.kind === 'items-put')).toBe(false)
 })

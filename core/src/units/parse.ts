@@ -133,6 +133,10 @@ function signed(text: string, decimal: '.' | ','): number | null {
   return n === null ? null : sign === '-' ? -n : n
 }
 
+/** A bare figure as people type it: fractions, comma or point, typographic signs. Null for anything else. */
+export const parseFigure = (text: string, decimal: '.' | ',' = '.'): number | null =>
+  signed(plainly(text), decimal)
+
 /** Feet and inches in all usual spellings: `4'-7 3/8"`, `4-7 3/8`, `4 ft 7-3/8 in`, `4' 7`, `4ft`. In mm. */
 function feetAndInches(t: string, decimal: '.' | ',', mayLackMarks: boolean): number | null {
   const marked = /^([+-]?)(.+?) ?(?:ft\.?|feet|foot|')[ -]*(.*)$/.exec(t)

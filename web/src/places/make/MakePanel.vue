@@ -5,47 +5,42 @@ import {
   type Done,
   type Finding,
   type JointFacts,
-  type Step,
   type StepException,
   neverSetAside,
   stateNow,
 } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
-import JointGlyph from '../../tapes/JointGlyph.vue'
 import JointSection from '../../tapes/JointSection.vue'
-import { useNarrow } from '../../use-narrow'
-import { useView } from '../../view'
 import ActionArea from './ActionArea.vue'
 import BatchSheet from './BatchSheet.vue'
 import BeforeStart from './BeforeStart.vue'
 import EarlierSheet from './EarlierSheet.vue'
 import LimitSheet from './LimitSheet.vue'
+import MakeHead from './MakeHead.vue'
 import OtherHands from './OtherHands.vue'
 import OverrideSheet from './OverrideSheet.vue'
 import PutDownSheet from './PutDownSheet.vue'
 import SkipSheet from './SkipSheet.vue'
 import SourcesSheet from './SourcesSheet.vue'
-import StepBar from './StepBar.vue'
 import StepReads from './reads/StepReads.vue'
 import { useAround, useMakesWay } from './use-around'
+import { useDrawingHeight, useDrawn } from './use-drawn'
 import { useJoint } from './use-joint'
+import { useRedo, useWayBack } from './use-redo'
+import { useReported } from './use-reported'
 import { useTools } from './use-tools'
 import { useReads } from './use-reads'
-import { isGap, onDial, useWrites } from './use-writes'
+import { useWrites } from './use-writes'
 
 const props = defineProps<{ facts: JointFacts; next: JointFacts | null; marked: readonly string[] }>()
 const emit = defineEmits<{ go: [id: string] }>()
 const job = useJob()
-const view = useView()
-const narrow = useNarrow()
 const facts = computed(() => props.facts)
-/** A step that is done again because its result was not good: "Turn on", "Loosen and tighten again". */
-const redo = ref<Step | null>(null)
+const { redo, mend } = useRedo(facts)
 const joint = useJoint(facts, redo)
 const tools = useTools(facts)
 const { phase, headline, why, step } = joint
-const look = computed(() => view.looks.get(props.facts.id))
 const readings = ref<Record<string, number | string | number[][] | null>>({})
 const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | 'sources' | null>(null)
 const overrides = ref<string[]>([])
@@ -76,13 +71,7 @@ const held = computed(
     props.facts.homeAtS === null,
 )
 const { numberReads, reading, judging, unread, actionLabel } = useReads(step, phase, readings)
-const method = computed(() => (props.facts.spec === null ? null : props.facts.method))
-const shapes = computed(
-  () => method.value?.section(props.facts.spec, props.facts.life, props.facts.ctx) ?? [],
-)
-const insertion = computed(() => method.value?.insertion(props.facts.spec, props.facts.ctx) ?? null)
-const depth = computed(() => insertion.value?.depthMm.value ?? null)
-const check = computed(() => insertion.value?.marks.find((m) => m.kind === 'check')?.fromEndMm.value ?? null)
+const { method, shapes, insertion, depth, check } = useDrawn(facts)
 
 const writes = useWrites({
   facts: () => props.facts,
@@ -118,58 +107,25 @@ async function skip(reason: string): Promise<void> {
   sheet.value = null
   if (step.value) await writes.skip(step.value, reason)
 }
-/** A tool that reports its cycles writes the step it does: the hands stay on it. */
-const cycle = computed(() => {
-  const last = props.facts.life?.done.at(-1)
-  return last && step.value?.reaches === 'made' && phase.value === 'step'
-    ? tools.reported('cycle', last.latestS)
-    : undefined
-})
+const { cycle, torque } = useReported({ facts, step, phase }, tools, readings)
 watch(cycle, (now) => {
   if (now?.result === 'complete') void act()
-})
-/** What a torque tool in hand read since the last step: taken with one tap, never by itself. */
-const torque = computed(() => {
-  const key = step.value?.reads.find((r) => r.control === 'torque')?.key
-  const said = key ? tools.reported('torque', props.facts.life?.done.at(-1)?.latestS ?? 0) : undefined
-  return key && said?.value != null && readings.value[key] == null ? { key, said, value: said.value } : null
 })
 async function except(e: StepException): Promise<void> {
   await writes.except(e)
   redo.value = null
 }
-watch(
-  () => props.facts.id,
-  () => (redo.value = null),
-)
-/** What a look found can be put right by doing this step again. */
-const mend = computed<Step | null>(() => {
-  const next = props.facts.inspection?.next
-  return next && 'step' in next ? (props.facts.steps.find((s) => s.id === next.step) ?? null) : null
-})
-/** A window that was missed and can be begun again: the step that begins it. */
-const wayBack = computed(() => {
-  const backTo = phase.value === 'late' ? joint.open.value?.onMiss.backTo : undefined
-  const back = props.facts.steps.find((s) => s.id === backTo)
-  return back && !step.value?.exceptions.some((e) => e.backTo === back.id) ? back : null
-})
+const wayBack = useWayBack({ facts, step, phase }, joint.open)
 const lastStep = computed(() => props.facts.life?.done.at(-1) ?? null)
 const stepBefore = computed(() => props.facts.life?.done.at(-2) ?? null)
-const fitting = computed(() =>
-  props.facts.place.fitting
-    ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}`
-    : 'fitting',
-)
-/** A short phone gives the room to the action. */
-const short = window.innerHeight < 780
-const drawingHeight = computed(() => {
-  if (!narrow.value) return judging.value ? 180 : props.facts.life ? 260 : 200
-  // What is wrong comes first: the drawing makes room for it.
-  if (stops.value.length && !props.facts.life) return reading.value || short ? 0 : 120
-  if (reading.value || short)
-    // A control that is a drawing itself takes its place.
-    return numberReads.value.some((r) => isGap(r) || onDial(r)) && reading.value ? 0 : 108
-  return area.value?.unseen || !props.facts.life || live.value ? 130 : phase.value === 'rest' ? 180 : 220
+const drawingHeight = useDrawingHeight({
+  facts,
+  phase,
+  reading,
+  judging,
+  numberReads,
+  stopped: () => stops.value.length > 0,
+  crowded: () => Boolean(area.value?.unseen || live.value),
 })
 const recordNotes = computed(() =>
   (props.facts.inspection?.findings ?? []).filter((f) =>
@@ -180,27 +136,14 @@ const recordNotes = computed(() =>
 
 <template>
   <section class="panel" :aria-label="`Joint ${facts.tag}`">
-    <div class="top">
-      <p class="what">
-        <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
-        <strong>{{ facts.tag }}</strong> {{ facts.place.piece.size }}, pipe to {{ fitting }}
-        <span v-if="facts.past.length" class="again">made again: life {{ facts.lifeNo }}</span>
-        <RouterLink v-if="narrow" class="all" :to="{ name: 'make', params: { jobId: job.jobId } }"
-          >all joints</RouterLink
-        >
-      </p>
-      <h1 :class="{ late: phase === 'late' || phase === 'failed' }" aria-live="polite">{{ headline }}</h1>
-      <p class="why">
-        {{ why }}
-        <button v-if="method" type="button" class="sources" @click="sheet = 'sources'">Where from?</button>
-      </p>
-      <StepBar
-        :steps="facts.steps"
-        :done="facts.life?.done.map((d) => d.step) ?? []"
-        :window="phase === 'window'"
-        :failed="phase === 'failed' || phase === 'late'"
-      />
-    </div>
+    <MakeHead
+      :facts="facts"
+      :phase="phase"
+      :headline="headline"
+      :why="why"
+      :sourced="method !== null"
+      @sources="sheet = 'sources'"
+    />
     <OtherHands :facts="facts" />
     <p v-if="ahead" class="warn">{{ ahead }}</p>
     <p v-if="cycle?.result === 'interrupted'" class="refusal" role="alert">
@@ -311,37 +254,6 @@ const recordNotes = computed(() =>
   gap: 10px;
   font-size: 17px;
 }
-.what {
-  display: flex;
-  align-items: center;
-  gap: 9px;
-  font-size: 17px;
-}
-.all {
-  margin-left: auto;
-  min-height: 56px;
-  min-width: 56px;
-  margin-block: -14px;
-  display: flex;
-  align-items: center;
-  justify-content: flex-end;
-}
-.again {
-  color: var(--soft);
-}
-/* In the line of what to look for: one tap, without taking room from the work. */
-.sources {
-  min-height: 56px;
-  margin-block: -17px;
-  padding: 0 6px;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-decoration: underline;
-  cursor: pointer;
-  outline-offset: -14px;
-}
 .said {
   min-height: 56px;
 }
@@ -349,14 +261,6 @@ const recordNotes = computed(() =>
   content: '▲ ';
   color: var(--wet-ink);
 }
-.late {
-  color: var(--stop-ink);
-}
-.why {
-  margin-bottom: 8px;
-  min-height: 23px;
-}
-
 @media (max-width: 720px) {
   .panel {
     padding: 8px 14px 4px;

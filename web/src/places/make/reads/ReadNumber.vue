@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type As, type Field, parseQuantity } from '@jugalis/core'
+import { type As, type Field, parseFigure } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import QuantityField from '../../../frame/QuantityField.vue'
 import { useJob } from '../../../stores/job'
@@ -23,8 +23,7 @@ const fault = ref('')
 function read(text: string): void {
   typed.value = text
   const t = text.trim()
-  const value =
-    t === '' ? null : (parseQuantity(`${t} mm`, 'length', { ...job.reader, units: 'metric' })?.value ?? null)
+  const value = parseFigure(t, job.reader.decimal)
   const { min = -Infinity, max = Infinity } = props.field
   const outside = value !== null && (value < min || value > max)
   fault.value =

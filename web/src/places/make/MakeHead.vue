@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import type { JointFacts } from '@jugalis/core'
+import { computed } from 'vue'
+import { useJob } from '../../stores/job'
+import JointGlyph from '../../tapes/JointGlyph.vue'
+import { useNarrow } from '../../use-narrow'
+import { useView } from '../../view'
+import StepBar from './StepBar.vue'
+import type { Phase } from './use-joint'
+
+/** Which joint is in hand, what it asks for now, and how far it is. */
+const props = defineProps<{
+  facts: JointFacts
+  phase: Phase
+  headline: string
+  why: string
+  /** Its figures can be asked where they come from. */
+  sourced: boolean
+}>()
+const emit = defineEmits<{ sources: [] }>()
+const job = useJob()
+const view = useView()
+const narrow = useNarrow()
+const look = computed(() => view.looks.get(props.facts.id))
+const fitting = computed(() =>
+  props.facts.place.fitting
+    ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}`
+    : 'fitting',
+)
+</script>
+
+<template>
+  <div class="top">
+    <p class="what">
+      <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
+      <strong>{{ facts.tag }}</strong> {{ facts.place.piece.size }}, pipe to {{ fitting }}
+      <span v-if="facts.past.length" class="again">made again: life {{ facts.lifeNo }}</span>
+      <RouterLink v-if="narrow" class="all" :to="{ name: 'make', params: { jobId: job.jobId } }"
+        >all joints</RouterLink
+      >
+    </p>
+    <h1 :class="{ late: phase === 'late' || phase === 'failed' }" aria-live="polite">{{ headline }}</h1>
+    <p class="why">
+      {{ why }}
+      <button v-if="sourced" type="button" class="sources" @click="emit('sources')">Where from?</button>
+    </p>
+    <StepBar
+      :steps="facts.steps"
+      :done="facts.life?.done.map((d) => d.step) ?? []"
+      :window="phase === 'window'"
+      :failed="phase === 'failed' || phase === 'late'"
+    />
+  </div>
+</template>
+
+<style scoped>
+.what {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  font-size: 17px;
+}
+.all {
+  margin-left: auto;
+  min-height: 56px;
+  min-width: 56px;
+  margin-block: -14px;
+  display: flex;
+  align-items: center;
+  justify-content: flex-end;
+}
+.again {
+  color: var(--soft);
+}
+/* In the line of what to look for: one tap, without taking room from the work. */
+.sources {
+  min-height: 56px;
+  margin-block: -17px;
+  padding: 0 6px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-decoration: underline;
+  cursor: pointer;
+  outline-offset: -14px;
+}
+.late {
+  color: var(--stop-ink);
+}
+.why {
+  margin-bottom: 8px;
+  min-height: 23px;
+}
+</style>

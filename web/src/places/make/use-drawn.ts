@@ -1,0 +1,44 @@
+import type { Field, JointFacts } from '@jugalis/core'
+import { type Ref, computed } from 'vue'
+import { useNarrow } from '../../use-narrow'
+import type { Phase } from './use-joint'
+import { isGap, onDial } from './use-writes'
+
+/** The joint's drawing and the marks on it. */
+export function useDrawn(facts: Ref<JointFacts>) {
+  const method = computed(() => (facts.value.spec === null ? null : facts.value.method))
+  const shapes = computed(
+    () => method.value?.section(facts.value.spec, facts.value.life, facts.value.ctx) ?? [],
+  )
+  const insertion = computed(() => method.value?.insertion(facts.value.spec, facts.value.ctx) ?? null)
+  const depth = computed(() => insertion.value?.depthMm.value ?? null)
+  const check = computed(
+    () => insertion.value?.marks.find((m) => m.kind === 'check')?.fromEndMm.value ?? null,
+  )
+  return { method, shapes, insertion, depth, check }
+}
+
+/** How high the drawing may be, px: on a phone the action, the reading and what is wrong come first. */
+export function useDrawingHeight(o: {
+  facts: Ref<JointFacts>
+  phase: Ref<Phase>
+  reading: Ref<boolean>
+  judging: Ref<boolean>
+  numberReads: Ref<readonly Field[]>
+  stopped(): boolean
+  crowded(): boolean
+}) {
+  const narrow = useNarrow()
+  /** A short phone gives the room to the action. */
+  const short = window.innerHeight < 780
+  return computed(() => {
+    const { life } = o.facts.value
+    if (!narrow.value) return o.judging.value ? 180 : life ? 260 : 200
+    // What is wrong comes first: the drawing makes room for it.
+    if (o.stopped() && !life) return o.reading.value || short ? 0 : 120
+    if (o.reading.value || short)
+      // A control that is a drawing itself takes its place.
+      return o.numberReads.value.some((r) => isGap(r) || onDial(r)) && o.reading.value ? 0 : 108
+    return !life || o.crowded() ? 130 : o.phase.value === 'rest' ? 180 : 220
+  })
+}
