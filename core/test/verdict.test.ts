@@ -52,6 +52,33 @@ const steady = (): number => 15
 const wave = (t: number): number => 15 + 1.5 * Math.sin(t / 900)
 
 describe('the verdict', () => {
+  it('a gauge that shows one figure is no row that wanders, at whatever moments it was read', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 930, max: 1100 }), { minLength: 13, maxLength: 20 }),
+        fc.constantFrom('pvc-u' as const, 'copper' as const, 'abs' as const),
+        fc.constantFrom(0.01, 0.05),
+        (stepsMs, pipeMaterial, resolutionBar) => {
+          let ms = 0
+          const times = [0, ...stepsMs.map((step) => (ms += step))]
+          const readings = times.map((t) => ({ tS: t / 1000, pressureBar: 9, temperatureC: 14 }))
+          const hold = { stabiliseS: 0, holdS: 12, allowedDropBar: 0.3, airPct: 0.2, volumeM3: 0.0002 }
+          const { verdict, cause, parts } = judgeSeries({
+            ...base,
+            ...hold,
+            pipeMaterial,
+            odMm: 20,
+            wallMm: 1.5,
+            resolutionBar,
+            readings,
+          })
+          expect(cause).not.toBe('noise')
+          expect(parts.scatter).toBeLessThan(0.15)
+          if (resolutionBar < 0.05) expect(verdict).toBe('held')
+        },
+      ),
+      { numRuns: 150, seed: 11 },
+    ))
   it('steady and tight: held; four times the allowance: lost, with its rate', () => {
     expect(judgeSeries(series({}, steady, 0))).toMatchObject({ verdict: 'held', moreTimeS: 0, cause: null })
     const lost = judgeSeries(series({}, steady, 0.8))

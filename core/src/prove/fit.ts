@@ -25,8 +25,12 @@ const ROUNDS = 3
 /** So alike that more would be a walk without a home. */
 const MOST_ALIKE = 0.97
 
-/** How much each rest resembles the next, mended for what a short row hides (Kendall). 0 to 0.97. */
-function alikeness(rests: readonly number[]): number {
+/**
+ * How much each rest resembles the next, mended for what a short row hides (Kendall). 0 to 0.97. Rests smaller than
+ * what is believed of any rest are no row that wanders: a sensor that shows one figure leaves only what the computer
+ * rounds, and that is as alike as can be.
+ */
+function alikeness(rests: readonly number[], leastSd: number): number {
   const n = rests.length
   let all = 0
   let next = 0
@@ -35,7 +39,7 @@ function alikeness(rests: readonly number[]): number {
     if (i) next += r * (rests[i - 1] as number)
   })
   if (all === 0 || n < 6) return 0
-  const seen = next / all
+  const seen = next / Math.max(all, n * leastSd ** 2)
   return Math.min(MOST_ALIKE, Math.max(0, seen + (1 + 3 * seen) / n))
 }
 function dot(a: readonly number[], b: readonly number[]): number {
@@ -81,7 +85,7 @@ export function fitLine(
     for (let j = 2; j < columns.length; j++) normal.set(j, j, normal.get(j, j) + variance)
     k = solve(normal, Matrix.columnVector(white.map((c) => dot(c, right)))).to1DArray()
     rests = y.map((v, i) => v - columns.reduce((sum, c, j) => sum + (k[j] as number) * (c[i] as number), 0))
-    alike = alikeness(rests)
+    alike = alikeness(rests, leastSd)
     const inner = whiten(rests, alike)
     free = Math.max(1, n * ((1 - alike) / (1 + alike)) - 2)
     const used = Math.max(1, n - 2)
