@@ -182,7 +182,7 @@ const messages = (m: Method, spec: unknown, c: Ctx, life: Life): Msg[] => {
     ...m.figures(spec, c).flatMap((f) => (f.fig.value === null ? [f.fig.why] : [])),
     ...m.testing(spec, life, c).open,
     ...steps.flatMap((s) => s.never ?? []),
-    ...m.selection(spec, { pressureService: true, live: true, cement: 'cpvc', tinExpired: true }, c),
+    ...m.selection(spec, { live: true, cement: 'cpvc', tinExpired: true }, c),
     ...['telephone', 'rain', 'power'].flatMap((k) => m.interruption(spec, life, k, c)),
     ...m.inspection(spec, life, c).findings,
     ...m.inspection(spec, life, c).causes,

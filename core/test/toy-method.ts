@@ -20,6 +20,7 @@ export const toyMethod: Method<ToySpec> = {
   },
   upgrade: (raw) => raw,
   rules: [],
+  asks: [],
   selection: () => [],
   insertion: () => ({
     depthMm: fig(20, 'measured'),

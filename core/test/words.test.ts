@@ -13,6 +13,7 @@ function* sources(folder: string): Generator<string> {
 const PATTERNS = [
   /\bmsg\('([a-z0-9-]+)'/g,
   /\b(?:finding|say)\(\s*'(?:stop|warn|note)',\s*'([a-z0-9-]+)'/g,
+  /\bchoiceRule\(\s*'(?:stop|warn|note)',\s*'([a-z0-9-]+)'/g,
   /\bno\('([a-z0-9-]+)'/g,
   /\bflagged\(s, e, '([a-z0-9-]+)'/g,
   /\bnote\('([a-z0-9-]+)'/g,

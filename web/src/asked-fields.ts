@@ -19,4 +19,4 @@ const ANSWERED: readonly string[] = [
 ]
 /** Fields of a method that are asked once a line: kind of nut, gasket, bolts … */
 export const askedFields = (methodId: string): readonly Field[] =>
-  methodOf(methodId)?.fields.filter((f) => !ANSWERED.includes(f.key)) ?? []
+  methodOf(methodId)?.fields.filter((f) => !ANSWERED.includes(f.key) && !f.byPart) ?? []

@@ -16,6 +16,8 @@ export const FITTINGS: readonly (readonly [string, readonly string[]])[] = [
   ['slip coupling', ['slip coupling', 'slip']],
   ['union', ['union']],
   ['valve', ['valve', 'ball valve']],
+  ['gate valve', ['gate valve', 'gate']],
+  ['butterfly valve', ['butterfly valve', 'butterfly']],
   ['flange', ['flange']],
   ['cap', ['cap', 'end cap']],
   ['tank adapter', ['tank adapter', 'tank']],

@@ -5,7 +5,7 @@ import type { Clock, Ctx, Fig, Inspection, Life, Method, Msg, RulesPin, Step } f
 import { methodOf } from '../methods/registry.js'
 import { msg, noFig } from '../sources/source.js'
 import { conditionsAt, jointHistory } from './climate.js'
-import { type JointPlace, jointPlaces, jointSpec, newestChart } from './lookup.js'
+import { type JointPlace, jointPlaces, jointSpec, newestChart, saidByPart } from './lookup.js'
 import { piecesOf } from './ramps.js'
 import type { JobState, JointState, LifeState } from './state.js'
 import { recordFindings, withRecord } from './tools.js'
@@ -78,10 +78,11 @@ function knownOf(state: JobState): Known {
 /** Specification of a joint. Joints of one line and size share it: it is read once for a state. */
 function readSpec(state: JobState, place: JointPlace, method: Method | null, pinned: Ctx): Spelled {
   const { specs } = knownOf(state)
-  const key = `${place.line.id} ${place.piece.size} ${pinned.school} ${pinned.pin.chart}`
+  const part = Object.values(saidByPart(place, pinned.pin.rules)).join()
+  const key = `${place.line.id} ${place.piece.size} ${pinned.school} ${pinned.pin.chart} ${part}`
   let found = specs.get(key)
   if (!found) {
-    const raw = jointSpec(state, place, pinned.pin.chart)
+    const raw = jointSpec(state, place, pinned.pin.chart, pinned.pin.rules)
     const parsed = method?.parse(raw)
     const spec = parsed?.ok ? parsed.spec : null
     const steps = method && spec !== null ? method.steps(spec, pinned) : []
@@ -125,7 +126,7 @@ const NOTHING_DONE: ReadonlySet<string> = new Set()
 /** Rules a joint was begun under, or would be. */
 const pinOf = (state: JobState, place: JointPlace, life: LifeState | null): RulesPin =>
   life?.pin ?? {
-    rules: 1,
+    rules: methodOf(place.line.method)?.version ?? 1,
     chart: newestChart(state),
     school: place.line.school,
     table: state.job.table,

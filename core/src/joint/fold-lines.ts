@@ -1,4 +1,6 @@
 import { type Data, type Handler, flagged, num, school, str, strOrNull } from './fold-help.js'
+import { ASKED, ASKED_FACTS, NOT_KNOWN, type Said } from '../methods/around.js'
+import { jointOf } from './fold-steps.js'
 import { type Item, type JobState, type Line, takeOffKey } from './state.js'
 
 function itemFrom(id: string, raw: Data): Item {
@@ -70,6 +72,17 @@ function takeOut(line: Line, id: string): Item | null {
   if (!ids.delete(id)) return null
   return line.items.splice(placeIn(line.items, id), 1)[0] ?? null
 }
+const saidBefore = (line: Line | undefined): Pick<Line, 'said'> => (line?.said ? { said: line.said } : {})
+/** Only facts that are asked, with answers that can be given. */
+function saidFrom(raw: unknown): Said {
+  const given = asData(raw)
+  return Object.fromEntries(
+    ASKED_FACTS.flatMap((fact) => {
+      const v = str(given[fact])
+      return v === NOT_KNOWN || (ASKED[fact] as readonly string[]).includes(v) ? [[fact, v]] : []
+    }),
+  )
+}
 const lineOf = (s: JobState, d: Data): Line | null => s.lines.get(str(d.lineId)) ?? null
 
 /** Lines and what they are made of. */
@@ -89,7 +102,15 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
       ratingBar: num(d.ratingBar),
       insideOf: strOrNull(d.insideOf),
       items: s.lines.get(id)?.items ?? [],
+      ...saidBefore(s.lines.get(id)),
     })
+  },
+  'around-said': (s, e, d) => {
+    const line = lineOf(s, d)
+    if (!line) return flagged(s, e, 'flag-unknown-item')
+    const jointId = strOrNull(d.jointId)
+    const of = jointId ? jointOf(s, jointId) : line
+    of.said = { ...of.said, ...saidFrom(d.said) }
   },
   'item-put': (s, e, d) => {
     const line = lineOf(s, d)

@@ -1,3 +1,4 @@
+import { ASKED, ASKED_FACTS, NOT_KNOWN } from '../methods/around.js'
 import { type Input, flag, list, number, object, oneOf, text } from '../schema/shape.js'
 import { anything, id, instant, m, n, tag } from './kinds-shapes.js'
 
@@ -29,6 +30,16 @@ export const MAKE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fi
       n('basis', oneOf('seen', 'memory')),
       m('tinId', id),
       m('toolIds', list(id, 0, 10)),
+    ],
+  },
+  // What only somebody on site can say of a joint's surroundings: for a whole line, or for one joint that differs.
+  'around-said': {
+    v: 1,
+    joint: false,
+    fields: [
+      n('lineId', id),
+      m('jointId', id),
+      n('said', object(...ASKED_FACTS.map((fact) => m(fact, oneOf(...ASKED[fact], NOT_KNOWN))))),
     ],
   },
   'tool-set': {

@@ -1,4 +1,5 @@
 import { ANY_METHOD, type ChartRow, chartSource } from '../methods/charts.js'
+import { methodOf } from '../methods/registry.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
 import { fittingAt, inBranch } from './runs.js'
 import type { Item, JobState, Line } from './state.js'
@@ -112,20 +113,34 @@ function cureOf(times: readonly Charted[]): ChartCure {
   }
 }
 
+/** Fields that the part a joint goes into answers by its name. */
+export function saidByPart({ line, fitting }: JointPlace, rules: number): Record<string, string> {
+  const name = fitting?.fitting ?? ''
+  return Object.fromEntries(
+    (methodOf(line.method)?.fields ?? []).flatMap(({ key, byPart }) => {
+      const said = byPart && rules >= byPart.fromRules ? byPart.says[name] : undefined
+      return said === undefined ? [] : [[key, said]]
+    }),
+  )
+}
+
 /**
  * The raw specification of a joint, for its method to read. What was measured on the box wins over a chart, a chart
- * over what the line says, that over tables. @param chart the chart the joint is pinned to; the newest if it is not begun.
+ * over what the line says, that over tables; the part it goes into says what it is. @param chart the chart the joint is
+ * pinned to; the newest if it is not begun. @param rules version of its method's rules it was begun under.
  */
 export function jointSpec(
   state: JobState,
   place: JointPlace,
   chart: string | null = newestChart(state),
+  rules = Infinity,
 ): Record<string, unknown> {
   const { method, material } = place.line
   const chartSays = charted(state, { method, material, size: place.piece.size }, chart)
   return {
     from: {},
     ...place.line.details,
+    ...saidByPart(place, rules),
     ...chartSays,
     material: place.line.material,
     size: place.piece.size,
@@ -133,7 +148,7 @@ export function jointSpec(
     schedule: place.line.schedule,
     socketDepthMm: chartSays.socketDepthMm ?? place.line.details.socketDepthMm ?? null,
     checkOffsetMm: state.job.checkOffsetMm,
-    pressureService: true,
+    pressureService: place.line.said?.service !== 'drain',
   }
 }
 

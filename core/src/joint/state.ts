@@ -2,6 +2,7 @@ import type { StockSet } from './stock-set.js'
 import type { Reading } from '../conditions/history.js'
 import type { Life, Msg, RulesPin } from '../methods/method.js'
 import type { ChartRow } from '../methods/charts.js'
+import type { Said } from '../methods/around.js'
 import type { School } from '../methods/joinable.js'
 import type { HoldPoint, Section, TagItem, TestRun } from './state-prove.js'
 
@@ -29,6 +30,8 @@ export interface Line {
   /** Pipe-in-pipe: the line of the containment pipe that this carrier runs in. */
   insideOf: string | null
   items: Item[]
+  /** What was said of the surroundings of its joints; absent until somebody did. */
+  said?: Said
 }
 export interface Bend {
   /** Centre-line radius, mm. */
@@ -92,6 +95,8 @@ export interface JointState {
   /** Pictures of it, by the hash of their bytes. */
   photos: { hash: string; life: number; step: string; by: string; atS: number }[]
   notes: Note[]
+  /** What is different about this one's surroundings. */
+  said?: Said
 }
 export interface Note {
   eventId: string

@@ -1,10 +1,11 @@
 import type { History } from '../conditions/history.js'
 import type { Fig, Finding, Level, Msg, SourceId } from '../sources/source.js'
+import type { Around, AskedFact } from './around.js'
 import type { CureMode } from './cure/pace.js'
 import type { CureRule } from './cure/rule.js'
 import type { MethodId, School } from './joinable.js'
 
-export type { Fig, Finding, Level, Msg, SourceId }
+export type { Around, AskedFact, Fig, Finding, Level, Msg, SourceId }
 export type Unit = 'mm' | 'C' | 'bar' | 's' | 'pct' | 'deg' | 'Nm' | 'turns' | 'count' | 'none'
 export type Control =
   | 'length'
@@ -35,6 +36,8 @@ export interface Field {
   asked?: boolean
   /** For a reading that is compared with a target: what it should be, and how far off still passes. */
   target?: { value: Fig; shortMax: number; overMax: number }
+  /** What the part a joint goes into says of it by its name; from a version of the rules on. */
+  byPart?: { says: Readonly<Record<string, string>>; fromRules: number }
   /** For a gap read at both ends of a diameter: that diameter, from which an angle follows. */
   acrossMm?: Fig
 }
@@ -187,6 +190,8 @@ export interface Method<S = unknown> {
   upgrade(raw: unknown, fromVersion: number): unknown
   /** Every rule of choice it knows: what may not be combined, each with its reason. */
   readonly rules: readonly Finding[]
+  /** What those rules hang on and nobody but the person on site can say. */
+  readonly asks: readonly AskedFact[]
   /** The rules that speak against this joint, here and now. */
   selection(spec: S, around: Around, ctx: Ctx): readonly Finding[]
   insertion(spec: S, ctx: Ctx): Insertion
@@ -210,23 +215,4 @@ export interface Method<S = unknown> {
   figures(spec: S, ctx: Ctx): readonly { key: string; fig: Fig; unit: Unit; otherSchools: readonly Fig[] }[]
   section(spec: S, life: Life | null, ctx: Ctx): readonly Shape[]
   readonly faults: readonly { id: string; step: string; shows: Msg }[]
-}
-export interface Around {
-  medium?: string
-  /** Plastic the tin in hand is made for, and whether it is past its date. */
-  cement?: string | null
-  tinExpired?: boolean | null
-  pressureService: boolean
-  live?: boolean
-  /** Rubber or gasket in the fitting. */
-  seal?: string | null
-  /** What stands beside the joint: `weld`, `solder`, `wafer-valve`, `butterfly-valve`, `raised-face` … */
-  neighbours?: readonly string[]
-  /** Size of the end it meets, where that end brings a size of its own. */
-  otherSize?: string | null
-  /** Has this tube carried chemicals? */
-  carriedChemical?: boolean | null
-  hotWorkPermit?: boolean | null
-  /** What was put on to ease assembly. */
-  lubricant?: string | null
 }

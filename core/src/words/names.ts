@@ -13,6 +13,7 @@ const MATERIAL_NAMES: Readonly<Record<string, string>> = {
   'epoxy-resin': 'epoxy resin',
   'vinyl-ester-resin': 'vinyl ester resin',
   'cored-resin': 'cored resin',
+  'not-known': 'nobody can say',
 }
 /** The name of a material, or of a choice, as it is said: what is stored is never shown as it is. */
 export const named = (id: string): string =>

@@ -1,6 +1,7 @@
 import type { Msg } from '../sources/source.js'
 import * as fmt from '../units/format.js'
 import type { Reader } from '../units/format.js'
+import { AROUND_WORDS } from './around.js'
 import { ANSWERS } from './answers.js'
 import { FINDINGS } from './findings.js'
 import { HANDBOOK } from './handbook.js'
@@ -41,6 +42,7 @@ export interface Own {
 }
 
 const ALL: Wordings = {
+  ...AROUND_WORDS,
   ...FINDINGS,
   ...STEPS,
   ...METHOD_WORDS,
@@ -81,3 +83,9 @@ export function say(message: Msg, reader: Reader = { units: 'metric' }): string 
   )
 }
 export const isWorded = (code: string): boolean => code in ALL
+
+/** An answer about a joint's surroundings, in words. */
+export function answerSaid(fact: string, answer: string): string {
+  const own = `said-${fact}-${answer}`
+  return isWorded(own) ? say({ code: own, params: {} }) : named(answer)
+}

@@ -1,7 +1,7 @@
 import { EDGE_C } from '../../units/units.js'
-import { type Fig, fig, finding, msg, noFig } from '../../sources/source.js'
+import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { RESAND_AFTER_S, RESIN_RULE, SAND_BEYOND_MM, catalystAt, cutFromC, resinCureS } from './rules.js'
@@ -14,7 +14,9 @@ const depth = (spec: BondSpec): Fig =>
   ownFig(spec, 'socketDepthMm', noFig(msg('depth-measure', { size: spec.size }), 'socketDepthMm'))
 const plus = (f: Fig, mm: number): Fig => (f.value === null ? f : fig(f.value + mm, f.source))
 const dust = finding('warn', 'caution-resin-dust', practice)
-const peroxide = finding('stop', 'caution-resin-peroxide', practice)
+/** Epoxy hardens with an amine: there is no peroxide in its kit. */
+const peroxide = (spec: BondSpec): Finding[] =>
+  spec.material === 'epoxy-resin' ? [] : [finding('stop', 'caution-resin-peroxide', practice)]
 const skin = finding('warn', 'caution-resin-skin', practice)
 
 /** Adhesive-bonded resin pipe: epoxy, vinyl ester, resin-lined cored. */
@@ -39,7 +41,7 @@ export const adhesiveBond = methodFrom<BondSpec>({
     // Without a temperature nothing is said of the catalyst.
     catalyst: (ctx.airC === null ? null : catalystAt(spec.material, ctx.airC).value) ?? '',
   }),
-  steps: () => [
+  steps: (spec) => [
     {
       id: 'sand',
       reaches: 'prepared',
@@ -54,7 +56,7 @@ export const adhesiveBond = methodFrom<BondSpec>({
     {
       id: 'mix',
       exceptions: [['not-uniform', 'mix']],
-      cautions: [peroxide, skin],
+      cautions: [...peroxide(spec), skin],
       tools: ['tool-resin-kit', 'tool-resin-gloves'],
       skip: 'stop',
     },
@@ -152,32 +154,35 @@ export const adhesiveBond = methodFrom<BondSpec>({
     { item: 'grit', qty: noFig(msg('quantity-unknown')), unit: 'none', matches: { grit: '36-60' } },
     { item: 'heat-blanket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
   ],
-  cautions: [
-    peroxide,
+  cautions: (spec) => [
+    ...peroxide(spec),
     skin,
     dust,
     finding('warn', 'caution-resin-left-over', practice),
     finding('warn', 'caution-resin-hot', practice),
   ],
   rules: [
-    {
-      code: 'choice-bond-cold-pipe',
-      level: 'stop',
-      source: 'cp-resin-cut',
-      when: (spec, _a, ctx) => ctx.wallC !== null && ctx.wallC < cutFromC(spec.material) - EDGE_C,
-    },
-    {
-      code: 'choice-bond-cold-air',
-      level: 'stop',
-      source: 'cp-resin-catalyst',
-      when: (spec, _a, ctx) => ctx.airC !== null && catalystAt(spec.material, ctx.airC).why !== null,
-    },
-    {
-      code: 'choice-bond-blanket',
-      level: 'warn',
-      source: 'cp-resin-cure',
-      when: (_s, _a, ctx) => ctx.airC !== null && resinCureS(ctx.airC).value === null,
-    },
+    choiceRule(
+      'stop',
+      'choice-bond-cold-pipe',
+      'cp-resin-cut',
+      [],
+      (spec, _a, ctx) => ctx.wallC !== null && ctx.wallC < cutFromC(spec.material) - EDGE_C,
+    ),
+    choiceRule(
+      'stop',
+      'choice-bond-cold-air',
+      'cp-resin-catalyst',
+      [],
+      (spec, _a, ctx) => ctx.airC !== null && catalystAt(spec.material, ctx.airC).why !== null,
+    ),
+    choiceRule(
+      'warn',
+      'choice-bond-blanket',
+      'cp-resin-cure',
+      [],
+      (_s, _a, ctx) => ctx.airC !== null && resinCureS(ctx.airC).value === null,
+    ),
   ],
   figures: (spec, ctx) => [
     { key: 'depthMm', fig: depth(spec), unit: 'mm' },

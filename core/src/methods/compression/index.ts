@@ -2,7 +2,7 @@ import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/
 import { inchToMm } from '../../units/units.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Field, Need } from '../method.js'
 import { type CompressionKind, KINDS, TURNS_TOLERANCE, type Turns, byMaker, turnsFor } from './rules.js'
@@ -186,36 +186,34 @@ export const compression = methodFrom<CompressionSpec>({
         ]
       : []),
   ],
-  cautions: [
+  cautions: () => [
     finding('warn', 'caution-compression-pressure', practice),
     finding('warn', 'caution-hot-media', practice),
   ],
   rules: [
-    {
-      code: 'choice-compression-preset',
-      level: 'warn',
-      source: 'cp-compression-turns',
-      when: (spec) => twin(spec) && turns(spec).preset,
-    },
-    {
-      code: 'choice-compression-mixed',
-      level: 'stop',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('other-maker') ?? false,
-    },
-    {
-      code: 'choice-compression-stiffener',
-      level: 'warn',
-      source: practice,
-      when: (spec) => (spec.material === 'pe' || spec.material === 'pex') && kindOf(spec) !== 'stab',
-    },
-    { code: 'choice-stab-class', level: 'warn', source: practice, when: (spec) => kindOf(spec) === 'stab' },
-    {
-      code: 'choice-backfill',
-      level: 'warn',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('backfill') ?? false,
-    },
+    choiceRule(
+      'warn',
+      'choice-compression-preset',
+      'cp-compression-turns',
+      [],
+      (spec) => twin(spec) && turns(spec).preset,
+    ),
+    choiceRule(
+      'stop',
+      'choice-compression-mixed',
+      practice,
+      ['makers'],
+      (_s, a) => a.makers === 'mixed-makers',
+    ),
+    choiceRule(
+      'warn',
+      'choice-compression-stiffener',
+      practice,
+      [],
+      (spec) => (spec.material === 'pe' || spec.material === 'pex') && kindOf(spec) !== 'stab',
+    ),
+    choiceRule('warn', 'choice-stab-class', practice, [], (spec) => kindOf(spec) === 'stab'),
+    choiceRule('warn', 'choice-backfill', practice, ['buried'], (_s, a) => a.buried === 'yes'),
   ],
   figures: (spec) => {
     const t = turns(spec)

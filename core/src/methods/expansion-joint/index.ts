@@ -2,7 +2,7 @@ import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { baseFields, odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 
@@ -139,38 +139,19 @@ export const expansionJoint = methodFrom<JointSpec>({
       matches: { size: spec.size },
     },
   ],
-  cautions: [withheld, finding('warn', 'caution-expansion-weld', practice)],
+  cautions: () => [withheld, finding('warn', 'caution-expansion-weld', practice)],
   rules: [
-    {
-      code: 'choice-expansion-wafer',
-      level: 'stop',
-      source: practice,
-      when: (_s, a) => a.neighbours?.some((n) => n === 'wafer-valve' || n === 'butterfly-valve') ?? false,
-    },
-    {
-      code: 'choice-expansion-raised',
-      level: 'warn',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('raised-face') ?? false,
-    },
-    {
-      code: 'choice-expansion-two',
-      level: 'stop',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('expansion-joint') ?? false,
-    },
-    {
-      code: 'choice-expansion-weld',
-      level: 'stop',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('weld') ?? false,
-    },
-    {
-      code: 'choice-expansion-traced',
-      level: 'stop',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('heat-tracing') ?? false,
-    },
+    choiceRule(
+      'stop',
+      'choice-expansion-wafer',
+      practice,
+      ['meets'],
+      (_s, a) => a.meets === 'wafer-valve' || a.meets === 'butterfly-valve',
+    ),
+    choiceRule('warn', 'choice-expansion-raised', practice, ['meets'], (_s, a) => a.meets === 'raised-face'),
+    choiceRule('stop', 'choice-expansion-two', practice, ['meets'], (_s, a) => a.meets === 'expansion-joint'),
+    choiceRule('stop', 'choice-expansion-weld', practice, ['welding'], (_s, a) => a.welding === 'yes'),
+    choiceRule('stop', 'choice-expansion-traced', practice, ['traced'], (_s, a) => a.traced === 'yes'),
   ],
   figures: (spec) => [
     { key: 'torqueNm', fig: torqueOf(spec), unit: 'Nm' },

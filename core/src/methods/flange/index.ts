@@ -2,7 +2,7 @@ import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { baseFields, odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { starOrder } from '../kit/torque.js'
@@ -83,20 +83,16 @@ export const flange = methodFrom<BoltedSpec>({
       matches: {},
     },
   ],
-  cautions: [opened],
+  cautions: () => [opened],
   rules: [
-    {
-      code: 'choice-flange-plastic',
-      level: 'warn',
-      source: practice,
-      when: (spec) => plastic(spec.material),
-    },
-    {
-      code: 'choice-torque-lubricated',
-      level: 'warn',
-      source: 'nut-factor',
-      when: (spec) => spec.dryTorqueNm !== null && (spec.kDry === null || spec.kLubricated === null),
-    },
+    choiceRule('warn', 'choice-flange-plastic', practice, [], (spec) => plastic(spec.material)),
+    choiceRule(
+      'warn',
+      'choice-torque-lubricated',
+      'nut-factor',
+      [],
+      (spec) => spec.dryTorqueNm !== null && (spec.kDry === null || spec.kLubricated === null),
+    ),
   ],
   figures: (spec) => [
     { key: 'torqueNm', fig: torqueOf(spec), unit: 'Nm' },

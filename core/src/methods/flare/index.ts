@@ -2,7 +2,7 @@ import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { inchToMm } from '../../units/units.js'
 import { drawnWall, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import {
   type BaseSpec,
   baseFields,
@@ -184,21 +184,29 @@ export const flare = methodFrom<FlareSpec>({
     { item: 'mandrel', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
     { item: 'nut', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
   ],
-  cautions: [...hot, finding('warn', 'caution-flare-chemical', practice)],
+  cautions: () => [...hot, finding('warn', 'caution-flare-chemical', practice)],
   rules: [
-    {
-      code: 'choice-flare-carried-chemical',
-      level: 'stop',
-      source: practice,
-      when: (spec, a) => a.carriedChemical === true && !spec.cold,
-    },
-    {
-      code: 'choice-solder-permit',
-      level: 'stop',
-      source: 'cp-hot-work',
-      when: (spec, a) => a.hotWorkPermit === false && !spec.cold,
-    },
-    { code: 'choice-flare-wall', level: 'warn', source: 'cp-pfa-wall', when: () => false },
+    choiceRule(
+      'stop',
+      'choice-flare-carried-chemical',
+      practice,
+      ['carriedChemical'],
+      (spec, a) => a.carriedChemical === 'yes' && !spec.cold,
+    ),
+    choiceRule(
+      'stop',
+      'choice-solder-permit',
+      'cp-hot-work',
+      [],
+      (spec, a) => a.hotWorkPermit === false && !spec.cold,
+    ),
+    choiceRule(
+      'warn',
+      'choice-flare-wall',
+      'cp-pfa-wall',
+      ['tubeWall'],
+      (_s, a) => a.tubeWall === 'other-wall' || a.tubeWall === 'not-measured',
+    ),
   ],
   figures: (spec) => [
     { key: 'wallMm', fig: flareWallMm(sizeOf(spec)), unit: 'mm' },

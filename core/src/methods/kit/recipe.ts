@@ -5,8 +5,10 @@ import { paceOf } from '../cure/pace.js'
 import { chartRule } from '../cure/chart-rule.js'
 import { curePieces } from '../cure/ramps.js'
 import type { CureRule } from '../cure/rule.js'
+import type { Known, Said } from '../around.js'
 import type {
   Around,
+  AskedFact,
   Clearance,
   Clock,
   Ctx,
@@ -27,14 +29,26 @@ import { type Judged, inspectionOf, readingsOf } from './inspection.js'
 import { type BaseSpec, specReader } from './spec.js'
 import { type StepDef, stepList } from './steps.js'
 
-/** A rule of choice: what may not be combined, with its reason. Its words are those of its code. */
+/**
+ * A rule of choice: what may not be combined, with its reason. Its words are those of its code. It sees only what the
+ * record knows and the facts it asks for: so every fact a rule hangs on is asked.
+ */
 export interface ChoiceRule<S> {
   code: string
   level: Finding['level']
   source: SourceId
+  asks: readonly AskedFact[]
   /** Does it speak here? Parameters for the words, or true. */
   when(spec: S, around: Around, ctx: Ctx): boolean | Record<string, string | number>
 }
+/** Writes down a rule of choice with the facts it asks for. */
+export const choiceRule = <S, const K extends AskedFact = never>(
+  level: Finding['level'],
+  code: string,
+  source: SourceId,
+  asks: readonly K[],
+  when: (spec: S, around: Known & Pick<Said, K>, ctx: Ctx) => boolean | Record<string, string | number>,
+): ChoiceRule<S> => ({ level, code, source, asks, when })
 /** What an interruption costs after a step; a kind (rain, power) may cost more than the rest. */
 export interface Cost {
   after: string
@@ -71,7 +85,7 @@ export interface Recipe<S extends BaseSpec> {
   beforeTest?: readonly Finding[]
   forbids?(spec: S): Finding[]
   needs(spec: S): Need[]
-  cautions: readonly Finding[]
+  cautions(spec: S): readonly Finding[]
   rules: readonly ChoiceRule<S>[]
   figures(spec: S, ctx: Ctx): { key: string; fig: Fig; unit: Unit }[]
   drawing(spec: S, state: { marked: boolean; made: boolean }): Shape[]
@@ -131,6 +145,7 @@ export function methodFrom<S extends BaseSpec>(r: Recipe<S>): Method<S> {
     parse: specReader<S>(r.id, r.fields, r.check),
     upgrade: (raw) => raw,
     rules: r.rules.map((x) => finding(x.level, x.code, x.source)),
+    asks: [...new Set(r.rules.flatMap((x) => x.asks))],
     selection: (spec, around, ctx) => [
       ...(around.live ? [finding('stop', 'section-live', 'cp-gates')] : []),
       ...r.rules.flatMap((x) => {
@@ -176,7 +191,7 @@ export function methodFrom<S extends BaseSpec>(r: Recipe<S>): Method<S> {
     },
     testing: (spec) => ({ open: r.beforeTest ?? [], forbids: r.forbids?.(spec) ?? [] }),
     consumables: (spec) => r.needs(spec),
-    cautions: () => r.cautions,
+    cautions: (spec) => r.cautions(spec),
     figures: (spec, ctx) => r.figures(spec, ctx).map((f) => ({ ...f, otherSchools: [] })),
     section: (spec, life, ctx) => {
       const reached = new Set(

@@ -1,7 +1,7 @@
 import { pressDepthMm } from '../../sizes/insertions.js'
 import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Field, Need } from '../method.js'
 import { LEAK_CHECK_PSI, judgePress, pressClearance } from './rules.js'
@@ -134,42 +134,37 @@ export const press = methodFrom<PressSpec>({
     },
     { item: 'fitting-seal', qty: noFig(msg('by-the-medium')), unit: 'none', matches: {} },
   ],
-  cautions: [
+  cautions: () => [
     finding('warn', 'caution-press-pinch', practice),
     finding('warn', 'caution-press-drop', practice),
     finding('warn', 'caution-press-air', 'cp-press-leak-check'),
   ],
   rules: [
-    {
-      code: 'choice-press-drinking-steel',
-      level: 'stop',
-      source: practice,
-      when: (spec, a) => spec.material === 'carbon-steel' && a.medium === 'drinking-water',
-    },
-    {
-      code: 'choice-press-oil-epdm',
-      level: 'stop',
-      source: practice,
-      when: (_s, a) => a.medium === 'compressor-oil' && a.seal === 'EPDM',
-    },
-    {
-      code: 'choice-press-solder-first',
-      level: 'warn',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('solder') ?? false,
-    },
-    {
-      code: 'choice-press-lubricant',
-      level: 'stop',
-      source: 'cp-press-lubricant',
-      when: (_s, a) => Boolean(a.lubricant && !['water', 'soap', 'none'].includes(a.lubricant)),
-    },
-    {
-      code: 'choice-press-store-dry',
-      level: 'warn',
-      source: 'cp-press-store',
-      when: (spec, _a, ctx) => spec.material === 'carbon-steel' && (ctx.humidityPct ?? 0) > 65,
-    },
+    choiceRule(
+      'stop',
+      'choice-press-drinking-steel',
+      practice,
+      ['medium'],
+      (spec, a) => spec.material === 'carbon-steel' && a.medium === 'drinking-water',
+    ),
+    choiceRule(
+      'stop',
+      'choice-press-oil-epdm',
+      practice,
+      ['medium', 'seal'],
+      (_s, a) => a.medium === 'compressor-oil' && a.seal === 'EPDM',
+    ),
+    choiceRule('warn', 'choice-press-solder-first', practice, ['beside'], (_s, a) => a.beside === 'solder'),
+    choiceRule('stop', 'choice-press-lubricant', 'cp-press-lubricant', ['lubricant'], (_s, a) =>
+      ['oil', 'grease', 'silicone'].includes(a.lubricant ?? ''),
+    ),
+    choiceRule(
+      'warn',
+      'choice-press-store-dry',
+      'cp-press-store',
+      [],
+      (spec, _a, ctx) => spec.material === 'carbon-steel' && (ctx.humidityPct ?? 0) > 65,
+    ),
   ],
   figures: (spec) => [
     { key: 'depthMm', fig: depth(spec), unit: 'mm' },

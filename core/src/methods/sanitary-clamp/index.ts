@@ -1,13 +1,14 @@
 import { flangeOdMm, flangeTwins } from '../../sizes/hygienic.js'
-import { parseSize } from '../../sizes/size.js'
+import { type Size, parseSize } from '../../sizes/size.js'
 import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { append } from '../../units/extent.js'
 import { judgeTorque } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, gapReads, odOf, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
+import { sizesOf } from '../what-joins.js'
 import { INTRUSION_MAX_MM, TILT_FAIL_DEG, TILT_WARN_DEG, judgeClamp } from './rules.js'
 
 interface ClampSpec extends BaseSpec {
@@ -17,6 +18,8 @@ interface ClampSpec extends BaseSpec {
   steam: boolean | null
 }
 const practice = 'cp-clamp-steps'
+/** Every ferrule that is made, to find those that share a flange. */
+const ferrules = (): Size[] => sizesOf('sanitary-clamp', 'stainless').flatMap((text) => parseSize(text) ?? [])
 const flange = (spec: ClampSpec): number => flangeOdMm(sizeOf(spec)).value ?? odOf(spec) * 1.4
 /** By the plant's rule; on steam with a torque tool, whatever the rule says. */
 const byTorque = (spec: ClampSpec): boolean => spec.steam === true || spec.tighten === 'torque'
@@ -170,46 +173,37 @@ export const sanitaryClamp = methodFrom<ClampSpec>({
     },
     { item: 'clamp', qty: fig(1, practice), unit: 'count', matches: { flangeMm: flange(spec).toFixed(1) } },
   ],
-  cautions: [
+  cautions: () => [
     finding('stop', 'caution-clamp-open', practice),
     finding('warn', 'caution-clamp-leak', practice),
   ],
   rules: [
-    {
-      code: 'choice-clamp-other-size',
-      level: 'stop',
-      source: 'asme-bpe',
-      when: (spec, a) => {
-        const other = a.otherSize ? parseSize(a.otherSize) : null
-        return other && other.text !== spec.size && flangeTwins(sizeOf(spec), [other]).length > 0
-          ? { size: spec.size, other: other.text }
-          : false
-      },
-    },
-    {
-      code: 'choice-clamp-steam-torque',
-      level: 'warn',
-      source: practice,
-      when: (spec) => spec.steam === true && spec.tighten === 'hand',
-    },
-    {
-      code: 'choice-clamp-ptfe-flows',
-      level: 'warn',
-      source: practice,
-      when: (spec) => spec.gasket?.includes('PTFE') ?? false,
-    },
-    {
-      code: 'choice-clamp-nbr-steam',
-      level: 'stop',
-      source: practice,
-      when: (spec) => spec.gasket === 'NBR' && spec.steam === true,
-    },
-    {
-      code: 'choice-clamp-galling',
-      level: 'warn',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('same-stainless-nut') ?? false,
-    },
+    choiceRule('stop', 'choice-clamp-other-size', 'asme-bpe', ['otherEnd'], (spec, a) => {
+      const twins = a.otherEnd === 'other-tube' ? flangeTwins(sizeOf(spec), ferrules()) : []
+      return twins.length ? { size: spec.size, other: twins.map((t) => t.text).join(', ') } : false
+    }),
+    choiceRule(
+      'warn',
+      'choice-clamp-steam-torque',
+      practice,
+      [],
+      (spec) => spec.steam === true && spec.tighten === 'hand',
+    ),
+    choiceRule(
+      'warn',
+      'choice-clamp-ptfe-flows',
+      practice,
+      [],
+      (spec) => spec.gasket?.includes('PTFE') ?? false,
+    ),
+    choiceRule(
+      'stop',
+      'choice-clamp-nbr-steam',
+      practice,
+      [],
+      (spec) => spec.gasket === 'NBR' && spec.steam === true,
+    ),
+    choiceRule('warn', 'choice-clamp-galling', practice, ['nut'], (_s, a) => a.nut === 'same-stainless'),
   ],
   figures: (spec) => [
     { key: 'flangeMm', fig: flangeOdMm(sizeOf(spec)), unit: 'mm' },

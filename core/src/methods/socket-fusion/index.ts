@@ -1,7 +1,7 @@
 import { type Finding, fig, finding, msg } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import {
@@ -211,30 +211,21 @@ export const socketFusion = methodFrom<FusionSpec>({
       ? [{ item: 'peeler', qty: fig(1, practice), unit: 'count' as const, matches: { size: spec.size } }]
       : []),
   ],
-  cautions: [
+  cautions: () => [
     burns,
     finding('warn', 'caution-fusion-fumes', practice),
     finding('warn', 'caution-solder-fire', 'cp-hot-work'),
   ],
   rules: [
-    {
-      code: 'choice-fusion-peel',
-      level: 'stop',
-      source: practice,
-      when: (spec) => spec.material === 'pp-r-layered',
-    },
-    {
-      code: 'choice-solder-permit',
-      level: 'stop',
-      source: 'cp-hot-work',
-      when: (_s, a) => a.hotWorkPermit === false,
-    },
-    {
-      code: 'choice-fusion-cold',
-      level: 'warn',
-      source: 'ours-fusion-cold',
-      when: (_s, _a, ctx) => ctx.airC !== null && ctx.airC < 5,
-    },
+    choiceRule('stop', 'choice-fusion-peel', practice, [], (spec) => spec.material === 'pp-r-layered'),
+    choiceRule('stop', 'choice-solder-permit', 'cp-hot-work', [], (_s, a) => a.hotWorkPermit === false),
+    choiceRule(
+      'warn',
+      'choice-fusion-cold',
+      'ours-fusion-cold',
+      [],
+      (_s, _a, ctx) => ctx.airC !== null && ctx.airC < 5,
+    ),
   ],
   figures: (spec, ctx) => {
     const row = rowOf(sizeOf(spec))

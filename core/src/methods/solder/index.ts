@@ -1,7 +1,7 @@
 import { cupDepthMm } from '../../sizes/copper.js'
 import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { judgePeel, seenIn } from './peel.js'
@@ -22,7 +22,7 @@ const hotWork = [
 export const solder = methodFrom<SolderSpec>({
   id: 'solder',
   key: 'solder',
-  version: 1,
+  version: 2,
   fields: [
     ...baseFields('solder'),
     measuredDepth(100),
@@ -32,6 +32,10 @@ export const solder = methodFrom<SolderSpec>({
       needed: false,
       control: 'choice',
       options: ['plain', 'union', 'ball-valve', 'gate-valve'],
+      byPart: {
+        says: { union: 'union', valve: 'ball-valve', 'gate valve': 'gate-valve' },
+        fromRules: 2,
+      },
     },
   ],
   practice,
@@ -70,7 +74,7 @@ export const solder = methodFrom<SolderSpec>({
                   label: msg('field-union-nut'),
                   needed: true,
                   control: 'choice',
-                  options: ['on', 'forgotten'],
+                  options: ['on', 'other-side', 'forgotten'],
                   asked: true,
                 },
               ]
@@ -144,11 +148,10 @@ export const solder = methodFrom<SolderSpec>({
   judge: (_spec, r) => {
     const findings = []
     const seen = seenIn(r.coverage)
-    if (seen) {
-      const peel = judgePeel(seen.grid)
+    const peel = seen ? judgePeel(seen.grid) : null
+    if (peel?.verdict === 'fail') {
       const { coveragePct, largestVoidPct } = peel
-      if (peel.verdict === 'fail')
-        findings.push(finding('stop', 'solder-coverage', 'cp-solder-peel', { coveragePct, largestVoidPct }))
+      findings.push(finding('stop', 'solder-coverage', 'cp-solder-peel', { coveragePct, largestVoidPct }))
     }
     if (r.valvePosition === 'part-open') findings.push(finding('stop', 'solder-part-open', practice))
     if (r.unionNut === 'forgotten') findings.push(finding('stop', 'solder-nut-forgotten', practice))
@@ -160,7 +163,9 @@ export const solder = methodFrom<SolderSpec>({
         ? [msg('cause-solder-one-side'), msg('cause-solder-flux')]
         : burnt
           ? [msg('cause-solder-burnt')]
-          : []
+          : peel?.verdict === 'fail'
+            ? peel.causes
+            : []
     return { findings, causes }
   },
   interrupted: [
@@ -175,48 +180,30 @@ export const solder = methodFrom<SolderSpec>({
     { item: 'flux', qty: noFig(msg('quantity-unknown')), unit: 'none', matches: { standard: 'ASTM B813' } },
     { item: 'abrasive-cloth', qty: fig(1, practice), unit: 'count', matches: { grit: '120' } },
   ],
-  cautions: [
+  cautions: () => [
     ...hotWork,
     finding('warn', 'caution-solder-flux', practice),
     finding('warn', 'caution-solder-burn', practice),
   ],
   rules: [
-    {
-      code: 'choice-solder-lead',
-      level: 'stop',
-      source: practice,
-      when: (_s, a) => a.medium === 'drinking-water' && a.seal === 'leaded-solder',
-    },
-    {
-      code: 'choice-solder-permit',
-      level: 'stop',
-      source: 'cp-hot-work',
-      when: (_s, a) => a.hotWorkPermit === false,
-    },
-    {
-      code: 'choice-solder-beside-press',
-      level: 'stop',
-      source: 'cp-press-steps',
-      when: (_s, a) => a.neighbours?.includes('press') ?? false,
-    },
-    {
-      code: 'choice-solder-valve-sheet',
-      level: 'warn',
-      source: practice,
-      when: (spec) => spec.part === 'ball-valve',
-    },
-    {
-      code: 'choice-solder-gate-open',
-      level: 'note',
-      source: practice,
-      when: (spec) => spec.part === 'gate-valve',
-    },
-    {
-      code: 'choice-solder-union-nut',
-      level: 'warn',
-      source: practice,
-      when: (spec) => spec.part === 'union',
-    },
+    choiceRule(
+      'stop',
+      'choice-solder-lead',
+      practice,
+      ['medium', 'solderKind'],
+      (_s, a) => a.medium === 'drinking-water' && a.solderKind === 'leaded',
+    ),
+    choiceRule('stop', 'choice-solder-permit', 'cp-hot-work', [], (_s, a) => a.hotWorkPermit === false),
+    choiceRule(
+      'stop',
+      'choice-solder-beside-press',
+      'cp-press-steps',
+      ['beside'],
+      (_s, a) => a.beside === 'press',
+    ),
+    choiceRule('warn', 'choice-solder-valve-sheet', practice, [], (spec) => spec.part === 'ball-valve'),
+    choiceRule('note', 'choice-solder-gate-open', practice, [], (spec) => spec.part === 'gate-valve'),
+    choiceRule('warn', 'choice-solder-union-nut', practice, [], (spec) => spec.part === 'union'),
   ],
   figures: (spec) => [
     { key: 'cupDepthMm', fig: depth(spec), unit: 'mm' },

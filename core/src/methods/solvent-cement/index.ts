@@ -1,6 +1,7 @@
 import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { append } from '../../units/extent.js'
 import { curePieces } from '../cure/ramps.js'
+import { type AskedFact, GASES } from '../around.js'
 import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '../method.js'
 import { sizesOf } from '../what-joins.js'
 import { clocks, homeAtS, setAtS } from './clocks.js'
@@ -59,6 +60,9 @@ function pressure(spec: SolventSpec, life: Life, ctx: Ctx): Ramp[] {
 function selection(spec: SolventSpec, around: Around, ctx: Ctx): Finding[] {
   const out: Finding[] = []
   if (around.live) out.push(finding('stop', 'section-live', 'cp-gates'))
+  if (GASES.some((g) => g === around.medium))
+    out.push(finding('stop', 'choice-plastic-gas', 'cp-no-gas-on-plastic', { material: spec.material }))
+  if (spec.material === 'abs') out.push(NO_PRIMER_ON_ABS)
   if (ctx.airC === null || ctx.humidityPct === null || ctx.wallC === null)
     out.push(finding('warn', 'conditions-missing', 'cp-condensation'))
   else
@@ -66,7 +70,7 @@ function selection(spec: SolventSpec, around: Around, ctx: Ctx): Finding[] {
       out,
       setupFindings(
         spec,
-        around.pressureService,
+        around.service !== 'drain',
         { airC: ctx.airC, pipeC: ctx.wallC, relativeHumidityPct: ctx.humidityPct },
         { cement: around.cement ?? null, tinExpired: around.tinExpired ?? null },
       ),
@@ -115,17 +119,19 @@ function interruption(spec: SolventSpec, life: Life, kind: string, ctx: Ctx): Fi
   return [finding('warn', code, 'cp-steps', { untilAtS, kind })]
 }
 
+const NO_PRIMER_ON_ABS = finding('note', 'rule-no-primer-on-abs', 'cp-primer')
 /** Every rule of choice, as `setupFindings` applies them; figures are filled in where it speaks. */
 const rules: readonly Finding[] = [
   finding('stop', 'rule-cement-by-plastic', 'cp-right-cement'),
   finding('stop', 'transition-under-pressure', 'cp-right-cement'),
   finding('warn', 'one-step-if-code-permits', 'cp-right-cement'),
-  finding('stop', 'rule-no-primer-on-abs', 'cp-primer'),
+  NO_PRIMER_ON_ABS,
   finding('stop', 'rule-no-condensation', 'cp-condensation'),
   finding('stop', 'rule-temperature-limits', 'cp-temperature-limits'),
   finding('stop', 'tin-expired', 'cp-shelf-life'),
-  finding('stop', 'no-gas-on-plastic', 'cp-no-gas-on-plastic'),
+  finding('stop', 'choice-plastic-gas', 'cp-no-gas-on-plastic'),
 ]
+const asks: readonly AskedFact[] = ['medium', 'service']
 
 /** Solvent cement: PVC, PVC-U, CPVC and ABS, by inch or metric practice. */
 export const solventCement: Method<SolventSpec> = {
@@ -138,6 +144,7 @@ export const solventCement: Method<SolventSpec> = {
   parse,
   upgrade: (raw) => raw,
   rules,
+  asks,
   selection,
   insertion,
   clearances: () => [],

@@ -2,7 +2,7 @@ import { finding, fig, msg } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { methodFrom } from '../kit/recipe.js'
+import { choiceRule, methodFrom } from '../kit/recipe.js'
 import { baseFields, odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 
@@ -85,20 +85,16 @@ export const splitCoupling = methodFrom<BoltedSpec>({
     { item: 'coupling-gasket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
     { item: 'rigging', qty: fig(1, practice), unit: 'count', matches: {} },
   ],
-  cautions: [body, finding('stop', 'caution-coupling-isolate', practice)],
+  cautions: () => [body, finding('stop', 'caution-coupling-isolate', practice)],
   rules: [
-    {
-      code: 'choice-coupling-lugs',
-      level: 'stop',
-      source: practice,
-      when: (_s, a) => a.neighbours?.includes('rigged-to-lugs') ?? false,
-    },
-    {
-      code: 'choice-torque-lubricated',
-      level: 'warn',
-      source: 'nut-factor',
-      when: (spec) => spec.dryTorqueNm !== null && (spec.kDry === null || spec.kLubricated === null),
-    },
+    choiceRule('stop', 'choice-coupling-lugs', practice, ['rigged'], (_s, a) => a.rigged === 'to-lugs'),
+    choiceRule(
+      'warn',
+      'choice-torque-lubricated',
+      'nut-factor',
+      [],
+      (spec) => spec.dryTorqueNm !== null && (spec.kDry === null || spec.kLubricated === null),
+    ),
   ],
   figures: (spec) => [{ key: 'torqueNm', fig: torqueOf(spec), unit: 'Nm' }],
   drawing: (spec, state) => {

@@ -10,6 +10,7 @@ const part = {
 export const SOLDER: Wordings = {
   'field-union-nut': 'Union\u2019s nut on the tailpiece',
   'unionNut-on': 'It is on',
+  'unionNut-other-side': 'Nut comes on the other side',
   'unionNut-forgotten': 'Not yet',
   'ex-solder-nut-forgotten': 'Union nut forgotten: sweat off',
   'solder-nut-forgotten': 'The union\u2019s nut is not on. Sweat it off, put the nut on, begin again.',

@@ -1,11 +1,24 @@
 <script setup lang="ts">
-import { type Finding, type JointFacts, type Need, type Tool, fmt, neverSetAside, named } from '@jugalis/core'
+import {
+  type Finding,
+  type JointFacts,
+  type Need,
+  type Tool,
+  NOT_KNOWN,
+  answerSaid,
+  fmt,
+  named,
+  neverSetAside,
+  saidOf,
+  unsaid,
+} from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
 import { computed, ref } from 'vue'
 import { keepJson, readJson } from '../../stored'
 import { useJob } from '../../stores/job'
+import AroundSheet from './AroundSheet.vue'
 import PermitSheet from './PermitSheet.vue'
 import ScanLine from './ScanLine.vue'
 import TinSheet from './TinSheet.vue'
@@ -55,7 +68,17 @@ const inHand = (kind: string): Tool | null => props.tools.chosen.value.find((t) 
 const takesTools = computed(() => props.tools.needs.value.some((n) => n.unit === 'count'))
 const stops = computed(() => props.findings.filter((f) => f.level === 'stop'))
 const permitMissing = computed(() => stops.value.some((f) => f.code === 'choice-solder-permit'))
-const sheet = ref<'tool' | 'tin' | 'permit' | null>(null)
+/** What the rules of choice hang on: still to be asked, and what was said. */
+const asks = computed(() => props.facts.method?.asks ?? [])
+const open = computed(() => unsaid(job.state, props.facts.place))
+const said = computed(() => {
+  const known = saidOf(job.state, props.facts.place)
+  return asks.value.flatMap((fact) => {
+    const v = known[fact]
+    return v && v !== NOT_KNOWN ? [answerSaid(fact, v)] : []
+  })
+})
+const sheet = ref<'tool' | 'tin' | 'permit' | 'around' | null>(null)
 const opened = ref<Tool | null>(null)
 function openTool(tool: Tool | null): void {
   opened.value = tool
@@ -75,6 +98,7 @@ function openTool(tool: Tool | null): void {
     >
       {{ job.t(f) }}
     </p>
+    <p v-if="!brief && !open.length && said.length" class="why">Here: {{ said.join('; ') }}.</p>
     <div v-if="!brief && (tins.length || kindsKnown.length)" class="hand">
       <label v-if="tins.length" class="field">
         <span>Tin</span>
@@ -114,6 +138,15 @@ function openTool(tool: Tool | null): void {
       </div>
     </div>
     <div v-if="stops.length || !brief" class="row">
+      <button
+        v-if="!brief && asks.length"
+        type="button"
+        class="button"
+        :class="{ wanted: open.length }"
+        @click="sheet = 'around'"
+      >
+        {{ open.length ? `${open.length} to answer…` : 'Here it is…' }}
+      </button>
       <button v-if="permitMissing" type="button" class="button" @click="sheet = 'permit'">
         Hot-work permit…
       </button>
@@ -139,6 +172,7 @@ function openTool(tool: Tool | null): void {
       @take="(kind: string, id: string) => tools.take(kind, id)"
     />
     <TinSheet v-if="sheet === 'tin' && tinOf" :plastic="tinOf" @close="sheet = null" @take="tools.takeTin" />
+    <AroundSheet v-if="sheet === 'around'" :facts="facts" :asks="asks" @close="sheet = null" />
     <PermitSheet v-if="sheet === 'permit'" @close="sheet = null" />
   </div>
 </template>
@@ -152,6 +186,11 @@ function openTool(tool: Tool | null): void {
 .warn::before {
   content: '▲ ';
   color: var(--wet-ink);
+}
+/* Still to be answered: drawn as a mark that is missing. */
+.wanted {
+  border-style: dashed;
+  border-width: 2px;
 }
 .hand {
   display: flex;

@@ -54,7 +54,7 @@ async function keep(): Promise<void> {
     <ChipChoice
       v-model="plastic"
       label="For which plastic"
-      :options="plastics.map((p) => [p, named(p)] as const)"
+      :options="[...plastics, 'transition', 'one-step'].map((p) => [p, named(p)] as const)"
     />
     <label for="tin-code">Code on the tin</label>
     <ElInput id="tin-code" v-model="typed.code" size="large" maxlength="40" @keydown.enter="keep" />

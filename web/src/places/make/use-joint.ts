@@ -7,6 +7,7 @@ import {
   conditionsAt,
   dayOf,
   liveSection,
+  saidOf,
   twinFindings,
 } from '@jugalis/core'
 import { type ComputedRef, type Ref, computed } from 'vue'
@@ -128,7 +129,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
     const now = conditionsAt(job.state, f.place.line.placeId, clock.nowS)
     const here = { ...f.ctx, ...now, wallC: now.wallC ?? now.airC }
     const around = {
-      pressureService: true,
+      ...saidOf(job.state, f.place),
       cement: tin?.plastic ?? null,
       tinExpired: tin ? dayOf(clock.nowS, zone.value) > tin.expiresOn : false,
       live: liveSection(job.state, f.id) !== null,

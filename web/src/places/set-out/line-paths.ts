@@ -23,7 +23,7 @@ export function fittingMark(f: Frame, p: LaidPart): string {
   const half = f.thick(p.odMm) / 2 + 5
   const middle = (a + b) / 2
   const kind = p.item.fitting ?? ''
-  if (kind === 'valve') return `M${a} ${y - half}L${b} ${y + half}M${a} ${y + half}L${b} ${y - half}`
+  if (kind.endsWith('valve')) return `M${a} ${y - half}L${b} ${y + half}M${a} ${y + half}L${b} ${y - half}`
   if (kind === 'union') return [-3, 3].map((d) => `M${middle + d} ${y - half - 4}v${2 * half + 8}`).join('')
   if (kind === 'flange') return `M${a + 3} ${y - half - 7}v${2 * half + 14}`
   if (kind.startsWith('elbow')) return `M${a} ${y + half}L${b} ${y - half}`

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { type AskedFact, type JointFacts, answerSaid, askedField, saidOf } from '@jugalis/core'
+import { ElOption, ElSelect } from 'element-plus'
+import 'element-plus/es/components/select/style/css'
+import 'element-plus/es/components/option/style/css'
+import { reactive, ref } from 'vue'
+import ChipChoice from '../../frame/ChipChoice.vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useJob } from '../../stores/job'
+
+/** What the rules of choice hang on and only somebody here can say: for the whole line, or for this joint alone. */
+const props = defineProps<{ facts: JointFacts; asks: readonly AskedFact[] }>()
+const emit = defineEmits<{ close: [] }>()
+const job = useJob()
+/** More answers than this are a list, not buttons. */
+const MOST_CHIPS = 4
+const line = props.facts.place.line
+const known = saidOf(job.state, props.facts.place)
+const said = reactive<Record<string, string | null>>(
+  Object.fromEntries(props.asks.map((fact) => [fact, known[fact] ?? null])),
+)
+const fields = props.asks.map(askedField)
+const answers = (fact: string, options: readonly string[] | undefined) =>
+  (options ?? []).map((o) => [o, answerSaid(fact, o)] as const)
+const fault = ref('')
+async function keep(only: 'line' | 'joint'): Promise<void> {
+  const given = Object.fromEntries(Object.entries(said).filter(([, v]) => v !== null))
+  if (!Object.keys(given).length) return void (fault.value = 'Answer at least one, or close this.')
+  await job.write(
+    [
+      {
+        kind: 'around-said',
+        data: { lineId: line.id, ...(only === 'joint' ? { jointId: props.facts.id } : {}), said: given },
+      },
+    ],
+    only === 'line' ? `Kept for ${line.tag}.` : `Kept for ${props.facts.tag} alone.`,
+  )
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet title="What the rules need to know" @close="emit('close')">
+    <p class="why">Asked once for {{ line.tag }}. What nobody can say, no rule speaks of.</p>
+    <template v-for="f in fields" :key="f.key">
+      <span class="name">{{ job.t(f.label) }}</span>
+      <ChipChoice
+        v-if="answers(f.key, f.options).length <= MOST_CHIPS"
+        v-model="said[f.key] as string | null"
+        :label="job.t(f.label)"
+        :options="answers(f.key, f.options)"
+      />
+      <ElSelect
+        v-else
+        v-model="said[f.key]"
+        :teleported="false"
+        size="large"
+        :aria-label="job.t(f.label)"
+        placeholder="not said"
+      >
+        <ElOption v-for="[o, says] in answers(f.key, f.options)" :key="o" :value="o" :label="says" />
+      </ElSelect>
+    </template>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <button type="button" class="button main" @click="keep('line')">Keep for the line {{ line.tag }}</button>
+    <button type="button" class="button" @click="keep('joint')">Only for {{ facts.tag }}</button>
+  </Sheet>
+</template>
+
+<style scoped>
+.button {
+  min-height: 56px;
+}
+.name {
+  font-weight: 600;
+  margin-bottom: -8px;
+}
+</style>
