@@ -58,17 +58,30 @@ export const staticHead = calculation({
 
 export const derating = calculation({
   name: 'derating',
-  summary: 'Pressure that plastic pipe may take at a temperature, plain or threaded.',
+  summary: 'Pressure that plastic pipe or copper tube may take at a temperature, plain or threaded.',
   inputs: [
     material,
     size,
     schedule,
-    may('series', text, 'Of metric pipe: PN10, SDR21'),
+    may('series', text, 'PN10, SDR21; of inch pipe SDR21; of copper tube K, L, M'),
     need('temperatureC', WALL_C, 'Of the pipe'),
     may('threaded', flag, 'Has threads cut into it'),
   ],
-  rules: 'schedule for NPS sizes, series for metric ones; there is no default.',
-  sources: ['astm-d1785-rating', 'astm-d1785-derate', 'astm-f441-derate', 'iso-1452-2', 'half-when-threaded'],
+  rules: 'schedule or series for NPS sizes, series for all others; there is no default.',
+  sources: [
+    'astm-d1785-rating',
+    'astm-d2241',
+    'astm-d2846',
+    'astm-d1785-derate',
+    'astm-f441-derate',
+    'iso-1452-2',
+    'iso-15493-pn',
+    'iso-15874-2',
+    'astm-d1527',
+    'cp-abs-derate',
+    'asme-b31-copper',
+    'half-when-threaded',
+  ],
   example: {
     input: { material: 'pvc', size: 'NPS 2', schedule: '80', temperatureC: 40, threaded: true },
     result: { ratingBar: 7.032652439041875, factor: 0.255 },
@@ -92,13 +105,13 @@ export const derating = calculation({
         'size',
       )
     const wanted = parsed.family === 'NPS' ? 'schedule' : 'series'
-    if ((i[wanted] ?? null) === null) throw new Refusal('missing-field', `${wanted} is missing.`, wanted)
+    const series = i.series ?? i.schedule ?? null
+    if (series === null) throw new Refusal('missing-field', `${wanted} is missing.`, wanted)
     const rated = pipeRating(
       {
         material: i.material,
         size: parsed,
-        schedule: i.schedule ?? null,
-        series: i.series ?? null,
+        series,
         threaded: i.threaded === true,
       },
       i.temperatureC,

@@ -1,5 +1,6 @@
 import { greatest } from '../units/extent.js'
-import type { JobState } from '../joint/state.js'
+import { lineSeries } from '../joint/lookup.js'
+import type { JobState, Line } from '../joint/state.js'
 import type { Offcut, StockSet } from '../joint/stock-set.js'
 import { CLOSING_SPARE_MM } from './closing.js'
 import { allPieces } from './piece.js'
@@ -10,8 +11,8 @@ export interface BarGroup {
   pipe: string
   pieces: { id: string; tag: string; lengthMm: number }[]
 }
-const pipeOf = (line: { material: string; schedule: string | null }, size: string): string =>
-  `${line.material} ${size}${line.schedule ? ` Sch ${line.schedule}` : ''}`
+const pipeOf = (line: Line, size: string): string =>
+  [line.material, size, lineSeries(line) ?? ''].join(' ').trim()
 
 /** Every piece with a known length that is not cut yet, by pipe, in line order. */
 export function barGroups(state: JobState): BarGroup[] {

@@ -97,6 +97,7 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
       material: str(d.material),
       school: school(d.school),
       schedule: strOrNull(d.schedule),
+      ...(strOrNull(d.series) ? { series: str(d.series) } : {}),
       details: (typeof d.details === 'object' && d.details !== null ? d.details : {}) as Data,
       placeId: str(d.placeId),
       ratingBar: num(d.ratingBar),

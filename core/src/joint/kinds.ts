@@ -1,4 +1,5 @@
 import { CURE_TABLES } from '../methods/cure/rule.js'
+import { SERIES } from '../sizes/walls.js'
 import { type Input, flag, list, number, object, oneOf, text } from '../schema/shape.js'
 import { anything, bar, id, instant, m, mm, n, size, tag } from './kinds-shapes.js'
 import { ITEM } from './kinds-item.js'
@@ -32,6 +33,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       n('material', { type: 'string', max: 40 }),
       n('school', oneOf('inch', 'metric')),
       m('schedule', oneOf('40', '80')),
+      m('series', oneOf(...SERIES)),
       m('details', anything),
       n('placeId', id),
       m('ratingBar', bar),

@@ -1,6 +1,7 @@
 import { ANY_METHOD, type ChartRow, chartSource } from '../methods/charts.js'
 import { methodOf } from '../methods/registry.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
+import { seriesKey } from '../sizes/walls.js'
 import { fittingAt, inBranch } from './runs.js'
 import type { Item, JobState, Line } from './state.js'
 
@@ -151,6 +152,15 @@ export function jointSpec(
     pressureService: place.line.said?.service !== 'drain',
   }
 }
+
+/** What a line is, without what stands in it: what an entry that sets it says. */
+export function lineHead(line: Line): Omit<Line, 'id' | 'items' | 'said'> {
+  const { id: _id, items: _items, said: _said, ...head } = line
+  return head
+}
+/** Series of a line's walls as they are looked up; null where nobody said: the usual one stands. */
+export const lineSeries = (line: Pick<Line, 'series' | 'schedule'>): string | null =>
+  seriesKey(line.series ?? line.schedule)
 
 const begun = new WeakMap<JobState, ReadonlySet<string>>()
 /** Joints with a life that is begun and not cut out: they stay what they are. */

@@ -23,6 +23,8 @@ export interface Line {
   material: string
   school: School
   schedule: string | null
+  /** Series of its walls; absent where only a schedule, or nothing, was said. */
+  series?: string
   /** What its method asks besides: kind of nut, gasket, torque … */
   details: Readonly<Record<string, unknown>>
   placeId: string

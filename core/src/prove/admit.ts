@@ -5,7 +5,8 @@ import { SAME_BAR } from '../units/units.js'
 import type { JobState } from '../joint/state.js'
 import { type SectionAnswer, sectionAnswer } from './answer.js'
 import { gatesOf } from './gates.js'
-import { endsOf, limitsOf } from './section.js'
+import { limitsOf } from './limits.js'
+import { endsOf } from './section.js'
 
 /** What a test is to be read on. Nulls were not said. */
 export interface Gauge {

@@ -1,5 +1,5 @@
 import type { JobState, TestRun } from '../joint/state.js'
-import { type Limit, limitsOf } from './section.js'
+import { type Limit, limitsOf } from './limits.js'
 
 /** A reading that no part of the line was made for. */
 export interface Over {

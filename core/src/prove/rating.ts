@@ -1,7 +1,9 @@
 import { ratingAt23Bar } from '../sizes/plastic-walls.js'
-import { type Size } from '../sizes/size.js'
+import { type Size, outsideDiameterMm } from '../sizes/size.js'
+import { seriesKey, wallSeriesOf, wallMm } from '../sizes/walls.js'
 import { type Fig, fig, msg, noFig } from '../sources/source.js'
-import { EDGE_C, fToC } from '../units/units.js'
+import { EDGE_C, fToC, psiToBar } from '../units/units.js'
+import { copperRatingBar, pprDesignMpa } from './lasting.js'
 
 /** Share of the rating that is left up to a temperature. Between rows the hotter row counts. */
 type Row = readonly [toC: number, factor: number]
@@ -41,17 +43,28 @@ const PVC_U: readonly Row[] = [
   [40, 0.71],
   [45, 0.63],
 ]
-const AT_20: readonly Row[] = [[20, 1]]
+/** Source: `cp-abs-derate`. */
+const ABS: readonly Row[] = [
+  [23, 1],
+  [30, 0.8],
+  [40, 0.6],
+  [50, 0.4],
+  [60, 0.2],
+]
 const TABLES: Readonly<Record<string, { rows: readonly Row[]; source: string }>> = {
   pvc: { rows: PVC, source: 'astm-d1785-derate' },
   cpvc: { rows: CPVC, source: 'astm-f441-derate' },
   'pvc-u': { rows: PVC_U, source: 'iso-1452-2' },
-  abs: { rows: AT_20, source: 'iso-15493-pn' },
-  'pp-r': { rows: AT_20, source: 'iso-15493-pn' },
+  abs: { rows: ABS, source: 'cp-abs-derate' },
 }
+const isPpr = (material: string): boolean => material === 'pp-r' || material === 'pp-r-layered'
 
-/** Share of its rating that plastic pipe keeps at a temperature. */
+/** Share of its rating when cool that pipe keeps at a temperature. */
 export function deratingFactor(material: string, temperatureC: number): Fig {
+  if (isPpr(material)) {
+    const [now, cool] = [pprDesignMpa(temperatureC), pprDesignMpa(20)]
+    return now.value === null || cool.value === null ? now : fig(now.value / cool.value, now.source)
+  }
   const table = TABLES[material]
   const row = table?.rows.find(([toC]) => temperatureC <= toC + EDGE_C)
   if (!table) return noFig(msg('derating-unknown', { material }))
@@ -72,19 +85,50 @@ const PVC_U_PN: Readonly<Record<string, readonly [to90: number, above: number]>>
   '13.6': [16, 20],
   '11': [20, 25],
 }
-/** Rating of plain pipe when cool, bar: inch by schedule, metric by PN, PVC-U by SDR too. */
-function coolRating(material: string, size: Size, schedule: string | null, series: string | null): Fig {
-  if (size.family === 'NPS')
-    return schedule && (material === 'pvc' || material === 'cpvc')
-      ? ratingAt23Bar(size.text, schedule)
-      : noFig(msg('rating-unknown', { size: size.text }), 'material')
-  const pn = /^PN\s?(\d+(?:\.\d+)?)$/i.exec(series ?? '')
+/** ASTM D2241 and D2846: psi at 73 °F by ratio, whatever the size (from memory). */
+const BY_RATIO_PSI: Readonly<
+  Record<string, Readonly<Record<string, readonly [psi: number, source: string]>>>
+> = {
+  pvc: { 'SDR 21': [200, 'astm-d2241'], 'SDR 26': [160, 'astm-d2241'] },
+  cpvc: { 'SDR 11': [400, 'astm-d2846'] },
+}
+/** Design stress of ABS: metric in MPa at 20 °C, inch (ABS 1210) in psi at 73 °F. */
+const ABS_STRESS = { mpa: 8, psi: 1000 } as const
+/** Pressure of pipe by its stress and ratio: 20 stress / (SDR - 1), bar and MPa. Source: ISO 161-1. */
+const bySdr = (mpa: number, sdr: number): number => (20 * mpa) / (sdr - 1)
+
+interface Asked {
+  material: string
+  size: Size
+  series: string
+}
+function inchRating({ material, size, series }: Asked): Fig {
+  const ratio = BY_RATIO_PSI[material]?.[series]
+  if (ratio) return fig(psiToBar(ratio[0]), ratio[1])
+  const schedule = /^Sch (40|80)$/.exec(series)?.[1]
+  if (size.family === 'NPS' && schedule && (material === 'pvc' || material === 'cpvc'))
+    return ratingAt23Bar(size.text, schedule)
+  const wall = wallMm(material, size, series)
+  const od = outsideDiameterMm(size)
+  if (material === 'abs' && wall.value !== null && od !== null)
+    return fig(psiToBar((2 * ABS_STRESS.psi * wall.value) / (od - wall.value)), 'astm-d1527')
+  return noFig(msg('rating-unknown', { size: size.text }), 'material')
+}
+function metricRating({ material, size, series }: Asked): Fig {
+  const pn = /^PN (\d+(?:\.\d+)?)$/.exec(series)
   if (pn) return fig(Number(pn[1]), material === 'pvc-u' ? 'iso-1452-2' : 'iso-15493-pn')
-  const sdr = /^SDR\s?(\d+(?:\.\d+)?)$/i.exec(series ?? '')
-  const pnOf = sdr && material === 'pvc-u' ? PVC_U_PN[String(Number(sdr[1]))] : undefined
+  const sdr = /^SDR (\d+(?:\.\d+)?)$/.exec(series)?.[1]
+  const ratio = Number(sdr)
+  const pnOf = material === 'pvc-u' ? PVC_U_PN[String(ratio)] : undefined
   if (pnOf) return fig(pnOf[size.nominal <= 90 ? 0 : 1], 'iso-1452-2')
+  if (sdr && material === 'abs') return fig(bySdr(ABS_STRESS.mpa, ratio), 'iso-15493-pn')
+  const ppr = isPpr(material) ? pprDesignMpa(20) : null
+  if (sdr && ppr && ppr.value !== null) return fig(bySdr(ppr.value, ratio), ppr.source)
   return noFig(msg('rating-unknown', { size: size.text }), 'series')
 }
+/** Rating of plain pipe when cool, bar: inch by schedule or ratio, metric by PN or ratio. */
+const coolRating = (asked: Asked): Fig =>
+  asked.size.family === 'd' ? metricRating(asked) : inchRating(asked)
 
 export interface Rated {
   ratingBar: number
@@ -93,19 +137,21 @@ export interface Rated {
   sources: [string, string]
 }
 /**
- * Pressure that plastic pipe may take at a temperature, bar. Threaded Sch 80 takes half; Sch 40 is not threaded.
- * @param schedule of inch pipe. @param series of metric pipe: `PN10`, `SDR21`.
+ * Pressure that pipe may take for ever at a temperature, bar. Threaded Sch 80 takes half; Sch 40 is not threaded.
+ * @param series as `Sch 80` (or `80`), `PN 10`, `SDR 21`, for copper tube `L` or `Table X`.
  */
 export function pipeRating(
-  pipe: { material: string; size: Size; schedule: string | null; series: string | null; threaded: boolean },
+  pipe: { material: string; size: Size; series: string; threaded: boolean },
   temperatureC: number,
 ): Rated | { value: null; why: ReturnType<typeof msg>; field: string } {
-  const { material, size, schedule, series, threaded } = pipe
+  const { material, size, threaded } = pipe
+  const series = seriesKey(pipe.series) ?? ''
   const none = (f: Fig, field: string) =>
     ({ value: null, why: 'why' in f ? f.why : msg('rating-unknown', { size: size.text }), field }) as const
-  if (threaded && schedule !== '80')
-    return none(noFig(msg('no-threads', { schedule: schedule ?? series ?? '' })), 'threaded')
-  const cool = coolRating(material, size, schedule, series)
+  if (threaded && series !== 'Sch 80')
+    return none(noFig(msg('no-threads', { schedule: series.replace(/^Sch /, '') })), 'threaded')
+  if (material === 'copper') return copperRated(size, series, temperatureC)
+  const cool = coolRating({ material, size, series })
   if (cool.value === null) return none(cool, cool.field ?? 'material')
   const factor = deratingFactor(material, temperatureC)
   if (factor.value === null) return none(factor, 'temperatureC')
@@ -114,5 +160,22 @@ export function pipeRating(
     ratingBar: cool.value * factor.value * half,
     factor: factor.value * half,
     sources: [cool.source, threaded ? 'half-when-threaded' : factor.source],
+  }
+}
+function copperRated(size: Size, series: string, temperatureC: number): ReturnType<typeof pipeRating> {
+  const unknown = { value: null, why: msg('rating-unknown', { size: size.text }), field: 'series' } as const
+  const wall = wallMm('copper', size, series)
+  const od = outsideDiameterMm(size)
+  if (!wallSeriesOf('copper', size.family).includes(series) || wall.value === null || od === null)
+    return unknown
+  const [now, cool] = [temperatureC, 20].map((c) => copperRatingBar(od, wall.value as number, c)) as [
+    Fig,
+    Fig,
+  ]
+  if (now.value === null) return { value: null, why: now.why, field: 'temperatureC' }
+  return {
+    ratingBar: now.value,
+    factor: now.value / (cool.value ?? now.value),
+    sources: [now.source, wall.source],
   }
 }

@@ -3,12 +3,11 @@ import { litresPerMetre } from '../cut/laying/laying.js'
 import { pieceCut } from '../cut/piece.js'
 import { outsideDiameterMm, parseSize } from '../sizes/size.js'
 import { wallMm } from '../sizes/walls.js'
-import { jointPlaces } from '../joint/lookup.js'
+import { jointPlaces, lineSeries } from '../joint/lookup.js'
 import type { JobState, Section, SectionPlan } from '../joint/state.js'
-import { atEnds, headBar } from './head.js'
+import { atEnds } from './head.js'
 import { stretchPerBar, stuffOf } from './physics/pipe.js'
 import { waterSqueeze } from './physics/water.js'
-import { deratingFactor } from './rating.js'
 import type { TestSeries } from './series.js'
 
 export const NO_PLAN: SectionPlan = {
@@ -31,7 +30,7 @@ export const planOf = (section: Section): SectionPlan => section.plan ?? NO_PLAN
 export interface PipeRun {
   material: string
   size: string
-  schedule: string | null
+  series: string | null
   odMm: number | null
   wallMm: number | null
   lengthMm: number
@@ -62,15 +61,16 @@ export function contentsOf(state: JobState, section: Section): Contents {
     const { line, piece } = place
     const size = parseSize(piece.size)
     const cutMm = piece.cut?.mm ?? pieceCut(state, line, piece).cutMm.value
-    const perMetre = litresPerMetre({ material: line.material, size: piece.size, schedule: line.schedule })
-    const key = `${line.material} ${piece.size} ${line.schedule}`
+    const series = lineSeries(line)
+    const perMetre = litresPerMetre({ material: line.material, size: piece.size, series })
+    const key = `${line.material} ${piece.size} ${series}`
     let run = runs.get(key)
     if (!run) {
-      const wall = size ? wallMm(line.material, size, line.schedule) : null
+      const wall = size ? wallMm(line.material, size, series) : null
       run = {
         material: line.material,
         size: piece.size,
-        schedule: line.schedule,
+        series,
         odMm: size ? outsideDiameterMm(size) : null,
         wallMm: wall?.value ?? null,
         lengthMm: 0,
@@ -118,57 +118,6 @@ export function physicsOf(
     airPct: plan.airPct,
     volumeM3: c.litres > 0 && !c.unknown ? c.litres / 1000 : null,
   }
-}
-
-export interface Limit {
-  name: string
-  /** What it may take where it is, at the temperature of the test. */
-  ratingBar: number
-  /** What the gauge may show so that it does not see more. */
-  atGaugeBar: number
-  /** By how much its rating was lowered for warmth; 1 = not. */
-  factor: number
-}
-/**
- * Everything in a section that has a rating, weakest first, as the gauge would see it. Head counts: a part below the
- * gauge sees more than the gauge shows; one whose height nobody said is taken to lie at the lowest point. Plastic is
- * lowered for the temperature that was said.
- */
-export function limitsOf(state: JobState, section: Section): Limit[] {
-  const plan = planOf(section)
-  const places = jointPlaces(state)
-  const lines = new Map(
-    section.jointIds.flatMap((id) => {
-      const line = places.get(id)?.line
-      return line ? [[line.id, line] as const] : []
-    }),
-  )
-  const factorOf = (material: string): number => {
-    if (plan.temperatureC === null) return 1
-    const f = deratingFactor(material, plan.temperatureC)
-    return f.value ?? 1
-  }
-  const plastic = smallest([1, ...[...lines.values()].map((l) => factorOf(l.material))])
-  const below = (atM: number | null): number => {
-    if (plan.gaugeM === null || plan.medium !== 'water') return 0
-    const at = atM ?? plan.lowM
-    return at === null ? 0 : headBar(plan.gaugeM - at)
-  }
-  const limit = (name: string, ratingBar: number, factor: number, atM: number | null): Limit => ({
-    name,
-    ratingBar: ratingBar * factor,
-    atGaugeBar: ratingBar * factor - below(atM),
-    factor,
-  })
-  return [
-    ...[...lines.values()].flatMap((l) =>
-      l.ratingBar === null ? [] : [limit(`Line ${l.tag}`, l.ratingBar, factorOf(l.material), null)],
-    ),
-    ...(section.ratingBar === null ? [] : [limit(section.tag, section.ratingBar, 1, null)]),
-    ...section.parts.map((p) =>
-      limit(p.name, p.ratingBar, p.kind === 'thread' || p.kind === 'union' ? plastic : 1, p.atM),
-    ),
-  ].sort((a, b) => a.atGaugeBar - b.atGaugeBar)
 }
 
 /** Pressures at both ends of a section while the gauge shows one; null until heights are said, or for gas. */

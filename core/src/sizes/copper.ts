@@ -74,28 +74,34 @@ export function copperWallMm(sizeText: string, type: CopperType): Fig {
     : fig(inchToMm(inch), 'astm-b88')
 }
 
-/** EN 1057: one usual wall in mm of several that are made (from memory, unsure). */
-const EN_1057: Readonly<Record<string, number>> = {
-  d6: 1,
-  d8: 1,
-  d10: 1,
-  d12: 1,
-  d14: 1,
-  d15: 1,
-  d16: 1,
-  d18: 1,
-  d22: 1,
-  d28: 1.5,
-  d35: 1.5,
-  d42: 1.5,
-  d54: 2,
-  d64: 2,
-  'd66.7': 2,
-  'd76.1': 2,
-  'd88.9': 2,
-  d108: 2.5,
+/**
+ * EN 1057: walls in mm of metric copper tube, by three lists that are sold: the usual one of the continent (as GW 392
+ * asks for), and the thin and the thick list of the British isles (BS 2871-1, tables X and Y). From memory, unsure.
+ */
+const EN_1057: Readonly<Record<string, readonly [usual: number, x: number | null, y: number | null]>> = {
+  d6: [1, 0.6, 0.8],
+  d8: [1, 0.6, 0.8],
+  d10: [1, 0.6, 0.8],
+  d12: [1, 0.6, 0.8],
+  d14: [1, null, null],
+  d15: [1, 0.7, 1],
+  d16: [1, null, null],
+  d18: [1, 0.8, 1],
+  d22: [1, 0.9, 1.2],
+  d28: [1.5, 0.9, 1.2],
+  d35: [1.5, 1.2, 1.5],
+  d42: [1.5, 1.2, 1.5],
+  d54: [2, 1.2, 2],
+  d64: [2, null, null],
+  'd66.7': [2, 1.2, 2],
+  'd76.1': [2, 1.5, 2],
+  'd88.9': [2, null, null],
+  d108: [2.5, 1.5, 2.5],
 }
-export const metricCopperWallMm = (size: Size): Fig => {
-  const mm = EN_1057[size.text]
-  return mm === undefined ? noFig(msg('wall-unknown', { size: size.text })) : fig(mm, 'en-1057')
-}
+/** The lists of EN 1057 walls, the usual one first. */
+export const EN_1057_LISTS = ['GW 392', 'Table X', 'Table Y'] as const
+/** Wall of metric copper tube in mm by a list; undefined where the list has none. Source: EN 1057. */
+export const metricCopperWallMm = (
+  sizeText: string,
+  list: (typeof EN_1057_LISTS)[number],
+): number | undefined => EN_1057[sizeText]?.[EN_1057_LISTS.indexOf(list)] ?? undefined

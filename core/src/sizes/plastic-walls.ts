@@ -1,5 +1,6 @@
 import { type Fig, fig, msg, noFig } from '../sources/source.js'
-import { inchToMm, psiToBar } from '../units/units.js'
+import { MM_PER_INCH, inchToMm, psiToBar } from '../units/units.js'
+import { type Size, outsideDiameterMm } from './size.js'
 
 /** ASTM D1785: least wall in inches and rating in psi at 73 °F of PVC 1120 pipe, Sch 40 then Sch 80 (from memory). */
 const D1785: Readonly<Record<string, readonly [number, number, number, number]>> = {
@@ -40,4 +41,14 @@ export function ratingAt23Bar(sizeText: string, schedule: string): Fig {
   return psi === undefined
     ? noFig(msg('rating-unknown', { size: sizeText }))
     : fig(psiToBar(psi), 'astm-d1785-rating')
+}
+
+/** ASTM D2241 and D2846: diameter over ratio in inches to three places, none thinner than these (from memory). */
+const LEAST_INCH = { NPS: 0.06, CTS: 0.068 } as const
+/** Least wall in inches of inch plastic pipe by its ratio. @param series as `SDR 21`. Sources: ASTM D2241, D2846. */
+export function sdrWallInch(size: Size, series: string): number | null {
+  const odMm = outsideDiameterMm(size)
+  if (odMm === null || (size.family !== 'NPS' && size.family !== 'CTS')) return null
+  const inch = odMm / MM_PER_INCH / Number(series.slice('SDR '.length))
+  return Math.max(LEAST_INCH[size.family], Math.round(inch * 1000) / 1000)
 }

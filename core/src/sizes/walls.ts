@@ -1,42 +1,49 @@
-import { type Fig, fig, msg, noFig } from '../sources/source.js'
+import { type Fig, type SourceId, fig, msg, noFig } from '../sources/source.js'
 import { inchToMm } from '../units/units.js'
-import { copperWallMm, metricCopperWallMm } from './copper.js'
+import { EN_1057_LISTS, copperWallMm, metricCopperWallMm } from './copper.js'
 import { hygienicWallMm } from './hygienic.js'
-import { plasticWallMm } from './plastic-walls.js'
-import { type Size, nominalKey } from './size.js'
+import { plasticWallMm, sdrWallInch } from './plastic-walls.js'
+import { type Size, type SizeFamily, nominalKey } from './size.js'
+import { B36_10, B36_19, PRESS_TUBE } from './steel.js'
 
-/** ASME B36.19M: Sch 10S walls in inches (from memory). */
-const SCH_10S: Readonly<Record<string, number>> = {
-  '1/2': 0.083,
-  '3/4': 0.083,
-  '1': 0.109,
-  '1-1/4': 0.109,
-  '1-1/2': 0.109,
-  '2': 0.109,
-  '2-1/2': 0.12,
-  '3': 0.12,
-  '3-1/2': 0.12,
-  '4': 0.12,
-  '5': 0.134,
-  '6': 0.134,
-  '8': 0.148,
-  '10': 0.165,
-  '12': 0.18,
+/** Walls that pipe of one material is made with, for one family of sizes. */
+interface Made {
+  materials: readonly string[]
+  family: SizeFamily
+  /** Names of the series as the trade writes them; the first stands where nobody said. */
+  series: readonly string[]
+  source: SourceId | ((series: string) => SourceId)
+  /** Wall in mm; undefined where this series has no such size. */
+  wallMm(size: Size, series: string, material: string): number | undefined
 }
-/** Usual walls of press tube in mm: stainless, carbon steel. */
-const PRESS_TUBE: Readonly<Record<string, readonly [number, number]>> = {
-  d15: [1, 1.2],
-  d18: [1, 1.2],
-  d22: [1.2, 1.5],
-  d28: [1.2, 1.5],
-  d35: [1.5, 1.5],
-  d42: [1.5, 1.5],
-  d54: [1.5, 1.5],
-  'd66.7': [1.5, 1.5],
-  'd76.1': [2, 2],
-  'd88.9': [2, 2],
-  d108: [2, 2],
+const inches = (inch: number | null | undefined): number | undefined =>
+  inch === null || inch === undefined ? undefined : inchToMm(inch)
+const column =
+  (table: Readonly<Record<string, readonly number[]>>, names: readonly string[]) =>
+  (size: Size, series: string): number | undefined =>
+    inches(table[nominalKey(size)]?.[names.indexOf(series)])
+
+/** Diameter to wall of a series as ISO 4065 reckons it: by the preferred number next to (SDR - 1) / 2. */
+function sdrOf(series: string): number {
+  const said = Number(series.slice('SDR '.length))
+  const preferred = 10 ** (Math.round(10 * Math.log10((said - 1) / 2)) / 10)
+  const exact = 2 * preferred + 1
+  // 34.4 and its like are no preferred numbers: they are taken as they stand.
+  return Math.abs(exact - said) / said < 0.012 ? exact : said
 }
+/** Thinnest wall that is made, mm. */
+const LEAST_MM: Readonly<Record<string, number>> = { 'pvc-u': 1.5, 'pp-r': 1.8, 'pp-r-layered': 1.8 }
+/** ISO 4065: diameter over ratio, rounded up to a tenth; half a hundredth guards against binary fractions. */
+const bySdr = (size: Size, series: string, material: string): number =>
+  Math.max(LEAST_MM[material] ?? 0, Math.ceil((size.nominal / sdrOf(series)) * 10 - 0.05) / 10)
+const metric = (materials: readonly string[], ...ratios: number[]): Made => ({
+  materials,
+  family: 'd',
+  series: ratios.map((r) => `SDR ${r}`),
+  source: 'iso-4065',
+  wallMm: bySdr,
+})
+const ONE = ['one wall'] as const
 const MULTILAYER: Readonly<Record<string, number>> = {
   d14: 2,
   d16: 2,
@@ -49,15 +56,6 @@ const MULTILAYER: Readonly<Record<string, number>> = {
   d50: 4,
   d63: 4.5,
 }
-/** Standard dimension ratio assumed where a metric plastic pipe's series is not given. */
-const SDR: Readonly<Record<string, number>> = {
-  'pvc-u': 21,
-  cpvc: 13.6,
-  abs: 21,
-  'pp-r': 6,
-  'pp-r-layered': 6,
-  pe: 11,
-}
 /** Walls of fluoropolymer tube for flares in inches; of other sizes no wall is known. */
 const PFA: Readonly<Record<string, number>> = {
   '1/4': 0.047,
@@ -67,33 +65,122 @@ const PFA: Readonly<Record<string, number>> = {
   '1': 0.062,
   '1-1/4': 0.075,
 }
+const STEEL = ['Sch 40', 'Sch 80', 'Sch 10'] as const
+const STAINLESS = ['Sch 10S', 'Sch 5S', 'Sch 40S'] as const
+const schedule = (size: Size, series: string): number | undefined =>
+  plasticWallMm(size.text, series.slice('Sch '.length)).value ?? undefined
+
+const ALL: readonly Made[] = [
+  {
+    materials: ['copper'],
+    family: 'CTS',
+    series: ['L', 'K', 'M'],
+    source: 'astm-b88',
+    wallMm: (size, type) => copperWallMm(size.text, type as 'K' | 'L' | 'M').value ?? undefined,
+  },
+  {
+    materials: ['copper'],
+    family: 'd',
+    series: EN_1057_LISTS,
+    source: 'en-1057',
+    wallMm: (size, list) => metricCopperWallMm(size.text, list as (typeof EN_1057_LISTS)[number]),
+  },
+  {
+    materials: ['pvc'],
+    family: 'NPS',
+    series: ['Sch 40', 'Sch 80', 'SDR 21', 'SDR 26'],
+    source: (series) => (series.startsWith('SDR') ? 'astm-d2241' : 'astm-d1785-rating'),
+    wallMm: (size, series) =>
+      series.startsWith('SDR') ? inches(sdrWallInch(size, series)) : schedule(size, series),
+  },
+  {
+    materials: ['cpvc', 'abs'],
+    family: 'NPS',
+    series: ['Sch 40', 'Sch 80'],
+    source: 'astm-d1785-rating',
+    wallMm: schedule,
+  },
+  {
+    materials: ['cpvc'],
+    family: 'CTS',
+    series: ['SDR 11'],
+    source: 'astm-d2846',
+    wallMm: (size, series) => inches(sdrWallInch(size, series)),
+  },
+  {
+    materials: ['carbon-steel'],
+    family: 'NPS',
+    series: STEEL,
+    source: 'asme-b36-10',
+    wallMm: (size, series) => column(B36_10, ['Sch 10', 'Sch 40', 'Sch 80'])(size, series),
+  },
+  {
+    materials: ['stainless'],
+    family: 'NPS',
+    series: STAINLESS,
+    source: 'asme-b36-19',
+    wallMm: (size, series) => column(B36_19, ['Sch 5S', 'Sch 10S', 'Sch 40S'])(size, series),
+  },
+  metric(['pvc-u'], 21, 41, 33, 26, 17, 13.6, 11),
+  metric(['abs'], 21, 33, 13.6),
+  metric(['cpvc'], 13.6, 21),
+  metric(['pp-r'], 6, 7.4, 11),
+  metric(['pp-r-layered'], 6, 7.4),
+  metric(['pe'], 11, 17),
+  {
+    materials: ['stainless', 'carbon-steel'],
+    family: 'd',
+    series: ONE,
+    source: 'cp-press-tube',
+    wallMm: (size, _s, material) => PRESS_TUBE[size.text]?.[material === 'stainless' ? 0 : 1],
+  },
+  {
+    materials: ['multilayer'],
+    family: 'd',
+    series: ONE,
+    source: 'cp-multilayer-wall',
+    wallMm: (size) => MULTILAYER[size.text],
+  },
+  {
+    materials: ['pfa'],
+    family: 'OD',
+    series: ONE,
+    source: 'cp-pfa-wall',
+    wallMm: (size) => inches(PFA[nominalKey(size)]),
+  },
+]
+const made = (material: string, family: SizeFamily): Made | undefined =>
+  ALL.find((m) => m.family === family && m.materials.includes(material))
 
 /**
- * Wall of a pipe or tube in mm: the standard's, or one usual wall where several are made (its source says so).
- * @param schedule `40` or `80` for inch plastic pipe; Sch 40 for steel.
+ * Series that pipe of a material is made in for a family of sizes, the usual one first; one name or none: there is
+ * nothing to choose.
  */
-export function wallMm(material: string, size: Size, schedule?: string | null): Fig {
-  const none = noFig(msg('wall-unknown', { size: size.text }))
-  const of = (mm: number | undefined, source: string): Fig => (mm === undefined ? none : fig(mm, source))
+export const wallSeriesOf = (material: string, family: SizeFamily): readonly string[] =>
+  made(material, family)?.series ?? []
+
+/** Every series by its name. */
+export const SERIES: readonly string[] = [...new Set(ALL.flatMap((m) => m.series))]
+
+/** A series as it is looked up: `80` is `Sch 80`, `SDR21` is `SDR 21`. */
+export function seriesKey(text: string | null | undefined): string | null {
+  if (!text) return null
+  if (/^\d+S?$/.test(text)) return `Sch ${text}`
+  return text.replace(/^(SDR|PN|Sch)\s*/i, (_, word: string) =>
+    word.toLowerCase() === 'sch' ? 'Sch ' : `${word.toUpperCase()} `,
+  )
+}
+
+/**
+ * Wall of a pipe or tube in mm by its series; where none was said, or its family of sizes has no such series, the
+ * usual one. @param series as `Sch 80` (or `80`), `SDR 21`, `L`, `Table X`.
+ */
+export function wallMm(material: string, size: Size, series?: string | null): Fig {
   if (size.family === 'BPE' || size.family === 'DN') return hygienicWallMm(size)
-  if (material === 'copper')
-    return size.family === 'CTS' ? copperWallMm(size.text, 'L') : metricCopperWallMm(size)
-  if (material === 'pfa' && size.family === 'OD') {
-    const inch = PFA[nominalKey(size)]
-    return inch === undefined ? none : fig(inchToMm(inch), 'cp-pfa-wall')
-  }
-  if (material === 'multilayer') return of(MULTILAYER[size.text], 'cp-multilayer-wall')
-  if (size.family === 'NPS') {
-    if (material === 'stainless') {
-      const inch = SCH_10S[nominalKey(size)]
-      return inch === undefined ? none : fig(inchToMm(inch), 'asme-b36-19')
-    }
-    const wall = plasticWallMm(size.text, schedule ?? '40')
-    return wall.value !== null && material === 'carbon-steel' ? fig(wall.value, 'asme-b36-10') : wall
-  }
-  if (size.family === 'd' && (material === 'stainless' || material === 'carbon-steel'))
-    return of(PRESS_TUBE[size.text]?.[material === 'stainless' ? 0 : 1], 'cp-press-tube')
-  const sdr = SDR[material]
-  // ISO 4065: diameter over ratio, rounded up to a tenth; half a hundredth guards against binary fractions.
-  return size.family === 'd' && sdr ? fig(Math.ceil((size.nominal / sdr) * 10 - 0.05) / 10, 'iso-4065') : none
+  const of = made(material, size.family)
+  const asked = seriesKey(series)
+  const known = of && (of.series.find((s) => s === asked) ?? of.series[0])
+  const mm = known === undefined ? undefined : of?.wallMm(size, known, material)
+  if (!of || known === undefined || mm === undefined) return noFig(msg('wall-unknown', { size: size.text }))
+  return fig(mm, typeof of.source === 'string' ? of.source : of.source(known))
 }

@@ -19,10 +19,15 @@ export const SIZE_SOURCES: readonly Source[] = [
     '1998',
     'From memory; 64 mm and above less sure: check the standard before you rely on it.',
   ),
-  published('en-1057', 'EN 1057, copper tube, metric: one usual wall of several', '2006', UNSURE),
+  published(
+    'en-1057',
+    'EN 1057, copper tube, metric: walls by the lists sold (GW 392; BS 2871-1 tables X and Y)',
+    '2006',
+    UNSURE,
+  ),
   published('astm-d1785-rating', 'ASTM D1785, PVC 1120 pipe: walls and pressure ratings at 73 °F', 'recent'),
-  published('asme-b36-10', 'ASME B36.10M, steel pipe: outside diameters and Sch 40 walls', 'recent'),
-  published('asme-b36-19', 'ASME B36.19M, stainless pipe: Sch 10S walls', 'recent'),
+  published('asme-b36-10', 'ASME B36.10M, steel pipe: outside diameters; walls Sch 10, 40, 80', 'recent'),
+  published('asme-b36-19', 'ASME B36.19M, stainless pipe: walls Sch 5S, 10S, 40S', 'recent'),
   published(
     'iso-4065',
     'ISO 4065, wall of plastics pipe: diameter by SDR, rounded up to 0.1 mm',

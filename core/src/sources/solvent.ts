@@ -30,7 +30,7 @@ export const SOLVENT_SOURCES: readonly Source[] = [
   ),
   published(
     'astm-d2846',
-    'ASTM D2846, CPVC tube and fittings, copper tube sizes: outside diameters, socket lengths',
+    'ASTM D2846, CPVC tube and fittings, copper tube sizes: diameters, walls, socket lengths; 400 psi at 73 °F',
     'recent',
   ),
   published(

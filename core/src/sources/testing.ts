@@ -55,7 +55,37 @@ export const TESTING_SOURCES: readonly Source[] = [
     'recent',
   ),
   published('iso-1452-2', 'ISO 1452-2: PVC-U nominal pressure, and its factor by temperature', '2009'),
-  published('iso-15493-pn', 'ISO 15493, 15874: PN of ABS, PVC-C and PP-R pipe at 20 °C', 'recent'),
+  published(
+    'iso-15493-pn',
+    'ISO 15493, 15874: PN of ABS, PVC-C and PP-R pipe at 20 °C; by ratio as ISO 161-1, ABS with 8 MPa',
+    'recent',
+  ),
+  published(
+    'iso-15874-2',
+    'ISO 15874-2, PP-R: reference curves of lasting strength; coefficient 1.5, 50 years, above 70 °C 25',
+    '2013',
+  ),
+  published(
+    'astm-d2241',
+    'ASTM D2241, PVC pipe by ratio: walls; SDR 21 200 psi, SDR 26 160 psi at 73 °F',
+    'recent',
+  ),
+  published(
+    'astm-d1527',
+    'ASTM D1527, ABS pipe Sch 40 and 80: rating by 2 S t / (D - t) with 1000 psi (ABS 1210)',
+    'recent',
+    'From memory, and not sure which compound: the pipe\u2019s print line goes first.',
+  ),
+  practice(
+    'cp-abs-derate',
+    'Share of its rating that ABS pipe keeps: 0.8 to 30, 0.6 to 40, 0.4 to 50, 0.2 to 60 °C',
+    'Common practice, no published source, and not sure: the maker\u2019s curve goes first.',
+  ),
+  published(
+    'asme-b31-copper',
+    'ASME B31, annealed copper tube: 2 S t / (D - 0.8 t), 6000 psi to 100 °F, wall 10 % under its name',
+    'recent',
+  ),
   published(
     'half-when-threaded',
     'Threaded Sch 80 plastic pipe: half the rating; no threads on Sch 40 (ASTM D1785)',

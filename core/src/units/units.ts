@@ -27,6 +27,10 @@ export const inLbfToNm = (inLbf: number): number => inLbf * NM_PER_IN_LBF
 /** A US gallon (231 cubic inches, exact by definition) in litres. */
 export const LITRES_PER_GALLON = 3.785411784
 
+/** 0 °C in kelvin. */
+export const KELVIN_0C = 273.15
+/** A year in hours. */
+export const YEAR_H = 8760
 export const MINUTE_S = 60
 export const HOUR_S = 3600
 export const DAY_S = 86400

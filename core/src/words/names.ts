@@ -13,6 +13,12 @@ const MATERIAL_NAMES: Readonly<Record<string, string>> = {
   'epoxy-resin': 'epoxy resin',
   'vinyl-ester-resin': 'vinyl ester resin',
   'cored-resin': 'cored resin',
+  K: 'type K',
+  L: 'type L',
+  M: 'type M',
+  'GW 392': 'usual walls (GW 392)',
+  'Table X': 'thin walls (table X)',
+  'Table Y': 'thick walls (table Y)',
   'not-known': 'nobody can say',
 }
 /** The name of a material, or of a choice, as it is said: what is stored is never shown as it is. */

@@ -10,10 +10,10 @@ import {
 
 /** Written apart from the tables of the code, in the units of the sources. All from memory. */
 const FT = 304.8
-const pipe = (material: string, size: string, schedule: string | null = null) => ({
+const pipe = (material: string, size: string, series: string | null = null) => ({
   material,
   size,
-  schedule,
+  series,
 })
 
 describe('hanger spacing: IPC table 308.5, horizontal, feet', () => {
@@ -33,8 +33,8 @@ describe('hanger spacing: IPC table 308.5, horizontal, feet', () => {
     ['pex', 'CTS 3/4', null, 32 / 12],
     ['pp-r', 'd32', null, 32 / 12],
     ['pp-r', 'd63', null, 4],
-  ])('%s %s: %s, %p ft', (material, size, schedule, feet) => {
-    const f = hangerSpacingMm(pipe(material, size, schedule), 20)
+  ])('%s %s: %s, %p ft', (material, size, series, feet) => {
+    const f = hangerSpacingMm(pipe(material, size, series), 20)
     expect(f.value).toBeCloseTo(feet * FT, 6)
     expect(f.value !== null && sourceOf(f.source).reference).toContain('IPC')
   })

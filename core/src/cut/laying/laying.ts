@@ -11,7 +11,8 @@ const SAG = { longTerm: 0.5, share: 500, several: 185, maxC: 25 }
 export interface Pipe {
   material: string
   size: string
-  schedule: string | null
+  /** Of its wall; null: the usual one. */
+  series: string | null
 }
 interface Ring {
   odMm: number
@@ -20,7 +21,7 @@ interface Ring {
 function ringOf(pipe: Pipe): Ring | null {
   const size = parseSize(pipe.size)
   const odMm = size && outsideDiameterMm(size)
-  const wall = size && wallMm(pipe.material, size, pipe.schedule)
+  const wall = size && wallMm(pipe.material, size, pipe.series)
   return odMm && wall && wall.value !== null ? { odMm, boreMm: odMm - 2 * wall.value } : null
 }
 const discM2 = (mm: number): number => (Math.PI / 4) * (mm / 1000) ** 2

@@ -13,7 +13,7 @@ const props = defineProps<{ facts: JointFacts; asks: readonly AskedFact[] }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 /** More answers than this are a list, not buttons. */
-const MOST_CHIPS = 4
+const MOST_CHIPS = 5
 const line = props.facts.place.line
 const known = saidOf(job.state, props.facts.place)
 const said = reactive<Record<string, string | null>>(
@@ -24,14 +24,23 @@ const answers = (fact: string, options: readonly string[] | undefined) =>
   (options ?? []).map((o) => [o, answerSaid(fact, o)] as const)
 const fault = ref('')
 async function keep(only: 'line' | 'joint'): Promise<void> {
-  const given = Object.fromEntries(Object.entries(said).filter(([, v]) => v !== null))
-  if (!Object.keys(given).length) return void (fault.value = 'Answer at least one, or close this.')
+  // Only what is new is written: what is said of the line later still holds for a joint that differs elsewhere.
+  const given = Object.fromEntries(
+    Object.entries(said).filter(([fact, v]) => v !== null && v !== (known[fact as AskedFact] ?? null)),
+  )
+  if (!Object.keys(given).length)
+    return void (fault.value = 'Nothing is answered anew. Answer one, or close this.')
+  const entry = (jointId: string | null) => ({
+    kind: 'around-said',
+    data: { lineId: line.id, ...(jointId ? { jointId } : {}), said: given },
+  })
+  // What was said of this joint alone would go on hiding the line's answer.
+  const own = job.state.joints.get(props.facts.id)?.said ?? {}
+  const hidden = Object.keys(given).some((fact) => fact in own)
   await job.write(
     [
-      {
-        kind: 'around-said',
-        data: { lineId: line.id, ...(only === 'joint' ? { jointId: props.facts.id } : {}), said: given },
-      },
+      ...(only === 'line' ? [entry(null)] : []),
+      ...(only === 'joint' || hidden ? [entry(props.facts.id)] : []),
     ],
     only === 'line' ? `Kept for ${line.tag}.` : `Kept for ${props.facts.tag} alone.`,
   )
@@ -68,7 +77,8 @@ async function keep(only: 'line' | 'joint'): Promise<void> {
 </template>
 
 <style scoped>
-.button {
+.button,
+:deep(.el-select__wrapper) {
   min-height: 56px;
 }
 .name {

@@ -71,6 +71,13 @@ const permitMissing = computed(() => stops.value.some((f) => f.code === 'choice-
 /** What the rules of choice hang on: still to be asked, and what was said. */
 const asks = computed(() => props.facts.method?.asks ?? [])
 const open = computed(() => unsaid(job.state, props.facts.place))
+const questions = computed(() =>
+  !open.value.length
+    ? 'Answers…'
+    : open.value.length === 1
+      ? '1 question…'
+      : `${open.value.length} questions…`,
+)
 const said = computed(() => {
   const known = saidOf(job.state, props.facts.place)
   return asks.value.flatMap((fact) => {
@@ -145,7 +152,7 @@ function openTool(tool: Tool | null): void {
         :class="{ wanted: open.length }"
         @click="sheet = 'around'"
       >
-        {{ open.length ? `${open.length} to answer…` : 'Here it is…' }}
+        {{ questions }}
       </button>
       <button v-if="permitMissing" type="button" class="button" @click="sheet = 'permit'">
         Hot-work permit…

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Line, begunJoints, carrierEdits, carrierOf } from '@jugalis/core'
+import { type Line, begunJoints, carrierEdits, carrierOf, lineHead } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -37,7 +37,6 @@ async function save(): Promise<void> {
   const shop = { begun: begunJoints(job.state), newId: () => crypto.randomUUID() }
   const made = carrierEdits(props.line, own, read, shop)
   if (!made.ok) return void (fault.value = job.t(made.why))
-  const { name, method, material, school, schedule, details, placeId, ratingBar } = props.line
   await job.write(
     [
       ...(carrier
@@ -46,10 +45,10 @@ async function save(): Promise<void> {
             {
               kind: 'line-set',
               data: {
+                ...lineHead(props.line),
                 lineId,
                 tag: tag.value.trim(),
-                name: `${name}, carrier`,
-                ...{ method, material, school, schedule, details, placeId, ratingBar },
+                name: `${props.line.name}, carrier`,
                 insideOf: props.line.id,
               },
             },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type As, allMethods, named } from '@jugalis/core'
+import { type As, allMethods, lineSeriesChoices, named } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/select/style/css'
@@ -19,16 +19,23 @@ const typed = reactive({
   name: '',
   method: methods[0]?.id ?? '',
   material: job.state.job.school === 'inch' ? 'pvc' : 'pvc-u',
-  schedule: '80',
 })
+const series = ref<string | null>(null)
 const ratingBar = ref<number | null>(null)
 const materials = computed(
   () => methods.find((m) => m.id === typed.method)?.fields.find((f) => f.key === 'material')?.options ?? [],
 )
-const hasSchedule = computed(
-  () =>
-    job.state.job.school === 'inch' &&
-    methods.find((m) => m.id === typed.method)?.fields.some((f) => f.key === 'schedule'),
+/** Walls this pipe is made with; the usual one stands until another is chosen. */
+const walls = computed(() => lineSeriesChoices(typed.method, typed.material, job.state.job.school))
+watch(walls, (all) => (series.value = all[0] ?? null), { immediate: true })
+/** Sockets of inch plastic go by the schedule; pipe by ratio goes into those of Sch 40. */
+const schedule = computed(() =>
+  job.state.job.school === 'inch' &&
+  methods.find((m) => m.id === typed.method)?.fields.some((f) => f.key === 'schedule')
+    ? series.value === 'Sch 80'
+      ? '80'
+      : '40'
+    : null,
 )
 /** What this method asks besides: its own fields, each with its choices. */
 const asked = computed(() => askedFields(typed.method))
@@ -70,6 +77,7 @@ async function save(): Promise<void> {
   const read = method?.parse({
     ...more,
     ...typed,
+    schedule: schedule.value,
     size: method.sizes(typed.material)[0],
     school: job.state.job.school,
     checkOffsetMm: job.state.job.checkOffsetMm,
@@ -90,7 +98,8 @@ async function save(): Promise<void> {
           method: typed.method,
           material: typed.material,
           school: job.state.job.school,
-          schedule: hasSchedule.value ? typed.schedule : null,
+          schedule: schedule.value,
+          ...(series.value ? { series: series.value } : {}),
           ...(Object.keys(more).length ? { details: more } : {}),
           placeId,
           ratingBar: ratingBar.value,
@@ -125,17 +134,15 @@ async function save(): Promise<void> {
     >
       <ElOption v-for="m in materials" :key="m" :value="m" :label="named(m)" />
     </ElSelect>
-    <template v-if="hasSchedule">
-      <label for="line-schedule">Schedule</label>
-      <ElSelect
-        :teleported="false"
-        id="line-schedule"
-        v-model="typed.schedule"
-        size="large"
-        aria-label="Schedule"
-      >
-        <ElOption value="40" label="40" />
-        <ElOption value="80" label="80" />
+    <template v-if="walls.length > 1">
+      <label for="line-series">Wall</label>
+      <ElSelect :teleported="false" id="line-series" v-model="series" size="large" aria-label="Wall">
+        <ElOption
+          v-for="(s, i) in walls"
+          :key="s"
+          :value="s"
+          :label="i ? named(s) : `${named(s)}, where nobody says otherwise`"
+        />
       </ElSelect>
     </template>
     <template v-for="f in asked" :key="f.key">
@@ -173,7 +180,7 @@ async function save(): Promise<void> {
     </template>
     <QuantityField
       v-model="ratingBar"
-      label="Rating of its weakest part (empty: not known)"
+      label="Rating of its weakest part, where it is known"
       as="pressure"
       :least="0.001"
       :most="1000"

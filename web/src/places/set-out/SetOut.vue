@@ -144,7 +144,9 @@ const groupWrong = (name: string): string =>
         <button type="button" class="figure-link" @click="rows.choose(f.item.id)">Show it</button>
       </p>
       <p v-if="line" class="why">
-        {{ line.name }}. {{ named(line.material) }}, {{ line.school }} school<template v-if="line.ratingBar"
+        {{ line.name }}. {{ named(line.material)
+        }}<template v-if="line.series && line.series !== 'one wall'">, {{ named(line.series) }}</template
+        >, {{ line.school }} school<template v-if="line.ratingBar"
           >, rated {{ fmt.pressure(line.ratingBar, job.reader) }}</template
         >, in {{ job.state.places.get(line.placeId) ?? 'a place not named' }}.
       </p>

@@ -7,6 +7,7 @@ import {
   fmt,
   growthMm,
   hangerSpacingMm,
+  lineSeries,
   litresPerMetre,
   sagSpanMm,
   sourceOf,
@@ -50,7 +51,7 @@ const LIQUIDS = [
 ] as const
 const density = computed(() => Number(asked('density') || 1000))
 
-const pipeOf = (s: Stretch) => ({ material: s.line.material, size: s.size, schedule: s.line.schedule })
+const pipeOf = (s: Stretch) => ({ material: s.line.material, size: s.size, series: lineSeries(s.line) })
 const stretches = computed(() =>
   view.lines.flatMap((l) => stretchesOf(job.state, l)).sort((a, b) => b.lengthMm - a.lengthMm),
 )

@@ -1,4 +1,4 @@
-import { type Item, type Line, type ReadLine, difference, settle } from '@jugalis/core'
+import { type Item, type Line, type ReadLine, difference, lineHead, settle } from '@jugalis/core'
 
 /** Largest part of a line that goes into one entry of the log. */
 const ITEMS_PER_ENTRY = 400
@@ -24,7 +24,6 @@ export function importEntries(
 ): { kind: string; data: Record<string, unknown> }[] {
   const shop = { begun, newId: () => crypto.randomUUID() }
   return read.flatMap(({ tag, items }) => {
-    const { name: _name, items: _items, id: _id, tag: _tag, insideOf: _inside, ...own } = like
     const there = tag === null ? like : lines.find((l) => l.tag === tag)
     const line: Line = there ?? {
       ...like,
@@ -37,7 +36,14 @@ export function importEntries(
     if (!settled.ok) throw new Error(`a schedule cannot be added to ${line.tag}: ${settled.why.code}`)
     const known = new Set(line.items.map((i) => i.id))
     return [
-      ...(there ? [] : [{ kind: 'line-set', data: { ...own, lineId: line.id, tag, name: tag } }]),
+      ...(there
+        ? []
+        : [
+            {
+              kind: 'line-set',
+              data: { ...lineHead(like), lineId: line.id, tag, name: tag, insideOf: null },
+            },
+          ]),
       // Parts that stand already may gain a joint; the new ones come many to an entry.
       ...settled.edits
         .filter((e) => known.has(e.data.itemId))

@@ -1,4 +1,4 @@
-import { type Item, type Line, copied, entriesOf, renumbered, settle } from '@jugalis/core'
+import { type Item, type Line, copied, entriesOf, lineHead, renumbered, settle } from '@jugalis/core'
 import { type Ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
@@ -23,13 +23,12 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
     const l = line.value
     if (!l) return null
     const lineId = crypto.randomUUID()
-    const { name, method, material, school, schedule, details, placeId, ratingBar } = l
     const items = copied(l, tag, () => crypto.randomUUID())
     await job.write(
       [
         {
           kind: 'line-set',
-          data: { lineId, tag, name, method, material, school, schedule, details, placeId, ratingBar },
+          data: { ...lineHead(l), lineId, tag, insideOf: null },
         },
         ...itemEntries(lineId, items),
       ],
