@@ -3,7 +3,7 @@ import { type Damp, HUMID_ABOVE_PCT, withDamp } from '../conditions/humidity.js'
 import { Pace, type CureMode } from '../methods/cure/pace.js'
 import { type CureRule, requiredFor } from '../methods/cure/rule.js'
 import { ANY_TEMPERATURE } from '../methods/kit/recipe.js'
-import { msg } from '../sources/source.js'
+import { type SourceId, msg } from '../sources/source.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
 import { Refusal, calculation } from './door.js'
@@ -20,10 +20,10 @@ type CureInput = c.JointInput & {
 }
 
 /** Where a cure figure comes from: a rule may lean on a second table once it was cold before the finish. */
-function sourceFor(rule: CureRule, history: History, untilS: number): string {
+function sourceFor(rule: CureRule, history: History, untilS: number): SourceId {
   const counted = history.filter((s, i) => (history[i + 1]?.fromS ?? Infinity) > 0 && s.fromS <= untilS)
   const ids = [...new Set(counted.map((s) => rule.sourceAt(s.minC)))]
-  return ids.find((id) => id.includes('+')) ?? (ids[0] as string)
+  return ids.find((id) => id.includes('+')) ?? (ids[0] as SourceId)
 }
 
 const HUMIDITY = number({ min: 0, max: 100 })

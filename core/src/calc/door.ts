@@ -1,6 +1,6 @@
 import type * as yup from 'yup'
 import { sourceOf } from '../sources/sources.js'
-import type { Source } from '../sources/source.js'
+import type { Source, SourceId } from '../sources/source.js'
 import { type Input, type Shape, firstFault, jsonSchemaOf, unknownFields, yupOf } from '../schema/shape.js'
 
 /** What the door answers: every number with its source, what was odd, what is missing. */
@@ -35,11 +35,11 @@ export class Refusal extends Error {
 /** Collects an answer piece by piece. */
 export class Working {
   readonly answer: Answer = { result: {}, sources: [], warnings: [], missing: [] }
-  put(figure: string, value: unknown, source?: string, from?: string[]): void {
+  put(figure: string, value: unknown, source?: SourceId, from?: SourceId[]): void {
     this.answer.result[figure] = value
     if (source !== undefined && value !== null) this.source(figure, source, from)
   }
-  source(figure: string, id: string, from?: string[]): void {
+  source(figure: string, id: SourceId, from?: SourceId[]): void {
     const s = sourceOf(id)
     this.answer.sources.push({ figure, ...s, ...(from ? { kind: 'computed', from } : {}) })
   }
@@ -57,7 +57,7 @@ export interface CalculationDef {
   inputs: readonly Input[]
   /** Rules that JSON Schema can't say, in words. */
   rules?: string
-  sources: readonly string[]
+  sources: readonly SourceId[]
   /** Takes seconds: run it off the main thread. */
   heavy?: true
   /** What fields can’t say one by one. @throws Refusal */

@@ -18,7 +18,7 @@ import { MAX_TILT_DEG, TOOL_MAX_C, TOOL_MIN_C, heatS, rowOf } from '../methods/s
 import { judgePeel } from '../methods/solder/peel.js'
 import { COOL_MAX_S, COOL_MIN_S, solderWireMm } from '../methods/solder/rules.js'
 import { cupDepthMm } from '../sizes/copper.js'
-import type { Fig } from '../sources/source.js'
+import type { Fig, SourceId } from '../sources/source.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
 import { Refusal, type Working, calculation } from './door.js'
@@ -229,7 +229,7 @@ export const peelCalc = calculation({
       })
     })
     const peel = judgePeel(i.grid)
-    const from = ['given', 'cp-solder-peel']
+    const from: SourceId[] = ['given', 'cp-solder-peel']
     for (const key of ['coveragePct', 'largestVoidPct'] as const)
       w.put(key, peel[key], 'cp-solder-peel', from)
     w.put('leakPath', peel.leakPath, 'cp-solder-peel', from)

@@ -1,3 +1,4 @@
+import type { SourceId } from '../sources/source.js'
 import { HUMID_ABOVE_PCT } from '../conditions/humidity.js'
 import { type LadderJoint, curingJoint, ladderOf } from '../prove/ladder.js'
 import type { CureMode } from '../methods/cure/pace.js'
@@ -87,7 +88,7 @@ export const ladder = calculation({
       w.warn('humidity-unknown', 'Humidity is not given: counted as over 60 %.', 'relativeHumidityPct')
     const humid = (i.relativeHumidityPct ?? Infinity) > HUMID_ABOVE_PCT
     const seen = new Set<string>()
-    const froms = new Set<string>()
+    const froms = new Set<SourceId>()
     const joints: LadderJoint[] = i.joints.map((j, n) => {
       const path = `joints[${n}]`
       if (seen.has(j.id)) throw new Refusal('bad-input', `The id ${j.id} is there twice.`, `${path}.id`)
@@ -95,7 +96,7 @@ export const ladder = calculation({
       return jointOf(j, path)
     })
     const out = ladderOf(joints, i.atS)
-    const from = froms.size ? [...froms] : ['given']
+    const from: SourceId[] = froms.size ? [...froms] : ['given']
     w.put('allowedBar', out.allowedBar, 'ladder', from)
     w.put('heldBy', out.heldBy)
     w.put('steps', out.steps, 'ladder', from)

@@ -1,3 +1,4 @@
+import type { SourceId } from '../sources/source.js'
 import { bendMarks, offset } from '../cut/bends.js'
 import { number as inWords } from '../units/format.js'
 import { Refusal, calculation } from './door.js'
@@ -61,7 +62,7 @@ export const bendMarksCalc = calculation({
         `Leg ${bent.leg + 1} leaves ${fmt(bent.straightMm)} mm straight. The least leg that works is ${fmt(Math.ceil(bent.leastMm * 100 - 1e-6) / 100)} mm.`,
         `legs[${bent.leg}]`,
       )
-    const from = ['given', 'bend-geometry']
+    const from: SourceId[] = ['given', 'bend-geometry']
     w.put('marksMm', bent.marksMm, 'bend-geometry', from)
     w.put('developedMm', bent.developedMm, 'bend-geometry', from)
     w.put('gainsMm', bent.gainsMm, 'bend-geometry', from)

@@ -2,6 +2,7 @@ import { ANY_METHOD, type ChartRow, chartSource } from '../methods/charts.js'
 import { methodOf } from '../methods/registry.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
 import { seriesKey } from '../sizes/walls.js'
+import type { SourceId } from '../sources/source.js'
 import { fittingAt, inBranch } from './runs.js'
 import type { Item, JobState, Line } from './state.js'
 
@@ -96,7 +97,7 @@ export function charted(
   const times = rows.filter((x) => x.row.fromC !== undefined)
   const single = [...rows.filter((x) => x.row.fromC === undefined), ...measured]
   if (!rows.length && !measured.length) return {}
-  const sourceFor = (x: Charted): string =>
+  const sourceFor = (x: Charted): SourceId =>
     x.row.method === ANY_METHOD ? 'measured' : chartSource(x.chart, x.row.reference)
   return {
     ...Object.fromEntries(single.map(({ row }) => [row.field, row.value])),

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { type Msg, msg } from '../sources/source.js'
+import { type Msg, msg, type SourceId } from '../sources/source.js'
 import { fToC, inLbfToNm, inchToMm, psiToBar } from '../units/units.js'
 import { joinable } from './joinable.js'
 import type { Field } from './method.js'
@@ -142,4 +142,4 @@ const TIME_FIELD: Omit<Field, 'key'> = {
 const inRange = (f: Field, v: number): boolean => v > 0 && v >= (f.min ?? 0) && v <= (f.max ?? Infinity)
 
 /** Source of a figure out of a chart: the chart's name and the row's own reference. */
-export const chartSource = (chart: string, reference: string): string => `chart:${chart}, ${reference}`
+export const chartSource = (chart: string, reference: string): SourceId => `chart:${chart}, ${reference}`

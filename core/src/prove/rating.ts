@@ -1,7 +1,7 @@
 import { ratingAt23Bar } from '../sizes/plastic-walls.js'
 import { type Size, outsideDiameterMm } from '../sizes/size.js'
 import { seriesKey, wallSeriesOf, wallMm } from '../sizes/walls.js'
-import { type Fig, fig, msg, noFig } from '../sources/source.js'
+import { type Fig, fig, msg, noFig, type SourceId } from '../sources/source.js'
 import { EDGE_C, fToC, psiToBar } from '../units/units.js'
 import { copperRatingBar, pprDesignMpa } from './lasting.js'
 
@@ -51,7 +51,7 @@ const ABS: readonly Row[] = [
   [50, 0.4],
   [60, 0.2],
 ]
-const TABLES: Readonly<Record<string, { rows: readonly Row[]; source: string }>> = {
+const TABLES: Readonly<Record<string, { rows: readonly Row[]; source: SourceId }>> = {
   pvc: { rows: PVC, source: 'astm-d1785-derate' },
   cpvc: { rows: CPVC, source: 'astm-f441-derate' },
   'pvc-u': { rows: PVC_U, source: 'iso-1452-2' },
@@ -87,7 +87,7 @@ const PVC_U_PN: Readonly<Record<string, readonly [to90: number, above: number]>>
 }
 /** ASTM D2241 and D2846: psi at 73 °F by ratio, whatever the size (from memory). */
 const BY_RATIO_PSI: Readonly<
-  Record<string, Readonly<Record<string, readonly [psi: number, source: string]>>>
+  Record<string, Readonly<Record<string, readonly [psi: number, source: SourceId]>>>
 > = {
   pvc: { 'SDR 21': [200, 'astm-d2241'], 'SDR 26': [160, 'astm-d2241'] },
   cpvc: { 'SDR 11': [400, 'astm-d2846'] },
@@ -134,7 +134,7 @@ export interface Rated {
   ratingBar: number
   factor: number
   /** Sources of the cool rating and of the factor. */
-  sources: [string, string]
+  sources: [SourceId, SourceId]
 }
 /**
  * Pressure that pipe may take for ever at a temperature, bar. Threaded Sch 80 takes half; Sch 40 is not threaded.

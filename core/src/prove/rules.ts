@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../sources/source.js'
+import { type Finding, finding, type SourceId } from '../sources/source.js'
 import { psiToBar } from '../units/units.js'
 
 export const TEST_RULES = [
@@ -55,7 +55,7 @@ export interface TestPlan {
   stages: Stage[]
   /** Highest setting of the relief valve; null where the rule names none. */
   reliefBar: number | null
-  source: string
+  source: SourceId
   findings: Finding[]
 }
 /** What a rule needs and was not given. */
@@ -82,7 +82,7 @@ const EN806_OD_MM = 63
 const hold = (bar: number, holdS: number, look = true): Stage => ({ name: 'hold', bar, holdS, look })
 type Made = Omit<TestPlan, 'findings' | 'medium' | 'reliefBar' | 'testMinBar'> &
   Partial<Pick<TestPlan, 'medium' | 'reliefBar' | 'testMinBar'>>
-const simple = (testBar: number, holdS: number, allowedDropBar: number | null, source: string): Made => ({
+const simple = (testBar: number, holdS: number, allowedDropBar: number | null, source: SourceId): Made => ({
   testBar,
   holdS,
   allowedDropBar,

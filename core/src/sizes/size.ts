@@ -1,3 +1,5 @@
+import type { SourceId } from '../sources/source.js'
+
 /** Sizes as the trade names them. One text form everywhere: `d110`, `NPS 1-1/4`, `CTS 3/4`, `OD 1/4`, `BPE 2`, `DN 40`. */
 export type SizeFamily = 'd' | 'NPS' | 'CTS' | 'OD' | 'BPE' | 'DN'
 export interface Size {
@@ -99,7 +101,7 @@ export function outsideDiameterMm(size: Size): number | null {
       return size.nominal * 25.4
   }
 }
-export function odSource(size: Size, material = ''): string {
+export function odSource(size: Size, material = ''): SourceId {
   switch (size.family) {
     case 'd':
       return material === 'copper' ? 'en-1057' : 'iso-161'

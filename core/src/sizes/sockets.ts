@@ -1,4 +1,4 @@
-import { type Fig, fig, msg, noFig } from '../sources/source.js'
+import { type Fig, fig, msg, noFig, type SourceId } from '../sources/source.js'
 import { inchToMm } from '../units/units.js'
 import { type Size, nominalKey } from './size.js'
 
@@ -40,7 +40,7 @@ const D2846: Readonly<Record<string, number>> = {
   '2': 1.7,
 }
 
-const INCH_TABLES: Readonly<Record<string, { table: Readonly<Record<string, number>>; source: string }>> = {
+const INCH_TABLES: Readonly<Record<string, { table: Readonly<Record<string, number>>; source: SourceId }>> = {
   'pvc 40': { table: D2466, source: 'astm-d2466' },
   'pvc 80': { table: D2467, source: 'astm-d2467' },
   'cpvc 40': { table: D2466, source: 'astm-f438' },

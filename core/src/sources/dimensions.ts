@@ -1,12 +1,12 @@
 import { practice, published } from './records.js'
-import type { Source } from './source.js'
+import type { Source } from './records.js'
 
 const UNSURE = 'From memory, and not sure: check the standard before you rely on it.'
 const GENERIC =
   'Common practice, no published source. Fittings differ: load the maker\u2019s chart or measure the fitting.'
 
 /** Sources of dimensions: pipe, tube, cups, sockets, flanges. */
-export const SIZE_SOURCES: readonly Source[] = [
+export const SIZE_SOURCES = [
   published(
     'astm-b88',
     'ASTM B88, copper water tube: outside diameter = nominal + 1/8 in; walls K, L, M',
@@ -66,4 +66,4 @@ export const SIZE_SOURCES: readonly Source[] = [
   practice('cp-press-tube', 'Usual walls of stainless and carbon steel press tube', GENERIC),
   practice('cp-multilayer-wall', 'Usual walls of multilayer pipe', GENERIC),
   practice('cp-tube-od', 'Tube named by its outside diameter'),
-]
+] as const satisfies readonly Source[]

@@ -1,8 +1,8 @@
 import { computed, practice, published } from './records.js'
-import type { Source } from './source.js'
+import type { Source } from './records.js'
 
 /** Sources of the other joining methods and of tube work. */
-export const JOINING_SOURCES: readonly Source[] = [
+export const JOINING_SOURCES = [
   practice('cp-nothing-cures', 'Mechanical joints: nothing cures, made is made'),
   practice('cp-face-to-face', 'Ends that meet face to face: nothing is pushed in'),
   practice('cp-shift-proof', 'Before the shift: a test bite of the press, the fusion die by pyrometer'),
@@ -111,4 +111,4 @@ export const JOINING_SOURCES: readonly Source[] = [
   ),
   computed('offset-geometry', 'Travel = offset / sin a; run = offset / tan a', ['given'], 'Geometry.'),
   practice('cp-tube-work', 'Tube cutting, deburring, swaging and bending, as the trade does it'),
-]
+] as const satisfies readonly Source[]

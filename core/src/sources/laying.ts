@@ -1,10 +1,10 @@
 import { computed, practice, published } from './records.js'
-import type { Source } from './source.js'
+import type { Source } from './records.js'
 
 const MAKER = 'Common practice, no published source: usual handbook figures. The maker\u2019s figure wins.'
 
 /** Sources of how pipe lies: supports, growth with warmth, weight. */
-export const LAYING_SOURCES: readonly Source[] = [
+export const LAYING_SOURCES = [
   published(
     'ipc-308-5',
     'IPC, table 308.5: hanger spacing, horizontal pipe',
@@ -32,4 +32,4 @@ export const LAYING_SOURCES: readonly Source[] = [
     ['b31-3-c8', 'cp-density'],
     'Ours. For wall temperatures up to 25 °C.',
   ),
-]
+] as const satisfies readonly Source[]

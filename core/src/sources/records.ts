@@ -1,7 +1,27 @@
-import type { Source, SourceId } from './source.js'
+export type SourceKind = 'published' | 'common-practice' | 'chart' | 'measured' | 'computed'
+
+export interface Source {
+  id: string
+  kind: SourceKind
+  /** What to look up: standard and table, or the name of the practice. */
+  reference: string
+  edition?: string
+  /** True only when a named person compared the figures with a copy, on a date. */
+  verified: boolean
+  note: string
+  /** For computed figures: what they were computed from. */
+  from?: readonly string[]
+}
+/** A source whose name the compiler knows. */
+type Named<I extends string> = Source & { id: I }
 
 export const MEMORY = 'From memory: check the standard before you rely on it.'
-export const published = (id: string, reference: string, edition: string, note = MEMORY): Source => ({
+export const published = <const I extends string>(
+  id: I,
+  reference: string,
+  edition: string,
+  note = MEMORY,
+): Named<I> => ({
   id,
   kind: 'published',
   reference,
@@ -9,18 +29,23 @@ export const published = (id: string, reference: string, edition: string, note =
   verified: false,
   note,
 })
-export const practice = (
-  id: string,
+export const practice = <const I extends string>(
+  id: I,
   reference: string,
   note = 'Common practice, no published source.',
-): Source => ({
+): Named<I> => ({
   id,
   kind: 'common-practice',
   reference,
   verified: false,
   note,
 })
-export const computed = (id: string, reference: string, from: SourceId[], note = ''): Source => ({
+export const computed = <const I extends string>(
+  id: I,
+  reference: string,
+  from: readonly string[],
+  note = '',
+): Named<I> => ({
   id,
   kind: 'computed',
   reference,

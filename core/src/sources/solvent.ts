@@ -1,8 +1,8 @@
 import { computed, practice, published } from './records.js'
-import type { Source } from './source.js'
+import type { Source } from './records.js'
 
 /** Sources of solvent cement, and those that every method shares. */
-export const SOLVENT_SOURCES: readonly Source[] = [
+export const SOLVENT_SOURCES = [
   published('iso-161', 'ISO 161-1, nominal outside diameters of thermoplastics pipes, metric series', '2018'),
   published(
     'iso-727-1',
@@ -118,4 +118,4 @@ export const SOLVENT_SOURCES: readonly Source[] = [
     verified: false,
     note: 'The socket in the hand wins over the published minimum.',
   },
-]
+] as const satisfies readonly Source[]

@@ -1,19 +1,12 @@
-/** Where a figure comes from. Travels with every figure, into the screen, the exports and the calculation door. */
-export type SourceKind = 'published' | 'common-practice' | 'chart' | 'measured' | 'computed'
-export type SourceId = string
+import type { KnownSource } from './known.js'
 
-export interface Source {
-  id: SourceId
-  kind: SourceKind
-  /** What to look up: standard and table, or the name of the practice. */
-  reference: string
-  edition?: string
-  /** True only when a named person compared the figures with a copy, on a date. */
-  verified: boolean
-  note: string
-  /** For computed figures: what they were computed from. */
-  from?: SourceId[]
-}
+export type { Source, SourceKind } from './records.js'
+
+/**
+ * Where a figure comes from. Travels with every figure, into the screen, the exports and the calculation door. One that
+ * nobody wrote down does not compile; charts bring their own, and a figure of two has both.
+ */
+export type SourceId = KnownSource | `chart:${string}` | `${string}+${string}`
 
 /** Message as a code with parameters; it becomes a sentence at the edge (`words.ts`). */
 export interface Msg {

@@ -1,23 +1,10 @@
-import { MEMORY } from './records.js'
-import { JOINING_SOURCES } from './joining.js'
-import { SIZE_SOURCES } from './dimensions.js'
-import { LAYING_SOURCES } from './laying.js'
-import { SOLVENT_SOURCES } from './solvent.js'
-import { TESTING_SOURCES } from './testing.js'
-import type { Source, SourceId } from './source.js'
+import { KNOWN_SOURCES } from './known.js'
+import { MEMORY, type Source } from './records.js'
 
-/** Every source that core's own tables and rules name. Charts and measurements bring their own at run time. */
-const LIST: readonly Source[] = [
-  ...SOLVENT_SOURCES,
-  ...SIZE_SOURCES,
-  ...JOINING_SOURCES,
-  ...LAYING_SOURCES,
-  ...TESTING_SOURCES,
-]
-const BY_ID = new Map(LIST.map((s) => [s.id, s]))
+const BY_ID: ReadonlyMap<string, Source> = new Map(KNOWN_SOURCES.map((s) => [s.id, s]))
 
-/** The source record of an id. Ids come from code, so an unknown one is a fault of ours and throws. */
-export function sourceOf(id: SourceId): Source {
+/** The source record of an id, charts' and computed ones too. Ids come from code: an unknown one is a fault of ours and throws. */
+export function sourceOf(id: string): Source {
   const known = BY_ID.get(id)
   if (known) return known
   if (id.startsWith('chart:'))
@@ -29,7 +16,7 @@ export function sourceOf(id: SourceId): Source {
       note: 'A chart that was loaded: it wins over generic figures.',
     }
   if (id.includes('+')) {
-    const parts = id.split('+').map(sourceOf)
+    const parts = id.split('+').map((part) => sourceOf(part))
     return {
       id,
       kind: 'computed',
@@ -41,4 +28,4 @@ export function sourceOf(id: SourceId): Source {
   }
   throw new Error(`no source ${id}`)
 }
-export const allSources = (): readonly Source[] => LIST
+export const allSources = (): readonly Source[] => KNOWN_SOURCES

@@ -1,8 +1,8 @@
 import { computed, practice, published } from './records.js'
-import type { Source } from './source.js'
+import type { Source } from './records.js'
 
 /** Sources of pressure tests: rules, ratings, energy, and how a test is judged. */
-export const TESTING_SOURCES: readonly Source[] = [
+export const TESTING_SOURCES = [
   published(
     'b31-3-hydro',
     'ASME B31.3, 345.4: hydrostatic test at 1.5 x design x stress ratio; held at least 10 min (345.2)',
@@ -113,4 +113,4 @@ export const TESTING_SOURCES: readonly Source[] = [
     ['ours-trapped-water', 'gas-law'],
     'Ours: docs/verdict.md.',
   ),
-]
+] as const satisfies readonly Source[]

@@ -1,5 +1,5 @@
 import type { Size } from '../../sizes/size.js'
-import type { Fig } from '../../sources/source.js'
+import type { Fig, SourceId } from '../../sources/source.js'
 
 export const KINDS = ['twin-ferrule', 'packed-nut', 'grip-nut', 'stop-nut', 'stab'] as const
 export type CompressionKind = (typeof KINDS)[number]
@@ -11,7 +11,7 @@ export interface Turns {
   flatsMin: number | null
   /** Where a mark that begins at 6 o'clock ends. */
   markEndsAtClock: number | null
-  source: string
+  source: SourceId
   /** Above 1 in and 25 mm the ferrules are pre-set with a hydraulic tool. */
   preset: boolean
 }

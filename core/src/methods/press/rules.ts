@@ -1,4 +1,4 @@
-import type { Fig, Finding } from '../../sources/source.js'
+import type { Fig, Finding, SourceId } from '../../sources/source.js'
 import { fig, finding } from '../../sources/source.js'
 import { pressDepthMm } from '../../sizes/insertions.js'
 import type { Size } from '../../sizes/size.js'
@@ -42,7 +42,7 @@ export interface PressVerdict {
  */
 export function judgePress(material: string, size: Size, r: PressReadings): PressVerdict {
   const findings: Finding[] = []
-  const say = (code: string, source: string, params: Record<string, string | number> = {}): void => {
+  const say = (code: string, source: SourceId, params: Record<string, string | number> = {}): void => {
     findings.push(finding('stop', code, source, params))
   }
   const depthRequired =

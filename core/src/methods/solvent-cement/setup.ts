@@ -1,12 +1,21 @@
 import { dewPointC } from '../../conditions/dew-point.js'
-import { type Fig, type Finding, type Level, fig, finding, msg, noFig } from '../../sources/source.js'
+import {
+  type Fig,
+  type Finding,
+  type Level,
+  fig,
+  finding,
+  msg,
+  noFig,
+  type SourceId,
+} from '../../sources/source.js'
 import { EDGE_C, fToC } from '../../units/units.js'
 import { odMm, sizeOf, type SolventSpec } from './spec.js'
 
 type Joint = Pick<SolventSpec, 'material' | 'size' | 'school'>
 
 /** Cement body by size. Inch school by nominal size and service; metric school: gap-filling. Common practice. */
-export function cementBody(joint: Joint, pressureService: boolean): { value: string; source: string } {
+export function cementBody(joint: Joint, pressureService: boolean): { value: string; source: SourceId } {
   if (joint.school === 'metric') return { value: 'gap-filling', source: 'cp-gap-filling' }
   const inch = sizeOf(joint).nominal
   const [regularTo, heavyTo] = pressureService ? [2, 12] : [4, 18]
@@ -46,7 +55,7 @@ export interface Chamfer {
   maxMm: number | null
   minDeg: number | null
   maxDeg: number | null
-  source: string
+  source: SourceId
 }
 export function chamfer(joint: Joint): Chamfer {
   if (joint.school === 'inch') {
@@ -99,7 +108,7 @@ export function setupFindings(joint: Joint, pressureService: boolean, now: Condi
   const say = (
     level: Level,
     code: string,
-    source: string,
+    source: SourceId,
     params: Record<string, string | number> = {},
   ): void => {
     out.push(finding(level, code, source, params))
@@ -113,7 +122,7 @@ export function setupFindings(joint: Joint, pressureService: boolean, now: Condi
   return out
 }
 
-type Say = (level: Level, code: string, source: string, params?: Record<string, string | number>) => void
+type Say = (level: Level, code: string, source: SourceId, params?: Record<string, string | number>) => void
 function temperatureFindings(joint: Joint, now: Conditions, tin: Tin, say: Say): void {
   const coldest = Math.min(now.airC, now.pipeC)
   const hottest = Math.max(now.airC, now.pipeC)

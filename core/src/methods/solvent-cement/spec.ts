@@ -1,6 +1,6 @@
 import { type Size, outsideDiameterMm } from '../../sizes/size.js'
 import { solventSocketDepth } from '../../sizes/sockets.js'
-import { type Fig, type Finding, fig, finding, msg } from '../../sources/source.js'
+import { type Fig, type Finding, type SourceId, fig, finding, msg } from '../../sources/source.js'
 import { type School, joinable } from '../joinable.js'
 import { type ChartCure, chartCureOf } from '../cure/chart-rule.js'
 import type { Field } from '../method.js'
@@ -17,7 +17,7 @@ export interface SolventSpec {
   checkOffsetMm: number
   pressureService: boolean
   /** Where figures in it come from that were not measured. */
-  from?: Readonly<Record<string, string>>
+  from?: Readonly<Record<string, SourceId>>
   /** A maker's own set and cure times. */
   chartCure?: ChartCure
   /** Wall of the pipe, for the drawing only. */
@@ -106,7 +106,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
       pressureService: o.pressureService !== false,
       wallMm: positive('wallMm'),
       ...(chartCure ? { chartCure } : {}),
-      ...(typeof o.from === 'object' && o.from !== null ? { from: o.from as Record<string, string> } : {}),
+      ...(typeof o.from === 'object' && o.from !== null ? { from: o.from as Record<string, SourceId> } : {}),
     },
   }
 }

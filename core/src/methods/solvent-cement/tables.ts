@@ -1,3 +1,4 @@
+import type { SourceId } from '../../sources/source.js'
 import type { CURE_TABLES } from '../cure/rule.js'
 import { HOUR_S, MINUTE_S, fToC, psiToBar } from '../../units/units.js'
 
@@ -7,7 +8,7 @@ import { HOUR_S, MINUTE_S, fToC, psiToBar } from '../../units/units.js'
  */
 export interface CureTable {
   id: (typeof CURE_TABLES)[number]
-  source: string
+  source: SourceId
   /** Upper edges of the size bands, nominal inches. */
   sizeToInch: readonly number[]
   /** Set bands may be finer than cure bands. */
