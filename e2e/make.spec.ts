@@ -17,6 +17,10 @@ test('a window missed leads to its way back, a failed reading to a second life, 
   await expect(h1).toContainText('Too late to push home')
   await noViolations(page)
   await page.getByRole('button', { name: 'Cement hard' }).click()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Cut out M-/ })
+    .click()
   await expect(h1).toContainText('Dry fit')
   await expect(page.getByText('made again: life 2')).toBeVisible()
 
@@ -26,6 +30,10 @@ test('a window missed leads to its way back, a failed reading to a second life, 
   await page.locator('.action').click()
   await expect(h1).toContainText('short of home')
   await page.getByRole('button', { name: /Cut out, begin again/ }).click()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Cut out M-/ })
+    .click()
   await expect(page.getByText('made again: life 2')).toBeVisible()
 
   await page.goto(`/job/${job}/make/${down}`)
@@ -128,7 +136,8 @@ test('a press tool that reports writes its own step; what is assembled and not p
   await page.getByRole('button', { name: 'Try it, report it' }).click()
   await page.getByLabel('What is wrong').fill('jaw of another profile')
   await page.getByLabel('Since').fill('00:00')
-  await page.getByRole('button', { name: 'Look at every joint made with it' }).click()
+  await expect(page.getByText('Made with it since then: M-01.')).toBeVisible()
+  await page.getByRole('button', { name: 'Look again at 1 joint' }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.goto(`/job/${job}/make/${joints[0]}`)
   await expect(page.getByText('Made with PT-2: jaw of another profile. Look at it again.')).toBeVisible()

@@ -109,6 +109,10 @@ test('one line from a bare job to a signed hand-over', async ({ page }) => {
     '6 mm short of home. Cut out and make again.',
   )
   await page.getByRole('button', { name: /Cut out, begin again/ }).click()
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Cut out Q9-/ })
+    .click()
   await expect(page.getByText('made again: life 2')).toBeVisible()
 
   // Wait: not made, so nothing; the others long ago, one just now.
@@ -186,6 +190,9 @@ test('one line from a bare job to a signed hand-over', async ({ page }) => {
     '4 of 4 joints made and judged good, 1 of 1 sections proved. 1 thing is missing.',
   )
   await page.getByRole('button', { name: /Sign the hand-over/ }).click()
+  const signing = page.getByRole('dialog', { name: 'Sign the hand-over' })
+  await expect(signing).toContainText('Handed over with nothing missing.')
+  await signing.getByRole('button', { name: /^Sign as/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     'Ready to hand over: nothing is missing.',
   )

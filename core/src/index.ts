@@ -77,6 +77,7 @@ export {
   splitWith,
   takeOut,
 } from './cut/rework.js'
+export { type Touched, cutOutTouches, toolTouches } from './cut/touches.js'
 export { copied, nextItemTag, renumbered } from './cut/tags.js'
 export {
   type LibraryRow,

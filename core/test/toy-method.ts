@@ -19,6 +19,7 @@ export const toyMethod: Method<ToySpec> = {
       : { ok: false, errors: [finding('stop', 'toy-no-size', 'given', {}, 'size')] }
   },
   upgrade: (raw) => raw,
+  cutOutTakes: 'nothing',
   rules: [],
   asks: [],
   selection: () => [],

@@ -39,9 +39,13 @@ export const date = (atS: number, zone: string): string =>
 export const onPaper = (atS: number, zone: string): string =>
   `${format(zone, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' }).format(atS * 1000)}, ${format(zone, { ...asRead(), timeZoneName: 'short' }).format(atS * 1000)}`
 
-/** `08:10`, `08:10 tomorrow`, `Fri 08:10`, `Fri 4 Dec 08:10` — rounded up to the minute, never early. */
+/** What is to come is rounded up to the minute, never early; what was stands in the minute it was in, on every screen. */
+const minuteOf = (atS: number, nowS: number): number =>
+  atS > nowS ? Math.ceil(atS / 60) * 60 : Math.floor(atS / 60) * 60
+
+/** `08:10`, `08:10 tomorrow`, `Fri 08:10`, `Fri 4 Dec 08:10`. */
 export function when(atS: number, nowS: number, zone: string): string {
-  const t = Math.ceil(atS / 60) * 60
+  const t = minuteOf(atS, nowS)
   const clock = hhmm(t, zone)
   if (day(t, zone) === day(nowS, zone)) return clock
   if (day(t, zone) === day(nowS + 86400, zone)) return `${clock} tomorrow`
@@ -50,7 +54,7 @@ export function when(atS: number, nowS: number, zone: string): string {
 }
 /** The short form for columns: the day only when it is another one. */
 export function whenShort(atS: number, nowS: number, zone: string): string {
-  const t = Math.ceil(atS / 60) * 60
+  const t = minuteOf(atS, nowS)
   return day(t, zone) === day(nowS, zone) ? hhmm(t, zone) : `${weekday(t, zone)} ${hhmm(t, zone)}`
 }
 /** The time of day of an hour mark: midnight shows the weekday. */

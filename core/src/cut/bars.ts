@@ -18,7 +18,7 @@ const pipeOf = (line: Line, size: string): string =>
 export function barGroups(state: JobState): BarGroup[] {
   const out = new Map<string, BarGroup>()
   for (const p of allPieces(state)) {
-    if (p.item.cut || p.cutMm.value === null) continue
+    if (p.isCut || p.cutMm.value === null) continue
     const pipe = pipeOf(p.line, p.item.size)
     let group = out.get(pipe)
     if (!group) out.set(pipe, (group = { pipe, pieces: [] }))

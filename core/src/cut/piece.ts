@@ -6,6 +6,7 @@ import { branches, fittingAt, hasBranch, inBranch } from '../joint/runs.js'
 import { type Bend, type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../joint/state.js'
 import { arcMm, bendMarks } from './bends.js'
 import { bodyOf } from './carrier.js'
+import { cutStands } from './touches.js'
 import { type RunEnd, addsInsertion, atCentre, cutLength } from './cut-length.js'
 
 export interface PieceEnd {
@@ -36,6 +37,8 @@ export interface PieceCut {
   /** Left free at the stops of its joined ends. */
   gapsMm: number
   bends: readonly BendAt[]
+  /** Cut, and no joint at its ends was cut out since. */
+  isCut: boolean
   /** The cut that was made no longer fits the figures. */
   changedSinceCut: boolean
 }
@@ -103,6 +106,7 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting), branch) : null,
     }
   }) as [PieceEnd, PieceEnd]
+  const isCut = cutStands(state, line, item)
   const bent = item.bend ? bentCut(item, item.bend, ends) : null
   const cutMm = bent?.cutMm ?? cutFigure(item, ends)
   const taken = (e: 0 | 1): number =>
@@ -116,8 +120,10 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
     takeOffsMm: taken(0) + taken(1),
     insertionsMm: insertionAt(item, ends[0], 0) + insertionAt(item, ends[1], 1),
     gapsMm: (item.gapMm ?? 0) * ends.filter((e) => e.jointId).length,
+    isCut,
     // What goes in last was cut over, and then to site measure.
     changedSinceCut:
+      isCut &&
       item.cut !== null &&
       !item.closing &&
       (cutMm.value === null || Math.abs(cutMm.value - item.cut.mm) > 0.5),

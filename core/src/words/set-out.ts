@@ -44,6 +44,16 @@ export const SET_OUT: Wordings = {
   'edit-is-fitting': 'This is a fitting: give its name and size, for example tee 110.',
   'pieces-meet': (p) => `${p.s('a')} and ${p.s('b')} meet with no fitting between.`,
   'sizes-meet': (p) => `${p.s('piece')} is ${p.s('a')}, its socket in ${p.s('fitting')} is ${p.s('b')}.`,
+  'touches-nothing-lost': 'Pipe and fitting can be used again.',
+  'touches-piece': (p) => `${p.s('piece')} loses its end: it is to be cut anew, and is no longer called cut.`,
+  'touches-other-end': (p) =>
+    `${p.s('joint')} at the other end of ${p.s('piece')} is begun: it comes out too, or the pipe is cut between.`,
+  'touches-fitting': (p) =>
+    p.s('list')
+      ? `${p.s('fitting')} is lost, and what is joined in it: ${p.s('list')}.`
+      : `${p.s('fitting')} is lost.`,
+  'touches-proof': (p) => `${p.s('section')} was proved with it in: it is no longer proved.`,
+  'touches-signature': 'The job was signed over: this is written after the signature.',
   'schedule-too-many': (p) =>
     `${p.n('rows')} rows are more than can be taken at once (${p.n('most')}). Split the file.`,
   'schedule-no-column': (p) => `Say which column holds the ${p.s('field')}.`,

@@ -42,7 +42,7 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
       depthBMm: b.depthMm?.value ?? null,
       checkBMm: b.checkMarkMm?.value ?? null,
       bends: p.bends.map((x) => ({ atMm: x.atMm, turnDeg: x.turnDeg })),
-      state: p.item.cut ? 'cut' : p.cutMm.value === null ? 'not yet known' : 'to cut',
+      state: p.isCut ? 'cut' : p.cutMm.value === null ? 'not yet known' : 'to cut',
     }
   })
 

@@ -14,7 +14,7 @@ export interface Strip {
 export function stripsOf(pieces: readonly PieceCut[]): Strip[] {
   const out = new Map<string, Strip>()
   for (const p of pieces) {
-    if (p.item.cut) continue
+    if (p.isCut) continue
     for (const e of p.ends) {
       if (!e.depthMm?.value || !e.jointTag) continue
       const checkMm = e.checkMarkMm?.value ?? null

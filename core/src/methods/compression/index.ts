@@ -44,6 +44,7 @@ export const compression = methodFrom<CompressionSpec>({
   id: 'compression',
   key: 'compression',
   version: 1,
+  cutOutTakes: 'end',
   fields: [
     ...baseFields('compression'),
     measuredDepth(120),

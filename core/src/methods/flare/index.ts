@@ -56,6 +56,7 @@ export const flare = methodFrom<FlareSpec>({
   id: 'flare',
   key: 'flare',
   version: 1,
+  cutOutTakes: 'end',
   fields: [
     ...baseFields('flare'),
     measuredDepth(80),

@@ -69,6 +69,8 @@ export interface Recipe<S extends BaseSpec> {
   /** Absent: the ends meet face to face. */
   depth?(spec: S): Fig
   marks?(spec: S, depth: Fig): Mark[]
+  /** What cutting it out takes; as usual the fitting where something is pushed in, else nothing. */
+  cutOutTakes?: Method['cutOutTakes']
   shortMaxMm?: number
   overMaxMm?: number
   clearances?(spec: S): Clearance[]
@@ -142,6 +144,7 @@ export function methodFrom<S extends BaseSpec>(r: Recipe<S>): Method<S> {
     fields: r.fields,
     sizes: (material) => sizesOf(r.id, material),
     inserts: r.depth !== undefined,
+    cutOutTakes: r.cutOutTakes ?? (r.depth ? 'fitting' : 'nothing'),
     parse: specReader<S>(r.id, r.fields, r.check),
     upgrade: (raw) => raw,
     rules: r.rules.map((x) => finding(x.level, x.code, x.source)),

@@ -141,6 +141,7 @@ export const solventCement: Method<SolventSpec> = {
   fields,
   sizes: (material) => sizesOf('solvent-cement', material),
   inserts: true,
+  cutOutTakes: 'fitting',
   parse,
   upgrade: (raw) => raw,
   rules,

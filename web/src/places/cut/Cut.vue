@@ -35,7 +35,7 @@ const pieces = computed(() => allPieces(job.state))
 const piece = computed(
   () =>
     pieces.value.find((p) => p.item.id === route.params.itemId) ??
-    pieces.value.find((p) => !p.item.cut) ??
+    pieces.value.find((p) => !p.isCut) ??
     pieces.value[0] ??
     null,
 )
@@ -78,7 +78,7 @@ const headline = computed(() => {
   if (!p) return 'No measures yet. Give one piece its measure and its cut length appears here.'
   return p.cutMm.value === null ? job.t(p.cutMm.why) : ''
 })
-const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null && !p.item.cut).length)
+const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null && !p.isCut).length)
 const how = computed(() => {
   const p = piece.value
   if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
@@ -162,7 +162,7 @@ async function cut(): Promise<void> {
     [{ kind: 'piece-cut', data: { itemId: p.item.id, cutMm: toCutMm.value } }],
     `${p.item.tag} is cut.`,
   )
-  const next = pieces.value.find((x) => !x.item.cut && x.item.id !== p.item.id && x.cutMm.value !== null)
+  const next = pieces.value.find((x) => !x.isCut && x.item.id !== p.item.id && x.cutMm.value !== null)
   if (next)
     await router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
 }
@@ -193,7 +193,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
       <p class="why">{{ how }}{{ twin }}</p>
       <p v-if="piece?.item.closing && closing" :class="{ warn: closing.level === 'warn' }">
         {{ job.t(closing) }}
-        <template v-if="closing.code === 'closing-draw-back' && !piece.item.cut">
+        <template v-if="closing.code === 'closing-draw-back' && !piece.isCut">
           <button v-for="f in OPENERS" :key="f" type="button" class="figure-link opener" @click="letIn(f)">
             Put a {{ f }} in
           </button>
@@ -221,10 +221,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         <button
           class="button main"
           type="button"
-          :disabled="piece.cutMm.value === null || (piece.item.cut !== null && !piece.changedSinceCut)"
+          :disabled="piece.cutMm.value === null || (piece.isCut && !piece.changedSinceCut)"
           @click="cut"
         >
-          {{ piece.item.cut && !piece.changedSinceCut ? 'Is cut' : 'Cut' }}
+          {{ piece.isCut && !piece.changedSinceCut ? 'Is cut' : 'Cut' }}
         </button>
         <button class="button" type="button" :disabled="index >= pieces.length - 1" @click="open(1)">
           Next piece

@@ -46,7 +46,7 @@ const measured = (p: PieceCut): string =>
 const state = (p: PieceCut): string =>
   p.changedSinceCut
     ? 'changed since cut'
-    : p.item.cut
+    : p.isCut
       ? 'cut'
       : p.cutMm.value === null
         ? 'not yet known'

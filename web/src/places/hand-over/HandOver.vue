@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type JointFacts, type LifeState, fmt, tagOrder } from '@jugalis/core'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import SignSheet from '../../frame/SignSheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
@@ -117,7 +118,15 @@ const fate = (r: LifeRow): string =>
         ? 'failed'
         : 'open'
 const print = (): void => window.print()
+const left = computed(() => missing.value.filter((m) => m.id !== 'sign'))
+const statement = computed(() =>
+  left.value.length
+    ? `Handed over with ${left.value.length} ${left.value.length === 1 ? 'thing' : 'things'} missing, as listed.`
+    : 'Handed over with nothing missing.',
+)
+const signing = ref(false)
 async function sign(): Promise<void> {
+  signing.value = false
   await job.write(
     [
       {
@@ -125,7 +134,7 @@ async function sign(): Promise<void> {
         data: {
           what: 'job',
           refId: job.jobId ?? '',
-          statement: `Handed over with ${missing.value.length - 1} things missing, as listed.`,
+          statement: statement.value,
         },
       },
     ],
@@ -219,10 +228,18 @@ async function sign(): Promise<void> {
         <strong>{{ job.nameOf(s.by) }}</strong>, {{ date(s.atS, zone) }} {{ hhmm(s.atS, zone) }}:
         {{ s.statement }}
       </p>
-      <button v-if="joints.length" type="button" class="button no-print" @click="sign">
+      <button v-if="joints.length" type="button" class="button no-print" @click="signing = true">
         Sign the hand-over as {{ session.person?.name }}
       </button>
     </section>
+    <SignSheet
+      v-if="signing"
+      title="Sign the hand-over"
+      :statement="statement"
+      :says="left.map((m) => m.says)"
+      @close="signing = false"
+      @sign="sign"
+    />
     <p class="why">Printed {{ date(clock.nowS, zone) }} {{ hhmm(clock.nowS, zone) }}.</p>
   </div>
 </template>

@@ -15,6 +15,7 @@ import JointSection from '../../tapes/JointSection.vue'
 import ActionArea from './ActionArea.vue'
 import BatchSheet from './BatchSheet.vue'
 import BeforeStart from './BeforeStart.vue'
+import CutOutSheet from './CutOutSheet.vue'
 import EarlierSheet from './EarlierSheet.vue'
 import LimitSheet from './LimitSheet.vue'
 import MakeHead from './MakeHead.vue'
@@ -73,7 +74,10 @@ const held = computed(
 const { numberReads, reading, judging, unread, actionLabel } = useReads(step, phase, readings)
 const { method, shapes, insertion, depth, check } = useDrawn(facts)
 
+/** Why the joint is to be cut out, while that is asked about. */
+const cuttingOut = ref<string | null>(null)
 const writes = useWrites({
+  askCutOut: (reason) => (cuttingOut.value = reason),
   facts: () => props.facts,
   step: () => step.value,
   readings: () => readings.value,
@@ -102,6 +106,11 @@ async function act(): Promise<void> {
     !props.facts.clocks.some((c) => c.id === limit.id && c.stoppedAtS === undefined)
   )
     asked.value = { clock: limit, done }
+}
+async function cutOut(withIt: Parameters<typeof writes.cutOut>[1]): Promise<void> {
+  const reason = cuttingOut.value ?? ''
+  cuttingOut.value = null
+  await writes.cutOut(reason, withIt)
 }
 async function skip(reason: string): Promise<void> {
   sheet.value = null
@@ -212,7 +221,7 @@ const recordNotes = computed(() =>
       @except="except"
       @mend="redo = mend"
       @leave="redo = null"
-      @cut-out="writes.cutOut"
+      @cut-out="(reason: string) => (cuttingOut = reason)"
       @let-go="writes.letGo"
       @go="(id: string) => emit('go', id)"
       @sheet="(which: 'earlier' | 'down' | 'skip' | 'batch') => (sheet = which)"
@@ -223,6 +232,13 @@ const recordNotes = computed(() =>
       :not-before-s="stepBefore?.earliestS ?? null"
       :starts-dwell="facts.clocks.some((c) => c.step === lastStep?.step && c.kind === 'dwell')"
       @close="sheet = null"
+    />
+    <CutOutSheet
+      v-if="cuttingOut !== null"
+      :facts="facts"
+      :reason="cuttingOut"
+      @close="cuttingOut = null"
+      @cut-out="cutOut"
     />
     <LimitSheet v-if="asked" :clock="asked.clock" :done="asked.done" @close="asked = null" />
     <PutDownSheet v-if="sheet === 'down'" :facts="facts" @close="sheet = null" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Need, Tool } from '@jugalis/core'
+import { type Need, type Tool, toolTouches } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -53,8 +53,24 @@ async function proof(good: boolean): Promise<void> {
   )
   emit('close')
 }
+const sinceS = computed(() => lastAt(typed.from, clock.nowS, zone.value))
+/** What is to be looked at again, before anybody says so. */
+const touched = computed(() =>
+  props.tool && sinceS.value !== null ? toolTouches(job.state, props.tool.id, sinceS.value) : null,
+)
+const NAMED = 12
+const touches = computed(() => {
+  const t = touched.value
+  if (!t) return ''
+  const more = t.joints.length - NAMED
+  const list = `${t.joints.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`
+  const proofs = t.sections.length ? ` Proved with them in: ${t.sections.join(', ')}.` : ''
+  return t.joints.length
+    ? `Made with it since then: ${list}.${proofs}`
+    : 'Nothing was made with it since then.'
+})
 async function found(): Promise<void> {
-  const fromS = lastAt(typed.from, clock.nowS, zone.value)
+  const fromS = sinceS.value
   if (!props.tool) return
   if (!typed.wrong.trim()) return void (fault.value = 'Say what is wrong with it.')
   if (fromS === null) return void (fault.value = 'Say since when, like 07:30.')
@@ -85,7 +101,14 @@ async function found(): Promise<void> {
       <label for="tool-from">Since</label>
       <ElInput id="tool-from" v-model="typed.from" size="large" placeholder="07:30" />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-      <button type="button" class="button stop" @click="found">Look at every joint made with it</button>
+      <p v-if="touches" role="status">{{ touches }}</p>
+      <button type="button" class="button stop" @click="found">
+        {{
+          touched?.joints.length
+            ? `Look again at ${touched.joints.length} ${touched.joints.length === 1 ? 'joint' : 'joints'}`
+            : 'Look at every joint made with it'
+        }}
+      </button>
     </template>
     <template v-else>
       <ChipChoice

@@ -22,6 +22,8 @@ interface Options {
   /** The step at hand was done before and is done again, to put right what was found. */
   again(): boolean
   mayAct(): boolean
+  /** Cutting out touches more than this joint: it is asked about first. */
+  askCutOut(reason: string): void
 }
 
 const NOT_NUMBERS: readonly Field['control'][] = ['choice', 'yes-no', 'grid', 'scan', 'photo', 'size']
@@ -100,7 +102,7 @@ export function useWrites(o: Options) {
     if (!s) return
     const says = `${o.facts().tag}: ${job.t(e.says)}.`
     if (e.backTo === 'cut-out') {
-      if (o.facts().life) await cutOut(job.t(e.says))
+      if (o.facts().life) o.askCutOut(job.t(e.says))
       return
     }
     if (e.backTo !== 'on') {
@@ -117,12 +119,24 @@ export function useWrites(o: Options) {
     await done(s, values, says)
   }
   const again = (s: Step): Promise<void> => done(s, { again: true }, `${o.facts().tag}: ${job.t(s.action)}.`)
-  async function cutOut(reason: string): Promise<void> {
+  async function cutOut(
+    reason: string,
+    withIt: readonly { id: string; tag: string; life: number }[] = [],
+  ): Promise<void> {
     // Whatever asks for it: first the pressure comes off. The screen says so.
     if (liveSection(job.state, o.facts().id)) return
     await job.write(
-      [{ kind: 'cut-out', jointId: o.facts().id, data: { life: o.facts().life?.no ?? 1, reason } }],
-      `${o.facts().tag} is cut out. Both lives stay in the log.`,
+      [
+        { kind: 'cut-out', jointId: o.facts().id, data: { life: o.facts().life?.no ?? 1, reason } },
+        ...withIt.map((j) => ({
+          kind: 'cut-out',
+          jointId: j.id,
+          data: { life: j.life, reason: `came out with ${o.facts().tag}` },
+        })),
+      ],
+      withIt.length
+        ? `${[o.facts().tag, ...withIt.map((j) => j.tag)].join(', ')} are cut out. All lives stay in the log.`
+        : `${o.facts().tag} is cut out. Both lives stay in the log.`,
     )
   }
   /** Letting go is not a second push-home: it ends the hold and stays a doubt until the mark has been read. */

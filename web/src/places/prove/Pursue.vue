@@ -13,6 +13,7 @@ import {
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
+import SignSheet from '../../frame/SignSheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
@@ -76,20 +77,25 @@ const answerHold = (holdId: string, answer: 'go on' | 'wait'): Promise<unknown> 
     [{ kind: 'hold-answered', data: { holdId, answer } }],
     answer === 'go on' ? 'It may go on.' : 'It waits.',
   )
-const sign = (t: TestRun): Promise<unknown> =>
-  job.write(
+const signing = ref<TestRun | null>(null)
+const statementOf = (t: TestRun): string =>
+  `Test of ${section.value.tag} at ${fmt.pressureFine(t.bar, job.reader)} with ${t.medium}: ${t.ended?.verdict}. Seen and signed.`
+function sign(t: TestRun): Promise<unknown> {
+  signing.value = null
+  return job.write(
     [
       {
         kind: 'signed',
         data: {
           what: 'test',
           refId: t.id,
-          statement: `Test of ${section.value.tag} at ${fmt.pressureFine(t.bar)} with ${t.medium}: ${t.ended?.verdict}. Seen and signed.`,
+          statement: statementOf(t),
         },
       },
     ],
     'Signed.',
   )
+}
 const signedBy = (t: TestRun): string =>
   job.state.signed
     .filter((s) => s.refId === t.id)
@@ -213,7 +219,9 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
             ></span
           >
           <span class="buttons">
-            <button type="button" class="button" @click="sign(t)">Sign as {{ session.person?.name }}</button>
+            <button type="button" class="button" @click="signing = t">
+              Sign as {{ session.person?.name }}
+            </button>
             <button type="button" class="button" @click="certificate(t, 'pdf')">Certificate, PDF</button>
             <button type="button" class="button" @click="certificate(t, 'json')">JSON</button>
           </span>
@@ -221,6 +229,14 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
       </ul>
     </section>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <SignSheet
+      v-if="signing"
+      :title="`Sign the test of ${section.tag}`"
+      :statement="statementOf(signing)"
+      :says="[`It speaks for ${section.jointIds.length} joints, read by ${signing.tester}.`]"
+      @close="signing = null"
+      @sign="sign(signing)"
+    />
   </div>
 </template>
 

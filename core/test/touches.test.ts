@@ -1,0 +1,85 @@
+import { allPieces, cutOutTouches, foldJob, toolTouches } from '../src/index.js'
+import { type Log, SECTION, T0, joint, lineJob, uuid } from './make-job.js'
+
+const CLAMP = { method: 'sanitary-clamp', material: 'stainless', size: 'DN 40' }
+function jobOf(how: Record<string, unknown> = {}): Log {
+  const log = lineJob(2, { size: (how.size as string | undefined) ?? 'd63' })
+  const line = log.events.find((e) => e.kind === 'line-set')
+  if (line) line.data = { ...line.data, ...how }
+  return log
+}
+const codes = (log: Log, n: number) => {
+  const t = cutOutTouches(foldJob(log.events), joint(n))
+  return { says: t.says.map((m) => m.code), withIt: t.withIt.map((j) => j.tag) }
+}
+const cutOf = (log: Log, tag: string) => allPieces(foldJob(log.events)).find((p) => p.item.tag === tag)?.isCut
+
+describe('what cutting a joint out touches', () => {
+  it('a cemented one: its pipe, its fitting, and what is made in that fitting or at the other end', () => {
+    const log = jobOf()
+    for (const n of [1, 2, 3]) log.make(joint(n), T0)
+    // Joints 2 and 3 share the fitting between the pieces; joint 1 is at the other end of the first piece.
+    expect(codes(log, 2)).toEqual({
+      says: ['touches-piece', 'touches-other-end', 'touches-fitting'],
+      withIt: ['Q-3'],
+    })
+    expect(codes(log, 4)).toEqual({
+      says: ['touches-piece', 'touches-other-end', 'touches-fitting'],
+      withIt: [],
+    })
+  })
+  it('proofs and signatures that stood on it', () => {
+    const log = jobOf()
+    for (const n of [1, 2, 3, 4]) log.make(joint(n), T0)
+    const testId = uuid(600)
+    log.put('test-begun', {
+      testId,
+      sectionId: SECTION,
+      bar: 9,
+      medium: 'water',
+      holdS: 600,
+      allowedDropBar: 0.2,
+      resolutionBar: 0.1,
+      tester: 'Wren',
+    })
+    log.put('test-ended', { testId, verdict: 'held', dropBar: 0 })
+    log.put('signed', { what: 'job', refId: uuid(1), statement: 'Handed over.' })
+    expect(codes(log, 1).says.slice(-2)).toEqual(['touches-proof', 'touches-signature'])
+  })
+  it('a clamp: nothing is lost, and a piece stays cut', () => {
+    const log = jobOf(CLAMP)
+    log.put('piece-cut', { itemId: uuid(30), cutMm: 800 }, { atS: T0 - 100 })
+    log.step(joint(1), 'parts', T0)
+    expect(codes(log, 1)).toEqual({ says: ['touches-nothing-lost'], withIt: [] })
+    log.put('cut-out', { life: 1 }, { jointId: joint(1), atS: T0 + 50 })
+    expect(cutOf(log, 'P0')).toBe(true)
+  })
+})
+
+it('a piece whose end is gone is no longer cut, until it is cut anew', () => {
+  const log = jobOf()
+  log.put('piece-cut', { itemId: uuid(30), cutMm: 800 }, { atS: T0 - 100 })
+  log.make(joint(1), T0)
+  expect(cutOf(log, 'P0')).toBe(true)
+  const out = log.put('cut-out', { life: 1 }, { jointId: joint(1), atS: T0 + 500 })
+  expect([cutOf(log, 'P0'), cutOf(log, 'P1')]).toEqual([false, false])
+  log.put('piece-cut', { itemId: uuid(30), cutMm: 810 }, { atS: T0 + 900 })
+  expect(cutOf(log, 'P0')).toBe(true)
+  // Taking the cutting out back leaves the piece as it was.
+  log.put('correction', { target: out, undo: true })
+  expect(cutOf(log, 'P0')).toBe(true)
+})
+
+it('a tool that was wrong touches what it made since', () => {
+  const log = jobOf()
+  const tool = uuid(700)
+  for (const [n, atS] of [
+    [1, T0],
+    [2, T0 + 1000],
+  ] as const)
+    log.put('step-done', { life: 1, step: 'fit', readings: {}, toolIds: [tool] }, { jointId: joint(n), atS })
+  const since = (s: number) => toolTouches(foldJob(log.events), tool, s).joints
+  expect(since(T0 - 1)).toEqual(['Q-1', 'Q-2'])
+  expect(since(T0 + 500)).toEqual(['Q-2'])
+  expect(since(T0 + 2000)).toEqual([])
+})

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import { useSession } from '../stores/session'
+import Sheet from './Sheet.vue'
+
+/** Before somebody's name goes under it: what it says, and what it touches. */
+defineProps<{ title: string; statement: string; says: readonly string[] }>()
+const emit = defineEmits<{ close: []; sign: [] }>()
+const session = useSession()
+</script>
+
+<template>
+  <Sheet :title="title" @close="emit('close')">
+    <p class="strong">{{ statement }}</p>
+    <ul v-if="says.length" class="says">
+      <li v-for="s in says" :key="s">{{ s }}</li>
+    </ul>
+    <p class="why">
+      It stands in the log under {{ session.person?.name }} with its time. Undo is written too.
+    </p>
+    <button type="button" class="button main" @click="emit('sign')">
+      Sign as {{ session.person?.name }}
+    </button>
+    <button type="button" class="button" @click="emit('close')">Not yet</button>
+  </Sheet>
+</template>
+
+<style scoped>
+.button {
+  min-height: 56px;
+}
+.says {
+  margin: 0;
+  padding-left: 20px;
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { type JointFacts, cutOutTouches } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useJob } from '../../stores/job'
+
+/** Before a joint is cut out: what else goes with it. Joints in the same fitting come out in the same go. */
+const props = defineProps<{ facts: JointFacts; reason: string }>()
+const emit = defineEmits<{
+  close: []
+  cutOut: [withIt: readonly { id: string; tag: string; life: number }[]]
+}>()
+const job = useJob()
+const touched = computed(() => cutOutTouches(job.state, props.facts.id))
+const alsoOut = ref(touched.value.withIt.map((j) => j.id))
+const chosen = computed(() => touched.value.withIt.filter((j) => alsoOut.value.includes(j.id)))
+</script>
+
+<template>
+  <Sheet :title="`Cut out ${facts.tag}?`" @close="emit('close')">
+    <p>{{ reason.slice(0, 1).toUpperCase() }}{{ reason.slice(1) }}. Both lives stay in the log.</p>
+    <ul class="touched">
+      <li v-for="t in touched.says" :key="t.code + JSON.stringify(t.params)">{{ job.t(t) }}</li>
+    </ul>
+    <label v-for="j in touched.withIt" :key="j.id" class="with">
+      <input v-model="alsoOut" type="checkbox" :value="j.id" /> {{ j.tag }} comes out with it
+    </label>
+    <button type="button" class="button stop" @click="emit('cutOut', chosen)">
+      Cut out {{ [facts.tag, ...chosen.map((j) => j.tag)].join(', ') }}
+    </button>
+    <button type="button" class="button" @click="emit('close')">Leave it in</button>
+  </Sheet>
+</template>
+
+<style scoped>
+.button {
+  min-height: 56px;
+}
+.touched {
+  margin: 0;
+  padding-left: 20px;
+}
+.with {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 56px;
+}
+.with input {
+  width: 24px;
+  height: 24px;
+}
+</style>
