@@ -52,9 +52,7 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
       says.push(msg('touches-other-end', { piece: piece.tag, joint: places.get(otherEnd)?.tag ?? '' }))
   }
   if (takes === 'fitting' && fitting)
-    says.push(
-      msg('touches-fitting', { fitting: fitting.tag, list: withIt.map((j) => j.tag).join(', ') }),
-    )
+    says.push(msg('touches-fitting', { fitting: fitting.tag, list: withIt.map((j) => j.tag).join(', ') }))
   for (const section of state.sections.values())
     if (section.jointIds.includes(jointId) && isProved(state, section.id))
       says.push(msg('touches-proof', { section: section.tag }))
