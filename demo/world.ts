@@ -5,6 +5,8 @@ import {
   END,
   foldJob,
   carrierEdits,
+  lineHead,
+  lineSeriesChoices,
   placeTexts,
   type JobEvent,
 } from '@jugalis/core'
@@ -86,16 +88,18 @@ export function tellStory(nowS: number): Told[] {
     joined: { method?: string; material?: string } = {},
   ): void => {
     const lineId = idOf(`line ${tag}`)
+    const { method, material } = { method: 'solvent-cement', material: 'pvc-u', ...joined }
     tell('Rook', atS, 'line-set', {
       lineId,
       tag,
       name,
-      method: 'solvent-cement',
-      material: 'pvc-u',
+      method,
+      material,
+      // The usual wall, as whoever begins a line gets it.
+      series: lineSeriesChoices(method, material, 'metric')[0],
       school: 'metric',
       placeId: plant,
       ratingBar: RATING_BAR,
-      ...joined,
     })
     let made = 0
     const bare = foldJob(story.map(asEvent)).lines.get(lineId) as Line
@@ -121,24 +125,15 @@ export function tellStory(nowS: number): Told[] {
   const shop = { begun: new Set<string>(), newId: () => idOf(`ADi ${++inner}`) }
   const laid = carrierEdits(lines[CARRIER.inside] as Line, carrier, CARRIER.sizes, shop)
   if (!laid.ok) throw new Error(`demo carrier: ${laid.why.code}`)
-  const { tag, name, method, material, school, placeId, ratingBar } = carrier
   tell('Rook', later + 240, 'line-set', {
+    ...lineHead(carrier),
     lineId: carrier.id,
-    ...{
-      tag,
-      name,
-      method,
-      material,
-      school,
-      placeId,
-      ratingBar,
-      insideOf: (lines[CARRIER.inside] as Line).id,
-    },
+    insideOf: (lines[CARRIER.inside] as Line).id,
   })
   for (const e of laid.edits) tell('Rook', later + 240, e.kind, { lineId: carrier.id, ...e.data })
   tell('Wren', later + 300, 'stock-set', {
     ...STOCK,
-    offcuts: [{ id: idOf('offcut'), pipe: 'copper d22', lengthMm: 1240 }],
+    offcuts: [{ id: idOf('offcut'), pipe: 'copper d22 GW 392', lengthMm: 1240 }],
   })
   TAKE_OFFS.forEach(([fitting, size, size2, takeOffMm], i) =>
     tell('Wren', begin + 60 * MIN + i * 40, 'take-off', {

@@ -40,7 +40,7 @@ function shapeOf(state: JobState) {
   return {
     lines: [...state.lines.values()]
       .map((l) => ({
-        head: [l.tag, l.name, l.method, l.material, l.school, l.ratingBar],
+        head: [l.tag, l.name, l.method, l.material, l.school, l.series ?? null, l.ratingBar],
         inside: l.insideOf ? state.lines.get(l.insideOf)?.tag : null,
         items: l.items.map((i) => [
           ...[i.type, i.tag, i.fitting, i.size, i.size2, i.measure, i.measuredMm],
