@@ -51,7 +51,7 @@ export { type JointPlace, begunJoints, jointPlaces, jointSpec, lineHead, lineSer
 export { type PlaceHealth, conditionsAt, placeHealth, wallHistory } from './joint/climate.js'
 export * from './joint/assess.js'
 export { dayOf, epochInZone } from './units/zone.js'
-export { entriesWithoutCycle, hotWorkPermit, mismatches, toolWrong } from './joint/tools.js'
+export { entriesWithoutCycle, hotWorkPermit, lifeBeforeEndedS, mismatches, toolWrong } from './joint/tools.js'
 export { carrierEdits, carrierOf, outerLine, putOf, twinFindings, twinJoint } from './cut/carrier.js'
 export { type BarGroup, barGroups, offcutsAfter, stockQuestion } from './cut/bars.js'
 export type { Offcut, StockSet } from './joint/stock-set.js'

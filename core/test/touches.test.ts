@@ -1,4 +1,4 @@
-import { allPieces, cutOutTouches, foldJob, toolTouches } from '../src/index.js'
+import { allPieces, cutOutTouches, foldJob, jointFacts, toolTouches } from '../src/index.js'
 import { type Log, SECTION, T0, joint, lineJob, uuid } from './make-job.js'
 
 const CLAMP = { method: 'sanitary-clamp', material: 'stainless', size: 'DN 40' }
@@ -82,4 +82,19 @@ it('a tool that was wrong touches what it made since', () => {
   expect(since(T0 - 1)).toEqual(['Q-1', 'Q-2'])
   expect(since(T0 + 500)).toEqual(['Q-2'])
   expect(since(T0 + 2000)).toEqual([])
+})
+
+it('a life that reaches back before the one before it was cut out leaves a doubt', () => {
+  const verdict = (secondAtS: number) => {
+    const log = jobOf()
+    log.make(joint(1), T0)
+    log.put('cut-out', { life: 1 }, { jointId: joint(1), atS: T0 + 5000 })
+    log.make(joint(1), T0 + 6000, 2)
+    const fit = log.events.find((e) => e.data.step === 'fit' && e.data.life === 2)
+    log.put('correction', { target: fit?.id, undo: false, atS: secondAtS }, { atS: T0 + 7000 })
+    const seen = jointFacts(foldJob(log.events), joint(1), 'coldest', T0 + 8000)?.inspection
+    return [seen?.verdict, seen?.findings.some((f) => f.code === 'life-overlaps')]
+  }
+  expect(verdict(T0 + 5500)).toEqual(['pass', false])
+  expect(verdict(T0 + 4000)).toEqual(['unknown', true])
 })

@@ -112,12 +112,15 @@ export function recordFindings(
   steps: readonly Step[],
 ): Finding[] {
   // Most lives have nothing of the kind, and there may be thousands of them.
-  if (!life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)) return []
+  if (life.no === 1 && !life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)) return []
+  const endedS = lifeBeforeEndedS(state, jointId, life.no)
+  const overlaps = endedS !== null && life.done.some((d) => d.latestS < endedS)
   const lastLookS = greatest(
     life.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified').map((d) => d.latestS),
   )
-  const all = life.done.flatMap((d) => {
+  const all = life.done.flatMap((d, i) => {
     const out: Finding[] = []
+    if (overlaps && i === 0) out.push(finding('warn', 'life-overlaps', 'measured'))
     if (d.skipped !== undefined)
       out.push(finding('note', 'step-skipped', 'measured', { step: d.step, reason: d.skipped }))
     if (d.fromMemory) out.push(finding('note', 'from-memory', 'measured'))
@@ -139,6 +142,10 @@ export function recordFindings(
   const texts = all.map((f) => f.code + JSON.stringify(f.params))
   return all.filter((_, i) => texts.indexOf(texts[i] as string) === i)
 }
+
+/** When the life before this one was cut out: nothing of this one was before. Null for the first. */
+export const lifeBeforeEndedS = (state: JobState, jointId: string, lifeNo: number): number | null =>
+  state.joints.get(jointId)?.lives[lifeNo - 2]?.cutOutAtS ?? null
 
 /** An inspection with what the record says besides: a doubt that a method's own readings know nothing of. */
 export function withRecord(inspection: Inspection, found: readonly Finding[]): Inspection {

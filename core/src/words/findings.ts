@@ -55,7 +55,8 @@ export const FINDINGS: Wordings = {
   'conditions-missing': 'Air, wall or humidity is not known. Type in a reading before you start.',
   'window-missed': (p) =>
     `The ${p.s('clock') === 'primer' ? 'primer' : 'cement'} was ${p.dur('lateS')} past its time.`,
-  'window-not-judged': 'Written from memory: whether it was home while the cement was open can’t be told.',
+  'window-not-judged':
+    'Written down afterwards, between two times: whether it was home while the cement was open can’t be told.',
   'window-asked': (p) => `Tapped ${p.dur('lateS')} after the limit. When was it home?`,
   'let-go-early': 'Let go before the hold was over: the taper may have pushed it back.',
   'too-loose': 'The pipe is loose in the socket. Take another fitting.',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type JointFacts, newestChart } from '@jugalis/core'
+import { type JointFacts, lifeBeforeEndedS, newestChart } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -67,17 +67,23 @@ async function keep(): Promise<void> {
   const unread = reads.value.find(
     (r) => (isNumber(r) || r.asked) && r.needed && (readings.value[r.key] ?? null) === null,
   )
+  const early = props.candidates.find((f) => {
+    const endedS = lifeBeforeEndedS(job.state, f.id, f.lifeNo)
+    return chosen.value.includes(f.id) && endedS !== null && fromS !== null && fromS < endedS
+  })
   fault.value = !chosen.value.length
     ? 'Choose at least one joint.'
     : fromS === null || toS === null
       ? 'Say between which times, like 14:02 and 14:20.'
       : fromS > toS
         ? 'The first time lies after the second.'
-        : !basis.value
-          ? 'Say whether it was noted at the time or is from memory.'
-          : unread
-            ? `Not read yet: ${job.t(unread.label)}.`
-            : ''
+        : early
+          ? `${early.tag} was still in then: it was cut out at ${hhmm(lifeBeforeEndedS(job.state, early.id, early.lifeNo) ?? 0, zone.value)}.`
+          : !basis.value
+            ? 'Say whether it was noted at the time or is from memory.'
+            : unread
+              ? `Not read yet: ${job.t(unread.label)}.`
+              : ''
   if (fault.value || fromS === null || toS === null) return
   const joints = props.candidates.filter((f) => chosen.value.includes(f.id))
   const pin = (f: JointFacts) => ({

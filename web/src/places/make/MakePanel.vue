@@ -6,6 +6,7 @@ import {
   type Finding,
   type JointFacts,
   type StepException,
+  lifeBeforeEndedS,
   neverSetAside,
   stateNow,
 } from '@jugalis/core'
@@ -229,7 +230,7 @@ const recordNotes = computed(() =>
     <EarlierSheet
       v-if="sheet === 'earlier' && lastStep"
       :done="lastStep"
-      :not-before-s="stepBefore?.earliestS ?? null"
+      :not-before-s="stepBefore?.earliestS ?? lifeBeforeEndedS(job.state, facts.id, facts.lifeNo)"
       :starts-dwell="facts.clocks.some((c) => c.step === lastStep?.step && c.kind === 'dwell')"
       @close="sheet = null"
     />
