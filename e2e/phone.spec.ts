@@ -136,7 +136,10 @@ test.describe('Make on the phone', () => {
     await page.getByRole('button', { name: 'Cement skinned, still soft' }).click()
     await expect(page.getByRole('heading', { level: 1 })).toContainText(/Push home within (4:00|3:\d\d)/)
     await page.getByRole('button', { name: 'Cement hard' }).click()
-    await page.getByRole('dialog').getByRole('button', { name: /^Cut out / }).click()
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: /^Cut out / })
+      .click()
     await expect(page.getByText('made again: life 2')).toBeVisible()
   })
   test('without signal entries stay on the phone, count up, and go out when it is back', async ({

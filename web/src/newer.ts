@@ -10,9 +10,20 @@ export function keepForNoSignal(): void {
   if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
   setTimeout(() => {
     void import('virtual:pwa-register').then(({ registerSW }) => {
+      let asked = false
       const update = registerSW({
         immediate: true,
-        onNeedRefresh: () => (newer.value = () => void update(true)),
+        onNeedRefresh: () => {
+          newer.value = () => {
+            asked = true
+            void update(true)
+          }
+        },
+        // Put in from another tab: this one may have a sheet open. It goes over when somebody says so here.
+        onNeedReload: () => {
+          if (asked) window.location.reload()
+          else newer.value = () => window.location.reload()
+        },
       })
     })
   }, AFTER_MS)

@@ -1,5 +1,6 @@
 import { ref } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
+import { closeTopSheet } from './frame/sheets'
 import { keepText, readText } from './stored'
 import { useJob } from './stores/job'
 import { useSession } from './stores/session'
@@ -101,6 +102,22 @@ router.afterEach((to) => {
   if (readText(TRIED, 'visit') === to.fullPath) keepText(TRIED, null, 'visit')
 })
 
+/** Back closes the sheet that is open, before it leaves the page under it. */
+let popped = false
+window.addEventListener(
+  'popstate',
+  () => {
+    popped = true
+    // The way back to where it was is a step of its own, which no guard is asked about.
+    setTimeout(() => (popped = false))
+  },
+  { capture: true },
+)
+router.beforeEach(() => {
+  const back = popped
+  popped = false
+  return !(back && closeTopSheet())
+})
 router.beforeEach(async (to) => {
   const session = useSession()
   await session.ask()

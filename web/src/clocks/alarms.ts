@@ -1,8 +1,10 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 import { useClock } from '../stores/clock'
+import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
 import { useView } from '../view'
 import { type Rung, useMissed } from './missed'
+import { notice } from './notices'
 import { type Running, rung, runningClocks } from './running'
 
 const FLASH_MS = 1200
@@ -39,6 +41,7 @@ export function useAlarms(): void {
   const view = useView()
   const prefs = usePrefs()
   const missed = useMissed()
+  const job = useJob()
   let lastS = clock.nowS
   let timer: ReturnType<typeof setInterval> | undefined
   let darkSince: number | null = null
@@ -54,6 +57,12 @@ export function useAlarms(): void {
       if (prefs.prefs.sound) tones(before ? [660, 990] : [330])
       navigator.vibrate?.(before ? [120, 80, 120, 80, 120] : [500])
       flash()
+      if (prefs.prefs.notices)
+        void notice(now, {
+          jobId: job.jobId ?? '',
+          zone: job.state.job.zone,
+          label: (r) => job.t(r.clock.label),
+        })
     }
     lastS = nowS
   }

@@ -36,6 +36,8 @@ useAwake(
     ),
   ),
 )
+const work = ref<HTMLElement>()
+const toWork = (): void => work.value?.focus()
 const phone = ref(false)
 const help = ref(false)
 const reading = ref(false)
@@ -73,11 +75,12 @@ onBeforeUnmount(() => {
 
 <template>
   <div class="frame" :class="{ phone }">
+    <a class="skip" href="#work" @click.prevent="toWork">To the work</a>
     <TopStrip class="strip" @read="reading = true" />
     <LiveStrip />
     <div class="middle">
       <FoldingRule v-if="!phone" class="rail" />
-      <main class="main">
+      <main id="work" ref="work" class="main" tabindex="-1">
         <div v-if="job.status === 'loading' && (session.lapsed || job.offline)" class="place">
           <h1>{{ session.lapsed ? 'Sign in to open this job.' : 'No signal.' }}</h1>
           <p>
@@ -122,6 +125,16 @@ onBeforeUnmount(() => {
   flex: 1;
   min-width: 0;
   overflow: auto;
+}
+/* A low window (a phone on its side, a page at 400 %): the strips give way and go with the page. */
+@media (max-height: 430px) {
+  .frame {
+    height: auto;
+    min-height: 100dvh;
+  }
+  .main {
+    overflow: visible;
+  }
 }
 @media print {
   .frame,

@@ -1,15 +1,35 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { sheetOpened } from './sheets'
 
 defineProps<{ title: string }>()
 const emit = defineEmits<{ close: [] }>()
 const box = ref<HTMLDialogElement>()
 /** A field for typing, not a list or a mark to set. */
 const TYPED = 'input:not([type=radio], [type=checkbox], [type=file], [role=combobox])'
+/** Something was typed that a slip of the thumb beside the sheet must not lose. */
+const typed = ref(false)
+const kept = ref(false)
+let gone: () => void
 onMounted(() => {
   box.value?.showModal()
   box.value?.querySelector<HTMLElement>(`${TYPED}, textarea`)?.focus()
+  gone = sheetOpened(() => emit('close'))
 })
+onBeforeUnmount(() => {
+  gone()
+  window.removeEventListener('beforeunload', ask)
+})
+/** Loaded anew, or left, with something typed: the browser asks first. */
+const ask = (e: BeforeUnloadEvent): void => e.preventDefault()
+function touch(): void {
+  if (!typed.value) window.addEventListener('beforeunload', ask)
+  typed.value = true
+}
+function beside(): void {
+  if (typed.value) kept.value = true
+  else emit('close')
+}
 /** Enter in a field does what the sheet's main button does. */
 function enter(e: KeyboardEvent): void {
   if (!(e.target as HTMLElement).matches(TYPED)) return
@@ -24,11 +44,16 @@ function enter(e: KeyboardEvent): void {
     class="sheet"
     :aria-label="title"
     @close="emit('close')"
-    @click.self="emit('close')"
+    @click.self="beside"
+    @input="touch"
     @keydown.enter="enter"
   >
     <div class="inside">
-      <h2>{{ title }}</h2>
+      <div class="top">
+        <h2>{{ title }}</h2>
+        <button type="button" class="close" aria-label="Close" @click="emit('close')">✕</button>
+      </div>
+      <p v-if="kept" class="why" role="status">Kept as typed. ✕ or Esc closes it.</p>
       <slot />
     </div>
   </dialog>
@@ -51,6 +76,23 @@ function enter(e: KeyboardEvent): void {
   flex-direction: column;
   gap: 14px;
   padding: 18px 20px 20px;
+}
+/* The whole sheet is scrolled inside a low window: its heading stays. */
+.top {
+  display: flex;
+  align-items: flex-start;
+  justify-content: space-between;
+  gap: 12px;
+}
+.close {
+  flex: none;
+  min-width: 44px;
+  min-height: 44px;
+  margin: -8px -10px -8px 0;
+  border: 0;
+  background: none;
+  font: 600 20px/1 var(--text);
+  cursor: pointer;
 }
 /* A field's name stands close above it. */
 .inside > :slotted(label) {

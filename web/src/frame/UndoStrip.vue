@@ -36,7 +36,7 @@ function which({ draft }: Returned): string {
       A newer version is here.
       <button type="button" class="button" @click="newer()">Put it in</button>
     </p>
-    <p v-if="open" role="status">
+    <p v-if="open" class="act" role="status">
       <template v-if="job.lastAct?.takenBackBy">
         Taken back: {{ job.lastAct.says }}
         <button type="button" class="button" @click="job.redo()">Do it again</button>
@@ -62,5 +62,20 @@ function which({ draft }: Returned): string {
   gap: 12px;
   min-height: 56px;
   font-weight: 500;
+}
+/* On the phone it lies over the top strip for its ten seconds: what is worked at below does not move. */
+@media (max-width: 720px) {
+  .undo .act {
+    position: fixed;
+    inset: 0 0 auto 0;
+    z-index: 10;
+    min-height: 44px;
+    padding: 0 14px;
+    background: var(--sheet);
+    border-bottom: 2px solid var(--ink);
+  }
+  .undo:not(:has(p:not(.act))) {
+    border-top: 0;
+  }
 }
 </style>

@@ -12,6 +12,8 @@ interface Prefs {
   hours: 24 | 12
   wet: boolean
   sound: boolean
+  /** Notices of this device for clocks, while the page is out of sight. */
+  notices: boolean
   /** Single letters and figures as keys: off for those who speak to their device. */
   keys: boolean
   /** The dock shows the clocks of joints that this person had a hand in. */
@@ -25,6 +27,7 @@ const first: Prefs = {
   hours: 24,
   wet: false,
   sound: true,
+  notices: false,
   keys: true,
   mine: false,
 }

@@ -54,6 +54,7 @@ const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
   <svg
     :width="330"
     :height="HEIGHT + 24"
+    :viewBox="`0 0 330 ${HEIGHT + 24}`"
     class="drawing upright"
     role="img"
     :aria-label="`Marks of ${piece.item.tag} from the hook down`"
@@ -75,6 +76,8 @@ const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
 <style scoped>
 .upright {
   display: block;
+  max-width: 100%;
+  height: auto;
   overflow: visible;
 }
 .hook {

@@ -150,4 +150,10 @@ const state = (p: PieceCut): string =>
     column-gap: 8px;
   }
 }
+@media (max-width: 360px) {
+  .piece {
+    grid-template-columns: 62px 40px minmax(44px, 1fr) 50px 60px;
+    column-gap: 6px;
+  }
+}
 </style>

@@ -3,6 +3,7 @@ import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { install, installable, installed, offered, putAway } from '../../install'
 import { NoSignal, api } from '../../api'
 import { useJob } from '../../stores/job'
 import * as kept from '../../stores/kept-log'
@@ -103,6 +104,11 @@ async function leave(sure: boolean): Promise<void> {
 <template>
   <main class="jobs">
     <h1>{{ headline }}</h1>
+    <p v-if="installable && offered && !installed()" class="offer">
+      Jugalis can stand on the home screen of this device.
+      <button type="button" class="button" @click="install">Put it there</button>
+      <button type="button" class="button" @click="putAway">Not now</button>
+    </p>
     <ul v-if="jobs?.length">
       <li v-for="j in jobs" :key="j.jobId">
         <RouterLink :to="`/job/${j.jobId}`">
@@ -190,6 +196,12 @@ li a {
 .leaving {
   display: flex;
   flex-wrap: wrap;
+  gap: 10px;
+}
+.offer {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
   gap: 10px;
 }
 .foot {

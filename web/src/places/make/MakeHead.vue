@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { JointFacts } from '@jugalis/core'
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useNarrow } from '../../use-narrow'
@@ -21,6 +21,13 @@ const emit = defineEmits<{ sources: [] }>()
 const job = useJob()
 const view = useView()
 const narrow = useNarrow()
+/** Said aloud when the phase changes, not each second that a clock runs down. */
+const announced = ref('')
+watch(
+  () => [props.facts.id, props.phase, props.facts.nextStep?.id, props.facts.inspection?.verdict].join(' '),
+  () => (announced.value = props.headline),
+  { immediate: true, flush: 'post' },
+)
 const look = computed(() => view.looks.get(props.facts.id))
 const fitting = computed(() =>
   props.facts.place.fitting
@@ -39,7 +46,8 @@ const fitting = computed(() =>
         >all joints</RouterLink
       >
     </p>
-    <h1 :class="{ late: phase === 'late' || phase === 'failed' }" aria-live="polite">{{ headline }}</h1>
+    <h1 :class="{ late: phase === 'late' || phase === 'failed' }">{{ headline }}</h1>
+    <p class="sr" role="status">{{ announced }}</p>
     <p class="why">
       {{ why }}
       <button v-if="sourced" type="button" class="sources" @click="emit('sources')">Where from?</button>

@@ -278,6 +278,23 @@ const recordNotes = computed(() =>
   content: '▲ ';
   color: var(--wet-ink);
 }
+/* A phone on its side: what to do on the left, the action beside it, in reach and in sight. */
+@media (max-height: 430px) and (min-width: 600px) {
+  .panel {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    align-content: start;
+    column-gap: 16px;
+  }
+  .panel > :deep(.low) {
+    grid-column: 2;
+    grid-row: 1 / span 30;
+    align-self: start;
+    position: sticky;
+    top: 8px;
+    margin-top: 0;
+  }
+}
 @media (max-width: 720px) {
   .panel {
     padding: 8px 14px 4px;

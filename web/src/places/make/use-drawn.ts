@@ -31,8 +31,11 @@ export function useDrawingHeight(o: {
   const narrow = useNarrow()
   /** A short phone gives the room to the action. */
   const short = window.innerHeight < 780
+  /** A phone on its side has no room for it at all. */
+  const low = window.innerHeight <= 430
   return computed(() => {
     const { life } = o.facts.value
+    if (low) return 0
     if (!narrow.value) return o.judging.value ? 180 : life ? 260 : 200
     // What is wrong comes first: the drawing makes room for it.
     if (o.stopped() && !life) return o.reading.value || short ? 0 : 120

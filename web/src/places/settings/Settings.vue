@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { KINDS_OF_QUANTITY, type QuantityKind, type System, fmt, unitOf } from '@jugalis/core'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { askForNotices, noticesAre } from '../../clocks/notices'
 import ChipChoice from '../../frame/ChipChoice.vue'
+import { install, installable, installed } from '../../install'
 import { usePrefs } from '../../stores/prefs'
 import { useSession } from '../../stores/session'
 import { hhmm } from '../../when'
@@ -45,6 +47,22 @@ const SWITCHES = [
   ['wet', 'Wet screen: actions are pressed longer'],
   ['keys', 'Single letters as keys'],
 ] as const
+const noticesNow = ref(noticesAre())
+async function setNotices(on: boolean): Promise<void> {
+  noticesNow.value = on && noticesNow.value === 'default' ? await askForNotices() : noticesAre()
+  prefs.notices = on && noticesNow.value === 'granted'
+}
+const aboutNotices = computed(
+  () =>
+    ({
+      none: 'This device has no notices.',
+      denied: 'The browser was told to show none from here: change it in its own settings.',
+      default: 'The browser asks you once.',
+      granted:
+        'They come while this page is open behind others. Once the device puts it to sleep none can come: what ended is listed on waking.',
+    })[noticesNow.value],
+)
+const onApple = /iPhone|iPad/.test(navigator.userAgent)
 function back(): void {
   if (window.history.state?.back) router.back()
   else void router.push('/jobs')
@@ -119,6 +137,34 @@ function back(): void {
           :options="ON_OFF"
           @update:model-value="(v) => (prefs[key] = v === 'on')"
         />
+      </div>
+    </section>
+    <section aria-labelledby="device">
+      <h2 id="device">This device</h2>
+      <div class="row">
+        <span class="name">Notices when a clock is due</span>
+        <ChipChoice
+          :model-value="prefs.notices && noticesNow === 'granted' ? 'on' : 'off'"
+          label="Notices when a clock is due"
+          :options="ON_OFF"
+          @update:model-value="(v) => setNotices(v === 'on')"
+        />
+        <p class="why">{{ aboutNotices }}</p>
+      </div>
+      <div class="row">
+        <span class="name">On the home screen</span>
+        <button v-if="installable" type="button" class="button" @click="install">Put it there</button>
+        <p class="why">
+          {{
+            installed()
+              ? 'It is there: this page runs by itself.'
+              : installable
+                ? 'It opens without the browser round it, and works without signal all the same.'
+                : onApple
+                  ? 'Share, then “Add to Home Screen”.'
+                  : 'The browser offers it in its own menu, where it can.'
+          }}
+        </p>
       </div>
     </section>
     <button type="button" class="button main" @click="back">Done</button>
