@@ -21,6 +21,14 @@ export const SIDE_PLACES = [{ name: 'handbook', key: 'h', says: 'Handbook' }] as
 export const placeOf = (to: { name?: unknown; meta: Record<string, unknown> }): unknown =>
   to.meta.place ?? to.name
 
+/** Was this navigation the browser's own Back or Forward? Heard before the router hears it. */
+let popped = false
+window.addEventListener('popstate', () => {
+  popped = true
+  // The way back to where it was is a step of its own, which no guard is asked about.
+  setTimeout(() => (popped = false))
+})
+
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
@@ -103,16 +111,6 @@ router.afterEach((to) => {
 })
 
 /** Back closes the sheet that is open, before it leaves the page under it. */
-let popped = false
-window.addEventListener(
-  'popstate',
-  () => {
-    popped = true
-    // The way back to where it was is a step of its own, which no guard is asked about.
-    setTimeout(() => (popped = false))
-  },
-  { capture: true },
-)
 router.beforeEach(() => {
   const back = popped
   popped = false
