@@ -1,20 +1,8 @@
-import { randomUUID } from 'node:crypto'
-import { createServer } from 'node:net'
 import { type JobEvent, type JobState, foldJob } from '@jugalis/core'
 import { type Locator, type Page, expect, test } from '@playwright/test'
-import pg from 'pg'
 import { CARRIER, LINES, RATING_BAR, SECTION, STOCK, TAKE_OFFS } from '../demo/lines'
 import { tellStory } from '../demo/world'
-import { startServer } from '../scripts/lib/serve.mjs'
-import { addPerson } from '../server/src/people'
-
-const freePort = (): Promise<number> =>
-  new Promise((done) => {
-    const s = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = s.address() as { port: number }
-      s.close(() => done(port))
-    })
-  })
+import { fromNothing } from './empty-help'
 
 /** Tab until something has the focus: the way there is part of what is tried. */
 async function tabTo(page: Page, target: Locator): Promise<void> {
@@ -71,33 +59,14 @@ const SETTING_OUT = [
 
 test('the demo job is set out from an empty database by keyboard alone', async ({ browser }) => {
   test.setTimeout(240_000)
-  const name = `empty_${randomUUID().slice(0, 8)}`
-  const admin = new pg.Client({ connectionString: `${process.env.TEST_DATABASE}/e2e` })
-  await admin.connect()
-  await admin.query(`create database ${name}`)
-  const databaseUrl = `${process.env.TEST_DATABASE}/${name}`
-  const port = await freePort()
-  const server = await startServer({ databaseUrl, port, seed: false, limiter: false, quiet: true })
-  const pool = new pg.Pool({ connectionString: databaseUrl })
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
-  try {
-    const org = randomUUID()
-    await pool.query('insert into org (org_id, name) values ($1, $2)', [org, 'Keys'])
-    await addPerson(pool, {
-      personId: randomUUID(),
-      name: 'Wren',
-      login: 'wren',
-      orgId: org,
-      password: 'tide-and-pipe',
-    })
-    const page = await context.newPage()
+  await fromNothing(browser, async (page, url) => {
     const { keyboard } = page
     const fill = async (field: Locator, text: string): Promise<void> => {
       await tabTo(page, field)
       await keyboard.type(text)
     }
     const h1 = page.getByRole('heading', { level: 1 })
-    await page.goto(`http://127.0.0.1:${port}/`)
+    await page.goto(`${url}/`)
     await fill(page.getByLabel('Name'), 'wren')
     await fill(page.getByLabel('Password'), 'tide-and-pipe')
     await keyboard.press('Enter')
@@ -193,7 +162,7 @@ test('the demo job is set out from an empty database by keyboard alone', async (
     await keyboard.press('Enter')
     await expect(h1).toContainText(/pieces from \d+ new bars/, { timeout: 30_000 })
 
-    const read = await page.request.get(`http://127.0.0.1:${port}/api/jobs/${job}/events?after=0`)
+    const read = await page.request.get(`${url}/api/jobs/${job}/events?after=0`)
     const { lines } = (await read.json()) as { lines: { event: JobEvent }[] }
     const typed = shapeOf(foldJob(lines.map((x) => x.event)))
     const nowS = Date.now() / 1000
@@ -208,11 +177,5 @@ test('the demo job is set out from an empty database by keyboard alone', async (
         clockErrorS: 0,
       }))
     expect(typed).toEqual(shapeOf(foldJob(told)))
-  } finally {
-    await context.close()
-    await server.stop()
-    await pool.end()
-    await admin.query(`drop database ${name}`)
-    await admin.end()
-  }
+  })
 })

@@ -1,0 +1,44 @@
+import { randomUUID } from 'node:crypto'
+import { createServer } from 'node:net'
+import type { Browser, Page } from '@playwright/test'
+import pg from 'pg'
+import { startServer } from '../scripts/lib/serve.mjs'
+import { addPerson } from '../server/src/people'
+
+const freePort = (): Promise<number> =>
+  new Promise((done) => {
+    const s = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = s.address() as { port: number }
+      s.close(() => done(port))
+    })
+  })
+
+/** A page on a server of its own, whose database holds one person and nothing else. */
+export async function fromNothing(
+  browser: Browser,
+  work: (page: Page, url: string) => Promise<void>,
+): Promise<void> {
+  const name = `empty_${randomUUID().slice(0, 8)}`
+  const admin = new pg.Client({ connectionString: `${process.env.TEST_DATABASE}/e2e` })
+  await admin.connect()
+  await admin.query(`create database ${name}`)
+  const databaseUrl = `${process.env.TEST_DATABASE}/${name}`
+  const port = await freePort()
+  const server = await startServer({ databaseUrl, port, seed: false, limiter: false, quiet: true })
+  const pool = new pg.Pool({ connectionString: databaseUrl })
+  const url = `http://127.0.0.1:${port}`
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: url })
+  try {
+    const orgId = randomUUID()
+    await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])
+    const personId = randomUUID()
+    await addPerson(pool, { personId, name: 'Wren', login: 'wren', orgId, password: 'tide-and-pipe' })
+    await work(await context.newPage(), url)
+  } finally {
+    await context.close()
+    await server.stop()
+    await pool.end()
+    await admin.query(`drop database ${name}`)
+    await admin.end()
+  }
+}
