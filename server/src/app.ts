@@ -8,8 +8,11 @@ import { rateLimit } from 'express-rate-limit'
 import session from 'express-session'
 import helmet from 'helmet'
 import type pg from 'pg'
-import { answerErrors, unknownRoute } from './errors.js'
+import { openApi } from './described/openapi.js'
+import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './described/schemas.js'
+import { answerErrors, notFound, unknownRoute } from './errors.js'
 import type { Heavy } from './heavy.js'
+import { askedWell, notKept } from './manners.js'
 import { type Heads, headsOf } from './live/heads.js'
 import { calcRoutes } from './routes/calc.js'
 import { calendarRoutes } from './routes/calendar.js'
@@ -33,6 +36,8 @@ export interface AppOptions {
   /** A handler that reads JSON and answers nothing, to measure others against. */
   yardstick?: boolean
 }
+/** Of the HTTP interface: a field that is taken away raises the first figure. */
+const VERSION = '1.0.0'
 const WEEK_MS = 7 * 86400_000
 
 export function createApp(o: AppOptions): Express {
@@ -73,6 +78,14 @@ export function createApp(o: AppOptions): Express {
     })
   // The quickest there is: a log that is opened whole is ten megabytes. Brotli takes a third of gzip's time for less.
   app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))
+  app.use('/api', notKept, askedWell)
+  app.get('/api/openapi.json', (_req, res) => void res.json(openApi(VERSION)))
+  const schemas: Readonly<Record<string, object>> = { job: JOB_FILE_SCHEMA, certificate: CERTIFICATE_SCHEMA }
+  app.get('/api/schemas/:name', (req, res) => {
+    const schema = Object.hasOwn(schemas, req.params.name) ? schemas[req.params.name] : undefined
+    if (!schema) throw notFound()
+    res.type('application/schema+json').send(JSON.stringify(schema))
+  })
   app.get('/api/health', async (_req, res) => {
     await o.pool.query('select 1')
     res.json({ ok: true, serverNowS: nowS() })

@@ -1,3 +1,4 @@
+import ICAL from 'ical.js'
 import { randomUUID } from 'node:crypto'
 import { type Harness, batch, draft, harness } from './harness.js'
 
@@ -129,4 +130,32 @@ it('people are put on a job by whoever began it', async () => {
   expect((await h.call('POST', `/jobs/${job}/members`, { login: 'Teal' })).status).toBe(201)
   expect((await h.call('POST', `/jobs/${job}/members`, { login: 'wren' }, { as: 'teal' })).status).toBe(403)
   expect((await h.call('GET', `/jobs/${job}/calendar`, undefined, { as: 'teal' })).status).toBe(200)
+})
+
+it('is read by a package that had no part in writing it, line by line', async () => {
+  const { body } = await h.call('GET', `/jobs/${job}/calendar`)
+  const { text } = await h.call('GET', String(body.path).replace(/^\/api/, ''))
+  // RFC 5545: lines end in CRLF, none is longer than 75 octets, what is folded goes on after a space.
+  const lines = text.split('\r\n')
+  expect(lines.at(-1)).toBe('')
+  expect(text.replaceAll('\r\n', '')).not.toMatch(/[\r\n]/)
+  for (const l of lines) expect(Buffer.byteLength(l)).toBeLessThanOrEqual(75)
+  const calendar = new ICAL.Component(ICAL.parse(text) as unknown[])
+  expect(calendar.name).toBe('vcalendar')
+  for (const needed of ['version', 'prodid']) expect(calendar.getFirstPropertyValue(needed)).toBeTruthy()
+  const events = calendar.getAllSubcomponents('vevent')
+  expect(events.length).toBeGreaterThan(0)
+  for (const e of events) {
+    for (const needed of ['uid', 'dtstamp', 'dtstart', 'summary', 'sequence'])
+      expect([needed, e.getAllProperties(needed).length]).toEqual([needed, 1])
+    const event = new ICAL.Event(e)
+    expect(event.startDate.toUnixTime()).toBeGreaterThan(NOW - 86_400)
+    expect(e.getFirstPropertyValue('transp')).toBe('TRANSPARENT')
+    // What was cancelled rings nobody.
+    const stands = e.getFirstPropertyValue('status') === 'CONFIRMED'
+    expect(e.getAllSubcomponents('valarm').length > 0).toBe(stands)
+  }
+  expect(
+    String(calendar.getFirstPropertyValue('x-wr-calname') ?? events[0]?.getFirstPropertyValue('summary')),
+  ).toContain('Quay, loop; east')
 })

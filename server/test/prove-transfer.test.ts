@@ -1,3 +1,4 @@
+import Papa from 'papaparse'
 import { randomUUID } from 'node:crypto'
 import { END, type JobEvent, type Line, foldJob, placeTexts, sectionAnswer } from '@jugalis/core'
 import { JOB } from '../../demo/ids.js'
@@ -188,10 +189,17 @@ describe('a job as a file', () => {
   it('CSV: a row for every entry, formulas kept as text', async () => {
     const j = await lineJob()
     await j.send([draft('signed', { what: '=HYPERLINK("x")', refId: 'r', statement: 'ok' })])
-    const csv = (await h.call('GET', `/jobs/${j.job}/log.csv`)).text
+    const csv = (await h.call('GET', `/jobs/${j.job}/entries.csv`)).text
     expect(csv.trim().split('\n')).toHaveLength((await readLog(h.pool, j.job, 0)).length + 1)
     expect(csv).toContain('Q-02,d63,step-done')
     expect(csv).not.toMatch(/(^|,)=/m)
+    // The joint log for people: a row for each life, by tag, in words.
+    const log = (await h.call('GET', `/jobs/${j.job}/log.csv`)).text
+    const { data, errors } = Papa.parse<Record<string, string>>(log.trim(), { header: true })
+    expect(errors).toEqual([])
+    expect(data.map((r) => r.joint)).toEqual(['Q-01', 'Q-02'])
+    expect(data[0]).toMatchObject({ line: 'Q', size: 'd63', life: '1', outcome: 'judged good', by: 'wren' })
+    expect(log).not.toMatch(/step-done|undefined|NaN/)
   })
 })
 

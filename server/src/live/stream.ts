@@ -12,7 +12,7 @@ export function streamHead(res: Response, heads: Heads, jobId: string): void {
     'x-accel-buffering': 'no',
   })
   res.write('retry: 1500\n\n')
-  const end = heads.watch(jobId, (seq) => res.write(`event: head\ndata: ${seq}\n\n`))
+  const end = heads.watch(jobId, (seq) => res.write(`id: ${seq}\nevent: head\ndata: ${seq}\n\n`))
   const beat = setInterval(() => res.write(': here\n\n'), BEAT_MS)
   res.on('close', () => {
     clearInterval(beat)

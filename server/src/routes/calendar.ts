@@ -85,7 +85,8 @@ export function calendarOf(state: JobState, jobId: string, nowS: number, end: Lo
     const held = a.holdsBack ? ` Held back by ${a.holdsBack.facts.tag}.` : ''
     put(`ready-${id}`, a.readyAtS, greatest(homes), says(a.section.tag), `${RULE}${held}`)
   }
-  return feed.toString()
+  // RFC 5545: the last line ends like every other.
+  return `${feed.toString().trimEnd()}\r\n`
 }
 
 /** Where a person's feed of a job is. */

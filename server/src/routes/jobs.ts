@@ -20,7 +20,8 @@ import { streamHead } from '../live/stream.js'
 import { calendarPath } from './calendar.js'
 import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
-import { exportCsv, exportJob, importJob } from './transfer.js'
+import { entriesCsv, jointLogCsv } from './tables.js'
+import { exportJob, importJob } from './transfer.js'
 
 const newJob = yup
   .object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() })
@@ -136,9 +137,16 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
   routes.get('/:jobId/log.csv', async (req, res) => {
     const id = await jobId(req)
     res
-      .attachment(`jugalis-${id}.csv`)
+      .attachment(`jugalis-${id}-joints.csv`)
       .type('csv')
-      .send(await exportCsv(pool, id))
+      .send(await jointLogCsv(pool, id))
+  })
+  routes.get('/:jobId/entries.csv', async (req, res) => {
+    const id = await jobId(req)
+    res
+      .attachment(`jugalis-${id}-entries.csv`)
+      .type('csv')
+      .send(await entriesCsv(pool, id))
   })
   return routes
 }

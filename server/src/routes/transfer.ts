@@ -1,14 +1,4 @@
-import {
-  type JobEvent,
-  type LogLine,
-  checkChain,
-  draftFault,
-  foldJob,
-  isUuid,
-  jointPlaces,
-  readEvents,
-} from '@jugalis/core'
-import { stringify } from 'csv-stringify/sync'
+import { type JobEvent, type LogLine, checkChain, draftFault, isUuid } from '@jugalis/core'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { inTransaction, insertJob, insertMember, membersOf } from '../db/jobs.js'
@@ -141,38 +131,4 @@ function readEvent(body: string, jobId: string, path: string): JobEvent {
   const olderVersion = fault && fault.message.includes('is written in version')
   if (fault && !olderVersion) throw new HttpError(422, 'bad-input', fault.message, path)
   return e
-}
-
-/** A spreadsheet runs what begins like a formula; such text is marked as text. */
-const plain = (v: unknown): string => {
-  const s = v === null || v === undefined ? '' : String(v)
-  return /^[=+\-@\t\r]/.test(s) && !/^-?\d+(\.\d+)?$/.test(s) ? `'${s}` : s
-}
-
-/** The joint log as a table: one row for each step of each life of each joint. */
-export async function exportCsv(pool: pg.Pool, jobId: string): Promise<string> {
-  const lines = await readLog(pool, jobId, 0)
-  const events = readEvents(lines.map((l) => l.body))
-  const names = new Map((await membersOf(pool, jobId)).map((m) => [m.personId, m.name]))
-  const places = jointPlaces(foldJob(events))
-  const rows = lines.map((l, i) => {
-    const e = events[i] as JobEvent
-    const place = e.jointId ? places.get(e.jointId) : undefined
-    return [
-      l.seq,
-      new Date(e.occurredAtS * 1000).toISOString(),
-      names.get(e.actorId) ?? e.actorId,
-      place?.tag ?? '',
-      place?.piece.size ?? '',
-      e.kind,
-      e.data.life ?? '',
-      e.data.step ?? '',
-      JSON.stringify(e.data),
-      l.hash,
-    ].map(plain)
-  })
-  return stringify([
-    ['seq', 'occurred_at_utc', 'who', 'joint', 'size', 'entry', 'life', 'step', 'data', 'hash'],
-    ...rows,
-  ])
 }

@@ -160,6 +160,7 @@ async function sign(): Promise<void> {
     <div class="buttons no-print">
       <a class="button main" :href="`/api/jobs/${job.jobId}/export.json`" download>Whole job, JSON</a>
       <a class="button" :href="`/api/jobs/${job.jobId}/log.csv`" download>Joint log, CSV</a>
+      <a class="button" :href="`/api/jobs/${job.jobId}/entries.csv`" download>Raw log, CSV</a>
       <button type="button" class="button" @click="print">Print</button>
     </div>
     <section>

@@ -1,0 +1,120 @@
+import type { Field, Life, Step } from '../methods/method.js'
+import * as fmt from '../units/format.js'
+import type { Reader } from '../units/quantity.js'
+import { tagOrder } from '../units/tag-order.js'
+import { answerSaid, isWorded, say } from '../words/words.js'
+import { type JointFacts, jointFacts } from './assess.js'
+import { jointPlaces } from './lookup.js'
+import type { JobState } from './state.js'
+
+/** A table with its headings. */
+export interface Table {
+  columns: string[]
+  rows: string[][]
+}
+const clocks = new Map<string, Intl.DateTimeFormat>()
+/** `2026-11-27 14:05` in a zone: sorts as it reads. */
+function stamp(atS: number, zone: string): string {
+  let f = clocks.get(zone)
+  if (!f)
+    clocks.set(
+      zone,
+      (f = new Intl.DateTimeFormat('sv-SE', {
+        timeZone: zone,
+        dateStyle: 'short',
+        timeStyle: 'short',
+      })),
+    )
+  return f.format(atS * 1000)
+}
+/** One reading in words: the figure in the job's units, or the answer. */
+function readingOf(field: Field, value: unknown, reader: Reader): string {
+  const label = say(field.label, reader)
+  if (typeof value === 'number') {
+    const figure =
+      field.unit === 'mm'
+        ? (field.max ?? Infinity) <= 25
+          ? fmt.thickness(value, reader)
+          : fmt.length(value, reader)
+        : field.unit === 'C'
+          ? fmt.temperature(value, reader)
+          : field.unit === 'Nm'
+            ? fmt.torque(value, reader)
+            : field.unit === 'bar'
+              ? fmt.pressure(value, reader)
+              : fmt.number(value, 2)
+    return `${label} ${figure}`
+  }
+  if (typeof value !== 'string') return ''
+  const own = `${field.key}-${value}`
+  return `${label}: ${isWorded(own) ? say({ code: own, params: {} }, reader) : answerSaid(field.key, value)}`
+}
+const lastOf = (life: Life, steps: readonly Step[], reaches: Step['reaches']) =>
+  life.done.findLast((d) => steps.find((s) => s.id === d.step)?.reaches === reaches)
+
+function outcome(facts: JointFacts, life: Life): string {
+  if (life.cutOutAtS !== undefined) return 'cut out'
+  const verdict = facts.inspection?.verdict
+  return verdict === 'pass' ? 'judged good' : verdict === 'fail' ? 'judged failed' : 'open'
+}
+
+/**
+ * The joint log for people: a row for each life of each joint, by tag, times in the job's zone, figures in the units of
+ * its school. @param nameOf name of a person by id.
+ */
+export function jointLog(state: JobState, nameOf: (personId: string) => string): Table {
+  const { zone, school } = state.job
+  const reader: Reader = { units: school }
+  const columns = [
+    'line',
+    'joint',
+    'size',
+    'joined by',
+    'into',
+    'life',
+    `made (${zone})`,
+    `judged (${zone})`,
+    'by',
+    `readings (${school === 'inch' ? 'in, °F, ft-lb, psi' : 'mm, °C, Nm, bar'})`,
+    'found',
+    'tools',
+    'outcome',
+    `cut out (${zone})`,
+  ]
+  const rows: string[][] = []
+  const places = [...jointPlaces(state).values()].sort((a, b) => tagOrder(a.tag, b.tag))
+  for (const place of places) {
+    const facts = jointFacts(state, place.jointId, 'coldest', state.lastAtS)
+    if (!facts) continue
+    const lives = [...facts.past, ...(facts.life ? [facts.life] : [])]
+    for (const life of lives) {
+      const made = lastOf(life, facts.steps, 'made')
+      const judged = lastOf(life, facts.steps, 'verified')
+      const readings = facts.steps.flatMap((s) =>
+        s.reads.flatMap((f) => {
+          const done = life.done.findLast((d) => d.step === s.id && d.readings[f.key] !== undefined)
+          return done ? readingOf(f, done.readings[f.key], reader) || [] : []
+        }),
+      )
+      const found = life === facts.life ? (facts.inspection?.findings ?? []) : []
+      const tools = new Set(life.done.flatMap((d) => d.tools ?? []))
+      rows.push([
+        place.line.tag,
+        place.tag,
+        place.piece.size,
+        facts.method ? say(facts.method.name, reader) : place.line.method,
+        [place.fitting?.fitting, place.fitting?.tag].filter(Boolean).join(' '),
+        String(life.no),
+        made ? stamp(made.latestS, zone) : '',
+        judged ? stamp(judged.latestS, zone) : '',
+        [...new Set(life.done.map((d) => nameOf(d.by)))].join(', '),
+        readings.join('; '),
+        found.map((f) => say(f, reader)).join(' '),
+        [...tools].map((id) => state.tools.get(id)?.name ?? '').join(', '),
+        outcome(facts, life),
+        life.cutOutAtS === undefined ? '' : stamp(life.cutOutAtS, zone),
+      ])
+    }
+  }
+  return { columns, rows }
+}

@@ -1,0 +1,70 @@
+import { OPERATIONS, type Operation } from './operations.js'
+
+const ERROR = {
+  type: 'object',
+  properties: {
+    error: {
+      type: 'object',
+      properties: {
+        code: { type: 'string' },
+        message: { type: 'string' },
+        field: { type: ['string', 'null'] },
+      },
+      required: ['code', 'message', 'field'],
+    },
+  },
+  required: ['error'],
+}
+const content = (type: string, schema?: object) => ({ content: { [type]: schema ? { schema } : {} } })
+/** `$schema` names the draft of a file of its own; inside a description it has no place. */
+const inside = (schema: object): object => {
+  const { $schema: _, ...rest } = schema as { $schema?: string }
+  return rest
+}
+function operation(o: Operation): object {
+  const names = [...o.path.matchAll(/\{(\w+)\}/g)].map((m) => m[1])
+  const body = o.body
+    ? content('application/json', inside(o.body))
+    : o.takes
+      ? { content: Object.fromEntries(o.takes.map((t) => [t, {}])) }
+      : null
+  return {
+    operationId: `${o.method} ${o.path}`.replace(/[^A-Za-z]+/g, '_').replace(/_$/, ''),
+    summary: o.says,
+    security: o.who === 'person' ? [{ session: [] }] : o.who === 'instrument' ? [{ token: [] }] : [],
+    ...(names.length
+      ? {
+          parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
+        }
+      : {}),
+    ...(body ? { requestBody: { required: true, ...body } } : {}),
+    responses: {
+      [o.status]: {
+        description: 'It is done.',
+        ...(o.gives ? content(o.gives.type, o.gives.schema && inside(o.gives.schema)) : {}),
+      },
+      default: { description: 'Why not, in one form.', ...content('application/json', ERROR) },
+    },
+  }
+}
+/** The whole HTTP interface as OpenAPI 3.1, made from the shapes that requests are checked by. */
+export function openApi(version: string): object {
+  const paths: Record<string, Record<string, object>> = {}
+  for (const o of OPERATIONS) (paths[`/api${o.path}`] ??= {})[o.method] = operation(o)
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Jugalis',
+      version,
+      description:
+        'Joins pipe: calculations, the log of a job, instruments. Units stand in the names of fields.',
+    },
+    paths,
+    components: {
+      securitySchemes: {
+        session: { type: 'apiKey', in: 'cookie', name: 'jugalis' },
+        token: { type: 'http', scheme: 'bearer' },
+      },
+    },
+  }
+}

@@ -1,0 +1,50 @@
+import { type JobEvent, foldJob, jointLog, jointPlaces, readEvents } from '@jugalis/core'
+import { stringify } from 'csv-stringify/sync'
+import type pg from 'pg'
+import { membersOf } from '../db/jobs.js'
+import { readLog } from '../db/read-log.js'
+
+/** A spreadsheet runs what begins like a formula; such text is marked as text. */
+const plain = (v: unknown): string => {
+  const s = v === null || v === undefined ? '' : String(v)
+  return /^[=+\-@\t\r\n]/.test(s) && !/^-?\d+(\.\d+)?$/.test(s) ? `'${s}` : s
+}
+async function logOf(pool: pg.Pool, jobId: string) {
+  const lines = await readLog(pool, jobId, 0)
+  const events = readEvents(lines.map((l) => l.body))
+  const names = new Map((await membersOf(pool, jobId)).map((m) => [m.personId, m.name]))
+  return { lines, events, state: foldJob(events), nameOf: (id: string) => names.get(id) ?? id }
+}
+
+/** The joint log as people keep it: a row for each life of each joint, in the job's zone and units. */
+export async function jointLogCsv(pool: pg.Pool, jobId: string): Promise<string> {
+  const { state, nameOf } = await logOf(pool, jobId)
+  const { columns, rows } = jointLog(state, nameOf)
+  return stringify([columns, ...rows.map((r) => r.map(plain))])
+}
+
+/** The raw log: a row for each entry, as it was written, with its hash. Times in UTC. */
+export async function entriesCsv(pool: pg.Pool, jobId: string): Promise<string> {
+  const { lines, events, state, nameOf } = await logOf(pool, jobId)
+  const places = jointPlaces(state)
+  const rows = lines.map((l, i) => {
+    const e = events[i] as JobEvent
+    const place = e.jointId ? places.get(e.jointId) : undefined
+    return [
+      l.seq,
+      new Date(e.occurredAtS * 1000).toISOString(),
+      nameOf(e.actorId),
+      place?.tag ?? '',
+      place?.piece.size ?? '',
+      e.kind,
+      e.data.life ?? '',
+      e.data.step ?? '',
+      JSON.stringify(e.data),
+      l.hash,
+    ].map(plain)
+  })
+  return stringify([
+    ['seq', 'occurred_at_utc', 'who', 'joint', 'size', 'entry', 'life', 'step', 'data', 'hash'],
+    ...rows,
+  ])
+}
