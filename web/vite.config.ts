@@ -36,7 +36,7 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,mjs,css,html,svg,png,woff2,wasm}'],
+        globPatterns: ['**/*.{js,mjs,css,html,svg,png,woff2,ttf,wasm}'],
         maximumFileSizeToCacheInBytes: 8_000_000,
         importScripts: ['/notice-click.js'],
         navigateFallback: '/index.html',

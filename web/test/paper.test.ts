@@ -4,7 +4,7 @@ import { type CutRow, cutList } from '../src/paper/cut-list'
 import { hangTags } from '../src/paper/hang-tags'
 import { labelSheets } from '../src/paper/labels'
 import { type Strip, markStrips, markStripsSvg } from '../src/paper/mark-strips'
-import { MARGIN_MM } from '../src/paper/sheet'
+import { A4, MARGIN_MM } from '../src/paper/sheet'
 import { cutCsv, cutWorkbook } from '../src/paper/tables'
 import Papa from 'papaparse'
 
@@ -170,7 +170,7 @@ describe('hang-tags', () => {
       { ...tag, touch: 'set' as const },
       { ...tag, touch: null, pressure: { bar: '181.3 psi', at: null } },
     ]
-    const [page = ''] = await pagesOf(await hangTags('A job whose name goes on and on, '.repeat(4), tags))
+    const [page = ''] = await pagesOf(await hangTags('A job whose name goes on and on, '.repeat(4), tags, A4))
     const fonts = await PDFDocument.create()
     const plain = await fonts.embedFont(StandardFonts.Helvetica)
     const bold = await fonts.embedFont(StandardFonts.HelveticaBold)

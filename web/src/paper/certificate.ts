@@ -9,7 +9,7 @@ import {
   named,
 } from '@jugalis/core'
 import { type RoundScale, roundScale } from '../tapes/ticks'
-import { A4, MARGIN_MM, type Paper, book } from './sheet'
+import { A4, MARGIN_MM, type Paper, book, sheetOf } from './sheet'
 
 export interface CertificateWords {
   say(m: { code: string; params: Record<string, string | number> }): string
@@ -23,8 +23,8 @@ export interface CertificateWords {
   looks: ReadonlyMap<string, JointLook>
   inside: ReadonlySet<string>
 }
+/** Drawn to the width of the narrower paper. */
 const RIGHT = A4.short - MARGIN_MM
-const BOTTOM = A4.long - MARGIN_MM - 8
 const LEAD = 5.2
 const LABEL_MM = 42
 
@@ -45,15 +45,17 @@ function broken(p: Paper, text: string, heightMm: number, wideMm: number, bold =
 
 /** A certificate of one test: what was tested, by what rule, on which gauge, what was read, what it comes to, who signed. */
 export async function certificatePaper(c: Certificate, w: CertificateWords): Promise<Uint8Array> {
-  const b = await book(`${c.job}: ${c.section}, pressure test`)
+  const sheet = sheetOf(w.reader)
+  const bottom = sheet.long - MARGIN_MM - 8
+  const b = await book(`${c.job}: ${c.section}, pressure test`, sheet)
   let p = b.page()
   let y = MARGIN_MM + 8
   const foot = (): void => {
-    p.line(MARGIN_MM, A4.long - MARGIN_MM - 4, RIGHT, A4.long - MARGIN_MM - 4)
-    p.text(`Log ${c.head.seq}, head ${c.head.hash}`, MARGIN_MM, A4.long - MARGIN_MM, 1.9)
+    p.line(MARGIN_MM, sheet.long - MARGIN_MM - 4, RIGHT, sheet.long - MARGIN_MM - 4)
+    p.text(`Log ${c.head.seq}, head ${c.head.hash}`, MARGIN_MM, sheet.long - MARGIN_MM, 1.9)
   }
   const room = (mm: number): void => {
-    if (y + mm <= BOTTOM) return
+    if (y + mm <= bottom) return
     foot()
     p = b.page()
     y = MARGIN_MM + 8

@@ -1,5 +1,5 @@
 import { type PieceCut, type Reader, fmt, named, systemOf } from '@jugalis/core'
-import { A4, MARGIN_MM, type Paper, book, shortened } from './sheet'
+import { A4, MARGIN_MM, type Paper, book, sheetOf, shortened } from './sheet'
 
 const ROW_MM = 7
 /** Where each column begins (or ends, for figures), and how wide it may be, mm. */
@@ -50,16 +50,17 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
 export const bendsText = (r: CutRow, reader: Reader): string =>
   r.bends.map((x) => `${fmt.lengthFigure(x.atMm, reader)}: ${x.turnDeg}°`).join('; ')
 
-/** The cut list, A4 standing: what to measure off and where to mark, with a place to sign each cut. */
+/** The cut list, standing: what to measure off and where to mark, with a place to sign each cut. */
 export async function cutList(job: string, rows: readonly CutRow[], reader: Reader): Promise<Uint8Array> {
-  const b = await book(`${job}: cut list`)
+  const sheet = sheetOf(reader)
+  const b = await book(`${job}: cut list`, sheet)
   const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, reader))
   const marks = (depth: number | null, check: number | null): string =>
     depth ? `${figure(depth)}${check === null ? '' : ` / ${figure(check)}`}` : ''
   let p: Paper | null = null
   let y = Infinity
   for (const r of rows) {
-    if (!p || y + ROW_MM > A4.long - MARGIN_MM) {
+    if (!p || y + ROW_MM > sheet.long - MARGIN_MM) {
       p = b.page()
       p.text(shortened(p, `${job}: cut list`, 4, A4.short - 2 * MARGIN_MM, true), MARGIN_MM, 14, 4, {
         bold: true,

@@ -1,4 +1,4 @@
-import { A4, MARGIN_MM, type Paper, book } from './sheet'
+import { A4, MARGIN_MM, type Paper, type Sheet, book } from './sheet'
 
 export interface HangTag {
   tag: string
@@ -13,7 +13,6 @@ export interface HangTag {
 const ACROSS = 2
 const DOWN = 3
 const WIDE_MM = (A4.short - 2 * MARGIN_MM) / ACROSS
-const HIGH_MM = (A4.long - 2 * MARGIN_MM) / DOWN
 const HOLE_MM = 5
 const INNER_MM = WIDE_MM - 12
 const NO_FIGURE = 'NO FIGURE: ASK'
@@ -24,17 +23,18 @@ function fitted(p: Paper, text: string, x: number, y: number, mostMm: number, bo
   p.text(text, x, y, Math.min(mostMm, (mostMm * INNER_MM) / wide), { bold })
 }
 
-/** Tags to hang on joints, six to a sheet of A4, read from two metres off: not to be touched, no pressure, until when. */
-export async function hangTags(job: string, tags: readonly HangTag[]): Promise<Uint8Array> {
-  const b = await book(`${job}: hang-tags`)
+/** Tags to hang on joints, six to a sheet, read from two metres off: not to be touched, no pressure, until when. */
+export async function hangTags(job: string, tags: readonly HangTag[], sheet: Sheet): Promise<Uint8Array> {
+  const high = (sheet.long - 2 * MARGIN_MM) / DOWN
+  const b = await book(`${job}: hang-tags`, sheet)
   let p: Paper | null = null
   tags.forEach((t, i) => {
     const at = i % (ACROSS * DOWN)
     if (at === 0) p = b.page()
     const paper = p as unknown as Paper
     const x = MARGIN_MM + (at % ACROSS) * WIDE_MM
-    const y = MARGIN_MM + Math.floor(at / ACROSS) * HIGH_MM
-    paper.box(x, y, WIDE_MM, HIGH_MM)
+    const y = MARGIN_MM + Math.floor(at / ACROSS) * high
+    paper.box(x, y, WIDE_MM, high)
     paper.box(x + WIDE_MM / 2 - HOLE_MM / 2, y + 4, HOLE_MM, HOLE_MM)
     paper.text(t.tag, x + 6, y + 19, 7, { bold: true })
     paper.text(t.size, x + WIDE_MM - 6, y + 19, 4.6, { end: true })

@@ -1,5 +1,5 @@
 import QRCode from 'qrcode'
-import { MARGIN_MM, type Paper, book } from './sheet'
+import { A4, MARGIN_MM, type Paper, book } from './sheet'
 
 export interface Label {
   tag: string
@@ -31,7 +31,7 @@ function code(p: Paper, url: string, x: number, y: number, sizeMm: number): void
 
 /** Labels, 24 to a sheet of A4: tag, two or three lines, and a code that opens the joint or piece. */
 export async function labelSheets(job: string, labels: readonly Label[]): Promise<Uint8Array> {
-  const b = await book(`${job}: labels`)
+  const b = await book(`${job}: labels`, A4)
   let p: Paper | null = null
   labels.forEach((l, i) => {
     const at = i % (ACROSS * DOWN)

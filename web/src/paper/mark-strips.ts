@@ -1,5 +1,5 @@
 import { type PieceCut, type Reader, fmt } from '@jugalis/core'
-import { A4, type Book, MARGIN_MM, type Paper, book } from './sheet'
+import { type Book, MARGIN_MM, type Paper, type Sheet, book, sheetOf } from './sheet'
 import { svgSheets } from './svg-sheet'
 
 /** One strip to hold against a pipe's end: its depth mark and check mark at full scale. */
@@ -26,8 +26,8 @@ export function stripsOf(pieces: readonly PieceCut[]): Strip[] {
   }
   return [...out.values()].sort((a, b) => a.depthMm - b.depthMm)
 }
-/** Longest strip that fits on the sheet. */
-export const LONGEST_STRIP_MM = A4.long - 2 * MARGIN_MM - 15
+/** Longest strip that fits on a sheet. */
+export const longestStripMm = (sheet: Sheet): number => sheet.long - 2 * MARGIN_MM - 15
 const STRIP_MM = 24
 const FIRST_MM = 44
 const INCH_MM = 25.4
@@ -46,6 +46,7 @@ function ruler(p: Paper, x: number, y: number): void {
 }
 
 function strip(p: Paper, s: Strip, x: number, y: number, reader: Reader): void {
+  const sheet = sheetOf(reader)
   const length = (s.checkMm ?? s.depthMm) + 12
   p.box(x, y, length, STRIP_MM - 8)
   // The hook: this edge lies at the pipe's end.
@@ -60,14 +61,15 @@ function strip(p: Paper, s: Strip, x: number, y: number, reader: Reader): void {
   }
   const whole = `${s.size}: ${s.joints.join(', ')}`
   let shown = whole
-  while (p.widthOf(shown, 2.6) > A4.long - 2 * MARGIN_MM)
+  while (p.widthOf(shown, 2.6) > sheet.long - 2 * MARGIN_MM)
     shown = `${shown.slice(0, shown.lastIndexOf(','))}` + ' and more'
   p.text(shown, x, y + STRIP_MM - 3.5, 2.6)
 }
 
-/** Draws the strips, A4 lying. Those too long for the sheet are listed instead. */
+/** Draws the strips, lying. Those too long for the sheet are listed instead. */
 function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], reader: Reader): void {
-  const fits = strips.filter((s) => (s.checkMm ?? s.depthMm) + 12 <= LONGEST_STRIP_MM)
+  const sheet = sheetOf(reader)
+  const fits = strips.filter((s) => (s.checkMm ?? s.depthMm) + 12 <= longestStripMm(sheet))
   const tooLong = strips.filter((s) => !fits.includes(s))
   let y = 0
   const begin = (): Paper => {
@@ -81,7 +83,7 @@ function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], re
   }
   let p = begin()
   const room = (mm: number): void => {
-    if (y + mm > A4.short - MARGIN_MM) p = begin()
+    if (y + mm > sheet.short - MARGIN_MM) p = begin()
   }
   for (const s of fits) {
     room(STRIP_MM)
@@ -100,10 +102,10 @@ function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], re
 }
 /** Full-scale mark strips as PDF. */
 export async function markStrips(job: string, strips: readonly Strip[], reader: Reader): Promise<Uint8Array> {
-  const b: Book = await book(`${job}: mark strips`, true)
+  const b: Book = await book(`${job}: mark strips`, sheetOf(reader), true)
   drawStrips(b.page, job, strips, reader)
   return b.bytes()
 }
 /** The same as SVG, in millimetres. */
 export const markStripsSvg = (job: string, strips: readonly Strip[], reader: Reader): string =>
-  svgSheets(`${job}: mark strips`, (page) => drawStrips(page, job, strips, reader), true)
+  svgSheets(`${job}: mark strips`, (page) => drawStrips(page, job, strips, reader), sheetOf(reader), true)

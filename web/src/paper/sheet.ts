@@ -1,16 +1,64 @@
+import fontkit from '@pdf-lib/fontkit'
+import type { Reader } from '@jugalis/core'
 import { PDFDocument, type PDFFont, type PDFPage, StandardFonts, rgb } from 'pdf-lib'
 
 /** Points in a millimetre: paper is drawn in millimetres, from the top left. */
 export const PT_PER_MM = 72 / 25.4
 export const A4 = { short: 210, long: 297 } as const
+export interface Sheet {
+  short: number
+  long: number
+}
+const LETTER: Sheet = { short: 215.9, long: 279.4 }
+/** The paper that lies in the printer: by the units of who reads. What is drawn keeps to the width of both. */
+export const sheetOf = (reader: Reader): Sheet => (reader.units === 'inch' ? LETTER : A4)
 export const MARGIN_MM = 10
 const INK = rgb(0.106, 0.125, 0.141)
 
-/** The built-in fonts know the Western letters; narrow spaces become plain ones, what is left becomes a box. */
-const printable = (text: string): string =>
-  text
-    .replace(/[\u202f\u00a0\u2009]/g, ' ')
-    .replace(/[^\u0020-\u007e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2026]/g, '\u00a4')
+/** Bytes of the two fonts a paper is set in. */
+export interface Letters {
+  regular: ArrayBuffer | Uint8Array
+  bold: ArrayBuffer | Uint8Array
+}
+/** Where they come from: the app brings fonts that know Latin, Greek and Cyrillic; without any, those every reader has. */
+export const letters: { read: (() => Promise<Letters>) | null } = { read: null }
+
+/** The built-in fonts know the Western letters. */
+const WESTERN = /[\u0020-\u007e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2026]/
+/** The fonts of a document, and whether something was written that they have no letters for. */
+interface Set {
+  font: PDFFont
+  bold: PDFFont
+  knows(letter: string): boolean
+  unknown: boolean
+}
+/** Narrow spaces become plain ones; a letter that no font here has becomes a box, and the paper says so. */
+function printable(set: Set, text: string): string {
+  return [...text.replace(/[\u202f\u00a0\u2009]/g, ' ').replace(/[\r\n\t]+/g, ' ')]
+    .map((c) => {
+      if (set.knows(c)) return c
+      set.unknown = true
+      return letters.read ? '\u25a1' : '\u00a4'
+    })
+    .join('')
+}
+async function setOf(doc: PDFDocument): Promise<Set> {
+  if (!letters.read) {
+    const [font, bold] = [
+      await doc.embedFont(StandardFonts.Helvetica),
+      await doc.embedFont(StandardFonts.HelveticaBold),
+    ]
+    return { font, bold, knows: (c) => WESTERN.test(c), unknown: false }
+  }
+  doc.registerFontkit(fontkit)
+  const bytes = await letters.read()
+  const [font, bold] = [
+    await doc.embedFont(bytes.regular, { subset: true }),
+    await doc.embedFont(bytes.bold, { subset: true }),
+  ]
+  const known = new globalThis.Set(font.getCharacterSet())
+  return { font, bold, knows: (c) => known.has(c.codePointAt(0) ?? 0), unknown: false }
+}
 
 /** A page drawn in millimetres from its top left corner. */
 export interface Paper {
@@ -24,8 +72,7 @@ export interface Paper {
 class PdfPaper implements Paper {
   constructor(
     private readonly page: PDFPage,
-    private readonly font: PDFFont,
-    private readonly bold: PDFFont,
+    private readonly set: Set,
     private readonly heightMm: number,
   ) {}
   private y(mm: number): number {
@@ -50,16 +97,18 @@ class PdfPaper implements Paper {
     })
   }
   text(text: string, x: number, y: number, heightMm = 3.2, o: { bold?: boolean; end?: boolean } = {}): void {
-    const font = o.bold ? this.bold : this.font
+    const font = o.bold ? this.set.bold : this.set.font
     const size = (heightMm / 0.72) * PT_PER_MM
-    const said = printable(text)
+    const said = printable(this.set, text)
     const wide = o.end ? font.widthOfTextAtSize(said, size) : 0
     this.page.drawText(said, { x: x * PT_PER_MM - wide, y: this.y(y), size, font, color: INK })
   }
   widthOf(text: string, heightMm: number, bold = false): number {
     return (
-      (bold ? this.bold : this.font).widthOfTextAtSize(printable(text), (heightMm / 0.72) * PT_PER_MM) /
-      PT_PER_MM
+      (bold ? this.set.bold : this.set.font).widthOfTextAtSize(
+        printable(this.set, text),
+        (heightMm / 0.72) * PT_PER_MM,
+      ) / PT_PER_MM
     )
   }
 }
@@ -71,26 +120,26 @@ export function shortened(p: Paper, text: string, heightMm: number, wideMm: numb
   return `${kept.trimEnd()}\u2026`
 }
 
+/** Said where a box stands for a letter. */
+const UNKNOWN = 'Some letters here are in none of the fonts that ship with this: each stands as a box.'
+
 export interface Book {
   page(): Paper
   /** @param numbered writes `2 of 3` into the lower right corner of each page. */
   bytes(numbered?: boolean): Promise<Uint8Array>
 }
-/** A new document of A4 pages. */
-export async function book(title: string, lying = false): Promise<Book> {
+/** A new document of pages of one size. */
+export async function book(title: string, sheet: Sheet, lying = false): Promise<Book> {
   const doc = await PDFDocument.create()
   doc.setTitle(title)
   doc.setCreator('Jugalis')
   doc.setLanguage('en')
-  const [font, bold] = [
-    await doc.embedFont(StandardFonts.Helvetica),
-    await doc.embedFont(StandardFonts.HelveticaBold),
-  ]
-  const [w, h] = lying ? [A4.long, A4.short] : [A4.short, A4.long]
+  const set = await setOf(doc)
+  const [w, h] = lying ? [sheet.long, sheet.short] : [sheet.short, sheet.long]
   const papers: Paper[] = []
   return {
     page: () => {
-      const paper = new PdfPaper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), font, bold, h)
+      const paper = new PdfPaper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), set, h)
       papers.push(paper)
       return paper
     },
@@ -99,6 +148,7 @@ export async function book(title: string, lying = false): Promise<Book> {
         papers.forEach((p, i) =>
           p.text(`${i + 1} of ${papers.length}`, w - MARGIN_MM, h - MARGIN_MM, 1.9, { end: true }),
         )
+      if (set.unknown) papers.at(-1)?.text(UNKNOWN, MARGIN_MM, h - MARGIN_MM + 4, 1.9)
       return doc.save()
     },
   }

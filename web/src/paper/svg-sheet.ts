@@ -1,4 +1,4 @@
-import { A4, type Paper } from './sheet'
+import type { Paper, Sheet } from './sheet'
 
 /** Letters of the usual sans-serif are about so wide for their height: for breaking lines, not for setting them. */
 const LETTER = 0.72
@@ -27,14 +27,19 @@ class SvgPaper implements Paper {
 }
 
 /** Sheets drawn as one SVG in millimetres, one below the other: full size in whatever prints or cuts it. */
-export function svgSheets(title: string, draw: (page: () => Paper) => void, lying = false): string {
+export function svgSheets(
+  title: string,
+  draw: (page: () => Paper) => void,
+  of: Sheet,
+  lying = false,
+): string {
   const sheets: SvgPaper[] = []
   draw(() => {
     const sheet = new SvgPaper()
     sheets.push(sheet)
     return sheet
   })
-  const [w, h] = lying ? [A4.long, A4.short] : [A4.short, A4.long]
+  const [w, h] = lying ? [of.long, of.short] : [of.short, of.long]
   const all = sheets.map((s, i) => `<g transform="translate(0 ${i * h})">${s.parts.join('')}</g>`).join('')
   const size = `width="${w}mm" height="${h * sheets.length}mm" viewBox="0 0 ${w} ${h * sheets.length}"`
   return `<svg xmlns="http://www.w3.org/2000/svg" ${size} fill="none" stroke="#1b2024" font-family="Helvetica, Arial, sans-serif"><title>${escaped(title)}</title>${all}</svg>`

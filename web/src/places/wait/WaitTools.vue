@@ -32,7 +32,7 @@ function atOn(s: number): string {
 async function tags(): Promise<void> {
   fault.value = ''
   try {
-    const { hangTags } = await import('../../paper')
+    const { hangTags, sheetOf } = await import('../../paper')
     const a = props.answer
     const bytes = await hangTags(
       job.state.job.name,
@@ -52,6 +52,7 @@ async function tags(): Promise<void> {
         },
         made: `${date(j.facts.homeAtS ?? 0, zone.value)} ${hhmm(j.facts.homeAtS ?? 0, zone.value)}`,
       })),
+      sheetOf(job.reader),
     )
     const url = URL.createObjectURL(new Blob([bytes as BlobPart], { type: 'application/pdf' }))
     const link = document.createElement('a')

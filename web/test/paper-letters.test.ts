@@ -1,0 +1,109 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { PDFDocument } from 'pdf-lib'
+import { extractText, getDocumentProxy } from 'unpdf'
+import { type CutRow, cutList } from '../src/paper/cut-list'
+import { markStrips } from '../src/paper/mark-strips'
+import { hangTags } from '../src/paper/hang-tags'
+import { A4, MARGIN_MM, PT_PER_MM, letters, sheetOf } from '../src/paper/sheet'
+
+const font = (name: string): Uint8Array =>
+  new Uint8Array(readFileSync(createRequire(import.meta.url).resolve(`dejavu-fonts-ttf/ttf/${name}.ttf`)))
+beforeAll(() => {
+  letters.read = () =>
+    Promise.resolve({
+      regular: font('DejaVuSansCondensed'),
+      bold: font('DejaVuSansCondensed-Bold'),
+    })
+})
+afterAll(() => {
+  letters.read = null
+})
+const row = (n: number, pipe: string): CutRow => ({
+  piece: `Q/P${n}`,
+  pipe,
+  between: 'tee and elbow 90',
+  measuredMm: 1000 + n,
+  cutMm: 900 + n,
+  depthAMm: 37.5,
+  checkAMm: 87.5,
+  depthBMm: 37.5,
+  checkBMm: 87.5,
+  bends: [],
+  state: 'to cut',
+})
+/** Where each piece of text stands, in millimetres from the lower left, read by a package that did not write it. */
+async function placed(bytes: Uint8Array) {
+  const pdf = await getDocumentProxy(bytes.slice())
+  const out: { page: number; text: string; x: number; y: number; wide: number; w: number; h: number }[] = []
+  for (let n = 1; n <= pdf.numPages; n++) {
+    const page = await pdf.getPage(n)
+    const [, , w = 0, h = 0] = page.view
+    const content = await page.getTextContent()
+    for (const i of content.items)
+      if ('str' in i && i.str.trim())
+        out.push({
+          page: n,
+          text: i.str,
+          x: (i.transform[4] as number) / PT_PER_MM,
+          y: (i.transform[5] as number) / PT_PER_MM,
+          wide: i.width / PT_PER_MM,
+          w: w / PT_PER_MM,
+          h: h / PT_PER_MM,
+        })
+  }
+  return out
+}
+const NAMES = 'Καλπάκι, μονάδα 2 / Котельная №7 / Škoda-ø łódź'
+const rows = Array.from({ length: 60 }, (_, i) => row(i, 'PVC-U d63'))
+
+describe('letters and paper', () => {
+  it('Latin, Greek and Cyrillic stand in the file as they were written, in fonts that go with it', async () => {
+    const bytes = await cutList(NAMES, rows, { units: 'metric' })
+    const { text } = await extractText(await getDocumentProxy(bytes.slice()), { mergePages: true })
+    for (const word of ['Καλπάκι', 'Котельная', '№7', 'łódź']) expect(text).toContain(word)
+    expect(text).not.toContain('in none of the fonts')
+    const doc = await PDFDocument.load(bytes)
+    const fonts = doc.context
+      .enumerateIndirectObjects()
+      .map(([, o]) => String(o))
+      .filter((o) => o.includes('/FontFile2'))
+    expect(fonts.length).toBeGreaterThanOrEqual(2)
+  })
+  it('a letter that no font here has stands as a box, and the paper says so', async () => {
+    const bytes = await cutList('Job \u4e2d\u6587', rows.slice(0, 2), { units: 'metric' })
+    const { text } = await extractText(await getDocumentProxy(bytes.slice()), { mergePages: true })
+    expect(text).toContain('Job \u25a1\u25a1')
+    expect(text).toContain('in none of the fonts that ship with this')
+  })
+  it.each(['metric', 'inch'] as const)('%s: on its own paper nothing leaves the page', async (units) => {
+    const reader = { units }
+    const sheet = sheetOf(reader)
+    expect(sheet.long).toBe(units === 'inch' ? 279.4 : A4.long)
+    const tags = Array.from({ length: 7 }, (_, i) => ({
+      tag: `Q2-${i}`,
+      size: 'd110',
+      section: 'Q2-A',
+      touch: 'Fri 14:30',
+      pressure: { bar: '9 bar', at: 'Sat 08:10' },
+      made: '12:00',
+    }))
+    const strips = [{ size: 'd63', depthMm: 37.5, checkMm: 87.5, joints: ['Q2-01', 'Q2-02'] }]
+    for (const bytes of [
+      await cutList('A long name of a job, '.repeat(8), rows, reader),
+      await markStrips('J', strips, reader),
+      await hangTags('J', tags, sheet),
+    ]) {
+      const all = await placed(bytes)
+      expect(all.length).toBeGreaterThan(8)
+      for (const t of all) {
+        expect([t.text, t.x >= MARGIN_MM - 0.5 && t.x + t.wide <= t.w - MARGIN_MM / 2 + 0.5]).toEqual([
+          t.text,
+          true,
+        ])
+        expect([t.text, t.y > 3 && t.y < t.h - 5]).toEqual([t.text, true])
+        expect([sheet.short, sheet.long]).toContainEqual(Math.round(t.w * 10) / 10)
+      }
+    }
+  })
+})
