@@ -129,20 +129,23 @@ const type = async (field: Locator, text: string): Promise<void> => {
   await field.click({ clickCount: 3 })
   await field.page().keyboard.insertText(text)
 }
-const choose = async (page: Page, id: string, option: string): Promise<void> => {
-  await page
-    .locator('.el-select')
-    .filter({ has: page.locator(`#${id}`) })
-    .click()
-  const list = (await page.locator(`#${id}`).getAttribute('aria-controls')) ?? ''
-  await page.locator(`#${list}`).getByRole('option', { name: option, exact: true }).click()
-}
-const chooseNamed = async (page: Page, label: string, option: string | RegExp): Promise<void> => {
-  const box = page.getByRole('combobox', { name: label })
+/** Opens a list by pointing at it and chooses in it; the next may not be asked for before this one is gone. */
+async function chooseIn(box: Locator, option: string | RegExp): Promise<void> {
+  const page = box.page()
   await page.locator('.el-select').filter({ has: box }).click()
-  const list = (await box.getAttribute('aria-controls')) ?? ''
-  await page.locator(`#${list}`).getByRole('option', { name: option }).first().click()
+  await expect(box).toHaveAttribute('aria-expanded', 'true')
+  const list = page.locator(`#${(await box.getAttribute('aria-controls')) ?? ''}`)
+  await list
+    .getByRole('option', { name: option, exact: typeof option === 'string' })
+    .first()
+    .click()
+  await expect(box).toHaveAttribute('aria-expanded', 'false')
+  await expect(list).toBeHidden()
 }
+const choose = (page: Page, id: string, option: string): Promise<void> =>
+  chooseIn(page.locator(`#${id}`), option)
+const chooseNamed = (page: Page, label: string, option: string | RegExp): Promise<void> =>
+  chooseIn(page.getByRole('combobox', { name: label }), option)
 const h1 = (page: Page): Locator => page.getByRole('heading', { level: 1 })
 
 async function beginLine(page: Page, w: Way): Promise<void> {
