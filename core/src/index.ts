@@ -13,7 +13,15 @@ export {
   systemOf,
   unitOf,
 } from './units/quantity.js'
-export { type Typed, looksLikeOther, parseFigure, parseLength, parseQuantity } from './units/parse.js'
+export {
+  LINE_PRESSURES_BAR,
+  type Typed,
+  looksLikeOther,
+  unusualHere,
+  parseFigure,
+  parseLength,
+  parseQuantity,
+} from './units/parse.js'
 export { tagOrder } from './units/tag-order.js'
 export * from './sources/source.js'
 export { allSources, sourceOf } from './sources/sources.js'

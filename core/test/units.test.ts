@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import {
   fmt,
+  LINE_PRESSURES_BAR,
   looksLikeOther,
+  unusualHere,
   parseLength,
   parseQuantity,
   type Reader,
@@ -162,6 +164,22 @@ describe('a quantity as people type it', () => {
     expect(asks('64', 'temperature', metric, 17)).toBeCloseTo(17.8, 1)
     expect(asks('18', 'temperature', inch, 17)).toBe(18)
     expect(asks('61', 'temperature', inch, 17)).toBeNull()
+  })
+  it('where nothing is known, what is unusual here and usual in the other unit is asked about', () => {
+    const asks = (text: string, reader: Reader) => {
+      const t = parseQuantity(text, 'pressure', reader)
+      return t && unusualHere(t, 'pressure', reader, LINE_PRESSURES_BAR)
+    }
+    expect(asks('150', metric)).toBeCloseTo(10.34, 2)
+    expect(asks('6', inch)).toBe(6)
+    for (const [text, reader] of [
+      ['150', inch],
+      ['9', metric],
+      ['150 bar', metric],
+      ['0.3', metric],
+      ['4000', metric],
+    ] as const)
+      expect([text, asks(text, reader)]).toEqual([text, null])
   })
 })
 

@@ -199,6 +199,30 @@ const FAR = 4
 const NEAR = 1.6
 const FAR_K = 22
 const NEAR_K = 12
+/** Pressures that lines work and are tested at, bar gauge: what lies outside and would lie inside in the other unit is asked about. */
+export const LINE_PRESSURES_BAR = [0.5, 40] as const
+/**
+ * A bare figure outside what is usual that would be usual in the other system's unit: gives that value, else null.
+ * @param usual least and most, in the unit of its kind.
+ */
+export function unusualHere(
+  typed: Typed,
+  as: As,
+  reader: Reader,
+  usual: readonly [least: number, most: number],
+): number | null {
+  if (!typed.bare) return null
+  const kind = KIND_OF[as]
+  const other = systemOf(reader, kind) === 'inch' ? 'metric' : 'inch'
+  const again = inBase(
+    typed.figure,
+    unitOf(as, { ...reader, units: other, own: {} }, usual[1]).toLowerCase(),
+    kind,
+    as,
+  )
+  const within = (v: number): boolean => v >= usual[0] && v <= usual[1]
+  return again !== null && !within(typed.value) && within(again) ? again : null
+}
 /**
  * A bare figure that looks like the other system's: far from what was there before or is expected, and close to it were
  * it typed in the other unit. Gives the other value; null where nothing speaks for it. To be asked about, never changed.

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { type As, KIND_OF, fmt, looksLikeOther, parseQuantity, systemOf, unitOf } from '@jugalis/core'
+import {
+  type As,
+  KIND_OF,
+  fmt,
+  looksLikeOther,
+  parseQuantity,
+  systemOf,
+  unitOf,
+  unusualHere,
+} from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, ref, useId, watch } from 'vue'
@@ -19,6 +28,8 @@ const props = defineProps<{
   most?: number
   /** What it was before, or should be about: a figure that looks like the other unit is asked about. */
   near?: number | null
+  /** Least and most that is usual, where nothing nearer is known: beyond it the other unit is asked about. */
+  usual?: readonly [least: number, most: number]
   /** A form was sent off while this was still empty. */
   missing?: boolean
   /** Shown where nothing is typed. Without one, nothing is suggested. */
@@ -85,7 +96,12 @@ function take(said: string): void {
   const t = typed.value
   if (!said.trim()) return send(null)
   if (!t || range.value) return send(NaN)
-  const other = props.near == null ? null : looksLikeOther(t, props.as, job.reader, props.near)
+  const other =
+    props.near != null
+      ? looksLikeOther(t, props.as, job.reader, props.near)
+      : props.usual
+        ? unusualHere(t, props.as, job.reader, props.usual)
+        : null
   if (other !== null) {
     asked.value = { own: t.value, other }
     return send(NaN)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  LINE_PRESSURES_BAR,
   type As,
   type Section,
   TEST_RULES,
@@ -164,6 +165,7 @@ const PLACE: readonly (readonly [Given, string, As, number, number])[] = [
         v-model="given[key]"
         :label="label"
         as="pressure"
+        :usual="key === 'drop' ? undefined : LINE_PRESSURES_BAR"
         :least="0"
         :most="1000"
         :missing="tried && (key === 'test' || key === 'drop')"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type As, allMethods, lineSeriesChoices, named } from '@jugalis/core'
+import { type As, LINE_PRESSURES_BAR, allMethods, lineSeriesChoices, named } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/select/style/css'
@@ -182,6 +182,7 @@ async function save(): Promise<void> {
       v-model="ratingBar"
       label="Rating of its weakest part, where it is known"
       as="pressure"
+      :usual="LINE_PRESSURES_BAR"
       :least="0.001"
       :most="1000"
     />
