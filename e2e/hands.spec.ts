@@ -130,3 +130,23 @@ test('forced colours keep the marks; the app can be put on the home screen', asy
     expect(r.headers()['content-type']).toContain('image/png')
   }
 })
+
+test('the list of keys is of the place it is asked in', async ({ page }) => {
+  await signIn(page)
+  const { job } = await jobOf(page, COPPER)
+  const keys = page.getByRole('dialog', { name: 'Keys' })
+  for (const [place, own, not] of [
+    ['make', 'mark the joint', 'to the entry line'],
+    ['set-out', 'to the entry line', 'the next filter'],
+    ['wait', 'the next filter', 'mark the joint'],
+    ['hand-over', 'type in a reading', 'the next filter'],
+  ] as const) {
+    await page.goto(`/job/${job}/${place}`)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await page.keyboard.press('?')
+    await expect(keys).toContainText(own)
+    await expect(keys).toContainText('the places, in working order')
+    await expect(keys).not.toContainText(not)
+    await page.keyboard.press('Escape')
+  }
+})
