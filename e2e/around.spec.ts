@@ -50,8 +50,11 @@ for (const [name, viewport] of [
     await expect(page.getByText(/No oil, grease or silicone/)).toBeVisible()
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect(page.getByText(/No oil, grease or silicone/)).toBeHidden()
-    const kept = (await eventsOf(page, job)).filter((e) => e.kind === 'around-said')
-    expect(kept.map((e) => [e.data.jointId ?? null, e.data.said])).toEqual([
+    const kept = async () =>
+      (await eventsOf(page, job))
+        .filter((e) => e.kind === 'around-said')
+        .map((e) => [e.data.jointId ?? null, e.data.said])
+    await expect.poll(kept).toEqual([
       [null, { medium: 'drinking-water', seal: 'EPDM' }],
       [null, { medium: 'heating-water', beside: 'not-known', lubricant: 'soap' }],
       [joints[3], { lubricant: 'grease' }],

@@ -27,7 +27,7 @@ test('Back closes a sheet before it leaves the page; a tap beside it loses nothi
   await expect(sheet).toHaveCount(0)
   await expect.poll(() => page.url()).toContain(`/make/${joints[0]}`)
   await page.getByRole('button', { name: 'A tool…' }).click()
-  await sheet.getByRole('button', { name: 'Close' }).click()
+  await sheet.getByRole('button', { name: 'Shut this sheet' }).click()
   await expect(sheet).toHaveCount(0)
   // Nothing typed: a tap beside it closes it. Then Back leaves the page.
   await page.getByRole('button', { name: 'Scan a code…' }).waitFor()

@@ -144,23 +144,40 @@ test('one line from a bare job to a signed hand-over', async ({ page }) => {
   // Honest back-entry: both were home yesterday, by the notes of the other crew.
   const home = (await eventsOf(page, job)).filter((e) => e.kind === 'step-done')
   expect(home.length).toBeGreaterThan(12)
-  for (const [joint, life] of [
-    [joints[0], 2],
-    [joints[3], 1],
-  ] as const)
-    await write(page, job, [
-      { kind: 'cut-out', jointId: joint, data: { life, reason: 'test' }, agoS: 0 },
-      ...madeLongAgo(joint as string, 0).map((e) => ({
-        ...e,
-        agoS: 0,
-        data: {
-          ...e.data,
-          life: life + 1,
-          earliestS: Date.now() / 1000 - 12 * 3600,
-          latestS: Date.now() / 1000 - 10 * 3600,
-        },
-      })),
-    ])
+  // One was never cut out, and its reading was of another; what was done to both is re-timed by those notes.
+  interface Written {
+    id: string
+    kind: string
+    jointId: string | null
+    atDeviceS: number
+    data: { life?: number; step?: string; target?: string; undo?: boolean }
+  }
+  const read = await page.request.get(`/api/jobs/${job}/events?after=0`)
+  const log = ((await read.json()) as { lines: { event: Written }[] }).lines.map((l) => l.event)
+  const undone = new Set(log.flatMap((e) => (e.kind === 'correction' && e.data.undo ? [e.data.target] : [])))
+  const of = (joint: string | undefined) => log.filter((e) => e.jointId === joint && !undone.has(e.id))
+  const amend = (e: Written, to: { undo: true } | { hours: number }) => ({
+    kind: 'correction',
+    data:
+      'undo' in to
+        ? { target: e.id, undo: true }
+        : { target: e.id, undo: false, atS: e.atDeviceS - to.hours * 3600 },
+  })
+  const made = (e: Written) => ['fit', 'cement', 'home'].includes(e.data.step ?? '') && e.data.life === 1
+  await write(page, job, [
+    ...of(joints[0])
+      .filter((e) => !made(e))
+      .map((e) => amend(e, { undo: true })),
+    ...of(joints[0])
+      .filter(made)
+      .map((e) => amend(e, { hours: 11 })),
+    ...of(joints[3])
+      .filter((e) => e.kind === 'step-done')
+      .map((e) => amend(e, { hours: 8 })),
+    ...madeLongAgo(joints[0] as string, 0)
+      .filter((e) => e.data.step === 'judge')
+      .map((e) => ({ ...e, agoS: 0 })),
+  ])
   for (let i = 0; i < 5; i++) {
     await page.getByRole('button', { name: 'Confirm' }).first().click()
     await expect(page.getByRole('button', { name: 'Confirm' })).toHaveCount(4 - i)

@@ -14,7 +14,7 @@ async function follow(url: string, job: string, cookie: string) {
       const parts = rest.split('\n\n')
       rest = parts.pop() ?? ''
       for (const p of parts) {
-        const seq = /^event: head\ndata: (\d+)$/.exec(p)?.[1]
+        const seq = /^id: \d+\nevent: head\ndata: (\d+)$/.exec(p)?.[1]
         if (seq) heard.push({ seq: Number(seq), atMs: Date.now() })
       }
     }

@@ -51,7 +51,7 @@ function enter(e: KeyboardEvent): void {
     <div class="inside">
       <div class="top">
         <h2>{{ title }}</h2>
-        <button type="button" class="close" aria-label="Close" @click="emit('close')">✕</button>
+        <button type="button" class="close" aria-label="Shut this sheet" @click="emit('close')">✕</button>
       </div>
       <p v-if="kept" class="why" role="status">Kept as typed. ✕ or Esc closes it.</p>
       <slot />
