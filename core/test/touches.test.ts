@@ -1,4 +1,4 @@
-import { allPieces, cutOutTouches, foldJob, jointFacts, toolTouches } from '../src/index.js'
+import { allPieces, cutOutTouches, foldJob, jointFacts, readingSaid, toolTouches } from '../src/index.js'
 import { type Log, SECTION, T0, joint, lineJob, uuid } from './make-job.js'
 
 const CLAMP = { method: 'sanitary-clamp', material: 'stainless', size: 'DN 40' }
@@ -97,4 +97,13 @@ it('a life that reaches back before the one before it was cut out leaves a doubt
   }
   expect(verdict(T0 + 5500)).toEqual(['pass', false])
   expect(verdict(T0 + 4000)).toEqual(['unknown', true])
+})
+
+it('the joint log says a reading in its own unit: an angle is no length', () => {
+  const field = (unit: 'mm' | 'deg' | 'turns' | 'Nm', max = 500) =>
+    ({ key: 'x', label: { code: '', params: {} }, needed: true, control: 'length', unit, max }) as const
+  const said = (unit: 'mm' | 'deg' | 'turns' | 'Nm', v: unknown, max?: number) =>
+    readingSaid(field(unit, max), v, { units: 'metric' })
+  expect([said('deg', 1), said('turns', 1.25), said('Nm', 30)]).toEqual(['1°', '1.25 turns', '30 Nm'])
+  expect([said('mm', 50), said('mm', 0.9, 10), said('mm', [[1]])]).toEqual(['50 mm', '0.9 mm', ''])
 })

@@ -27,27 +27,35 @@ function stamp(atS: number, zone: string): string {
     )
   return f.format(atS * 1000)
 }
-/** One reading in words: the figure in the job's units, or the answer. */
-function readingOf(field: Field, value: unknown, reader: Reader): string {
-  const label = say(field.label, reader)
-  if (typeof value === 'number') {
-    const figure =
-      field.unit === 'mm'
-        ? (field.max ?? Infinity) <= 25
-          ? fmt.thickness(value, reader)
-          : fmt.length(value, reader)
-        : field.unit === 'C'
-          ? fmt.temperature(value, reader)
-          : field.unit === 'Nm'
-            ? fmt.torque(value, reader)
-            : field.unit === 'bar'
-              ? fmt.pressure(value, reader)
-              : fmt.number(value, 2)
-    return `${label} ${figure}`
+/** What stands behind a figure that is counted, the same in both schools. */
+const COUNTED: Partial<Record<NonNullable<Field['unit']>, string>> = { deg: '°', pct: ' %', turns: ' turns' }
+/** Wider than this a thing is measured with a tape, not gauged, mm. */
+const GAUGED_MM = 25
+function figureOf(field: Field, value: number, reader: Reader): string {
+  switch (field.unit) {
+    case 'mm':
+      return (field.max ?? Infinity) <= GAUGED_MM ? fmt.thickness(value, reader) : fmt.length(value, reader)
+    case 'C':
+      return fmt.temperature(value, reader)
+    case 'Nm':
+      return fmt.torque(value, reader)
+    case 'bar':
+      return fmt.pressure(value, reader)
+    default:
+      return `${fmt.number(value, 2)}${COUNTED[field.unit ?? 'none'] ?? ''}`
   }
+}
+/** A reading as people write it down: the figure in the reader's units, or the answer; empty for a drawing or nothing. */
+export function readingSaid(field: Field, value: unknown, reader: Reader): string {
+  if (typeof value === 'number') return figureOf(field, value, reader)
   if (typeof value !== 'string') return ''
   const own = `${field.key}-${value}`
-  return `${label}: ${isWorded(own) ? say({ code: own, params: {} }, reader) : answerSaid(field.key, value)}`
+  return isWorded(own) ? say({ code: own, params: {} }, reader) : answerSaid(field.key, value)
+}
+/** The same with what was read before it. */
+function readingOf(field: Field, value: unknown, reader: Reader): string {
+  const said = readingSaid(field, value, reader)
+  return said ? `${say(field.label, reader)}: ${said}` : ''
 }
 const lastOf = (life: Life, steps: readonly Step[], reaches: Step['reaches']) =>
   life.done.findLast((d) => steps.find((s) => s.id === d.step)?.reaches === reaches)

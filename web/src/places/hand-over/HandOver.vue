@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type JointFacts, type LifeState, fmt, tagOrder } from '@jugalis/core'
+import { type JointFacts, type LifeState, fmt, readingSaid, tagOrder } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import SignSheet from '../../frame/SignSheet.vue'
 import { useClock } from '../../stores/clock'
@@ -97,16 +97,7 @@ const judged = (f: JointFacts, life: LifeState): string => {
   const step = f.steps.find((s) => s.reaches === 'verified')
   const d = life.done.filter((x) => x.step === step?.id).at(-1)
   if (!d || !step) return 'not judged'
-  return step.reads
-    .map((r) => {
-      const v = d.readings[r.key]
-      return typeof v === 'number'
-        ? fmt.length(v, job.reader)
-        : typeof v === 'string'
-          ? job.t({ code: `${r.key}-${v}`, params: {} })
-          : 'not read'
-    })
-    .join(', ')
+  return step.reads.map((r) => readingSaid(r, d.readings[r.key], job.reader) || 'not read').join(', ')
 }
 const who = (life: LifeState): string => [...new Set(life.done.map((d) => job.nameOf(d.by)))].join(', ')
 const fate = (r: LifeRow): string =>
@@ -176,7 +167,7 @@ async function sign(): Promise<void> {
               <th>Life</th>
               <th>Home</th>
               <th>By</th>
-              <th>Check mark and bead</th>
+              <th>Read when judged</th>
               <th>Outcome</th>
             </tr>
           </thead>
