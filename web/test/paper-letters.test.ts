@@ -1,21 +1,12 @@
-import { readFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
 import { PDFDocument } from 'pdf-lib'
 import { extractText, getDocumentProxy } from 'unpdf'
 import { type CutRow, cutList } from '../src/paper/cut-list'
 import { markStrips } from '../src/paper/mark-strips'
 import { hangTags } from '../src/paper/hang-tags'
-import { A4, MARGIN_MM, PT_PER_MM, letters, sheetOf } from '../src/paper/sheet'
+import { A4, MARGIN_MM, letters, sheetOf } from '../src/paper/sheet'
+import { placed, shippedFonts } from './read-paper'
 
-const font = (name: string): Uint8Array =>
-  new Uint8Array(readFileSync(createRequire(import.meta.url).resolve(`dejavu-fonts-ttf/ttf/${name}.ttf`)))
-beforeAll(() => {
-  letters.read = () =>
-    Promise.resolve({
-      regular: font('DejaVuSansCondensed'),
-      bold: font('DejaVuSansCondensed-Bold'),
-    })
-})
+beforeAll(shippedFonts)
 afterAll(() => {
   letters.read = null
 })
@@ -32,28 +23,6 @@ const row = (n: number, pipe: string): CutRow => ({
   bends: [],
   state: 'to cut',
 })
-/** Where each piece of text stands, in millimetres from the lower left, read by a package that did not write it. */
-async function placed(bytes: Uint8Array) {
-  const pdf = await getDocumentProxy(bytes.slice())
-  const out: { page: number; text: string; x: number; y: number; wide: number; w: number; h: number }[] = []
-  for (let n = 1; n <= pdf.numPages; n++) {
-    const page = await pdf.getPage(n)
-    const [, , w = 0, h = 0] = page.view
-    const content = await page.getTextContent()
-    for (const i of content.items)
-      if ('str' in i && i.str.trim())
-        out.push({
-          page: n,
-          text: i.str,
-          x: (i.transform[4] as number) / PT_PER_MM,
-          y: (i.transform[5] as number) / PT_PER_MM,
-          wide: i.width / PT_PER_MM,
-          w: w / PT_PER_MM,
-          h: h / PT_PER_MM,
-        })
-  }
-  return out
-}
 const NAMES = 'Καλπάκι, μονάδα 2 / Котельная №7 / Škoda-ø łódź'
 const rows = Array.from({ length: 60 }, (_, i) => row(i, 'PVC-U d63'))
 

@@ -152,7 +152,7 @@ describe('the cut list', () => {
       lines: ['d63'],
       url: `http://x/${i}`,
     }))
-    expect((await PDFDocument.load(await labelSheets('J', labels))).getPageCount()).toBe(2)
+    expect((await PDFDocument.load(await labelSheets('J', labels, A4))).getPageCount()).toBe(2)
   })
 })
 

@@ -2,6 +2,10 @@ import { type PieceCut, type Reader, fmt, named, systemOf } from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book, sheetOf, shortened } from './sheet'
 
 const ROW_MM = 7
+/** The columns begin below this. */
+const HEAD_MM = 26
+/** Drawn to the width of the narrower paper. */
+const WIDE_MM = A4.short - 2 * MARGIN_MM
 /** Where each column begins (or ends, for figures), and how wide it may be, mm. */
 const COLUMNS = {
   piece: { name: 'Piece', x: 0, wide: 26 },
@@ -12,6 +16,8 @@ const COLUMNS = {
   second: { name: 'second end', x: 147, wide: 26 },
   by: { name: 'Cut by', x: 175, wide: 15 },
 } as const
+/** Columns whose figures end where the column does. */
+const ENDS: ReadonlySet<string> = new Set(['measured', 'cut'])
 
 /** A piece's row in words, as it stands on paper, in CSV and in a workbook. */
 export interface CutRow {
@@ -50,38 +56,43 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
 export const bendsText = (r: CutRow, reader: Reader): string =>
   r.bends.map((x) => `${fmt.lengthFigure(x.atMm, reader)}: ${x.turnDeg}°`).join('; ')
 
+/** What stands over the rows of a sheet; on the next ones it is only for the eye. */
+function title(p: Paper, says: string, reader: Reader, again: boolean): void {
+  const inches = systemOf(reader, 'length') === 'inch'
+  const put = (): void =>
+    p.text(shortened(p, says, 4, WIDE_MM, true), MARGIN_MM, 14, 4, { bold: true, foot: again })
+  if (again) put()
+  else p.as('H1', put)
+  p.text(`Lengths in ${inches ? 'inches' : 'millimetres'}. Marks: depth / check.`, MARGIN_MM, 19, 2.6, {
+    foot: again,
+  })
+}
+function columns(p: Paper, again: boolean): void {
+  p.line(MARGIN_MM, HEAD_MM, MARGIN_MM + WIDE_MM, HEAD_MM, 0.5)
+  for (const [key, { name, x }] of Object.entries(COLUMNS)) {
+    const put = (): void => p.text(name, MARGIN_MM + x, HEAD_MM - 2, 2.6, { end: ENDS.has(key), foot: again })
+    if (again) put()
+    else p.as('TH', put)
+  }
+}
+
 /** The cut list, standing: what to measure off and where to mark, with a place to sign each cut. */
 export async function cutList(job: string, rows: readonly CutRow[], reader: Reader): Promise<Uint8Array> {
   const sheet = sheetOf(reader)
-  const b = await book(`${job}: cut list`, sheet)
+  const says = `${job}: cut list`
+  const b = await book(says, sheet)
   const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, reader))
   const marks = (depth: number | null, check: number | null): string =>
     depth ? `${figure(depth)}${check === null ? '' : ` / ${figure(check)}`}` : ''
-  let p: Paper | null = null
-  let y = Infinity
-  for (const r of rows) {
-    if (!p || y + ROW_MM > sheet.long - MARGIN_MM) {
-      p = b.page()
-      p.text(shortened(p, `${job}: cut list`, 4, A4.short - 2 * MARGIN_MM, true), MARGIN_MM, 14, 4, {
-        bold: true,
-      })
-      p.text(
-        `Lengths in ${systemOf(reader, 'length') === 'inch' ? 'inches' : 'millimetres'}. Marks: depth / check.`,
-        MARGIN_MM,
-        19,
-        2.6,
-      )
-      for (const [key, { name, x }] of Object.entries(COLUMNS))
-        p.text(name, MARGIN_MM + x, 24, 2.6, { end: key === 'measured' || key === 'cut' })
-      p.line(MARGIN_MM, 26, A4.short - MARGIN_MM, 26, 0.5)
-      y = 26
-    }
-    const at = y + 5
-    const paper = p
+  const row = (p: Paper, r: CutRow, y: number): void => {
     const put = (key: keyof typeof COLUMNS, text: string, heightMm = 3, bold = false): void => {
       const { x, wide } = COLUMNS[key]
-      const end = key === 'measured' || key === 'cut'
-      paper.text(shortened(paper, text, heightMm, wide, bold), MARGIN_MM + x, at, heightMm, { end, bold })
+      p.as(key === 'piece' ? 'TH' : 'TD', () =>
+        p.text(shortened(p, text, heightMm, wide, bold), MARGIN_MM + x, y + 5, heightMm, {
+          end: ENDS.has(key),
+          bold,
+        }),
+      )
     }
     put('piece', r.piece, 3, true)
     put('pipe', r.pipe)
@@ -89,19 +100,33 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
     put('cut', r.cutMm === null ? '?' : figure(r.cutMm), 3.4, true)
     put('first', marks(r.depthAMm, r.checkAMm))
     put('second', marks(r.depthBMm, r.checkBMm))
-    if (r.state === 'cut') put('by', 'is cut')
+    put('by', r.state === 'cut' ? 'is cut' : '')
     if (r.bends.length) {
-      y += ROW_MM - 1
-      p.text(
-        shortened(p, `bends from: ${bendsText(r, reader)}`, 2.8, A4.short - 2 * MARGIN_MM - 28),
-        MARGIN_MM + 28,
-        y + 4.5,
-        2.8,
-      )
+      const bends = `bends from: ${bendsText(r, reader)}`
+      p.text(shortened(p, bends, 2.8, WIDE_MM - 28), MARGIN_MM + 28, y + ROW_MM + 3.5, 2.8)
     }
-    y += ROW_MM
-    p.line(MARGIN_MM, y, A4.short - MARGIN_MM, y, 0.15)
   }
-  if (!p) b.page().text('No pieces yet.', MARGIN_MM, 20)
+  let p = b.page()
+  if (!rows.length) {
+    p.text('No pieces yet.', MARGIN_MM, 20)
+    return b.bytes()
+  }
+  title(p, says, reader, false)
+  b.as('Table', () => {
+    let y = HEAD_MM
+    b.as('TR', () => columns(p, false))
+    for (const r of rows) {
+      const high = ROW_MM + (r.bends.length ? ROW_MM - 1 : 0)
+      if (y + high > sheet.long - MARGIN_MM) {
+        p = b.page()
+        title(p, says, reader, true)
+        columns(p, true)
+        y = HEAD_MM
+      }
+      b.as('TR', () => row(p, r, y))
+      y += high
+      p.line(MARGIN_MM, y, MARGIN_MM + WIDE_MM, y, 0.15)
+    }
+  })
   return b.bytes()
 }

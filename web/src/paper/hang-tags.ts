@@ -12,6 +12,7 @@ export interface HangTag {
 }
 const ACROSS = 2
 const DOWN = 3
+/** Drawn to the width of the narrower paper. */
 const WIDE_MM = (A4.short - 2 * MARGIN_MM) / ACROSS
 const HOLE_MM = 5
 const INNER_MM = WIDE_MM - 12
@@ -36,7 +37,7 @@ export async function hangTags(job: string, tags: readonly HangTag[], sheet: She
     const y = MARGIN_MM + Math.floor(at / ACROSS) * high
     paper.box(x, y, WIDE_MM, high)
     paper.box(x + WIDE_MM / 2 - HOLE_MM / 2, y + 4, HOLE_MM, HOLE_MM)
-    paper.text(t.tag, x + 6, y + 19, 7, { bold: true })
+    paper.as('H2', () => paper.text(t.tag, x + 6, y + 19, 7, { bold: true }))
     paper.text(t.size, x + WIDE_MM - 6, y + 19, 4.6, { end: true })
     paper.line(x + 6, y + 23, x + WIDE_MM - 6, y + 23, 0.8)
     const set = t.touch === 'set'

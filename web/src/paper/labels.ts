@@ -1,5 +1,5 @@
 import QRCode from 'qrcode'
-import { A4, MARGIN_MM, type Paper, book } from './sheet'
+import { MARGIN_MM, type Paper, type Sheet, book } from './sheet'
 
 export interface Label {
   tag: string
@@ -9,12 +9,9 @@ export interface Label {
 }
 const ACROSS = 3
 const DOWN = 8
-const WIDE_MM = (210 - 2 * MARGIN_MM) / ACROSS
-const HIGH_MM = (297 - 2 * MARGIN_MM) / DOWN
 const CODE_MM = 27
 const LINE_MM = 5
 const LETTER_MM = 2.8
-const TEXT_MM = WIDE_MM - CODE_MM - 8
 
 /** Squares of a code that are dark, as rows of runs: fewer shapes than one for each square. */
 function code(p: Paper, url: string, x: number, y: number, sizeMm: number): void {
@@ -29,23 +26,26 @@ function code(p: Paper, url: string, x: number, y: number, sizeMm: number): void
     }
 }
 
-/** Labels, 24 to a sheet of A4: tag, two or three lines, and a code that opens the joint or piece. */
-export async function labelSheets(job: string, labels: readonly Label[]): Promise<Uint8Array> {
-  const b = await book(`${job}: labels`, A4)
+/** Labels, 24 to a sheet: tag, two or three lines, and a code that opens the joint or piece. */
+export async function labelSheets(job: string, labels: readonly Label[], sheet: Sheet): Promise<Uint8Array> {
+  const wide = (sheet.short - 2 * MARGIN_MM) / ACROSS
+  const high = (sheet.long - 2 * MARGIN_MM) / DOWN
+  const textMm = wide - CODE_MM - 8
+  const b = await book(`${job}: labels`, sheet)
   let p: Paper | null = null
   labels.forEach((l, i) => {
     const at = i % (ACROSS * DOWN)
     if (at === 0) p = b.page()
     const paper = p as unknown as Paper
-    const x = MARGIN_MM + (at % ACROSS) * WIDE_MM
-    const y = MARGIN_MM + Math.floor(at / ACROSS) * HIGH_MM
-    paper.box(x, y, WIDE_MM, HIGH_MM)
-    code(paper, l.url, x + 3, y + 4, CODE_MM)
-    paper.text(l.tag, x + CODE_MM + 6, y + 9, 4.6, { bold: true })
+    const x = MARGIN_MM + (at % ACROSS) * wide
+    const y = MARGIN_MM + Math.floor(at / ACROSS) * high
+    paper.box(x, y, wide, high)
+    paper.figure(`Code that opens ${l.tag}`, () => code(paper, l.url, x + 3, y + 4, CODE_MM))
+    paper.as('H2', () => paper.text(l.tag, x + CODE_MM + 6, y + 9, 4.6, { bold: true }))
     l.lines.forEach((line, k) => {
       // A long line is set smaller, not over the edge.
-      const high = Math.min(LETTER_MM, (LETTER_MM * TEXT_MM) / paper.widthOf(line, LETTER_MM))
-      paper.text(line, x + CODE_MM + 6, y + 15 + k * LINE_MM, high)
+      const letters = Math.min(LETTER_MM, (LETTER_MM * textMm) / paper.widthOf(line, LETTER_MM))
+      paper.text(line, x + CODE_MM + 6, y + 15 + k * LINE_MM, letters)
     })
   })
   if (!labels.length) b.page().text('Nothing to label.', MARGIN_MM, MARGIN_MM + 6)

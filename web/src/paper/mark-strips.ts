@@ -74,10 +74,12 @@ function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], re
   let y = 0
   const begin = (): Paper => {
     const p = page()
-    p.text(`${job}: mark strips. Hook edge at the pipe\u2019s end.`, MARGIN_MM, MARGIN_MM + 4, 4, {
-      bold: true,
-    })
-    ruler(p, MARGIN_MM, 27)
+    p.as('H1', () =>
+      p.text(`${job}: mark strips. Hook edge at the pipe\u2019s end.`, MARGIN_MM, MARGIN_MM + 4, 4, {
+        bold: true,
+      }),
+    )
+    p.figure('Rulers of 100 mm and 4 in, to prove the scale of the print', () => ruler(p, MARGIN_MM, 27))
     y = FIRST_MM
     return p
   }

@@ -1,6 +1,7 @@
 import fontkit from '@pdf-lib/fontkit'
 import type { Reader } from '@jugalis/core'
 import { PDFDocument, type PDFFont, type PDFPage, StandardFonts, rgb } from 'pdf-lib'
+import { type Role, Tags } from './tags'
 
 /** Points in a millimetre: paper is drawn in millimetres, from the top left. */
 export const PT_PER_MM = 72 / 25.4
@@ -65,8 +66,19 @@ export interface Paper {
   line(x1: number, y1: number, x2: number, y2: number, thickMm?: number, dashMm?: number[]): void
   box(x: number, y: number, w: number, h: number, fill?: boolean): void
   /** @param heightMm height of the letters. */
-  text(text: string, x: number, y: number, heightMm?: number, o?: { bold?: boolean; end?: boolean }): void
+  text(text: string, x: number, y: number, heightMm?: number, o?: TextLook): void
   widthOf(text: string, heightMm: number, bold?: boolean): number
+  /** What is written in `work` is, read aloud, one such element. */
+  as(role: Role, work: () => void): void
+  /** A drawing: read aloud it is this sentence. */
+  figure(says: string, work: () => void): void
+}
+export interface TextLook {
+  bold?: boolean
+  /** Ends at x. */
+  end?: boolean
+  /** Belongs to the sheet, not to what is said on it: numbers of pages and their like. */
+  foot?: boolean
 }
 
 class PdfPaper implements Paper {
@@ -74,34 +86,48 @@ class PdfPaper implements Paper {
     private readonly page: PDFPage,
     private readonly set: Set,
     private readonly heightMm: number,
+    private readonly tags: Tags,
   ) {}
   private y(mm: number): number {
     return (this.heightMm - mm) * PT_PER_MM
   }
   line(x1: number, y1: number, x2: number, y2: number, thickMm = 0.25, dashMm?: number[]): void {
-    this.page.drawLine({
-      start: { x: x1 * PT_PER_MM, y: this.y(y1) },
-      end: { x: x2 * PT_PER_MM, y: this.y(y2) },
-      thickness: thickMm * PT_PER_MM,
-      color: INK,
-      ...(dashMm ? { dashArray: dashMm.map((d) => d * PT_PER_MM) } : {}),
-    })
+    this.tags.artifact(this.page, () =>
+      this.page.drawLine({
+        start: { x: x1 * PT_PER_MM, y: this.y(y1) },
+        end: { x: x2 * PT_PER_MM, y: this.y(y2) },
+        thickness: thickMm * PT_PER_MM,
+        color: INK,
+        ...(dashMm ? { dashArray: dashMm.map((d) => d * PT_PER_MM) } : {}),
+      }),
+    )
   }
   box(x: number, y: number, w: number, h: number, fill = false): void {
-    this.page.drawRectangle({
-      x: x * PT_PER_MM,
-      y: this.y(y + h),
-      width: w * PT_PER_MM,
-      height: h * PT_PER_MM,
-      ...(fill ? { color: INK } : { borderColor: INK, borderWidth: 0.25 * PT_PER_MM }),
-    })
+    this.tags.artifact(this.page, () =>
+      this.page.drawRectangle({
+        x: x * PT_PER_MM,
+        y: this.y(y + h),
+        width: w * PT_PER_MM,
+        height: h * PT_PER_MM,
+        ...(fill ? { color: INK } : { borderColor: INK, borderWidth: 0.25 * PT_PER_MM }),
+      }),
+    )
   }
-  text(text: string, x: number, y: number, heightMm = 3.2, o: { bold?: boolean; end?: boolean } = {}): void {
+  text(text: string, x: number, y: number, heightMm = 3.2, o: TextLook = {}): void {
     const font = o.bold ? this.set.bold : this.set.font
     const size = (heightMm / 0.72) * PT_PER_MM
     const said = printable(this.set, text)
     const wide = o.end ? font.widthOfTextAtSize(said, size) : 0
-    this.page.drawText(said, { x: x * PT_PER_MM - wide, y: this.y(y), size, font, color: INK })
+    const draw = () =>
+      this.page.drawText(said, { x: x * PT_PER_MM - wide, y: this.y(y), size, font, color: INK })
+    if (o.foot) this.tags.artifact(this.page, draw)
+    else this.tags.text(this.page, draw)
+  }
+  as(role: Role, work: () => void): void {
+    this.tags.within(role, work)
+  }
+  figure(says: string, work: () => void): void {
+    this.tags.figure(this.page, says, work)
   }
   widthOf(text: string, heightMm: number, bold = false): number {
     return (
@@ -125,30 +151,38 @@ const UNKNOWN = 'Some letters here are in none of the fonts that ship with this:
 
 export interface Book {
   page(): Paper
+  /** What is written in `work`, over several pages or one, is one such element. */
+  as(role: Role, work: () => void): void
   /** @param numbered writes `2 of 3` into the lower right corner of each page. */
   bytes(numbered?: boolean): Promise<Uint8Array>
 }
 /** A new document of pages of one size. */
 export async function book(title: string, sheet: Sheet, lying = false): Promise<Book> {
   const doc = await PDFDocument.create()
-  doc.setTitle(title)
+  doc.setTitle(title, { showInWindowTitleBar: true })
   doc.setCreator('Jugalis')
   doc.setLanguage('en')
   const set = await setOf(doc)
   const [w, h] = lying ? [sheet.long, sheet.short] : [sheet.short, sheet.long]
   const papers: Paper[] = []
+  const tags = new Tags()
   return {
+    as: (role, work) => tags.within(role, work),
     page: () => {
-      const paper = new PdfPaper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), set, h)
+      const paper = new PdfPaper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), set, h, tags)
       papers.push(paper)
       return paper
     },
     bytes: (numbered = false) => {
       if (numbered)
         papers.forEach((p, i) =>
-          p.text(`${i + 1} of ${papers.length}`, w - MARGIN_MM, h - MARGIN_MM, 1.9, { end: true }),
+          p.text(`${i + 1} of ${papers.length}`, w - MARGIN_MM, h - MARGIN_MM, 1.9, {
+            end: true,
+            foot: true,
+          }),
         )
       if (set.unknown) papers.at(-1)?.text(UNKNOWN, MARGIN_MM, h - MARGIN_MM + 4, 1.9)
+      tags.write(doc)
       return doc.save()
     },
   }

@@ -1,4 +1,4 @@
-import type { Paper, Sheet } from './sheet'
+import type { Paper, Sheet, TextLook } from './sheet'
 
 /** Letters of the usual sans-serif are about so wide for their height: for breaking lines, not for setting them. */
 const LETTER = 0.72
@@ -15,7 +15,7 @@ class SvgPaper implements Paper {
     const how = fill ? 'fill="#1b2024" stroke="none"' : 'stroke-width="0.25"'
     this.parts.push(`<rect x="${n(x)}" y="${n(y)}" width="${n(w)}" height="${n(h)}" ${how}/>`)
   }
-  text(text: string, x: number, y: number, heightMm = 3.2, o: { bold?: boolean; end?: boolean } = {}): void {
+  text(text: string, x: number, y: number, heightMm = 3.2, o: TextLook = {}): void {
     const more = `${o.bold ? ' font-weight="700"' : ''}${o.end ? ' text-anchor="end"' : ''}`
     this.parts.push(
       `<text x="${n(x)}" y="${n(y)}" font-size="${n(heightMm / 0.72)}" fill="#1b2024" stroke="none"${more}>${escaped(text)}</text>`,
@@ -23,6 +23,12 @@ class SvgPaper implements Paper {
   }
   widthOf(text: string, heightMm: number): number {
     return text.length * heightMm * LETTER
+  }
+  as(_role: string, work: () => void): void {
+    work()
+  }
+  figure(_says: string, work: () => void): void {
+    work()
   }
 }
 

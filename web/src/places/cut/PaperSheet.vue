@@ -70,7 +70,7 @@ const PAPERS: readonly {
   {
     says: 'Labels for pieces and joints, PDF',
     file: 'labels.pdf',
-    make: (m) => m.labelSheets(name.value, labels()),
+    make: (m) => m.labelSheets(name.value, labels(), m.sheetOf(job.reader)),
   },
 ]
 async function save(p: (typeof PAPERS)[number]): Promise<void> {

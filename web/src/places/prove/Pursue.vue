@@ -17,14 +17,12 @@ import SignSheet from '../../frame/SignSheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
-import { useView } from '../../view'
 import { hhmm, onPaper, when } from '../../when'
 import { ruleName } from './rule-names'
 
 /** What follows a test: where to look when it was lost, the steps when it held, may it be covered, its certificates. */
 const props = defineProps<{ answer: SectionAnswer; tests: readonly TestRun[] }>()
 const job = useJob()
-const view = useView()
 const clock = useClock()
 const session = useSession()
 const zone = computed(() => job.state.job.zone)
@@ -129,7 +127,6 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
       rule: ruleName(c.rule.id),
       reader: job.reader,
       lines: lines.map((l) => ({ tag: l.tag, laid: layOut(job.state, l) })),
-      looks: view.looks,
       inside,
     })
     hand(bytes as BlobPart, 'application/pdf', `${name}.pdf`)
