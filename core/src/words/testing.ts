@@ -60,7 +60,9 @@ export const TESTING: Wordings = {
   'reading-pressure-restored': 'The pressure rose with nothing to raise it: somebody pumped.',
   'verdict-noise': 'Inconclusive: the readings scatter too much.',
   'verdict-held': (p) =>
-    `Held: lost ${p.fine('dropBar')} ± ${p.fine('doubtBar')}, ${p.fine('allowedBar')} allowed.`,
+    `Held: ${p.n('dropBar') > 0 ? `lost ${p.fine('dropBar')}` : 'no loss'} ± ${p.fine('doubtBar')}, ${p.fine('allowedBar')} allowed.`,
+  'test-fell': (p) =>
+    `${p.n('dropBar') > 0 ? `fell ${p.fine('dropBar')}` : 'did not fall'} in ${p.dur('holdS')}, ${p.fine('allowedBar')} allowed`,
   'verdict-lost': (p) =>
     `Lost ${p.fine('dropBar')} ± ${p.fine('doubtBar')}: more than ${p.fine('allowedBar')} allowed.`,
   'gate-neighbours': (p) =>

@@ -13,7 +13,7 @@ const LEAST_DEGREES = 2
 const LEFT_MM = MARGIN_MM + 14
 /** Above and below the frame stand its units, clocks and key. */
 const [OVER_MM, UNDER_MM] = [5, 9]
-export const CHART_MOST_MM = 84
+export const CHART_MOST_MM = 104
 /** Pressure as read (thin) and corrected (thick), the fall allowed dashed, the temperature dotted on its own scale. */
 export function chart(p: Paper, c: Certificate, y: number, highMm: number, w: Readers): void {
   const [first, last] = [c.test.readings[0], c.test.readings.at(-1)]

@@ -6,6 +6,7 @@ import {
   certificateOf,
   flagsOf,
   fmt,
+  msg,
   layOut,
   lookFirst,
   mayCover,
@@ -208,7 +209,13 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
             {{
               t.ended?.dropBar == null
                 ? 'fall not known'
-                : `fell ${fmt.pressureFine(t.ended.dropBar, job.reader)} of ${fmt.pressureFine(t.allowedDropBar, job.reader)} in ${fmt.duration(t.holdS)}`
+                : job.t(
+                    msg('test-fell', {
+                      dropBar: t.ended.dropBar,
+                      holdS: t.holdS,
+                      allowedBar: t.allowedDropBar,
+                    }),
+                  )
             }}
             <span class="who">{{ t.tester }}{{ signedBy(t) ? `; signed: ${signedBy(t)}` : '' }}</span>
             <span v-for="f in flagsOf(job.state, t)" :key="`${f.code}${f.params.joint}`" class="flag"
