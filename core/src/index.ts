@@ -14,7 +14,6 @@ export {
   unitOf,
 } from './units/quantity.js'
 export {
-  LINE_PRESSURES_BAR,
   type Typed,
   looksLikeOther,
   unusualHere,
@@ -22,6 +21,7 @@ export {
   parseLength,
   parseQuantity,
 } from './units/parse.js'
+export { USUAL } from './units/usual.js'
 export { tagOrder } from './units/tag-order.js'
 export * from './sources/source.js'
 export { allSources, sourceOf } from './sources/sources.js'
@@ -74,6 +74,7 @@ export {
   MEASURE_WORDS,
   completions,
   entryText,
+  doubtfulLength,
   parseEntry,
 } from './cut/entry.js'
 export { type Edit, type Edited, type Shop, difference, itemData, settle } from './cut/settle.js'

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import {
   fmt,
-  LINE_PRESSURES_BAR,
+  USUAL,
+  doubtfulLength,
   looksLikeOther,
   unusualHere,
   parseLength,
@@ -18,6 +19,9 @@ import {
   tagOrder,
 } from '../src/index.js'
 import { LINE, Log, T0, lineJob, uuid } from './make-job.js'
+
+const inch = { units: 'inch' } as const
+const metric = { units: 'metric' } as const
 
 describe('lengths as the trade writes them', () => {
   it.each([
@@ -59,8 +63,6 @@ describe('lengths as the trade writes them', () => {
 })
 
 describe('a quantity as people type it', () => {
-  const inch = { units: 'inch' } as const
-  const metric = { units: 'metric' } as const
   const comma = { units: 'metric', decimal: ',' } as const
   const value = (text: string, as: Parameters<typeof parseQuantity>[1], reader: Reader) =>
     parseQuantity(text, as, reader)?.value ?? null
@@ -168,7 +170,7 @@ describe('a quantity as people type it', () => {
   it('where nothing is known, what is unusual here and usual in the other unit is asked about', () => {
     const asks = (text: string, reader: Reader) => {
       const t = parseQuantity(text, 'pressure', reader)
-      return t && unusualHere(t, 'pressure', reader, LINE_PRESSURES_BAR)
+      return t && unusualHere(t, 'pressure', reader, USUAL.linePressure)
     }
     expect(asks('150', metric)).toBeCloseTo(10.34, 2)
     expect(asks('6', inch)).toBe(6)
@@ -194,6 +196,28 @@ describe('sizes', () => {
   it.each(['110', 'D110', 'NPS 1 1/4', 'NPS', 'd', 'NPS 1/0', ' d110', 'DN40'])('"%s" is not', (t) =>
     expect(parseSize(t)).toBeNull(),
   )
+})
+
+describe('a bare length that no piece has', () => {
+  it.each([
+    ['900', inch, '900 in', '900 mm'],
+    ['1250 c-f', inch, '1250 in c-f', '1250 mm c-f'],
+    ['24', metric, '24 mm', '24 in'],
+    ['36.5 f-f', metric, '36.5 mm f-f', '36.5 in f-f'],
+  ] as const)('"%s" is asked about', (text, reader, own, other) =>
+    expect(doubtfulLength(text, reader)).toEqual({ own, other }),
+  )
+  it.each([
+    ['900', metric],
+    ['24', inch],
+    ['24 mm', metric],
+    ['900 in', inch],
+    ["3'-6", inch],
+    ['tee 2', inch],
+    ['bent 900 90 20 r 4', inch],
+    ['20000', metric],
+    ['?', inch],
+  ] as const)('"%s" is not', (text, reader) => expect(doubtfulLength(text, reader)).toBeNull())
 })
 
 describe('the entry line', () => {

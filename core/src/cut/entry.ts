@@ -1,7 +1,8 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { type Reader, type System, inchFraction, systemOf } from '../units/quantity.js'
-import { parseLength } from '../units/parse.js'
+import { parseLength, parseQuantity, unusualHere } from '../units/parse.js'
+import { USUAL } from '../units/usual.js'
 import { MM_PER_INCH } from '../units/units.js'
 import type { Bend, Item } from '../joint/state.js'
 import { parseRun } from './bends.js'
@@ -117,6 +118,19 @@ function pieceEntry(typed: string, reader: Reader, no: No): Entry {
   if (measuredMm > LONGEST_MM) return no('entry-too-long', { mm: measuredMm })
   const measure = MEASURES[m?.[2] ?? 'c-c'] ?? 'centre-centre'
   return { ok: true, type: 'piece', measure, measuredMm, ...(gapMm ? { gapMm } : {}) }
+}
+
+/**
+ * A length typed without a unit that no piece has, and that one would have in the other system: both ways to say it, so
+ * that the person may be asked before it is set out. Null where nothing speaks for it.
+ */
+export function doubtfulLength(text: string, reader: Reader): { own: string; other: string } | null {
+  const m = /^(\S+)(?: ?(c-c|cc|c-f|cf|f-f|ff|e-e|ee))?$/i.exec(text.trim())
+  const typed = m && parseQuantity(m[1] as string, 'length', reader)
+  if (!m || !typed || unusualHere(typed, 'length', reader, USUAL.piece) === null) return null
+  const [own, other] = systemOf(reader, 'length') === 'inch' ? ['in', 'mm'] : ['mm', 'in']
+  const as = (unit: string): string => `${m[1]} ${unit}${m[2] ? ` ${m[2]}` : ''}`
+  return { own: as(own as string), other: as(other as string) }
 }
 
 type No = (code: string, p?: Record<string, string | number>) => Entry

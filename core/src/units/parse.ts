@@ -199,8 +199,6 @@ const FAR = 4
 const NEAR = 1.6
 const FAR_K = 22
 const NEAR_K = 12
-/** Pressures that lines work and are tested at, bar gauge: what lies outside and would lie inside in the other unit is asked about. */
-export const LINE_PRESSURES_BAR = [0.5, 40] as const
 /**
  * A bare figure outside what is usual that would be usual in the other system's unit: gives that value, else null.
  * @param usual least and most, in the unit of its kind.

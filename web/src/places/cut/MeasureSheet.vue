@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fmt } from '@jugalis/core'
+import { USUAL, fmt } from '@jugalis/core'
 import { ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
@@ -34,6 +34,7 @@ async function save(): Promise<void> {
       as="length"
       :least="1"
       :most="DEEPEST_MM"
+      :usual="USUAL.socket"
       :missing="tried"
     />
     <button class="button main" type="button" @click="save">Use this depth</button>

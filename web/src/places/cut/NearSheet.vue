@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Near, type PieceCut, clearancesOf, fmt, putOf } from '@jugalis/core'
+import { type Near, type PieceCut, USUAL, clearancesOf, fmt, putOf } from '@jugalis/core'
 import { computed, reactive } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
@@ -66,6 +66,7 @@ async function save(): Promise<void> {
             as="length"
             :least="0"
             :most="FURTHEST_MM"
+            :usual="USUAL.nearBy"
             @update:model-value="(v) => (given[key(e.end, to)] = v)"
           />
         </template>

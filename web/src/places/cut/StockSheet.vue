@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { type Offcut, type StockSet, barGroups, fmt, parseLength, systemOf, unitOf } from '@jugalis/core'
+import {
+  type Offcut,
+  type StockSet,
+  USUAL,
+  barGroups,
+  fmt,
+  parseLength,
+  systemOf,
+  unitOf,
+} from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -71,6 +80,7 @@ async function save(): Promise<void> {
       as="thickness"
       :least="0"
       :most="50"
+      :usual="USUAL.kerf"
       :missing="tried"
     />
     <QuantityField
@@ -79,6 +89,7 @@ async function save(): Promise<void> {
       as="length"
       :least="0"
       :most="100_000"
+      :usual="USUAL.offcut"
       :missing="tried"
     />
     <template v-if="pipes.length">
@@ -92,6 +103,7 @@ async function save(): Promise<void> {
           as="length"
           :least="1"
           :most="100_000"
+          :usual="USUAL.offcut"
         />
         <button class="button" type="button" @click="addOffcut">Add</button>
       </div>

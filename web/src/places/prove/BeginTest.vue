@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type SectionAnswer, fmt, physicsOf, planOf, psiToBar, systemOf } from '@jugalis/core'
+import { type SectionAnswer, USUAL, fmt, physicsOf, planOf, psiToBar, systemOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -136,6 +136,7 @@ async function begin(setAside: boolean): Promise<void> {
         as="fine"
         :least="1e-6"
         :most="10"
+        :usual="USUAL.gaugeStep"
         :missing="tried"
       />
       <label
@@ -183,6 +184,7 @@ async function begin(setAside: boolean): Promise<void> {
         as="fine"
         :least="0"
         :most="10"
+        :usual="USUAL.gaugeStep"
         :missing="tried"
       />
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LINE_PRESSURES_BAR, PART_KINDS, type SectionAnswer, TAG_KINDS, fmt } from '@jugalis/core'
+import { USUAL, PART_KINDS, type SectionAnswer, TAG_KINDS, fmt } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/option/style/css'
@@ -116,7 +116,7 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
         v-model="given.rating"
         label="Rating"
         as="pressure"
-        :usual="LINE_PRESSURES_BAR"
+        :usual="USUAL.linePressure"
         :least="0.001"
         :most="1000"
         :missing="tried"

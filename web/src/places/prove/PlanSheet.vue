@@ -1,14 +1,5 @@
 <script setup lang="ts">
-import {
-  LINE_PRESSURES_BAR,
-  type As,
-  type Section,
-  TEST_RULES,
-  type TestRuleId,
-  contentsOf,
-  planOf,
-  testPlan,
-} from '@jugalis/core'
+import { USUAL, type Section, TEST_RULES, type TestRuleId, contentsOf, planOf, testPlan } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/option/style/css'
@@ -142,11 +133,11 @@ const PRESSURES: readonly (readonly [Given, string])[] = [
   ['test', 'Test at the gauge'],
   ['drop', 'Fall allowed'],
 ]
-const PLACE: readonly (readonly [Given, string, As, number, number])[] = [
-  ['gauge', 'Gauge, height', 'distance', -1e6, 1e6],
-  ['low', 'Lowest point', 'distance', -1e6, 1e6],
-  ['high', 'Highest point', 'distance', -1e6, 1e6],
-  ['temperature', 'Pipe at the test', 'temperature', -40, 150],
+/** Any height may be meant: there is none to ask about. */
+const HEIGHTS: readonly (readonly [Given, string])[] = [
+  ['gauge', 'Gauge, height'],
+  ['low', 'Lowest point'],
+  ['high', 'Highest point'],
 ]
 </script>
 
@@ -165,7 +156,7 @@ const PLACE: readonly (readonly [Given, string, As, number, number])[] = [
         v-model="given[key]"
         :label="label"
         as="pressure"
-        :usual="key === 'drop' ? undefined : LINE_PRESSURES_BAR"
+        :usual="key === 'drop' ? USUAL.fall : USUAL.linePressure"
         :least="0"
         :most="1000"
         :missing="tried && (key === 'test' || key === 'drop')"
@@ -224,13 +215,21 @@ const PLACE: readonly (readonly [Given, string, As, number, number])[] = [
     />
     <div class="grid">
       <QuantityField
-        v-for="[key, label, as, least, most] in PLACE"
+        v-for="[key, label] in HEIGHTS"
         :key="key"
         v-model="given[key]"
         :label="label"
-        :as="as"
-        :least="least"
-        :most="most"
+        as="distance"
+        :least="-1e6"
+        :most="1e6"
+      />
+      <QuantityField
+        v-model="given.temperature"
+        label="Pipe at the test"
+        as="temperature"
+        :least="-40"
+        :most="150"
+        :usual="USUAL.pipeC"
       />
       <label class="field"
         >Air shut in, %<ElInput

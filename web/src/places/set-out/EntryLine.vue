@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import type { EntryLineState } from './use-entry'
 
 const props = defineProps<{ entry: EntryLineState; fault: string; school: 'metric' | 'inch'; line: string }>()
-const { text, offers, lately, groups, where } = props.entry
+const { text, doubt, offers, lately, groups, where } = props.entry
 const shown = computed(() =>
   text.value.trim()
     ? offers.value
@@ -37,6 +37,18 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
       </span>
     </p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <p v-if="doubt" class="doubt" role="alert">
+      Which was meant?
+      <button
+        v-for="said in [doubt.own, doubt.other]"
+        :key="said"
+        type="button"
+        class="button"
+        @click="entry.meant(said)"
+      >
+        {{ said }}
+      </button>
+    </p>
     <div class="entry-row">
       <ElInput
         id="entry"
@@ -81,6 +93,13 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+}
+.doubt {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin: 0;
 }
 .typed {
   flex: 1 1 200px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type As, LINE_PRESSURES_BAR, allMethods, lineSeriesChoices, named } from '@jugalis/core'
+import { type As, USUAL, allMethods, lineSeriesChoices, named } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/select/style/css'
@@ -43,6 +43,14 @@ const details = reactive<Record<string, string>>({})
 const measured = reactive<Record<string, number | null>>({})
 /** How a field with a unit is typed; the others are plain numbers. */
 const AS: Readonly<Record<string, As>> = { mm: 'length', Nm: 'torque', C: 'temperature', bar: 'pressure' }
+const usualOf = (f: { key: string; unit?: string | undefined }) =>
+  f.key === 'socketDepthMm'
+    ? USUAL.socket
+    : f.unit === 'Nm'
+      ? USUAL.torqueNm
+      : f.unit === 'mm'
+        ? USUAL.movement
+        : undefined
 function detailsTyped(): Record<string, unknown> {
   const out: Record<string, unknown> = {}
   for (const f of asked.value) {
@@ -154,7 +162,7 @@ async function save(): Promise<void> {
         :as="AS[f.unit ?? '']!"
         :least="f.min"
         :most="f.max"
-        :near="f.max === undefined ? null : f.max / 4"
+        :usual="usualOf(f)"
       />
       <label v-else :for="`line-${f.key}`">{{ job.t(f.label) }}</label>
       <ElSelect
@@ -182,7 +190,7 @@ async function save(): Promise<void> {
       v-model="ratingBar"
       label="Rating of its weakest part, where it is known"
       as="pressure"
-      :usual="LINE_PRESSURES_BAR"
+      :usual="USUAL.linePressure"
       :least="0.001"
       :most="1000"
     />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LINE_PRESSURES_BAR, type Line } from '@jugalis/core'
+import { USUAL, type Line } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -70,7 +70,7 @@ async function save(): Promise<void> {
       v-model="given[key]"
       :label="label"
       as="pressure"
-      :usual="key === 'drop' ? undefined : LINE_PRESSURES_BAR"
+      :usual="key === 'drop' ? USUAL.fall : USUAL.linePressure"
       :least="least"
       :most="1000"
       :missing="tried"

@@ -7,6 +7,7 @@ import {
   fmt,
   growthMm,
   hangerSpacingMm,
+  USUAL,
   lineSeries,
   litresPerMetre,
   sagSpanMm,
@@ -161,6 +162,7 @@ const sources = ref(false)
           as="temperature"
           :least="-60"
           :most="150"
+          :usual="USUAL.pipeC"
           :example="5"
           @update:model-value="(v) => set(key, v === null || Number.isNaN(v) ? '' : String(v))"
         />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Item, fmt, takeOffName } from '@jugalis/core'
+import { type Item, USUAL, fmt, takeOffName } from '@jugalis/core'
 import { ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
@@ -51,6 +51,7 @@ async function save(): Promise<void> {
       as="length"
       :least="0"
       :most="LONGEST_MM"
+      :usual="USUAL.takeOff"
       :missing="tried"
     />
     <button class="button main" type="button" @click="save">Use it</button>

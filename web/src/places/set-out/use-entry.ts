@@ -4,6 +4,7 @@ import {
   type Line,
   type Reader,
   completions,
+  doubtfulLength,
   entryText,
   placeTexts,
   standing,
@@ -52,9 +53,19 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     return cursor.value.branch ? `into the branch of ${at.tag}` : `after ${at.tag}`
   })
 
+  /** Which of two units was meant, where a bare length looks like the other system's. */
+  const doubt = ref<ReturnType<typeof doubtfulLength>>(null)
+  watch(text, () => void (doubt.value = null))
+  function meant(said: string): void {
+    text.value = said
+    doubt.value = null
+    enter()
+  }
   function enter(): void {
     const typed = text.value.trim()
     if (!typed) return
+    doubt.value = line.value && doubtfulLength(typed, readerOf(line.value))
+    if (doubt.value) return
     // The field is free at once: a quick typist is already at the next entry while this one is kept.
     text.value = ''
     recalled.value = -1
@@ -105,6 +116,8 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     groups,
     where,
     enter,
+    doubt,
+    meant,
     complete,
     recallStep,
     toEnd: () => void (cursor.value = END),

@@ -2,6 +2,7 @@ import {
   type Item,
   type Line,
   changeTo,
+  doubtfulLength,
   copyBelow,
   methodOf,
   moveAfter,
@@ -90,11 +91,13 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
   function change(item: Item, typed: string): Promise<boolean> {
     const l = line.value
     if (!l) return Promise.resolve(false)
-    const entry = parseEntry(
-      typed,
-      { ...job.reader, units: l.school },
-      methodOf(l.method)?.sizes(l.material) ?? [],
-    )
+    const reader = { ...job.reader, units: l.school }
+    const doubt = doubtfulLength(typed, reader)
+    if (doubt) {
+      fault.value = `Which was meant, ${doubt.own} or ${doubt.other}? Write the unit.`
+      return Promise.resolve(false)
+    }
+    const entry = parseEntry(typed, reader, methodOf(l.method)?.sizes(l.material) ?? [])
     if (!entry.ok) {
       fault.value = job.t(entry.why)
       return Promise.resolve(false)
