@@ -9,4 +9,4 @@ export { blanketReports, playStandIns, probeReports } from './devices/stand-ins.
 export { climateAt, torqueAt, underBlanket } from './devices/models.js'
 export { readLoggers } from './devices/read-loggers.js'
 export { loggerReports } from './devices/line-stand-in.js'
-export { readModbus, valueOf } from './devices/modbus.js'
+export { readModbus, silenceOf, valueOf } from './devices/modbus.js'

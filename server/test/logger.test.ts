@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import net from 'node:net'
 import { type JobEvent, foldJob, judgeRun } from '@jugalis/core'
 import Modbus from 'jsmodbus'
-import { headsOf, loggerReports, readLog, readLoggers, readModbus, valueOf } from '../src/index.js'
+import { headsOf, loggerReports, readLog, readLoggers, readModbus, silenceOf, valueOf } from '../src/index.js'
 import { type Harness, batch, draft, harness, jobSet } from './harness.js'
 
 let h: Harness
@@ -255,6 +255,44 @@ describe('Modbus TCP', () => {
     lines.forEach((c) => c.destroy())
     await new Promise<void>((done) => silent.close(() => done()))
   }, 20_000)
+  it('why one can\u2019t be read is known, and is forgotten when it answers', async () => {
+    const { job, section, testId } = await sectionUnderTest()
+    await beginInLog(job, section, testId)
+    await put(job, {
+      name: 'M',
+      kind: 'pressure-logger',
+      sectionId: section,
+      settings: { ...settings(), port: 9 },
+    })
+    const known = async () => {
+      const answer = await h.call('GET', `/jobs/${job}/devices`)
+      const { devices } = answer.body as unknown as {
+        devices: { silent: { why: string; sinceS: number } | null; lastAtS: number | null }[]
+      }
+      return devices.map(({ silent, lastAtS }) => ({ silent, heard: lastAtS !== null }))
+    }
+    let now = NOW
+    const loop = readLoggers(h.pool, headsOf(h.pool), () => (now += 1), 1e6)
+    await loop.once()
+    const first = await known()
+    expect(first).toEqual([
+      { silent: { why: 'refused', sinceS: expect.any(Number) as number }, heard: false },
+    ])
+    await loop.once()
+    expect(await known()).toEqual(first)
+    await h.pool.query('update device set settings = $2 where job_id = $1', [job, JSON.stringify(settings())])
+    await loop.once()
+    expect(await known()).toEqual([{ silent: null, heard: true }])
+    await loop.stop()
+  })
+  it.each([
+    [Object.assign(new Error('x'), { code: 'ECONNREFUSED' }), 'refused'],
+    [new Error('no answer'), 'no-answer'],
+    [{ err: 'Timeout', message: 'Req timed out' }, 'no-answer'],
+    [new Error('short answer'), 'short-answer'],
+    [new Error('no number'), 'no-number'],
+    [{ err: 'ModbusException', message: 'A Modbus Exception Occurred' }, 'other'],
+  ])('%p is told as %s', (thrown, why) => expect(silenceOf(thrown)).toBe(why))
   it('one that does not answer leaves a gap, and no error', async () => {
     await expect(readModbus({ ...settings(), port: 9 })).rejects.toThrow()
   })

@@ -61,6 +61,16 @@ export const TESTING: Wordings = {
   'verdict-noise': 'Inconclusive: the readings scatter too much.',
   'verdict-held': (p) =>
     `Held: ${p.n('dropBar') > 0 ? `lost ${p.fine('dropBar')}` : 'no loss'} ± ${p.fine('doubtBar')}, ${p.fine('allowedBar')} allowed.`,
+  'logger-nothing-yet': (p) =>
+    `${p.s('name')} has sent nothing yet. Look at it, or type what the gauge shows.`,
+  'logger-stopped': (p) =>
+    `${p.s('name')} has sent nothing for ${p.dur('forS')}. A gap longer than ${p.dur('gapS')} makes the test inconclusive: type what the gauge shows.`,
+  'logger-refused': (p) => `${p.s('name')} is not there: its address takes no connection.`,
+  'logger-no-answer': (p) => `${p.s('name')} does not answer in time.`,
+  'logger-short-answer': (p) => `${p.s('name')} gives fewer registers than its kind of number fills.`,
+  'logger-no-number': (p) => `${p.s('name')} gives something that is no number.`,
+  'logger-not-allowed': (p) => `${p.s('name')} sits on a host that this server may not speak to.`,
+  'logger-other': (p) => `${p.s('name')} can\u2019t be read: it answers with a fault of its own.`,
   'test-fell': (p) =>
     `${p.n('dropBar') > 0 ? `fell ${p.fine('dropBar')}` : 'did not fall'} in ${p.dur('holdS')}, ${p.fine('allowedBar')} allowed`,
   'verdict-lost': (p) =>

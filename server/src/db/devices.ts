@@ -24,7 +24,12 @@ export interface Device {
   standIn: StandIn | null
   revoked: boolean
   createdAtS: number
+  /** Why one that the server reads gives nothing; null while it answers. */
+  silent: { why: Silence; sinceS: number } | null
 }
+/** What keeps the server from reading an instrument. */
+export const SILENCES = ['refused', 'no-answer', 'short-answer', 'no-number', 'not-allowed', 'other'] as const
+export type Silence = (typeof SILENCES)[number]
 interface Row {
   job_id: string
   device_id: string
@@ -38,9 +43,11 @@ interface Row {
   revoked_at: Date | null
   token_hash: Buffer
   created_at: Date
+  silent_why: string | null
+  silent_since: Date | null
 }
 const COLUMNS =
-  'job_id, device_id, name, kind, place_id, tool_id, section_id, settings, stand_in, revoked_at, token_hash, created_at'
+  'job_id, device_id, name, kind, place_id, tool_id, section_id, settings, stand_in, revoked_at, token_hash, created_at, silent_why, silent_since'
 const asDevice = (r: Row): Device => ({
   jobId: r.job_id,
   deviceId: r.device_id,
@@ -53,14 +60,39 @@ const asDevice = (r: Row): Device => ({
   standIn: r.stand_in as StandIn | null,
   revoked: r.revoked_at !== null,
   createdAtS: r.created_at.getTime() / 1000,
+  silent:
+    r.silent_why && r.silent_since
+      ? { why: r.silent_why as Silence, sinceS: r.silent_since.getTime() / 1000 }
+      : null,
 })
 const hashOf = (secret: string): Buffer => createHash('sha256').update(secret).digest()
 
-export async function devicesOf(pool: pg.Pool, jobId: string): Promise<Device[]> {
-  const r = await pool.query<Row>(`select ${COLUMNS} from device where job_id = $1 order by created_at`, [
-    jobId,
-  ])
-  return r.rows.map(asDevice)
+/** Instruments of a job, each with when it last said something. */
+export async function devicesOf(
+  pool: pg.Pool,
+  jobId: string,
+): Promise<(Device & { lastAtS: number | null })[]> {
+  const r = await pool.query<Row & { last_at: number | null }>(
+    `select ${COLUMNS}, (select extract(epoch from e.occurred_at)::float8 from event e
+       where e.job_id = d.job_id and e.device_id = d.device_id order by e.device_seq desc limit 1) as last_at
+     from device d where job_id = $1 order by created_at`,
+    [jobId],
+  )
+  return r.rows.map((row) => ({ ...asDevice(row), lastAtS: row.last_at }))
+}
+/** Keeps why an instrument gives nothing, from when on; null: it answers. Written only where that changes. */
+export async function keepSilence(
+  pool: pg.Pool,
+  d: Pick<Device, 'jobId' | 'deviceId'>,
+  why: Silence | null,
+  nowS: number,
+): Promise<void> {
+  await pool.query(
+    `update device set silent_why = $3,
+       silent_since = case when $3::text is null then null else coalesce(silent_since, to_timestamp($4)) end
+     where job_id = $1 and device_id = $2 and silent_why is distinct from $3`,
+    [d.jobId, d.deviceId, why, nowS],
+  )
 }
 /** Instruments that the server plays or reads itself. */
 export async function ownDevices(pool: pg.Pool): Promise<Device[]> {
@@ -73,7 +105,7 @@ export async function ownDevices(pool: pg.Pool): Promise<Device[]> {
 /** Registers an instrument on a job; its token is told once and never again. */
 export async function addDevice(
   pool: pg.Pool,
-  d: Omit<Device, 'deviceId' | 'revoked' | 'createdAtS'> & { deviceId?: string },
+  d: Omit<Device, 'deviceId' | 'revoked' | 'createdAtS' | 'silent'> & { deviceId?: string },
   nowS: number,
 ): Promise<{ deviceId: string; token: string }> {
   const deviceId = d.deviceId ?? randomUUID()

@@ -134,6 +134,9 @@ export const device = pgTable(
     standIn: text('stand_in'),
     createdAt: at('created_at').notNull(),
     revokedAt: at('revoked_at'),
+    /** Why one that the server reads gives nothing, and since when; null while it answers. */
+    silentWhy: text('silent_why'),
+    silentSince: at('silent_since'),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.deviceId] })],
 )

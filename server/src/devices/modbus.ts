@@ -1,6 +1,7 @@
 import net from 'node:net'
 import Modbus from 'jsmodbus'
 import * as yup from 'yup'
+import type { Silence } from '../db/devices.js'
 import { HttpError } from '../errors.js'
 
 const TYPES = ['int16', 'uint16', 'int32', 'uint32', 'float32', 'float64'] as const
@@ -46,6 +47,20 @@ export function checkHost(host: string): void {
       'The server may not speak to this host. Whoever runs it names it in MODBUS_HOSTS.',
       'settings.host',
     )
+}
+
+/** What kept an instrument from being read, by what was thrown while it was tried. */
+export function silenceOf(e: unknown): Silence {
+  if (e instanceof HttpError) return 'not-allowed'
+  const { message = '', code = '' } = e as { message?: string; code?: string }
+  if (code === 'ECONNREFUSED' || code === 'EHOSTUNREACH' || code === 'ENOTFOUND') return 'refused'
+  if (message === 'short answer') return 'short-answer'
+  if (message === 'no number') return 'no-number'
+  // The library's own words for an answer that did not come in time.
+  return message === 'no answer' ||
+    /timed? ?out|offline|closed/i.test(`${message} ${String((e as { err?: string }).err)}`)
+    ? 'no-answer'
+    : 'other'
 }
 
 const WAIT_MS = 1500

@@ -1,10 +1,10 @@
 import { setTimeout } from 'node:timers/promises'
 import type pg from 'pg'
-import { type Device, ownDevices } from '../db/devices.js'
+import { type Device, keepSilence, ownDevices } from '../db/devices.js'
 import type { Heads } from '../live/heads.js'
 import { loggerReports } from './line-stand-in.js'
 import { runningTest } from './logger.js'
-import { modbusSettings, readModbus } from './modbus.js'
+import { modbusSettings, readModbus, silenceOf } from './modbus.js'
 import { type Reports, takeReports } from './report.js'
 import { type Solely, solely } from './solely.js'
 
@@ -16,7 +16,11 @@ export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, eve
     const test = d.sectionId ? await runningTest(pool, d.jobId, d.sectionId) : null
     if (!test) return []
     if (d.settings) {
-      const read = await readModbus(modbusSettings.cast(d.settings))
+      const read = await readModbus(modbusSettings.cast(d.settings)).catch(async (e: unknown) => {
+        await keepSilence(pool, d, silenceOf(e), now)
+        throw e
+      })
+      if (d.silent) await keepSilence(pool, d, null, now)
       const temperature = read.temperatureC === null ? {} : { temperatureC: read.temperatureC }
       return [
         { seq: Math.round(now * 10), atDeviceS: now, what: 'pressure', value: read.bar, ...temperature },

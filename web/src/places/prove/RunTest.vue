@@ -23,6 +23,7 @@ import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
 import QuantityField from '../../frame/QuantityField.vue'
 import LogFile from './LogFile.vue'
+import LoggerSilence from './LoggerSilence.vue'
 import StageGuide from './StageGuide.vue'
 import TestChart from './TestChart.vue'
 
@@ -161,6 +162,7 @@ async function end(): Promise<void> {
     <p v-if="over" class="refusal over" role="alert">
       {{ job.t(over) }}
     </p>
+    <LoggerSilence :test="test" />
     <StageGuide :test="test" />
     <TestChart v-if="held.readings.length" :test="held" :series="series" :judgement="judgement" />
     <p v-if="!before" class="says" role="status">

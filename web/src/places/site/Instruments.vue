@@ -1,23 +1,16 @@
 <script setup lang="ts">
+import { msg } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 import { computed, onMounted, reactive, ref } from 'vue'
 import { api } from '../../api'
+import { type Device, devicesPath, instrumentsOf } from '../../instruments'
 import { useJob } from '../../stores/job'
+import { date, hhmm } from '../../when'
 import ModbusMap from './ModbusMap.vue'
 
-interface Device {
-  deviceId: string
-  name: string
-  kind: string
-  placeId: string | null
-  toolId: string | null
-  sectionId: string | null
-  standIn: string | null
-  revoked: boolean
-}
 /** Instruments that report to this job by themselves; each has a token of its own, told once. */
 const job = useJob()
 const devices = ref<Device[]>([])
@@ -45,7 +38,7 @@ const LINES = [
 const typed = reactive({ name: '', kind: 'probe', placeId: '', toolId: '', sectionId: '', standIn: '' })
 const modbus = ref(false)
 const settings = ref<Record<string, unknown>>({})
-const path = computed(() => `/jobs/${job.jobId}/devices`)
+const path = computed(() => devicesPath(job.jobId))
 const here = computed(() => devices.value.filter((d) => !d.revoked))
 const tools = computed(() => [...job.state.tools.values()])
 const logs = computed(() => typed.kind === 'pressure-logger')
@@ -56,7 +49,7 @@ async function attempt(work: () => Promise<unknown>): Promise<boolean> {
   fault.value = ''
   try {
     await work()
-    devices.value = (await api<{ devices: Device[] }>('GET', path.value)).devices
+    devices.value = await instrumentsOf(job.jobId)
     return true
   } catch (e) {
     fault.value = (e as Error).message
@@ -87,6 +80,13 @@ async function add(): Promise<void> {
 const takeDown = (d: Device): Promise<boolean> => attempt(() => api('DELETE', `${path.value}/${d.deviceId}`))
 const trigger = (d: Device, how: { fault?: boolean; off?: boolean }): Promise<boolean> =>
   attempt(() => api('POST', `${path.value}/${d.deviceId}/trigger`, how))
+/** When it was last heard, or why it is not. */
+function heard(d: Device): string {
+  if (d.silent) return job.t(msg(`logger-${d.silent.why}`, { name: d.name }))
+  if (d.lastAtS === null) return 'Nothing heard yet.'
+  const zone = job.state.job.zone
+  return `Last heard ${date(d.lastAtS, zone)}, ${hhmm(d.lastAtS, zone)}.`
+}
 const at = (d: Device): string =>
   d.placeId
     ? (job.state.places.get(d.placeId) ?? '')
@@ -105,8 +105,8 @@ const at = (d: Device): string =>
       <li v-for="d in here" :key="d.deviceId">
         <span class="strong">{{ d.name }}</span>
         <span
-          >{{ d.kind.replace('-', ' ') }}, {{ at(d)
-          }}{{ d.standIn ? `, stands in (${d.standIn})` : '' }}</span
+          >{{ d.kind.replace('-', ' ') }}, {{ at(d) }}{{ d.standIn ? `, stands in (${d.standIn})` : '' }}.
+          {{ heard(d) }}</span
         >
         <span class="buttons">
           <template v-if="d.standIn && d.kind !== 'probe' && d.kind !== 'pressure-logger'">
