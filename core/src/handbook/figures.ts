@@ -51,7 +51,13 @@ export function specOf(
 ): { spec: unknown } | { why: Finding } {
   // A check mark as each school likes it: two inches, or 50 mm.
   const checkOffsetMm = e.school === 'inch' ? 50.8 : 50
-  const parsed = method.parse({ ...details, ...e, checkOffsetMm, pressureService: true })
+  const parsed = method.parse({
+    ...details,
+    ...e,
+    wallSeries: e.schedule,
+    checkOffsetMm,
+    pressureService: true,
+  })
   return parsed.ok ? { spec: parsed.spec } : { why: parsed.errors[0] as Finding }
 }
 

@@ -148,6 +148,7 @@ export function jointSpec(
     size: place.piece.size,
     school: place.line.school,
     schedule: place.line.schedule,
+    wallSeries: lineSeries(place.line),
     socketDepthMm: chartSays.socketDepthMm ?? place.line.details.socketDepthMm ?? null,
     checkOffsetMm: state.job.checkOffsetMm,
     pressureService: place.line.said?.service !== 'drain',

@@ -2,9 +2,9 @@ import { wallMm } from '../../sizes/walls.js'
 import type { RingPart, Shape } from '../method.js'
 import { type BaseSpec, odOf, sizeOf } from './spec.js'
 
-/** Wall for the drawing: the table's, or a tenth of the diameter where none is known (drawn, never told). */
-export const drawnWall = (spec: BaseSpec & { schedule?: string | null }): number =>
-  wallMm(spec.material, sizeOf(spec), spec.schedule).value ?? odOf(spec) * 0.1
+/** Wall for the drawing: that of the line's series, or a tenth of the diameter where none is known (drawn, never told). */
+export const drawnWall = (spec: BaseSpec): number =>
+  wallMm(spec.material, sizeOf(spec), spec.wallSeries).value ?? odOf(spec) * 0.1
 
 export const ring = (as: RingPart, x1: number, x2: number, innerMm: number, outerMm: number): Shape => ({
   kind: 'ring',
@@ -17,7 +17,7 @@ export const ring = (as: RingPart, x1: number, x2: number, innerMm: number, oute
 
 /** Pipe and socket, as most joints have them: the pipe stands off before it is made, so that marks can be seen. */
 export function pipeInSocket(
-  spec: BaseSpec & { schedule?: string | null },
+  spec: BaseSpec,
   depthMm: number,
   state: { marked: boolean; made: boolean },
 ): Shape[] {
@@ -33,12 +33,7 @@ export function pipeInSocket(
 }
 
 /** Two ends that meet face to face, each with a collar: ferrules, flanges. `gapMm` is between the faces. */
-export function faceToFace(
-  spec: BaseSpec & { schedule?: string | null },
-  collarMm: number,
-  thickMm: number,
-  gapMm: number,
-): Shape[] {
+export function faceToFace(spec: BaseSpec, collarMm: number, thickMm: number, gapMm: number): Shape[] {
   const odMm = odOf(spec)
   const wall = drawnWall(spec)
   const run = Math.max(odMm * 0.7, thickMm * 3)

@@ -15,6 +15,8 @@ export interface BaseSpec {
   from?: Readonly<Record<string, SourceId>>
   /** A maker's own set and cure times. */
   chartCure?: ChartCure
+  /** Series of the line's walls, where somebody said it: what it is drawn with. */
+  wallSeries?: string
 }
 /** A figure of the specification with its source: a chart's, or measured on the part in hand. */
 export function ownFig<K extends string>(
@@ -97,6 +99,7 @@ export function specReader<S extends BaseSpec>(
     if (typeof o.from === 'object' && o.from !== null) spec.from = o.from
     const chartCure = chartCureOf(o.chartCure)
     if (chartCure) spec.chartCure = chartCure
+    if (typeof o.wallSeries === 'string') spec.wallSeries = o.wallSeries
     const { material, size, school } = spec
     if (
       typeof material === 'string' &&

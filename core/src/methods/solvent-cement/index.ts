@@ -1,6 +1,7 @@
 import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { append } from '../../units/extent.js'
 import { curePieces } from '../cure/ramps.js'
+import { drawnWall } from '../kit/drawing.js'
 import { type AskedFact, GASES } from '../around.js'
 import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '../method.js'
 import { sizesOf } from '../what-joins.js'
@@ -81,7 +82,7 @@ function selection(spec: SolventSpec, around: Around, ctx: Ctx): Finding[] {
 function section(spec: SolventSpec, life: Life | null): Shape[] {
   const od = odMm(spec)
   const depth = depthOf(spec).value ?? od * 0.5
-  const wall = spec.wallMm ?? od * 0.06
+  const wall = spec.wallMm ?? drawnWall(spec)
   const isHome = life?.done.some((d) => d.step === 'home') ?? false
   const isWet = life?.done.some((d) => d.step === 'cement') ?? false
   const isMarked = life?.done.some((d) => d.step === 'fit') ?? false

@@ -20,8 +20,9 @@ export interface SolventSpec {
   from?: Readonly<Record<string, SourceId>>
   /** A maker's own set and cure times. */
   chartCure?: ChartCure
-  /** Wall of the pipe, for the drawing only. */
+  /** Wall of the pipe, for the drawing only; else that of its series. */
   wallMm: number | null
+  wallSeries?: string
 }
 
 export const LONGEST_SOCKET_MM = 500
@@ -106,6 +107,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
       pressureService: o.pressureService !== false,
       wallMm: positive('wallMm'),
       ...(chartCure ? { chartCure } : {}),
+      ...(typeof o.wallSeries === 'string' ? { wallSeries: o.wallSeries } : {}),
       ...(typeof o.from === 'object' && o.from !== null ? { from: o.from as Record<string, SourceId> } : {}),
     },
   }
