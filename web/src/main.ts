@@ -9,8 +9,10 @@ import './styles/drawing.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { keepFocusSeen } from './frame/keep-seen'
 import { keepForNoSignal } from './newer'
 import { router } from './router'
 
 createApp(App).use(createPinia()).use(router).mount('#app')
+keepFocusSeen()
 keepForNoSignal()

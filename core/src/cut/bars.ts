@@ -2,6 +2,7 @@ import { greatest } from '../units/extent.js'
 import { lineSeries } from '../joint/lookup.js'
 import type { JobState, Line } from '../joint/state.js'
 import type { Offcut, StockSet } from '../joint/stock-set.js'
+import { named } from '../words/names.js'
 import { CLOSING_SPARE_MM } from './closing.js'
 import { allPieces } from './piece.js'
 import type { Bar, StockInput } from './stock/model.js'
@@ -13,6 +14,12 @@ export interface BarGroup {
 }
 const pipeOf = (line: Line, size: string): string =>
   [line.material, size, lineSeries(line) ?? ''].join(' ').trim()
+
+/** A pipe of a group or an offcut, as people say it. */
+export function pipeSaid(pipe: string): string {
+  const [material = '', ...rest] = pipe.split(' ')
+  return [named(material), ...rest].join(' ')
+}
 
 /** Every piece with a known length that is not cut yet, by pipe, in line order. */
 export function barGroups(state: JobState): BarGroup[] {

@@ -1,6 +1,6 @@
 import type { Field, Life, Step } from '../methods/method.js'
 import * as fmt from '../units/format.js'
-import type { Reader } from '../units/quantity.js'
+import { type Reader, unitOf } from '../units/quantity.js'
 import { tagOrder } from '../units/tag-order.js'
 import { answerSaid, isWorded, say } from '../words/words.js'
 import { type JointFacts, jointFacts } from './assess.js'
@@ -29,6 +29,8 @@ function stamp(atS: number, zone: string): string {
 }
 /** What stands behind a figure that is counted, the same in both schools. */
 const COUNTED: Partial<Record<NonNullable<Field['unit']>, string>> = { deg: '°', pct: ' %', turns: ' turns' }
+/** A figure of this size is said in the unit of its kind that heads the column. */
+const WHOLE = 100
 /** Wider than this a thing is measured with a tape, not gauged, mm. */
 const GAUGED_MM = 25
 function figureOf(field: Field, value: number, reader: Reader): string {
@@ -68,11 +70,13 @@ function outcome(facts: JointFacts, life: Life): string {
 
 /**
  * The joint log for people: a row for each life of each joint, by tag, times in the job's zone, figures in the units of
- * its school. @param nameOf name of a person by id.
+ * who reads. @param nameOf name of a person by id.
  */
-export function jointLog(state: JobState, nameOf: (personId: string) => string): Table {
-  const { zone, school } = state.job
-  const reader: Reader = { units: school }
+export function jointLog(state: JobState, nameOf: (personId: string) => string, reader: Reader): Table {
+  const { zone } = state.job
+  const units = (['length', 'temperature', 'torque', 'pressure'] as const).map((kind) =>
+    unitOf(kind, reader, WHOLE),
+  )
   const columns = [
     'line',
     'joint',
@@ -83,7 +87,7 @@ export function jointLog(state: JobState, nameOf: (personId: string) => string):
     `made (${zone})`,
     `judged (${zone})`,
     'by',
-    `readings (${school === 'inch' ? 'in, °F, ft-lb, psi' : 'mm, °C, Nm, bar'})`,
+    `readings (${units.join(', ')})`,
     'found',
     'tools',
     'outcome',

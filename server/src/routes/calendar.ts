@@ -1,6 +1,7 @@
 import { createHash, createHmac, timingSafeEqual } from 'node:crypto'
 import {
   type JobState,
+  type Reader,
   fmt,
   foldJob,
   greatest,
@@ -15,6 +16,7 @@ import ical, { ICalAlarmType, ICalEventStatus, ICalEventTransparency } from 'ica
 import type pg from 'pg'
 import { requireMember } from '../db/jobs.js'
 import { HttpError } from '../errors.js'
+import { readerOf } from '../people.js'
 
 /** A calendar program can't sign in: the address itself is the key, made for one person and one job. */
 const macOf = (secret: string, jobId: string, personId: string): string =>
@@ -37,9 +39,15 @@ export interface LogEnd {
  * What changes by itself, as entries of a calendar: joints that may be moved, sections that take pressure. An entry is
  * the same one (UID) for ever: when a colder reading moves it, it comes with a higher SEQUENCE; when its time is taken
  * away, it stays and is cancelled, so that no calendar goes on showing a time that nobody stands for.
- * @param end the last entry of the log: two answers from one log are the same text.
+ * @param reader whose calendar it is. @param end the last entry of the log: two answers from one log are the same text.
  */
-export function calendarOf(state: JobState, jobId: string, nowS: number, end: LogEnd): string {
+export function calendarOf(
+  state: JobState,
+  jobId: string,
+  nowS: number,
+  end: LogEnd,
+  reader: Reader,
+): string {
   const feed = ical({ name: state.job.name, ttl: 900, prodId: { company: 'Jugalis', product: 'Wait' } })
   const stamp = new Date(end.recordedAtS * 1000)
   /** @param sinceS when the wait began: where an entry without a time stands, crossed out. */
@@ -67,7 +75,7 @@ export function calendarOf(state: JobState, jobId: string, nowS: number, end: Lo
       alarms: atS === null ? [] : [{ type: ICalAlarmType.display, trigger: 0 }],
     })
   }
-  const bar = (b: number): string => fmt.pressure(b, { units: state.job.school })
+  const bar = (b: number): string => fmt.pressure(b, reader)
   for (const id of jointPlaces(state).keys()) {
     const f = jointFacts(state, id, 'coldest', nowS)
     if (f && f.homeAtS !== null)
@@ -108,7 +116,7 @@ export function calendarRoutes(pool: pg.Pool, secret: string, nowS: () => number
     const state = foldJob(readToFold(r.rows.map((x) => x.body)))
     const last = r.rows.at(-1)
     const end = { seq: Number(last?.seq ?? 0), recordedAtS: last?.at ?? 0 }
-    const text = calendarOf(state, jobId, nowS(), end)
+    const text = calendarOf(state, jobId, nowS(), end, await readerOf(pool, personId, state.job.school))
     const tag = `"${createHash('sha256').update(text).digest('base64url')}"`
     res.set({ 'cache-control': 'no-cache', etag: tag })
     if (req.headers['if-none-match'] === tag) return void res.status(304).end()

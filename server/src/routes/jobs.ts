@@ -139,7 +139,7 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     res
       .attachment(`jugalis-${id}-joints.csv`)
       .type('csv')
-      .send(await jointLogCsv(pool, id))
+      .send(await jointLogCsv(pool, id, me(req).personId))
   })
   routes.get('/:jobId/entries.csv', async (req, res) => {
     const id = await jobId(req)

@@ -3,6 +3,7 @@ import { stringify } from 'csv-stringify/sync'
 import type pg from 'pg'
 import { membersOf } from '../db/jobs.js'
 import { readLog } from '../db/read-log.js'
+import { readerOf } from '../people.js'
 
 /** A spreadsheet runs what begins like a formula; such text is marked as text. */
 const plain = (v: unknown): string => {
@@ -16,10 +17,10 @@ async function logOf(pool: pg.Pool, jobId: string) {
   return { lines, events, state: foldJob(events), nameOf: (id: string) => names.get(id) ?? id }
 }
 
-/** The joint log as people keep it: a row for each life of each joint, in the job's zone and units. */
-export async function jointLogCsv(pool: pg.Pool, jobId: string): Promise<string> {
+/** The joint log as people keep it: a row for each life of each joint, in the job's zone and the units of who asks. */
+export async function jointLogCsv(pool: pg.Pool, jobId: string, personId: string): Promise<string> {
   const { state, nameOf } = await logOf(pool, jobId)
-  const { columns, rows } = jointLog(state, nameOf)
+  const { columns, rows } = jointLog(state, nameOf, await readerOf(pool, personId, state.job.school))
   return stringify([columns, ...rows.map((r) => r.map(plain))])
 }
 

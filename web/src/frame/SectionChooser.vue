@@ -33,6 +33,7 @@ const job = useJob()
 }
 a {
   min-height: 44px;
+  min-width: 44px;
   display: inline-flex;
   align-items: center;
   text-decoration: none;

@@ -141,7 +141,7 @@ const damp = computed(() => {
   text-decoration: underline wavy;
 }
 .theme {
-  min-height: 36px;
+  min-height: 44px;
   min-width: 58px;
   background: none;
   border: 1.5px solid currentColor;

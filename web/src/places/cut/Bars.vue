@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Bar, barGroups, fmt, offcutsAfter, greatest } from '@jugalis/core'
+import { type Bar, barGroups, fmt, greatest, offcutsAfter, pipeSaid } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import BarTape from '../../tapes/BarTape.vue'
@@ -40,11 +40,11 @@ const proof = computed(() => {
 const headline = computed(() => {
   if (!count.value) return 'Nothing is left to cut.'
   if (!set.value) return `${many(count.value, 'piece')} to cut. Say what they are cut from.`
-  if (running.value) return `Planning ${running.value.pipe} …`
+  if (running.value) return `Planning ${pipeSaid(running.value.pipe)} …`
   if (!current.value) return `${many(count.value, 'piece')} to cut, not yet laid out on bars.`
   const short = planned.value.find((p) => p.plan?.status === 'infeasible')
   if (short)
-    return `There is not enough stock for ${short.group.pipe}. Say how long the bars are that can be had.`
+    return `There is not enough stock for ${pipeSaid(short.group.pipe)}. Say how long the bars are that can be had.`
   return `${many(count.value, 'piece')} from ${many(opened.value, 'new bar')}, ${length(wasteMm.value)} waste, ${proof.value}.`
 })
 const said = computed(() => {
@@ -104,7 +104,7 @@ const print = (): void => window.print()
       <progress
         :max="running.of"
         :value="running.done + running.share"
-        :aria-label="`Planning ${running.pipe}`"
+        :aria-label="`Planning ${pipeSaid(running.pipe)}`"
       />
       {{ running.done + 1 }} of {{ running.of }} pipes
     </div>
@@ -112,7 +112,7 @@ const print = (): void => window.print()
     <template v-if="current">
       <section v-for="p in planned" :key="p.group.pipe">
         <h2>
-          {{ p.group.pipe }}
+          {{ pipeSaid(p.group.pipe) }}
           <span v-if="p.plan" class="sum"
             >{{ many(p.group.pieces.length, 'piece') }}, {{ many(p.plan.barsUsed, 'new bar')
             }}{{ p.plan.proven ? ', proved' : `, at least ${p.plan.lowerBoundBars ?? 'unknown'}` }}</span

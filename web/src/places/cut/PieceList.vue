@@ -85,7 +85,7 @@ const state = (p: PieceCut): string =>
       >
         <span role="gridcell">
           <RouterLink
-            class="strong"
+            class="strong reach"
             :to="{ name: 'cut', params: { jobId: job.jobId, itemId: pieces[v.index]!.item.id } }"
             >{{ pieces[v.index]!.item.tag }}</RouterLink
           >

@@ -6,6 +6,7 @@ import {
   barGroups,
   fmt,
   parseLength,
+  pipeSaid,
   systemOf,
   unitOf,
 } from '@jugalis/core'
@@ -95,7 +96,7 @@ async function save(): Promise<void> {
     <template v-if="pipes.length">
       <div class="offcut">
         <select v-model="extra.pipe" aria-label="Pipe of the offcut">
-          <option v-for="p in pipes" :key="p">{{ p }}</option>
+          <option v-for="p in pipes" :key="p" :value="p">{{ pipeSaid(p) }}</option>
         </select>
         <QuantityField
           v-model="given.offcut"
@@ -109,11 +110,11 @@ async function save(): Promise<void> {
       </div>
     </template>
     <p v-for="o in offcuts" :key="o.id" class="kept">
-      {{ o.pipe }}, {{ fmt.length(o.lengthMm, job.reader) }}
+      {{ pipeSaid(o.pipe) }}, {{ fmt.length(o.lengthMm, job.reader) }}
       <button
         class="figure-link"
         type="button"
-        :aria-label="`Take out the offcut of ${o.pipe}`"
+        :aria-label="`Take out the offcut of ${pipeSaid(o.pipe)}`"
         @click="offcuts = offcuts.filter((x) => x.id !== o.id)"
       >
         take out

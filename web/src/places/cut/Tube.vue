@@ -138,7 +138,7 @@ const plan = computed(() => {
             <ElInput id="tube-spring" v-model="typed.spring" size="large" inputmode="decimal" />
           </div>
         </div>
-        <table v-if="bends.length && !wrong" class="rows">
+        <table v-if="bends.length && !wrong" class="rows" aria-label="Bends">
           <thead>
             <tr>
               <th>Bend</th>

@@ -145,7 +145,7 @@ async function sign(): Promise<void> {
     </div>
     <ul v-if="missing.length" class="missing" aria-label="Missing">
       <li v-for="m in missing" :key="m.id">
-        <RouterLink :to="m.to">{{ m.says }}</RouterLink>
+        <RouterLink class="reach" :to="m.to">{{ m.says }}</RouterLink>
       </li>
     </ul>
     <div class="buttons no-print">
@@ -158,10 +158,10 @@ async function sign(): Promise<void> {
       <h2>Joint log</h2>
       <p v-if="!lives.length" class="why">No joint has been begun.</p>
       <div v-else class="scroll" role="region" aria-label="Joint log" tabindex="0">
-        <table class="rows">
+        <table class="rows" aria-label="Joint log">
           <thead>
             <tr>
-              <th></th>
+              <th><span class="spoken">State</span></th>
               <th>Joint</th>
               <th>Size</th>
               <th>Life</th>
@@ -242,7 +242,7 @@ async function sign(): Promise<void> {
   padding-left: 20px;
 }
 .missing li {
-  padding: 4px 0;
+  padding: 0;
 }
 .buttons {
   display: flex;

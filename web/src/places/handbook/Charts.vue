@@ -94,7 +94,16 @@ async function load(): Promise<void> {
         {{ c.rows.length }} figures, loaded by {{ job.nameOf(c.by) }} at
         {{ hhmm(c.atS, job.state.job.zone) }}.
       </p>
-      <table class="rows">
+      <table class="rows" :aria-label="c.name">
+        <thead>
+          <tr>
+            <th>Joined by</th>
+            <th>For</th>
+            <th>Figure</th>
+            <th>Value</th>
+            <th>Reference</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="(r, i) in c.rows.slice(0, 200)" :key="i">
             <td>{{ r.method === ANY_METHOD ? 'any method' : r.method }}</td>

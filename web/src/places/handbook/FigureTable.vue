@@ -17,7 +17,7 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
 </script>
 
 <template>
-  <table class="rows figures">
+  <table class="rows figures" aria-label="Figures">
     <thead>
       <tr>
         <th v-if="rows.some((r) => r.of)">Joint</th>
@@ -91,7 +91,7 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
 .joint {
   border: 0;
   padding: 0;
-  min-height: 40px;
+  min-height: 44px;
   background: none;
   color: var(--copper);
   text-align: left;

@@ -80,6 +80,12 @@ watch(
 )
 
 const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`
+/** Questions as this job's school asks them. */
+const examples = computed(() =>
+  job.state.job.school === 'inch'
+    ? ['3/4 solder depth', '2 in sch 80 cure 45 F']
+    : ['22 mm solder depth', 'd63 cure 8 C'],
+)
 const toCheck = computed(() => unverified(job.state.checked).filter((s) => s.kind === 'published').length)
 function answerLine({ entry, figure }: Hit): string {
   const reader = readerFor(entry.school, job.reader)
@@ -129,13 +135,13 @@ const PAGES = [
 <template>
   <div class="place handbook">
     <div class="ask no-print">
-      <label class="hidden" for="handbook-ask">Ask the Handbook</label>
+      <label class="spoken" for="handbook-ask">Ask the Handbook</label>
       <ElInput
         id="handbook-ask"
         v-model="question"
         size="large"
         clearable
-        :placeholder="narrow ? '22 mm solder depth' : '2 in sch 80 cure 45 F, or 22 mm solder depth'"
+        :placeholder="examples.slice(0, narrow ? 1 : 2).join(', or ')"
         @keydown.enter="show({ q: question })"
       />
       <button
@@ -204,13 +210,6 @@ const PAGES = [
 .on {
   background: var(--ink);
   color: var(--paper);
-}
-.hidden {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 .pages.two {
   display: grid;

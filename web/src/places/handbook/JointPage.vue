@@ -123,7 +123,7 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
     </p>
     <template v-if="differences.length">
       <h2>Where schools differ</h2>
-      <table class="rows">
+      <table class="rows" aria-label="Where schools differ">
         <thead>
           <tr>
             <th>Point</th>

@@ -49,7 +49,7 @@ const mm = (f: Fig, school: string): string =>
       only the pressure of soft tube. A spring of the wrong size lets the tube collapse.
     </p>
     <div class="scroll" role="region" aria-label="Tube work by size" tabindex="0">
-      <table class="rows">
+      <table class="rows" aria-label="Tube work by size">
         <thead>
           <tr>
             <th>Tube</th>

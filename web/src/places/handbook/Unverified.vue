@@ -57,7 +57,15 @@ async function save(): Promise<void> {
 
 <template>
   <section>
-    <table class="rows">
+    <table class="rows" aria-label="Published, not yet compared with a copy">
+      <thead>
+        <tr>
+          <th>Reference</th>
+          <th>Edition</th>
+          <th>Note</th>
+          <th><span class="spoken">Compare</span></th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="s in published" :key="s.id">
           <td>{{ s.reference }}</td>
@@ -83,7 +91,13 @@ async function save(): Promise<void> {
       </p>
     </template>
     <h2>{{ rest.length }} practices and rules of ours, without a published source</h2>
-    <table class="rows">
+    <table class="rows" aria-label="Practices and rules of ours">
+      <thead>
+        <tr>
+          <th>Reference</th>
+          <th>Note</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="s in rest" :key="s.id">
           <td>{{ s.reference }}</td>

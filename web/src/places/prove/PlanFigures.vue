@@ -75,13 +75,13 @@ const rows = computed(() => {
         <dd>{{ says }}</dd>
       </template>
     </dl>
-    <table v-if="rule && rule.stages.length > 1" class="rows">
+    <table v-if="rule && rule.stages.length > 1" class="rows" aria-label="Stages">
       <thead>
         <tr>
           <th>Stage</th>
           <th>Pressure</th>
           <th>At least</th>
-          <th></th>
+          <th><span class="spoken">Look</span></th>
         </tr>
       </thead>
       <tbody>

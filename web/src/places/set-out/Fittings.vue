@@ -98,7 +98,7 @@ async function load(): Promise<void> {
       <RowFaults :faults="faults" />
     </section>
     <div class="scroll" role="region" aria-label="Fittings" tabindex="0">
-      <table v-if="rows.length" class="rows">
+      <table v-if="rows.length" class="rows" aria-label="Fittings">
         <thead>
           <tr>
             <th>Fitting</th>
@@ -114,7 +114,12 @@ async function load(): Promise<void> {
             <td>{{ r.sizes }}</td>
             <td class="num">{{ r.count }}</td>
             <td class="num">
-              <button type="button" class="figure-link" :class="{ unknown: !r.known }" @click="measured = r">
+              <button
+                type="button"
+                class="figure-link reach"
+                :class="{ unknown: !r.known }"
+                @click="measured = r"
+              >
                 {{
                   r.known
                     ? `${fmt.lengthFigure(r.known.takeOffMm, job.reader)} to ${r.known.takeOffTo}`

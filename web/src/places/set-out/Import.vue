@@ -203,7 +203,7 @@ async function take(): Promise<void> {
     </div>
     <template v-if="read">
       <p v-if="counts.lines.length" class="why">Lines named in it: {{ counts.lines.join(', ') }}.</p>
-      <table class="rows">
+      <table class="rows" aria-label="Parts read">
         <thead>
           <tr>
             <th>Line</th>
@@ -271,7 +271,13 @@ async function take(): Promise<void> {
         </template>
       </div>
       <div class="scroll" role="region" aria-label="First rows of the file" tabindex="0">
-        <table class="rows">
+        <table class="rows" aria-label="First rows of the file">
+          <thead>
+            <tr>
+              <th>Row</th>
+              <th v-for="c in choices" :key="c.i">{{ c.says }}</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="(r, i) in found.head.slice(0, 8)" :key="i" :class="{ open: i === first - 2 }">
               <td class="soft">{{ i + 1 }}</td>

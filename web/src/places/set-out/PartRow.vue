@@ -110,7 +110,7 @@ onBeforeUnmount(() => stop?.())
         v-for="o in outlets"
         :key="String(o.branch)"
         type="button"
-        class="figure-link take"
+        class="figure-link reach take"
         :class="{ refusal: !o.known }"
         @click.stop="emit('takeOff', item, o.branch)"
       >
@@ -121,7 +121,7 @@ onBeforeUnmount(() => stop?.())
       <RouterLink
         v-for="j in joints"
         :key="j.id"
-        class="joint"
+        class="joint reach"
         :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.id } }"
         @click.stop
         ><JointGlyph v-if="j.look" :look="j.look" :tag="j.tag" :height="18" /> {{ j.tag }}</RouterLink
@@ -156,14 +156,10 @@ onBeforeUnmount(() => stop?.())
 }
 .take {
   margin-right: 12px;
-  min-height: 24px;
 }
 .joint {
-  display: inline-flex;
-  align-items: center;
   gap: 6px;
   margin-right: 14px;
-  min-height: 24px;
 }
 @media (max-width: 720px) {
   .takes {

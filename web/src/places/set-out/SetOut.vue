@@ -270,6 +270,7 @@ const groupWrong = (name: string): string =>
 }
 .lines a {
   min-height: 44px;
+  min-width: 44px;
   display: flex;
   align-items: center;
   text-decoration: none;

@@ -194,7 +194,7 @@ const sources = ref(false)
       </li>
     </ul>
     <div class="scroll" role="region" aria-label="Straight stretches" tabindex="0">
-      <table v-if="rows.length" class="rows">
+      <table v-if="rows.length" class="rows" aria-label="Stretches">
         <thead>
           <tr>
             <th>Stretch</th>
@@ -270,7 +270,7 @@ const sources = ref(false)
 }
 .select {
   width: 100%;
-  height: 40px;
+  height: 46px;
   border: 1px solid var(--edge);
   border-radius: 2px;
   background: var(--sheet);

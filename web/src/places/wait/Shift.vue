@@ -141,7 +141,7 @@ const MOST = 40
       <p v-for="l in b.lines.slice(0, MOST)" :key="l.key" class="line">
         <RouterLink
           v-if="l.jointId"
-          class="strong nowrap"
+          class="strong nowrap reach"
           :to="{ name: 'make', params: { jobId: job.jobId, jointId: l.jointId } }"
           >{{ l.tag }}</RouterLink><strong v-else-if="l.tag" class="nowrap">{{ l.tag }}</strong>
         <span>{{ l.says }}</span>

@@ -160,7 +160,13 @@ defineExpose({
       </g>
     </svg>
     <div ref="scroller" class="lanes" tabindex="0" role="region" aria-label="Lanes">
-      <svg class="drawing" :width="width" :height="virtual.getTotalSize()">
+      <svg
+        class="drawing"
+        :width="width"
+        :height="virtual.getTotalSize()"
+        role="group"
+        aria-label="A lane for each joint"
+      >
         <LaneRow
           v-for="v in virtual.getVirtualItems()"
           :key="lanes[v.index]!.j.facts.id"
@@ -178,7 +184,13 @@ defineExpose({
         <path v-if="onAxis(view.nowS)" :d="`M${X(view.nowS)} 0V${virtual.getTotalSize()}`" class="plumb" />
       </svg>
     </div>
-    <svg class="drawing" :width="width" height="224">
+    <svg
+      class="drawing"
+      :width="width"
+      height="224"
+      role="group"
+      aria-label="What the section may take, and the temperature of the wall, over the same time"
+    >
       <g v-if="onAxis(view.nowS)">
         <path :d="`M${X(view.nowS)} 0V112`" class="plumb" />
         <path :d="`M${X(view.nowS) - 6} 110h12v7l-6 12l-6 -12z`" class="bob" />

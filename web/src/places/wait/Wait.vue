@@ -159,6 +159,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 }
 .word {
   min-height: 44px;
+  min-width: 44px;
   display: inline-flex;
   align-items: center;
   text-decoration: none;
