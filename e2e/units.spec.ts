@@ -10,6 +10,7 @@ const FOREIGN = {
 } as const
 const NEVER = [
   ['more digits than can be read', /\d[.,]\d{4,}/g],
+  ['a figure without its unit', /\d[.,]\d+ (?:clamp|gasket|flange|seal|nut|ring)\b/g],
   ['not a number', /NaN|undefined|\[object|Infinity/g],
   [
     'a raw id',
@@ -60,9 +61,9 @@ for (const school of ['inch', 'metric'] as const)
             `${where}: ${what}: …${text.slice(Math.max(0, m.index - 40), m.index + 25).replace(/\s+/g, ' ')}…`,
           )
     }
-    // The page of settings shows how each system reads.
+    // The page of settings shows how each system reads; the names of jobs are whatever people called them.
     const look = async (where: string): Promise<void> =>
-      where === 'settings' ? undefined : judge(where, await readable(page))
+      ['settings', 'jobs'].includes(where) ? undefined : judge(where, await readable(page))
     await everyPlace(page, { job, joints }, school, look)
     // Files: the unit in the heading, and none of the other system.
     const read = (where: string, text: string): void => {

@@ -144,8 +144,9 @@ const damp = computed(() => {
   min-height: 44px;
   min-width: 58px;
   background: none;
-  border: 1.5px solid currentColor;
-  border-radius: 2px;
+  border: 0;
+  text-decoration: underline;
+  text-underline-offset: 4px;
   cursor: pointer;
 }
 .signal {

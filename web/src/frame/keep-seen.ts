@@ -1,13 +1,12 @@
 /** How much of a thing must be free of what lies over it, from its top, px. */
 const SEEN_PX = 22
 
-/** What lies over a thing in the window: a strip that stays while the page runs under it; null where it is free. */
-function over(e: Element): Element | null {
+/** Whether a thing can't be seen: a strip that stays while the page runs under it lies over it, or it is out of the window. */
+function hidden(e: Element): boolean {
   const box = (e.closest('label') ?? e).getBoundingClientRect()
-  if (box.width < 1 || box.height < 1) return null
+  if (box.width < 1 || box.height < 1) return false
   const top = document.elementFromPoint(box.left + box.width / 2, box.top + Math.min(box.height / 2, SEEN_PX))
-  const own = !top || e.contains(top) || top.contains(e) || e.closest('label')?.contains(top)
-  return own ? null : top
+  return !top || !(e.contains(top) || top.contains(e) || e.closest('label')?.contains(top))
 }
 
 /** Whoever goes by keys sees where they are: what gets the focus under a strip is brought out from under it. */
@@ -17,6 +16,6 @@ export function keepFocusSeen(): void {
   window.addEventListener('pointerdown', () => (byKey = false), true)
   document.addEventListener('focusin', (ev) => {
     const e = ev.target
-    if (byKey && e instanceof Element && over(e)) e.scrollIntoView({ block: 'center' })
+    if (byKey && e instanceof Element && hidden(e)) e.scrollIntoView({ block: 'center', inline: 'center' })
   })
 }

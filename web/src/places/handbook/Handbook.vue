@@ -202,6 +202,12 @@ const PAGES = [
   flex: 1 1 300px;
   font-size: 19px;
 }
+/* In a low window what is asked for comes into sight without scrolling. */
+@media (max-height: 430px) {
+  .ask {
+    gap: 4px;
+  }
+}
 .methods {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));

@@ -19,6 +19,8 @@ const props = defineProps<{
   /** Work may not go on at this step. */
   held: boolean
   judging: boolean
+  /** There is little room: the action is lower. */
+  tight: boolean
   unread: boolean
   wayBack: Step | null
   /** A step that puts right what was found, when it is done again. */
@@ -89,7 +91,6 @@ watch(
 )
 const few = computed(() => narrow.value && !more.value && ways.value.length > SHOWN)
 const shown = computed(() => (few.value ? ways.value.slice(0, SHOWN - 1) : ways.value))
-defineExpose({ unseen })
 </script>
 
 <template>
@@ -141,7 +142,7 @@ defineExpose({ unseen })
         :label="held ? 'Not like this' : label"
         :hint="held ? 'what is wrong stands above' : judging && unread ? 'say it first' : job.t(step.hint)"
         :disabled="held || (judging && unread)"
-        :small="judging"
+        :small="judging || tight"
         @act="emit('act')"
       />
       <div class="exceptions">
@@ -184,6 +185,7 @@ defineExpose({ unseen })
   padding-top: 6px;
 }
 .caution .button {
+  flex: none;
   min-height: 56px;
 }
 .wet {

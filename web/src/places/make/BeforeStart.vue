@@ -37,13 +37,19 @@ const emit = defineEmits<{ override: [] }>()
 const job = useJob()
 const FETCHED = 'jugalis-fetched'
 const needText = (n: Need): string => {
-  const of = Object.entries(n.matches)
-    .filter(([, v]) => v !== 'no' && v !== 'yes')
+  const all = Object.entries(n.matches).filter(([, v]) => v !== 'no' && v !== 'yes')
+  // What fits by a measure is named by it: a clamp for a flange of so much.
+  const fits = all
+    .filter(([what]) => what.endsWith('Mm'))
+    .map(([what, v]) => ` for a ${fmt.length(Number(v), job.reader)} ${what.slice(0, -2)}`)
+    .join('')
+  const of = all
+    .filter(([what]) => !what.endsWith('Mm'))
     .map(([what, v]) => (v === 'free' ? `${what}-free` : named(v)))
     .join(' ')
   const size =
     n.qty.value !== null && n.unit === 'mm' ? `, ${fmt.length(n.qty.value, job.reader)} or more` : ''
-  return `${of ? `${of} ` : ''}${n.item.replaceAll('-', ' ')}${size}`
+  return `${of ? `${of} ` : ''}${n.item.replaceAll('-', ' ')}${fits}${size}`
 }
 const wanted = computed(() => props.tools.needs.value.map(needText))
 /** What was fetched for the joint before this one lies there already. */

@@ -31,6 +31,7 @@ import { useDrawingHeight, useDrawn } from './use-drawn'
 import { useJoint } from './use-joint'
 import { useRedo, useWayBack } from './use-redo'
 import { useReported } from './use-reported'
+import { useRoom, useTight } from './use-room'
 import { useTools } from './use-tools'
 import { useReads } from './use-reads'
 import { useWrites } from './use-writes'
@@ -47,7 +48,6 @@ const readings = ref<Record<string, number | string | number[][] | null>>({})
 const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | 'sources' | null>(null)
 const overrides = ref<string[]>([])
 const before = ref<InstanceType<typeof BeforeStart>>()
-const area = ref<InstanceType<typeof ActionArea>>()
 
 const findings = computed<readonly Finding[]>(() =>
   [...joint.wrong(tools.tin.value, tools.permit.value), ...tools.wrong.value].filter(
@@ -128,6 +128,10 @@ async function except(e: StepException): Promise<void> {
 const wayBack = useWayBack({ facts, step, phase }, joint.open)
 const lastStep = computed(() => props.facts.life?.done.at(-1) ?? null)
 const stepBefore = computed(() => props.facts.life?.done.at(-2) ?? null)
+const panel = ref<HTMLElement>()
+const room = useRoom(panel)
+/** Even without the drawing it does not all fit: the action is lower while this step lasts. */
+const tight = useTight(room, () => `${props.facts.id} ${step.value?.id ?? ''} ${phase.value}`)
 const drawingHeight = useDrawingHeight({
   facts,
   phase,
@@ -135,7 +139,7 @@ const drawingHeight = useDrawingHeight({
   judging,
   numberReads,
   stopped: () => stops.value.length > 0,
-  crowded: () => Boolean(area.value?.unseen || live.value),
+  room,
 })
 const recordNotes = computed(() =>
   (props.facts.inspection?.findings ?? []).filter((f) =>
@@ -145,7 +149,7 @@ const recordNotes = computed(() =>
 </script>
 
 <template>
-  <section class="panel" :aria-label="`Joint ${facts.tag}`">
+  <section ref="panel" class="panel" :aria-label="`Joint ${facts.tag}`">
     <MakeHead
       :facts="facts"
       :phase="phase"
@@ -183,6 +187,7 @@ const recordNotes = computed(() =>
     />
     <JointSection
       v-if="shapes.length && drawingHeight"
+      data-drawing
       :shapes="shapes"
       :height="drawingHeight"
       :depth-mm="depth"
@@ -204,7 +209,6 @@ const recordNotes = computed(() =>
       {{ job.t({ code: 'work-full', params: { section: full.tag } }) }}
     </p>
     <ActionArea
-      ref="area"
       :facts="facts"
       :phase="phase"
       :step="step"
@@ -212,6 +216,7 @@ const recordNotes = computed(() =>
       :stops="stops"
       :held="held"
       :judging="judging"
+      :tight="tight"
       :unread="unread"
       :way-back="wayBack"
       :mend="redo ? null : mend"

@@ -2,6 +2,7 @@ import type { Field, JointFacts } from '@jugalis/core'
 import { type Ref, computed } from 'vue'
 import { useNarrow } from '../../use-narrow'
 import type { Phase } from './use-joint'
+import { LEAST_PX } from './use-room'
 import { isGap, onDial } from './use-writes'
 
 /** The joint's drawing and the marks on it. */
@@ -26,14 +27,15 @@ export function useDrawingHeight(o: {
   judging: Ref<boolean>
   numberReads: Ref<readonly Field[]>
   stopped(): boolean
-  crowded(): boolean
+  /** What the panel leaves for it on a phone. */
+  room: Ref<number | null>
 }) {
   const narrow = useNarrow()
   /** A short phone gives the room to the action. */
   const short = window.innerHeight < 780
   /** A phone on its side has no room for it at all. */
   const low = window.innerHeight <= 430
-  return computed(() => {
+  const most = computed(() => {
     const { life } = o.facts.value
     if (low) return 0
     if (!narrow.value) return o.judging.value ? 180 : life ? 260 : 200
@@ -42,6 +44,10 @@ export function useDrawingHeight(o: {
     if (o.reading.value || short)
       // A control that is a drawing itself takes its place.
       return o.numberReads.value.some((r) => isGap(r) || onDial(r)) && o.reading.value ? 0 : 108
-    return !life || o.crowded() ? 130 : o.phase.value === 'rest' ? 180 : 220
+    return !life ? 130 : o.phase.value === 'rest' ? 180 : 220
+  })
+  return computed(() => {
+    const room = narrow.value ? (o.room.value ?? most.value) : most.value
+    return room < LEAST_PX ? 0 : Math.min(room, most.value)
   })
 }

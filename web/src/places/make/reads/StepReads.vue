@@ -106,7 +106,17 @@ const numberIn = (key: string): number | null => (readings.value[key] as number 
 }
 .asked .button {
   flex: 1;
+  min-width: min-content;
   min-height: 56px;
+}
+/* On a phone the question stands over its answers. */
+@media (max-width: 720px) {
+  .asked > span {
+    flex: 1 0 100%;
+  }
+  .asked .button {
+    padding: 0 8px;
+  }
 }
 .asked .on {
   background: var(--ink);
