@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { createServer } from 'node:net'
-import type { Browser, Page } from '@playwright/test'
+import type { Browser, BrowserContextOptions, Page } from '@playwright/test'
 import pg from 'pg'
 import { startServer } from '../scripts/lib/serve.mjs'
 import { addPerson } from '../server/src/people'
@@ -17,6 +17,7 @@ const freePort = (): Promise<number> =>
 export async function fromNothing(
   browser: Browser,
   work: (page: Page, url: string) => Promise<void>,
+  how: BrowserContextOptions = { viewport: { width: 1280, height: 800 } },
 ): Promise<void> {
   const name = `empty_${randomUUID().slice(0, 8)}`
   const admin = new pg.Client({ connectionString: `${process.env.TEST_DATABASE}/e2e` })
@@ -27,7 +28,7 @@ export async function fromNothing(
   const server = await startServer({ databaseUrl, port, seed: false, limiter: false, quiet: true })
   const pool = new pg.Pool({ connectionString: databaseUrl })
   const url = `http://127.0.0.1:${port}`
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: url })
+  const context = await browser.newContext({ ...how, baseURL: url })
   try {
     const orgId = randomUUID()
     await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])

@@ -7,6 +7,8 @@ export const MAKE: Wordings = {
   'tool-out-of-date': (p) => `${p.s('tool')} was due on ${p.s('on')}. Take another, or have it looked at.`,
   'tool-not-proved': (p) => `${p.s('tool')} has not been tried today. Try it before the first joint.`,
   'tool-proof-bad': (p) => `${p.s('tool')} failed its trial today (${p.s('how')}). Take another.`,
+  'part-aside': (p) =>
+    `${p.s('why')}: nothing is made with it yet. Put this part aside and take another, then begin.`,
   'life-overlaps':
     'A step of this life lies before the life before it was cut out: one of the two times is wrong. Look at it again.',
   'step-skipped': (p) => `Skipped: ${p.s('step')} (${p.s('reason')}).`,

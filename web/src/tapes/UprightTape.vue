@@ -8,6 +8,8 @@ const props = defineProps<{ piece: PieceCut }>()
 const job = useJob()
 const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 const TAPE_W = 74
+/** From mark to mark, and the least length with two an end: low enough that what is done next stays in sight, px. */
+const [STEP, LEAST] = [46, 278]
 const marks = computed(() => {
   const length = props.piece.cutMm.value ?? 0
   const at = props.piece.ends.flatMap((e, i) => {
@@ -41,12 +43,12 @@ const marks = computed(() => {
   const sorted = [...at].sort((a, b) => a.mm - b.mm)
   const n = sorted.length
   const half = Math.ceil(n / 2)
-  const tall = 330 + Math.max(0, n - 4) * 52
+  const tall = LEAST + Math.max(0, n - 4) * STEP
   // Two marks near the hook, two near the cut: evenly set, since the tape itself carries the figures.
-  return sorted.map((m, i) => ({ ...m, y: i < half ? 54 + i * 52 : tall - 42 - (n - 1 - i) * 52 }))
+  return sorted.map((m, i) => ({ ...m, y: i < half ? 54 + i * STEP : tall - 42 - (n - 1 - i) * STEP }))
 })
 /** Taller where there are more marks than two an end. */
-const HEIGHT = computed(() => 330 + Math.max(0, marks.value.length - 4) * 52)
+const HEIGHT = computed(() => LEAST + Math.max(0, marks.value.length - 4) * STEP)
 const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
 </script>
 

@@ -8,7 +8,6 @@ import {
   type StepException,
   lifeBeforeEndedS,
   neverSetAside,
-  stateNow,
 } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
@@ -26,6 +25,7 @@ import PutDownSheet from './PutDownSheet.vue'
 import SkipSheet from './SkipSheet.vue'
 import SourcesSheet from './SourcesSheet.vue'
 import StepReads from './reads/StepReads.vue'
+import WorkNotes from './WorkNotes.vue'
 import { useAround, useMakesWay } from './use-around'
 import { useDrawingHeight, useDrawn } from './use-drawn'
 import { useJoint } from './use-joint'
@@ -77,8 +77,12 @@ const { method, shapes, insertion, depth, check } = useDrawn(facts)
 
 /** Why the joint is to be cut out, while that is asked about. */
 const cuttingOut = ref<string | null>(null)
+/** Why a part was put aside before anything was made with it; said until something is done. */
+const aside = ref('')
+watch([step, () => props.facts.id], () => (aside.value = ''))
 const writes = useWrites({
   askCutOut: (reason) => (cuttingOut.value = reason),
+  putAside: (reason) => (aside.value = reason),
   facts: () => props.facts,
   step: () => step.value,
   readings: () => readings.value,
@@ -197,17 +201,7 @@ const recordNotes = computed(() =>
     <button v-if="torque" type="button" class="button said" @click="readings[torque.key] = torque.value">
       {{ torque.said.tool }} says {{ fmt.torque(torque.value, job.reader) }}: take it
     </button>
-    <p v-if="live && !beginning" class="refusal" role="alert">
-      {{
-        job.t({
-          code: live.own ? 'work-live' : 'work-live-near',
-          params: { section: live.section.tag, state: stateNow(job.state, live.section) },
-        })
-      }}
-    </p>
-    <p v-else-if="full" class="warn">
-      {{ job.t({ code: 'work-full', params: { section: full.tag } }) }}
-    </p>
+    <WorkNotes :live="beginning ? null : live" :full="full" :aside="aside" />
     <ActionArea
       :facts="facts"
       :phase="phase"

@@ -24,6 +24,8 @@ interface Options {
   mayAct(): boolean
   /** Cutting out touches more than this joint: it is asked about first. */
   askCutOut(reason: string): void
+  /** A part is not good and nothing is made with it yet. */
+  putAside(reason: string): void
 }
 
 const NOT_NUMBERS: readonly Field['control'][] = ['choice', 'yes-no', 'grid', 'scan', 'photo', 'size']
@@ -102,7 +104,9 @@ export function useWrites(o: Options) {
     if (!s) return
     const says = `${o.facts().tag}: ${job.t(e.says)}.`
     if (e.backTo === 'cut-out') {
+      // Before the first step is done there is nothing to cut out: the part is put aside.
       if (o.facts().life) o.askCutOut(job.t(e.says))
+      else o.putAside(job.t(e.says))
       return
     }
     if (e.backTo !== 'on') {
