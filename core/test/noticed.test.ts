@@ -89,8 +89,8 @@ describe('what a change must not go through unseen', () => {
       ...{ kerfMm: 3, keepMm: 300, barsMm: [6000] },
       offcuts: [
         offcut('a', 'pvc-u d63', 900),
-        offcut('b', 'pvc-u d110', 900),
         offcut('c', 'pvc-u d110', 950),
+        offcut('b', 'pvc-u d110', 900),
       ],
     }
     const bar = { stockMm: 900, offcut: true, cuts: [], leftMm: 400 }
