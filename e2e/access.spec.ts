@@ -46,7 +46,7 @@ const faultsOf = (page: Page): Promise<string[]> =>
     // A joint in a drawing to scale stands where it stands; each has its row beside the drawing, which is met whole.
     const SKIP = '.el-select-dropdown *, [tabindex="-1"], :disabled, svg a'
     for (const e of document.querySelectorAll(
-      'button, a[href], input, select, textarea, [role=button], [role=radio], [role=tab], [role=option], [role=slider]',
+      'button, a[href], input, .el-select__wrapper, select, textarea, [role=button], [role=radio], [role=tab], [role=option], [role=slider]',
     )) {
       if (!seen(e) || e.matches(SKIP) || running(e)) continue
       const r = hit(e).getBoundingClientRect()

@@ -138,7 +138,7 @@ export const METRIC_WAYS: readonly Way[] = [
     tag: 'A',
     method: 'solvent-cement',
     material: 'pvc-u',
-    wall: 'SDR 21',
+    wall: 'SDR 13.6',
     entries: [
       'elbow 90 63',
       '900 c-c',
@@ -174,7 +174,6 @@ export const METRIC_WAYS: readonly Way[] = [
     tag: 'D',
     method: 'compression',
     material: 'stainless',
-    asks: { socketDepthMm: '20' },
     entries: ['union 12', '500 c-c', 'tee 12'],
     joints: 1,
     reads: { turns: '1-1/4' },

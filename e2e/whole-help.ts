@@ -175,6 +175,14 @@ async function paint(page: Page, o: Whole, tag: string, holdMin: string): Promis
 }
 /** Through the gates of the section that is open, to a test that runs. */
 async function beginTest(page: Page, o: Whole): Promise<void> {
+  // What the correction of the temperature needs is said before the pressure is on.
+  await hit(page.getByRole('radio', { name: 'Plan', exact: true }))
+  await hit(page.getByRole('button', { name: 'Change the plan…' }))
+  await hit(page.getByRole('radio', { name: 'may grow along' }))
+  await look(page, 'plan')
+  await hit(page.getByRole('button', { name: 'Set the plan' }))
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await hit(page.getByRole('radio', { name: 'Gates', exact: true }))
   for (const b = page.getByRole('button', { name: 'Confirm', exact: true }); await b.count();) {
     const n = await b.count()
     await hit(b.first())
