@@ -18,7 +18,7 @@ test('a metric job from an empty database, by the thumb', async ({ browser }) =>
         working: '4',
         test: '6 bar',
         fall: '0.2',
-        gaugeStep: '0.05',
+        gaugeStep: '0.02',
         reads: '6',
         held: 'C',
         foreign: /\d ?(?:psi|°F|in-lb|ft-lb|in|ft)\b/,

@@ -189,6 +189,7 @@ const hand = useHand(svg, {
   flex-wrap: wrap;
 }
 .small {
+  min-width: 44px;
   padding: 0 12px;
   border-width: 1px;
   border-color: var(--edge);
