@@ -38,7 +38,11 @@ test('signed out in the middle of the work: it goes on here; nobody else sends i
     ((await eventsOf(page, job)) as unknown as { kind: string; actorId: string; data: { step?: string } }[])
       .filter((e) => e.kind === 'step-done' && e.data.step === 'fit')
       .map((e) => members.find((m) => m.personId === e.actorId)?.name ?? '')
+  // It is sent once the page has heard so, not when the server has it.
+  const heard = page.waitForResponse((r) => r.url().endsWith('/events') && r.request().method() === 'POST')
   await page.getByRole('button', { name: /Fits, marked/ }).click()
+  await heard
+  await page.waitForTimeout(500)
   await expect.poll(fits).toEqual([expect.stringContaining('Teal')])
   await page.goto('/jobs')
   await expect(page.getByText('1 entry on this device was written by somebody else')).toBeVisible()
