@@ -111,6 +111,8 @@ async function readOff(page: Page, s: Story): Promise<number> {
     if (!box) throw new Error('the tape of a gap is out of sight')
     await page.mouse.click(box.x + (s.gapMm / 5) * box.width, box.y + box.height / 2)
     taps++
+    // The button says what was read, to a tenth, not rounded as a tape would be.
+    await expect(page.locator('.action')).toContainText(`${s.gapMm} mm`)
   }
   const dial = page.getByRole('slider')
   if (s.turns !== undefined && (await dial.count())) {

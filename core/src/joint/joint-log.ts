@@ -33,10 +33,12 @@ const COUNTED: Partial<Record<NonNullable<Field['unit']>, string>> = { deg: '°'
 const WHOLE = 100
 /** Wider than this a thing is measured with a tape, not gauged, mm. */
 const GAUGED_MM = 25
+/** Is this length gauged with a feeler or a caliper, to hundredths, rather than measured with a tape? */
+export const isGauged = (field: Field): boolean => (field.max ?? Infinity) <= GAUGED_MM
 function figureOf(field: Field, value: number, reader: Reader): string {
   switch (field.unit) {
     case 'mm':
-      return (field.max ?? Infinity) <= GAUGED_MM ? fmt.thickness(value, reader) : fmt.length(value, reader)
+      return isGauged(field) ? fmt.thickness(value, reader) : fmt.length(value, reader)
     case 'C':
       return fmt.temperature(value, reader)
     case 'Nm':

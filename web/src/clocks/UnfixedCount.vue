@@ -28,7 +28,8 @@ const says = computed(() => {
     :to="{ name: 'make', params: { jobId: job.jobId, jointId: unfixed[0]!.id } }"
   >
     <span class="digits">{{ unfixed.length }}</span>
-    <span>assembled, {{ says }}</span>
+    <!-- On the phone the count and what is lacking fit its cell; read aloud it is the whole. -->
+    <span><span :class="{ spoken: strip }">assembled, </span>{{ says }}</span>
   </RouterLink>
 </template>
 

@@ -1,4 +1,4 @@
-import { type Step, fmt } from '@jugalis/core'
+import { type Step, readingSaid } from '@jugalis/core'
 import { type Ref, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { turnsText } from './reads/turns-text'
@@ -39,7 +39,7 @@ export function useReads(
     if (!judging.value || unread.value || !drawn.length) return job.t(step.value.action)
     const said = drawn.map((r) => {
       const value = readings.value[r.key] as number
-      return onDial(r) ? `${turnsText(value)} turns` : fmt.length(value, job.reader)
+      return onDial(r) ? `${turnsText(value)} turns` : readingSaid(r, value, job.reader)
     })
     const goods = choiceReads.value.map((r) =>
       job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }),

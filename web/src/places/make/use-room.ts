@@ -2,7 +2,7 @@ import { type Ref, onBeforeUnmount, onMounted, onUpdated, ref, watch } from 'vue
 import { useNarrow } from '../../use-narrow'
 
 /** Lower than this a drawing says nothing, px. */
-export const LEAST_PX = 64
+export const LEAST_PX = 110
 /**
  * Room that a panel leaves for its drawing (the child with `data-drawing`), px, so that all else of it is seen at once;
  * null before it was measured.

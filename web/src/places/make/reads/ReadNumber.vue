@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type As, type Field, parseFigure } from '@jugalis/core'
+import { type As, type Field, isGauged, parseFigure } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import QuantityField from '../../../frame/QuantityField.vue'
 import { useJob } from '../../../stores/job'
@@ -10,11 +10,9 @@ const emit = defineEmits<{ 'update:modelValue': [number | null] }>()
 const job = useJob()
 /** Readings with a unit that people choose; the rest are counted: turns, degrees, seconds. */
 const AS: Readonly<Record<string, As>> = { mm: 'length', C: 'temperature', Nm: 'torque', bar: 'fine' }
-/** Small things are gauged, not measured with a tape. */
-const GAUGED_MM = 25
 const as = computed(() => {
   const known = AS[props.field.unit ?? '']
-  return known === 'length' && (props.field.max ?? Infinity) <= GAUGED_MM ? 'thickness' : known
+  return known === 'length' && isGauged(props.field) ? 'thickness' : known
 })
 const COUNTED: Readonly<Record<string, string>> = { deg: '°', turns: 'turns', s: 's' }
 const typed = ref('')
