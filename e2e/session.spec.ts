@@ -42,7 +42,7 @@ test('signed out in the middle of the work: it goes on here; nobody else sends i
   const heard = page.waitForResponse((r) => r.url().endsWith('/events') && r.request().method() === 'POST')
   await page.getByRole('button', { name: /Fits, marked/ }).click()
   await heard
-  await page.waitForTimeout(500)
+  await page.waitForLoadState('networkidle')
   await expect.poll(fits).toEqual([expect.stringContaining('Teal')])
   await page.goto('/jobs')
   await expect(page.getByText('1 entry on this device was written by somebody else')).toBeVisible()

@@ -1,23 +1,17 @@
 import { foldJob, judgeRun } from '@jugalis/core'
 import { headsOf, loggerReports, readLoggers } from '../src/index.js'
-import { type Harness, harness } from './harness.js'
-import { NOW, sectionsOf, testData } from './section-under-test.js'
+import { NOW, sectionsOnServer, testData } from './section-under-test.js'
 
-let h: Harness
-let on: ReturnType<typeof sectionsOf>
-beforeAll(async () => {
-  h = await harness()
-  on = sectionsOf(h)
-  await h.signIn('wren')
-})
-afterAll(() => h.close())
+const on = sectionsOnServer()
 const report = (token: string, reports: unknown[], sentAtDeviceS = NOW) =>
-  h.call(
-    'POST',
-    '/devices/reports',
-    { sentAtDeviceS, reports },
-    { as: 'nobody', headers: { authorization: `Bearer ${token}` } },
-  )
+  on
+    .server()
+    .call(
+      'POST',
+      '/devices/reports',
+      { sentAtDeviceS, reports },
+      { as: 'nobody', headers: { authorization: `Bearer ${token}` } },
+    )
 const row = (seq: number, value = 9) => ({
   seq,
   atDeviceS: NOW - 100 + seq,
@@ -85,11 +79,11 @@ describe('the stand-in line', () => {
     })
     const { deviceId } = made.body as unknown as { deviceId: string }
     await on.beginInLog(job, section, testId)
-    const heads = headsOf(h.pool, 'poll')
+    const heads = headsOf(on.server().pool, 'poll')
     let now = NOW + 30
     const [one, two] = [
-      readLoggers(h.pool, heads, () => now, 1e6),
-      readLoggers(h.pool, heads, () => now, 1e6),
+      readLoggers(on.server().pool, heads, () => now, 1e6),
+      readLoggers(on.server().pool, heads, () => now, 1e6),
     ]
     for (const step of [0, 20, 40]) {
       now = NOW + 30 + step

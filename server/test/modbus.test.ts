@@ -1,17 +1,9 @@
 import net from 'node:net'
 import Modbus from 'jsmodbus'
 import { headsOf, readLoggers, readModbus, silenceOf, valueOf } from '../src/index.js'
-import { type Harness, harness } from './harness.js'
-import { NOW, sectionsOf } from './section-under-test.js'
+import { NOW, sectionsOnServer } from './section-under-test.js'
 
-let h: Harness
-let on: ReturnType<typeof sectionsOf>
-beforeAll(async () => {
-  h = await harness()
-  on = sectionsOf(h)
-  await h.signIn('wren')
-})
-afterAll(() => h.close())
+const on = sectionsOnServer()
 
 describe('registers', () => {
   it.each([
@@ -118,7 +110,7 @@ describe('Modbus TCP', () => {
       settings: { host: '127.0.0.1', pressure: { register: 4, type: 'float32', scale: 1 } },
     })
     expect(answer.status).toBe(201)
-    const { devices } = (await h.call('GET', `/jobs/${job}/devices`)).body as unknown as {
+    const { devices } = (await on.server().call('GET', `/jobs/${job}/devices`)).body as unknown as {
       devices: { settings: Record<string, unknown> }[]
     }
     expect(devices[0]?.settings).toMatchObject({
@@ -145,7 +137,7 @@ describe('Modbus TCP', () => {
     await logger(dead, (silent.address() as net.AddressInfo).port)
     await logger(good, port)
     let now = NOW
-    const loop = readLoggers(h.pool, headsOf(h.pool), () => (now += 1), 150)
+    const loop = readLoggers(on.server().pool, headsOf(on.server().pool), () => (now += 1), 150)
     const rows = async (job: string) => (await on.eventsOf(job)).filter((e) => e.kind === 'test-log').length
     const until = Date.now() + 1400
     while (Date.now() < until && (await rows(good.job)) < 4) await new Promise((r) => setTimeout(r, 30))
@@ -166,14 +158,14 @@ describe('Modbus TCP', () => {
       settings: { ...settings(), port: 9 },
     })
     const known = async () => {
-      const answer = await h.call('GET', `/jobs/${job}/devices`)
+      const answer = await on.server().call('GET', `/jobs/${job}/devices`)
       const { devices } = answer.body as unknown as {
         devices: { silent: { why: string; sinceS: number } | null; lastAtS: number | null }[]
       }
       return devices.map(({ silent, lastAtS }) => ({ silent, heard: lastAtS !== null }))
     }
     let now = NOW
-    const loop = readLoggers(h.pool, headsOf(h.pool), () => (now += 1), 1e6)
+    const loop = readLoggers(on.server().pool, headsOf(on.server().pool), () => (now += 1), 1e6)
     await loop.once()
     const first = await known()
     expect(first).toEqual([
@@ -181,7 +173,9 @@ describe('Modbus TCP', () => {
     ])
     await loop.once()
     expect(await known()).toEqual(first)
-    await h.pool.query('update device set settings = $2 where job_id = $1', [job, JSON.stringify(settings())])
+    await on
+      .server()
+      .pool.query('update device set settings = $2 where job_id = $1', [job, JSON.stringify(settings())])
     await loop.once()
     expect(await known()).toEqual([{ silent: null, heard: true }])
     await loop.stop()

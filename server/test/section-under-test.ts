@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { JobEvent } from '@jugalis/core'
 import { readLog } from '../src/index.js'
-import { type Harness, batch, draft, jobSet } from './harness.js'
+import { type Harness, batch, draft, harness, jobSet } from './harness.js'
 
 export const NOW = 1_790_000_000
 export const testData = (section: string, testId: string) => ({
@@ -17,8 +17,14 @@ export const testData = (section: string, testId: string) => ({
   tester: 'Wren',
   physics: { pipeMaterial: 'pvc-u', odMm: 63, wallMm: 3, axial: 'free', volumeM3: 0.08 },
 })
-/** What a test of instruments needs of a server: a section, a test on it, instruments, the log. */
-export function sectionsOf(h: Harness) {
+/** A server of its own for a file of tests, with what tests of instruments need of it: a section, a test on it, instruments, the log. */
+export function sectionsOnServer() {
+  let h: Harness
+  beforeAll(async () => {
+    h = await harness()
+    await h.signIn('wren')
+  })
+  afterAll(() => h.close())
   /** A section without a test door in the way: its test is written straight into the log. */
   async function sectionUnderTest(): Promise<{ job: string; section: string; testId: string }> {
     const [job, section, testId] = [randomUUID(), randomUUID(), randomUUID()]
@@ -68,5 +74,5 @@ export function sectionsOf(h: Harness) {
   const put = (job: string, d: Record<string, unknown>) => h.call('POST', `/jobs/${job}/devices`, d)
   const eventsOf = async (job: string): Promise<JobEvent[]> =>
     (await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent)
-  return { sectionUnderTest, beginInLog, put, eventsOf }
+  return { server: () => h, sectionUnderTest, beginInLog, put, eventsOf }
 }

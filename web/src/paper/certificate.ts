@@ -175,7 +175,7 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   signatures(f, c, w)
 
   f.turn()
-  f.say('The record', 4.2, true)
+  f.say('The record', 4.2, true, 'H2')
   f.rows(recordRows(c, w))
   draw(later)
   if (hasChart && !chartHere) {

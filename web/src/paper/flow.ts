@@ -55,7 +55,7 @@ export class Flow {
       this.y += heightMm * 2
     }
   }
-  say(text: string, heightMm = 2.5, bold = false, as: 'P' | 'H1' = 'P'): void {
+  say(text: string, heightMm = 2.5, bold = false, as: 'P' | 'H1' | 'H2' = 'P'): void {
     this.b.as(as, () => this.put(text, heightMm, bold, MARGIN_MM))
   }
   head(text: string): void {

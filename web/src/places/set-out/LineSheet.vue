@@ -43,14 +43,11 @@ const details = reactive<Record<string, string>>({})
 const measured = reactive<Record<string, number | null>>({})
 /** How a field with a unit is typed; the others are plain numbers. */
 const AS: Readonly<Record<string, As>> = { mm: 'length', Nm: 'torque', C: 'temperature', bar: 'pressure' }
-const usualOf = (f: { key: string; unit?: string | undefined }) =>
-  f.key === 'socketDepthMm'
-    ? USUAL.socket
-    : f.unit === 'Nm'
-      ? USUAL.torqueNm
-      : f.unit === 'mm'
-        ? USUAL.movement
-        : undefined
+/** What is usual of them: beyond it the other system's unit is asked about. */
+const USUAL_OF: Readonly<Record<string, readonly [number, number]>> = {
+  mm: USUAL.movement,
+  Nm: USUAL.torqueNm,
+}
 function detailsTyped(): Record<string, unknown> {
   const out: Record<string, unknown> = {}
   for (const f of asked.value) {
@@ -162,7 +159,7 @@ async function save(): Promise<void> {
         :as="AS[f.unit ?? '']!"
         :least="f.min"
         :most="f.max"
-        :usual="usualOf(f)"
+        :usual="USUAL_OF[f.unit ?? '']"
       />
       <label v-else :for="`line-${f.key}`">{{ job.t(f.label) }}</label>
       <ElSelect

@@ -82,10 +82,11 @@ const trigger = (d: Device, how: { fault?: boolean; off?: boolean }): Promise<bo
   attempt(() => api('POST', `${path.value}/${d.deviceId}/trigger`, how))
 /** When it was last heard, or why it is not. */
 function heard(d: Device): string {
-  if (d.silent) return job.t(msg(`logger-${d.silent.why}`, { name: d.name }))
-  if (d.lastAtS === null) return 'Nothing heard yet.'
-  const zone = job.state.job.zone
-  return `Last heard ${date(d.lastAtS, zone)}, ${hhmm(d.lastAtS, zone)}.`
+  const { zone } = job.state.job
+  const on = (s: number): string => `${date(s, zone)}, ${hhmm(s, zone)}`
+  if (d.silent)
+    return `${job.t(msg(`logger-${d.silent.why}`, { name: d.name }))} So since ${on(d.silent.sinceS)}.`
+  return d.lastAtS === null ? 'Nothing heard yet.' : `Last heard ${on(d.lastAtS)}.`
 }
 const at = (d: Device): string =>
   d.placeId
