@@ -258,6 +258,10 @@ export async function everyPlace(
   await look('prove, refused')
   await open('hand-over')
   await open('handbook')
+  const joint = school === 'inch' ? 'pvc~NPS 2~inch~80' : 'pvc-u~d63~metric~'
+  await open(`handbook?at=${encodeURIComponent(`solvent-cement~${joint}`)}`, 'handbook, a joint')
+  await open('handbook?page=unverified', 'handbook, not yet checked')
+  await open('handbook?page=tube', 'handbook, tube work')
   await page.goto('/settings')
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
   await look('settings')

@@ -35,6 +35,8 @@ const readable = (page: Page): Promise<string> =>
     return out.join('\n')
   })
 
+/** Pages that say a figure in both systems, or quote sources by their names. */
+const BOTH: readonly string[] = ['handbook, a joint', 'handbook, not yet checked']
 /** Sixteenths of an inch as a spreadsheet has them are no digits too many. */
 const whole = (text: string): string =>
   text.replace(/\b\d+\.\d+\b/g, (n) => (Number.isInteger(Number(n) * 16) ? 'SIXTEENTHS' : n))
@@ -55,7 +57,8 @@ for (const school of ['inch', 'metric'] as const)
     const found: string[] = []
     const judge = (where: string, said: string): void => {
       const text = known(said)
-      for (const [what, pattern] of [['a unit of the other system', FOREIGN[school]] as const, ...NEVER])
+      const foreign = BOTH.includes(where) ? [] : [['a unit of the other system', FOREIGN[school]] as const]
+      for (const [what, pattern] of [...foreign, ...NEVER])
         for (const m of text.matchAll(pattern))
           found.push(
             `${where}: ${what}: …${text.slice(Math.max(0, m.index - 40), m.index + 25).replace(/\s+/g, ' ')}…`,

@@ -238,6 +238,7 @@ async function sign(): Promise<void> {
 
 <style scoped>
 .missing {
+  columns: 340px;
   margin: 0;
   padding-left: 20px;
 }

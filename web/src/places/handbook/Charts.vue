@@ -28,6 +28,10 @@ const charts = computed(() => [...job.state.charts].reverse())
 const LINE = CHART_HEADER.join(',')
 const EXAMPLE = `${LINE}\npress,copper,d22,depth,24,mm,sheet 4`
 
+function methodName(id: string): string {
+  const method = methodOf(id)
+  return method ? job.t(method.name) : id === ANY_METHOD ? 'any method' : id
+}
 /** What a row is of: the field's own name, with its band where it has one. */
 function fieldName(r: ChartRow): string {
   const field = methodOf(r.method)?.fields.find((f) => f.key === r.field)
@@ -106,7 +110,7 @@ async function load(): Promise<void> {
         </thead>
         <tbody>
           <tr v-for="(r, i) in c.rows.slice(0, 200)" :key="i">
-            <td>{{ r.method === ANY_METHOD ? 'any method' : r.method }}</td>
+            <td>{{ methodName(r.method) }}</td>
             <td>{{ named(r.material) }} {{ r.size }}</td>
             <td>{{ fieldName(r) }}</td>
             <td class="strong">{{ valueText(r) }}</td>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Entry, allEntries, allMethods, cToF, fToC } from '@jugalis/core'
+import { type Entry, allEntries, allMethods, cToF, fToC, named } from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
@@ -49,7 +49,7 @@ const print = (): void => window.print()
       aria-label="Material"
       @update:model-value="(v: string) => open(ofMethod.find((e) => e.material === v))"
     >
-      <ElOption v-for="m in materials" :key="m" :value="m" :label="m" />
+      <ElOption v-for="m in materials" :key="m" :value="m" :label="named(m)" />
     </ElSelect>
     <ElSelect
       :teleported="false"
@@ -76,7 +76,7 @@ const print = (): void => window.print()
       :aria-label="job.t(f.label)"
       :placeholder="job.t(f.label)"
     >
-      <ElOption v-for="o in f.options" :key="o" :value="o" :label="o" />
+      <ElOption v-for="o in f.options" :key="o" :value="o" :label="named(o)" />
     </ElSelect>
     <label class="t">
       at

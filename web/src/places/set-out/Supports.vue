@@ -271,6 +271,7 @@ const sources = ref(false)
 .select {
   width: 100%;
   height: 46px;
+  margin-top: 3px;
   border: 1px solid var(--edge);
   border-radius: 2px;
   background: var(--sheet);
