@@ -43,6 +43,11 @@ const loose: Waiting[] = []
 export const unkept = ref(0)
 let looseDevice = ''
 let looseSeq = 0
+/** Beyond what the store may have numbered already. */
+function looseNext(): number {
+  looseSeq ||= Math.floor(Date.now() / 1000)
+  return ++looseSeq
+}
 
 export async function deviceId(): Promise<string> {
   try {
@@ -93,12 +98,22 @@ export async function keep(
     await tx.done
     return numbered.map((draft) => ({ draft, made }))
   } catch {
-    // Beyond what the store may have numbered already.
-    looseSeq ||= Math.floor(Date.now() / 1000)
-    const numbered = drafts.map((d) => ({ ...d, deviceSeq: ++looseSeq }))
+    const numbered = drafts.map((d) => ({ ...d, deviceSeq: looseNext() }))
     for (const draft of numbered) loose.push({ id: draft.id, jobId, personId, draft, made })
     unkept.value = loose.length
     return numbered.map((draft) => ({ draft, made }))
+  }
+}
+/** The next number in this device's order, for an entry that is not to wait here. */
+export async function nextSeq(): Promise<number> {
+  try {
+    const tx = (await shelf()).transaction('meta', 'readwrite')
+    const seq = (((await tx.store.get('deviceSeq')) as number | undefined) ?? 0) + 1
+    await tx.store.put(seq, 'deviceSeq')
+    await tx.done
+    return seq
+  } catch {
+    return looseNext()
   }
 }
 /** What a person wrote on a job here and the server has not got. */

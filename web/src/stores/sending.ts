@@ -116,34 +116,26 @@ export function useSending(o: {
       await o.reload()
     }
   }
-  /** Asks the server at once and writes nothing here: for what may be refused, such as beginning a test. */
+  /**
+   * Asks the server at once and keeps nothing here: for what may be refused, such as beginning a test. It never waits
+   * among the entries, so that whoever sends those meanwhile can't send it too and have it refused a second time.
+   */
   async function writeNow(entry: NewEntry): Promise<void> {
     const at = o.where()
     if (!at) return
     await flush()
     const now = clock.moment()
-    const [waits] = await outbox.keep(
-      at.jobId,
-      at.personId,
-      [
-        {
-          id: crypto.randomUUID(),
-          kind: entry.kind,
-          v: KINDS[entry.kind]?.v ?? 1,
-          jointId: null,
-          atDeviceS: now.wallS,
-          after: [],
-          data: entry.data,
-        },
-      ],
-      { at: now, before: clock.lastHeard() },
-    )
-    if (!waits) return
-    try {
-      await post(at, [waits])
-    } finally {
-      await outbox.sent([waits.draft.id])
+    const draft: Draft = {
+      id: crypto.randomUUID(),
+      deviceSeq: await outbox.nextSeq(),
+      kind: entry.kind,
+      v: KINDS[entry.kind]?.v ?? 1,
+      jointId: null,
+      atDeviceS: now.wallS,
+      after: [],
+      data: entry.data,
     }
+    await post(at, [{ draft, made: { at: now, before: clock.lastHeard() } }])
     await o.read()
   }
   async function dropReturned(id: string): Promise<void> {
