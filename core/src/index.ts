@@ -24,9 +24,10 @@ export {
 export { USUAL } from './units/usual.js'
 export { tagOrder } from './units/tag-order.js'
 export * from './sources/source.js'
-export { allSources, sourceOf } from './sources/sources.js'
+export { allSources, sourceOf } from './methods/sources.js'
 export { named } from './words/names.js'
-export { answerSaid, isWorded, say } from './words/words.js'
+export type { Silence } from './joint/silence.js'
+export { type AnyMsg, answerSaid, isWorded, say } from './words/words.js'
 export { METRIC_SERIES, NPS_OD_INCH, outsideDiameterMm, parseSize, suggestSize } from './sizes/size.js'
 export { dewPointC } from './conditions/dew-point.js'
 export { HUMID_ABOVE_PCT } from './conditions/humidity.js'
@@ -173,7 +174,7 @@ export {
   specOf,
 } from './handbook/figures.js'
 export { type Hit, allEntries, searchHandbook } from './handbook/search.js'
-export { type Difference, DIFFERENCES, differencesFor } from './handbook/schools.js'
+export { allDifferences, differencesFor } from './handbook/schools.js'
 export {
   ANY_METHOD,
   CHART_FIGURES,

@@ -24,137 +24,6 @@ const ctx = (school: 'inch' | 'metric', t = 15): Ctx => ({
   humidityPct: 50,
   mode: 'coldest',
 })
-const EXAMPLES: Readonly<Record<string, { raw: Record<string, unknown>; school: 'inch' | 'metric' }[]>> = {
-  'solvent-cement': [
-    {
-      school: 'metric',
-      raw: { material: 'pvc-u', size: 'd110', school: 'metric', checkOffsetMm: 50, pressureService: true },
-    },
-    {
-      school: 'metric',
-      raw: { material: 'abs', size: 'd20', school: 'metric', checkOffsetMm: 50, pressureService: true },
-    },
-    {
-      school: 'inch',
-      raw: {
-        material: 'pvc',
-        size: 'NPS 2',
-        schedule: '80',
-        school: 'inch',
-        checkOffsetMm: 50.8,
-        pressureService: true,
-      },
-    },
-    {
-      school: 'inch',
-      raw: { material: 'cpvc', size: 'CTS 3/4', school: 'inch', checkOffsetMm: 50.8, pressureService: true },
-    },
-    {
-      school: 'inch',
-      raw: { material: 'abs', size: 'NPS 3', school: 'inch', checkOffsetMm: 50.8, pressureService: false },
-    },
-  ],
-  'adhesive-bond': [
-    {
-      school: 'inch',
-      raw: { material: 'vinyl-ester-resin', size: 'NPS 4', school: 'inch', socketDepthMm: 50 },
-    },
-    { school: 'inch', raw: { material: 'epoxy-resin', size: 'NPS 12', school: 'inch' } },
-    { school: 'metric', raw: { material: 'cored-resin', size: 'NPS 2', school: 'metric' } },
-  ],
-  'socket-fusion': [
-    { school: 'metric', raw: { material: 'pp-r', size: 'd32', school: 'metric' } },
-    { school: 'metric', raw: { material: 'pp-r-layered', size: 'd125', school: 'metric' } },
-  ],
-  flare: [
-    {
-      school: 'inch',
-      raw: { material: 'pfa', size: 'OD 3/4', school: 'inch', grooved: true, quenched: true },
-    },
-    { school: 'inch', raw: { material: 'pfa', size: 'OD 1/2', school: 'inch', cold: true } },
-  ],
-  press: [
-    { school: 'metric', raw: { material: 'copper', size: 'd22', school: 'metric' } },
-    { school: 'inch', raw: { material: 'carbon-steel', size: 'NPS 3', school: 'inch' } },
-    { school: 'metric', raw: { material: 'multilayer', size: 'd40', school: 'metric' } },
-    { school: 'metric', raw: { material: 'stainless', size: 'd108', school: 'metric', socketDepthMm: 77 } },
-  ],
-  solder: [
-    { school: 'inch', raw: { material: 'copper', size: 'CTS 3/4', school: 'inch', part: 'ball-valve' } },
-    { school: 'inch', raw: { material: 'copper', size: 'CTS 4', school: 'inch', part: 'union' } },
-    { school: 'metric', raw: { material: 'copper', size: 'd6', school: 'metric' } },
-  ],
-  compression: [
-    { school: 'inch', raw: { material: 'stainless', size: 'OD 1/4', school: 'inch' } },
-    {
-      school: 'metric',
-      raw: { material: 'stainless', size: 'd4', school: 'metric', hardAlloy: true, remake: true },
-    },
-    { school: 'inch', raw: { material: 'pe', size: 'NPS 1', school: 'inch', kind: 'grip-nut' } },
-    { school: 'inch', raw: { material: 'pex', size: 'CTS 3/4', school: 'inch', kind: 'stop-nut' } },
-    { school: 'inch', raw: { material: 'copper', size: 'CTS 2', school: 'inch', kind: 'stab' } },
-    { school: 'inch', raw: { material: 'copper', size: 'CTS 2', school: 'inch', kind: 'packed-nut' } },
-  ],
-  'sanitary-clamp': [
-    {
-      school: 'inch',
-      raw: { material: 'stainless', size: 'BPE 1-1/2', school: 'inch', gasket: 'PTFE', tighten: 'hand' },
-    },
-    {
-      school: 'metric',
-      raw: {
-        material: 'stainless',
-        size: 'DN 40',
-        school: 'metric',
-        gasket: 'NBR',
-        steam: true,
-        torqueNm: 4,
-      },
-    },
-  ],
-  'split-coupling': [
-    {
-      school: 'inch',
-      raw: {
-        material: 'carbon-steel',
-        size: 'NPS 12',
-        school: 'inch',
-        bolts: 4,
-        dryTorqueNm: 270,
-        kDry: 0.2,
-        kLubricated: 0.15,
-      },
-    },
-    { school: 'metric', raw: { material: 'pvc-u', size: 'd110', school: 'metric' } },
-  ],
-  'expansion-joint': [
-    {
-      school: 'inch',
-      raw: {
-        material: 'carbon-steel',
-        size: 'NPS 8',
-        school: 'inch',
-        bolts: 8,
-        dryTorqueNm: 90,
-        rods: 'control',
-        extensionMm: 12,
-        compressionMm: 20,
-      },
-    },
-    {
-      school: 'metric',
-      raw: { material: 'pvc-u', size: 'd160', school: 'metric', rods: 'none', anchored: false },
-    },
-  ],
-  flange: [
-    {
-      school: 'inch',
-      raw: { material: 'stainless', size: 'NPS 6', school: 'inch', bolts: 8, dryTorqueNm: 120 },
-    },
-    { school: 'metric', raw: { material: 'pvc-u', size: 'd110', school: 'metric' } },
-  ],
-  'toy-clip': [{ school: 'metric', raw: { size: 'd40', material: 'toy' } }],
-}
 const take = registerMethod(toyMethod as Method)
 afterAll(() => take())
 
@@ -193,7 +62,8 @@ const messages = (m: Method, spec: unknown, c: Ctx, life: Life): Msg[] => {
 
 for (const method of [...allMethods().filter((m) => m.id !== 'toy-clip'), toyMethod as Method])
   describe(`every method keeps its promises: ${method.id}`, () => {
-    for (const { raw, school } of EXAMPLES[method.id] ?? []) {
+    for (const { spec: given, school } of method.examples) {
+      const raw = { school, ...given }
       const c = ctx(school)
       const parsed = method.parse(raw)
       it(`${JSON.stringify(raw)}: reads its own specification`, () => expect(parsed.ok).toBe(true))
@@ -256,8 +126,8 @@ for (const method of [...allMethods().filter((m) => m.id !== 'toy-clip'), toyMet
         for (const f of method.figures(spec, c))
           if (f.fig.value !== null) expect(sourceOf(f.fig.source).reference).not.toBe('')
         for (const m of messages(method, spec, c, life(steps.length, { checkMm: 54, bead: 'broken' }))) {
-          expect([m.code, isWorded(m.code) || m.code.startsWith('toy-')]).toEqual([m.code, true])
-          if (isWorded(m.code)) expect(say(m)).not.toMatch(/NaN|undefined|null/)
+          expect([m.code, isWorded(m.code)]).toEqual([m.code, true])
+          expect(say(m)).not.toMatch(/NaN|undefined|null/)
         }
       })
       it('refuses what it can\u2019t read, naming the field', () => {
@@ -268,7 +138,22 @@ for (const method of [...allMethods().filter((m) => m.id !== 'toy-clip'), toyMet
         }
       })
     }
-    it('has at least one example here', () => expect(EXAMPLES[method.id]?.length ?? 0).toBeGreaterThan(0))
+    it('has an example, and reads of it what its steps ask for', () => {
+      expect(method.examples.length).toBeGreaterThan(0)
+      for (const { spec: given, school, reads } of method.examples) {
+        const parsed = method.parse({ school, ...given })
+        if (!parsed.ok) throw new Error(parsed.errors[0]?.code)
+        const asked = method.steps(parsed.spec, ctx(school)).flatMap((s) => s.reads.map((r) => r.key))
+        expect(Object.keys(reads ?? {}).filter((k) => !asked.includes(k))).toEqual([])
+      }
+    })
+    it('says what it is called while it is not yet fast', () => {
+      const steps = method.examples.flatMap(({ spec: given, school }) => {
+        const parsed = method.parse({ school, ...given })
+        return parsed.ok ? method.steps(parsed.spec, ctx(school)) : []
+      })
+      if (steps.some((s) => s.reaches === 'assembled')) expect(isWorded(`unfixed-${method.id}`)).toBe(true)
+    })
   })
 
 it('the registry knows methods by id', () => {

@@ -1,4 +1,4 @@
-import { allPieces, cutOutTouches, foldJob, jointFacts, readingSaid, toolTouches } from '../src/index.js'
+import { allPieces, cutOutTouches, foldJob, jointFacts, msg, readingSaid, toolTouches } from '../src/index.js'
 import { type Log, SECTION, T0, joint, lineJob, uuid } from './make-job.js'
 
 const CLAMP = { method: 'sanitary-clamp', material: 'stainless', size: 'DN 40' }
@@ -101,7 +101,7 @@ it('a life that reaches back before the one before it was cut out leaves a doubt
 
 it('the joint log says a reading in its own unit: an angle is no length', () => {
   const field = (unit: 'mm' | 'deg' | 'turns' | 'Nm', max = 500) =>
-    ({ key: 'x', label: { code: '', params: {} }, needed: true, control: 'length', unit, max }) as const
+    ({ key: 'x', label: msg('field-size'), needed: true, control: 'length', unit, max }) as const
   const said = (unit: 'mm' | 'deg' | 'turns' | 'Nm', v: unknown, max?: number) =>
     readingSaid(field(unit, max), v, { units: 'metric' })
   expect([said('deg', 1), said('turns', 1.25), said('Nm', 30)]).toEqual(['1°', '1.25 turns', '30 Nm'])

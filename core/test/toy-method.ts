@@ -1,7 +1,24 @@
 import { type Method, fig, finding, msg, noFig } from '../src/index.js'
+import type { CodesOf, Wordings } from '../src/sources/wording.js'
 
 interface ToySpec {
   size: string
+}
+const WORDS = {
+  'toy-name': 'Toy clip',
+  'toy-size': 'Size',
+  'toy-no-size': 'Clips are made in d40.',
+  'toy-do': 'Clip it.',
+  'toy-look': 'It clicks.',
+  'toy-mistake': 'Half in.',
+  'toy-act': 'Clipped',
+  'toy-hint': 'until it clicks',
+  'toy-loose': 'Loose',
+  'toy-wait': 'leave it',
+  'toy-missed': 'Too soon.',
+} as const satisfies Wordings
+declare module '../src/sources/wording.js' {
+  interface WordBook extends CodesOf<typeof WORDS> {}
 }
 const DWELL_S = 90
 /** A made-up joint that clips together, bears 5 bar after 90 s and wants one look. Proves that nothing knows methods by name. */
@@ -9,6 +26,12 @@ export const toyMethod: Method<ToySpec> = {
   id: 'toy-clip',
   version: 1,
   name: msg('toy-name'),
+  words: WORDS,
+  sources: [],
+  findBy: ['toy'],
+  differs: [],
+  examples: [{ school: 'metric', spec: { material: 'toy', size: 'd40' } }],
+  joins: {},
   fields: [{ key: 'size', label: msg('toy-size'), needed: true, control: 'size' }],
   sizes: () => ['d40'],
   inserts: true,

@@ -1,4 +1,4 @@
-import { type Msg, msg } from '@jugalis/core'
+import { type Msg, type Silence, msg } from '@jugalis/core'
 import { api } from './api'
 
 /** An instrument of a job, as the server tells of it. */
@@ -15,7 +15,7 @@ export interface Device {
   /** When it last said something. */
   lastAtS: number | null
   /** Why the server can\u2019t read it, and since when. */
-  silent: { why: string; sinceS: number } | null
+  silent: { why: Silence; sinceS: number } | null
 }
 export const devicesPath = (jobId: string | null): string => `/jobs/${jobId}/devices`
 export const instrumentsOf = async (jobId: string | null): Promise<Device[]> =>

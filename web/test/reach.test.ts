@@ -197,15 +197,9 @@ const SPEAKS_AS: Readonly<Record<string, string>> = {
 /** Said by the calculation's door; on the screen the rules of choice and the clock of sanding say the same. */
 const AT_THE_DOOR = ['resin-too-cold', 'resin-pipe-cold', 'resin-sand-again', 'resin-needs-blanket']
 
-const WORDS = path.join(process.cwd(), 'core/src/words')
 /** Every exception and clock that has words. */
 const worded = new Set(
-  readdirSync(WORDS, { recursive: true, encoding: 'utf8' })
-    .filter((f) => f.endsWith('.ts'))
-    .flatMap((f) => [
-      ...readFileSync(path.join(WORDS, f), 'utf8').matchAll(/^ {2}'((?:ex|clock)-[a-z0-9-]+)':/gm),
-    ])
-    .map((x) => x[1] as string),
+  allMethods().flatMap((m) => Object.keys(m.words).filter((code) => /^(ex|clock)-/.test(code))),
 )
 const WORDED = worded.size
 describe.each(allMethods().map((m) => [m.id, m] as const))('%s', (id, m) => {

@@ -1,6 +1,7 @@
 import { CURE_TABLES } from '../methods/cure/rule.js'
 import { type History, steadyHistory } from '../conditions/history.js'
-import { MATERIALS, METHODS, type School, joinable } from '../methods/joinable.js'
+import { MATERIALS, type School } from '../methods/joinable.js'
+import { allMethods, joinable } from '../methods/registry.js'
 import type { CureOptions, Curing, Finding, Method } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import type { Size } from '../sizes/size.js'
@@ -8,7 +9,7 @@ import { say } from '../words/words.js'
 import { Refusal, type Working } from './door.js'
 import { type Input, list, may, need, number, object, oneOf, text } from '../schema/shape.js'
 
-export const method = need('method', oneOf(...METHODS), 'How the ends are joined')
+export const method = need('method', oneOf(...allMethods().map((m) => m.id)), 'How the ends are joined')
 export const material = need('material', oneOf(...MATERIALS), 'What the pipe is made of')
 export const size = need('size', text, 'Size as text: d110, NPS 1-1/4, CTS 3/4, OD 1/4, BPE 2, DN 40')
 export const school = need('school', oneOf('inch', 'metric'), 'Whose practice')

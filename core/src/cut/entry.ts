@@ -6,6 +6,7 @@ import { USUAL } from '../units/usual.js'
 import { MM_PER_INCH } from '../units/units.js'
 import type { Bend, Item } from '../joint/state.js'
 import { parseRun } from './bends.js'
+import type { Code } from '../sources/wording.js'
 
 /** Fittings the entry line knows; the first of each pair is what is stored. */
 export const FITTINGS: readonly (readonly [string, readonly string[]])[] = [
@@ -65,7 +66,7 @@ export type Entry =
  */
 export function parseEntry(text: string, reader: Reader, offered: readonly string[] = []): Entry {
   const t = text.trim().toLowerCase().replace(/\s+/g, ' ')
-  const no = (code: string, params: Record<string, string | number> = {}): Entry => ({
+  const no = (code: Code, params: Record<string, string | number> = {}): Entry => ({
     ok: false,
     why: msg(code, { text: text.trim(), ...params }),
   })
@@ -133,7 +134,7 @@ export function doubtfulLength(text: string, reader: Reader): { own: string; oth
   return { own: as(own as string), other: as(other as string) }
 }
 
-type No = (code: string, p?: Record<string, string | number>) => Entry
+type No = (code: Code, p?: Record<string, string | number>) => Entry
 /** A bent tube: legs and turns, its radius, and what the first and last leg were measured to. */
 function bentEntry(t: string, reader: Reader, no: No): Entry {
   const m = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(t)

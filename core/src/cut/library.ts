@@ -6,6 +6,7 @@ import type { Item, JobState, TakeOff } from '../joint/state.js'
 import { FITTINGS } from './entry.js'
 import { outletsOf, takeOffName, takeOffOf } from './piece.js'
 import { bodyOf } from './carrier.js'
+import type { Code } from '../sources/wording.js'
 
 /** First line of a list of take-offs as CSV. */
 export const TAKE_OFF_HEADER = [
@@ -67,7 +68,7 @@ export function readTakeOffs(csv: string): TakeOffsRead {
 }
 
 function readRow(cells: readonly string[]): TakeOffRow | { column: string; says: Msg } {
-  const bad = (column: string, code: string, params: Record<string, string | number> = {}) => ({
+  const bad = (column: string, code: Code, params: Record<string, string | number> = {}) => ({
     column,
     says: msg(code, params),
   })

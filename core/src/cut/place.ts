@@ -7,6 +7,7 @@ import type { Reader } from '../units/quantity.js'
 import { type Entry, parseEntry } from './entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
+import type { Code } from '../sources/wording.js'
 
 /** Where the next part goes: after an item of the line (null: at the end of the main run), or into its branch. */
 export interface Cursor {
@@ -15,7 +16,7 @@ export interface Cursor {
 }
 export const END: Cursor = { after: null, branch: false }
 export type Placed = (Edited & { ok: true; cursor: Cursor }) | { ok: false; why: Msg }
-const no = (code: string, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
+const no = (code: Code, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
   ok: false,
   why: msg(code, params),
 })

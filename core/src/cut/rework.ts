@@ -6,8 +6,9 @@ import type { Entry } from './entry.js'
 import { isMade } from './place.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
+import type { Code } from '../sources/wording.js'
 
-const no = (code: string, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
+const no = (code: Code, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
   ok: false,
   why: msg(code, params),
 })

@@ -6,6 +6,7 @@ import { CURE_TABLES } from '../methods/cure/rule.js'
 import { odSource, outsideDiameterMm, parseSize } from '../sizes/size.js'
 import { wallMm } from '../sizes/walls.js'
 import { type Fig, type Finding, fig, msg, noFig } from '../sources/source.js'
+import type { FigureKey } from '../sources/wording.js'
 
 /** One joint that the Handbook can be opened at. */
 export interface Entry {
@@ -24,7 +25,7 @@ export interface Around {
 export const DEFAULT_AROUND: Around = { temperatureC: 20, humidityPct: 50, table: 'current' }
 
 export interface HandbookFigure {
-  key: string
+  key: FigureKey
   fig: Fig
   unit: Unit
   /** Highest pressure of a cure class, bar; null = the rule sets no ceiling. Absent for the rest. */
@@ -79,7 +80,7 @@ function curingFigures(curing: Curing, around: Around): HandbookFigure[] {
       fig: set === null ? noFig(msg('no-set-time', { size: '' })) : fig(set, rule.setSource),
     },
     ...(perBar !== null
-      ? [{ key: 'cureEachBarS', unit: 's' as const, fig: fig(perBar, rule.sourceAt(t)) }]
+      ? [{ key: 'cureEachBarS' as const, unit: 's' as const, fig: fig(perBar, rule.sourceAt(t)) }]
       : rule.classes.map((c): HandbookFigure => {
           const need = c.requiredS(t, humid)
           const whole =
@@ -116,7 +117,7 @@ export function figuresOf(
   const dimensions: HandbookFigure[] = [
     ...(od === null
       ? []
-      : [{ key: 'diameterMm', unit: 'mm' as const, fig: fig(od, odSource(size, e.material)) }]),
+      : [{ key: 'diameterMm' as const, unit: 'mm' as const, fig: fig(od, odSource(size, e.material)) }]),
     { key: 'pipeWallMm', unit: 'mm', fig: wall },
   ]
   const read = specOf(method, e, details)

@@ -1,5 +1,5 @@
-import { type School, joinable } from '../methods/joinable.js'
-import { allMethods } from '../methods/registry.js'
+import type { School } from '../methods/joinable.js'
+import { allMethods, joinable } from '../methods/registry.js'
 import { parseSize } from '../sizes/size.js'
 import { type Around, DEFAULT_AROUND, type Entry, type HandbookFigure, figuresOf } from './figures.js'
 import { type Query, parseQuery } from './query.js'

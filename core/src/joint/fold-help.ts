@@ -2,6 +2,7 @@ import type { School } from '../methods/joinable.js'
 import { msg } from '../sources/source.js'
 import type { JobEvent } from './events.js'
 import type { JobState } from './state.js'
+import type { Code } from '../sources/wording.js'
 
 export type Data = Readonly<Record<string, unknown>>
 export const str = (v: unknown, otherwise = ''): string => (typeof v === 'string' ? v : otherwise)
@@ -20,6 +21,6 @@ export const instant = (e: JobEvent, v: unknown): number | null => {
 export type Handler = (s: JobState, e: JobEvent, d: Data, movedToS: number | null) => void
 
 /** Kept in the log, noted, and without effect. */
-export const flagged = (s: JobState, e: JobEvent, code: string): void => {
+export const flagged = (s: JobState, e: JobEvent, code: Code): void => {
   s.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code) })
 }

@@ -3,6 +3,7 @@ import { msg } from '../sources/source.js'
 import type { JobEvent } from './events.js'
 import { type Data, instant, num, school, str, strOrNull, texts } from './fold-help.js'
 import type { JobState, JointState, LifeState } from './state.js'
+import type { Code } from '../sources/wording.js'
 
 export const jointOf = (s: JobState, id: string): JointState => {
   let j = s.joints.get(id)
@@ -40,7 +41,7 @@ type Done = { -readonly [K in keyof LifeState['done'][number]]: LifeState['done'
 export function addStep(s: JobState, e: JobEvent, x: StepEntry): void {
   const j = jointOf(s, x.jointId)
   const life = liveLife(j, x.life)
-  const note = (code: string, params = {}): void => {
+  const note = (code: Code, params = {}): void => {
     j.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code, params) })
   }
   if (!life) return note('flag-unknown-life')

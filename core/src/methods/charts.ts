@@ -1,9 +1,9 @@
 import Papa from 'papaparse'
 import { type Msg, msg, type SourceId } from '../sources/source.js'
+import type { Code } from '../sources/wording.js'
 import { fToC, inLbfToNm, inchToMm, psiToBar } from '../units/units.js'
-import { joinable } from './joinable.js'
 import type { Field } from './method.js'
-import { methodOf } from './registry.js'
+import { joinable, methodOf } from './registry.js'
 
 /** First line of a chart as CSV. */
 export const CHART_HEADER = ['method', 'material', 'size', 'figure', 'value', 'unit', 'reference'] as const
@@ -82,7 +82,7 @@ export function readChart(csv: string): ChartRead {
 }
 
 function readRow(cells: string[]): ChartRow | { column: string; says: Msg } {
-  const bad = (column: string, code: string, params: Record<string, string | number> = {}) => ({
+  const bad = (column: string, code: Code, params: Record<string, string | number> = {}) => ({
     column,
     says: msg(code, params),
   })

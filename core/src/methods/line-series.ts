@@ -1,5 +1,5 @@
-import { WHAT_JOINS } from './what-joins.js'
-import type { School } from './joinable.js'
+import { type School, rowsOf } from './joinable.js'
+import { methodOf } from './registry.js'
 import { type SizeFamily, parseSize } from '../sizes/size.js'
 import { wallSeriesOf } from '../sizes/walls.js'
 
@@ -13,7 +13,7 @@ const FAMILIES: Readonly<Record<School, readonly SizeFamily[]>> = {
  * school that has any. The first of them is the usual one.
  */
 export function lineSeriesChoices(method: string, material: string, school: School): readonly string[] {
-  const rows = (WHAT_JOINS[method]?.[material] ?? []).filter((r) => !r.school || r.school === school)
+  const rows = rowsOf(methodOf(method)?.joins ?? {}, material).filter((r) => !r.school || r.school === school)
   const families = new Set(rows.flatMap((r) => r.sizes.map((s) => parseSize(s)?.family)))
   const made = FAMILIES[school].filter((f) => families.has(f)).map((f) => wallSeriesOf(material, f))
   return [...new Set(made.find((s) => s.length > 0) ?? [])]

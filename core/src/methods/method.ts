@@ -3,7 +3,9 @@ import type { Fig, Finding, Level, Msg, SourceId } from '../sources/source.js'
 import type { Around, AskedFact } from './around.js'
 import type { CureMode } from './cure/pace.js'
 import type { CureRule } from './cure/rule.js'
-import type { MethodId, School } from './joinable.js'
+import type { Source } from '../sources/records.js'
+import type { FigureKey, Wordings } from '../sources/wording.js'
+import type { Joins, School } from './joinable.js'
 
 export type { Around, AskedFact, Fig, Finding, Level, Msg, SourceId }
 export type Unit = 'mm' | 'C' | 'bar' | 's' | 'pct' | 'deg' | 'Nm' | 'turns' | 'count' | 'none'
@@ -89,6 +91,8 @@ export interface Mark {
 }
 export interface Insertion {
   depthMm: Fig
+  /** What the ends stay apart by themselves once they are joined, where nothing is pushed in. */
+  gapMm?: Fig
   shortMaxMm: number
   overMaxMm: number
   marks: Mark[]
@@ -176,11 +180,42 @@ export interface CureOptions {
   table: string
 }
 
+/** Which of two ways a school follows; null = asked or shown by other means. */
+export interface Follows {
+  inch: 'a' | 'b' | null
+  metric: 'a' | 'b' | null
+}
+/** A point on which good tradesmen differ, the two ways, and what is done with it here. */
+export interface Difference {
+  id: string
+  methods: readonly string[]
+  point: Msg
+  a: Msg
+  b: Msg
+  here: Msg
+  follows: Follows
+}
+/** A joint as it is made: what its line says of it, and what is read of it when it is good, in core's units. */
+export interface Example {
+  school: School
+  spec: Readonly<Record<string, unknown>> & { readonly material: string; readonly size: string }
+  reads?: Readonly<Record<string, number | string>>
+}
+
 /** Everything a place needs to know of a way to join pipe. Places and routes know no method by name. */
 export interface Method<S = unknown> {
-  readonly id: MethodId
+  readonly id: string
   readonly version: number
   readonly name: Msg
+  /** All it says, by code. */
+  readonly words: Wordings
+  /** The sources that are its own. */
+  readonly sources: readonly Source[]
+  readonly findBy: readonly string[]
+  readonly differs: readonly Difference[]
+  readonly examples: readonly Example[]
+  /** What it joins, and in which sizes. */
+  readonly joins: Joins
   readonly fields: readonly Field[]
   /** Sizes it joins of a material, smallest first within a family. */
   sizes(material: string): readonly string[]
@@ -214,7 +249,10 @@ export interface Method<S = unknown> {
   testing(spec: S, life: Life, ctx: Ctx): { open: readonly Finding[]; forbids: readonly Finding[] }
   consumables(spec: S, ctx: Ctx): readonly Need[]
   cautions(spec: S, ctx: Ctx): readonly Finding[]
-  figures(spec: S, ctx: Ctx): readonly { key: string; fig: Fig; unit: Unit; otherSchools: readonly Fig[] }[]
+  figures(
+    spec: S,
+    ctx: Ctx,
+  ): readonly { key: FigureKey; fig: Fig; unit: Unit; otherSchools: readonly Fig[] }[]
   section(spec: S, life: Life | null, ctx: Ctx): readonly Shape[]
   readonly faults: readonly { id: string; step: string; shows: Msg }[]
 }

@@ -3,6 +3,7 @@ import { compression } from './compression/index.js'
 import { expansionJoint } from './expansion-joint/index.js'
 import { flange } from './flange/index.js'
 import { flare } from './flare/index.js'
+import { type Joinable, type School, joined } from './joinable.js'
 import type { Method } from './method.js'
 import { press } from './press/index.js'
 import { sanitaryClamp } from './sanitary-clamp/index.js'
@@ -25,11 +26,15 @@ const METHODS_KNOWN: readonly Method[] = [
   expansionJoint as Method,
   flange as Method,
 ]
-const BY_ID = new Map(METHODS_KNOWN.map((m) => [m.id, m]))
+const BY_ID: ReadonlyMap<string, Method> = new Map(METHODS_KNOWN.map((m) => [m.id, m]))
 const extra = new Map<string, Method>()
 
 export const allMethods = (): readonly Method[] => [...METHODS_KNOWN, ...extra.values()]
 export const methodOf = (id: string): Method | undefined => BY_ID.get(id) ?? extra.get(id)
+
+/** Does a method join this material in this size, by this school? Says which of the three is in the way. */
+export const joinable = (id: string, material: string, size: string, school: School): Joinable =>
+  joined(methodOf(id) ?? { id, joins: {} }, material, size, school)
 
 /** Adds a method at run time: for tests, which prove that places and routes know no method by name. */
 export function registerMethod(method: Method): () => void {

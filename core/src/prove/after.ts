@@ -2,9 +2,13 @@ import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import type { JobState, Section } from '../joint/state.js'
 import { contentsOf, planOf } from './section.js'
+import type { Code } from '../sources/wording.js'
+
+/** What may follow a test: each has its sentence, `after-` and its name. */
+type AfterId = 'relieve' | 'keep-full' | 'drain' | 'dry' | 'vent' | 'rinse' | 'flush' | 'disinfect'
 
 export interface AfterStep {
-  id: string
+  id: AfterId
   says: Msg
   /** The usual caution at this step. */
   caution: Msg | null
@@ -22,7 +26,7 @@ export function afterSteps(state: JobState, section: Section): AfterStep[] {
   const { materials } = contentsOf(state, section)
   const plan = planOf(section)
   const has = (set: ReadonlySet<string>): boolean => materials.some((m) => set.has(m))
-  const steps: { id: string; caution?: string }[] = [{ id: 'relieve', caution: 'after-relieve-caution' }]
+  const steps: { id: AfterId; caution?: Code }[] = [{ id: 'relieve', caution: 'after-relieve-caution' }]
   if (plan.medium === 'water') {
     if (plan.keep === 'full' && !has(CORRODES))
       steps.push({ id: 'keep-full', caution: 'after-frost-caution' })

@@ -1,5 +1,5 @@
 import { msg } from '../sources/source.js'
-import { sourceOf } from '../sources/sources.js'
+import { sourceOf } from '../methods/sources.js'
 import type { Msg } from '../methods/method.js'
 import { jointFacts } from '../joint/assess.js'
 import type { JobState, TestRun } from '../joint/state.js'

@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { type Msg, msg } from '../sources/source.js'
 import { fToC, psiToBar } from '../units/units.js'
 import { epochInZone } from '../units/zone.js'
+import type { Code } from '../sources/wording.js'
 
 /** Which column is what, and in which unit; column numbers from 0. */
 export interface LogColumns {
@@ -68,7 +69,7 @@ export function readLog(
     return { ok: false, faults: [{ line: 1, says: msg('log-many', { most: MOST_ROWS }) }] }
   const faults: LogFault[] = []
   const rows: { atS: number; bar: number; temperatureC: number | null }[] = []
-  const fault = (line: number, code: string, params: Record<string, string> = {}): void => {
+  const fault = (line: number, code: Code, params: Record<string, string> = {}): void => {
     if (faults.length < MOST_FAULTS) faults.push({ line, says: msg(code, params) })
   }
   let repeatedFromLine: number | null = null

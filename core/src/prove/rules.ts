@@ -1,5 +1,6 @@
 import { type Finding, finding, type SourceId } from '../sources/source.js'
 import { psiToBar } from '../units/units.js'
+import type { Code } from '../sources/wording.js'
 
 export const TEST_RULES = [
   'b31.3-hydro',
@@ -103,7 +104,7 @@ function gasStages(designBar: number, testBar: number): Stage[] {
 }
 
 type Need = (name: 'designBar' | 'workingBar') => number
-type Maker = (i: PlanInput, need: Need, warn: (code: string, params?: Record<string, number>) => void) => Made
+type Maker = (i: PlanInput, need: Need, warn: (code: Code, params?: Record<string, number>) => void) => Made
 const MAKERS: Readonly<Record<Exclude<TestRuleId, 'custom'>, Maker>> = {
   'b31.3-hydro': (i, need, warn) => {
     const design = need('designBar')
@@ -204,7 +205,7 @@ const MAKERS: Readonly<Record<Exclude<TestRuleId, 'custom'>, Maker>> = {
  */
 export function testPlan(i: PlanInput): TestPlan | PlanFault {
   const findings: Finding[] = []
-  const warn = (code: string, params: Record<string, number> = {}): void =>
+  const warn = (code: Code, params: Record<string, number> = {}): void =>
     void findings.push(finding('warn', code, 'cp-gates', params))
   let made: Made
   if (i.rule === 'custom') {

@@ -1,13 +1,6 @@
 import { type Msg, msg } from '../sources/source.js'
 import type { Judgement } from './judge.js'
 
-const LACKING: Readonly<Record<string, string>> = {
-  odMm: 'the outside diameter',
-  wallMm: 'the wall',
-  axial: 'whether the pipe may grow along',
-  material: 'how this pipe gives way',
-  temperature: 'the temperature',
-}
 /** The sentence of a judgement. */
 export function saysOf(j: Judgement, test: { holdS: number; allowedDropBar: number }): Msg {
   if (j.verdict !== 'inconclusive')
@@ -19,6 +12,6 @@ export function saysOf(j: Judgement, test: { holdS: number; allowedDropBar: numb
   return msg(`verdict-${j.cause ?? 'few'}`, {
     seenS: Math.max(0, j.seenS),
     holdS: test.holdS,
-    what: LACKING[j.lacking ?? ''] ?? '',
+    what: j.lacking ?? '',
   })
 }

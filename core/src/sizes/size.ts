@@ -40,7 +40,7 @@ export const METRIC_SERIES = [
   560, 630,
 ] as const
 /** Outside diameters of inch-nominal pipe, in inches (ASTM D1785, as ASME B36.10M; from memory). */
-export const NPS_OD_INCH: Readonly<Record<string, number>> = {
+const NPS_OD = {
   '1/2': 0.84,
   '3/4': 1.05,
   '1': 1.315,
@@ -61,13 +61,17 @@ export const NPS_OD_INCH: Readonly<Record<string, number>> = {
   '18': 18,
   '20': 20,
   '24': 24,
-}
+} as const
+export type NpsName = keyof typeof NPS_OD
+export const NPS_OD_INCH: Readonly<Record<string, number>> = NPS_OD
+/** Names smallest first: keys that look like whole numbers would come before the rest. */
+export const NPS_NAMES = (Object.keys(NPS_OD) as NpsName[]).sort((a, b) => NPS_OD[a] - NPS_OD[b])
 
 /** The nominal as its tables write it: `1-1/4` of `NPS 1-1/4`. */
 export const nominalKey = (size: Size): string => size.text.slice(size.text.indexOf(' ') + 1)
 
 /** Outside diameters of DIN 11866 A tube by DN, in mm (from memory). */
-const DN_TUBE_MM: Readonly<Record<number, number>> = {
+const DN_TUBE = {
   10: 13,
   15: 19,
   20: 23,
@@ -78,7 +82,9 @@ const DN_TUBE_MM: Readonly<Record<number, number>> = {
   65: 70,
   80: 85,
   100: 104,
-}
+} as const
+export type DnName = keyof typeof DN_TUBE
+const DN_TUBE_MM: Readonly<Record<number, number>> = DN_TUBE
 
 /**
  * Outside diameter in mm, or null for a size that is not made. Sources: `iso-161`, `astm-d1785`, `astm-d2846` and

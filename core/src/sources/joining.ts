@@ -1,7 +1,7 @@
 import { computed, practice, published } from './records.js'
 import type { Source } from './records.js'
 
-/** Sources of the other joining methods and of tube work. */
+/** Sources that several joining methods share, and those of tube work. */
 export const JOINING_SOURCES = [
   practice('cp-nothing-cures', 'Mechanical joints: nothing cures, made is made'),
   practice('cp-face-to-face', 'Ends that meet face to face: nothing is pushed in'),
@@ -12,80 +12,6 @@ export const JOINING_SOURCES = [
     'NFPA 51B: fire watch after the last flame, 60 min unless the permit says otherwise',
     '2019',
   ),
-  practice('cp-resin-steps', 'Adhesive-bonded resin pipe, step by step, as the trade does it'),
-  practice('cp-resin-sand', 'Sand 1/2 in beyond the socket depth; sand again 2 h after sanding'),
-  practice('cp-resin-cut', 'Cut at 55 °F and warmer; resin-lined cored pipe at 100 °F and warmer'),
-  practice(
-    'cp-resin-catalyst',
-    'Vinyl ester: whole catalyst, cold-weather below 70 °F, hot-weather above 100 °F, none below 40 °F',
-    'Common practice, no published source. The kit\u2019s own sheet rules.',
-  ),
-  practice('cp-resin-cure', 'Without a blanket 24 h at 70 to 100 °F; below that with heat only'),
-  practice('cp-fusion-steps', 'Socket fusion, step by step, as the trade does it'),
-  practice('cp-fusion-band', 'Some accept the tool at 240 to 280 °C'),
-  practice('cp-fusion-test', 'Test at least 1 h after the last joint has cooled'),
-  computed(
-    'ours-fusion-ready',
-    'Cooling time, and 1 h after it',
-    ['dvs-2207-11', 'cp-fusion-test'],
-    'The last joint decides.',
-  ),
-  computed(
-    'ours-fusion-cold',
-    'Below +5 °C: heating half again',
-    ['dvs-2207-11'],
-    'Our cautious figure: the trade says longer, without a number.',
-  ),
-  practice('cp-flare', 'Flared fluoropolymer tube, step by step, as the trade does it'),
-  practice('cp-flare-gap', 'Gap between tube end and body 0.080 to 0.150 in all round'),
-  practice('cp-flare-heat', 'Heat about 15 s for 1/4 in and 25 s for 3/4 in'),
-  practice('cp-flare-hold', 'On the mandrel 20 s then quenched, or 2 min'),
-  practice('cp-flare-torque', 'Least torque 14 in-lbf for 3/4 in'),
-  practice('cp-press-steps', 'Press joints, step by step, as the trade does it'),
-  practice('cp-press-clearance', '4 in to 1-1/2, 6 in from 2, between a press joint and a weld or bend'),
-  practice('cp-press-surface', 'Coating at most 0.012 in (0.30 mm); no stamped or engraved pipe'),
-  practice('cp-press-lubricant', 'Water or soapy water at most; no oil, grease or silicone'),
-  practice('cp-press-store', 'Carbon-steel press fittings: RH at most 65 %'),
-  practice(
-    'cp-press-leak-check',
-    'Leak-if-unpressed check: air at most 45 psi, water at most 85 psi; not below 0.5 psi of air or 15 psi of water at the highest fitting',
-  ),
-  practice(
-    'cp-press-spacing',
-    'Two press fittings: at least one pipe diameter, 10 mm or more, and room for the tool',
-    'Common practice, no published source. The maker\u2019s chart rules.',
-  ),
-  practice(
-    'cp-solder-steps',
-    'Soldering, step by step, as the trade does it (flux as ASTM B813, procedure as ASTM B828)',
-  ),
-  practice('cp-solder-wire', 'Wire of 1/8 in as long as the joint is wide, to about 1 in'),
-  computed(
-    'ours-solder-wire',
-    'Above 1 in: volume of the joint, gap 0.1 mm, as wire of 1/8 in',
-    ['asme-b16-22', 'cp-solder-wire'],
-    'Ours: gives about 3 in at 2 and 9 in at 4.',
-  ),
-  practice('cp-solder-cool', 'Cools by itself 10 to 20 min; no quench'),
-  practice('cp-solder-peel', 'Peeled joint: 70 % covered and no void above 30 % of the depth'),
-  practice('cp-compression-steps', 'Compression joints, step by step, as the trade does it'),
-  practice(
-    'cp-compression-turns',
-    'Twin ferrule 1-1/4 turns; 3/4 to 3/16 in and 4 mm; remake about 1/4; over 1 in and 25 mm pre-set',
-  ),
-  practice(
-    'cp-service-turns',
-    'Service-line nuts: packed 1 to 1-1/2, grip 1-1/2 to 2-1/2 past first compression; stop nut to its stop',
-  ),
-  practice('cp-service-gap', 'Grip and stop nut: tube 1/8 in off the bottom'),
-  practice('cp-clamp-steps', 'Sanitary clamps, step by step, as the trade does it'),
-  practice('cp-clamp-tilt', 'Misalignment: warn above 2°, fail above 3°'),
-  computed(
-    'clamp-tilt',
-    'Angle = atan(difference / flange diameter); two axes by the root of the sum of squares of the tangents',
-    ['measured'],
-  ),
-  practice('cp-clamp-squeeze', 'A good joint squeezes the gasket about 0.012 in (0.3 mm)'),
   practice(
     'cp-bolted-steps',
     'Split couplings and rubber expansion joints, step by step, as the trade does it',

@@ -1,7 +1,7 @@
-import type { Wordings } from './words.js'
+import type { CodesOf, Wordings } from '../sources/wording.js'
 
 /** What is asked about a joint's surroundings, and the answers. */
-export const AROUND_WORDS: Wordings = {
+export const AROUND_WORDS = {
   'around-medium': 'What runs in it',
   'around-service': 'In service it stands',
   'around-seal': 'Rubber in the fittings',
@@ -39,6 +39,9 @@ export const AROUND_WORDS: Wordings = {
   'said-nut-same-stainless': 'the same stainless, bare',
   'said-otherEnd-same-tube': 'tube of the same size and series',
   'said-otherEnd-other-tube': 'tube of another series',
-  'choice-plastic-gas': (p) =>
-    `Gas or compressed air is not run in ${p.s('material')}: it bursts in splinters. Only pipe made and listed for it.`,
+  'choice-plastic-gas':
+    'Gas or compressed air is not run in {material}: it bursts in splinters. Only pipe made and listed for it.',
+} as const satisfies Wordings
+declare module '../sources/wording.js' {
+  interface WordBook extends CodesOf<typeof AROUND_WORDS> {}
 }

@@ -1,5 +1,5 @@
 import { createHash, randomBytes, randomUUID, timingSafeEqual } from 'node:crypto'
-import { isUuid } from '@jugalis/core'
+import { type Silence, isUuid } from '@jugalis/core'
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { insertMember } from './jobs.js'
@@ -27,9 +27,6 @@ export interface Device {
   /** Why one that the server reads gives nothing; null while it answers. */
   silent: { why: Silence; sinceS: number } | null
 }
-/** What keeps the server from reading an instrument. */
-export const SILENCES = ['refused', 'no-answer', 'short-answer', 'no-number', 'not-allowed', 'other'] as const
-export type Silence = (typeof SILENCES)[number]
 interface Row {
   job_id: string
   device_id: string

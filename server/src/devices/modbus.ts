@@ -1,7 +1,7 @@
 import net from 'node:net'
 import Modbus from 'jsmodbus'
 import * as yup from 'yup'
-import type { Silence } from '../db/devices.js'
+import type { Silence } from '@jugalis/core'
 import { HttpError } from '../errors.js'
 
 const TYPES = ['int16', 'uint16', 'int32', 'uint32', 'float32', 'float64'] as const

@@ -1,4 +1,4 @@
-import { type Draft, type JobEvent, KINDS, type Msg, type Reader, say } from '@jugalis/core'
+import { type Draft, type AnyMsg, type JobEvent, KINDS, type Reader, say } from '@jugalis/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { NoSignal, Refused, api } from '../api'
@@ -65,7 +65,7 @@ export const useJob = defineStore('job', () => {
   })
 
   const reader = computed<Reader>(() => prefs.readerFor(state.value.job.school))
-  const t = (m: Msg): string => say(m, reader.value)
+  const t = (m: AnyMsg): string => say(m, reader.value)
   const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
 
   /** An entry as the server will keep it, by all that is known of its time now. */

@@ -1,14 +1,23 @@
 import { EDGE_C } from '../../units/units.js'
 import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { type BaseSpec, measuredDepth, odOf, ownFig } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { RESAND_AFTER_S, RESIN_RULE, SAND_BEYOND_MM, catalystAt, cutFromC, resinCureS } from './rules.js'
+import { anywhere, nps } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { SOURCES } from './sources.js'
+import { WORDS } from './words.js'
+import { choiceRead } from '../kit/steps.js'
+import type { Joins } from '../joinable.js'
 
 interface BondSpec extends BaseSpec {
   socketDepthMm: number | null
 }
+const RESIN = anywhere(nps('1', '14'))
+const JOINS: Joins = { 'epoxy-resin': RESIN, 'vinyl-ester-resin': RESIN, 'cored-resin': RESIN }
 const practice = 'cp-resin-steps'
 const depth = (spec: BondSpec): Fig =>
   ownFig(spec, 'socketDepthMm', noFig(msg('depth-measure', { size: spec.size }), 'socketDepthMm'))
@@ -20,11 +29,16 @@ const peroxide = (spec: BondSpec): Finding[] =>
 const skin = finding('warn', 'caution-resin-skin', practice)
 
 /** Adhesive-bonded resin pipe: epoxy, vinyl ester, resin-lined cored. */
-export const adhesiveBond = methodFrom<BondSpec>({
+export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
   id: 'adhesive-bond',
   key: 'bond',
   version: 1,
-  fields: [...baseFields('adhesive-bond'), measuredDepth(400)],
+  joins: JOINS,
+  words: WORDS,
+  sources: SOURCES,
+  findBy: ['adhesive', 'bond', 'bonded', 'resin', 'frp'],
+  examples: EXAMPLES,
+  fields: [measuredDepth(400)],
   practice,
   depth,
   marks: (_spec, d) => [
@@ -79,20 +93,8 @@ export const adhesiveBond = methodFrom<BondSpec>({
       reaches: 'verified',
       exceptions: [['cannot-see', 'on']],
       reads: [
-        {
-          key: 'home',
-          label: msg('field-bond-home'),
-          needed: true,
-          control: 'choice',
-          options: ['bottomed', 'short'],
-        },
-        {
-          key: 'fillet',
-          label: msg('field-bond-fillet'),
-          needed: true,
-          control: 'choice',
-          options: ['all-round', 'gaps'],
-        },
+        choiceRead('home', 'field-bond-home', ['bottomed', 'short']),
+        choiceRead('fillet', 'field-bond-fillet', ['all-round', 'gaps']),
       ],
     },
   ],
@@ -132,7 +134,6 @@ export const adhesiveBond = methodFrom<BondSpec>({
     if (r.fillet === 'gaps') findings.push(finding('warn', 'bond-fillet-gaps', practice))
     return {
       findings,
-      doubt: r.fillet === 'gaps',
       causes: r.home === 'short' ? [msg('cause-bond-gelled')] : [],
     }
   },

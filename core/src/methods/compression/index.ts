@@ -1,11 +1,18 @@
 import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import type { Code } from '../../sources/wording.js'
 import { inchToMm } from '../../units/units.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { type BaseSpec, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Field, Need } from '../method.js'
 import { type CompressionKind, KINDS, TURNS_TOLERANCE, type Turns, byMaker, turnsFor } from './rules.js'
+import { anywhere, cts, mm, npsEach, od } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { SOURCES } from './sources.js'
+import { WORDS } from './words.js'
+import type { Joins } from '../joinable.js'
 
 interface CompressionSpec extends BaseSpec {
   socketDepthMm: number | null
@@ -14,6 +21,31 @@ interface CompressionSpec extends BaseSpec {
   remake: boolean | null
   /** By the maker, where they differ from the usual. */
   ownTurns: number | null
+}
+const TUBE_OD = od(
+  '1/16',
+  '1/8',
+  '3/16',
+  '1/4',
+  '5/16',
+  '3/8',
+  '1/2',
+  '5/8',
+  '3/4',
+  '7/8',
+  '1',
+  '1-1/4',
+  '1-1/2',
+  '2',
+)
+const TUBE_MM = mm(2, 3, 4, 5, 6, 8, 10, 12, 14, 15, 16, 18, 20, 22, 25, 28, 30, 32, 35, 38, 42, 50)
+const SERVICE_CTS = cts('3/4', '1', '1-1/4', '1-1/2', '2')
+const JOINS: Joins = {
+  stainless: anywhere(TUBE_OD, TUBE_MM),
+  copper: anywhere(TUBE_OD, TUBE_MM, SERVICE_CTS),
+  pfa: anywhere(TUBE_OD, TUBE_MM),
+  pe: anywhere(SERVICE_CTS, npsEach('3/4', '1', '1-1/4', '1-1/2', '2')),
+  pex: anywhere(SERVICE_CTS),
 }
 const practice = 'cp-compression-steps'
 /** Tube sizes belong to twin ferrules, pipe and copper-tube sizes to service lines, whose nut must be named. */
@@ -31,7 +63,7 @@ const twin = (spec: CompressionSpec): boolean => kindOf(spec) === 'twin-ferrule'
 /** Drawn in while it is tightened, so the tube stands off the bottom. */
 const standsOff = (spec: CompressionSpec): boolean => ['grip-nut', 'stop-nut'].includes(kindOf(spec))
 
-const choice = (key: string, label: string, ...options: string[]): Field => ({
+const choice = (key: string, label: Code, ...options: string[]): Field => ({
   key,
   label: msg(label),
   needed: true,
@@ -40,13 +72,20 @@ const choice = (key: string, label: string, ...options: string[]): Field => ({
 })
 
 /** Twin-ferrule tube fittings and the four service-line nuts. Nothing cures; turns and marks are the proof. */
-export const compression = methodFrom<CompressionSpec>({
+export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   id: 'compression',
-  key: 'compression',
   version: 1,
+  joins: JOINS,
+  words: WORDS,
+  sources: SOURCES,
+  findBy: ['compression', 'ferrule', 'ferrules', 'nut'],
+  differs: {
+    'compression-start': { inch: null, metric: null },
+    'compression-turns': { inch: null, metric: null },
+  },
+  examples: EXAMPLES,
   cutOutTakes: 'end',
   fields: [
-    ...baseFields('compression'),
     measuredDepth(120),
     { key: 'kind', label: msg('field-compression-kind'), needed: false, control: 'choice', options: KINDS },
     { key: 'hardAlloy', label: msg('field-hard-alloy'), needed: false, control: 'yes-no' },
@@ -76,8 +115,8 @@ export const compression = methodFrom<CompressionSpec>({
       kind: kindOf(spec),
       depthMm: depth(spec).value ?? -1,
       turnsMin: t.turnsMin ?? -1,
-      turnsMax: t.turnsMax ?? -1,
-      clock: t.markEndsAtClock ?? -1,
+      turnsTo: t.turnsMax === t.turnsMin ? 0 : (t.turnsMax ?? 0),
+      clock: t.markEndsAtClock ?? 0,
       start: t.start,
       remake: spec.remake ? 1 : 0,
       plastic: spec.material === 'pe' || spec.material === 'pex' ? 1 : 0,
@@ -161,7 +200,7 @@ export const compression = methodFrom<CompressionSpec>({
     if (r.stop === 'not-yet') findings.push(finding('warn', 'nut-not-at-stop', t.source))
     if (r.mark === 'not-moved') findings.push(finding('stop', 'tube-not-home', practice))
     if (r.mark === 'moved-out') findings.push(finding('stop', 'tube-pulled-out', practice))
-    return { findings, doubt: findings.some((f) => f.level === 'warn'), causes: [] }
+    return { findings, causes: [] }
   },
   interrupted: [
     { after: 'ready', code: 'interrupted-compression-ready' },
@@ -231,7 +270,7 @@ export const compression = methodFrom<CompressionSpec>({
         unit: 'turns',
       },
       ...(standsOff(spec)
-        ? [{ key: 'offBottomMm', fig: fig(inchToMm(1 / 8), 'cp-service-gap'), unit: 'mm' as const }]
+        ? [{ key: 'offBottomMm' as const, fig: fig(inchToMm(1 / 8), 'cp-service-gap'), unit: 'mm' as const }]
         : []),
     ]
   },

@@ -2,9 +2,13 @@ import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { baseFields, odOf } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
+import { LARGE_PIPE } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { WORDS } from './words.js'
 
 interface JointSpec extends BoltedSpec {
   rods: 'limit' | 'control' | 'sleeve' | 'integral' | 'none' | null
@@ -23,12 +27,16 @@ const gap = (spec: JointSpec, mm: number | null) =>
 const withheld = finding('warn', 'caution-expansion-open', practice)
 
 /** Rubber expansion joints between flanges, with or without control rods. Nothing cures. */
-export const expansionJoint = methodFrom<JointSpec>({
+export const expansionJoint = defineMethod<JointSpec, typeof WORDS>({
   id: 'expansion-joint',
   key: 'expansion',
   version: 1,
+  joins: LARGE_PIPE,
+  words: WORDS,
+  sources: [],
+  findBy: ['expansion', 'rubber'],
+  examples: EXAMPLES,
   fields: [
-    ...baseFields('expansion-joint'),
     ...boltFields,
     {
       key: 'rods',
@@ -124,7 +132,7 @@ export const expansionJoint = methodFrom<JointSpec>({
       if (mm !== null && allowed.value !== null && mm > allowed.value + 1)
         findings.push(finding('stop', 'rod-gap-wide', practice, { mm, allowedMm: allowed.value }))
     }
-    return { findings, doubt: findings.length > 0 }
+    return { findings }
   },
   interrupted: [
     { after: 'studs', code: 'interrupted-bolts-loose' },

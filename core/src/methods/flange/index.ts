@@ -2,21 +2,30 @@ import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { baseFields, odOf } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { starOrder } from '../kit/torque.js'
+import { LARGE_PIPE } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { WORDS } from './words.js'
+import { choiceRead } from '../kit/steps.js'
 
 const practice = 'asme-pcc-1'
 const opened = finding('stop', 'caution-flange-open', practice)
 const plastic = (material: string): boolean => material === 'pvc' || material === 'pvc-u'
 
 /** Bolted flanges: star order, passes of 30, 60 and 100 %, then round. Nothing cures. */
-export const flange = methodFrom<BoltedSpec>({
+export const flange = defineMethod<BoltedSpec, typeof WORDS>({
   id: 'flange',
-  key: 'flange',
   version: 1,
-  fields: [...baseFields('flange'), ...boltFields],
+  joins: LARGE_PIPE,
+  words: WORDS,
+  sources: [],
+  findBy: ['flange', 'flanges', 'bolts'],
+  examples: EXAMPLES,
+  fields: [...boltFields],
   practice,
   params: (spec) => ({
     size: spec.size,
@@ -51,15 +60,7 @@ export const flange = methodFrom<BoltedSpec>({
       id: 'look',
       reaches: 'verified',
       exceptions: [['cannot-see', 'on']],
-      reads: [
-        {
-          key: 'faces',
-          label: msg('field-faces'),
-          needed: true,
-          control: 'choice',
-          options: ['even', 'uneven'],
-        },
-      ],
+      reads: [choiceRead('faces', 'field-faces', ['even', 'uneven'])],
     },
   ],
   mends: { 'torque-over': 'star', 'torque-under': 'star' },
@@ -68,7 +69,6 @@ export const flange = methodFrom<BoltedSpec>({
     if (r.faces === 'uneven') findings.push(finding('stop', 'flange-uneven', practice))
     return {
       findings,
-      doubt: findings.length > 0,
       causes: r.faces === 'uneven' ? [msg('cause-flange-order')] : [],
     }
   },

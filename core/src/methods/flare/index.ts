@@ -1,20 +1,18 @@
 import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import type { Code } from '../../sources/wording.js'
 import { inchToMm } from '../../units/units.js'
 import { drawnWall, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import {
-  type BaseSpec,
-  baseFields,
-  gapReads,
-  measuredDepth,
-  odOf,
-  ownFig,
-  seconds,
-  sizeOf,
-} from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { type BaseSpec, gapReads, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
 import type { Field } from '../method.js'
 import { GAP_MAX_MM, GAP_MIN_MM, flareHeatS, flareHoldS, flareTorqueNm, flareWallMm } from './rules.js'
+import { anywhere, od } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { SOURCES } from './sources.js'
+import { WORDS } from './words.js'
+import type { Joins } from '../joinable.js'
 
 interface FlareSpec extends BaseSpec {
   heatS: number | null
@@ -34,7 +32,7 @@ const gapLimits = (spec: FlareSpec) => ({
   fromSource: spec.gapFromMm ? (spec.from?.gapFromMm ?? 'given') : 'cp-flare-gap',
   toSource: spec.gapToMm ? (spec.from?.gapToMm ?? 'given') : 'cp-flare-gap',
 })
-const gapField = (key: string, label: string): Field => ({
+const gapField = (key: string, label: Code): Field => ({
   key,
   label: msg(label),
   needed: false,
@@ -43,6 +41,7 @@ const gapField = (key: string, label: string): Field => ({
   max: 15,
   control: 'gap-round',
 })
+const JOINS: Joins = { pfa: anywhere(od('1/4', '3/8', '1/2', '3/4', '1', '1-1/4')) }
 const practice = 'cp-flare'
 const heat = (spec: FlareSpec) => ownFig(spec, 'heatS', flareHeatS(sizeOf(spec)))
 const torque = (spec: FlareSpec) => ownFig(spec, 'minTorqueNm', flareTorqueNm(sizeOf(spec)))
@@ -52,13 +51,16 @@ const hot = [
 ]
 
 /** Flared fluoropolymer tube: plain, grooved, and cold where tube has carried chemicals. */
-export const flare = methodFrom<FlareSpec>({
+export const flare = defineMethod<FlareSpec, typeof WORDS>({
   id: 'flare',
-  key: 'flare',
   version: 1,
+  joins: JOINS,
+  words: WORDS,
+  sources: SOURCES,
+  findBy: ['flare', 'flared'],
+  examples: EXAMPLES,
   cutOutTakes: 'end',
   fields: [
-    ...baseFields('flare'),
     measuredDepth(80),
     seconds('heatS', 'field-heat', 600),
     {
@@ -100,21 +102,19 @@ export const flare = methodFrom<FlareSpec>({
         ['wrong-wall', 'cut-out'],
         ['not-square', 'nut'],
       ],
-      tools: ['tool-tube-cutter', ...(spec.grooved ? ['tool-groover'] : [])],
+      tools: ['tool-tube-cutter', ...(spec.grooved ? (['tool-groover'] as const) : [])],
       never: ['never-flare-knife'],
       skip: 'stop',
     },
-    ...(spec.cold
-      ? []
-      : [
-          {
-            id: 'heat',
-            reaches: 'prepared' as const,
-            exceptions: [['kinked', 'nut'] as const],
-            cautions: hot,
-            tools: ['tool-heat-source'],
-          },
-        ]),
+    spec.cold
+      ? null
+      : {
+          id: 'heat',
+          reaches: 'prepared',
+          exceptions: [['kinked', 'nut']],
+          cautions: hot,
+          tools: ['tool-heat-source'],
+        },
     {
       id: 'form',
       exceptions: [
@@ -139,19 +139,17 @@ export const flare = methodFrom<FlareSpec>({
     },
   ],
   clocks: (spec) => [
-    ...(spec.cold
-      ? []
-      : [
-          {
-            id: 'heat',
-            step: 'heat',
-            kind: 'exact' as const,
-            shows: 'hold' as const,
-            lastsS: heat(spec),
-            stoppedBy: ['form'],
-            backTo: 'nut',
-          },
-        ]),
+    spec.cold
+      ? null
+      : {
+          id: 'heat',
+          step: 'heat',
+          kind: 'exact' as const,
+          shows: 'hold' as const,
+          lastsS: heat(spec),
+          stoppedBy: ['form'],
+          backTo: 'nut',
+        },
     {
       id: 'mandrel',
       step: 'form',
@@ -167,7 +165,7 @@ export const flare = methodFrom<FlareSpec>({
     const findings: Finding[] = []
     const [min, max] = [numberOf(r, 'gapMinMm'), numberOf(r, 'gapMaxMm')]
     if (min !== null && max !== null && min > max)
-      return { findings: [finding('warn', 'readings-contradict', practice, { a: min, b: max })], doubt: true }
+      return { findings: [finding('warn', 'readings-contradict', practice, { a: min, b: max })] }
     const gap = gapLimits(spec)
     if (max !== null && max > gap.to + 1e-9)
       findings.push(finding('stop', 'flare-short', gap.toSource, { mm: max, maxMm: gap.to }))

@@ -1,17 +1,18 @@
 import { type Fig, type Msg, fig, msg } from '../../sources/source.js'
 import type { Clock, Done, Life } from '../method.js'
+import { placed } from './words.js'
 
 /** A clock as a method writes it down. Windows run from the earliest possible moment, the rest from the latest. */
-export interface ClockDef {
-  id: string
+export interface ClockDef<S extends string = string, C extends string = string> {
+  id: C
   /** The step that starts it; done again, it starts again. */
-  step: string
+  step: S
   kind: Clock['kind']
   shows: Clock['shows']
   lastsS: Fig
   /** Steps that end it: for windows, what must be done in time; for the rest, none is needed. */
-  stoppedBy?: readonly string[]
-  backTo: string | 'cut-out'
+  stoppedBy?: readonly S[]
+  backTo: S | 'cut-out'
   why?: readonly Msg[]
 }
 
@@ -40,9 +41,10 @@ function stopOf(d: ClockDef, after: readonly Done[]): Done | null {
   return after.slice(first, past < 0 ? undefined : past).reduce((a, b) => (b.latestS > a.latestS ? b : a))
 }
 
-/** Running and finished clocks of one life. Words: clock-, miss- + key + id. */
-export function clocksOf(key: string, defs: readonly ClockDef[], life: Life): Clock[] {
+/** Running and finished clocks of one life. */
+export function clocksOf(key: string, defs: readonly (ClockDef | null)[], life: Life): Clock[] {
   return defs.flatMap((d) => {
+    if (!d) return []
     const found = startOf(d, life)
     if (!found) return []
     const { at, done: start } = found
@@ -54,12 +56,12 @@ export function clocksOf(key: string, defs: readonly ClockDef[], life: Life): Cl
         id: d.id,
         step: d.step,
         kind: d.kind,
-        label: msg(`clock-${key}-${d.id}`),
+        label: msg(placed('runs', key, d.id)),
         shows: d.shows,
         fromS,
         untilS: lastsS.value === null ? lastsS : fig(fromS + lastsS.value, lastsS.source),
         ...(stop ? { stoppedAtS: stop.latestS } : {}),
-        onMiss: { backTo: d.backTo, say: msg(`miss-${key}-${d.id}`) },
+        onMiss: { backTo: d.backTo, say: msg(placed('missed', key, d.id)) },
         why: d.why ?? [],
       },
     ]

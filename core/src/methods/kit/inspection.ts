@@ -13,12 +13,18 @@ export const numberOf = (readings: Readonly<Record<string, unknown>>, key: strin
   return typeof v === 'number' && Number.isFinite(v) ? v : null
 }
 
-/** What a method's own judgement of the readings says. `doubt`: can't be told, whatever else is good. */
+/**
+ * What a method's own judgement of the readings says. A finding that warns leaves a doubt: it can't be told good, whatever
+ * else is; one that is only to be known says so by itself (`passing`).
+ */
 export interface Judged {
   findings: readonly Finding[]
-  doubt?: boolean
   causes?: readonly Msg[]
 }
+
+/** A warning that a joint may be judged good with. */
+export const passing = (f: Finding): Finding => ({ ...f, passing: true })
+const leavesDoubt = (f: Finding): boolean => f.level === 'warn' && !f.passing
 
 /** Dwells that were broken off by the next step: what was to be left alone was not. */
 export function dwellFindings(clocks: readonly Clock[]): Finding[] {
@@ -43,7 +49,7 @@ export function windowFindings(clocks: readonly Clock[], life: Life): Finding[] 
     if (clock.kind !== 'window' || clock.stoppedAtS === undefined || clock.untilS.value === null) continue
     const lateS = clock.stoppedAtS - clock.untilS.value
     const doubtS = spanOf(clock.step)
-    const say = (level: Finding['level'], code: string): void => {
+    const say = (level: Finding['level'], code: 'too-late' | 'too-late-asked'): void => {
       out.push(
         finding(level, code, (clock.untilS as { source: SourceId }).source, { lateS, clock: clock.id }),
       )
@@ -110,7 +116,7 @@ export function inspectionOf(
   if (stops.length) return { ...rest, verdict: 'fail', next: mend ? { step: mend } : { do: 'cut-out' } }
   if (!life.done.some((d) => d.step === made)) return { ...rest, verdict: 'unknown', next: { step: made } }
   const disturbed = findings.some((f) => f.level === 'warn' && !judged.findings.includes(f))
-  if (unread.length || judged.doubt || disturbed) {
+  if (unread.length || judged.findings.some(leavesDoubt) || disturbed) {
     const again = mend ?? lookAgain(steps, life, unread)
     return { ...rest, verdict: 'unknown', next: again ? { step: again } : { do: 'measure' } }
   }

@@ -1,10 +1,10 @@
 import { append } from '../../units/extent.js'
 import { type Size, outsideDiameterMm, parseSize } from '../../sizes/size.js'
 import { type Fig, type Finding, type SourceId, fig, finding, msg } from '../../sources/source.js'
-import { type School, joinable } from '../joinable.js'
+import type { Code } from '../../sources/wording.js'
+import { type Joins, type School, joined } from '../joinable.js'
 import { type ChartCure, chartCureOf } from '../cure/chart-rule.js'
 import type { Field } from '../method.js'
-import { WHAT_JOINS } from '../what-joins.js'
 
 /** What every joint says of itself. */
 export interface BaseSpec {
@@ -30,13 +30,13 @@ export function ownFig<K extends string>(
 }
 
 /** Fields that every method asks for; the materials are those the method joins. */
-export const baseFields = (methodId: string): readonly Field[] => [
+export const baseFields = (joins: Joins): readonly Field[] => [
   {
     key: 'material',
     label: msg('field-material'),
     needed: true,
     control: 'choice',
-    options: Object.keys(WHAT_JOINS[methodId] ?? {}),
+    options: Object.keys(joins),
   },
   { key: 'size', label: msg('field-size'), needed: true, control: 'size' },
   { key: 'school', label: msg('field-school'), needed: true, control: 'choice', options: ['inch', 'metric'] },
@@ -65,7 +65,7 @@ export const gapReads = (control: 'gap-pair' | 'gap-round', max: number, acrossM
     ...(acrossMm ? { acrossMm } : {}),
   }))
 /** A time from a maker's chart. */
-export const seconds = (key: string, label: string, max: number): Field => ({
+export const seconds = (key: string, label: Code, max: number): Field => ({
   key,
   label: msg(label),
   needed: false,
@@ -79,15 +79,14 @@ export type Parsed<S> = { ok: true; spec: S } | { ok: false; errors: readonly Fi
 
 /** Reader of a method's specification by its fields. Never throws; every fault names its field; absent = null. */
 export function specReader<S extends BaseSpec>(
-  methodId: string,
-  fields: readonly Field[],
+  method: { readonly id: string; readonly joins: Joins; readonly fields: readonly Field[] },
   check?: (spec: S) => Finding[],
 ): (raw: unknown) => Parsed<S> {
   return (raw) => {
     const o = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
     const errors: Finding[] = []
     const spec: Record<string, unknown> = {}
-    for (const f of fields) {
+    for (const f of method.fields) {
       const v = o[f.key] ?? null
       const fault = v === null ? (f.needed ? 'missing' : null) : faultOf(f, v)
       if (fault)
@@ -106,7 +105,7 @@ export function specReader<S extends BaseSpec>(
       typeof size === 'string' &&
       (school === 'inch' || school === 'metric')
     ) {
-      const fits = joinable(methodId, material, size, school)
+      const fits = joined(method, material, size, school)
       if (!fits.ok) errors.push(finding('stop', fits.why.code, 'given', fits.why.params, fits.field))
     }
     if (!errors.length) append(errors, check?.(spec as unknown as S) ?? [])
@@ -114,7 +113,7 @@ export function specReader<S extends BaseSpec>(
   }
 }
 
-function faultOf(f: Field, v: unknown): string | null {
+function faultOf(f: Field, v: unknown): Code | null {
   if (f.options) return f.options.includes(v as string) ? null : 'not-an-option'
   if (f.control === 'yes-no') return typeof v === 'boolean' ? null : 'not-yes-or-no'
   if (f.control === 'size' || f.control === 'scan') return typeof v === 'string' ? null : 'not-text'

@@ -1,48 +1,54 @@
 import { type Fig, type Finding, type Msg, fig, msg } from '../../sources/source.js'
+import type { Code } from '../../sources/wording.js'
 import type { Field, Step, StepException } from '../method.js'
+import { placed } from './words.js'
 
-/** A step as a method writes it down: what is not said is usual. Words follow from the method's key and the step. */
-export interface StepDef {
-  id: string
+/** A step as a method writes it down: what is not said is usual. Its words stand under its name. */
+export interface StepDef<S extends string = string, E extends string = string> {
+  id: S
   reaches?: Step['reaches']
-  exceptions?: readonly (readonly [id: string, backTo: StepException['backTo']])[]
+  exceptions?: readonly (readonly [id: E, backTo: S | 'cut-out' | 'on'])[]
   cautions?: readonly Finding[]
   reads?: readonly Field[]
   /** Codes of what to fetch, and of what never to use. */
-  tools?: readonly string[]
-  never?: readonly string[]
+  tools?: readonly Code[]
+  never?: readonly Code[]
   skip?: Step['skip']
   people?: Fig
 }
+
+/** The words of an option of a choice. `choiceRead` holds that they are there. */
+const optionCode = (key: string, option: string): Code => `${key}-${option}` as Code
 
 /** A choice names its good option first: that is the large action. Each other one is a way out of the step. */
 const badOptions = (r: Field): StepException[] =>
   r.control === 'choice' && !r.asked
     ? (r.options ?? [])
         .slice(1)
-        .map((o) => ({ id: `${r.key}-${o}`, says: msg(`${r.key}-${o}`), backTo: 'on' }))
+        .map((o) => ({ id: `${r.key}-${o}`, says: msg(optionCode(r.key, o)), backTo: 'on' }))
     : []
 
-/** Steps in order, each after the one before it. Words: do-, look-, mistake-, act-, hint- + key + id. */
+/** Steps in order, each after the one before it. */
 export function stepList(
   key: string,
   params: Record<string, string | number>,
-  defs: readonly StepDef[],
+  all: readonly (StepDef | null)[],
 ): Step[] {
-  const m = (code: string): Msg => msg(code, params)
+  const m = (code: Code): Msg => msg(code, params)
   const said = ([id, backTo]: readonly [string, StepException['backTo']]): StepException => ({
     id,
-    says: m(`ex-${key}-${id}`),
+    says: m(placed('exception', key, id)),
     backTo,
   })
+  const defs = all.filter((d) => d !== null)
   return defs.map((d, i) => ({
     id: d.id,
     after: i ? [(defs[i - 1] as StepDef).id] : [],
-    does: m(`do-${key}-${d.id}`),
-    lookFor: m(`look-${key}-${d.id}`),
-    mistake: m(`mistake-${key}-${d.id}`),
-    action: m(`act-${key}-${d.id}`),
-    hint: m(`hint-${key}-${d.id}`),
+    does: m(placed('does', key, d.id)),
+    lookFor: m(placed('look', key, d.id)),
+    mistake: m(placed('mistake', key, d.id)),
+    action: m(placed('act', key, d.id)),
+    hint: m(placed('hint', key, d.id)),
     exceptions: [...(d.exceptions ?? []).map(said), ...(d.reads ?? []).flatMap(badOptions)],
     cautions: d.cautions ?? [],
     reads: d.reads ?? [],
@@ -53,3 +59,13 @@ export function stepList(
     never: (d.never ?? []).map(m),
   }))
 }
+
+/**
+ * A choice that is read at a step, its good option first. An option without words does not compile.
+ * @param key of the reading. @param label its name. @param options as they are stored.
+ */
+export const choiceRead = <const K extends string, const O extends string>(
+  key: K,
+  label: Code,
+  options: `${K}-${O}` extends Code ? readonly O[] : never,
+): Field => ({ key, label: msg(label), needed: true, control: 'choice', options })

@@ -1,10 +1,18 @@
 import { pressDepthMm } from '../../sizes/insertions.js'
 import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { type BaseSpec, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Field, Need } from '../method.js'
+import { psiToBar } from '../../units/units.js'
 import { LEAK_CHECK_PSI, judgePress, pressClearance } from './rules.js'
+import { anywhere, cts, mm, npsEach } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { SOURCES } from './sources.js'
+import { WORDS } from './words.js'
+import { choiceRead } from '../kit/steps.js'
+import type { Joins } from '../joinable.js'
 
 interface PressSpec extends BaseSpec {
   socketDepthMm: number | null
@@ -12,6 +20,14 @@ interface PressSpec extends BaseSpec {
   toolRoomMm: number | null
   /** Profile that the fitting's maker asks of the jaw. */
   profile: string | null
+}
+const INCH = ['1/2', '3/4', '1', '1-1/4', '1-1/2', '2', '2-1/2', '3', '4'] as const
+const METRIC_OD = mm(15, 18, 22, 28, 35, 42, 54, 66.7, 76.1, 88.9, 108)
+const JOINS: Joins = {
+  copper: anywhere(cts(...INCH), mm(12, 14, 16, 64), METRIC_OD),
+  stainless: anywhere(METRIC_OD, npsEach(...INCH)),
+  'carbon-steel': anywhere(npsEach(...INCH), METRIC_OD),
+  multilayer: anywhere(mm(14, 16, 18, 20, 25, 26, 32, 40, 50, 63)),
 }
 const practice = 'cp-press-steps'
 const depth = (spec: PressSpec) => ownFig(spec, 'socketDepthMm', pressDepthMm(spec.material, sizeOf(spec)))
@@ -35,11 +51,16 @@ const TOOL_ROOM: Field = {
 const PROFILE: Field = { key: 'profile', label: msg('field-press-profile'), needed: false, control: 'scan' }
 
 /** Press joints of copper, carbon steel, stainless and multilayer pipe. Nothing cures; every joint must really be pressed. */
-export const press = methodFrom<PressSpec>({
+export const press = defineMethod<PressSpec, typeof WORDS>({
   id: 'press',
-  key: 'press',
   version: 1,
-  fields: [...baseFields('press'), measuredDepth(200), TOOL_ROOM, PROFILE],
+  joins: JOINS,
+  words: WORDS,
+  sources: SOURCES,
+  findBy: ['press', 'pressed', 'crimp'],
+  differs: { 'press-lubricant': { inch: null, metric: null } },
+  examples: EXAMPLES,
+  fields: [measuredDepth(200), TOOL_ROOM, PROFILE],
   practice,
   depth,
   shortMaxMm: 0,
@@ -87,20 +108,8 @@ export const press = methodFrom<PressSpec>({
       id: 'look',
       reaches: 'verified',
       reads: [
-        {
-          key: 'indicator',
-          label: msg('field-press-indicator'),
-          needed: true,
-          control: 'choice',
-          options: ['gone', 'there'],
-        },
-        {
-          key: 'edge',
-          label: msg('field-press-edge'),
-          needed: true,
-          control: 'choice',
-          options: ['at-edge', 'off-edge'],
-        },
+        choiceRead('indicator', 'field-press-indicator', ['gone', 'there']),
+        choiceRead('edge', 'field-press-edge', ['at-edge', 'off-edge']),
       ],
     },
   ],
@@ -111,14 +120,19 @@ export const press = methodFrom<PressSpec>({
       markAtEdge: r.edge === undefined ? null : r.edge === 'at-edge',
     })
     const causes = v.verdict === 'fail' ? [msg('cause-press-not-in'), msg('cause-press-jaw')] : []
-    return { findings: v.findings, doubt: v.verdict === 'unknown', causes }
+    return { findings: v.findings, causes }
   },
   interrupted: [
     { after: 'insert', code: 'interrupted-press-insert' },
     { after: 'insert', kind: 'power', code: 'interrupted-press-cycle' },
     { after: 'press', code: 'interrupted-press-look' },
   ],
-  beforeTest: [finding('warn', 'test-press-leak-check', 'cp-press-leak-check', LEAK_CHECK_PSI)],
+  beforeTest: [
+    finding('warn', 'test-press-leak-check', 'cp-press-leak-check', {
+      airBar: psiToBar(LEAK_CHECK_PSI.air),
+      waterBar: psiToBar(LEAK_CHECK_PSI.water),
+    }),
+  ],
   needs: (spec): Need[] => [
     {
       item: 'press-tool',

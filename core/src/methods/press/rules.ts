@@ -1,4 +1,5 @@
 import type { Fig, Finding, SourceId } from '../../sources/source.js'
+import type { Code } from '../../sources/wording.js'
 import { fig, finding } from '../../sources/source.js'
 import { pressDepthMm } from '../../sizes/insertions.js'
 import type { Size } from '../../sizes/size.js'
@@ -42,7 +43,7 @@ export interface PressVerdict {
  */
 export function judgePress(material: string, size: Size, r: PressReadings): PressVerdict {
   const findings: Finding[] = []
-  const say = (code: string, source: SourceId, params: Record<string, string | number> = {}): void => {
+  const say = (code: Code, source: SourceId, params: Record<string, string | number> = {}): void => {
     findings.push(finding('stop', code, source, params))
   }
   const depthRequired =

@@ -5,11 +5,17 @@ import { append } from '../../units/extent.js'
 import { judgeTorque } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, gapReads, odOf, sizeOf } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { type BaseSpec, gapReads, odOf, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
-import { sizesOf } from '../what-joins.js'
 import { INTRUSION_MAX_MM, TILT_FAIL_DEG, TILT_WARN_DEG, judgeClamp } from './rules.js'
+import { anywhere, bpe, dn, sizesOf } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { SOURCES } from './sources.js'
+import { WORDS } from './words.js'
+import { choiceRead } from '../kit/steps.js'
+import type { Joins } from '../joinable.js'
 
 interface ClampSpec extends BaseSpec {
   gasket: string | null
@@ -17,20 +23,34 @@ interface ClampSpec extends BaseSpec {
   torqueNm: number | null
   steam: boolean | null
 }
+const JOINS: Joins = {
+  stainless: anywhere(
+    bpe('1/4', '3/8', '1/2', '3/4', '1', '1-1/2', '2', '2-1/2', '3', '4', '6'),
+    dn(10, 15, 20, 25, 32, 40, 50, 65, 80, 100),
+  ),
+}
 const practice = 'cp-clamp-steps'
 /** Every ferrule that is made, to find those that share a flange. */
-const ferrules = (): Size[] => sizesOf('sanitary-clamp', 'stainless').flatMap((text) => parseSize(text) ?? [])
+const ferrules = (): Size[] => sizesOf(JOINS, 'stainless').flatMap((text) => parseSize(text) ?? [])
 const flange = (spec: ClampSpec): number => flangeOdMm(sizeOf(spec)).value ?? odOf(spec) * 1.4
 /** By the plant's rule; on steam with a torque tool, whatever the rule says. */
 const byTorque = (spec: ClampSpec): boolean => spec.steam === true || spec.tighten === 'torque'
 
 /** Sanitary clamps: a cycle of inspect, install, verify, re-check. Nothing cures. */
-export const sanitaryClamp = methodFrom<ClampSpec>({
+export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
   id: 'sanitary-clamp',
   key: 'clamp',
   version: 1,
+  joins: JOINS,
+  words: WORDS,
+  sources: SOURCES,
+  findBy: ['clamp', 'sanitary', 'hygienic', 'ferrule-clamp'],
+  differs: {
+    'clamp-tighten': { inch: null, metric: null },
+    'clamp-tilt': { inch: 'a', metric: 'a' },
+  },
+  examples: EXAMPLES,
   fields: [
-    ...baseFields('sanitary-clamp'),
     {
       key: 'gasket',
       label: msg('field-gasket'),
@@ -105,13 +125,7 @@ export const sanitaryClamp = methodFrom<ClampSpec>({
       reaches: 'verified',
       exceptions: [['cannot-see-bore', 'on']],
       reads: [
-        {
-          key: 'jaws',
-          label: msg('field-jaws'),
-          needed: true,
-          control: 'choice',
-          options: ['apart', 'touch', 'wide-open'],
-        },
+        choiceRead('jaws', 'field-jaws', ['apart', 'touch', 'wide-open']),
         {
           key: 'intrusionMm',
           label: msg('field-intrusion'),
@@ -154,7 +168,6 @@ export const sanitaryClamp = methodFrom<ClampSpec>({
     if (r.jaws === 'wide-open') findings.push(finding('warn', 'clamp-wide-open', practice))
     return {
       findings,
-      doubt: contradicts || findings.some((f) => f.level === 'warn' && f.code !== 'clamp-tilt-warn'),
       causes: findings.some((f) => f.code === 'clamp-tilted') ? [msg('cause-clamp-supports')] : [],
     }
   },

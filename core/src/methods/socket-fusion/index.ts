@@ -1,8 +1,9 @@
 import { type Finding, fig, finding, msg } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { type BaseSpec, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import {
   MAX_TILT_DEG,
@@ -13,12 +14,19 @@ import {
   heatS,
   rowOf,
 } from './rules.js'
+import { anywhere, metric } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { SOURCES } from './sources.js'
+import { WORDS } from './words.js'
+import { choiceRead } from '../kit/steps.js'
+import type { Joins } from '../joinable.js'
 
 interface FusionSpec extends BaseSpec {
   heatS: number | null
   coolS: number | null
   socketDepthMm: number | null
 }
+const JOINS: Joins = { 'pp-r': anywhere(metric(16, 125)), 'pp-r-layered': anywhere(metric(16, 125)) }
 const practice = 'cp-fusion-steps'
 const depth = (spec: FusionSpec) =>
   ownFig(spec, 'socketDepthMm', fig(rowOf(sizeOf(spec)).depthMm, 'cp-fusion-depth'))
@@ -27,16 +35,17 @@ const cool = (spec: FusionSpec) => ownFig(spec, 'coolS', fig(rowOf(sizeOf(spec))
 const burns = finding('warn', 'caution-fusion-burn', practice)
 
 /** Socket fusion of PP-R, plain and with an aluminium layer. */
-export const socketFusion = methodFrom<FusionSpec>({
+export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
   id: 'socket-fusion',
   key: 'fusion',
   version: 1,
-  fields: [
-    ...baseFields('socket-fusion'),
-    measuredDepth(100),
-    seconds('heatS', 'field-heat', 600),
-    seconds('coolS', 'field-cool', 7200),
-  ],
+  joins: JOINS,
+  words: WORDS,
+  sources: SOURCES,
+  findBy: ['fusion', 'fuse', 'welding'],
+  differs: { 'fusion-tool': { inch: 'a', metric: 'a' } },
+  examples: EXAMPLES,
+  fields: [measuredDepth(100), seconds('heatS', 'field-heat', 600), seconds('coolS', 'field-cool', 7200)],
   practice,
   depth,
   shortMaxMm: 1,
@@ -58,7 +67,7 @@ export const socketFusion = methodFrom<FusionSpec>({
       ],
       tools: [
         'tool-fusion-cutter',
-        ...(spec.material === 'pp-r-layered' ? ['tool-peeler'] : []),
+        ...(spec.material === 'pp-r-layered' ? (['tool-peeler'] as const) : []),
         'tool-fusion-dies',
       ],
     },
@@ -97,13 +106,7 @@ export const socketFusion = methodFrom<FusionSpec>({
       reaches: 'verified',
       exceptions: [['cannot-see', 'on']],
       reads: [
-        {
-          key: 'fusionBead',
-          label: msg('field-fusion-bead'),
-          needed: true,
-          control: 'choice',
-          options: ['double-all-round', 'broken', 'bore-closed'],
-        },
+        choiceRead('fusionBead', 'field-fusion-bead', ['double-all-round', 'broken', 'bore-closed']),
         {
           key: 'tiltDeg',
           label: msg('field-tilt'),

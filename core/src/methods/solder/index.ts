@@ -1,15 +1,28 @@
 import { cupDepthMm } from '../../sizes/copper.js'
 import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { type BaseSpec, baseFields, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { type BaseSpec, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { judgePeel, seenIn } from './peel.js'
 import { COOL_MAX_S, FIRE_WATCH_S, solderWireMm } from './rules.js'
+import { anywhere, cts, mm } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { SOURCES } from './sources.js'
+import { WORDS } from './words.js'
+import { choiceRead } from '../kit/steps.js'
+import type { Joins } from '../joinable.js'
 
 interface SolderSpec extends BaseSpec {
   socketDepthMm: number | null
   part: 'plain' | 'union' | 'ball-valve' | 'gate-valve' | null
+}
+const JOINS: Joins = {
+  copper: anywhere(
+    cts('1/4', '3/8', '1/2', '5/8', '3/4', '1', '1-1/4', '1-1/2', '2', '2-1/2', '3', '3-1/2', '4'),
+    mm(6, 8, 10, 12, 14, 15, 16, 18, 22, 28, 35, 42, 54, 64, 66.7, 76.1, 88.9, 108),
+  ),
 }
 const practice = 'cp-solder-steps'
 const depth = (spec: SolderSpec) => ownFig(spec, 'socketDepthMm', cupDepthMm(sizeOf(spec)))
@@ -19,12 +32,16 @@ const hotWork = [
 ]
 
 /** Soldered copper joints, with unions and valves. Bears when it has cooled by itself. */
-export const solder = methodFrom<SolderSpec>({
+export const solder = defineMethod<SolderSpec, typeof WORDS>({
   id: 'solder',
-  key: 'solder',
   version: 2,
+  joins: JOINS,
+  words: WORDS,
+  sources: SOURCES,
+  findBy: ['solder', 'soldered', 'sweat', 'capillary'],
+  differs: { 'ball-valve': { inch: null, metric: null }, coverage: { inch: 'b', metric: 'b' } },
+  examples: EXAMPLES,
   fields: [
-    ...baseFields('solder'),
     measuredDepth(100),
     {
       key: 'part',
@@ -106,13 +123,7 @@ export const solder = methodFrom<SolderSpec>({
       reaches: 'verified',
       exceptions: [['drips', 'look']],
       reads: [
-        {
-          key: 'ring',
-          label: msg('field-solder-ring'),
-          needed: true,
-          control: 'choice',
-          options: ['all-round', 'gaps', 'black'],
-        },
+        choiceRead('ring', 'field-solder-ring', ['all-round', 'gaps', 'black']),
         { key: 'coverage', label: msg('field-coverage'), needed: false, control: 'grid' },
       ],
       never: ['never-toothed-wrench'],

@@ -1,10 +1,11 @@
 import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import type { Code } from '../../sources/wording.js'
 import { append } from '../../units/extent.js'
 import { curePieces } from '../cure/ramps.js'
 import { drawnWall } from '../kit/drawing.js'
 import { type AskedFact, GASES } from '../around.js'
 import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '../method.js'
-import { sizesOf } from '../what-joins.js'
+import { fromManifest } from '../kit/define.js'
 import { clocks, homeAtS, setAtS } from './clocks.js'
 import { OVER_PASS_MM, SHORT_PASS_MM, inspect } from './inspection.js'
 import { cureRule } from './rule.js'
@@ -18,8 +19,11 @@ import {
   setupFindings,
   usesPrimer,
 } from './setup.js'
-import { type SolventSpec, depthOf, fields, odMm, parse } from './spec.js'
+import { EXAMPLES } from './examples.js'
+import { SOURCES } from './sources.js'
+import { JOINS, type SolventSpec, depthOf, fields, odMm, parse } from './spec.js'
 import { steps } from './steps.js'
+import { WORDS } from './words.js'
 
 export const RULES_VERSION = 1
 
@@ -108,12 +112,13 @@ function section(spec: SolventSpec, life: Life | null): Shape[] {
   return shapes
 }
 
+const STAGES = ['start', 'fit', 'rig', 'prime', 'cement', 'home', 'judge'] as const
 /** What an interruption costs at this moment of the joint, and the way back. */
 function interruption(spec: SolventSpec, life: Life, kind: string, ctx: Ctx): Finding[] {
-  const stage = life.done.at(-1)?.step ?? 'start'
+  const stage = STAGES.find((s) => s === life.done.at(-1)?.step) ?? 'start'
   const running = clocks(spec, life, ctx).filter((c) => c.stoppedAtS === undefined && c.untilS.value !== null)
   const untilAtS = running.find((c) => c.kind === 'window')?.untilS.value ?? 0
-  const code =
+  const code: Code =
     kind === 'rain' && (stage === 'fit' || stage === 'prime')
       ? 'interrupted-wet'
       : `interrupted-after-${stage}`
@@ -136,11 +141,28 @@ const asks: readonly AskedFact[] = ['medium', 'service']
 
 /** Solvent cement: PVC, PVC-U, CPVC and ABS, by inch or metric practice. */
 export const solventCement: Method<SolventSpec> = {
-  id: 'solvent-cement',
-  version: RULES_VERSION,
-  name: msg('method-solvent-cement'),
+  ...fromManifest({
+    id: 'solvent-cement',
+    version: RULES_VERSION,
+    joins: JOINS,
+    words: WORDS,
+    sources: SOURCES,
+    findBy: ['solvent', 'cement', 'cemented', 'glue', 'glued'],
+    differs: {
+      insertion: { inch: 'a', metric: 'b' },
+      coat: { inch: 'a', metric: 'b' },
+      primer: { inch: 'a', metric: 'b' },
+      hold: { inch: 'b', metric: 'b' },
+      chamfer: { inch: 'a', metric: 'b' },
+      'dry-fit': { inch: 'b', metric: 'b' },
+      brush: { inch: null, metric: null },
+      'cure-form': { inch: 'a', metric: null },
+      cure: { inch: 'a', metric: 'b' },
+      crew: { inch: 'a', metric: 'b' },
+    },
+    examples: EXAMPLES,
+  }),
   fields,
-  sizes: (material) => sizesOf('solvent-cement', material),
   inserts: true,
   cutOutTakes: 'fitting',
   parse,

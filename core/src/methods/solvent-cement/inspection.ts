@@ -2,6 +2,7 @@ import { type Finding, type SourceId, finding, msg } from '../../sources/source.
 import type { Ctx, Done, Inspection, Life } from '../method.js'
 import { LET_GO, clocks } from './clocks.js'
 import { type SolventSpec, depthOf } from './spec.js'
+import type { Code } from '../../sources/wording.js'
 
 /** How far the check mark may stand from its offset. Source: `ours-check-mark`. */
 export const SHORT_PASS_MM = 3
@@ -33,7 +34,7 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
   const findings: Finding[] = []
   const say = (
     level: 'stop' | 'warn' | 'note',
-    code: string,
+    code: Code,
     source: SourceId,
     p: Record<string, string | number> = {},
   ): void => {
@@ -74,7 +75,7 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
 
 type Say = (
   level: 'stop' | 'warn' | 'note',
-  code: string,
+  code: Code,
   source: SourceId,
   p?: Record<string, string | number>,
 ) => void
@@ -97,7 +98,7 @@ function judgeWindows(spec: SolventSpec, life: Life, ctx: Ctx, say: Say): void {
   }
 }
 
-const CAUSES: Readonly<Record<string, string[]>> = {
+const CAUSES: Readonly<Partial<Record<Code, readonly Code[]>>> = {
   'mark-short': ['cause-let-go-early', 'cause-not-to-stop', 'cause-no-chamfer'],
   'bead-broken': ['cause-too-little-cement', 'cause-small-applicator'],
   'window-missed': ['cause-cement-skinned'],

@@ -5,6 +5,7 @@ import type { CureClass, CureRule } from '../cure/rule.js'
 import { type SolventSpec, sizeOf } from './spec.js'
 import { chartRule } from '../cure/chart-rule.js'
 import { type CureTable, HUMID_FACTOR, TABLES, bandsC, classBars } from './tables.js'
+import type { Code } from '../../sources/wording.js'
 
 /** Hours per bar is a quick rule for ordinary pressures: it stops here. */
 export const HOURS_PER_BAR_TO_BAR = 16
@@ -83,7 +84,7 @@ export function cureRule(
 
 function makeRule(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>, table: CureTable): RuleFound {
   const size = sizeOf(spec)
-  const no = (code: string): RuleFound => ({
+  const no = (code: Code): RuleFound => ({
     ok: false,
     why: msg(code, { material: spec.material, size: spec.size }),
   })
@@ -129,7 +130,7 @@ function absRule(od: number): CureRule {
   }
 }
 
-function pvcuRule(od: number, table: CureTable, no: (code: string) => RuleFound): RuleFound {
+function pvcuRule(od: number, table: CureTable, no: (code: Code) => RuleFound): RuleFound {
   const inch = nextInchSize(od)
   const row = inch === null ? null : inchRow(table, inch)
   if (!row) return no('no-cure-size')

@@ -11,6 +11,7 @@ import {
 } from '../../sources/source.js'
 import { EDGE_C, fToC } from '../../units/units.js'
 import { odMm, sizeOf, type SolventSpec } from './spec.js'
+import type { Code } from '../../sources/wording.js'
 
 type Joint = Pick<SolventSpec, 'material' | 'size' | 'school'>
 
@@ -107,7 +108,7 @@ export function setupFindings(joint: Joint, pressureService: boolean, now: Condi
   const out: Finding[] = []
   const say = (
     level: Level,
-    code: string,
+    code: Code,
     source: SourceId,
     params: Record<string, string | number> = {},
   ): void => {
@@ -115,14 +116,18 @@ export function setupFindings(joint: Joint, pressureService: boolean, now: Condi
   }
   const dewC = dewPointC(now.airC, now.relativeHumidityPct)
   if (now.pipeC <= dewC + EDGE_C)
-    say('stop', 'condensation', 'cp-condensation', { pipeC: now.pipeC, dewC, aboveK: now.pipeC - dewC })
+    say('stop', 'condensation', 'cp-condensation', {
+      pipeC: now.pipeC,
+      dewC,
+      side: now.pipeC < dewC ? 'below' : 'at',
+    })
   temperatureFindings(joint, now, tin, say)
   cementFindings(joint, pressureService, tin, say)
   if (tin.tinExpired) say('stop', 'tin-expired', 'cp-shelf-life')
   return out
 }
 
-type Say = (level: Level, code: string, source: SourceId, params?: Record<string, string | number>) => void
+type Say = (level: Level, code: Code, source: SourceId, params?: Record<string, string | number>) => void
 function temperatureFindings(joint: Joint, now: Conditions, tin: Tin, say: Say): void {
   const coldest = Math.min(now.airC, now.pipeC)
   const hottest = Math.max(now.airC, now.pipeC)

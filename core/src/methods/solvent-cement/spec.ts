@@ -1,10 +1,12 @@
 import { type Size, outsideDiameterMm } from '../../sizes/size.js'
 import { solventSocketDepth } from '../../sizes/sockets.js'
 import { type Fig, type Finding, type SourceId, fig, finding, msg } from '../../sources/source.js'
-import { type School, joinable } from '../joinable.js'
+import { type Joins, type School, joined } from '../joinable.js'
+import { cts, metric, nps } from '../kit/joins.js'
+import { baseFields } from '../kit/spec.js'
 import { type ChartCure, chartCureOf } from '../cure/chart-rule.js'
 import type { Field } from '../method.js'
-import { WHAT_JOINS } from '../what-joins.js'
+import type { Code } from '../../sources/wording.js'
 
 export interface SolventSpec {
   material: string
@@ -25,17 +27,23 @@ export interface SolventSpec {
   wallSeries?: string
 }
 
+export const JOINS: Joins = {
+  'pvc-u': [{ school: 'metric', sizes: metric(16, 315) }],
+  pvc: [{ school: 'inch', sizes: nps('1/2', '24') }],
+  cpvc: [
+    { school: 'inch', sizes: [...nps('1/2', '24'), ...cts('1/2', '3/4', '1', '1-1/4', '1-1/2', '2')] },
+    { school: 'metric', sizes: metric(16, 160) },
+  ],
+  abs: [
+    { school: 'metric', sizes: metric(16, 225) },
+    { school: 'inch', sizes: nps('1-1/4', '12') },
+  ],
+}
+const SELF = { id: 'solvent-cement', joins: JOINS } as const
+
 export const LONGEST_SOCKET_MM = 500
 export const fields: readonly Field[] = [
-  {
-    key: 'material',
-    label: msg('field-material'),
-    needed: true,
-    control: 'choice',
-    options: Object.keys(WHAT_JOINS['solvent-cement'] ?? {}),
-  },
-  { key: 'size', label: msg('field-size'), needed: true, control: 'size' },
-  { key: 'school', label: msg('field-school'), needed: true, control: 'choice', options: ['inch', 'metric'] },
+  ...baseFields(JOINS),
   { key: 'schedule', label: msg('field-schedule'), needed: false, control: 'choice', options: ['40', '80'] },
   {
     key: 'socketDepthMm',
@@ -71,7 +79,7 @@ export const fields: readonly Field[] = [
 export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: false; errors: Finding[] } {
   const errors: Finding[] = []
   const o = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
-  const say = (code: string, field: string): void => {
+  const say = (code: Code, field: string): void => {
     errors.push(finding('stop', code, 'given', { field }, field))
   }
   const text = (k: string): string => (typeof o[k] === 'string' ? (o[k] as string) : '')
@@ -86,7 +94,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
   }
   const school = text('school')
   if (school !== 'inch' && school !== 'metric') say('school-unknown', 'school')
-  const fits = joinable('solvent-cement', text('material'), text('size'), school as School)
+  const fits = joined(SELF, text('material'), text('size'), school as School)
   if (!fits.ok) errors.push({ ...finding('stop', fits.why.code, 'given', fits.why.params, fits.field) })
   const socketDepthMm = positive('socketDepthMm')
   if (socketDepthMm !== null && socketDepthMm > LONGEST_SOCKET_MM) say('socket-too-deep', 'socketDepthMm')
@@ -115,7 +123,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
 
 /** The parsed size of a spec; specs only exist for sizes that are made. */
 export function sizeOf(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>): Size {
-  const fits = joinable('solvent-cement', spec.material, spec.size, spec.school)
+  const fits = joined(SELF, spec.material, spec.size, spec.school)
   if (!fits.ok) throw new Error(fits.why.code)
   return fits.size
 }

@@ -3,8 +3,21 @@ import type { Ctx, Step, StepException } from '../method.js'
 import { OVER_PASS_MM, SHORT_PASS_MM } from './inspection.js'
 import { applicatorMinMm, brushStarves, chamfer, crew, usesPrimer, usesPuller } from './setup.js'
 import { type SolventSpec, depthOf } from './spec.js'
+import type { Code } from '../../sources/wording.js'
 
-const ex = (id: string, backTo: StepException['backTo']): StepException => ({
+/** A way out of a step: its name, and where it leads. */
+const ex = (
+  id:
+    | 'too-loose'
+    | 'wont-reach-third'
+    | 'slips'
+    | 'put-down'
+    | 'skinned'
+    | 'hard'
+    | 'bead-broken'
+    | 'cannot-read',
+  backTo: StepException['backTo'],
+): StepException => ({
   id,
   says: msg(`ex-${id}`),
   backTo,
@@ -28,7 +41,7 @@ export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
     people: people.value ?? 1,
     offsetMm: spec.checkOffsetMm,
   }
-  const m = (code: string) => msg(code, params)
+  const m = (code: Code) => msg(code, params)
   const large = usesPuller(spec)
   const never = brushStarves(spec) ? { never: [msg('never-brush-large')] } : {}
   const vapour = finding('warn', 'caution-vapour', 'cp-steps')

@@ -2,19 +2,29 @@ import { finding, fig, msg } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
-import { choiceRule, methodFrom } from '../kit/recipe.js'
-import { baseFields, odOf } from '../kit/spec.js'
+import { choiceRule } from '../kit/choice.js'
+import { defineMethod } from '../kit/define.js'
+import { odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
+import { LARGE_PIPE } from '../kit/joins.js'
+import { EXAMPLES } from './examples.js'
+import { WORDS } from './words.js'
+import { choiceRead } from '../kit/steps.js'
 
 const practice = 'cp-bolted-steps'
 const body = finding('warn', 'caution-coupling-body', practice)
 
 /** Split ring couplings on heavy process pipe. Nothing cures. */
-export const splitCoupling = methodFrom<BoltedSpec>({
+export const splitCoupling = defineMethod<BoltedSpec, typeof WORDS>({
   id: 'split-coupling',
   key: 'coupling',
   version: 1,
-  fields: [...baseFields('split-coupling'), ...boltFields],
+  joins: LARGE_PIPE,
+  words: WORDS,
+  sources: [],
+  findBy: ['coupling', 'split'],
+  examples: EXAMPLES,
+  fields: [...boltFields],
   practice,
   params: (spec) => ({
     size: spec.size,
@@ -55,15 +65,7 @@ export const splitCoupling = methodFrom<BoltedSpec>({
       id: 'look',
       reaches: 'verified',
       exceptions: [['moved', 'on']],
-      reads: [
-        {
-          key: 'faces',
-          label: msg('field-faces'),
-          needed: true,
-          control: 'choice',
-          options: ['together', 'apart'],
-        },
-      ],
+      reads: [choiceRead('faces', 'field-faces', ['together', 'apart'])],
     },
   ],
   mends: { 'torque-over': 'bolts', 'torque-under': 'bolts' },
@@ -72,7 +74,6 @@ export const splitCoupling = methodFrom<BoltedSpec>({
     if (r.faces === 'apart') findings.push(finding('stop', 'coupling-faces-apart', practice))
     return {
       findings,
-      doubt: findings.length > 0,
       causes: r.faces === 'apart' ? [msg('cause-coupling-gap'), msg('cause-coupling-dry')] : [],
     }
   },

@@ -7,6 +7,7 @@ import {
   chamferMaxMm,
   cutterFeed,
   fmt,
+  named,
   outsideDiameterMm,
   parseSize,
   say,
@@ -32,7 +33,7 @@ const rows = computed(() => {
   })
 })
 const mm = (f: Fig, school: string): string =>
-  figureText({ key: '', fig: f, unit: 'mm' }, readerFor(school, job.reader), (m) => say(m))
+  figureText({ fig: f, unit: 'mm' }, readerFor(school, job.reader), (m) => say(m))
 </script>
 
 <template>
@@ -61,7 +62,7 @@ const mm = (f: Fig, school: string): string =>
         </thead>
         <tbody>
           <tr v-for="r in rows" :key="r.key">
-            <td class="strong">{{ r.key }}</td>
+            <td class="strong">{{ named(r.e.material) }} {{ r.e.size }}</td>
             <td>
               {{ fmt.inchFraction(r.feed.turns.value ?? 0) }} turn every
               {{

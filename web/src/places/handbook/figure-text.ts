@@ -33,7 +33,11 @@ export function otherText(f: HandbookFigure, reader: Reader, t: (m: Msg) => stri
 }
 
 /** A figure as the trade writes it, in the reader's units; the reason where there is none. */
-export function figureText(f: HandbookFigure, reader: Reader, t: (m: Msg) => string): string {
+export function figureText(
+  f: Pick<HandbookFigure, 'fig' | 'unit'>,
+  reader: Reader,
+  t: (m: Msg) => string,
+): string {
   const v = f.fig.value
   if (v === null) return t(f.fig.why)
   switch (f.unit) {

@@ -17,7 +17,7 @@ interface Row {
 const rows = computed<Row[]>(() => {
   const f = props.facts
   if (!f.method || f.spec === null) return []
-  const row = (name: string, figure: HandbookFigure): Row => ({
+  const row = (name: string, figure: Pick<HandbookFigure, 'fig' | 'unit'>): Row => ({
     name,
     value: figureText(figure, job.reader, job.t),
     source: figure.fig.value === null ? null : figure.fig.source,
@@ -27,7 +27,7 @@ const rows = computed<Row[]>(() => {
     const until = c.untilS
     if (until.value === null) return []
     const lasts = { ...until, value: until.value - c.fromS }
-    return [row(`Clock: ${job.t(c.label)}`, { key: c.id, fig: lasts, unit: 's' })]
+    return [row(`Clock: ${job.t(c.label)}`, { fig: lasts, unit: 's' })]
   })
   return [...figures, ...clocks]
 })

@@ -1,18 +1,12 @@
-import { computed, practice, published } from './records.js'
-import type { Source } from './records.js'
+import { computed, practice, published } from '../../sources/records.js'
+import type { Source } from '../../sources/records.js'
 
-/** Sources of solvent cement, and those that every method shares. */
-export const SOLVENT_SOURCES = [
-  published('iso-161', 'ISO 161-1, nominal outside diameters of thermoplastics pipes, metric series', '2018'),
+/** Where its figures and steps come from. */
+export const SOURCES = [
   published(
     'iso-727-1',
     'ISO 727-1, plain sockets for PVC-U, PVC-C and ABS, metric: L = 0.5 d + 6 mm (at least 12)',
     '2002',
-  ),
-  published(
-    'astm-d1785',
-    'ASTM D1785, outside diameters of PVC pipe Sch 40, 80, 120 (as ASME B36.10M)',
-    'recent',
   ),
   published('astm-d2466', 'ASTM D2466, socket lengths of PVC fittings, Sch 40, minimum', 'recent'),
   published('astm-d2467', 'ASTM D2467, socket lengths of PVC fittings, Sch 80, minimum', 'recent'),
@@ -29,11 +23,6 @@ export const SOLVENT_SOURCES = [
     'From memory, taken to equal D2467: check the standard before you rely on it.',
   ),
   published(
-    'astm-d2846',
-    'ASTM D2846, CPVC tube and fittings, copper tube sizes: diameters, walls, socket lengths; 400 psi at 73 °F',
-    'recent',
-  ),
-  published(
     'astm-d2855',
     'ASTM D2855, solvent-cemented joints: set and cure schedule, current handbook form',
     '2015 and later, as handbooks print it',
@@ -48,7 +37,6 @@ export const SOLVENT_SOURCES = [
     'ASTM D2855: applicator at least half the pipe diameter; chamfer 10 to 15 degrees, about 3/32 in',
     'recent',
   ),
-  published('magnus', 'Magnus formula over water, coefficients 17.62 and 243.12 °C (WMO No. 8)', '2008'),
   practice(
     'cp-hours-per-bar',
     'PVC-U, metric: one hour per bar after the last joint, d16 to d160, 10 to 40 °C',
@@ -80,7 +68,6 @@ export const SOLVENT_SOURCES = [
     'Large joints are pulled home by a tool and stay in it until set: inch from 6 in, metric above d110',
   ),
   practice('cp-brush', 'From 4 in (d110) up swab or roller: a brush puts on too little cement'),
-  practice('cp-crew', 'Two people coat at once: metric above d75 ABS and d90 PVC-U; inch from about 6 in'),
   practice(
     'cp-temperature-limits',
     'Cementing 40 to 110 °F with ordinary cement; metric ABS +5 to +40 °C; PVC-U below +5 °C only protected',
@@ -96,26 +83,11 @@ export const SOLVENT_SOURCES = [
     'Check mark may stand 2 mm short to 3 mm over its offset',
     'Our figure, common practice.',
   ),
-  practice(
-    'ours-reading-gap',
-    'Readings more than 2 h apart: the slower of both ends for planning, unknown for sign-off',
-    'Our rule.',
-  ),
   practice('cp-pipe-in-pipe', 'Inner pipe is longer by the difference of the socket depths, at each end'),
-  practice('cp-cut-length', 'Measure less take-offs, plus insertions, less gaps'),
   practice('cp-steps', 'Solvent cementing, step by step, as the trade does it'),
-  practice('cp-gates', 'What must be true before pressure is put on a section'),
-  practice(
-    'cp-no-gas-on-plastic',
-    'No air or gas test on PVC, CPVC or ABS: brittle, it bursts into splinters',
-  ),
-  computed('ladder', 'Least pressure over all joints at each time, by the cure rule of each', []),
-  computed('given', 'As given in the request', []),
-  {
-    id: 'measured',
-    kind: 'measured',
-    reference: 'Measured on the fitting in hand',
-    verified: false,
-    note: 'The socket in the hand wins over the published minimum.',
-  },
 ] as const satisfies readonly Source[]
+declare module '../../sources/source.js' {
+  interface SourceBook {
+    'solvent-cement': typeof SOURCES
+  }
+}

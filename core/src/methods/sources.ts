@@ -1,11 +1,16 @@
-import { KNOWN_SOURCES } from './known.js'
-import { MEMORY, type Source } from './records.js'
+import { SHARED_SOURCES } from '../sources/known.js'
+import { MEMORY, type Source } from '../sources/records.js'
+import { allMethods } from './registry.js'
 
-const BY_ID: ReadonlyMap<string, Source> = new Map(KNOWN_SOURCES.map((s) => [s.id, s]))
+/** Every source that core's own tables and rules name: those that are shared, and each method's own. */
+export const allSources = (): readonly Source[] => [
+  ...SHARED_SOURCES,
+  ...allMethods().flatMap((m) => m.sources),
+]
 
 /** The source record of an id, charts' and computed ones too. Ids come from code: an unknown one is a fault of ours and throws. */
 export function sourceOf(id: string): Source {
-  const known = BY_ID.get(id)
+  const known = allSources().find((s) => s.id === id)
   if (known) return known
   if (id.startsWith('chart:'))
     return {
@@ -28,4 +33,3 @@ export function sourceOf(id: string): Source {
   }
   throw new Error(`no source ${id}`)
 }
-export const allSources = (): readonly Source[] => KNOWN_SOURCES
