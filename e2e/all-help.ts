@@ -1,80 +1,21 @@
 import { randomUUID } from 'node:crypto'
+import { allMethods } from '@jugalis/core'
 import { type Page, expect } from '@playwright/test'
 import { madeLongAgo, readings, write } from './help'
 
-/** Lines of every method that a school joins, each with what its method asks. */
-interface Kind {
-  tag: string
-  method: string
-  material: string
-  size: string
-  schedule?: string
-  details?: Record<string, unknown>
-}
-const METRIC: readonly Kind[] = [
-  { tag: 'SC', method: 'solvent-cement', material: 'pvc-u', size: 'd63' },
-  { tag: 'PR', method: 'press', material: 'copper', size: 'd22' },
-  { tag: 'SO', method: 'solder', material: 'copper', size: 'd15', details: { part: 'ball-valve' } },
-  { tag: 'CO', method: 'compression', material: 'stainless', size: 'd12', details: { socketDepthMm: 20 } },
-  {
-    tag: 'CL',
-    method: 'sanitary-clamp',
-    material: 'stainless',
-    size: 'DN 40',
-    details: { gasket: 'EPDM', tighten: 'torque', torqueNm: 4 },
-  },
-  { tag: 'SF', method: 'socket-fusion', material: 'pp-r', size: 'd20' },
-  { tag: 'FG', method: 'flange', material: 'pvc-u', size: 'd110', details: { bolts: 8, dryTorqueNm: 30 } },
-]
-const INCH: readonly Kind[] = [
-  { tag: 'SC', method: 'solvent-cement', material: 'pvc', size: 'NPS 2', schedule: '80' },
-  { tag: 'PR', method: 'press', material: 'carbon-steel', size: 'NPS 1' },
-  { tag: 'SO', method: 'solder', material: 'copper', size: 'CTS 3/4', details: { part: 'union' } },
-  { tag: 'CO', method: 'compression', material: 'pe', size: 'CTS 3/4', details: { kind: 'grip-nut' } },
-  {
-    tag: 'TF',
-    method: 'compression',
-    material: 'stainless',
-    size: 'OD 1/4',
-    details: { socketDepthMm: 15.9 },
-  },
-  {
-    tag: 'CL',
-    method: 'sanitary-clamp',
-    material: 'stainless',
-    size: 'BPE 2',
-    details: { gasket: 'EPDM', tighten: 'torque', torqueNm: 4 },
-  },
-  { tag: 'FL', method: 'flare', material: 'pfa', size: 'OD 3/4', details: { quenched: true } },
-  {
-    tag: 'AB',
-    method: 'adhesive-bond',
-    material: 'epoxy-resin',
-    size: 'NPS 4',
-    details: { socketDepthMm: 50.8 },
-  },
-  {
-    tag: 'SP',
-    method: 'split-coupling',
-    material: 'carbon-steel',
-    size: 'NPS 8',
-    details: { bolts: 4, dryTorqueNm: 200, kDry: 0.2, kLubricated: 0.15 },
-  },
-  {
-    tag: 'EX',
-    method: 'expansion-joint',
-    material: 'carbon-steel',
-    size: 'NPS 6',
-    details: { dryTorqueNm: 80, rods: 'limit', extensionMm: 10 },
-  },
-  {
-    tag: 'FG',
-    method: 'flange',
-    material: 'carbon-steel',
-    size: 'NPS 4',
-    details: { bolts: 8, dryTorqueNm: 90 },
-  },
-]
+/** What a job says of every joint, so that no line need say it. */
+const OF_THE_JOB = ['material', 'size', 'schedule', 'checkOffsetMm', 'pressureService']
+/** A line of every method that a school joins, as its own example has it, each with what its method asks. */
+const kindsOf = (school: 'metric' | 'inch') =>
+  allMethods().flatMap((m, i) => {
+    const e = m.examples.find((x) => x.school === school)
+    if (!e) return []
+    const details = Object.fromEntries(Object.entries(e.spec).filter(([k]) => !OF_THE_JOB.includes(k)))
+    const schedule = typeof e.spec.schedule === 'string' ? e.spec.schedule : null
+    return [
+      { tag: `W${i + 1}`, method: m.id, material: e.spec.material, size: e.spec.size, schedule, details },
+    ]
+  })
 
 export async function jobOfAll(
   page: Page,
@@ -84,7 +25,7 @@ export async function jobOfAll(
   const name = `All, ${school}`
   await page.request.post('/api/jobs', { data: { jobId: job, name } })
   const joints: string[] = []
-  const lines = (school === 'inch' ? INCH : METRIC).flatMap((k) => {
+  const lines = kindsOf(school).flatMap((k) => {
     const lineId = randomUUID()
     const [a, b] = [randomUUID(), randomUUID()]
     joints.push(a, b)
@@ -103,8 +44,8 @@ export async function jobOfAll(
           placeId,
           method: k.method,
           material: k.material,
-          schedule: k.schedule ?? null,
-          details: k.details ?? {},
+          schedule: k.schedule,
+          details: k.details,
           ratingBar: 17.2369,
         },
       },
@@ -213,8 +154,9 @@ export async function everyPlace(
   await sheet('Paint a section', 'set-out, section sheet')
   await sheet('New line', 'set-out, line sheet')
   await sheet(/Wall|No reading/, 'reading sheet')
-  await page.getByRole('link', { name: 'FG FG' }).click()
-  await expect(page.getByRole('link', { name: 'FG FG' })).toHaveAttribute('aria-current', 'page')
+  const { tag } = kindsOf(school).at(-1) as { tag: string }
+  await page.getByRole('link', { name: `${tag} ${tag}` }).click()
+  await expect(page.getByRole('link', { name: `${tag} ${tag}` })).toHaveAttribute('aria-current', 'page')
   await look('set-out, another line')
   await open('fittings')
   await open('supports?laid=5&warm=25&cold=2')

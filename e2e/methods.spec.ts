@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { allMethods, joinable } from '@jugalis/core'
 import { type Page, expect, test } from '@playwright/test'
 import { PHONE, demoJob, eventsOf, noViolations, signIn, write } from './help'
 import { jobOf } from './make-help'
@@ -7,81 +8,52 @@ interface Story {
   method: string
   material: string
   size: string
-  details?: Record<string, unknown>
-  /** Readings that are typed, by key. */
-  typed?: Record<string, string>
+  school: 'metric' | 'inch'
+  details: Record<string, unknown>
+  /** Readings that are typed, by key, with their units. */
+  typed: Record<string, string>
   /** Read off a drawing: turns drawn round on the dial, a gap tapped on its tape. */
-  turns?: number
-  gapMm?: number
+  turns: number | undefined
+  gapMm: number | undefined
   steps: number
 }
-const STORIES: readonly Story[] = [
-  { method: 'press', material: 'copper', size: 'd22', steps: 3 },
-  { method: 'solder', material: 'copper', size: 'd15', details: { part: 'ball-valve' }, steps: 4 },
-  {
-    method: 'compression',
-    material: 'stainless',
-    size: 'd12',
-    details: { socketDepthMm: 20 },
-    turns: 1.25,
-    steps: 4,
-  },
-  {
-    method: 'sanitary-clamp',
-    material: 'stainless',
-    size: 'DN 40',
-    details: { gasket: 'EPDM', tighten: 'torque', torqueNm: 4 },
-    gapMm: 0.9,
-    typed: { torqueNm: '4', intrusionMm: '0.1' },
-    steps: 5,
-  },
-  {
-    method: 'flare',
-    material: 'pfa',
-    size: 'OD 1/2',
-    details: { cold: true, quenched: true },
-    gapMm: 2.7,
-    steps: 4,
-  },
-  {
-    method: 'socket-fusion',
-    material: 'pp-r',
-    size: 'd20',
-    typed: { toolC: '260', tiltDeg: '1' },
-    steps: 4,
-  },
-  {
-    method: 'adhesive-bond',
-    material: 'epoxy-resin',
-    size: 'NPS 4',
-    details: { socketDepthMm: 50 },
-    steps: 5,
-  },
-  {
-    method: 'split-coupling',
-    material: 'carbon-steel',
-    size: 'NPS 8',
-    details: { bolts: 4, dryTorqueNm: 200, kDry: 0.2, kLubricated: 0.15 },
-    typed: { torqueNm: '150' },
-    steps: 5,
-  },
-  {
-    method: 'expansion-joint',
-    material: 'carbon-steel',
-    size: 'NPS 6',
-    details: { dryTorqueNm: 80, rods: 'limit', extensionMm: 10 },
-    typed: { torqueNm: '80', outerMm: '10' },
-    steps: 4,
-  },
-  {
-    method: 'flange',
-    material: 'pvc-u',
-    size: 'd110',
-    details: { bolts: 8, dryTorqueNm: 30 },
-    typed: { torqueNm: '30' },
-    steps: 4,
-  },
-]
+/** Fair weather. */
+const CTX = {
+  pin: { rules: 9, chart: null, school: 'metric', table: 'current' },
+  wall: [],
+  airC: 24,
+  wallC: 24,
+  humidityPct: 50,
+  mode: 'coldest',
+} as const
+/** How a unit of core is typed. */
+const TYPED: Partial<Record<string, string>> = { mm: ' mm', C: ' °C', Nm: ' Nm' }
+const DRAWN = ['turns', 'gapMinMm', 'gapMaxMm']
+
+/** One life of each method, as its own example is made. Solvent cement has its own walks. */
+const STORIES: readonly Story[] = allMethods()
+  .filter((m) => m.id !== 'solvent-cement')
+  .map((m) => {
+    const example = m.examples[0]
+    const school =
+      example && joinable(m.id, example.spec.material, example.spec.size, 'metric').ok ? 'metric' : 'inch'
+    const parsed = m.parse({ ...example?.spec, school })
+    if (!example || !parsed.ok) throw new Error(`${m.id} has no example that can be made`)
+    const { material, size, ...details } = example.spec
+    const steps = m.steps(parsed.spec, { ...CTX, school })
+    const unitOf = (key: string) => steps.flatMap((s) => s.reads).find((r) => r.key === key)?.unit ?? ''
+    const reads = Object.entries(example.reads ?? {})
+    return {
+      ...{ method: m.id, material, size, school, details, steps: steps.length },
+      typed: Object.fromEntries(
+        reads.filter(([k]) => !DRAWN.includes(k)).map(([k, v]) => [k, `${v}${TYPED[unitOf(k)] ?? ''}`]),
+      ),
+      turns: example.reads?.turns as number | undefined,
+      gapMm: example.reads?.gapMinMm as number | undefined,
+    }
+  })
+
+const PRESS = STORIES.find((s) => s.method === 'press') as Story
 
 async function jobWith(page: Page, s: Story): Promise<{ job: string; joint: string }> {
   await signIn(page)
@@ -164,7 +136,7 @@ for (const s of STORIES)
       for (let seen = page.getByRole('button', { name: 'Seen', exact: true }); await seen.count();)
         await seen.first().click()
       taps += await readOff(page, s)
-      for (const [key, value] of Object.entries(s.typed ?? {})) {
+      for (const [key, value] of Object.entries(s.typed)) {
         const field = page.locator(`#read-${key}`)
         if (await field.count()) {
           await expect(field).toHaveValue('')
@@ -261,7 +233,7 @@ test.describe('the Handbook', () => {
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Depth of the cup, copper d22 = 15.4')
   })
   test('a table is compared with a copy by a named person, and says so from then on', async ({ page }) => {
-    const s = STORIES[0] as Story
+    const s = PRESS
     const { job } = await jobWith(page, s)
     await page.goto(`/job/${job}/handbook?page=unverified`)
     const before = Number(/^\d+/.exec(await page.getByRole('heading', { level: 1 }).innerText())?.[0])
@@ -278,7 +250,7 @@ test.describe('the Handbook', () => {
   test('a maker\u2019s chart: bad rows named by line and nothing loaded; a good one counts in Cut', async ({
     page,
   }) => {
-    const { job } = await jobWith(page, STORIES[0] as Story)
+    const { job } = await jobWith(page, PRESS)
     await page.goto(`/job/${job}/handbook?page=charts`)
     const head = 'method,material,size,figure,value,unit,reference'
     await page.getByLabel('Name of the chart').fill('Kelpwick stores, sheet 4')

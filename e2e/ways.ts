@@ -130,6 +130,16 @@ export const INCH_WAYS: readonly Way[] = [
     reads: { torqueNm: '60 ft-lb' },
     slip: { step: 0, says: 'Face scratched', back: 'aside' },
   },
+  {
+    tag: 'M',
+    method: 'grooved-coupling',
+    material: 'carbon-steel',
+    asks: { kind: 'flexible', leaveMm: '1/16' },
+    entries: ['elbow 90 4', '60 c-c', 'tee 4'],
+    joints: 1,
+    reads: { grooveMm: '4.33', endGapMm: '0.06', deflectionDeg: '0.5' },
+    slip: { step: 1, says: 'Wrong or cut gasket', back: 'again' },
+  },
 ]
 
 /** The same for a job in millimetres. */

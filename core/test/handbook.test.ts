@@ -80,7 +80,7 @@ describe('every page of the Handbook', () => {
     expect(known).toBeGreaterThan(4000)
   })
   it('tells where schools differ, in words, for methods that there are', () => {
-    expect(allDifferences()).toHaveLength(20)
+    expect(allDifferences().length).toBeGreaterThanOrEqual(20)
     for (const d of allDifferences()) {
       for (const m of [d.point, d.a, d.b, d.here]) expect([m.code, isWorded(m.code)]).toEqual([m.code, true])
       for (const id of d.methods) expect(allMethods().some((m) => m.id === id)).toBe(true)

@@ -111,14 +111,14 @@ export function sizeFor(typed: string, reader: Reader, offered: readonly string[
 function pieceEntry(typed: string, reader: Reader, no: No): Entry {
   const gap = / gap (.+)$/.exec(typed)
   const t = gap ? typed.slice(0, gap.index) : typed
-  const gapMm = gap ? parseLength(gap[1] as string, reader) : 0
-  if (gapMm === null || gapMm > WIDEST_GAP_MM) return no('entry-gap')
+  const gapMm = gap ? parseLength(gap[1] as string, reader) : undefined
+  if (gapMm === null || (gapMm ?? 0) > WIDEST_GAP_MM) return no('entry-gap')
   const m = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(t)
   const measuredMm = parseLength(m?.[1] ?? '', reader)
   if (measuredMm === null || measuredMm <= 0) return no('entry-not-a-length')
   if (measuredMm > LONGEST_MM) return no('entry-too-long', { mm: measuredMm })
   const measure = MEASURES[m?.[2] ?? 'c-c'] ?? 'centre-centre'
-  return { ok: true, type: 'piece', measure, measuredMm, ...(gapMm ? { gapMm } : {}) }
+  return { ok: true, type: 'piece', measure, measuredMm, ...(gapMm === undefined ? {} : { gapMm }) }
 }
 
 /**
@@ -164,7 +164,7 @@ export function entryText(item: Item, reader: Reader, after: string | null = nul
     return `bent ${run.join(' ')} r ${figure(radiusMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
   }
   if (item.type === 'piece') {
-    const gap = item.gapMm ? ` gap ${figure(item.gapMm, reader)}` : ''
+    const gap = item.gapMm !== undefined ? ` gap ${figure(item.gapMm, reader)}` : ''
     return `${item.measuredMm === null ? '?' : figure(item.measuredMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}`
   }
   const sizes = [item.size, item.size2].filter((s): s is string => s !== null)

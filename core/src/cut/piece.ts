@@ -19,6 +19,8 @@ export interface PieceEnd {
   checkMarkMm: Fig | null
   /** How far its method sands the pipe; null where it does not. */
   sandMm: Fig | null
+  /** What its method leaves between the ends by itself, mm. */
+  ownGapMm: number
   takeOff: TakeOff | null
 }
 /** A bend's mark on the straight tube: where the arc begins and ends from end 0. */
@@ -60,8 +62,8 @@ export const NEUTRAL_CTX: Omit<Ctx, 'school' | 'pin'> = {
   mode: 'coldest',
 }
 
-type EndMarks = Pick<PieceEnd, 'depthMm' | 'checkMarkMm' | 'sandMm'>
-const NO_MARKS: EndMarks = { depthMm: null, checkMarkMm: null, sandMm: null }
+type EndMarks = Pick<PieceEnd, 'depthMm' | 'checkMarkMm' | 'sandMm' | 'ownGapMm'>
+const NO_MARKS: EndMarks = { depthMm: null, checkMarkMm: null, sandMm: null, ownGapMm: 0 }
 const marks = new WeakMap<JobState, Map<string, EndMarks>>()
 /** Depth and check mark of a joint's pipe end. Joints of one line and size share them: worked out once for a state. */
 function marksOf(state: JobState, place: JointPlace): EndMarks {
@@ -75,10 +77,10 @@ function marksOf(state: JobState, place: JointPlace): EndMarks {
 function readMarks(state: JobState, place: JointPlace): EndMarks {
   const { line } = place
   const method = methodOf(line.method)
-  // Ends that meet face to face add nothing to the length.
-  if (method && !method.inserts) return { ...NO_MARKS, depthMm: fig(0, 'cp-face-to-face') }
   const parsed = method?.parse(jointSpec(state, place))
-  if (!method || !parsed?.ok) return NO_MARKS
+  // Ends that meet face to face add nothing to the length.
+  const face = method && !method.inserts ? { depthMm: fig(0, 'cp-face-to-face') } : {}
+  if (!method || !parsed?.ok) return { ...NO_MARKS, ...face }
   const insertion = method.insertion(parsed.spec, {
     ...NEUTRAL_CTX,
     school: line.school,
@@ -86,7 +88,13 @@ function readMarks(state: JobState, place: JointPlace): EndMarks {
   })
   const mark = (kind: Mark['kind']): Fig | null =>
     insertion.marks.find((m) => m.kind === kind)?.fromEndMm ?? null
-  return { depthMm: insertion.depthMm, checkMarkMm: mark('check'), sandMm: mark('sand') }
+  return {
+    depthMm: insertion.depthMm,
+    checkMarkMm: mark('check'),
+    sandMm: mark('sand'),
+    ownGapMm: insertion.gapMm?.value ?? 0,
+    ...face,
+  }
 }
 
 /** Cut length and marks of one piece of a line, from its measure, the take-offs of its fittings and the insertions. */
@@ -119,7 +127,7 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
     bends: bent?.bends ?? [],
     takeOffsMm: taken(0) + taken(1),
     insertionsMm: insertionAt(item, ends[0], 0) + insertionAt(item, ends[1], 1),
-    gapsMm: (item.gapMm ?? 0) * ends.filter((e) => e.jointId).length,
+    gapsMm: gapAt(item, ends[0]) + gapAt(item, ends[1]),
     isCut,
     // What goes in last was cut over, and then to site measure.
     changedSinceCut:
@@ -130,13 +138,16 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
   }
 }
 
+/** What an end stays off: as it was typed for the piece, else what its way of joining leaves by itself. */
+const gapAt = (item: Item, end: PieceEnd): number => (end.jointId ? (item.gapMm ?? end.ownGapMm) : 0)
+
 function cutFigure(item: Item, ends: readonly PieceEnd[]): Fig {
   if (item.measure === null || item.measuredMm === null) return noFig(msg('no-measure', { piece: item.tag }))
   const runEnds = ends.map((e): RunEnd => ({
     takeOffMm: e.takeOff?.takeOffMm ?? null,
     takeOffTo: e.takeOff?.takeOffTo ?? 'face',
     insertionMm: e.depthMm?.value ?? (e.jointId ? null : 0),
-    gapMm: e.jointId ? (item.gapMm ?? 0) : 0,
+    gapMm: gapAt(item, e),
   }))
   const cut = cutLength(item.measure, item.measuredMm, runEnds)
   if (cut.ok) return fig(cut.cutMm, 'cp-cut-length')
@@ -200,7 +211,7 @@ const insertionAt = (item: Item, end: PieceEnd, at: 0 | 1): number =>
   item.measure && addsInsertion(item.measure, at, end.takeOff?.takeOffTo) ? (end.depthMm?.value ?? 0) : 0
 /** What an end adds to its leg: less its take-off where it was measured from a centre, plus its insertion. */
 function addedAt(item: Item, end: PieceEnd, at: 0 | 1): number {
-  const gap = end.jointId ? (item.gapMm ?? 0) : 0
+  const gap = gapAt(item, end)
   const fromCentre = item.measure !== null && atCentre(item.measure, at)
   return insertionAt(item, end, at) - gap - (fromCentre ? (end.takeOff?.takeOffMm ?? 0) : 0)
 }

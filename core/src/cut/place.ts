@@ -108,7 +108,7 @@ function pieceOf(line: Line, entry: Entry & { ok: true; type: 'piece' }, cursor:
       measure: entry.measure,
       measuredMm: entry.measuredMm,
       ...(entry.bend ? { bend: entry.bend } : {}),
-      ...(entry.gapMm ? { gapMm: entry.gapMm } : {}),
+      ...(entry.gapMm === undefined ? {} : { gapMm: entry.gapMm }),
     },
   }
 }
@@ -169,7 +169,14 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
   if (fitting?.type !== 'fitting' || piece?.type !== 'piece') return no('entry-no-fitting')
   const { measure, measuredMm, bend, gapMm } = piece
   const group: (Entry & { ok: true })[] = [
-    { ok: true, type: 'piece', measure, measuredMm, ...(bend ? { bend } : {}), ...(gapMm ? { gapMm } : {}) },
+    {
+      ok: true,
+      type: 'piece',
+      measure,
+      measuredMm,
+      ...(bend ? { bend } : {}),
+      ...(gapMm === undefined ? {} : { gapMm }),
+    },
     {
       ok: true,
       type: 'fitting',

@@ -18,7 +18,7 @@ function itemFrom(id: string, raw: Data): Item {
     cut: null,
     ...(raw.closing === true ? { closing: true } : {}),
     ...(strOrNull(raw.run) ? { run: str(raw.run) } : {}),
-    ...(num(raw.gapMm) ? { gapMm: num(raw.gapMm) as number } : {}),
+    ...(num(raw.gapMm) === null ? {} : { gapMm: num(raw.gapMm) as number }),
     ...bendFrom(raw.bend),
     ...nearFrom(raw.near),
   }

@@ -34,7 +34,8 @@ const WHOLE = 100
 /** Wider than this a thing is measured with a tape, not gauged, mm. */
 const GAUGED_MM = 25
 /** Is this length gauged with a feeler or a caliper, to hundredths, rather than measured with a tape? */
-export const isGauged = (field: Field): boolean => (field.max ?? Infinity) <= GAUGED_MM
+export const isGauged = (field: Field): boolean =>
+  field.gauged === true || (field.max ?? Infinity) <= GAUGED_MM
 function figureOf(field: Field, value: number, reader: Reader): string {
   switch (field.unit) {
     case 'mm':

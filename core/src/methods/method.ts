@@ -40,6 +40,8 @@ export interface Field {
   target?: { value: Fig; shortMax: number; overMax: number }
   /** What the part a joint goes into says of it by its name; from a version of the rules on. */
   byPart?: { says: Readonly<Record<string, string>>; fromRules: number }
+  /** Read with a caliper or a diameter tape, to hundredths, however large it is. */
+  gauged?: true
   /** For a gap read at both ends of a diameter: that diameter, from which an angle follows. */
   acrossMm?: Fig
 }

@@ -3,6 +3,7 @@ import { compression } from './compression/index.js'
 import { expansionJoint } from './expansion-joint/index.js'
 import { flange } from './flange/index.js'
 import { flare } from './flare/index.js'
+import { groovedCoupling } from './grooved-coupling/index.js'
 import { type Joinable, type School, joined } from './joinable.js'
 import type { Method } from './method.js'
 import { press } from './press/index.js'
@@ -22,6 +23,7 @@ const METHODS_KNOWN: readonly Method[] = [
   solder as Method,
   compression as Method,
   sanitaryClamp as Method,
+  groovedCoupling as Method,
   splitCoupling as Method,
   expansionJoint as Method,
   flange as Method,

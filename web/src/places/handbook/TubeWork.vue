@@ -15,7 +15,7 @@ import {
   wallMm,
 } from '@jugalis/core'
 import { computed } from 'vue'
-import { figureText, readerFor, standing } from './figure-text'
+import { figureText, standing } from './figure-text'
 import { useJob } from '../../stores/job'
 
 /** Cutting, deburring and swaging tube, by material and size: what to do before any joint. */
@@ -32,8 +32,7 @@ const rows = computed(() => {
     return [{ key, e, od, wall: wallMm(e.material, size, null), feed: cutterFeed(e.material) }]
   })
 })
-const mm = (f: Fig, school: string): string =>
-  figureText({ fig: f, unit: 'mm' }, readerFor(school, job.reader), (m) => say(m))
+const mm = (f: Fig): string => figureText({ fig: f, unit: 'mm' }, job.reader, (m) => say(m, job.reader))
 </script>
 
 <template>
@@ -70,13 +69,9 @@ const mm = (f: Fig, school: string): string =>
               }}
             </td>
             <td>
-              {{
-                r.wall.value === null
-                  ? 'half the wall: measure it'
-                  : mm(chamferMaxMm(r.wall.value), r.e.school)
-              }}
+              {{ r.wall.value === null ? 'half the wall: measure it' : mm(chamferMaxMm(r.wall.value)) }}
             </td>
-            <td>{{ r.e.material === 'copper' ? mm(swageDepthMinMm(r.od), r.e.school) : 'not swaged' }}</td>
+            <td>{{ r.e.material === 'copper' ? mm(swageDepthMinMm(r.od)) : 'not swaged' }}</td>
             <td>{{ standing('cp-tube-work', job.state.checked) }}</td>
           </tr>
         </tbody>

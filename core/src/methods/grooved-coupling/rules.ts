@@ -1,0 +1,54 @@
+import type { Size } from '../../sizes/size.js'
+import { outsideDiameterMm } from '../../sizes/size.js'
+import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import { inchToMm } from '../../units/units.js'
+import GROOVES from './roll-grooves.json' with { type: 'json' }
+
+/** A standard roll groove, mm. Source: `awwa-c606`. */
+export interface Groove {
+  /** From the pipe's end to the groove: where the gasket seals. */
+  seatMm: number
+  widthMm: number
+  /** Measured in the groove: at most this, at least `leastMm`. */
+  mostMm: number
+  leastMm: number
+  /** Thinnest wall that is rolled. */
+  wallMm: number
+}
+/** The groove of a pipe size; null where none is listed. */
+export function grooveOf(size: Size): Groove | null {
+  const row = GROOVES.rows.find((r) => r.size === size.text)
+  if (!row) return null
+  return {
+    seatMm: inchToMm(row.seat),
+    widthMm: inchToMm(row.width),
+    mostMm: inchToMm(row.diameter),
+    leastMm: inchToMm(row.diameter - row.under),
+    wallMm: inchToMm(row.wall),
+  }
+}
+/** How far the ends of the pipe may stand apart at most, mm. Source: `cp-grooved-gap`. */
+export const largestGap = (size: Size): Fig =>
+  fig(inchToMm(size.nominal < 4 ? 1 / 16 : 1 / 8), 'cp-grooved-gap')
+
+/** By how much a flexible coupling may be bent, degrees: the whole gap taken up on one side. Source: `grooved-deflection`. */
+export function mostDeflection(size: Size, gapMm: number): Fig {
+  const od = outsideDiameterMm(size)
+  return od === null
+    ? noFig(msg('size-not-made', { material: 'carbon-steel', size: size.text }))
+    : fig((Math.atan2(gapMm, od) * 180) / Math.PI, 'grooved-deflection')
+}
+
+/** A diameter tape is read to this, mm. */
+const READ_MM = 0.01
+/**
+ * Judges a groove by its diameter.
+ * @param mm as read in the groove, mm; null: not read.
+ * @returns nothing where it is right. Too shallow is rolled deeper; too deep is cut off.
+ */
+export function judgeGroove(groove: Groove | null, mm: number | null): Finding[] {
+  if (!groove || mm === null) return []
+  const params = { mm, mostMm: groove.mostMm, leastMm: groove.leastMm }
+  if (mm > groove.mostMm + READ_MM) return [finding('stop', 'groove-shallow', 'awwa-c606', params)]
+  return mm < groove.leastMm - READ_MM ? [finding('stop', 'groove-deep', 'awwa-c606', params)] : []
+}
