@@ -1,12 +1,11 @@
 import { HUMID_ABOVE_PCT } from '../conditions/humidity.js'
 import type { School } from '../methods/joinable.js'
-import type { Ctx, Curing, Method, Unit } from '../methods/method.js'
+import type { Ctx, Curing, Figure, Method } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import { CURE_TABLES } from '../methods/cure/rule.js'
 import { odSource, outsideDiameterMm, parseSize } from '../sizes/size.js'
 import { wallMm } from '../sizes/walls.js'
 import { type Fig, type Finding, fig, msg, noFig } from '../sources/source.js'
-import type { FigureKey } from '../sources/wording.js'
 
 /** One joint that the Handbook can be opened at. */
 export interface Entry {
@@ -24,10 +23,7 @@ export interface Around {
 }
 export const DEFAULT_AROUND: Around = { temperatureC: 20, humidityPct: 50, table: 'current' }
 
-export interface HandbookFigure {
-  key: FigureKey
-  fig: Fig
-  unit: Unit
+export interface HandbookFigure extends Figure {
   /** Highest pressure of a cure class, bar; null = the rule sets no ceiling. Absent for the rest. */
   toBar?: number | null
   /** The same figure by other published rules, where it differs. */
@@ -122,9 +118,7 @@ export function figuresOf(
   ]
   const read = specOf(method, e, details)
   if ('why' in read) return [...dimensions, { key: 'depthMm', unit: 'mm', fig: noFig(read.why) }]
-  const own = method
-    .figures(read.spec, contextOf(e, around))
-    .map(({ key, fig: f, unit }) => ({ key, fig: f, unit }))
+  const own = method.figures(read.spec, contextOf(e, around)).map(({ otherSchools: _, ...own }) => own)
   const curingBy = (table: string): Curing => method.curing(read.spec, { table })
   const curing = curingBy(around.table)
   const elsewhere = CURE_TABLES.filter((table) => table !== around.table).flatMap((table) =>

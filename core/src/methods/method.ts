@@ -175,6 +175,14 @@ export type Shape =
   | { kind: 'ring'; x1: number; x2: number; innerMm: number; outerMm: number; as: RingPart }
 export type RingPart = 'fitting' | 'nut' | 'ferrule' | 'seal' | 'clamp' | 'bead' | 'bolt'
 
+/** A figure of a joint that is told by its name. */
+export interface Figure {
+  key: FigureKey
+  fig: Fig
+  unit: Unit
+  /** A length that is gauged, to the thousandth of an inch, never written as a fraction. */
+  gauged?: true
+}
 /** How a joint comes to bear: by a rule in time, at once because nothing cures, or there is no figure for it. */
 export type Curing = { by: 'rule'; rule: CureRule } | { by: 'nothing' } | { by: 'no-figure'; why: Msg }
 /** What a cure rule may hang on besides size and temperature. */
@@ -251,10 +259,7 @@ export interface Method<S = unknown> {
   testing(spec: S, life: Life, ctx: Ctx): { open: readonly Finding[]; forbids: readonly Finding[] }
   consumables(spec: S, ctx: Ctx): readonly Need[]
   cautions(spec: S, ctx: Ctx): readonly Finding[]
-  figures(
-    spec: S,
-    ctx: Ctx,
-  ): readonly { key: FigureKey; fig: Fig; unit: Unit; otherSchools: readonly Fig[] }[]
+  figures(spec: S, ctx: Ctx): readonly (Figure & { otherSchools: readonly Fig[] })[]
   section(spec: S, life: Life | null, ctx: Ctx): readonly Shape[]
   readonly faults: readonly { id: string; step: string; shows: Msg }[]
 }

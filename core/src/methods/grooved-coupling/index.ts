@@ -63,24 +63,19 @@ const FIELDS: readonly Field[] = [
   },
 ]
 
-/** Pipes apart or together, each with its groove; housing and gasket once they are on. */
+/** Pipes apart or together, each with its groove; housing and gasket once they are on. Grooves are drawn deeper than they are. */
 function drawing(spec: GroovedSpec, state: { marked: boolean; made: boolean }): Shape[] {
   const od = odOf(spec)
   const g = groove(spec)
   const [seat, width] = [g?.seatMm ?? od * 0.1, g?.widthMm ?? od * 0.06]
   const half = (state.made ? Math.max(1, mostGapMm(spec) / 2) : od * 0.1) / 2
-  const run = Math.max(od * 0.7, seat * 4)
+  const run = Math.max(od * 1.5, seat * 4)
   const wallMm = drawnWall(spec)
-  const ends = [-1, 1].flatMap((side): Shape[] => [
-    {
-      kind: 'pipe',
-      x1: side < 0 ? -half - run : half,
-      x2: side < 0 ? -half : half + run,
-      odMm: od,
-      wallMm,
-    },
-    { kind: 'mark', at: side * (half + seat + width / 2), as: 'proof' },
-  ])
+  const ends = [-1, 1].flatMap((side): Shape[] => {
+    const [x1, x2] = side < 0 ? [-half - run, -half] : [half, half + run]
+    const [g1, g2] = side < 0 ? [-half - seat - width, -half - seat] : [half + seat, half + seat + width]
+    return [{ kind: 'pipe', x1, x2, odMm: od, wallMm }, ring('fitting', g1, g2, od * 0.94, od)]
+  })
   if (!state.marked) return ends
   const gasket = ring('seal', -half - seat * 0.8, half + seat * 0.8, od, od * 1.12)
   const reach = half + seat + width
@@ -279,8 +274,8 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
     ),
   ],
   figures: (spec) => [
-    { key: 'grooveMostMm', fig: ofGroove(spec, 'mostMm'), unit: 'mm' },
-    { key: 'grooveLeastMm', fig: ofGroove(spec, 'leastMm'), unit: 'mm' },
+    { key: 'grooveMostMm', fig: ofGroove(spec, 'mostMm'), unit: 'mm', gauged: true },
+    { key: 'grooveLeastMm', fig: ofGroove(spec, 'leastMm'), unit: 'mm', gauged: true },
     { key: 'grooveSeatMm', fig: ofGroove(spec, 'seatMm'), unit: 'mm' },
     { key: 'grooveWidthMm', fig: ofGroove(spec, 'widthMm'), unit: 'mm' },
     { key: 'grooveWallMm', fig: ofGroove(spec, 'wallMm'), unit: 'mm' },

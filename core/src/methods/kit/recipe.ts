@@ -1,6 +1,6 @@
 import type { Fig, Finding, SourceId } from '../../sources/source.js'
 import type { Source } from '../../sources/records.js'
-import type { Code, FigureKey } from '../../sources/wording.js'
+import type { Code } from '../../sources/wording.js'
 import type { CureRule } from '../cure/rule.js'
 import type { Joins } from '../joinable.js'
 import type {
@@ -9,13 +9,13 @@ import type {
   CureOptions,
   Example,
   Field,
+  Figure,
   Follows,
   Life,
   Mark,
   Method,
   Need,
   Shape,
-  Unit,
 } from '../method.js'
 import type { ChoiceRule } from './choice.js'
 import type { ClockDef } from './clocks.js'
@@ -82,7 +82,7 @@ export interface Recipe<S extends BaseSpec, W extends MethodWords> extends Manif
   needs(spec: S): Need[]
   cautions(spec: S): readonly Finding[]
   rules: readonly ChoiceRule<S>[]
-  figures(spec: S, ctx: Ctx): { key: FigureKey; fig: Fig; unit: Unit }[]
+  figures(spec: S, ctx: Ctx): Figure[]
   drawing(spec: S, state: { marked: boolean; made: boolean }): Shape[]
   /** Faults to practise on, and the step each is made at. */
   faults: readonly (readonly [FaultId<W>, StepId<W>])[]

@@ -242,7 +242,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         >
         <button class="button" type="button" @click="paper = true">On paper</button>
       </div>
-      <p class="why">{{ pieces.length }} pieces, {{ uncut }} still to cut.</p>
+      <p class="why">
+        {{ pieces.length === 1 ? '1 piece' : `${pieces.length} pieces` }}, {{ uncut }} still to cut.
+      </p>
       <PieceList :pieces="pieces" :current="piece" :warned="warned" />
     </template>
     <Sheet v-if="sources && piece" title="Where this length comes from" @close="sources = false">

@@ -95,7 +95,10 @@ async function save(p: (typeof PAPERS)[number]): Promise<void> {
 
 <template>
   <Sheet title="On paper and off" @close="emit('close')">
-    <p>{{ pieces.length }} pieces. Strips and rulers are full size: print them at 100 %.</p>
+    <p>
+      {{ pieces.length === 1 ? '1 piece' : `${pieces.length} pieces` }}. Strips and rulers are full size:
+      print them at 100 %.
+    </p>
     <button
       v-for="p in PAPERS"
       :key="p.file"

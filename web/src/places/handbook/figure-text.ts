@@ -34,7 +34,7 @@ export function otherText(f: HandbookFigure, reader: Reader, t: (m: Msg) => stri
 
 /** A figure as the trade writes it, in the reader's units; the reason where there is none. */
 export function figureText(
-  f: Pick<HandbookFigure, 'fig' | 'unit'>,
+  f: Pick<HandbookFigure, 'fig' | 'unit' | 'gauged'>,
   reader: Reader,
   t: (m: Msg) => string,
 ): string {
@@ -42,7 +42,7 @@ export function figureText(
   if (v === null) return t(f.fig.why)
   switch (f.unit) {
     case 'mm':
-      return lengthText(v, reader)
+      return f.gauged ? fmt.thickness(v, reader) : lengthText(v, reader)
     case 's':
       return fmt.duration(v)
     case 'C':

@@ -17,7 +17,7 @@ interface Row {
 const rows = computed<Row[]>(() => {
   const f = props.facts
   if (!f.method || f.spec === null) return []
-  const row = (name: string, figure: Pick<HandbookFigure, 'fig' | 'unit'>): Row => ({
+  const row = (name: string, figure: Pick<HandbookFigure, 'fig' | 'unit' | 'gauged'>): Row => ({
     name,
     value: figureText(figure, job.reader, job.t),
     source: figure.fig.value === null ? null : figure.fig.source,
