@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { type Heard, type Moment, placed } from '../src/clocks/placing'
+import { type Heard, type Moment, placed } from '../src/sync/placing'
 
 /** A device: true time goes on; its wall clock is set forward and back; its steady clock stands still while it sleeps. */
 class Device {

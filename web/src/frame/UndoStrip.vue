@@ -4,7 +4,8 @@ import { computed } from 'vue'
 import { newer } from '../newer'
 import { useClock } from '../stores/clock'
 import { useJob } from '../stores/job'
-import { type Returned, unkept } from '../stores/outbox'
+import { unkept } from '../sync/device'
+import type { Returned } from '../sync/machine'
 import { when } from '../when'
 
 const SHOWN_MS = 10_000

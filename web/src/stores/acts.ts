@@ -1,5 +1,5 @@
 import { shallowRef } from 'vue'
-import type { NewEntry } from './job'
+import type { NewEntry } from './drafts'
 
 /** One act of this person: what was written, and, once taken back, the corrections that did so. */
 export interface Act {

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { type Heard, type Moment, apartS } from '../clocks/placing'
+import { type Heard, type Moment, apartS } from '../sync/placing'
 import { keepJson, readJson } from '../stored'
 
 /** The two clocks of this device as they last stood, so that a page loaded anew goes on from there. */

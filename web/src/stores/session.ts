@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import { NoSignal, Refused, api } from '../api'
-import { dropAll } from './kept-log'
+import { dropAll } from '../sync/kept-log'
 import { keepJson, keepText, readJson, readText } from '../stored'
 import { type Personal, usePrefs } from './prefs'
 

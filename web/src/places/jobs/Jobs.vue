@@ -6,8 +6,8 @@ import { useRouter } from 'vue-router'
 import { install, installable, installed, offered, putAway } from '../../install'
 import { NoSignal, api } from '../../api'
 import { useJob } from '../../stores/job'
-import * as kept from '../../stores/kept-log'
-import { waitingHere } from '../../stores/outbox'
+import * as kept from '../../sync/kept-log'
+import { waitingHere } from '../../sync/device'
 import { useSession } from '../../stores/session'
 
 interface Row {

@@ -1,27 +1,21 @@
 import type { Draft } from '@jugalis/core'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import { ref } from 'vue'
-import type { Heard, Moment } from '../clocks/placing'
+import type { Made, Returned, Waits } from './machine'
 
-export interface Waiting {
+/** An entry as it lies on this device. */
+interface Kept extends Waits {
   id: string
   jobId: string
   /** Who wrote it: on a shared device nobody sends what another wrote. Entries kept before this was known have none. */
   personId?: string
-  draft: Draft
-  /** When it was made by this device's two clocks, and when the server was last heard before that. */
-  made?: Made
 }
-export interface Made {
-  at: Moment
-  before: Heard | null
-}
-export interface Returned extends Waiting {
+interface KeptReturned extends Kept {
   why: string
 }
 interface Shelf extends DBSchema {
-  outbox: { key: string; value: Waiting; indexes: { job: string } }
-  tray: { key: string; value: Returned; indexes: { job: string } }
+  outbox: { key: string; value: Kept; indexes: { job: string } }
+  tray: { key: string; value: KeptReturned; indexes: { job: string } }
   meta: { key: string; value: number | string }
 }
 
@@ -39,7 +33,7 @@ const shelf = (): Promise<IDBPDatabase<Shelf>> =>
  * Entries this device could not keep: no store, or a full one. They wait in this page and go to the server from here;
  * whoever closes it before loses them, so it is said.
  */
-const loose: Waiting[] = []
+const loose: Kept[] = []
 export const unkept = ref(0)
 let looseDevice = ''
 let looseSeq = 0
@@ -60,7 +54,7 @@ export async function deviceId(): Promise<string> {
     return (looseDevice ||= crypto.randomUUID())
   }
 }
-const all = async (jobId?: string): Promise<Waiting[]> => {
+const all = async (jobId?: string): Promise<Kept[]> => {
   const here = loose.filter((w) => jobId === undefined || w.jobId === jobId)
   try {
     const db = await shelf()
@@ -73,12 +67,9 @@ const all = async (jobId?: string): Promise<Waiting[]> => {
   }
 }
 
-/** An entry that waits, as it goes out. */
-export type Waits = Pick<Waiting, 'draft' | 'made'>
-
 const by =
   (personId: string) =>
-  (w: Waiting): boolean =>
+  (w: Kept): boolean =>
     w.personId === undefined || w.personId === personId
 
 /** Keeps entries on this device, numbered in order, before anything is sent; in this page alone where it can't. */
@@ -130,7 +121,7 @@ export async function waitingHere(personId: string): Promise<{ mine: number; oth
   return { mine, others: every.length - mine }
 }
 function dropLoose(ids: ReadonlySet<string>): void {
-  for (let i = loose.length - 1; i >= 0; i--) if (ids.has((loose[i] as Waiting).id)) loose.splice(i, 1)
+  for (let i = loose.length - 1; i >= 0; i--) if (ids.has((loose[i] as Kept).id)) loose.splice(i, 1)
   unkept.value = loose.length
 }
 export async function sent(ids: readonly string[]): Promise<void> {
@@ -144,7 +135,7 @@ export async function sent(ids: readonly string[]): Promise<void> {
   }
 }
 /** Refused entries that the store could not take either: shown while this page is open. */
-const looseTray: Returned[] = []
+const looseTray: KeptReturned[] = []
 /** A refused entry goes to the tray, where a person sees it. */
 export async function giveBack(
   jobId: string,
@@ -180,19 +171,4 @@ export async function clearTray(id: string): Promise<void> {
   } catch {
     // Nothing kept, nothing to clear.
   }
-}
-
-/** What is sent at once: the server takes 1 MB at most, and so many entries. */
-const SEND = { entries: 500, bytes: 700_000 }
-
-/** The first of what waits that goes into one request. */
-export function oneSending<T extends { draft: Draft }>(waiting: readonly T[]): T[] {
-  let bytes = 0
-  const out: T[] = []
-  for (const w of waiting.slice(0, SEND.entries)) {
-    bytes += JSON.stringify(w.draft).length
-    if (out.length && bytes > SEND.bytes) break
-    out.push(w)
-  }
-  return out
 }

@@ -1,0 +1,38 @@
+import { type Draft, type JobEvent, KINDS } from '@jugalis/core'
+
+/** What somebody wrote, before it has an id, a number and a time. */
+export interface NewEntry {
+  kind: string
+  data: Record<string, unknown>
+  jointId?: string | null
+  /** When it happened, if not now; by the server's clock. */
+  atS?: number
+}
+
+/**
+ * Entries as they are kept and sent.
+ * @param seen what this device had seen when they were written: an entry made now follows the last of all, and the last
+ * of its joint. @param wallS this device's clock, s. @param offsetS the server's less this one, s.
+ */
+export function draftsOf(
+  entries: readonly NewEntry[],
+  seen: readonly JobEvent[],
+  { wallS, offsetS }: { wallS: number; offsetS: number },
+): Omit<Draft, 'deviceSeq'>[] {
+  const last = seen.at(-1)?.id
+  return entries.map((e) => {
+    const ofJoint = e.jointId ? seen.findLast((x) => x.jointId === e.jointId)?.id : undefined
+    const follows = [...new Set([last, ofJoint].filter((x): x is string => Boolean(x)))]
+    return {
+      id: crypto.randomUUID(),
+      kind: e.kind,
+      v: KINDS[e.kind]?.v ?? 1,
+      jointId: e.jointId ?? null,
+      atDeviceS: e.atS === undefined ? wallS : e.atS - offsetS,
+      // What lies in the past is not said to follow what is only known now.
+      after: e.atS === undefined ? follows : [],
+      // Vue's proxies can't be stored; this device's store takes plain data only.
+      data: JSON.parse(JSON.stringify(e.data)) as Record<string, unknown>,
+    }
+  })
+}

@@ -1,0 +1,30 @@
+import type { JobEvent } from '@jugalis/core'
+import { ref } from 'vue'
+import { api } from '../api'
+import * as kept from '../sync/kept-log'
+
+/** Who is on the open job, by id. Kept on this device, so that names are there without signal. */
+export function useMembers() {
+  const members = ref<Map<string, string>>(new Map())
+  let asking: Promise<void> | null = null
+
+  const take = (list: readonly [string, string][]): void => {
+    members.value = new Map(list)
+  }
+  /** Asks who is on a job. @param still says whether it is the open one still. */
+  function ask(jobId: string, still: () => boolean): Promise<void> {
+    return (asking ??= api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${jobId}/members`)
+      .then(({ members: all }) => {
+        if (still()) take(all.map((m): [string, string] => [m.personId, m.name]))
+      })
+      // Without signal the names that are known stand; they are asked for again with the next line.
+      .catch(() => undefined)
+      .finally(() => (asking = null)))
+  }
+  /** Keeps them on this device, with the name of the job. */
+  const keep = (jobId: string, name: string): void =>
+    void kept.keepAbout(jobId, { name, members: [...members.value] })
+  const knowsAll = (events: readonly JobEvent[]): boolean => events.every((e) => members.value.has(e.actorId))
+  const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
+  return { members, take, ask, keep, knowsAll, nameOf }
+}

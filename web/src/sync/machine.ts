@@ -1,0 +1,238 @@
+import type { Draft, JobEvent } from '@jugalis/core'
+import { type ClockFacts, batchOf, mustHearFirst } from './batch'
+import type { Heard, Moment } from './placing'
+
+/*
+ * The way of an entry: written, kept on this device, sent, read back from the log; or refused, and then given back to
+ * whoever wrote it. This file is the whole of it, without a clock, a store or a network: what happened goes in, and what
+ * is to be done next comes out. `engine.ts` does it and tells what came of it.
+ */
+
+/** When an entry was made by this device's two clocks, and when the server was last heard before that. */
+export interface Made {
+  at: Moment
+  before: Heard | null
+}
+/** An entry that waits on this device. Entries kept before times were stamped have no `made`. */
+export interface Waits {
+  draft: Draft
+  made?: Made
+}
+export interface Returned {
+  id: string
+  draft: Draft
+  why: string
+}
+/** The line at the head of the log, as far as it was read. */
+export interface Head {
+  seq: number
+  hash: string | null
+}
+export interface Sync {
+  /** Counts openings: an answer to what an earlier one asked is not listened to. */
+  turn: number
+  open: boolean
+  known: readonly JobEvent[]
+  head: Head
+  /** Kept here and not read back yet, in this device's order. */
+  waiting: readonly Waits[]
+  /** Of those, what the server has taken. It stays here until it was read back. */
+  taken: ReadonlySet<string>
+  returned: readonly Returned[]
+  /** One request at a time. */
+  busy: 'reading' | 'sending' | null
+  /** Somebody asked for what is new. */
+  wanted: boolean
+  /** The last request came to nothing: nothing is sent before somebody asks again. */
+  held: boolean
+  /** There is no signal. */
+  offline: boolean
+  /** The server has answered a reading since it was opened. */
+  answered: boolean
+  /** It is not this person's job, or none at all. */
+  missing: boolean
+}
+export const CLOSED: Sync = {
+  turn: 0,
+  open: false,
+  known: [],
+  head: { seq: 0, hash: null },
+  waiting: [],
+  taken: new Set(),
+  returned: [],
+  busy: null,
+  wanted: false,
+  held: false,
+  offline: false,
+  answered: false,
+  missing: false,
+}
+
+/** What the server answers when it is asked for the lines after one. */
+export interface Lines {
+  head: number
+  /** Hash of the line asked from, by the server's own log. */
+  hashAfter: string | null
+  hashHead: string | null
+  lines: readonly { seq: number; event: JobEvent }[]
+}
+export type Happened =
+  | {
+      what: 'opened'
+      known: readonly JobEvent[]
+      head: Head
+      waiting: readonly Waits[]
+      returned: readonly Returned[]
+    }
+  | { what: 'closed' }
+  /** Written, and kept here. */
+  | { what: 'wrote'; entries: readonly Waits[] }
+  /** Found on this device: another tab may have written too. */
+  | { what: 'found'; turn: number; waiting: readonly Waits[] }
+  /** A timer, a hint that the log has grown, signal, a signing in, a clock that was set. */
+  | { what: 'asked' }
+  | { what: 'read'; turn: number; from: Head; answer: Lines }
+  | { what: 'taken'; turn: number; ids: readonly string[] }
+  | { what: 'refused'; turn: number; drafts: readonly Draft[]; why: string }
+  /** No answer, or one that says nothing of what was asked. */
+  | { what: 'failed'; turn: number; why: 'no-signal' | 'not-mine' | 'trouble' }
+  | { what: 'put-away'; id: string }
+export type Todo =
+  | { do: 'read'; turn: number; from: Head }
+  | { do: 'send'; turn: number; batch: readonly Waits[] }
+  /** Read back: this device need not keep them any longer. */
+  | { do: 'drop'; ids: readonly string[] }
+  | { do: 'give-back'; drafts: readonly Draft[]; why: string }
+  | { do: 'clear'; id: string }
+  | { do: 'keep-part'; from: number; events: readonly JobEvent[]; head: Head }
+  /** The log that was kept here is another than the server's. */
+  | { do: 'forget-log' }
+export interface Next {
+  sync: Sync
+  todo: readonly Todo[]
+}
+
+const bySeq = (a: Waits, b: Waits): number => a.draft.deviceSeq - b.draft.deviceSeq
+/** Adds entries that are neither here yet, nor in the log, nor given back. */
+function merged(s: Sync, more: readonly Waits[]): readonly Waits[] {
+  const here = new Set([...s.waiting.map((w) => w.draft.id), ...s.returned.map((r) => r.id)])
+  const fresh = more.filter((w) => !here.has(w.draft.id))
+  if (!fresh.length) return s.waiting
+  const known = new Set(s.known.map((e) => e.id))
+  return [...s.waiting, ...fresh.filter((w) => !known.has(w.draft.id))].sort(bySeq)
+}
+
+function afterReading(s: Sync, from: Head, answer: Lines): Next {
+  const heard: Sync = { ...s, busy: null, offline: false, held: false, answered: true }
+  if (answer.hashAfter !== from.hash)
+    // Another log than the one kept here, such as a demo begun afresh: it is read from its beginning.
+    return {
+      sync: { ...heard, known: [], head: { seq: 0, hash: null }, wanted: true },
+      todo: [{ do: 'forget-log' }],
+    }
+  // One request at a time: what was read goes on from what is known.
+  const events = answer.lines.map((l) => l.event)
+  const head = { seq: answer.head, hash: answer.hashHead }
+  const ids = new Set(events.map((e) => e.id))
+  const back = s.waiting.filter((w) => ids.has(w.draft.id))
+  const first = answer.lines[0]
+  return {
+    sync: {
+      ...heard,
+      known: events.length ? [...s.known, ...events] : s.known,
+      head,
+      waiting: back.length ? s.waiting.filter((w) => !ids.has(w.draft.id)) : s.waiting,
+      taken: new Set(),
+      // What was taken and can't be read waits until somebody asks again, and is sent once more.
+      held: [...s.taken].some((id) => !ids.has(id)),
+    },
+    todo: [
+      ...(first ? [{ do: 'keep-part', from: first.seq, events, head } as const] : []),
+      ...(back.length ? [{ do: 'drop', ids: back.map((w) => w.draft.id) } as const] : []),
+    ],
+  }
+}
+
+/** What follows from what happened, before anything new is begun. */
+function came(s: Sync, h: Happened): Next {
+  const nothing = (sync: Sync): Next => ({ sync, todo: [] })
+  // An answer to another opening.
+  if ('turn' in h && h.turn !== s.turn) return nothing(s)
+  switch (h.what) {
+    case 'opened': {
+      const { known, head, waiting, returned } = h
+      const begun = { ...CLOSED, turn: s.turn + 1, open: true, known, head, returned, wanted: true }
+      return nothing({ ...begun, waiting: merged(begun, waiting) })
+    }
+    case 'closed':
+      return nothing({ ...CLOSED, turn: s.turn + 1 })
+    case 'wrote':
+      return nothing({ ...s, waiting: merged(s, h.entries), held: false })
+    case 'found':
+      return nothing({ ...s, waiting: merged(s, h.waiting) })
+    case 'asked':
+      return nothing({ ...s, wanted: true, held: false })
+    case 'read':
+      return afterReading(s, h.from, h.answer)
+    case 'taken':
+      return nothing({ ...s, busy: null, offline: false, taken: new Set([...s.taken, ...h.ids]) })
+    case 'refused': {
+      const ids = new Set(h.drafts.map((d) => d.id))
+      const given = h.drafts.map((draft): Returned => ({ id: draft.id, draft, why: h.why }))
+      return {
+        sync: {
+          ...s,
+          busy: null,
+          offline: false,
+          waiting: s.waiting.filter((w) => !ids.has(w.draft.id)),
+          returned: [...s.returned.filter((r) => !ids.has(r.id)), ...given],
+        },
+        todo: [{ do: 'give-back', drafts: h.drafts, why: h.why }],
+      }
+    }
+    case 'failed':
+      return nothing({
+        ...s,
+        ...{ busy: null, wanted: false, held: true },
+        offline: h.why === 'no-signal',
+        // Work goes on with what was kept here; what is not this person's is shut.
+        ...(h.why === 'not-mine' && !s.answered ? { open: false, missing: true } : {}),
+      })
+    case 'put-away':
+      return {
+        sync: { ...s, returned: s.returned.filter((r) => r.id !== h.id) },
+        todo: [{ do: 'clear', id: h.id }],
+      }
+  }
+}
+
+/** What is to be asked of the server now. */
+function begun(s: Sync, h: Happened, clock: ClockFacts): Next {
+  const idle: Next = { sync: s, todo: [] }
+  if (!s.open || s.busy) return idle
+  const read = (): Next => ({
+    sync: { ...s, busy: 'reading', wanted: false },
+    todo: [{ do: 'read', turn: s.turn, from: s.head }],
+  })
+  // What was taken is read back before anything else is sent: only then is it let go of here.
+  if (s.wanted || (s.taken.size && !s.held)) return read()
+  const unsent = s.waiting.filter((w) => !s.taken.has(w.draft.id))
+  if (s.held || !unsent.length) return idle
+  // What can't be placed by what was known when it was made is placed by hearing the server first.
+  if (mustHearFirst(unsent, clock))
+    // Heard just now, and no wiser: it waits until somebody asks again.
+    return h.what === 'read' ? { sync: { ...s, held: true }, todo: [] } : read()
+  const batch = batchOf(unsent, clock)
+  return { sync: { ...s, busy: 'sending' }, todo: [{ do: 'send', turn: s.turn, batch }] }
+}
+
+/**
+ * One step of the way of all entries of a job.
+ * @param s where everything stands. @param h what happened. @param clock what is known of the time now.
+ * @returns where everything stands then, and what is to be done. At most one request is under way at any time.
+ */
+export function next(s: Sync, h: Happened, clock: ClockFacts): Next {
+  const a = came(s, h)
+  const b = begun(a.sync, h, clock)
+  return { sync: b.sync, todo: [...a.todo, ...b.todo] }
+}

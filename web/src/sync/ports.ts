@@ -1,0 +1,91 @@
+import type { Draft } from '@jugalis/core'
+import { greatest } from '@jugalis/core'
+import { NoSignal, Refused, api } from '../api'
+import { useClock } from '../stores/clock'
+import { useSession } from '../stores/session'
+import { placeOf, shiftOf } from './batch'
+import * as device from './device'
+import type { Failure, Ports, Where } from './engine'
+import * as kept from './kept-log'
+import type { Lines, Waits } from './machine'
+
+/** Refusals that are no word on what was written: it goes on waiting. */
+const LATER: ReadonlySet<number> = new Set([401, 408, 429])
+/** Answers that say: not your job, or none at all. */
+const NOT_MINE: ReadonlySet<number> = new Set([403, 404])
+/** What the server takes as a doubt about times, s. */
+const MOST_ERROR_S = 1e6
+
+/** The one entry that a refusal names, or all that were sent together. */
+export function refusedOf(field: string | null, drafts: readonly Draft[]): readonly Draft[] {
+  const at = /^events\[(\d+)\]/.exec(field ?? '')?.[1]
+  const one = at === undefined ? undefined : drafts[Number(at)]
+  return one ? [one] : drafts
+}
+/** What an answer that was no success says of what was asked. */
+export function failureOf(e: unknown, batch: readonly Waits[]): Failure {
+  if (e instanceof NoSignal) return { what: 'failed', why: 'no-signal' }
+  if (!(e instanceof Refused) || e.status >= 500 || LATER.has(e.status))
+    return { what: 'failed', why: 'trouble' }
+  if (!batch.length) return { what: 'failed', why: NOT_MINE.has(e.status) ? 'not-mine' : 'trouble' }
+  const drafts = batch.map((w) => w.draft)
+  return { what: 'refused', drafts: refusedOf(e.field, drafts), why: e.message }
+}
+
+/** This device's store, the server, and the clock, as the machine of sync needs them. */
+export function usePorts(): Ports {
+  const clock = useClock()
+  const session = useSession()
+  const facts = () => ({
+    heard: clock.lastHeard(),
+    offsetS: clock.offsetS,
+    roundTripS: clock.roundTripS,
+    life: clock.moment().life,
+  })
+  /** Asks, and takes the time and the session from the answer. */
+  async function ask<T extends { serverNowS: number }>(
+    method: string,
+    path: string,
+    body?: unknown,
+  ): Promise<T> {
+    const sentAt = Date.now()
+    try {
+      const r = await api<T>(method, path, body)
+      clock.heard(r.serverNowS, sentAt, Date.now())
+      session.heard()
+      return r
+    } catch (e) {
+      session.heard(e)
+      throw e
+    }
+  }
+  return {
+    clock: facts,
+    device: {
+      waiting: (at) => device.waiting(at.jobId, at.personId),
+      drop: (_at, ids) => device.sent(ids),
+      giveBack: (at, drafts, why) => device.giveBack(at.jobId, at.personId, drafts, why),
+      clear: (id) => device.clearTray(id),
+      keepPart: (at, { from, events, head }) =>
+        kept.keepPart(at.jobId, { from, events, head: head.seq, hash: head.hash }),
+      forgetLog: (at) => kept.drop(at.jobId),
+    },
+    server: {
+      failure: failureOf,
+      read: (at, from) =>
+        ask<Lines & { serverNowS: number }>('GET', `/jobs/${at.jobId}/events?after=${from.seq}`),
+      async send({ jobId, ...from }: Where, waits: readonly Waits[]): Promise<void> {
+        const now = facts()
+        await ask('POST', `/jobs/${jobId}/events`, {
+          ...from,
+          sentAtDeviceS: Date.now() / 1000 - (waits[0] ? shiftOf(waits[0], now) : 0),
+          clockErrorS: Math.min(
+            MOST_ERROR_S,
+            greatest([now.roundTripS, ...waits.map((w) => placeOf(w, now).errorS)]),
+          ),
+          events: waits.map((w) => w.draft),
+        })
+      },
+    },
+  }
+}
