@@ -47,5 +47,5 @@ export default defineConfig({
   ],
   worker: { format: 'es' },
   build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 900 },
-  server: { proxy: { '/api': 'http://127.0.0.1:7170' } },
+  server: { proxy: { '/api': process.env.API ?? 'http://127.0.0.1:7170' } },
 })

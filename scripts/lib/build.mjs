@@ -32,42 +32,57 @@ async function unlessSame(name, parts, result, work) {
 }
 
 export const SERVER_BUNDLE = path.join(ROOT, 'server/dist/main.mjs')
+/** Fills an empty database with the demo world. */
+export const DEMO_BUNDLE = path.join(ROOT, 'server/dist/demo.mjs')
 export const WEB_ROOT = path.join(ROOT, 'web/dist')
 
-/** Builds what changed since the last time: the server bundle and the interface. */
-export async function build() {
-  await unlessSame(
-    'server',
-    ['core/src', 'server/src', 'demo', 'package-lock.json'],
-    SERVER_BUNDLE,
-    async () => {
-      const { build: esbuild } = await import('esbuild')
-      await esbuild({
-        entryPoints: ['main', 'stock-worker'].map((name) => path.join(ROOT, `server/src/${name}.ts`)),
-        outdir: path.dirname(SERVER_BUNDLE),
-        outExtension: { '.js': '.mjs' },
-        bundle: true,
-        platform: 'node',
-        format: 'esm',
-        target: 'node20',
-        sourcemap: true,
-        logLevel: 'warning',
-        // Our own packages go into the bundle, the registry's stay where npm put them.
-        plugins: [
-          {
-            name: 'outside',
-            setup: (b) =>
-              b.onResolve({ filter: /^[^./]/ }, (a) =>
-                a.path.startsWith('@jugalis/') || a.kind === 'entry-point'
-                  ? undefined
-                  : { path: a.path, external: true },
-              ),
-          },
-        ],
-      })
+/** How the server is bundled: our own packages go in, the registry's stay where npm put them. */
+const SERVER = {
+  entryPoints: {
+    main: path.join(ROOT, 'server/src/main.ts'),
+    'stock-worker': path.join(ROOT, 'server/src/stock-worker.ts'),
+    demo: path.join(ROOT, 'demo/main.ts'),
+  },
+  outdir: path.dirname(SERVER_BUNDLE),
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  sourcemap: true,
+  logLevel: 'warning',
+  plugins: [
+    {
+      name: 'outside',
+      setup: (b) =>
+        b.onResolve({ filter: /^[^./]/ }, (a) =>
+          a.path.startsWith('@jugalis/') || a.kind === 'entry-point'
+            ? undefined
+            : { path: a.path, external: true },
+        ),
     },
-  )
-  await unlessSame(
+  ],
+}
+/** Builds the server where it changed since the last time. */
+export const buildServer = () =>
+  unlessSame('server', ['core/src', 'server/src', 'demo', 'package-lock.json'], SERVER_BUNDLE, async () => {
+    const esbuild = await import('esbuild')
+    await esbuild.build(SERVER)
+  })
+/** Builds the server anew whenever one of its files changes. @param built is called after each time but the first. */
+export async function watchServer(built) {
+  const { context } = await import('esbuild')
+  let times = 0
+  const tell = {
+    name: 'tell',
+    setup: (b) => b.onEnd((r) => (!r.errors.length && times++ ? built() : undefined)),
+  }
+  const watched = await context({ ...SERVER, plugins: [...SERVER.plugins, tell] })
+  await watched.watch()
+  return watched
+}
+const buildWeb = () =>
+  unlessSame(
     'web',
     ['core/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'],
     path.join(WEB_ROOT, 'index.html'),
@@ -77,4 +92,8 @@ export async function build() {
       if (!r.ok) throw new Plain(`The interface could not be built:\n${r.out.slice(-3000)}`)
     },
   )
+/** Builds what changed since the last time: the server bundle and the interface. */
+export async function build() {
+  await buildServer()
+  await buildWeb()
 }

@@ -8,4 +8,6 @@ export function startServer(o: {
   limiter?: boolean
   yardstick?: boolean
   quiet?: boolean
+  /** Serve the built interface too. */
+  web?: boolean
 }): Promise<{ exited: Promise<unknown>; stop(): Promise<void> }>

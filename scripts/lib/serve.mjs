@@ -1,15 +1,24 @@
 import { randomBytes } from 'node:crypto'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
-import { SERVER_BUNDLE, WEB_ROOT } from './build.mjs'
+import { DEMO_BUNDLE, SERVER_BUNDLE, WEB_ROOT } from './build.mjs'
 import { stateFolder } from './deps.mjs'
-import { Plain, ROOT, child } from './proc.mjs'
+import { Plain, ROOT, child, run } from './proc.mjs'
 
 /** Secret that signs session cookies; kept, so that a restart signs nobody out. */
 function sessionSecret() {
   const file = path.join(stateFolder(), 'session.secret')
   if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
   return readFileSync(file, 'utf8').trim()
+}
+
+const MIGRATIONS = path.join(ROOT, 'server/migrations')
+/** Fills an empty database with the demo world; any other is left alone. */
+function seedDemo(databaseUrl) {
+  const r = run(process.execPath, ['--enable-source-maps', DEMO_BUNDLE], {
+    env: { ...process.env, DATABASE_URL: databaseUrl, MIGRATIONS },
+  })
+  if (!r.ok) throw new Plain(r.out.trim() || 'The demo could not be loaded.')
 }
 
 /** Starts the app server as a child and waits until it serves. */
@@ -22,7 +31,9 @@ export async function startServer({
   limiter,
   yardstick = false,
   quiet = false,
+  web = true,
 }) {
+  if (seed) seedDemo(databaseUrl)
   const server = child(
     process.execPath,
     ['--enable-source-maps', '--max-semi-space-size=64', SERVER_BUNDLE],
@@ -35,10 +46,9 @@ export async function startServer({
         DATABASE_URL: databaseUrl,
         PORT: String(port),
         HOST: host,
-        MIGRATIONS: path.join(ROOT, 'server/migrations'),
-        WEB_ROOT,
+        MIGRATIONS,
+        ...(web ? { WEB_ROOT } : {}),
         SESSION_SECRET: sessionSecret(),
-        SEED_DEMO: seed ? '1' : '0',
         ...(tls.cert ? { TLS_CERT: tls.cert, TLS_KEY: tls.key } : {}),
         ...(yardstick ? { YARDSTICK: 'on' } : {}),
         ...(limiter === false ? { LIMITER: 'off' } : {}),

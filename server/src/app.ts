@@ -17,6 +17,7 @@ import { type Heads, headsOf } from './live/heads.js'
 import { calcRoutes } from './routes/calc.js'
 import { calendarRoutes } from './routes/calendar.js'
 import { deviceDoor } from './routes/devices.js'
+import { docsRoutes } from './routes/docs.js'
 import { jobRoutes } from './routes/jobs.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
 
@@ -80,6 +81,7 @@ export function createApp(o: AppOptions): Express {
   app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))
   app.use('/api', notKept, askedWell)
   app.get('/api/openapi.json', (_req, res) => void res.json(openApi(VERSION)))
+  app.use('/api/docs', docsRoutes())
   const schemas: Readonly<Record<string, object>> = { job: JOB_FILE_SCHEMA, certificate: CERTIFICATE_SCHEMA }
   app.get('/api/schemas/:name', (req, res) => {
     const schema = Object.hasOwn(schemas, req.params.name) ? schemas[req.params.name] : undefined

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs'
 import http from 'node:http'
 import https from 'node:https'
-import { seedDemo } from '../../demo/seed.js'
 import { createApp } from './app.js'
 import { readLoggers } from './devices/read-loggers.js'
 import { playStandIns } from './devices/stand-ins.js'
@@ -20,7 +19,6 @@ const env = (name: string, otherwise?: string): string => {
 async function main(): Promise<void> {
   const database = connect(env('DATABASE_URL'))
   await migrateUnderLock(database, env('MIGRATIONS'))
-  if (process.env.SEED_DEMO === '1') await seedDemo(database.pool, Date.now() / 1000)
   const tls =
     process.env.TLS_CERT && process.env.TLS_KEY
       ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }

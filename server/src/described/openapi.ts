@@ -37,6 +37,7 @@ function operation(o: Operation): object {
           parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
         }
       : {}),
+    tags: [o.path.split('/')[1] ?? ''],
     ...(body ? { requestBody: { required: true, ...body } } : {}),
     responses: {
       [o.status]: {

@@ -75,6 +75,14 @@ export const OPERATIONS: readonly Operation[] = [
   },
   {
     method: 'get',
+    path: '/docs',
+    says: 'The same as a page to look through and to try.',
+    who: 'anybody',
+    status: 200,
+    gives: { type: 'text/html', schema: text },
+  },
+  {
+    method: 'get',
     path: '/schemas/{name}',
     says: 'JSON Schema of what is exported: job, certificate.',
     who: 'anybody',

@@ -129,4 +129,3 @@ export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) =
     settled,
   }
 }
-export type Engine = ReturnType<typeof createEngine>

@@ -20,5 +20,3 @@ export function starOrder(bolts: number): number[] {
   if (bolts % 2) return [...(ROUND[bolts] ?? [])]
   return starOrder(bolts / 2).flatMap((k) => [k, k + bolts / 2])
 }
-/** Shares of the full torque in the passes of a star order; a circular pass at full torque follows. Source: `asme-pcc-1`. */
-export const PASSES = [0.3, 0.6, 1] as const

@@ -8,7 +8,6 @@ import { inchToMm } from '../../units/units.js'
 const EPSILON_MM = 1e-6
 export const COATING_MAX_MM = 0.3
 export const GOOD_LUBRICANTS: readonly string[] = ['water', 'soap', 'none']
-export const BAD_LUBRICANTS: readonly string[] = ['oil', 'grease', 'silicone']
 /** Highest pressures of the leak-if-unpressed check, psi. Source: `cp-press-leak-check`. */
 export const LEAK_CHECK_PSI = { air: 45, water: 85 } as const
 

@@ -1,4 +1,5 @@
 import { flangeOdMm } from '../../sizes/hygienic.js'
+import { passing } from '../kit/inspection.js'
 import type { Size } from '../../sizes/size.js'
 import { type Finding, finding } from '../../sources/source.js'
 import { inchToMm } from '../../units/units.js'
@@ -42,7 +43,7 @@ export function judgeClamp(size: Size, r: ClampReadings): ClampVerdict {
   if (misalignmentDeg > TILT_FAIL_DEG + EPSILON)
     findings.push(finding('stop', 'clamp-tilted', 'cp-clamp-tilt', params))
   else if (misalignmentDeg > TILT_WARN_DEG + EPSILON)
-    findings.push(finding('warn', 'clamp-tilt-warn', 'cp-clamp-tilt', params))
+    findings.push(passing(finding('warn', 'clamp-tilt-warn', 'cp-clamp-tilt', params)))
   if (r.intrusionMm > INTRUSION_MAX_MM + EPSILON)
     findings.push(finding('stop', 'clamp-intrusion', 'asme-bpe-intrusion', { mm: r.intrusionMm }))
   if (r.jawsTouch) findings.push(finding('stop', 'clamp-jaws-touch', 'cp-clamp-steps'))

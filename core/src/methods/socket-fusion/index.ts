@@ -1,6 +1,6 @@
 import { type Finding, fig, finding, msg } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
-import { numberOf } from '../kit/inspection.js'
+import { numberOf, passing } from '../kit/inspection.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { type BaseSpec, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
@@ -180,7 +180,7 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
       if (tool < TOOL_WIDE_C[0] || tool > TOOL_WIDE_C[1])
         findings.push(finding('stop', 'fusion-tool-off', 'cp-fusion-band', params))
       else if (tool < TOOL_MIN_C || tool > TOOL_MAX_C)
-        findings.push(finding('warn', 'fusion-tool-wide', 'cp-fusion-band', params))
+        findings.push(passing(finding('warn', 'fusion-tool-wide', 'cp-fusion-band', params)))
     }
     if (r.fusionBead === 'broken') findings.push(finding('stop', 'fusion-bead-broken', practice))
     if (r.fusionBead === 'bore-closed') findings.push(finding('stop', 'fusion-bore-closed', practice))

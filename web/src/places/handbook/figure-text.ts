@@ -1,5 +1,4 @@
 import {
-  type Fig,
   type HandbookFigure,
   type Msg,
   type Reader,
@@ -80,8 +79,6 @@ export function standing(id: string, checked: Checked): string {
   if (seen) return `checked against ${seen.edition}, ${seen.on}`
   return s.kind === 'published' ? 'published, from memory' : (KIND[s.kind] ?? s.kind)
 }
-/** What a person looking for a standard reads first. */
-export const sourceName = (fig: Fig): string => (fig.value === null ? '' : sourceOf(fig.source).reference)
 /** Published sources that nobody has compared with a copy, and practices that have none to compare with. */
 export const unverified = (checked: Checked) =>
   allSources().filter((s) => s.kind !== 'measured' && s.id !== 'given' && !checked.has(s.id))

@@ -1,0 +1,19 @@
+import { connect, migrateUnderLock } from '../server/src/db/connect.js'
+import { seedDemo } from './seed.js'
+
+/** Fills an empty database with the demo world, once, before the server is started. */
+async function main(): Promise<void> {
+  const { DATABASE_URL: url, MIGRATIONS: migrations } = process.env
+  if (!url || !migrations) throw new Error('DATABASE_URL and MIGRATIONS are needed.')
+  const database = connect(url)
+  try {
+    await migrateUnderLock(database, migrations)
+    await seedDemo(database.pool, Date.now() / 1000)
+  } finally {
+    await database.close()
+  }
+}
+main().catch((e: unknown) => {
+  console.error(e instanceof Error ? e.message : e)
+  process.exit(1)
+})
