@@ -1,3 +1,4 @@
+import { lastHolding } from '../units/search.js'
 /**
  * The temperature of one place over time, as spans that each hold until the next; the last is held on.
  * Times are epoch seconds, or seconds from home in the calculation door: any one clock.
@@ -150,12 +151,5 @@ export const steadyHistory = (
 
 /** Index of the span in force at a time: the last one that starts at or before it; 0 for times before all. */
 export function spanAt(history: History, atS: number): number {
-  let low = 0
-  let high = history.length - 1
-  while (low < high) {
-    const mid = (low + high + 1) >> 1
-    if ((history[mid] as Span).fromS <= atS) low = mid
-    else high = mid - 1
-  }
-  return low
+  return lastHolding(0, history.length - 1, (i) => (history[i] as Span).fromS <= atS)
 }

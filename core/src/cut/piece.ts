@@ -8,6 +8,7 @@ import { arcMm, bendMarks } from './bends.js'
 import { bodyOf } from './carrier.js'
 import { cutStands } from './touches.js'
 import { type RunEnd, addsInsertion, atCentre, cutLength } from './cut-length.js'
+import { onceEach } from '../units/memo.js'
 
 export interface PieceEnd {
   jointId: string | null
@@ -64,16 +65,8 @@ export const NEUTRAL_CTX: Omit<Ctx, 'school' | 'pin'> = {
 
 type EndMarks = Pick<PieceEnd, 'depthMm' | 'checkMarkMm' | 'sandMm' | 'ownGapMm'>
 const NO_MARKS: EndMarks = { depthMm: null, checkMarkMm: null, sandMm: null, ownGapMm: 0 }
-const marks = new WeakMap<JobState, Map<string, EndMarks>>()
 /** Depth and check mark of a joint's pipe end. Joints of one line and size share them: worked out once for a state. */
-function marksOf(state: JobState, place: JointPlace): EndMarks {
-  let known = marks.get(state)
-  if (!known) marks.set(state, (known = new Map()))
-  const key = `${place.line.id} ${place.piece.size}`
-  let found = known.get(key)
-  if (!found) known.set(key, (found = readMarks(state, place)))
-  return found
-}
+const marksOf = onceEach((place: JointPlace) => `${place.line.id} ${place.piece.size}`, readMarks)
 function readMarks(state: JobState, place: JointPlace): EndMarks {
   const { line } = place
   const method = methodOf(line.method)

@@ -3,6 +3,7 @@ import { msg } from '../sources/source.js'
 import { fittingAt } from '../joint/runs.js'
 import type { Item, Line } from '../joint/state.js'
 import { tagsAfter } from './tags.js'
+import { lastHolding } from '../units/search.js'
 
 /** One change of a line as its event: kind, and data without the line's id. */
 export interface Edit {
@@ -142,15 +143,9 @@ function longestRising(list: readonly number[]): Set<number> {
   const tails: number[] = []
   const backs = new Map<number, number | undefined>()
   for (const x of list) {
-    let lo = 0
-    let hi = tails.length
-    while (lo < hi) {
-      const mid = (lo + hi) >> 1
-      if ((tails[mid] as number) < x) lo = mid + 1
-      else hi = mid
-    }
-    backs.set(x, tails[lo - 1])
-    tails[lo] = x
+    const before = lastHolding(-1, tails.length - 1, (i) => (tails[i] as number) < x)
+    backs.set(x, tails[before])
+    tails[before + 1] = x
   }
   const out = new Set<number>()
   for (let x = tails.at(-1); x !== undefined; x = backs.get(x)) out.add(x)

@@ -9,6 +9,7 @@ import { type JointPlace, jointPlaces, jointSpec, newestChart, saidByPart } from
 import { piecesOf } from './ramps.js'
 import type { JobState, JointState, LifeState } from './state.js'
 import { recordFindings, withRecord } from './tools.js'
+import { onceEach } from '../units/memo.js'
 
 export const GLYPHS = [
   'planned',
@@ -65,40 +66,27 @@ interface Spelled {
   /** Names the specification: lines that say the same share their steps. */
   text: string
 }
-interface Known {
-  specs: Map<string, Spelled>
-  steps: Map<string, readonly Step[]>
-}
-const known = new WeakMap<JobState, Known>()
-function knownOf(state: JobState): Known {
-  let k = known.get(state)
-  if (!k) known.set(state, (k = { specs: new Map(), steps: new Map() }))
-  return k
-}
 /** Specification of a joint. Joints of one line and size share it: it is read once for a state. */
-function readSpec(state: JobState, place: JointPlace, method: Method | null, pinned: Ctx): Spelled {
-  const { specs } = knownOf(state)
-  const part = Object.values(saidByPart(place, pinned.pin.rules)).join()
-  const key = `${place.line.id} ${place.piece.size} ${pinned.school} ${pinned.pin.chart} ${part}`
-  let found = specs.get(key)
-  if (!found) {
+const readSpec = onceEach(
+  (place: JointPlace, _method: Method | null, pinned: Ctx) => {
+    const part = Object.values(saidByPart(place, pinned.pin.rules)).join()
+    return `${place.line.id} ${place.piece.size} ${pinned.school} ${pinned.pin.chart} ${part}`
+  },
+  (state: JobState, place, method, pinned): Spelled => {
     const raw = jointSpec(state, place, pinned.pin.chart, pinned.pin.rules)
     const parsed = method?.parse(raw)
     const spec = parsed?.ok ? parsed.spec : null
     const steps = method && spec !== null ? method.steps(spec, pinned) : []
     const text = `${method?.id} ${pinned.school} ${JSON.stringify(raw)}`
-    specs.set(key, (found = { spec, byId: new Map(steps.map((s) => [s.id, s])), text }))
-  }
-  return found
-}
+    return { spec, byId: new Map(steps.map((s) => [s.id, s])), text }
+  },
+)
 /** Steps as they read in this climate. */
-function readSteps(state: JobState, spelled: Spelled, method: Method | null, ctx: Ctx): readonly Step[] {
-  const { steps } = knownOf(state)
-  const key = `${spelled.text} ${ctx.airC}`
-  let found = steps.get(key)
-  if (!found) steps.set(key, (found = method && spelled.spec !== null ? method.steps(spelled.spec, ctx) : []))
-  return found
-}
+const readSteps = onceEach(
+  (spelled: Spelled, _method: Method | null, ctx: Ctx) => `${spelled.text} ${ctx.airC}`,
+  (_state: JobState, spelled, method, ctx): readonly Step[] =>
+    method && spelled.spec !== null ? method.steps(spelled.spec, ctx) : [],
+)
 
 /** Splits what was done into what counts and what was written before the step it needs. */
 function credited(

@@ -10,6 +10,7 @@ import {
 import { dampOf, withDamp } from '../conditions/humidity.js'
 import { greatest } from '../units/extent.js'
 import type { JobState, JointState } from './state.js'
+import { lastHolding } from '../units/search.js'
 
 const histories = new WeakMap<readonly Reading[], { length: number; history: History }>()
 /** History of a list of readings, worked out once while the list stays as it is. */
@@ -137,14 +138,7 @@ function inTime(readings: readonly Reading[]): readonly Reading[] {
 /** The last reading at or before a time, if it is not older than two hours; null otherwise. */
 export function readAt(readings: readonly Reading[], atS: number, maxAgeS = GAP_S): number | null {
   const sorted = inTime(readings)
-  let low = -1
-  let high = sorted.length - 1
-  while (low < high) {
-    const mid = (low + high + 1) >> 1
-    if ((sorted[mid] as Reading).atS <= atS) low = mid
-    else high = mid - 1
-  }
-  const best = sorted[low]
+  const best = sorted[lastHolding(-1, sorted.length - 1, (i) => (sorted[i] as Reading).atS <= atS)]
   return best && atS - best.atS <= maxAgeS ? best.value : null
 }
 

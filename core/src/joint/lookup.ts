@@ -5,6 +5,7 @@ import { seriesKey } from '../sizes/walls.js'
 import type { SourceId } from '../sources/source.js'
 import { fittingAt, inBranch } from './runs.js'
 import type { Item, JobState, Line } from './state.js'
+import { once, onceEach } from '../units/memo.js'
 
 /** Where a joint sits: its line, its piece, which end, and the fitting it goes into. */
 export interface JointPlace {
@@ -18,13 +19,9 @@ export interface JointPlace {
   branch: boolean
 }
 
-const indexes = new WeakMap<JobState, Map<string, JointPlace>>()
-
 /** Every joint that the lines define. Worked out once for a state. */
-export function jointPlaces(state: JobState): ReadonlyMap<string, JointPlace> {
-  let index = indexes.get(state)
-  if (index) return index
-  index = new Map()
+export const jointPlaces = once((state: JobState): ReadonlyMap<string, JointPlace> => {
+  const index = new Map<string, JointPlace>()
   for (const line of state.lines.values())
     for (const piece of line.items) {
       if (piece.type !== 'piece') continue
@@ -43,9 +40,8 @@ export function jointPlaces(state: JobState): ReadonlyMap<string, JointPlace> {
         })
       }
     }
-  indexes.set(state, index)
   return index
-}
+})
 
 /** A row of a chart, with the chart's name. */
 interface Charted {
@@ -53,30 +49,26 @@ interface Charted {
   row: ChartRow
 }
 type ChartIndex = ReadonlyMap<string, Charted[]>
-const chartIndexes = new WeakMap<JobState, Map<string, ChartIndex>>()
 const rowKey = (method: string, material: string, size: string): string => `${method} ${material} ${size}`
 /** Times stand in several rows, one for each band; a later chart takes the place of them all. */
 const sameFigure = (a: Charted, b: Charted): boolean =>
   a.row.field === b.row.field && !(a.row.fromC !== undefined && a.chart === b.chart)
 
 /** Rows of all charts up to one, by joint; of a figure that stands in several the last loaded wins. */
-function chartRows(state: JobState, upTo: string | null): ChartIndex {
-  let byChart = chartIndexes.get(state)
-  if (!byChart) chartIndexes.set(state, (byChart = new Map()))
-  const key = upTo ?? ''
-  const known = byChart.get(key)
-  if (known) return known
-  const index = new Map<string, Charted[]>()
-  const last = upTo === null ? -1 : state.charts.findIndex((c) => c.id === upTo)
-  for (const c of state.charts.slice(0, last + 1))
-    for (const row of c.rows) {
-      const at = rowKey(row.method, row.material, row.size)
-      const fresh = { chart: c.name, row }
-      index.set(at, [...(index.get(at) ?? []).filter((x) => !sameFigure(x, fresh)), fresh])
-    }
-  byChart.set(key, index)
-  return index
-}
+const chartRows = onceEach(
+  (upTo: string | null) => upTo ?? '',
+  (state: JobState, upTo): ChartIndex => {
+    const index = new Map<string, Charted[]>()
+    const last = upTo === null ? -1 : state.charts.findIndex((c) => c.id === upTo)
+    for (const c of state.charts.slice(0, last + 1))
+      for (const row of c.rows) {
+        const at = rowKey(row.method, row.material, row.size)
+        const fresh = { chart: c.name, row }
+        index.set(at, [...(index.get(at) ?? []).filter((x) => !sameFigure(x, fresh)), fresh])
+      }
+    return index
+  },
+)
 /** The newest chart: what a joint begun now is pinned to. */
 export const newestChart = (state: JobState): string | null => state.charts.at(-1)?.id ?? null
 
@@ -164,16 +156,11 @@ export function lineHead(line: Line): Omit<Line, 'id' | 'items' | 'said'> {
 export const lineSeries = (line: Pick<Line, 'series' | 'schedule'>): string | null =>
   seriesKey(line.series ?? line.schedule)
 
-const begun = new WeakMap<JobState, ReadonlySet<string>>()
 /** Joints with a life that is begun and not cut out: they stay what they are. */
-export function begunJoints(state: JobState): ReadonlySet<string> {
-  let ids = begun.get(state)
-  if (!ids) {
-    const live = [...state.joints.values()].filter((j) => {
-      const life = j.lives.at(-1)
-      return life !== undefined && life.cutOutAtS === undefined
-    })
-    begun.set(state, (ids = new Set(live.map((j) => j.id))))
-  }
-  return ids
-}
+export const begunJoints = once((state: JobState): ReadonlySet<string> => {
+  const live = [...state.joints.values()].filter((j) => {
+    const life = j.lives.at(-1)
+    return life !== undefined && life.cutOutAtS === undefined
+  })
+  return new Set(live.map((j) => j.id))
+})

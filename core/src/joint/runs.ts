@@ -1,18 +1,15 @@
 import type { Item } from './state.js'
+import { once } from '../units/memo.js'
 
 /** What stands at the two ends of an item: in its own run, or, where a branch begins, the fitting it comes out of. */
 export type Neighbours = readonly [Item | null, Item | null]
-
-const indexes = new WeakMap<readonly Item[], ReadonlyMap<string, Neighbours>>()
 
 /**
  * Neighbours of every item of a line. A line is a main run (`run` null) and branches: items with the same `run`, in
  * the line's order, hang together, and a run named after a fitting begins in that fitting's branch. Worked out once
  * for a list: lists of a folded state do not change.
  */
-export function neighbours(items: readonly Item[]): ReadonlyMap<string, Neighbours> {
-  const known = indexes.get(items)
-  if (known) return known
+export const neighbours = once((items: readonly Item[]): ReadonlyMap<string, Neighbours> => {
   const byId = new Map(items.map((i) => [i.id, i]))
   const last = new Map<string | null, Item>()
   const out = new Map<string, [Item | null, Item | null]>()
@@ -25,9 +22,8 @@ export function neighbours(items: readonly Item[]): ReadonlyMap<string, Neighbou
     if (entry) entry[1] = item
     last.set(run, item)
   }
-  indexes.set(items, out)
   return out
-}
+})
 
 /** The fitting at an end of a piece, null at a free end or where another piece stands. */
 export function fittingAt(items: readonly Item[], piece: Item, end: 0 | 1): Item | null {
@@ -39,13 +35,12 @@ export function fittingAt(items: readonly Item[], piece: Item, end: 0 | 1): Item
 export const inBranch = (piece: Item, end: 0 | 1, fitting: Item | null): boolean =>
   end === 0 && fitting !== null && (piece.run ?? null) === fitting.id
 
-const roots = new WeakMap<readonly Item[], ReadonlySet<string>>()
+/** Fittings that a run branches off, by id. */
+const roots = once(
+  (items: readonly Item[]): ReadonlySet<string> => new Set(items.flatMap((i) => (i.run ? [i.run] : []))),
+)
 /** Does a run branch off this fitting? */
-export function branches(items: readonly Item[], fitting: Item): boolean {
-  let known = roots.get(items)
-  if (!known) roots.set(items, (known = new Set(items.flatMap((i) => (i.run ? [i.run] : [])))))
-  return known.has(fitting.id)
-}
+export const branches = (items: readonly Item[], fitting: Item): boolean => roots(items).has(fitting.id)
 
 /** Run of pieces that hang on nothing: a list for the saw. */
 export const LOOSE = 'loose'

@@ -3,6 +3,7 @@ import type { Finding, Inspection, Life, Need, Step } from '../methods/method.js
 import { finding } from '../sources/source.js'
 import { dayOf } from '../units/zone.js'
 import type { JobState, Tool } from './state.js'
+import { once } from '../units/memo.js'
 
 /** Tools that are tried each day before they are used, and how. Source: `cp-shift-proof`. */
 const PROVED_DAILY: ReadonlySet<string> = new Set(['press-tool', 'fusion-tool'])
@@ -76,14 +77,11 @@ function unmatched(tool: Tool, taps: readonly Tap[]): ReadonlySet<string> {
   return without
 }
 
-const withoutCycle = new WeakMap<JobState, ReadonlySet<string>>()
 /**
  * Entries that say a reporting tool was used although no finished cycle of it was logged about then. Fourteen taps and
  * thirteen cycles: one of them is not pressed.
  */
-export function entriesWithoutCycle(state: JobState): ReadonlySet<string> {
-  const known = withoutCycle.get(state)
-  if (known) return known
+export const entriesWithoutCycle = once((state: JobState): ReadonlySet<string> => {
   const taps = new Map<string, Tap[]>()
   const tools = [...state.tools.values()].filter(reports)
   if (tools.length)
@@ -99,10 +97,8 @@ export function entriesWithoutCycle(state: JobState): ReadonlySet<string> {
                 { entry: `${d.eventId} ${j.id}`, fromS: d.earliestS, toS: d.latestS },
               ])
       }
-  const all = new Set(tools.flatMap((t) => [...unmatched(t, taps.get(t.id) ?? [])]))
-  withoutCycle.set(state, all)
-  return all
-}
+  return new Set(tools.flatMap((t) => [...unmatched(t, taps.get(t.id) ?? [])]))
+})
 
 /** What the record itself says against a life: steps skipped, written from memory, tools found wrong since. */
 export function recordFindings(

@@ -1,4 +1,5 @@
 import { smoothed } from './physics/lag.js'
+import { lastHolding } from '../units/search.js'
 
 export interface TestReading {
   /** Seconds from the first reading. */
@@ -97,15 +98,10 @@ export function pointsOf(s: TestSeries): { points: Points; from: number } {
 
 /** Pressure at a time, straight between readings; the end ones beyond. */
 export function barAt(readings: readonly TestReading[], tS: number): number {
-  let low = 0
-  let high = readings.length - 1
-  while (high - low > 1) {
-    const mid = (low + high) >> 1
-    if ((readings[mid] as TestReading).tS <= tS) low = mid
-    else high = mid
-  }
+  const last = readings.length - 1
+  const low = lastHolding(0, Math.max(0, last - 1), (i) => (readings[i] as TestReading).tS <= tS)
   const a = readings[low] as TestReading
-  const b = readings[high] as TestReading
+  const b = readings[Math.min(low + 1, last)] as TestReading
   if (tS <= a.tS || a.tS === b.tS) return a.pressureBar
   if (tS >= b.tS) return b.pressureBar
   return a.pressureBar + ((b.pressureBar - a.pressureBar) * (tS - a.tS)) / (b.tS - a.tS)

@@ -1,5 +1,7 @@
 import { type History, type Span, spanAt } from '../../conditions/history.js'
 import type { Required } from './rule.js'
+import { onceEach } from '../../units/memo.js'
+import { lastHolding } from '../../units/search.js'
 
 /** `coldest`: the slowest reading so far rules. `accumulate`: each hour counts as 1 / required hours. */
 export type CureMode = 'coldest' | 'accumulate'
@@ -77,7 +79,6 @@ export class Pace {
 
   private accumulated(homeS: number): Finish | null {
     const done = this.done as Float64Array
-    const n = this.history.length
     const start = spanAt(this.history, homeS)
     const startNeed = this.required[start] as number
     const startFrom = Math.max((this.history[start] as Span).fromS, -Number.MAX_VALUE)
@@ -87,13 +88,7 @@ export class Pace {
         : (done[start] as number) + (homeS - startFrom) / startNeed
     const goal = before + 1
     // The last span that begins unfinished is the one it finishes in.
-    let low = start
-    let high = n - 1
-    while (low < high) {
-      const mid = (low + high + 1) >> 1
-      if ((done[mid] as number) < goal) low = mid
-      else high = mid - 1
-    }
+    const low = lastHolding(start, this.history.length - 1, (i) => (done[i] as number) < goal)
     const need = this.required[low] as number
     if (need === Infinity) return null
     const from = low === start ? homeS : (this.history[low] as Span).fromS
@@ -112,13 +107,10 @@ export function slowerEnd(span: Span, requiredS: Required, mode: CureMode, humid
   return b === null ? Infinity : Math.max(a, b)
 }
 
-const caches = new WeakMap<History, Map<string, Pace>>()
 /** The pace of a named rule along a history; worked out once for each pair, since thousands of joints share it. */
-export function paceOf(history: History, key: string, requiredS: Required, mode: CureMode): Pace {
-  let cache = caches.get(history)
-  if (!cache) caches.set(history, (cache = new Map()))
-  const full = `${mode} ${key}`
-  let pace = cache.get(full)
-  if (!pace) cache.set(full, (pace = new Pace(history, requiredS, mode)))
-  return pace
-}
+export const paceOf = (history: History, key: string, requiredS: Required, mode: CureMode): Pace =>
+  paceAlong(history, key, requiredS, mode)
+const paceAlong = onceEach(
+  (key: string, _requiredS: Required, mode: CureMode) => `${mode} ${key}`,
+  (history: History, _key, requiredS, mode) => new Pace(history, requiredS, mode),
+)

@@ -1,6 +1,8 @@
 import type { History, Span } from '../../conditions/history.js'
 import { type CureMode, slowerEnd } from './pace.js'
 import type { CureRule } from './rule.js'
+import { onceEach } from '../../units/memo.js'
+import { lastHolding } from '../../units/search.js'
 
 /** A stretch of a history over which a rule asks for the same in every class. */
 export interface Run {
@@ -11,17 +13,14 @@ export interface Run {
   ifHumid: readonly number[]
   humid: boolean
 }
-const caches = new WeakMap<History, Map<string, readonly Run[]>>()
 
 /** A history as its rule sees it: neighbours that ask for the same are one. Worked out once for each pair. */
-export function runsOf(rule: CureRule, history: History, mode: CureMode): readonly Run[] {
-  let cache = caches.get(history)
-  if (!cache) caches.set(history, (cache = new Map()))
-  const key = `${mode} ${rule.id}`
-  let runs = cache.get(key)
-  if (!runs) cache.set(key, (runs = makeRuns(rule, history, mode)))
-  return runs
-}
+export const runsOf = (rule: CureRule, history: History, mode: CureMode): readonly Run[] =>
+  runsAlong(history, rule, mode)
+const runsAlong = onceEach(
+  (rule: CureRule, mode: CureMode) => `${mode} ${rule.id}`,
+  (history: History, rule, mode): readonly Run[] => makeRuns(rule, history, mode),
+)
 function makeRuns(rule: CureRule, history: History, mode: CureMode): Run[] {
   const coldest = mode === 'coldest'
   const all = (history as readonly Span[]).map((span): Run => {
@@ -53,12 +52,5 @@ const alike = (a: readonly number[], b: readonly number[]): boolean => a.every((
 
 /** Index of the run in force at a time; 0 for times before all. */
 export function runAt(runs: readonly Run[], atS: number): number {
-  let low = 0
-  let high = runs.length - 1
-  while (low < high) {
-    const mid = (low + high + 1) >> 1
-    if ((runs[mid] as Run).fromS <= atS) low = mid
-    else high = mid - 1
-  }
-  return low
+  return lastHolding(0, runs.length - 1, (i) => (runs[i] as Run).fromS <= atS)
 }

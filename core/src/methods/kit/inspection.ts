@@ -2,7 +2,7 @@ import { type Finding, type Msg, type SourceId, finding } from '../../sources/so
 import type { Clock, Inspection, Life, Step } from '../method.js'
 
 /** A tap up to this late may be a tap made after the hands were free: asked, not judged. */
-const LATE_TAP_S = 60
+export const LATE_TAP_S = 60
 
 /** All readings of a life, the last of each key. */
 export function readingsOf(life: Life): Readonly<Record<string, unknown>> {

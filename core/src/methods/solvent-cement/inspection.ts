@@ -3,13 +3,12 @@ import type { Ctx, Done, Inspection, Life } from '../method.js'
 import { LET_GO, clocks } from './clocks.js'
 import { type SolventSpec, depthOf } from './spec.js'
 import type { Code } from '../../sources/wording.js'
+import { LATE_TAP_S } from '../kit/inspection.js'
 
 /** How far the check mark may stand from its offset. Source: `ours-check-mark`. */
 export const SHORT_PASS_MM = 3
 export const OVER_PASS_MM = 2
 const EPSILON_MM = 1e-9
-/** A tap up to this late may be a tap made after the hands were free: asked, not judged. */
-const LATE_TAP_S = 60
 
 export interface CheckVerdict {
   shortMm: number

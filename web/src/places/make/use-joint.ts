@@ -1,4 +1,5 @@
 import {
+  LATE_TAP_S,
   type Clock,
   type Finding,
   type JointFacts,
@@ -15,9 +16,6 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { hhmm, hhmmss, when } from '../../when'
-
-/** A tap this long after a limit is asked about, not judged. */
-const ASKED_S = 60
 
 export type Phase = 'failed' | 'late' | 'hold' | 'window' | 'step' | 'rest'
 
@@ -44,7 +42,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
     const f = facts.value
     if (redo.value) return 'step'
     if (f?.inspection?.verdict === 'fail') return 'failed'
-    if (open.value && left(open.value) < (closing.value ? -ASKED_S : 0)) return 'late'
+    if (open.value && left(open.value) < (closing.value ? -LATE_TAP_S : 0)) return 'late'
     if (hold.value) return 'hold'
     if (!f?.nextStep) return 'rest'
     return open.value ? 'window' : 'step'
