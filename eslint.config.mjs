@@ -13,7 +13,9 @@ const layers = [
   ['methods'],
   ['words'],
   ['joint'],
-  ['cut', 'prove', 'plan'],
+  ['cut'],
+  ['prove'],
+  ['plan'],
   ['calc', 'handbook'],
 ]
 const platform = [
@@ -44,7 +46,7 @@ const coreLayerRules = layers.map((names, i) => ({
                   group: layers
                     .slice(i + 1)
                     .flat()
-                    .flatMap((n) => [`../${n}/*`, `../../${n}/*`]),
+                    .flatMap((n) => [`../${n}/*`, `../../${n}/*`, `../../../${n}/*`]),
                   message: 'this layer of core may not use a later one',
                 },
               ]

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { Pace } from '../src/methods/cure/pace.js'
-import { curePieces } from '../src/methods/cure/ramps.js'
+import { curePieces } from '../src/methods/cure/earned-pressure.js'
 import { valueAt } from '../src/methods/cure/piecewise.js'
 import { type Required, requiredFor } from '../src/methods/cure/rule.js'
 import { cureRule } from '../src/methods/solvent-cement/rule.js'

@@ -6,7 +6,7 @@ import type { CureOptions, Curing, Finding, Method } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import type { Size } from '../sizes/size.js'
 import { say } from '../words/words.js'
-import { Refusal, type Working } from './door.js'
+import { Refusal, type Working } from './calculation.js'
 import { type Input, list, may, need, number, object, oneOf, text } from '../schema/shape.js'
 
 export const method = need('method', oneOf(...allMethods().map((m) => m.id)), 'How the ends are joined')

@@ -21,7 +21,7 @@ import { cupDepthMm } from '../sizes/copper.js'
 import type { Fig, SourceId } from '../sources/source.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
-import { Refusal, type Working, calculation } from './door.js'
+import { Refusal, type Working, calculation } from './calculation.js'
 import { flag, list, may, need, number } from '../schema/shape.js'
 
 const AIR = number({ min: -60, max: 100 })

@@ -1,5 +1,5 @@
 import { cure } from './cure.js'
-import type { Calculation } from './door.js'
+import type { Calculation } from './calculation.js'
 import { ladder } from './ladder.js'
 import { cutLengthCalc, dewPoint, dualContainment, insertionVerdict, tinDate } from './simple.js'
 import { adhesiveBondCalc, flareCalc, peelCalc, socketFusionCalc, solderCalc } from './hot.js'
@@ -42,6 +42,6 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
     tinDate,
   ].map((c) => [c.name, c]),
 )
-export { Refusal } from './door.js'
+export { Refusal } from './calculation.js'
 export { usePlanner } from './stock.js'
-export type { Answer, Calculation } from './door.js'
+export type { Answer, Calculation } from './calculation.js'

@@ -6,7 +6,7 @@ import { ANY_TEMPERATURE } from '../methods/kit/define.js'
 import { unlimitedFrom } from '../methods/cure/piecewise.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
-import { Refusal, calculation } from './door.js'
+import { Refusal, calculation } from './calculation.js'
 import { list, may, need, number, object, text } from '../schema/shape.js'
 
 type In = c.JointInput & {

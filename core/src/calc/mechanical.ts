@@ -4,7 +4,7 @@ import { type PressReadings, judgePress } from '../methods/press/rules.js'
 import { type ClampReadings, judgeClamp } from '../methods/sanitary-clamp/rules.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
-import { Refusal, calculation } from './door.js'
+import { Refusal, calculation } from './calculation.js'
 import { flag, may, need, number, oneOf } from '../schema/shape.js'
 
 const MM = number({ min: 0, max: 100_000 })

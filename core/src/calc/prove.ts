@@ -1,5 +1,5 @@
 import { storedEnergy } from '../prove/energy.js'
-import { atEnds } from '../prove/head.js'
+import { atEnds } from '../prove/water-column.js'
 import { pipeRating } from '../prove/rating.js'
 import { type CustomRule, TEST_RULES, type TestRuleId, gaugeRange, testPlan } from '../prove/rules.js'
 import { flag, list, may, need, number, object, oneOf, text } from '../schema/shape.js'
@@ -8,7 +8,7 @@ import { msg } from '../sources/source.js'
 import { say } from '../words/words.js'
 import { MATERIALS } from '../methods/joinable.js'
 import { WALL_C, material, reasons, schedule, size } from './common.js'
-import { Refusal, type Working, calculation } from './door.js'
+import { Refusal, type Working, calculation } from './calculation.js'
 
 const BAR = number({ above: 0, max: 2000 })
 const METRES = number({ min: -1000, max: 1000 })

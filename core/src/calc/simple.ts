@@ -3,7 +3,7 @@ import { dewPointC } from '../conditions/dew-point.js'
 import { judgeCheckMark } from '../methods/solvent-cement/inspection.js'
 import { fillingOf } from '../cut/tin-date.js'
 import { say } from '../words/words.js'
-import { Refusal, calculation } from './door.js'
+import { Refusal, calculation } from './calculation.js'
 import { list, may, need, number, object, oneOf, text } from '../schema/shape.js'
 
 const LONG = 100_000

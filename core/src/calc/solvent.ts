@@ -14,7 +14,7 @@ import {
 } from '../methods/solvent-cement/setup.js'
 import { say } from '../words/words.js'
 import * as c from './common.js'
-import { Refusal, calculation } from './door.js'
+import { Refusal, calculation } from './calculation.js'
 import { flag, may, need, number, oneOf } from '../schema/shape.js'
 
 type InsertionInput = c.JointInput & { socketDepthMm?: number | null; checkOffsetMm?: number | null }

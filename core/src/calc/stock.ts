@@ -4,7 +4,7 @@ import { planStock } from '../cut/stock/plan.js'
 import type { StockInput } from '../cut/stock/model.js'
 import { flag, list, may, need, number, object, text } from '../schema/shape.js'
 import { number as inWords } from '../units/format.js'
-import { Refusal, calculation } from './door.js'
+import { Refusal, calculation } from './calculation.js'
 
 /** Most pieces that one question may ask for. */
 export const MOST_PIECES = 2000

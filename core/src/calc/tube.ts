@@ -1,7 +1,7 @@
 import type { SourceId } from '../sources/source.js'
 import { bendMarks, offset } from '../cut/bends.js'
 import { number as inWords } from '../units/format.js'
-import { Refusal, calculation } from './door.js'
+import { Refusal, calculation } from './calculation.js'
 import { list, may, need, number } from '../schema/shape.js'
 
 const LONG = 1_000_000

@@ -1,12 +1,12 @@
 import { judgeSeries } from '../prove/judge.js'
-import { saysOf } from '../prove/says.js'
+import { saysOf } from '../prove/verdict-sentence.js'
 import type { TestSeries } from '../prove/series.js'
 import { list, may, need, number, object, oneOf } from '../schema/shape.js'
 import { MATERIALS } from '../methods/joinable.js'
 import { msg } from '../sources/source.js'
 import { greatest } from '../units/extent.js'
 import { say } from '../words/words.js'
-import { Refusal, calculation } from './door.js'
+import { Refusal, calculation } from './calculation.js'
 
 const READING = object(
   need('tS', number({ min: 0, max: 1e8 }), 'From the first reading'),

@@ -1,6 +1,6 @@
 import { greatest, smallest } from '../units/extent.js'
 import { outsideDiameterMm, parseSize } from '../sizes/size.js'
-import { fittingAt, inBranch, neighbours } from '../joint/runs.js'
+import { fittingAt, inBranch, neighbours } from '../joint/neighbours.js'
 import type { Item, JobState, Line } from '../joint/state.js'
 import { bodyOf } from './carrier.js'
 import { takeOffOf } from './piece.js'

@@ -1,7 +1,7 @@
 import type { Msg } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import { msg } from '../sources/source.js'
-import { blockEnd, branchSize, hasBranch, neighbours, outlet } from '../joint/runs.js'
+import { blockEnd, branchSize, hasBranch, neighbours, outlet } from '../joint/neighbours.js'
 import type { Item, Line } from '../joint/state.js'
 import type { Reader } from '../units/quantity.js'
 import { type Entry, parseEntry } from './entry.js'

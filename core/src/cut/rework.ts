@@ -1,6 +1,6 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { LOOSE, blockEnd, fittingAt, hasBranch, neighbours, outlet, socketSize } from '../joint/runs.js'
+import { LOOSE, blockEnd, fittingAt, hasBranch, neighbours, outlet, socketSize } from '../joint/neighbours.js'
 import type { Item, Line } from '../joint/state.js'
 import type { Entry } from './entry.js'
 import { isMade } from './place.js'

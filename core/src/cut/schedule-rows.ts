@@ -1,7 +1,7 @@
 import { methodOf } from '../methods/registry.js'
 import { type Msg, msg } from '../sources/source.js'
 import { parseLength } from '../units/parse.js'
-import { LOOSE } from '../joint/runs.js'
+import { LOOSE } from '../joint/neighbours.js'
 import type { Item, Line } from '../joint/state.js'
 import { LONGEST_MM, MEASURES, parseEntry, sizeFor } from './entry.js'
 import { blankItem, isMade } from './place.js'

@@ -1,6 +1,6 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { fittingAt } from '../joint/runs.js'
+import { fittingAt } from '../joint/neighbours.js'
 import type { Item, Line } from '../joint/state.js'
 import { tagsAfter } from './tags.js'
 import { lastHolding } from '../units/search.js'

@@ -3,7 +3,7 @@ import { methodOf } from '../methods/registry.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
 import { seriesKey } from '../sizes/walls.js'
 import type { SourceId } from '../sources/source.js'
-import { fittingAt, inBranch } from './runs.js'
+import { fittingAt, inBranch } from './neighbours.js'
 import type { Item, JobState, Line } from './state.js'
 import { once, onceEach } from '../units/memo.js'
 

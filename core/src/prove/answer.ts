@@ -14,7 +14,7 @@ import {
   plannedPieces,
 } from '../joint/assess.js'
 import { jointPlaces } from '../joint/lookup.js'
-import { piecesOf } from '../joint/ramps.js'
+import { piecesOf } from '../joint/pressure-curve.js'
 import type { JobState, Section, TestRun } from '../joint/state.js'
 import { type Ladder, type LadderJoint, ladderOf } from './ladder.js'
 

@@ -1,7 +1,7 @@
 import { extent } from '../units/extent.js'
 import { student975 } from './fit.js'
 import { type TestSeries, stepDoubt, stepOf } from './series.js'
-import { NARROWS_TO, type Tried } from './weigh.js'
+import { NARROWS_TO, type Tried } from './weigh-explanations.js'
 
 export type DoubtCause =
   | 'few'

@@ -6,7 +6,7 @@ import { fitLine, student975 } from './fit.js'
 import { type Cleaned, withoutOutliers } from './outliers.js'
 import { fallsFaster, isRestored } from './restored.js'
 import { type Points, type TestSeries, barAt, pointsOf, stepDoubt } from './series.js'
-import { type Tried, weigh } from './weigh.js'
+import { type Tried, weigh } from './weigh-explanations.js'
 import { type Coverage, coverageOf, windowOf } from './window.js'
 
 /** Something about the readings that a person should know, whatever the verdict. */

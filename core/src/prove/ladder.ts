@@ -1,8 +1,8 @@
 import type { History } from '../conditions/history.js'
-import { type Kin, kinOf, sameCurveFromS } from '../methods/cure/kin.js'
+import { type Kin, kinOf, sameCurveFromS } from '../methods/cure/joints-alike.js'
 import type { CureMode } from '../methods/cure/pace.js'
 import { type Piece, combine, neverHolds } from '../methods/cure/piecewise.js'
-import { curePieces } from '../methods/cure/ramps.js'
+import { curePieces } from '../methods/cure/earned-pressure.js'
 import type { CureRule } from '../methods/cure/rule.js'
 
 /** One joint as the ladder sees it. `pieces` null: no figure, or not made. */

@@ -2,7 +2,7 @@ import { smallest } from '../units/extent.js'
 import { parseSize } from '../sizes/size.js'
 import { jointPlaces, lineSeries } from '../joint/lookup.js'
 import type { JobState, Line, Section, SectionPlan } from '../joint/state.js'
-import { headBar } from './head.js'
+import { headBar } from './water-column.js'
 import { deratingFactor, pipeRating } from './rating.js'
 import { planOf } from './section.js'
 

@@ -1,7 +1,7 @@
 import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import type { Code } from '../../sources/wording.js'
 import { append } from '../../units/extent.js'
-import { curePieces } from '../cure/ramps.js'
+import { curePieces } from '../cure/earned-pressure.js'
 import { drawnWall } from '../kit/drawing.js'
 import { type AskedFact, GASES } from '../around.js'
 import type { Around, Ctx, Insertion, Life, Method, Need, Ramp, Shape } from '../method.js'

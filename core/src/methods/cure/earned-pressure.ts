@@ -3,7 +3,7 @@ import { type CureMode, paceOf } from './pace.js'
 import type { Piece } from './piecewise.js'
 import { Earned, LONGEST_CHORD_S } from './earned.js'
 import type { CureClass, CureRule } from './rule.js'
-import { type Run, runAt, runsOf } from './runs.js'
+import { type Run, runAt, runsOf } from './demands.js'
 
 /** Past this the last reading is held on and nothing new can happen. */
 const HORIZON_S = 60 * 86400

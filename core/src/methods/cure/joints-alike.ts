@@ -1,7 +1,7 @@
 import type { History } from '../../conditions/history.js'
 import type { CureMode } from './pace.js'
 import type { CureRule } from './rule.js'
-import { type Run, runAt, runsOf } from './runs.js'
+import { type Run, runAt, runsOf } from './demands.js'
 
 /**
  * What joints share that differ only in when they were made, so that a later one is never ahead of an earlier one:

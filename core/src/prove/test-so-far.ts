@@ -9,7 +9,7 @@ import { contentsOf, physicsOf, planOf } from './section.js'
 import { growthPerK, stretchPerBar, stuffOf } from './physics/pipe.js'
 import { trappedBar } from './physics/trapped.js'
 import { type TestSeries, barAt } from './series.js'
-import { overWeakest } from './over.js'
+import { overWeakest } from './over-pressure.js'
 import { heldPart } from './stages.js'
 import { stopsForTest } from './admit.js'
 
