@@ -1,7 +1,6 @@
 import { existsSync } from 'node:fs'
-import { parseArgs } from 'node:util'
 import { nodePackages } from './lib/deps.mjs'
-import { Plain, endWith, portBusy } from './lib/proc.mjs'
+import { Plain, endWith, optionsOf, portBusy } from './lib/proc.mjs'
 
 const began = Date.now()
 const HELP = `npm run demo -- [options]
@@ -12,26 +11,17 @@ const HELP = `npm run demo -- [options]
   --no-limit          no rate limits (for benchmarks)
 DATABASE_URL uses another PostgreSQL server instead of a private one.`
 
-function options() {
-  try {
-    return parseArgs({
-      options: {
-        port: { type: 'string', default: process.env.PORT ?? '7170' },
-        host: { type: 'string', default: '127.0.0.1' },
-        fresh: { type: 'boolean', default: false },
-        'tls-cert': { type: 'string' },
-        'tls-key': { type: 'string' },
-        'no-limit': { type: 'boolean', default: false },
-        help: { type: 'boolean', default: false },
-      },
-    }).values
-  } catch (e) {
-    throw new Plain(`${e.message}\n${HELP}`)
-  }
+const OPTIONS = {
+  port: { type: 'string', default: process.env.PORT ?? '7170' },
+  host: { type: 'string', default: '127.0.0.1' },
+  fresh: { type: 'boolean', default: false },
+  'tls-cert': { type: 'string' },
+  'tls-key': { type: 'string' },
+  'no-limit': { type: 'boolean', default: false },
 }
 
 async function main() {
-  const o = options()
+  const o = optionsOf(OPTIONS, HELP)
   if (o.help) return console.log(HELP)
   const port = Number(o.port)
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`"${o.port}" is not a port.`)

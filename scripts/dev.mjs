@@ -1,6 +1,5 @@
-import { parseArgs } from 'node:util'
 import { nodePackages } from './lib/deps.mjs'
-import { Plain, ROOT, child, endWith, portBusy } from './lib/proc.mjs'
+import { Plain, ROOT, child, endWith, optionsOf, portBusy } from './lib/proc.mjs'
 
 const HELP = `npm run dev -- [options]
   --port N    where the page is served, with hot reload (5173)
@@ -8,24 +7,15 @@ const HELP = `npm run dev -- [options]
   --fresh     forget the data and begin anew, dated from now
 The server begins anew when a file of core, server or demo changes.`
 
-function options() {
-  try {
-    return parseArgs({
-      options: {
-        port: { type: 'string', default: '5173' },
-        api: { type: 'string', default: '7170' },
-        fresh: { type: 'boolean', default: false },
-        help: { type: 'boolean', default: false },
-      },
-    }).values
-  } catch (e) {
-    throw new Plain(`${e.message}\n${HELP}`)
-  }
+const OPTIONS = {
+  port: { type: 'string', default: '5173' },
+  api: { type: 'string', default: '7170' },
+  fresh: { type: 'boolean', default: false },
 }
 
 /** The demo with hot reload: PostgreSQL, the server watched and built anew, and Vite in front of it. */
 async function main() {
-  const o = options()
+  const o = optionsOf(OPTIONS, HELP)
   if (o.help) return console.log(HELP)
   for (const port of [Number(o.port), Number(o.api)])
     if (await portBusy(port, '127.0.0.1')) throw new Plain(`Port ${port} is in use. Choose another.`)

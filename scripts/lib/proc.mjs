@@ -1,6 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { createServer } from 'node:net'
 import path from 'node:path'
+import { parseArgs } from 'node:util'
 import { fileURLToPath } from 'node:url'
 
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..')
@@ -11,6 +12,15 @@ export class Plain extends Error {}
 export const endWith = (e) => {
   console.error(e instanceof Plain ? e.message : e)
   process.exit(1)
+}
+
+/** What was asked for on the command line; an option that is not known says what there are. */
+export function optionsOf(options, help) {
+  try {
+    return parseArgs({ options: { ...options, help: { type: 'boolean', default: false } } }).values
+  } catch (e) {
+    throw new Plain(`${e.message}\n${help}`)
+  }
 }
 
 /** Runs a command to its end; output only when it fails or `show` is set. */

@@ -57,6 +57,16 @@ describe('the description of the interface', () => {
   })
 })
 
+it('the interface can be looked through: a page, its viewer, nothing from elsewhere', async () => {
+  const page = await fetch(`${h.url}/api/docs`)
+  const html = await page.text()
+  expect([page.status, page.headers.get('content-type')]).toEqual([200, 'text/html; charset=utf-8'])
+  expect(html).not.toMatch(/https?:/)
+  const parts = [...html.matchAll(/(?:src|href)="(\/api\/[^"]+)"/g)].map((m) => m[1] as string)
+  expect(parts).toHaveLength(4)
+  for (const part of parts) expect([part, (await fetch(`${h.url}${part}`)).status]).toEqual([part, 200])
+})
+
 describe('manners', () => {
   const raw = (method: string, at: string, o: RequestInit = {}) =>
     fetch(`${h.url}/api${at}`, { method, ...o, headers: { cookie: h.cookieOf('wren'), ...o.headers } })
