@@ -78,10 +78,11 @@ function drawing(spec: GroovedSpec, state: { marked: boolean; made: boolean }): 
   })
   if (!state.marked) return ends
   const gasket = ring('seal', -half - seat * 0.8, half + seat * 0.8, od, od * 1.12)
+  if (!state.made) return [...ends, gasket]
   const reach = half + seat + width
-  return state.made
-    ? [...ends, gasket, ring('clamp', -reach, reach, od * 1.12, od * 1.34)]
-    : [...ends, gasket]
+  // The housing over the gasket, and its keys down in the grooves.
+  const keys = [-reach, half + seat].map((x) => ring('clamp', x, x + width, od * 0.94, od * 1.12))
+  return [...ends, gasket, ...keys, ring('clamp', -reach, reach, od * 1.12, od * 1.34)]
 }
 
 /** Grooved couplings of steel pipe: a housing whose keys sit in rolled grooves over a gasket. Nothing cures. */
