@@ -218,4 +218,14 @@ export const METRIC_WAYS: readonly Way[] = [
     reads: { torqueNm: '30' },
     slip: { step: 0, says: 'Face scratched', back: 'aside' },
   },
+  {
+    tag: 'M',
+    method: 'grooved-coupling',
+    material: 'carbon-steel',
+    asks: { kind: 'rigid', torqueNm: '90' },
+    entries: ['elbow 90 NPS 6', '1500 c-c', 'tee NPS 6'],
+    joints: 1,
+    reads: { grooveMm: '163.7', endGapMm: '1', torqueNm: '90' },
+    slip: { step: 0, says: 'End flared by rolling', back: 'aside' },
+  },
 ]

@@ -1,6 +1,6 @@
 import { type Fig, fig, finding, msg, noFig } from '../../sources/source.js'
 import type { Joins } from '../joinable.js'
-import { judgeTorque } from '../kit/bolted.js'
+import { judgeTorque, torqueReading } from '../kit/bolted.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { drawnWall, ring } from '../kit/drawing.js'
@@ -166,20 +166,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
       reaches: 'made',
       exceptions: [['bolt-stuck', 'housing']],
       tools: torque(spec).value === null ? ['tool-wrench'] : ['tool-torque'],
-      reads:
-        torque(spec).value === null
-          ? []
-          : [
-              {
-                key: 'torqueNm',
-                label: msg('field-torque'),
-                needed: true,
-                unit: 'Nm',
-                min: 0,
-                max: 2000,
-                control: 'torque',
-              },
-            ],
+      reads: torque(spec).value === null ? [] : [torqueReading(2000)],
     },
     {
       id: 'look',

@@ -71,17 +71,19 @@ export function judgeTorque(want: Fig, nm: number | null, source: SourceId, fiel
   return nm < want.value * (1 - TORQUE_TOLERANCE) ? [finding('warn', 'torque-under', source, params)] : []
 }
 
+/** A torque as it is read at a step. @param maxNm the most that can be meant. */
+export const torqueReading = (maxNm: number): Field => ({
+  key: 'torqueNm',
+  label: msg('field-torque'),
+  needed: true,
+  unit: 'Nm',
+  min: 0,
+  max: maxNm,
+  control: 'torque',
+})
+/** The same against what the bolts ask for. */
 export const torqueRead = (spec: BoltedSpec): Field => {
   const value = torqueOf(spec)
   const off = (value.value ?? 0) * TORQUE_TOLERANCE
-  return {
-    key: 'torqueNm',
-    label: msg('field-torque'),
-    needed: true,
-    unit: 'Nm',
-    min: 0,
-    max: 20000,
-    control: 'torque',
-    target: { value, shortMax: off, overMax: off },
-  }
+  return { ...torqueReading(20000), target: { value, shortMax: off, overMax: off } }
 }

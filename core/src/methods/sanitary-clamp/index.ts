@@ -2,7 +2,7 @@ import { flangeOdMm, flangeTwins } from '../../sizes/hygienic.js'
 import { type Size, parseSize } from '../../sizes/size.js'
 import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { append } from '../../units/extent.js'
-import { judgeTorque } from '../kit/bolted.js'
+import { judgeTorque, torqueReading } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { choiceRule } from '../kit/choice.js'
@@ -106,19 +106,7 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
       reaches: 'made',
       exceptions: [['galling', 'parts']],
       tools: byTorque(spec) ? ['tool-torque'] : [],
-      reads: byTorque(spec)
-        ? [
-            {
-              key: 'torqueNm',
-              label: msg('field-torque'),
-              needed: true,
-              unit: 'Nm',
-              min: 0,
-              max: 100,
-              control: 'torque',
-            },
-          ]
-        : [],
+      reads: byTorque(spec) ? [torqueReading(100)] : [],
     },
     {
       id: 'look',
