@@ -81,7 +81,8 @@ export const useJob = defineStore('job', () => {
     if (!id) return
     if (to.missing) void kept.drop(id)
     // Somebody who came on the job since it was opened.
-    if (by.what === 'read' && !knowsAll(to.known)) void namesOf(id)
+    if (by.what === 'read' && !knowsAll(to.known.slice(had.known.length)))
+      void namesOf(id).then(() => keepMembers(id, state.value.job.name))
     if (by.what === 'taken') void photos.send(id)
   }
 

@@ -5,6 +5,7 @@ import { useJob } from '../../stores/job'
 import BarTape from '../../tapes/BarTape.vue'
 import StockSheet from './StockSheet.vue'
 import { useBars } from './use-bars'
+import { counted } from '../../counted'
 
 /** All pieces still to cut, laid out on bars with the least new stock opened. */
 const job = useJob()
@@ -15,7 +16,6 @@ const set = computed(() => job.state.stock)
 const current = computed(() => fits(set.value, groups.value))
 const count = computed(() => groups.value.reduce((n, g) => n + g.pieces.length, 0))
 const length = (mm: number): string => fmt.length(mm, job.reader)
-const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
 
 const bars = computed(() => planned.value.flatMap((p) => p.plan?.bars ?? []))
 const opened = computed(() => planned.value.reduce((n, p) => n + (p.plan?.barsUsed ?? 0), 0))
@@ -34,24 +34,24 @@ const proof = computed(() => {
   return open.some((p) => p.plan?.lowerBoundBars === null)
     ? 'not proved to be the least'
     : gap
-      ? `at most ${many(gap, 'bar')} more than the least`
+      ? `at most ${counted(gap, 'bar')} more than the least`
       : 'bars proved the least, their length not'
 })
 const headline = computed(() => {
   if (!count.value) return 'Nothing is left to cut.'
-  if (!set.value) return `${many(count.value, 'piece')} to cut. Say what they are cut from.`
+  if (!set.value) return `${counted(count.value, 'piece')} to cut. Say what they are cut from.`
   if (running.value) return `Planning ${pipeSaid(running.value.pipe)} …`
-  if (!current.value) return `${many(count.value, 'piece')} to cut, not yet laid out on bars.`
+  if (!current.value) return `${counted(count.value, 'piece')} to cut, not yet laid out on bars.`
   const short = planned.value.find((p) => p.plan?.status === 'infeasible')
   if (short)
     return `There is not enough stock for ${pipeSaid(short.group.pipe)}. Say how long the bars are that can be had.`
-  return `${many(count.value, 'piece')} from ${many(opened.value, 'new bar')}, ${length(wasteMm.value)} waste, ${proof.value}.`
+  return `${counted(count.value, 'piece')} from ${counted(opened.value, 'new bar')}, ${length(wasteMm.value)} waste, ${proof.value}.`
 })
 const said = computed(() => {
   const s = set.value
   if (!s) return ''
   const from = s.barsMm.length ? `Bars of ${s.barsMm.map(length).join(' and ')}` : 'No new bars'
-  return `${from}, ${many(s.offcuts.length, 'offcut')} at hand, the saw takes ${length(s.kerfMm)}, ${length(s.keepMm)} and more is kept.`
+  return `${from}, ${counted(s.offcuts.length, 'offcut')} at hand, the saw takes ${length(s.kerfMm)}, ${length(s.keepMm)} and more is kept.`
 })
 const longestMm = computed(() => greatest([1, ...bars.value.map((b) => b.stockMm)]))
 const tags = computed(() => new Map(groups.value.flatMap((g) => g.pieces.map((p) => [p.id, p.tag] as const))))
@@ -67,7 +67,7 @@ async function cutBar(pipe: string, bar: Bar): Promise<void> {
       ...bar.cuts.map((c) => ({ kind: 'piece-cut', data: { itemId: c.id, cutMm: c.lengthMm } })),
       { kind: 'stock-set', data: { ...s, offcuts } },
     ],
-    `${many(bar.cuts.length, 'piece')} cut from one bar.`,
+    `${counted(bar.cuts.length, 'piece')} cut from one bar.`,
   )
   plan()
 }
@@ -114,7 +114,7 @@ const print = (): void => window.print()
         <h2>
           {{ pipeSaid(p.group.pipe) }}
           <span v-if="p.plan" class="sum"
-            >{{ many(p.group.pieces.length, 'piece') }}, {{ many(p.plan.barsUsed, 'new bar')
+            >{{ counted(p.group.pieces.length, 'piece') }}, {{ counted(p.plan.barsUsed, 'new bar')
             }}{{ p.plan.proven ? ', proved' : `, at least ${p.plan.lowerBoundBars ?? 'unknown'}` }}</span
           >
         </h2>

@@ -26,6 +26,7 @@ import MeasureSheet from './MeasureSheet.vue'
 import NearSheet from './NearSheet.vue'
 import PaperSheet from './PaperSheet.vue'
 import PieceList from './PieceList.vue'
+import { counted } from '../../counted'
 
 const job = useJob()
 const route = useRoute()
@@ -242,9 +243,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         >
         <button class="button" type="button" @click="paper = true">On paper</button>
       </div>
-      <p class="why">
-        {{ pieces.length === 1 ? '1 piece' : `${pieces.length} pieces` }}, {{ uncut }} still to cut.
-      </p>
+      <p class="why">{{ counted(pieces.length, 'piece') }}, {{ uncut }} still to cut.</p>
       <PieceList :pieces="pieces" :current="piece" :warned="warned" />
     </template>
     <Sheet v-if="sources && piece" title="Where this length comes from" @close="sources = false">

@@ -3,6 +3,7 @@ import { allPieces, fmt, named } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { counted } from '../../counted'
 
 /** Cut list, mark strips and labels, made here and saved as files; the makers of paper are loaded when asked for. */
 const emit = defineEmits<{ close: [] }>()
@@ -95,10 +96,7 @@ async function save(p: (typeof PAPERS)[number]): Promise<void> {
 
 <template>
   <Sheet title="On paper and off" @close="emit('close')">
-    <p>
-      {{ pieces.length === 1 ? '1 piece' : `${pieces.length} pieces` }}. Strips and rulers are full size:
-      print them at 100 %.
-    </p>
+    <p>{{ counted(pieces.length, 'piece') }}. Strips and rulers are full size: print them at 100 %.</p>
     <button
       v-for="p in PAPERS"
       :key="p.file"

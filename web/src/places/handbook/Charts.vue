@@ -17,6 +17,7 @@ import { computed, ref } from 'vue'
 import RowFaults from '../../frame/RowFaults.vue'
 import { useJob } from '../../stores/job'
 import { hhmm } from '../../when'
+import { counted } from '../../counted'
 
 /** Makers' figures for the fittings of this job: loaded as CSV, whole or not at all. */
 const job = useJob()
@@ -67,7 +68,7 @@ async function load(): Promise<void> {
         data: { chartId: crypto.randomUUID(), name: name.value.trim(), rows: read.rows },
       },
     ],
-    `${read.rows.length} figures are loaded. They count for joints not yet begun.`,
+    `${counted(read.rows.length, 'figure is', 'figures are')} loaded, for joints not yet begun.`,
   )
   csv.value = ''
   name.value = ''
@@ -95,7 +96,7 @@ async function load(): Promise<void> {
     <template v-for="c in charts" :key="c.id">
       <h2>{{ c.name }}</h2>
       <p class="why">
-        {{ c.rows.length }} figures, loaded by {{ job.nameOf(c.by) }} at
+        {{ counted(c.rows.length, 'figure') }}, loaded by {{ job.nameOf(c.by) }} at
         {{ hhmm(c.atS, job.state.job.zone) }}.
       </p>
       <table class="rows" :aria-label="c.name">

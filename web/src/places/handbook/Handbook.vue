@@ -28,6 +28,7 @@ import TubeWork from './TubeWork.vue'
 import Unverified from './Unverified.vue'
 import { figureName, figureText, readerFor, standing, unverified } from './figure-text'
 import { keyOf, usePage } from './use-page'
+import { counted } from '../../counted'
 
 const job = useJob()
 const narrow = useNarrow()
@@ -79,7 +80,6 @@ watch(
   () => (details.value = {}),
 )
 
-const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`
 /** Questions as this job's school asks them. */
 const examples = computed(() =>
   job.state.job.school === 'inch'

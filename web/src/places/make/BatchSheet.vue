@@ -10,6 +10,7 @@ import { useJob } from '../../stores/job'
 import { hhmm, lastAt } from '../../when'
 import StepReads from './reads/StepReads.vue'
 import { isNumber } from './use-writes'
+import { counted } from '../../counted'
 
 /**
  * Several joints, or one, written down afterwards in one entry: what was done to each, between which times. Clocks
@@ -105,7 +106,7 @@ async function keep(): Promise<void> {
         },
       },
     ],
-    `${joints.length} ${joints.length === 1 ? 'joint' : 'joints'}, ${typed.from} to ${typed.to}, one entry.`,
+    `${counted(joints.length, 'joint')}, ${typed.from} to ${typed.to}, one entry.`,
   )
   emit('close')
 }

@@ -102,7 +102,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             ? 'No joints yet. Set out a line first.'
             : grouped.toMake.length
               ? `${grouped.toMake.length} of ${grouped.all.length} joints are to be made.`
-              : `Nothing to make. All ${grouped.all.length} joints are made.`
+              : `Nothing to make. ${grouped.all.length === 1 ? 'The joint is' : `All ${grouped.all.length} joints are`} made.`
         }}
       </h1>
       <p v-if="marked.length" class="marks">

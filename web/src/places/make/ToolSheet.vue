@@ -8,6 +8,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { lastAt } from '../../when'
+import { counted } from '../../counted'
 
 /** A tool of this job: written down once, tried each day, and, when it was wrong, every joint made with it is named. */
 const props = defineProps<{ needs: readonly Need[]; tool: Tool | null }>()
@@ -105,7 +106,7 @@ async function found(): Promise<void> {
       <button type="button" class="button stop" @click="found">
         {{
           touched?.joints.length
-            ? `Look again at ${touched.joints.length} ${touched.joints.length === 1 ? 'joint' : 'joints'}`
+            ? `Look again at ${counted(touched.joints.length, 'joint')}`
             : 'Look at every joint made with it'
         }}
       </button>

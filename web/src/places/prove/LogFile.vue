@@ -6,6 +6,7 @@ import 'element-plus/es/components/select/style/css'
 import { computed, reactive, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
+import { counted } from '../../counted'
 
 /** A logger's file: which column is what, in which unit, on which clocks; then all rows or none. */
 const props = defineProps<{ test: TestRun }>()
@@ -64,7 +65,7 @@ async function load(repeated: true | null): Promise<void> {
           .map((r) => (r.temperatureC === null ? [at(r.atS), r.bar] : [at(r.atS), r.bar, r.temperatureC])),
       },
     })
-  await job.write(entries, `${read.rows.length} readings are in.`)
+  await job.write(entries, `${counted(read.rows.length, 'reading is', 'readings are')} in.`)
   busy.value = false
   emit('done', over)
 }
@@ -144,7 +145,7 @@ async function load(repeated: true | null): Promise<void> {
             <ElOption value="C" label="°C" /><ElOption value="F" label="°F" /></ElSelect
         ></label>
       </div>
-      <p class="why">{{ table.body.length }} rows. First: {{ table.body[0]?.join(', ') }}</p>
+      <p class="why">{{ counted(table.body.length, 'row') }}. First: {{ table.body[0]?.join(', ') }}</p>
       <p v-if="repeatedLine !== null" class="refusal" role="alert">
         Line {{ repeatedLine }}: the time goes back by an hour, where the clocks were put back. Is it the same
         hour for the second time?

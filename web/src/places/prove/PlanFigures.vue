@@ -5,6 +5,7 @@ import { useJob } from '../../stores/job'
 import PlanSheet from './PlanSheet.vue'
 import { ruleName } from './rule-names'
 import { useProve } from './use-prove'
+import { counted } from '../../counted'
 
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
@@ -39,7 +40,10 @@ const rows = computed(() => {
       : 'no rating was said: name the parts below',
   ])
   if (gauge.value) out.push(['Gauge', `range ${bar(gauge.value.minBar)} to ${bar(gauge.value.maxBar)}`])
-  out.push(['Holds', `${litres(c.litres)}${c.unknown ? `, and ${c.unknown} pieces of unknown length` : ''}`])
+  out.push([
+    'Holds',
+    `${litres(c.litres)}${c.unknown ? `, and ${counted(c.unknown, 'piece')} of unknown length` : ''}`,
+  ])
   if (filling.value && plan.value.medium === 'water')
     out.push([
       'Fill',

@@ -20,6 +20,7 @@ import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { hhmm, onPaper, when } from '../../when'
 import { ruleName } from './rule-names'
+import { counted } from '../../counted'
 
 /** What follows a test: where to look when it was lost, the steps when it held, may it be covered, its certificates. */
 const props = defineProps<{ answer: SectionAnswer; tests: readonly TestRun[] }>()
@@ -237,7 +238,7 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
       v-if="signing"
       :title="`Sign the test of ${section.tag}`"
       :statement="statementOf(signing)"
-      :says="[`It speaks for ${section.jointIds.length} joints, read by ${signing.tester}.`]"
+      :says="[`It speaks for ${counted(section.jointIds.length, 'joint')}, read by ${signing.tester}.`]"
       @close="signing = null"
       @sign="sign(signing)"
     />

@@ -15,6 +15,7 @@ import { when } from '../../when'
 import { useClock } from '../../stores/clock'
 import RowFaults from '../../frame/RowFaults.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
+import { counted } from '../../counted'
 
 /** Every kind of fitting of the job with its take-off, and where each comes from: measured, or a maker's list. */
 const job = useJob()
@@ -29,12 +30,11 @@ const fault = ref('')
 const faults = ref<readonly TakeOffFault[]>([])
 const LINE = TAKE_OFF_HEADER.join(',')
 const EXAMPLE = `${LINE}\ntee,d110,,102,mm,face,sheet 4\ntee branch,d110,d63,96,mm,face,sheet 4`
-const many = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
 const headline = computed(() =>
   !rows.value.length
     ? 'No fittings yet. Set out a line first.'
     : unknown.value
-      ? `${many(unknown.value, 'take-off')} of ${rows.value.length} ${unknown.value === 1 ? 'is' : 'are'} not known. Measure one of each; it counts for all like it.`
+      ? `${counted(unknown.value, 'take-off')} of ${rows.value.length} ${unknown.value === 1 ? 'is' : 'are'} not known. Measure one of each; it counts for all like it.`
       : `All ${rows.value.length} take-offs are known.`,
 )
 function source(r: LibraryRow): string {
@@ -61,7 +61,7 @@ async function load(): Promise<void> {
       kind: 'take-off',
       data: { ...r, chart: `${name.value.trim()}, ${reference}` },
     })),
-    `${many(read.rows.length, 'take-off')} of ${name.value.trim()} ${read.rows.length === 1 ? 'is' : 'are'} loaded.`,
+    `${counted(read.rows.length, 'take-off')} of ${name.value.trim()} ${read.rows.length === 1 ? 'is' : 'are'} loaded.`,
   )
   csv.value = name.value = ''
   loading.value = false

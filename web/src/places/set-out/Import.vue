@@ -19,6 +19,7 @@ import { useView } from '../../view'
 import { previewOf, useImport } from './use-import'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import { importEntries } from './line-entries'
+import { counted } from '../../counted'
 
 /** A schedule from CSV or a workbook: columns matched, looked at, and taken whole or not at all. */
 const job = useJob()
@@ -116,7 +117,7 @@ const headline = computed(() => {
   if (!line.value) return 'There is no such line. Begin one in Set out first.'
   if (running.value) return running.value.says
   if (read.value)
-    return `${read.value.rows} rows make ${counts.value.pieces} pieces and ${counts.value.fittings} fittings.`
+    return `${counted(read.value.rows, 'row makes', 'rows make')} ${counted(counts.value.pieces, 'piece')} and ${counted(counts.value.fittings, 'fitting')}.`
   if (faults.value.length)
     return `Nothing is taken: ${faults.value.length === 1 ? 'one row is' : `${faults.value.length} rows are`} not as it should be.`
   if (found.value)

@@ -27,6 +27,7 @@ import { useEdits } from './use-edits'
 import { useEntry } from './use-entry'
 import { useLines } from './use-lines'
 import { useRows } from './use-rows'
+import { counted } from '../../counted'
 
 const job = useJob()
 const view = useView()
@@ -70,17 +71,16 @@ const painted = computed(() => {
   const chosen = jointsOf(rows.chosen.value)
   return rows.chosen.value.length > 1 && chosen.length ? chosen : jointIds.value
 })
-const say = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
 const headline = computed(() => {
   const l = line.value
   if (!l) return 'Nothing set out yet. Begin with a line.'
   if (!l.items.length) return 'Nothing set out yet. Type a fitting and a size, for example: tee 110.'
   if (!allMethods().some((m) => m.id === l.method)) return `${l.tag} has no method: choose how its ends meet.`
   if (faults.value.length)
-    return `${l.tag} cannot be joined as it stands: ${say(faults.value.length, 'place', 'places')} to mend.`
+    return `${l.tag} cannot be joined as it stands: ${counted(faults.value.length, 'place', 'places')} to mend.`
   return kinds.value
-    ? `${l.tag} has ${say(jointIds.value.length, 'joint')} and ${say(pieces.value.length, 'piece')}; ${say(kinds.value, 'take-off')} ${kinds.value === 1 ? 'is' : 'are'} not known.`
-    : `${l.tag} is complete: ${say(jointIds.value.length, 'joint')}, ${say(pieces.value.length, 'piece')}, ${sections.value.length ? say(sections.value.length, 'section') : 'no section yet'}.`
+    ? `${l.tag} has ${counted(jointIds.value.length, 'joint')} and ${counted(pieces.value.length, 'piece')}; ${counted(kinds.value, 'take-off')} ${kinds.value === 1 ? 'is' : 'are'} not known.`
+    : `${l.tag} is complete: ${counted(jointIds.value.length, 'joint')}, ${counted(pieces.value.length, 'piece')}, ${sections.value.length ? counted(sections.value.length, 'section') : 'no section yet'}.`
 })
 const go = (lineId: string): void =>
   void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId } })
@@ -184,7 +184,7 @@ const groupWrong = (name: string): string =>
             :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }"
             >{{ a.section.tag }}</RouterLink
           >
-          {{ say(a.section.jointIds.length, 'joint') }}, test
+          {{ counted(a.section.jointIds.length, 'joint') }}, test
           {{ fmt.pressure(a.section.testBar, job.reader) }} for {{ fmt.duration(a.section.holdS) }}, working
           {{ fmt.pressure(a.section.workingBar, job.reader) }}.
         </p>
@@ -192,7 +192,7 @@ const groupWrong = (name: string): string =>
           <button type="button" class="button" :disabled="!painted.length" @click="sheet = 'section'">
             {{
               painted.length < jointIds.length
-                ? `Paint a section on ${say(painted.length, 'joint')}`
+                ? `Paint a section on ${counted(painted.length, 'joint')}`
                 : 'Paint a section on this line'
             }}
           </button>
