@@ -84,3 +84,15 @@ export async function noViolations(page: Page): Promise<void> {
     found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`),
   ).toEqual([])
 }
+/** How many entries lie on this device to be sent, whoever wrote them. */
+export const waitingOnDevice = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        const open = indexedDB.open('jugalis')
+        open.onsuccess = () => {
+          const count = open.result.transaction('outbox').objectStore('outbox').count()
+          count.onsuccess = () => done(count.result)
+        }
+      }),
+  )

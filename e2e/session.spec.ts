@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { PHONE, eventsOf, noViolations, signIn } from './help'
+import { PHONE, eventsOf, noViolations, signIn, waitingOnDevice } from './help'
 import { PVC, jobOf } from './make-help'
 
 test.use({ viewport: PHONE, hasTouch: true })
@@ -38,11 +38,9 @@ test('signed out in the middle of the work: it goes on here; nobody else sends i
     ((await eventsOf(page, job)) as unknown as { kind: string; actorId: string; data: { step?: string } }[])
       .filter((e) => e.kind === 'step-done' && e.data.step === 'fit')
       .map((e) => members.find((m) => m.personId === e.actorId)?.name ?? '')
-  // It is sent once the page has heard so, not when the server has it.
-  const heard = page.waitForResponse((r) => r.url().endsWith('/events') && r.request().method() === 'POST')
   await page.getByRole('button', { name: /Fits, marked/ }).click()
-  await heard
-  await page.waitForLoadState('networkidle')
+  // What was sent is off the device once the page has read the answer: left before, it would wait to be sent again.
+  await expect.poll(() => waitingOnDevice(page)).toBe(1)
   await expect.poll(fits).toEqual([expect.stringContaining('Teal')])
   await page.goto('/jobs')
   await expect(page.getByText('1 entry on this device was written by somebody else')).toBeVisible()
