@@ -25,9 +25,19 @@ export { USUAL } from './units/usual.js'
 export { tagOrder } from './units/tag-order.js'
 export * from './sources/source.js'
 export { allSources, sourceOf } from './methods/sources.js'
-export { named } from './words/names.js'
+export { DEFAULT_LANGUAGE, LANGUAGES, type Language, localeOf } from './units/languages.js'
+export type { Wordings } from './sources/wording.js'
 export type { Silence } from './joint/silence.js'
-export { type AnyMsg, answerSaid, isWorded, say } from './words/words.js'
+export {
+  type AnyMsg,
+  type Translation,
+  addTranslation,
+  addWords,
+  answerSaid,
+  isWorded,
+  named,
+  say,
+} from './words/words.js'
 export { METRIC_SERIES, NPS_OD_INCH, outsideDiameterMm, parseSize, suggestSize } from './sizes/size.js'
 export { dewPointC } from './conditions/dew-point.js'
 export { HUMID_ABOVE_PCT } from './conditions/humidity.js'

@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { unloaded } from './router'
 import { usePrefs } from './stores/prefs'
 import { useSession } from './stores/session'
+import { word } from './words/word'
 
 usePrefs()
 const session = useSession()
@@ -21,8 +22,8 @@ watch(
 <template>
   <RouterView />
   <div v-if="unloaded" class="unloaded" role="alert">
-    <p>This page could not be loaded. What you wrote is kept.</p>
-    <a class="button" :href="unloaded">Try again</a>
+    <p>{{ word('app-this-page-could-not') }}</p>
+    <a class="button" :href="unloaded">{{ word('app-try-again') }}</a>
   </div>
 </template>
 

@@ -1,3 +1,4 @@
+import { word } from './words/word'
 /** One reason of a refusal; for a joint that waits, when it may. */
 export interface Stop {
   code: string
@@ -43,15 +44,15 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
         : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     })
   } catch {
-    throw new NoSignal('No signal.')
+    throw new NoSignal(word('ui-no-signal'))
   }
   if (res.ok) return (res.status === 204 ? null : await res.json()) as T
   const e = ((await res.json().catch(() => ({}))) as ErrorBody).error ?? {}
-  if (res.status >= 502) throw new NoSignal('The server does not answer.')
+  if (res.status >= 502) throw new NoSignal(word('app-the-server-does-not'))
   throw new Refused(
     res.status,
     e.code ?? 'failed',
-    e.message ?? 'Something went wrong.',
+    e.message ?? word('app-something-went-wrong'),
     e.field ?? null,
     e.stops ?? [],
   )

@@ -4,18 +4,19 @@ import { closeTopSheet } from './frame/sheets'
 import { keepText, readText } from './stored'
 import { useJob } from './stores/job'
 import { useSession } from './stores/session'
+import { word } from './words/word'
 
 export const PLACES = [
-  { name: 'set-out', key: '1', says: 'Set out' },
-  { name: 'cut', key: '2', says: 'Cut' },
-  { name: 'make', key: '3', says: 'Make' },
-  { name: 'wait', key: '4', says: 'Wait' },
-  { name: 'prove', key: '5', says: 'Prove' },
-  { name: 'hand-over', key: '6', says: 'Hand over' },
+  { name: 'set-out', key: '1', says: 'app-set-out' },
+  { name: 'cut', key: '2', says: 'app-cut' },
+  { name: 'make', key: '3', says: 'app-make' },
+  { name: 'wait', key: '4', says: 'app-wait' },
+  { name: 'prove', key: '5', says: 'app-prove' },
+  { name: 'hand-over', key: '6', says: 'app-hand-over' },
 ] as const
 
 /** Places on the side: three loose tools below the rule. Those that are not built yet do not appear. */
-export const SIDE_PLACES = [{ name: 'handbook', key: 'h', says: 'Handbook' }] as const
+export const SIDE_PLACES = [{ name: 'handbook', key: 'h', says: 'app-handbook' }] as const
 
 /** The place that an address belongs to: a place may have more than one page. */
 export const placeOf = (to: { name?: unknown; meta: Record<string, unknown> }): unknown =>
@@ -125,6 +126,11 @@ router.beforeEach(async (to) => {
 })
 router.afterEach((to) => {
   const place = [...PLACES, ...SIDE_PLACES].find((p) => p.name === placeOf(to))
-  const what = to.name === 'settings' ? 'Settings' : to.name === 'jobs' ? 'Your jobs' : place?.says
+  const what =
+    to.name === 'settings'
+      ? word('ui-settings')
+      : to.name === 'jobs'
+        ? word('ui-your-jobs')
+        : place && word(place.says)
   document.title = what ? `${what} · Jugalis` : 'Jugalis'
 })

@@ -134,15 +134,15 @@ it('filters in words', () => {
   const j = (o: Record<string, unknown>, readyAtS: number | null) =>
     ({ facts: facts('Q', o), readyAtS }) as never
   const cases: [unknown, Filter[]][] = [
-    [j({}, null), ['all', 'not made']],
-    [j({ homeAtS: NOW, movable: { value: NOW + 9 } }, NOW + 99), ['all', 'waiting', 'not to be moved']],
+    [j({}, null), ['all', 'not-made']],
+    [j({ homeAtS: NOW, movable: { value: NOW + 9 } }, NOW + 99), ['all', 'waiting', 'not-to-be-moved']],
     [j({ homeAtS: NOW, movable: { value: NOW - 9 } }, NOW - 1), ['all']],
     [
       j({ homeAtS: NOW, movable: { value: NOW - 9 }, inspection: { verdict: 'fail' } }, null),
-      ['all', 'failed or doubtful'],
+      ['all', 'failed-or-doubtful'],
     ],
   ]
-  const FILTERS: Filter[] = ['all', 'waiting', 'not to be moved', 'not made', 'failed or doubtful']
+  const FILTERS: Filter[] = ['all', 'waiting', 'not-to-be-moved', 'not-made', 'failed-or-doubtful']
   for (const [joint, kept] of cases)
     expect(FILTERS.filter((f) => passes(joint as never, f, NOW))).toEqual(kept)
 })

@@ -1,3 +1,4 @@
+import type { Language } from './languages.js'
 import {
   BAR_PER_PSI,
   KG_PER_LB,
@@ -24,6 +25,8 @@ export interface Reader {
   /** Smallest inch fraction shown: 16 as a rule, 32 where small parts are gauged. */
   fraction?: 16 | 32
   decimal?: '.' | ','
+  /** What they read in; English where it is not said. */
+  language?: Language
 }
 /** Whose units this reader reads a kind in. */
 export const systemOf = (reader: Reader, kind: Kind): System => reader.own?.[kind] ?? reader.units

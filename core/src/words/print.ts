@@ -1,10 +1,12 @@
 import { IntlMessageFormat } from 'intl-messageformat'
 import * as fmt from '../units/format.js'
 import type { Reader } from '../units/format.js'
-import { DEFAULT_LANGUAGE, type Language } from './languages.js'
+import { DEFAULT_LANGUAGE, type Language, localeOf } from '../units/languages.js'
+import { pseudo } from './pseudo.js'
 
 type Values = Record<string, string | number>
-type Element = ReturnType<IntlMessageFormat['getAst']>[number]
+/** A part of a parsed message. */
+export type Element = ReturnType<IntlMessageFormat['getAst']>[number]
 
 /** Turns as they are counted at the nut: whole ones and quarters, `1-1/4`. */
 function quarters(turns: number): string {
@@ -28,6 +30,11 @@ const STYLES = {
   /** A difference of temperatures. */
   warmer: (v, r) => fmt.warmer(v, r),
   torque: (v, r) => fmt.torque(v, r),
+  distance: (v, r) => fmt.distance(v, r),
+  volume: (v, r) => fmt.volume(v, r),
+  weight: (v, r) => fmt.weight(v, r),
+  flow: (v, r) => fmt.print(v, 'flow', r),
+  leak: (v, r) => fmt.print(v, 'leak', r),
   duration: (v) => fmt.duration(v),
   quarters: (v) => quarters(v),
   whole: (v, r) => fmt.number(v, 0, r.decimal),
@@ -37,7 +44,7 @@ const STYLES = {
 export const STYLE_NAMES: readonly string[] = Object.keys(STYLES)
 
 /** Elements of a parsed message, by the numbers its parser gives them. */
-const KIND = { text: 0, number: 2, select: 5 } as const
+export const KIND = { text: 0, number: 2, select: 5 } as const
 
 /** What a message asks of its parameters. */
 interface Uses {
@@ -87,22 +94,24 @@ const formattersFor = (reader: Reader, language: Language) => ({
     return { format: (v: unknown) => (style ?? plainly)(v === '' ? NaN : Number(v), reader) }
   },
   getPluralRules: (_locales: unknown, options?: Intl.PluralRulesOptions) =>
-    new Intl.PluralRules(language, options),
-  getDateTimeFormat: () => new Intl.DateTimeFormat(language),
+    new Intl.PluralRules(localeOf(language), options),
+  getDateTimeFormat: () => new Intl.DateTimeFormat(localeOf(language)),
 })
 /** Compiled messages of one reader, by message. Readers are few: each set of units once. */
 const compiled = new Map<string, Map<string, Compiled>>()
 
 function compile(message: string, reader: Reader, language: Language): Compiled {
-  const key = `${language}${JSON.stringify(reader)}`
+  const key = JSON.stringify(reader)
   let ofReader = compiled.get(key)
   if (!ofReader) compiled.set(key, (ofReader = new Map()))
   let one = ofReader.get(message)
   if (!one) {
     const options = { ignoreTag: true, formatters: formattersFor(reader, language) as never }
-    const ast = new IntlMessageFormat(message, language, undefined, options).getAst()
+    const locale = localeOf(language)
+    const read = new IntlMessageFormat(message, locale, undefined, options).getAst()
+    const ast = language === 'pseudo' ? pseudo(read) : read
     const uses = usesOf(ast)
-    const format = new IntlMessageFormat(ast, language, FORMATS as never, options)
+    const format = new IntlMessageFormat(ast, locale, FORMATS as never, options)
     ofReader.set(message, (one = { format, uses }))
   }
   return one
@@ -124,13 +133,8 @@ function valuesFor({ names, selects, plurals }: Uses, given: Values): Values {
  * Prints an ICU message for a reader.
  * @param message the message. @param given its parameters, quantities in core's units.
  */
-export function print(
-  message: string,
-  given: Values,
-  reader: Reader,
-  language: Language = DEFAULT_LANGUAGE,
-): string {
-  const one = compile(message, reader, language)
+export function print(message: string, given: Values, reader: Reader): string {
+  const one = compile(message, reader, reader.language ?? DEFAULT_LANGUAGE)
   return String(one.format.format(valuesFor(one.uses, given)))
 }
 

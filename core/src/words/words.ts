@@ -2,13 +2,14 @@ import { allMethods } from '../methods/registry.js'
 import type { Msg } from '../sources/source.js'
 import type { Wording, Wordings } from '../sources/wording.js'
 import type { Reader } from '../units/format.js'
+import type { Language } from '../units/languages.js'
 import { ANSWERS } from './answers.js'
 import { AROUND_WORDS } from './around.js'
 import { BOLTED } from './bolted.js'
 import { FINDINGS } from './findings.js'
 import { HANDBOOK } from './handbook.js'
 import { MAKE } from './make.js'
-import { named } from './names.js'
+import { NAMES } from './names.js'
 import { print } from './print.js'
 import { SET_OUT } from './set-out.js'
 import { SHARED } from './shared.js'
@@ -25,6 +26,27 @@ const GENERAL: Wordings = {
   ...ANSWERS,
   ...MAKE,
   ...TESTING,
+  ...NAMES,
+}
+/** Words of what stands on core: the interface's, the papers', the server's. */
+const ADDED = new Map<string, Wording>()
+/** Puts sentences into the book. @param words by code; one that stands in it already is an error. */
+export function addWords(words: Wordings): void {
+  for (const [code, wording] of Object.entries(words)) {
+    const before = wordingOf(code)
+    if (before !== undefined && before !== wording) throw new Error(`worded twice: ${code}`)
+    ADDED.set(code, wording)
+  }
+}
+/** A language's sentences, by code. What it has not yet is said in English. */
+export type Translation = Readonly<Record<string, string>>
+const TRANSLATIONS = new Map<Language, Translation>()
+/** Puts a language into the book. */
+export const addTranslation = (language: Language, words: Translation): void =>
+  void TRANSLATIONS.set(language, words)
+function translated(code: string, { language }: Reader): string | undefined {
+  const words = language === undefined ? undefined : TRANSLATIONS.get(language)
+  return words && Object.hasOwn(words, code) ? words[code] : undefined
 }
 const METRIC: Reader = { units: 'metric' }
 
@@ -36,14 +58,14 @@ export interface AnyMsg {
 function wordingOf(code: string): Wording | undefined {
   if (Object.hasOwn(GENERAL, code)) return GENERAL[code]
   for (const { words } of allMethods()) if (Object.hasOwn(words, code)) return words[code]
-  return undefined
+  return ADDED.get(code)
 }
 
 /** What is stored by a name of ours is said by its own: materials, and ways of joining. */
 function namesIn({ material, method }: Msg['params'], reader: Reader): Record<string, string> {
   const name = method === undefined ? undefined : `method-${method}`
   return {
-    ...(material === undefined ? {} : { material: named(String(material)) }),
+    ...(material === undefined ? {} : { material: named(String(material), reader) }),
     ...(name !== undefined && wordingOf(name) ? { method: say({ code: name, params: {} }, reader) } : {}),
   }
 }
@@ -52,10 +74,16 @@ function namesIn({ material, method }: Msg['params'], reader: Reader): Record<st
 export function say(message: AnyMsg, reader: Reader = METRIC): string {
   const wording = wordingOf(message.code)
   if (wording === undefined) return message.code
-  const says = typeof wording === 'string' ? wording : wording.says
-  if (!says.includes('{')) return says
+  const says = translated(message.code, reader) ?? (typeof wording === 'string' ? wording : wording.says)
+  if (!says.includes('{') && reader.language !== 'pseudo') return says
   const figures = typeof wording === 'string' ? {} : wording.figures
   return print(says, { ...message.params, ...figures, ...namesIn(message.params, reader) }, reader)
+}
+/** The name of a material, or of a choice, as it is said: what is stored is never shown as it is. */
+export function named(id: string, reader: Reader = METRIC): string {
+  const code = `name-${id}`
+  if (wordingOf(code) !== undefined) return say({ code, params: {} }, reader)
+  return /^[a-z-]+$/.test(id) ? id.replace(/-/g, ' ') : id
 }
 export const isWorded = (code: string): boolean => wordingOf(code) !== undefined
 
@@ -63,13 +91,13 @@ export const isWorded = (code: string): boolean => wordingOf(code) !== undefined
 export function* allWords(): Generator<
   readonly [code: string, { says: string; figures: Readonly<Record<string, number>> }]
 > {
-  for (const words of [GENERAL, ...allMethods().map((m) => m.words)])
+  for (const words of [GENERAL, ...allMethods().map((m) => m.words), Object.fromEntries(ADDED)])
     for (const [code, wording] of Object.entries(words))
       yield [code, typeof wording === 'string' ? { says: wording, figures: {} } : wording]
 }
 
 /** An answer about a joint's surroundings, in words. */
-export function answerSaid(fact: string, answer: string): string {
+export function answerSaid(fact: string, answer: string, reader: Reader = METRIC): string {
   const own = `said-${fact}-${answer}`
-  return isWorded(own) ? say({ code: own, params: {} }) : named(answer)
+  return isWorded(own) ? say({ code: own, params: {} }, reader) : named(answer, reader)
 }

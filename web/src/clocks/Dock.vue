@@ -13,6 +13,7 @@ import ClockTape from './ClockTape.vue'
 import { runningClocks } from './running'
 import UnfixedCount from './UnfixedCount.vue'
 import { canStayAwake } from './use-awake'
+import { word } from '../words/word'
 
 defineProps<{ strip?: boolean }>()
 const clock = useClock()
@@ -42,10 +43,10 @@ const opened = ref(false)
 const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clock(leftS))
 const silent = computed(() =>
   !canRing(prefs.prefs.sound)
-    ? 'This device can\u2019t ring. Look at it.'
+    ? word('clocks-this-device-cant-ring')
     : canStayAwake()
       ? ''
-      : 'Keep the screen lit: dark, it does not ring.',
+      : word('clocks-keep-the-screen-lit'),
 )
 /** C goes to the nearest clock, again to the one after it; Enter opens its joint. */
 const box = ref<HTMLElement>()
@@ -59,7 +60,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <aside v-if="!strip" ref="box" class="dock-side" aria-label="Running clocks">
+  <aside v-if="!strip" ref="box" class="dock-side" :aria-label="word('clocks-running-clocks')">
     <UnfixedCount />
     <button
       v-if="everyone.length && (prefs.prefs.mine || mine.length < everyone.length)"
@@ -67,28 +68,39 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       class="whose"
       @click="prefs.prefs.mine = !prefs.prefs.mine"
     >
-      {{ prefs.prefs.mine ? `Mine (${mine.length}). Show everyone\u2019s` : 'Everyone\u2019s. Show mine' }}
+      {{
+        prefs.prefs.mine
+          ? word('clocks-mine-show-everyones', { mine: mine.length })
+          : word('clocks-everyones-show-mine')
+      }}
     </button>
     <template v-if="all.length">
       <section v-if="before.length">
-        <h2>Before</h2>
+        <h2>{{ word('clocks-before') }}</h2>
         <ClockTape v-for="r in before.slice(0, 12)" :key="r.key" :running="r" />
-        <p v-if="before.length > 12" class="more">and {{ before.length - 12 }} more</p>
+        <p v-if="before.length > 12" class="more">
+          {{ word('clocks-and-more', { before: before.length - 12 }) }}
+        </p>
       </section>
       <section v-if="until.length">
-        <h2>Until</h2>
+        <h2>{{ word('clocks-until') }}</h2>
         <ClockTape v-for="r in until.slice(0, 12)" :key="r.key" :running="r" />
         <p v-if="until.length > 12" class="more">
-          and {{ until.length - 12 }} more, next {{ digits(until[12]?.leftS ?? null) }}
+          {{
+            word('clocks-and-more-next', {
+              until: until.length - 12,
+              digits: digits(until[12]?.leftS ?? null),
+            })
+          }}
         </p>
       </section>
       <p v-if="silent && before.length" class="none">{{ silent }}</p>
     </template>
-    <p v-else class="none">No clock is running.</p>
+    <p v-else class="none">{{ word('clocks-no-clock-is-running') }}</p>
   </aside>
-  <div v-else ref="box" class="dock-strip" aria-label="Running clocks">
+  <div v-else ref="box" class="dock-strip" :aria-label="word('clocks-running-clocks')">
     <UnfixedCount strip />
-    <p v-if="!all.length" class="none">No clock is running.</p>
+    <p v-if="!all.length" class="none">{{ word('clocks-no-clock-is-running') }}</p>
     <RouterLink
       v-for="(r, i) in shown"
       :key="r.key"
@@ -101,13 +113,19 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     </RouterLink>
     <button v-if="all.length > 2" class="cell rest" type="button" @click="opened = true">
       <span class="digits">+{{ all.length - 2 }}</span>
-      <span class="tag">next {{ digits(all[2]?.leftS ?? null) }}</span>
+      <span class="tag">{{ word('clocks-next', { digits: digits(all[2]?.leftS ?? null) }) }}</span>
     </button>
-    <div v-if="opened" class="sheet" role="dialog" aria-label="All clocks" @click="opened = false">
+    <div
+      v-if="opened"
+      class="sheet"
+      role="dialog"
+      :aria-label="word('clocks-all-clocks')"
+      @click="opened = false"
+    >
       <p v-if="silent" class="none">{{ silent }}</p>
       <ClockTape v-for="r in all.slice(0, 40)" :key="r.key" :running="r" />
-      <p v-if="all.length > 40" class="more">and {{ all.length - 40 }} more</p>
-      <button class="button" type="button">Close</button>
+      <p v-if="all.length > 40" class="more">{{ word('clocks-and-more-2', { all: all.length - 40 }) }}</p>
+      <button class="button" type="button">{{ word('ui-close') }}</button>
     </div>
   </div>
 </template>

@@ -7,6 +7,7 @@ import { useJob } from '../stores/job'
 import { useView } from '../view'
 import { useMissed } from './missed'
 import { runningClocks } from './running'
+import { word } from '../words/word'
 
 /** On waking: what ended while the screen was dark, with the way back. */
 const job = useJob()
@@ -22,7 +23,7 @@ const rows = computed(() =>
       ...m,
       tag: facts?.tag ?? '',
       label: c ? job.t(c.label) : '',
-      way: c && m.kind === 'before' ? (still ? job.t(c.onMiss.say) : 'Done meanwhile.') : '',
+      way: c && m.kind === 'before' ? (still ? job.t(c.onMiss.say) : word('clocks-done-meanwhile')) : '',
       ago: fmt.duration(Math.max(0, clock.nowS - m.endedS)),
     }
   }),
@@ -30,7 +31,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <Sheet v-if="rows.length" title="While the screen was dark" @close="missed.clear()">
+  <Sheet v-if="rows.length" :title="word('clocks-while-the-screen-was')" @close="missed.clear()">
     <p
       v-for="r in rows"
       :key="r.key"
@@ -42,11 +43,17 @@ const rows = computed(() =>
         @click="missed.clear()"
         >{{ r.tag }}</RouterLink
       >
-      {{ r.kind === 'before' ? `the time to ${r.label} ended` : `it may ${r.label}` }} {{ r.ago }} ago.
-      {{ r.way }}
+      {{
+        word('clocks-it-may-ago', {
+          label: r.label,
+          isKind: r.kind === 'before' ? 'yes' : 'no',
+          ago: r.ago,
+          way: r.way,
+        })
+      }}
     </p>
-    <p class="why">A dark screen does not ring. Keep it lit while a window runs.</p>
-    <button type="button" class="button main" @click="missed.clear()">Seen</button>
+    <p class="why">{{ word('clocks-a-dark-screen-does') }}</p>
+    <button type="button" class="button main" @click="missed.clear()">{{ word('ui-seen') }}</button>
   </Sheet>
 </template>
 

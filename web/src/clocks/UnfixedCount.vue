@@ -3,6 +3,7 @@ import { tagOrder } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../stores/job'
 import { useView } from '../view'
+import { word } from '../words/word'
 
 /** Joints that are assembled and not yet pressed, turned or tightened: never out of sight, in any place, until none is left. */
 defineProps<{ strip?: boolean }>()
@@ -16,7 +17,7 @@ const unfixed = computed(() =>
 const says = computed(() => {
   const methods = new Set(unfixed.value.map((f) => f.method?.id))
   const [only] = methods
-  return methods.size === 1 ? job.t({ code: `unfixed-${only}`, params: {} }) : 'not fixed'
+  return methods.size === 1 ? job.t({ code: `unfixed-${only}`, params: {} }) : word('clocks-not-fixed')
 })
 </script>
 
@@ -29,7 +30,9 @@ const says = computed(() => {
   >
     <span class="digits">{{ unfixed.length }}</span>
     <!-- On the phone the count and what is lacking fit its cell; read aloud it is the whole. -->
-    <span><span :class="{ spoken: strip }">assembled, </span>{{ says }}</span>
+    <span
+      ><span :class="{ spoken: strip }">{{ word('clocks-assembled') }} </span>{{ says }}</span
+    >
   </RouterLink>
 </template>
 

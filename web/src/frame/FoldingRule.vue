@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { PLACES, SIDE_PLACES, placeOf } from '../router'
 import { useJob } from '../stores/job'
+import { word } from '../words/word'
 
 const props = defineProps<{ bottom?: boolean }>()
 const job = useJob()
@@ -14,7 +15,7 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
 </script>
 
 <template>
-  <nav :class="bottom ? 'bar' : 'rule'" aria-label="Places">
+  <nav :class="bottom ? 'bar' : 'rule'" :aria-label="word('frame-places')">
     <RouterLink
       v-for="p in shown"
       :key="p.name"
@@ -24,7 +25,7 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
       :aria-current="placeOf(route) === p.name ? 'page' : undefined"
     >
       <span v-if="!bottom" class="key" aria-hidden="true">{{ p.key }}</span>
-      {{ p.says }}
+      {{ word(p.says) }}
     </RouterLink>
     <RouterLink
       v-for="p in bottom ? [] : SIDE_PLACES"
@@ -33,9 +34,9 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
       class="tool"
       :class="{ here: placeOf(route) === p.name }"
       :aria-current="placeOf(route) === p.name ? 'page' : undefined"
-      >{{ p.says }}</RouterLink
+      >{{ word(p.says) }}</RouterLink
     >
-    <RouterLink v-if="!bottom" to="/settings" class="tool">Settings</RouterLink>
+    <RouterLink v-if="!bottom" to="/settings" class="tool">{{ word('ui-settings') }}</RouterLink>
     <template v-if="bottom">
       <button
         type="button"
@@ -44,7 +45,7 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
         :aria-expanded="more"
         @click="more = !more"
       >
-        More
+        {{ word('frame-more') }}
       </button>
       <div v-if="more" class="sheet" @click="more = false">
         <RouterLink
@@ -52,10 +53,10 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
           :key="p.name"
           class="button"
           :to="{ name: p.name, params: { jobId: job.jobId } }"
-          >{{ p.says }}</RouterLink
+          >{{ word(p.says) }}</RouterLink
         >
-        <RouterLink class="button" to="/jobs">Your jobs</RouterLink>
-        <RouterLink class="button" to="/settings">Settings</RouterLink>
+        <RouterLink class="button" to="/jobs">{{ word('ui-your-jobs') }}</RouterLink>
+        <RouterLink class="button" to="/settings">{{ word('ui-settings') }}</RouterLink>
       </div>
     </template>
   </nav>

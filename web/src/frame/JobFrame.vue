@@ -16,6 +16,7 @@ import FoldingRule from './FoldingRule.vue'
 import LiveStrip from './LiveStrip.vue'
 import TopStrip from './TopStrip.vue'
 import UndoStrip from './UndoStrip.vue'
+import { word } from '../words/word'
 
 /** What is opened by a key comes when it is asked for: no page waits for it. */
 const ReadingSheet = defineAsyncComponent(() => import('./ReadingSheet.vue'))
@@ -75,25 +76,23 @@ onBeforeUnmount(() => {
 
 <template>
   <div class="frame" :class="{ phone }">
-    <a class="skip" href="#work" @click.prevent="toWork">To the work</a>
+    <a class="skip" href="#work" @click.prevent="toWork">{{ word('frame-to-the-work') }}</a>
     <TopStrip class="strip" @read="reading = true" />
     <LiveStrip />
     <div class="middle">
       <FoldingRule v-if="!phone" class="rail" />
       <main id="work" ref="work" class="main" tabindex="-1">
         <div v-if="job.status === 'loading' && (session.lapsed || job.offline)" class="place">
-          <h1>{{ session.lapsed ? 'Sign in to open this job.' : 'No signal.' }}</h1>
+          <h1>{{ session.lapsed ? word('frame-sign-in-to-open') : word('ui-no-signal') }}</h1>
           <p>
-            Nothing of it is kept on this device yet{{
-              session.lapsed ? '' : '; it opens as soon as the server answers'
-            }}.
+            {{ word('frame-nothing-of-it-is', { isLapsed: session.lapsed ? 'yes' : 'no' }) }}
           </p>
-          <RouterLink class="button" to="/jobs">Your jobs</RouterLink>
+          <RouterLink class="button" to="/jobs">{{ word('ui-your-jobs') }}</RouterLink>
         </div>
-        <p v-else-if="job.status === 'loading'" class="place">Opening the job …</p>
+        <p v-else-if="job.status === 'loading'" class="place">{{ word('frame-opening-the-job') }}</p>
         <div v-else-if="job.status === 'missing'" class="place">
-          <h1>There is no such job, or you are not on it.</h1>
-          <RouterLink class="button" to="/jobs">Your jobs</RouterLink>
+          <h1>{{ word('frame-there-is-no-such') }}</h1>
+          <RouterLink class="button" to="/jobs">{{ word('ui-your-jobs') }}</RouterLink>
         </div>
         <RouterView v-else-if="job.status === 'open'" />
       </main>

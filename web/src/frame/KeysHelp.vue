@@ -3,33 +3,34 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { PLACES, placeOf } from '../router'
 import Sheet from './Sheet.vue'
+import { word } from '../words/word'
 
 const emit = defineEmits<{ close: [] }>()
 /** Key, what it does, and the places it works in; without any it works everywhere. */
 const KEYS: readonly (readonly [key: string, says: string, ...places: string[]])[] = [
-  ['1 to 6', 'the places, in working order'],
-  ['R', 'type in a reading'],
-  ['L', 'day and night colours'],
-  ['M', 'sound off and on'],
-  ['C, Space', 'the nearest clock; Space takes a note of a missed one'],
-  ['Ctrl+Z', 'take back; with Shift do it again'],
-  ['Esc', 'leave a field'],
-  ['?', 'this list'],
-  ['J K, arrows', 'next, previous row or piece; with Shift more than one', 'set-out', 'cut', 'make'],
-  ['Enter', 'the large action', 'make'],
-  ['X, B', 'mark the joint; write the marked ones down together', 'make'],
-  ['F8, code', 'a scanned code, tin or tool', 'make'],
-  ['[ ]', 'back and on in time', 'wait'],
+  ['1 to 6', word('frame-the-places-in-working')],
+  ['R', word('frame-type-in-a-reading')],
+  ['L', word('frame-day-and-night-colours')],
+  ['M', word('frame-sound-off-and-on')],
+  ['C, Space', word('frame-the-nearest-clock-space')],
+  ['Ctrl+Z', word('frame-take-back-with-shift')],
+  ['Esc', word('frame-leave-a-field')],
+  ['?', word('frame-this-list')],
+  [word('frame-j-k-arrows'), word('frame-next-previous-row-or'), 'set-out', 'cut', 'make'],
+  ['Enter', word('frame-the-large-action'), 'make'],
+  ['X, B', word('frame-mark-the-joint-write'), 'make'],
+  ['F8, code', word('frame-a-scanned-code-tin'), 'make'],
+  ['[ ]', word('frame-back-and-on-in'), 'wait'],
   ['T', 'now', 'wait'],
-  ['F', 'the next filter', 'wait'],
-  ['.', 'to the entry line', 'set-out'],
-  ['Enter', 'open the row', 'set-out'],
-  ['E, I', 'type the row over, insert after it', 'set-out'],
-  ['D, Shift+D', 'copy below, take out', 'set-out'],
-  ['Alt+arrows', 'move up or down', 'set-out'],
-  ['T, Shift+T', 'take-off, that of the branch', 'set-out'],
-  ['N', 'a new line', 'set-out'],
-  ['+ \u2212 0', 'the drawing: closer, further, fit', 'set-out'],
+  ['F', word('frame-the-next-filter'), 'wait'],
+  ['.', word('frame-to-the-entry-line'), 'set-out'],
+  ['Enter', word('frame-open-the-row'), 'set-out'],
+  ['E, I', word('frame-type-the-row-over'), 'set-out'],
+  ['D, Shift+D', word('frame-copy-below-take-out'), 'set-out'],
+  [word('frame-alt-arrows'), word('frame-move-up-or-down'), 'set-out'],
+  ['T, Shift+T', word('frame-take-off-that-of'), 'set-out'],
+  ['N', word('frame-a-new-line'), 'set-out'],
+  ['+ \u2212 0', word('frame-the-drawing-closer-further'), 'set-out'],
 ]
 const route = useRoute()
 const place = computed(() => PLACES.find((p) => p.name === placeOf(route)))
@@ -38,16 +39,16 @@ const everywhere = KEYS.filter(([, , ...places]) => !places.length)
 </script>
 
 <template>
-  <Sheet title="Keys" @close="emit('close')">
+  <Sheet :title="word('frame-keys')" @close="emit('close')">
     <template v-if="here.length">
-      <h3>In {{ place?.says }}</h3>
+      <h3>{{ word('frame-in', { says: place && word(place.says) }) }}</h3>
       <dl>
         <template v-for="[key, says] in here" :key="key">
           <dt>{{ key }}</dt>
           <dd>{{ says }}</dd>
         </template>
       </dl>
-      <h3>Everywhere</h3>
+      <h3>{{ word('frame-everywhere') }}</h3>
     </template>
     <dl>
       <template v-for="[key, says] in everywhere" :key="key">
@@ -55,7 +56,7 @@ const everywhere = KEYS.filter(([, , ...places]) => !places.length)
         <dd>{{ says }}</dd>
       </template>
     </dl>
-    <button class="button" type="button" @click="emit('close')">Close</button>
+    <button class="button" type="button" @click="emit('close')">{{ word('ui-close') }}</button>
   </Sheet>
 </template>
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { type Section, fmt, isLive, pressureNow, stateNow, tagOrder } from '@jugalis/core'
+import { type Section, isLive, pressureNow, stateNow, tagOrder } from '@jugalis/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useJob } from '../stores/job'
 import { useNarrow } from '../use-narrow'
 import { when } from '../when'
 import { useView } from '../view'
+import { word } from '../words/word'
 
 /** What stands under pressure or vacuum, or full: said in every place, since whoever works beside it does not open Prove. */
 const job = useJob()
@@ -25,7 +26,7 @@ const since = (s: Section): string =>
     : `since ${when(s.stateAtS, view.nowS, job.state.job.zone)}`
 const says = (s: Section): string => {
   const bar = pressureNow(job.state, s)
-  const read = bar === null ? '' : `${fmt.pressure(bar, job.reader)} last read`
+  const read = bar === null ? '' : word('frame-last-read', { bar })
   return [`${s.tag} is ${stateNow(job.state, s)}`, read, since(s)].filter(Boolean).join(', ')
 }
 const to = (s: Section) => ({ name: 'prove', params: { jobId: job.jobId, sectionId: s.id } })
@@ -38,10 +39,10 @@ const to = (s: Section) => ({ name: 'prove', params: { jobId: job.jobId, section
         ><RouterLink :to="to(s)">{{ says(s) }}</RouterLink
         >.
       </span>
-      <strong>Nothing on it is cut, opened or tightened.</strong>
+      <strong>{{ word('frame-nothing-on-it-is') }}</strong>
     </template>
     <span v-if="full.length"
-      >Full:
+      >{{ word('frame-full') }}
       <template v-for="(s, i) in full" :key="s.id"
         ><template v-if="i">, </template><RouterLink :to="to(s)">{{ s.tag }}</RouterLink>
         {{ since(s) }}</template

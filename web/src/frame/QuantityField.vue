@@ -13,6 +13,7 @@ import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, ref, useId, watch } from 'vue'
 import { useJob } from '../stores/job'
+import { word } from '../words/word'
 
 /**
  * The one way in for a quantity: any unit of its kind, fractions, feet and inches, in the reader's own unit where none is
@@ -67,15 +68,16 @@ const typed = computed(() =>
 const range = computed(() => {
   const v = typed.value?.value
   if (v === undefined) return ''
-  if (props.least !== undefined && v < props.least - 1e-9) return `${shown(v)} is too little here.`
+  if (props.least !== undefined && v < props.least - 1e-9)
+    return word('frame-is-too-little-here', { shown: shown(v) })
   if (props.most !== undefined && v > props.most + 1e-9)
-    return `${shown(v)} is more than can be. Check the unit.`
+    return word('frame-is-more-than-can', { shown: shown(v) })
   return ''
 })
 const fault = computed(() => {
-  if (!text.value.trim()) return props.missing ? 'This is needed.' : ''
+  if (!text.value.trim()) return props.missing ? word('frame-this-is-needed') : ''
   if (!typed.value)
-    return focused.value ? '' : `"${text.value.trim()}" can\u2019t be read as a figure in ${unit.value}.`
+    return focused.value ? '' : word('frame-cant-be-read-as', { text: text.value.trim(), unit: unit.value })
   return range.value
 })
 const shown = (v: number): string => fmt.print(v, props.as, job.reader)
@@ -150,7 +152,7 @@ const otherUnit = computed(() => {
     <div :id="`${id}-says`">
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <div v-else-if="asked" class="asked" role="alert">
-        <span>Which was meant?</span>
+        <span>{{ word('ui-which-was-meant') }}</span>
         <button type="button" class="button" @click="meant(asked.own)">{{ shown(asked.own) }}</button>
         <button type="button" class="button" @click="meant(asked.other)">{{ otherUnit(asked.other) }}</button>
       </div>

@@ -7,6 +7,7 @@ import { useJob } from '../stores/job'
 import { useView } from '../view'
 import QuantityField from './QuantityField.vue'
 import Sheet from './Sheet.vue'
+import { word } from '../words/word'
 
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
@@ -21,7 +22,7 @@ const given = reactive<{ wall: number | null; air: number | null }>({
 const before = { wall: view.conditions.wallC, air: view.conditions.airC }
 const humidity = ref(view.conditions.humidityPct === null ? '' : String(view.conditions.humidityPct))
 const fault = ref('')
-const LABELS = { wall: 'Pipe wall', air: 'Air' } as const
+const LABELS = { wall: word('ui-pipe-wall'), air: word('frame-air') } as const
 const tried = ref(false)
 const humidityPct = computed(() => Number(humidity.value.trim().replace(/%$/, '').replace(',', '.')))
 const humidityWrong = computed(
@@ -36,7 +37,7 @@ async function save(): Promise<void> {
   ]
   if (humidityWrong.value || all.some((r) => Number.isNaN(r.value))) return
   const entries = all.filter((r): r is { what: string; value: number } => r.value !== null)
-  if (!entries.length) return void (fault.value = 'Nothing is typed in yet.')
+  if (!entries.length) return void (fault.value = word('frame-nothing-is-typed-in'))
   await job.write(
     entries.map((r) => ({
       kind: 'reading',
@@ -48,16 +49,20 @@ async function save(): Promise<void> {
         value: r.value,
       },
     })),
-    'Reading kept.',
+    word('frame-reading-kept'),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet title="What is it like there?" @close="emit('close')">
+  <Sheet :title="word('frame-what-is-it-like')" @close="emit('close')">
     <p class="why">
-      {{ job.state.places.get(placeId) ?? 'No place is set up yet.' }}. Clocks and cure times go by these.
+      {{
+        word('frame-clocks-and-cure-times', {
+          places: job.state.places.get(placeId) ?? word('frame-no-place-is-set'),
+        })
+      }}
     </p>
     <QuantityField
       v-for="what in ['wall', 'air'] as const"
@@ -70,19 +75,24 @@ async function save(): Promise<void> {
       :near="before[what] ?? before.air ?? 15"
     />
     <div class="field">
-      <label for="read-humidity">Humidity</label>
+      <label for="read-humidity">{{ word('frame-humidity') }}</label>
       <ElInput id="read-humidity" v-model="humidity" size="large" inputmode="decimal">
         <template #suffix>%</template>
       </ElInput>
-      <p v-if="tried && humidityWrong" class="refusal" role="alert">Humidity is a number from 1 to 100.</p>
+      <p v-if="tried && humidityWrong" class="refusal" role="alert">
+        {{ word('frame-humidity-is-a-number') }}
+      </p>
     </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <div class="buttons">
-      <button class="button main" type="button" @click="save">Keep the reading</button>
-      <RouterLink class="button" :to="{ name: 'site', params: { jobId: job.jobId } }" @click="emit('close')"
-        >All places, probes, forecast</RouterLink
+      <button class="button main" type="button" @click="save">{{ word('frame-keep-the-reading') }}</button>
+      <RouterLink
+        class="button"
+        :to="{ name: 'site', params: { jobId: job.jobId } }"
+        @click="emit('close')"
+        >{{ word('frame-all-places-probes-forecast') }}</RouterLink
       >
-      <button class="button" type="button" @click="emit('close')">Leave it</button>
+      <button class="button" type="button" @click="emit('close')">{{ word('frame-leave-it') }}</button>
     </div>
   </Sheet>
 </template>

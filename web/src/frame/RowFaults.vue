@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Msg } from '@jugalis/core'
 import { useJob } from '../stores/job'
+import { word } from '../words/word'
 
 /** What is wrong with the lines of a list that was to be loaded whole. */
 defineProps<{ faults: readonly { line: number; column: string; says: Msg }[] }>()
@@ -11,12 +12,11 @@ const TOLD = 30
 <template>
   <div v-if="faults.length" role="alert">
     <p class="refusal">
-      Nothing was loaded. {{ faults.length === 1 ? 'One row is' : `${faults.length} rows are` }} not as it
-      should be:
+      {{ word('frame-nothing-was-loaded-rows', { faults: faults.length }) }}
     </p>
     <p v-for="f in faults.slice(0, TOLD)" :key="f.line">
       <strong
-        >Line {{ f.line }}<template v-if="f.column">, {{ f.column }}</template
+        >{{ word('frame-line', { line: f.line }) }}<template v-if="f.column">, {{ f.column }}</template
         >:</strong
       >
       {{ job.t(f.says) }}

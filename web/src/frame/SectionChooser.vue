@@ -1,25 +1,26 @@
 <script setup lang="ts">
 import { type SectionAnswer, WHOLE_JOB } from '@jugalis/core'
 import { useJob } from '../stores/job'
+import { word } from '../words/word'
 
 defineProps<{ answers: readonly SectionAnswer[]; here: SectionAnswer; place: 'wait' | 'prove' }>()
 const job = useJob()
 </script>
 
 <template>
-  <nav v-if="answers.length > 1 || place === 'wait'" class="sections" aria-label="Sections">
+  <nav v-if="answers.length > 1 || place === 'wait'" class="sections" :aria-label="word('frame-sections')">
     <RouterLink
       v-for="a in answers"
       :key="a.section.id"
       :to="{ name: place, params: { jobId: job.jobId, sectionId: a.section.id } }"
       :class="{ here: a === here }"
-      >{{ a.section.tag }}<template v-if="a.proved"> proved</template></RouterLink
+      >{{ a.section.tag }}<template v-if="a.proved"> {{ word('frame-proved') }}</template></RouterLink
     >
     <RouterLink
       v-if="place === 'wait'"
       :to="{ name: place, params: { jobId: job.jobId, sectionId: WHOLE_JOB } }"
       :class="{ here: here.section.id === WHOLE_JOB }"
-      >the whole job</RouterLink
+      >{{ word('frame-the-whole-job') }}</RouterLink
     >
   </nav>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { sheetOpened } from './sheets'
+import { word } from '../words/word'
 
 defineProps<{ title: string }>()
 const emit = defineEmits<{ close: [] }>()
@@ -51,9 +52,16 @@ function enter(e: KeyboardEvent): void {
     <div class="inside">
       <div class="top">
         <h2>{{ title }}</h2>
-        <button type="button" class="close" aria-label="Shut this sheet" @click="emit('close')">✕</button>
+        <button
+          type="button"
+          class="close"
+          :aria-label="word('frame-shut-this-sheet')"
+          @click="emit('close')"
+        >
+          ✕
+        </button>
       </div>
-      <p v-if="kept" class="why" role="status">Kept as typed. ✕ or Esc closes it.</p>
+      <p v-if="kept" class="why" role="status">{{ word('frame-kept-as-typed-or') }}</p>
       <slot />
     </div>
   </dialog>

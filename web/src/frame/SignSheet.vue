@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useSession } from '../stores/session'
 import Sheet from './Sheet.vue'
+import { word } from '../words/word'
 
 /** Before somebody's name goes under it: what it says, and what it touches. */
 defineProps<{ title: string; statement: string; says: readonly string[] }>()
@@ -15,12 +16,12 @@ const session = useSession()
       <li v-for="s in says" :key="s">{{ s }}</li>
     </ul>
     <p class="why">
-      It stands in the log under {{ session.person?.name }} with its time. Undo is written too.
+      {{ word('frame-it-stands-in-the', { name: session.person?.name }) }}
     </p>
     <button type="button" class="button main" @click="emit('sign')">
-      Sign as {{ session.person?.name }}
+      {{ word('ui-sign-as', { name: session.person?.name }) }}
     </button>
-    <button type="button" class="button" @click="emit('close')">Not yet</button>
+    <button type="button" class="button" @click="emit('close')">{{ word('frame-not-yet') }}</button>
   </Sheet>
 </template>
 

@@ -7,6 +7,7 @@ import { usePrefs } from '../stores/prefs'
 import { useSession } from '../stores/session'
 import { useNarrow } from '../use-narrow'
 import { useView } from '../view'
+import { word } from '../words/word'
 
 defineEmits<{ read: [] }>()
 const job = useJob()
@@ -23,30 +24,30 @@ const effect = computed(() => {
   const open = methodOf(next.method.id)
     ?.figures(next.spec, next.ctx)
     .find((f) => f.key === 'openTimeS')
-  if (!view.conditions.isFresh) return 'Read it again before cementing.'
+  if (!view.conditions.isFresh) return word('frame-read-it-again-before')
   if (!open) return ''
-  if (narrow.value && open.fig.value !== null) return `Open ${fmt.duration(open.fig.value)}`
+  if (narrow.value && open.fig.value !== null) return word('frame-open', { fig: open.fig.value })
   return open.fig.value === null
     ? // On the phone one line is all there is; why there is no figure stands in Make.
       narrow.value
       ? ''
       : say(open.fig.why)
-    : `Cement stays open about ${fmt.duration(open.fig.value)}.`
+    : word('frame-cement-stays-open-about', { fig: open.fig.value })
 })
 const sentence = computed(() => {
   const c = view.conditions
   const wall = c.wallC ?? c.airC
-  if (wall === null) return 'No reading yet. Type in air, wall and humidity.'
-  const name = c.wallC === null ? 'Air' : 'Wall'
-  const above = c.dewC === null ? '' : `, ${fmt.warmer(wall - c.dewC, job.reader)} above dew`
+  if (wall === null) return word('frame-no-reading-yet-type')
+  const name = c.wallC === null ? word('frame-air') : word('ui-wall')
+  const above = c.dewC === null ? '' : word('frame-above-dew', { wall: wall - c.dewC })
   const age = view.nowS - c.lastAtS
-  const old = age > 7200 ? ` Last reading ${fmt.duration(age)} ago.` : ''
+  const old = age > 7200 ? ` ${word('frame-last-reading-ago', { age })}` : ''
   return `${name} ${fmt.temperature(wall, job.reader)}${above}${narrow.value ? '' : '.'}${old}`
 })
 const kept = computed(() =>
   job.pending.length
-    ? `Kept on this device; ${job.pending.length} to send. `
-    : 'What you do is kept on this device. ',
+    ? `${word('frame-kept-on-this-device', { pending: job.pending.length })} `
+    : `${word('frame-what-you-do-is')} `,
 )
 const damp = computed(() => {
   const c = view.conditions
@@ -56,7 +57,7 @@ const damp = computed(() => {
 
 <template>
   <header class="strip">
-    <RouterLink to="/jobs" class="mark" aria-label="Your jobs">
+    <RouterLink to="/jobs" class="mark" :aria-label="word('ui-your-jobs')">
       <svg viewBox="0 0 36 20" width="36" height="20" aria-hidden="true">
         <rect x="16" y="2" width="16" height="16" fill="var(--logo)" />
         <rect x="3" y="6" width="20" height="8" fill="#FBFAF5" />
@@ -64,32 +65,37 @@ const damp = computed(() => {
       <span class="name">Jugalis</span>
     </RouterLink>
     <span class="job">{{ job.state.job.name }}</span>
-    <button class="conditions" type="button" title="Type in a reading (R)" @click="$emit('read')">
+    <button
+      class="conditions"
+      type="button"
+      :title="word('frame-type-in-a-reading-r')"
+      @click="$emit('read')"
+    >
       <span class="wall" :class="{ damp }">{{ sentence }}</span>
       <span class="effect">{{ effect }}</span>
     </button>
     <span v-if="session.lapsed || job.offline" class="signal" role="status"
-      >{{ session.lapsed ? 'Signed out.' : 'No signal.' }} {{ kept
-      }}<RouterLink v-if="session.lapsed" :to="{ name: 'sign-in', query: { to: route.fullPath } }"
-        >Sign in again</RouterLink
-      ></span
+      >{{ session.lapsed ? word('frame-signed-out') : word('ui-no-signal') }} {{ kept
+      }}<RouterLink v-if="session.lapsed" :to="{ name: 'sign-in', query: { to: route.fullPath } }">{{
+        word('frame-sign-in-again')
+      }}</RouterLink></span
     >
     <button
       v-if="!prefs.prefs.sound"
       class="theme"
       type="button"
-      aria-label="Sound is off: turn it on"
+      :aria-label="word('frame-sound-is-off-turn')"
       @click="prefs.prefs.sound = true"
     >
-      no sound
+      {{ word('frame-no-sound') }}
     </button>
     <button
       class="theme"
       type="button"
-      :aria-label="prefs.night ? 'Day colours' : 'Night colours'"
+      :aria-label="prefs.night ? word('frame-day-colours') : word('frame-night-colours')"
       @click="prefs.flipTheme()"
     >
-      {{ prefs.night ? 'day' : 'night' }}
+      {{ prefs.night ? word('frame-day') : word('frame-night') }}
     </button>
   </header>
 </template>

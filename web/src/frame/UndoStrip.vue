@@ -7,6 +7,7 @@ import { useJob } from '../stores/job'
 import { unkept } from '../sync/device'
 import type { Returned } from '../sync/machine'
 import { when } from '../when'
+import { word } from '../words/word'
 
 const SHOWN_MS = 10_000
 const job = useJob()
@@ -26,25 +27,26 @@ function which({ draft }: Returned): string {
 <template>
   <div v-if="open || job.returned.length || newer || unkept" class="undo no-print">
     <p v-for="r in job.returned" :key="r.id" role="alert">
-      <span class="refusal">Not taken ({{ which(r) }}): {{ r.why }}</span>
-      <button type="button" class="button" @click="job.dropReturned(r.id)">Put away</button>
+      <span class="refusal">{{ word('frame-not-taken', { which: which(r), why: r.why }) }}</span>
+      <button type="button" class="button" @click="job.dropReturned(r.id)">
+        {{ word('frame-put-away') }}
+      </button>
     </p>
     <p v-if="unkept" class="refusal" role="alert">
-      This device keeps nothing: its store is full or closed. {{ unkept }}
-      {{ unkept === 1 ? 'entry waits' : 'entries wait' }} in this page: leave it open until there is signal.
+      {{ word('frame-this-device-keeps-nothing', { unkept }) }}
     </p>
     <p v-if="newer" role="status">
-      A newer version is here.
-      <button type="button" class="button" @click="newer()">Put it in</button>
+      {{ word('frame-a-newer-version-is') }}
+      <button type="button" class="button" @click="newer()">{{ word('frame-put-it-in') }}</button>
     </p>
     <p v-if="open" class="act" role="status">
       <template v-if="job.lastAct?.takenBackBy">
-        Taken back: {{ job.lastAct.says }}
-        <button type="button" class="button" @click="job.redo()">Do it again</button>
+        {{ word('frame-taken-back', { says: job.lastAct.says }) }}
+        <button type="button" class="button" @click="job.redo()">{{ word('frame-do-it-again') }}</button>
       </template>
       <template v-else>
         {{ job.lastAct?.says }}
-        <button type="button" class="button" @click="job.undo()">Undo</button>
+        <button type="button" class="button" @click="job.undo()">{{ word('frame-undo') }}</button>
       </template>
     </p>
   </div>

@@ -2,6 +2,7 @@ import { type Certificate, type Laid, type Reader, fmt, unitOf } from '@jugalis/
 import { type RoundScale, roundScale } from '../tapes/ticks'
 import { RIGHT_MM } from './flow'
 import { MARGIN_MM, type Paper } from './sheet'
+import { word } from '../words/word'
 
 /** Who reads, and how a clock is written. */
 interface Readers {
@@ -20,7 +21,13 @@ export function chart(p: Paper, c: Certificate, y: number, highMm: number, w: Re
   if (!first || !last) return
   const said = fmt.pressureFine
   p.figure(
-    `Chart of ${c.test.readings.length} readings: ${said(first.bar, w.reader)} at ${w.clock(first.atS)}, ${said(last.bar, w.reader)} at ${w.clock(last.atS)}.`,
+    word('paper-chart-of-readings-at', {
+      readings: c.test.readings.length,
+      said: said(first.bar, w.reader),
+      clock: w.clock(first.atS),
+      said2: said(last.bar, w.reader),
+      clock2: w.clock(last.atS),
+    }),
     () => drawChart(p, c, y + OVER_MM, highMm - OVER_MM - UNDER_MM, w),
   )
 }
@@ -88,12 +95,7 @@ function drawChart(p: Paper, c: Certificate, top: number, high: number, w: Reade
     2,
   )
   p.text(w.clock(endS), right, top + high + 3.5, 2, { end: true })
-  p.text(
-    'Thin: as read. Thick: had the temperature stayed. Dotted: temperature.',
-    LEFT_MM,
-    top + high + 7.5,
-    2,
-  )
+  p.text(word('paper-thin-as-read-thick'), LEFT_MM, top + high + 7.5, 2)
 }
 
 /** Height of a line's drawing. */
@@ -101,7 +103,7 @@ export const LINE_MM = 20
 /** A line to scale along the page; joints inside the section as filled marks, others open. */
 export function lineDrawing(p: Paper, laid: Laid, tag: string, y: number, inside: ReadonlySet<string>): void {
   const joints = laid.joints.filter((j) => inside.has(j.id)).map((j) => j.tag)
-  p.figure(`Line ${tag}; joints in this section: ${joints.join(', ')}`, () =>
+  p.figure(word('paper-line-joints-in-this', { tag, joints: joints.join(', ') }), () =>
     drawLine(p, laid, tag, y, inside),
   )
 }

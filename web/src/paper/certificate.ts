@@ -2,6 +2,7 @@ import { type Certificate, type Laid, type Reader, fmt, named, openStages, unitO
 import { CHART_MOST_MM, LINE_MM, chart, lineDrawing } from './certificate-drawings'
 import { Flow, RIGHT_MM } from './flow'
 import { MARGIN_MM, book, sheetOf } from './sheet'
+import { word } from '../words/word'
 
 export interface CertificateWords {
   say(m: { code: string; params: Record<string, string | number> }): string
@@ -23,7 +24,7 @@ const CHART_LEAST_MM = 34
 const fineOf =
   (w: CertificateWords) =>
   (bar: number | null): string =>
-    bar === null ? 'not known' : fmt.pressureFine(bar, w.reader)
+    bar === null ? word('ui-not-known') : fmt.pressureFine(bar, w.reader)
 
 /** What the readings come to over the hold, in the certificate's words. */
 function fallRows(c: Certificate, w: CertificateWords): Row[] {
@@ -32,18 +33,25 @@ function fallRows(c: Certificate, w: CertificateWords): Row[] {
   const { ended } = test
   // What was seen for less than the hold is reckoned up to it, and says so.
   const seen =
-    j.seenS < test.holdS ? ` (seen for ${fmt.duration(Math.max(0, j.seenS))}, reckoned for the hold)` : ''
+    j.seenS < test.holdS ? ` ${word('paper-seen-for-reckoned-for', { max: Math.max(0, j.seenS) })}` : ''
   const moved = (dropBar: number | null): string =>
-    dropBar === null ? 'not known' : `${dropBar < 0 ? 'rose' : 'fell'} ${fine(Math.abs(dropBar))}`
+    dropBar === null ? word('ui-not-known') : `${dropBar < 0 ? 'rose' : 'fell'} ${fine(Math.abs(dropBar))}`
   const doubt = `\u00b1 ${fine(ended?.uncertaintyBar ?? j.uncertaintyBar)} (95 %)`
   return [
     [
-      'As read',
-      `${moved(ended?.rawDropBar ?? j.rawDropBar)} over the hold${seen}; ${fine(test.allowedDropBar)} may be lost`,
+      word('paper-as-read'),
+      word('paper-over-the-hold-may', {
+        moved: moved(ended?.rawDropBar ?? j.rawDropBar),
+        seen,
+        fine: fine(test.allowedDropBar),
+      }),
     ],
     [
-      'Corrected',
-      `${moved(ended?.dropBar ?? j.correctedDropBar)} with the temperature\u2019s share taken out, ${doubt}`,
+      word('paper-corrected'),
+      word('paper-with-the-temperatures-share', {
+        moved: moved(ended?.dropBar ?? j.correctedDropBar),
+        doubt,
+      }),
     ],
   ]
 }
@@ -53,18 +61,28 @@ function factRows(c: Certificate, w: CertificateWords): Row[] {
   const { test } = c
   const { ended } = test
   return [
-    ['Rule', w.rule],
+    [word('ui-rule'), w.rule],
     [
-      'Pressure',
-      `${fine(test.bar)} at the gauge, with ${test.medium}; working pressure ${fine(c.workingBar)}`,
+      word('ui-pressure'),
+      word('paper-at-the-gauge-with', {
+        fine: fine(test.bar),
+        medium: test.medium,
+        fine2: fine(c.workingBar),
+      }),
     ],
-    ['Hold', `${fmt.duration(test.holdS)}, after ${fmt.duration(test.stabiliseS)} to settle`],
-    ['Begun', `${w.when(test.begunAtS)}${ended ? `, ended ${w.when(ended.atS)}` : ''}`],
+    [word('paper-hold'), word('paper-after-to-settle', { holdS: test.holdS, stabiliseS: test.stabiliseS })],
+    [word('paper-begun'), `${w.when(test.begunAtS)}${ended ? `, ended ${w.when(ended.atS)}` : ''}`],
     ...fallRows(c, w),
-    ['Tester', test.tester],
+    [word('paper-tester'), test.tester],
     [
-      'Gauge',
-      `${test.gauge || 'not named'}, reads to ${fine(test.resolutionBar)}, may drift ${fine(test.sensorErrorBar)}${test.gaugeDueOn ? `, in date until ${test.gaugeDueOn}` : ''}`,
+      word('ui-gauge'),
+      word('paper-reads-to-may-drift', {
+        gauge: test.gauge || word('ui-not-named'),
+        fine: fine(test.resolutionBar),
+        fine2: fine(test.sensorErrorBar),
+        gaugeDueOn: test.gaugeDueOn,
+        isGaugeDueOn: test.gaugeDueOn ? 'yes' : 'no',
+      }),
     ],
   ]
 }
@@ -75,34 +93,52 @@ function recordRows(c: Certificate, w: CertificateWords): Row[] {
   const { test, judgement: j } = c
   const { ended, physics } = test
   const rows: Row[] = []
-  if (c.rule.reference) rows.push(['Source', `${c.rule.reference}. ${c.rule.note ?? ''}`])
+  if (c.rule.reference) rows.push([word('ui-source'), `${c.rule.reference}. ${c.rule.note ?? ''}`])
   if (c.weakest)
     rows.push([
-      'Weakest part',
-      `${c.weakest.name}, ${fine(c.weakest.ratingBar)}; the gauge may show ${fine(c.weakest.atGaugeBar)}`,
+      word('ui-weakest-part'),
+      word('paper-the-gauge-may-show', {
+        name: c.weakest.name,
+        fine: fine(c.weakest.ratingBar),
+        fine2: fine(c.weakest.atGaugeBar),
+      }),
     ])
   for (const d of test.stagesDone) {
     const s = test.stages[d.stage]
     if (s)
       rows.push([
-        `Stage ${d.stage + 1}`,
+        word('paper-stage', { stage: d.stage + 1 }),
         `${s.name} at ${fine(s.bar)}: ${d.note}, ${w.when(d.atS)}, ${w.name(d.by)}`,
       ])
   }
-  for (const s of openStages(test)) rows.push(['Not signed', `${s.name} at ${fine(s.bar)}`])
+  for (const s of openStages(test)) rows.push([word('paper-not-signed'), `${s.name} at ${fine(s.bar)}`])
   for (const s of test.setAside)
-    rows.push(['Set aside', `${w.say({ code: `aside-${s.code}`, params: {} })} Reason: ${s.reason}`])
-  for (const l of test.leaks) rows.push(['Leak seen', `${l.where}, ${w.when(l.atS)}, ${w.name(l.by)}`])
+    rows.push([
+      word('paper-set-aside'),
+      word('paper-reason', { say: w.say({ code: `aside-${s.code}`, params: {} }), reason: s.reason }),
+    ])
+  for (const l of test.leaks)
+    rows.push([word('paper-leak-seen'), `${l.where}, ${w.when(l.atS)}, ${w.name(l.by)}`])
   const rate = ended?.leakRateLPerH ?? null
   if (rate !== null && (ended?.verdict ?? j.verdict) === 'lost')
-    rows.push(['Leak rate', `about ${fmt.print(rate, 'leak', w.reader)}`])
+    rows.push([word('paper-leak-rate'), `about ${fmt.print(rate, 'leak', w.reader)}`])
   if (physics)
     rows.push([
-      'Reckoned with',
-      `${named(physics.pipeMaterial)}, ${figure(physics.odMm)} x ${figure(physics.wallMm)}${physics.odMm === null && physics.wallMm === null ? '' : ` ${unitOf('thickness', w.reader)}`}, ${physics.axial ?? 'not said whether held along'}, air ${physics.airPct === null ? 'not known' : `${physics.airPct} %`}, temperatures of the ${test.temperatureOf}`,
+      word('paper-reckoned-with'),
+      word('paper-x-air-temperatures-of', {
+        pipeMaterial: named(physics.pipeMaterial),
+        figure: figure(physics.odMm),
+        figure2: figure(physics.wallMm),
+        unitOf: unitOf('thickness', w.reader),
+        isOdMm: physics.odMm === null && physics.wallMm === null ? 'yes' : 'no',
+        axial: physics.axial ?? word('paper-not-said-whether-held'),
+        airPct: physics.airPct,
+        isAirPct: physics.airPct === null ? 'yes' : 'no',
+        temperatureOf: test.temperatureOf,
+      }),
     ])
   rows.push([
-    'Joints',
+    word('paper-joints'),
     c.joints.map((x) => `${x.tag} ${x.size}${x.lives > 1 ? ` (life ${x.lives})` : ''}`).join(', '),
   ])
   return rows
@@ -110,16 +146,16 @@ function recordRows(c: Certificate, w: CertificateWords): Row[] {
 
 /** Where people sign: who did in the app, and two lines for ink. */
 function signatures(f: Flow, c: Certificate, w: CertificateWords): void {
-  f.head('Signed')
+  f.head(word('paper-signed'))
   if (c.signed.length) f.rows(c.signed.map((s) => [w.name(s.by), w.when(s.atS)]))
   const { p } = f
   const y = f.y + 9
   p.line(MARGIN_MM, y, MARGIN_MM + 70, y)
   p.line(RIGHT_MM - 70, y, RIGHT_MM, y)
-  p.text('Tester', MARGIN_MM, y + 4, 2.2)
-  p.text('Witness', RIGHT_MM - 70, y + 4, 2.2)
+  p.text(word('paper-tester'), MARGIN_MM, y + 4, 2.2)
+  p.text(word('paper-witness'), RIGHT_MM - 70, y + 4, 2.2)
   f.y = y + 9
-  f.say('By this rule, with these readings. Local code and the engineer decide.', 2.2)
+  f.say(word('paper-by-this-rule-with'), 2.2)
 }
 
 /**
@@ -128,18 +164,23 @@ function signatures(f: Flow, c: Certificate, w: CertificateWords): void {
  */
 export async function certificatePaper(c: Certificate, w: CertificateWords): Promise<Uint8Array> {
   const sheet = sheetOf(w.reader)
-  const b = await book(`${c.job}: ${c.section}, pressure test`, sheet)
-  const f = new Flow(b, sheet, `Log ${c.head.seq}, head ${c.head.hash}`)
+  const b = await book(word('paper-pressure-test', { job: c.job, section: c.section }), sheet)
+  const f = new Flow(b, sheet, word('paper-log-head', { seq: c.head.seq, hash: c.head.hash }))
   const { test, judgement: j } = c
   const { ended } = test
-  f.say(`Pressure test of ${c.section}`, 5, true, 'H1')
+  f.say(word('paper-pressure-test-of', { section: c.section }), 5, true, 'H1')
   f.say(c.job, 3)
   f.y += 2
   f.say(w.say(c.heading), 4.2, true)
   // What a person wrote down stands beside what the readings come to, where the two differ.
   if (ended && ended.verdict !== j.verdict)
     f.say(
-      `Recorded as ${ended.verdict} by ${w.name(ended.by)}, ${w.when(ended.atS)}: ${ended.note || 'no reason given'}`,
+      word('paper-recorded-as-by', {
+        verdict: ended.verdict,
+        name: w.name(ended.by),
+        when: w.when(ended.atS),
+        note: ended.note || word('paper-no-reason-given'),
+      }),
       2.8,
       true,
     )
@@ -163,7 +204,7 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
     }
   }
   if (here.length) {
-    f.head('Section')
+    f.head(word('paper-section'))
     draw(here)
   }
   if (chartHere) {
@@ -175,7 +216,7 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   signatures(f, c, w)
 
   f.turn()
-  f.say('The record', 4.2, true, 'H2')
+  f.say(word('paper-the-record'), 4.2, true, 'H2')
   f.rows(recordRows(c, w))
   draw(later)
   if (hasChart && !chartHere) {
@@ -183,7 +224,7 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
     chart(f.p, c, f.y, CHART_MOST_MM, w)
     f.y += CHART_MOST_MM
   }
-  f.head('Gates')
+  f.head(word('ui-gates'))
   f.rows(
     c.gates.map((g) => [
       g.open ? 'open' : 'closed',
@@ -191,7 +232,7 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
     ]),
   )
   if (c.signed.length) {
-    f.head('What was signed')
+    f.head(word('paper-what-was-signed'))
     f.rows(c.signed.map((s) => [w.name(s.by), `${w.when(s.atS)}: ${s.statement}`]))
   }
   return b.bytes(true)

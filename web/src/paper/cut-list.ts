@@ -1,5 +1,6 @@
 import { type PieceCut, type Reader, fmt, named, systemOf } from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book, sheetOf, shortened } from './sheet'
+import { word } from '../words/word'
 
 const ROW_MM = 7
 /** The columns begin below this. */
@@ -8,13 +9,13 @@ const HEAD_MM = 26
 const WIDE_MM = A4.short - 2 * MARGIN_MM
 /** Where each column begins (or ends, for figures), and how wide it may be, mm. */
 const COLUMNS = {
-  piece: { name: 'Piece', x: 0, wide: 26 },
-  pipe: { name: 'Pipe', x: 28, wide: 36 },
-  measured: { name: 'Measured', x: 88, wide: 22 },
-  cut: { name: 'Cut', x: 110, wide: 20 },
-  first: { name: 'Marks: first end', x: 113, wide: 32 },
-  second: { name: 'second end', x: 147, wide: 26 },
-  by: { name: 'Cut by', x: 175, wide: 15 },
+  piece: { name: 'ui-piece', x: 0, wide: 26 },
+  pipe: { name: 'paper-pipe', x: 28, wide: 36 },
+  measured: { name: 'paper-measured', x: 88, wide: 22 },
+  cut: { name: 'paper-cut', x: 110, wide: 20 },
+  first: { name: 'paper-marks-first-end', x: 113, wide: 32 },
+  second: { name: 'paper-second-end', x: 147, wide: 26 },
+  by: { name: 'paper-cut-by', x: 175, wide: 15 },
 } as const
 /** Columns whose figures end where the column does. */
 const ENDS: ReadonlySet<string> = new Set(['measured', 'cut'])
@@ -32,7 +33,7 @@ export interface CutRow {
   checkBMm: number | null
   /** Where each bend begins on the straight tube, and its turn. */
   bends: readonly { atMm: number; turnDeg: number }[]
-  state: 'cut' | 'to cut' | 'not yet known'
+  state: 'cut' | 'to-cut' | 'not-known'
 }
 export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
   pieces.map((p) => {
@@ -40,7 +41,10 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
     return {
       piece: p.item.tag,
       pipe: `${named(p.line.material)} ${p.item.size}`,
-      between: `${a.fitting?.fitting ?? 'free end'} and ${b.fitting?.fitting ?? 'free end'}`,
+      between: word('paper-between', {
+        a: a.fitting?.fitting ?? word('ui-free-end'),
+        b: b.fitting?.fitting ?? word('ui-free-end'),
+      }),
       measuredMm: p.item.measuredMm,
       cutMm: p.cutMm.value,
       depthAMm: a.depthMm?.value ?? null,
@@ -48,7 +52,7 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
       depthBMm: b.depthMm?.value ?? null,
       checkBMm: b.checkMarkMm?.value ?? null,
       bends: p.bends.map((x) => ({ atMm: x.atMm, turnDeg: x.turnDeg })),
-      state: p.isCut ? 'cut' : p.cutMm.value === null ? 'not yet known' : 'to cut',
+      state: p.isCut ? 'cut' : p.cutMm.value === null ? 'not-known' : 'to-cut',
     }
   })
 
@@ -63,14 +67,21 @@ function title(p: Paper, says: string, reader: Reader, again: boolean): void {
     p.text(shortened(p, says, 4, WIDE_MM, true), MARGIN_MM, 14, 4, { bold: true, foot: again })
   if (again) put()
   else p.as('H1', put)
-  p.text(`Lengths in ${inches ? 'inches' : 'millimetres'}. Marks: depth / check.`, MARGIN_MM, 19, 2.6, {
-    foot: again,
-  })
+  p.text(
+    word('paper-lengths-in-millimetres-marks', { isInches: inches ? 'yes' : 'no' }),
+    MARGIN_MM,
+    19,
+    2.6,
+    {
+      foot: again,
+    },
+  )
 }
 function columns(p: Paper, again: boolean): void {
   p.line(MARGIN_MM, HEAD_MM, MARGIN_MM + WIDE_MM, HEAD_MM, 0.5)
   for (const [key, { name, x }] of Object.entries(COLUMNS)) {
-    const put = (): void => p.text(name, MARGIN_MM + x, HEAD_MM - 2, 2.6, { end: ENDS.has(key), foot: again })
+    const put = (): void =>
+      p.text(word(name), MARGIN_MM + x, HEAD_MM - 2, 2.6, { end: ENDS.has(key), foot: again })
     if (again) put()
     else p.as('TH', put)
   }
@@ -79,7 +90,7 @@ function columns(p: Paper, again: boolean): void {
 /** The cut list, standing: what to measure off and where to mark, with a place to sign each cut. */
 export async function cutList(job: string, rows: readonly CutRow[], reader: Reader): Promise<Uint8Array> {
   const sheet = sheetOf(reader)
-  const says = `${job}: cut list`
+  const says = word('paper-cut-list', { job })
   const b = await book(says, sheet)
   const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, reader))
   const marks = (depth: number | null, check: number | null): string =>
@@ -100,15 +111,15 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
     put('cut', r.cutMm === null ? '?' : figure(r.cutMm), 3.4, true)
     put('first', marks(r.depthAMm, r.checkAMm))
     put('second', marks(r.depthBMm, r.checkBMm))
-    put('by', r.state === 'cut' ? 'is cut' : '')
+    put('by', r.state === 'cut' ? word('paper-is-cut') : '')
     if (r.bends.length) {
-      const bends = `bends from: ${bendsText(r, reader)}`
+      const bends = word('paper-bends-from', { bendsText: bendsText(r, reader) })
       p.text(shortened(p, bends, 2.8, WIDE_MM - 28), MARGIN_MM + 28, y + ROW_MM + 3.5, 2.8)
     }
   }
   let p = b.page()
   if (!rows.length) {
-    p.text('No pieces yet.', MARGIN_MM, 20)
+    p.text(word('paper-no-pieces-yet'), MARGIN_MM, 20)
     return b.bytes()
   }
   title(p, says, reader, false)
@@ -130,3 +141,11 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
   })
   return b.bytes()
 }
+
+/** How far a piece has come, in words. */
+export const stateSaid = (state: CutRow['state']): string =>
+  state === 'cut'
+    ? word('paper-cut-done')
+    : state === 'to-cut'
+      ? word('paper-to-cut')
+      : word('ui-not-yet-known')

@@ -1,4 +1,5 @@
 import { A4, MARGIN_MM, type Paper, type Sheet, book } from './sheet'
+import { word } from '../words/word'
 
 export interface HangTag {
   tag: string
@@ -16,7 +17,6 @@ const DOWN = 3
 const WIDE_MM = (A4.short - 2 * MARGIN_MM) / ACROSS
 const HOLE_MM = 5
 const INNER_MM = WIDE_MM - 12
-const NO_FIGURE = 'NO FIGURE: ASK'
 
 /** Letters as high as they may be and still fit the width of a tag. */
 function fitted(p: Paper, text: string, x: number, y: number, mostMm: number, bold = false): void {
@@ -27,7 +27,7 @@ function fitted(p: Paper, text: string, x: number, y: number, mostMm: number, bo
 /** Tags to hang on joints, six to a sheet, read from two metres off: not to be touched, no pressure, until when. */
 export async function hangTags(job: string, tags: readonly HangTag[], sheet: Sheet): Promise<Uint8Array> {
   const high = (sheet.long - 2 * MARGIN_MM) / DOWN
-  const b = await book(`${job}: hang-tags`, sheet)
+  const b = await book(word('paper-hang-tags', { job }), sheet)
   let p: Paper | null = null
   tags.forEach((t, i) => {
     const at = i % (ACROSS * DOWN)
@@ -41,17 +41,24 @@ export async function hangTags(job: string, tags: readonly HangTag[], sheet: She
     paper.text(t.size, x + WIDE_MM - 6, y + 19, 4.6, { end: true })
     paper.line(x + 6, y + 23, x + WIDE_MM - 6, y + 23, 0.8)
     const set = t.touch === 'set'
-    fitted(paper, set ? 'SET' : 'NO TOUCH UNTIL', x + 6, y + 30, 4.2, true)
-    fitted(paper, set ? 'MOVE WITH CARE' : (t.touch ?? NO_FIGURE), x + 6, y + 42, 9.5, true)
+    fitted(paper, set ? word('paper-set') : word('paper-no-touch-until'), x + 6, y + 30, 4.2, true)
+    fitted(
+      paper,
+      set ? word('paper-move-with-care') : (t.touch ?? word('paper-no-figure-ask')),
+      x + 6,
+      y + 42,
+      9.5,
+      true,
+    )
     if (t.pressure) {
-      fitted(paper, `NO PRESSURE (${t.pressure.bar}) UNTIL`, x + 6, y + 52, 4.2, true)
-      fitted(paper, t.pressure.at ?? NO_FIGURE, x + 6, y + 65, 9.5, true)
+      fitted(paper, word('paper-no-pressure-until', { bar: t.pressure.bar }), x + 6, y + 52, 4.2, true)
+      fitted(paper, t.pressure.at ?? word('paper-no-figure-ask'), x + 6, y + 65, 9.5, true)
     }
     paper.line(x + 6, y + 71, x + WIDE_MM - 6, y + 71, 0.3)
-    fitted(paper, `${t.section}${t.section ? ', ' : ''}home ${t.made}`, x + 6, y + 77, 2.9)
-    fitted(paper, 'By its rule, with the readings so far. A colder night moves it.', x + 6, y + 82, 2.6)
+    fitted(paper, word('paper-home', { section: t.section, made: t.made }), x + 6, y + 77, 2.9)
+    fitted(paper, word('paper-by-its-rule-with'), x + 6, y + 82, 2.6)
     fitted(paper, job, x + 6, y + 87, 2.6)
   })
-  if (!tags.length) b.page().text('Nothing waits: no tag to hang.', MARGIN_MM, MARGIN_MM + 6)
+  if (!tags.length) b.page().text(word('paper-nothing-waits-no-tag'), MARGIN_MM, MARGIN_MM + 6)
   return b.bytes()
 }

@@ -1,5 +1,6 @@
 import QRCode from 'qrcode'
 import { MARGIN_MM, type Paper, type Sheet, book } from './sheet'
+import { word } from '../words/word'
 
 export interface Label {
   tag: string
@@ -40,7 +41,9 @@ export async function labelSheets(job: string, labels: readonly Label[], sheet: 
     const x = MARGIN_MM + (at % ACROSS) * wide
     const y = MARGIN_MM + Math.floor(at / ACROSS) * high
     paper.box(x, y, wide, high)
-    paper.figure(`Code that opens ${l.tag}`, () => code(paper, l.url, x + 3, y + 4, CODE_MM))
+    paper.figure(word('paper-code-that-opens', { tag: l.tag }), () =>
+      code(paper, l.url, x + 3, y + 4, CODE_MM),
+    )
     paper.as('H2', () => paper.text(l.tag, x + CODE_MM + 6, y + 9, 4.6, { bold: true }))
     l.lines.forEach((line, k) => {
       // A long line is set smaller, not over the edge.
@@ -48,6 +51,6 @@ export async function labelSheets(job: string, labels: readonly Label[], sheet: 
       paper.text(line, x + CODE_MM + 6, y + 15 + k * LINE_MM, letters)
     })
   })
-  if (!labels.length) b.page().text('Nothing to label.', MARGIN_MM, MARGIN_MM + 6)
+  if (!labels.length) b.page().text(word('paper-nothing-to-label'), MARGIN_MM, MARGIN_MM + 6)
   return b.bytes()
 }

@@ -1,6 +1,7 @@
 import { type PieceCut, type Reader, fmt } from '@jugalis/core'
 import { type Book, MARGIN_MM, type Paper, type Sheet, book, sheetOf } from './sheet'
 import { svgSheets } from './svg-sheet'
+import { word } from '../words/word'
 
 /** One strip to hold against a pipe's end: its depth mark and check mark at full scale. */
 export interface Strip {
@@ -34,7 +35,7 @@ const INCH_MM = 25.4
 
 /** A sheet proves its own scale: a ruler of 100 mm and one of 4 in to hold a tape against. */
 function ruler(p: Paper, x: number, y: number): void {
-  p.text('Print at full size (100 %, not fitted). Check both with a tape before use:', x, y - 4)
+  p.text(word('paper-print-at-full-size'), x, y - 4)
   p.line(x, y, x + 100, y, 0.35)
   for (let mm = 0; mm <= 100; mm += 10) p.line(x + mm, y, x + mm, y + (mm % 50 ? 3 : 5))
   p.text('100 mm', x + 100, y + 9, 3.2, { end: true })
@@ -62,7 +63,7 @@ function strip(p: Paper, s: Strip, x: number, y: number, reader: Reader): void {
   const whole = `${s.size}: ${s.joints.join(', ')}`
   let shown = whole
   while (p.widthOf(shown, 2.6) > sheet.long - 2 * MARGIN_MM)
-    shown = `${shown.slice(0, shown.lastIndexOf(','))}` + ' and more'
+    shown = `${shown.slice(0, shown.lastIndexOf(','))}` + ` ${word('paper-and-more')}`
   p.text(shown, x, y + STRIP_MM - 3.5, 2.6)
 }
 
@@ -75,11 +76,11 @@ function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], re
   const begin = (): Paper => {
     const p = page()
     p.as('H1', () =>
-      p.text(`${job}: mark strips. Hook edge at the pipe\u2019s end.`, MARGIN_MM, MARGIN_MM + 4, 4, {
+      p.text(word('paper-mark-strips-hook-edge', { job }), MARGIN_MM, MARGIN_MM + 4, 4, {
         bold: true,
       }),
     )
-    p.figure('Rulers of 100 mm and 4 in, to prove the scale of the print', () => ruler(p, MARGIN_MM, 27))
+    p.figure(word('paper-rulers-of-100-mm'), () => ruler(p, MARGIN_MM, 27))
     y = FIRST_MM
     return p
   }
@@ -95,7 +96,12 @@ function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], re
   for (const s of tooLong) {
     room(6)
     p.text(
-      `${s.size}: depth ${fmt.length(s.depthMm, reader)}${s.checkMm === null ? '' : `, check ${fmt.length(s.checkMm, reader)}`}: longer than this sheet, mark it with a tape.`,
+      word('paper-depth-check-longer-than', {
+        size: s.size,
+        fmt: fmt.length(s.depthMm, reader),
+        fmt2: s.checkMm === null ? '' : fmt.length(s.checkMm, reader),
+        isCheckMm: s.checkMm === null ? 'yes' : 'no',
+      }),
       MARGIN_MM,
       y + 4,
     )
@@ -104,10 +110,15 @@ function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], re
 }
 /** Full-scale mark strips as PDF. */
 export async function markStrips(job: string, strips: readonly Strip[], reader: Reader): Promise<Uint8Array> {
-  const b: Book = await book(`${job}: mark strips`, sheetOf(reader), true)
+  const b: Book = await book(word('paper-mark-strips', { job }), sheetOf(reader), true)
   drawStrips(b.page, job, strips, reader)
   return b.bytes()
 }
 /** The same as SVG, in millimetres. */
 export const markStripsSvg = (job: string, strips: readonly Strip[], reader: Reader): string =>
-  svgSheets(`${job}: mark strips`, (page) => drawStrips(page, job, strips, reader), sheetOf(reader), true)
+  svgSheets(
+    word('paper-mark-strips', { job }),
+    (page) => drawStrips(page, job, strips, reader),
+    sheetOf(reader),
+    true,
+  )

@@ -2,6 +2,7 @@ import fontkit from '@pdf-lib/fontkit'
 import type { Reader } from '@jugalis/core'
 import { PDFDocument, type PDFFont, type PDFPage, StandardFonts, rgb } from 'pdf-lib'
 import { type Role, Tags } from './tags'
+import { languageNow, word } from '../words/word'
 
 /** Points in a millimetre: paper is drawn in millimetres, from the top left. */
 export const PT_PER_MM = 72 / 25.4
@@ -146,9 +147,6 @@ export function shortened(p: Paper, text: string, heightMm: number, wideMm: numb
   return `${kept.trimEnd()}\u2026`
 }
 
-/** Said where a box stands for a letter. */
-const UNKNOWN = 'Some letters here are in none of the fonts that ship with this: each stands as a box.'
-
 export interface Book {
   page(): Paper
   /** What is written in `work`, over several pages or one, is one such element. */
@@ -161,7 +159,7 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
   const doc = await PDFDocument.create()
   doc.setTitle(title, { showInWindowTitleBar: true })
   doc.setCreator('Jugalis')
-  doc.setLanguage('en')
+  doc.setLanguage(languageNow())
   const set = await setOf(doc)
   const [w, h] = lying ? [sheet.long, sheet.short] : [sheet.short, sheet.long]
   const papers: Paper[] = []
@@ -181,7 +179,8 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
             foot: true,
           }),
         )
-      if (set.unknown) papers.at(-1)?.text(UNKNOWN, MARGIN_MM, h - MARGIN_MM + 4, 1.9)
+      if (set.unknown)
+        papers.at(-1)?.text(word('paper-some-letters-here-are'), MARGIN_MM, h - MARGIN_MM + 4, 1.9)
       tags.write(doc)
       return doc.save()
     },

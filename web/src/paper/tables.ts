@@ -1,6 +1,7 @@
 import { type Reader, cutTo, systemOf } from '@jugalis/core'
 import Papa from 'papaparse'
-import { type CutRow, bendsText } from './cut-list'
+import { type CutRow, bendsText, stateSaid } from './cut-list'
+import { word } from '../words/word'
 
 const LENGTHS = [
   ['measured', 'measuredMm'],
@@ -32,7 +33,7 @@ function tableOf(
       r.between,
       ...LENGTHS.map(([, key]) => (r[key] === null ? null : cutTo(r[key], reader))),
       bendsText(r, reader),
-      r.state,
+      stateSaid(r.state),
     ]),
   }
 }
@@ -58,7 +59,7 @@ export async function cutWorkbook(rows: readonly CutRow[], reader: Reader): Prom
     ),
   )
   return write([top, ...cells], {
-    sheet: 'Cut list',
+    sheet: word('paper-cut-list-2'),
     stickyRowsCount: 1,
     orientation: 'landscape',
     columns: WIDE.map((width) => ({ width })),

@@ -16,6 +16,7 @@ import { useMembers } from './members'
 import * as photos from './photos'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
+import { reading } from '../words/word'
 
 /** How often the log is asked for: while a stream tells of every growth, and while none does. */
 const ASK_MS = { followed: 30_000, alone: 3000 }
@@ -52,6 +53,7 @@ export const useJob = defineStore('job', () => {
   const offline = computed(() => sync.value.offline)
   const returned = computed(() => sync.value.returned)
   const reader = computed<Reader>(() => prefs.readerFor(state.value.job.school))
+  watch(reader, (r) => (reading.value = r), { immediate: true, flush: 'sync' })
   const t = (m: AnyMsg): string => say(m, reader.value)
 
   const namesOf = (id: string): Promise<void> => askMembers(id, () => jobId.value === id)

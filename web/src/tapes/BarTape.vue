@@ -3,6 +3,7 @@ import { type Bar, fmt } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
+import { word } from '../words/word'
 
 /** One bar to scale with its pieces and saw cuts; what is left is open at the end. */
 const props = defineProps<{ bar: Bar; longestMm: number; tags: ReadonlyMap<string, string> }>()
@@ -22,9 +23,14 @@ const pieces = computed(() =>
     return { ...c, tag: fits(tag) ? tag : '', figure: fits(figure(c.lengthMm)) ? figure(c.lengthMm) : '' }
   }),
 )
-const says = computed(
-  () =>
-    `Bar of ${figure(props.bar.stockMm)}: ${props.bar.cuts.map((c) => `${props.tags.get(c.id) ?? 'a piece'} ${figure(c.lengthMm)}`).join(', ')}; ${figure(props.bar.leftMm)} left`,
+const says = computed(() =>
+  word('tapes-bar-of-left', {
+    figure: figure(props.bar.stockMm),
+    cuts: props.bar.cuts
+      .map((c) => `${props.tags.get(c.id) ?? word('tapes-a-piece')} ${figure(c.lengthMm)}`)
+      .join(', '),
+    figure2: figure(props.bar.leftMm),
+  }),
 )
 const leftFits = computed(() => X(props.bar.stockMm) - X(props.bar.stockMm - props.bar.leftMm) > 64)
 </script>
@@ -47,7 +53,7 @@ const leftFits = computed(() => X(props.bar.stockMm) - X(props.bar.stockMm - pro
         <path :d="`M${X(c.atMm + c.lengthMm) - 4} 0h8l-4 7Z`" class="nick" />
       </g>
       <text v-if="leftFits" :x="X(bar.stockMm) - 6" y="30" text-anchor="end" class="left">
-        {{ figure(bar.leftMm) }} left
+        {{ word('tapes-left', { figure: figure(bar.leftMm) }) }}
       </text>
     </svg>
   </div>

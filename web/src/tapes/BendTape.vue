@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
 import LengthScale from './LengthScale.vue'
+import { word } from '../words/word'
 
 /** The tube still straight, hook at its left end: where each bend begins, and how far it reaches. */
 const props = defineProps<{ developedMm: number; bends: readonly { fromMm: number; arcMm: number }[] }>()
@@ -26,7 +27,12 @@ const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
       :width="width"
       height="124"
       role="img"
-      :aria-label="`Tube of ${figure(developedMm)} with bends beginning at ${bends.map((b) => figure(b.fromMm)).join(', ')}`"
+      :aria-label="
+        word('tapes-tube-of-with-bends', {
+          figure: figure(developedMm),
+          bends: bends.map((b) => figure(b.fromMm)).join(', '),
+        })
+      "
     >
       <defs>
         <pattern

@@ -3,6 +3,7 @@ import type { JointLook } from '@jugalis/core'
 import { say } from '@jugalis/core'
 import { computed } from 'vue'
 import { glyphBody } from './glyph-shapes'
+import { word } from '../words/word'
 
 const props = withDefaults(defineProps<{ look: JointLook; tag?: string; height?: number }>(), {
   tag: '',
@@ -13,9 +14,9 @@ const words = computed(() =>
   [
     props.tag,
     say(props.look.word),
-    props.look.inspected ? 'judged good' : '',
-    props.look.look ? 'look at it' : '',
-    props.look.life > 1 ? 'made again' : '',
+    props.look.inspected ? word('ui-judged-good') : '',
+    props.look.look ? word('tapes-look-at-it') : '',
+    props.look.life > 1 ? word('tapes-made-again') : '',
   ]
     .filter(Boolean)
     .join(', '),

@@ -3,6 +3,7 @@ import { type Reader, type Shape, fmt, say, greatest, smallest } from '@jugalis/
 import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
+import { word } from '../words/word'
 
 const props = withDefaults(
   defineProps<{
@@ -84,7 +85,7 @@ const markSays = (as: string): string =>
   as === 'depth'
     ? `depth ${figure(props.depthMm)}`
     : as === 'sand'
-      ? 'sand to here'
+      ? word('tapes-sand-to-here')
       : `check ${figure(props.depthMm === null || props.offsetMm === null ? null : props.depthMm + props.offsetMm)}`
 </script>
 
@@ -95,7 +96,7 @@ const markSays = (as: string): string =>
       :width="width"
       :height="height"
       role="img"
-      aria-label="The joint in section, drawn to scale"
+      :aria-label="word('tapes-the-joint-in-section')"
     >
       <defs>
         <pattern

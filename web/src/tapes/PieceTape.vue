@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
 import { lengthTicks } from './ticks'
+import { word } from '../words/word'
 
 const props = defineProps<{ piece: PieceCut }>()
 const job = useJob()
@@ -82,7 +83,15 @@ const gap = computed(() => figure(check(0) - depth(0)))
       :width="width"
       :height="height"
       role="img"
-      :aria-label="`Piece ${piece.item.tag}, cut ${figure(lengthMm)}, depth mark at ${figure(depth(0))}${check(0) ? `, check mark at ${figure(check(0))}` : ''} from each end`"
+      :aria-label="
+        word('tapes-piece-cut-depth-mark', {
+          tag: piece.item.tag,
+          figure: figure(lengthMm),
+          figure2: figure(depth(0)),
+          figure3: figure(check(0)),
+          isCheck: check(0) ? 'yes' : 'no',
+        })
+      "
     >
       <g v-for="end in ends" :key="end.e">
         <rect
@@ -118,9 +127,9 @@ const gap = computed(() => figure(check(0) - depth(0)))
       >
         {{
           ends[0].checkX - ends[0].depthX > 160
-            ? `after: face to mark ${gap}`
+            ? word('tapes-after-face-to-mark', { gap })
             : ends[0].checkX - ends[0].depthX > 112
-              ? `face to mark ${gap}`
+              ? word('tapes-face-to-mark', { gap })
               : gap
         }}
       </text>
@@ -134,13 +143,14 @@ const gap = computed(() => figure(check(0) - depth(0)))
         />
         <path :d="`M${x(b.atMm)} ${mid - pipeH / 2 - 6}V${tapeY}`" class="bend" />
         <text :x="x(b.atMm) + 5" :y="mid - pipeH / 2 - 10" class="label ink">
-          {{ Math.abs(b.turnDeg) }}° {{ b.turnDeg < 0 ? 'right' : 'left' }}, {{ figure(b.atMm) }}
+          {{ Math.abs(b.turnDeg) }}° {{ b.turnDeg < 0 ? word('tapes-right') : word('tapes-left-2') }},
+          {{ figure(b.atMm) }}
         </text>
       </g>
       <g v-for="end in ends" :key="`m${end.e}`">
         <path v-if="check(end.e)" :d="`M${end.checkX} ${TOP - 8}V${tapeY}`" class="check" />
         <text v-if="check(end.e)" :x="end.checkX" :y="TOP - 13" class="label ink" text-anchor="middle">
-          check {{ figure(check(end.e)) }}
+          {{ word('tapes-check', { figure: figure(check(end.e)) }) }}
         </text>
         <path v-if="sand(end.e)" :d="`M${end.sandX} ${mid - pipeH / 2}V${mid + pipeH / 2}`" class="sand" />
         <text
@@ -150,7 +160,7 @@ const gap = computed(() => figure(check(0) - depth(0)))
           class="after"
           :text-anchor="end.e ? 'end' : 'start'"
         >
-          sand to {{ figure(sand(end.e)) }}
+          {{ word('tapes-sand-to', { figure: figure(sand(end.e)) }) }}
         </text>
         <path v-if="depth(end.e)" :d="`M${end.depthX} ${mid - pipeH / 2 - 4}V${tapeY}`" class="depth" />
         <text
@@ -160,7 +170,7 @@ const gap = computed(() => figure(check(0) - depth(0)))
           class="label violet"
           :text-anchor="end.e ? 'end' : 'start'"
         >
-          depth {{ figure(depth(end.e)) }}
+          {{ word('tapes-depth', { figure: figure(depth(end.e)) }) }}
         </text>
         <text
           :x="end.faceX + (end.e ? 8 : -8)"

@@ -2,6 +2,7 @@
 import { type PieceCut, fmt } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../stores/job'
+import { word } from '../words/word'
 
 /** The piece's tape down the phone's left edge: marks in the order they are met from the hook, broken between ends. */
 const props = defineProps<{ piece: PieceCut }>()
@@ -30,7 +31,7 @@ const marks = computed(() => {
       list.push({
         mm: i ? length - e.sandMm.value : e.sandMm.value,
         as: 'sand',
-        says: `sand to ${figure(e.sandMm.value)}`,
+        says: word('tapes-sand-to', { figure: figure(e.sandMm.value) }),
       })
     return list
   })
@@ -59,19 +60,23 @@ const lengthMm = computed(() => props.piece.cutMm.value ?? 0)
     :viewBox="`0 0 330 ${HEIGHT + 24}`"
     class="drawing upright"
     role="img"
-    :aria-label="`Marks of ${piece.item.tag} from the hook down`"
+    :aria-label="word('tapes-marks-of-from-the', { tag: piece.item.tag })"
   >
     <path :d="`M0 12H${TAPE_W}V${HEIGHT / 2 - 8}l-${TAPE_W / 2} -9l-${TAPE_W / 2} 9Z`" class="tape" />
     <path :d="`M0 ${HEIGHT / 2 + 14}l${TAPE_W / 2} -9l${TAPE_W / 2} 9V${HEIGHT}H0Z`" class="tape" />
     <path d="M-2 10H88" class="hook" />
-    <text :x="96" y="17" class="end">0, hook on {{ piece.ends[0].jointTag ?? 'the free end' }}</text>
+    <text :x="96" y="17" class="end">
+      {{ word('tapes-0-hook-on', { jointTag: piece.ends[0].jointTag ?? word('tapes-the-free-end') }) }}
+    </text>
     <g v-for="m in marks" :key="m.mm">
       <path :d="`M0 ${m.y}H${TAPE_W + 14}`" :class="m.as" />
       <text :x="TAPE_W / 2" :y="m.y - 6" class="numeral" text-anchor="middle">{{ figure(m.mm) }}</text>
       <text :x="TAPE_W + 22" :y="m.y + 6" :class="['says', m.as]">{{ m.says }}</text>
     </g>
     <path :d="`M${TAPE_W} ${HEIGHT - 7}v14l-12 -7z`" class="cut" />
-    <text :x="96" :y="HEIGHT + 6" class="end strong">{{ figure(lengthMm) }}, cut here</text>
+    <text :x="96" :y="HEIGHT + 6" class="end strong">
+      {{ word('tapes-cut-here', { figure: figure(lengthMm) }) }}
+    </text>
   </svg>
 </template>
 

@@ -6,6 +6,7 @@ import BarTape from '../../tapes/BarTape.vue'
 import StockSheet from './StockSheet.vue'
 import { useBars } from './use-bars'
 import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** All pieces still to cut, laid out on bars with the least new stock opened. */
 const job = useJob()
@@ -29,29 +30,35 @@ const wasteMm = computed(() =>
 )
 const proof = computed(() => {
   const open = planned.value.filter((p) => p.plan && !p.plan.proven)
-  if (!open.length) return 'no plan opens fewer'
+  if (!open.length) return word('cut-no-plan-opens-fewer')
   const gap = open.reduce((n, p) => n + (p.plan?.barsUsed ?? 0) - (p.plan?.lowerBoundBars ?? 0), 0)
   return open.some((p) => p.plan?.lowerBoundBars === null)
-    ? 'not proved to be the least'
+    ? word('cut-not-proved-to-be')
     : gap
-      ? `at most ${counted(gap, 'bar')} more than the least`
-      : 'bars proved the least, their length not'
+      ? word('cut-at-most-bars-more', { gap })
+      : word('cut-bars-proved-the-least')
 })
 const headline = computed(() => {
-  if (!count.value) return 'Nothing is left to cut.'
-  if (!set.value) return `${counted(count.value, 'piece')} to cut. Say what they are cut from.`
-  if (running.value) return `Planning ${pipeSaid(running.value.pipe)} …`
-  if (!current.value) return `${counted(count.value, 'piece')} to cut, not yet laid out on bars.`
+  if (!count.value) return word('cut-nothing-is-left-to')
+  if (!set.value) return word('cut-pieces-to-cut-say', { count: count.value })
+  if (running.value) return word('cut-planning-2', { pipeSaid: pipeSaid(running.value.pipe) })
+  if (!current.value) return word('cut-pieces-to-cut-not', { count: count.value })
   const short = planned.value.find((p) => p.plan?.status === 'infeasible')
-  if (short)
-    return `There is not enough stock for ${pipeSaid(short.group.pipe)}. Say how long the bars are that can be had.`
-  return `${counted(count.value, 'piece')} from ${counted(opened.value, 'new bar')}, ${length(wasteMm.value)} waste, ${proof.value}.`
+  if (short) return word('cut-there-is-not-enough', { pipeSaid: pipeSaid(short.group.pipe) })
+  return `${counted(count.value, 'piece')} from ${counted(opened.value, word('cut-new-bar'))}, ${length(wasteMm.value)} waste, ${proof.value}.`
 })
 const said = computed(() => {
   const s = set.value
   if (!s) return ''
-  const from = s.barsMm.length ? `Bars of ${s.barsMm.map(length).join(' and ')}` : 'No new bars'
-  return `${from}, ${counted(s.offcuts.length, 'offcut')} at hand, the saw takes ${length(s.kerfMm)}, ${length(s.keepMm)} and more is kept.`
+  const from = s.barsMm.length
+    ? word('cut-bars-of', { barsMm: s.barsMm.map(length).join(' and ') })
+    : word('cut-no-new-bars')
+  return word('cut-offcuts-at-hand-the', {
+    from,
+    offcuts: s.offcuts.length,
+    length: length(s.kerfMm),
+    length2: length(s.keepMm),
+  })
 })
 const longestMm = computed(() => greatest([1, ...bars.value.map((b) => b.stockMm)]))
 const tags = computed(() => new Map(groups.value.flatMap((g) => g.pieces.map((p) => [p.id, p.tag] as const))))
@@ -67,7 +74,7 @@ async function cutBar(pipe: string, bar: Bar): Promise<void> {
       ...bar.cuts.map((c) => ({ kind: 'piece-cut', data: { itemId: c.id, cutMm: c.lengthMm } })),
       { kind: 'stock-set', data: { ...s, offcuts } },
     ],
-    `${counted(bar.cuts.length, 'piece')} cut from one bar.`,
+    word('cut-pieces-cut-from-one', { cuts: bar.cuts.length }),
   )
   plan()
 }
@@ -81,7 +88,9 @@ const print = (): void => window.print()
       <p v-if="said" class="why">{{ said }}</p>
     </div>
     <div class="buttons no-print">
-      <button v-if="running" type="button" class="button" @click="stop">Stop planning</button>
+      <button v-if="running" type="button" class="button" @click="stop">
+        {{ word('cut-stop-planning') }}
+      </button>
       <button
         v-else-if="set"
         type="button"
@@ -90,44 +99,52 @@ const print = (): void => window.print()
         :disabled="!count"
         @click="plan"
       >
-        {{ current ? 'Plan again' : 'Lay out on bars' }}
+        {{ current ? word('cut-plan-again') : word('cut-lay-out-on-bars') }}
       </button>
       <button type="button" class="button" :class="{ main: !set }" @click="sheet = true">
-        {{ set ? 'Change the stock' : 'What it is cut from' }}
+        {{ set ? word('cut-change-the-stock') : word('cut-what-it-is-cut') }}
       </button>
-      <button v-if="current && bars.length" type="button" class="button" @click="print">Print</button>
-      <RouterLink class="button" :to="{ name: 'cut', params: { jobId: job.jobId } }"
-        >Piece by piece</RouterLink
-      >
+      <button v-if="current && bars.length" type="button" class="button" @click="print">
+        {{ word('ui-print') }}
+      </button>
+      <RouterLink class="button" :to="{ name: 'cut', params: { jobId: job.jobId } }">{{
+        word('cut-piece-by-piece')
+      }}</RouterLink>
     </div>
     <div v-if="running" class="progress">
       <progress
         :max="running.of"
         :value="running.done + running.share"
-        :aria-label="`Planning ${pipeSaid(running.pipe)}`"
+        :aria-label="word('cut-planning', { pipeSaid: pipeSaid(running.pipe) })"
       />
-      {{ running.done + 1 }} of {{ running.of }} pipes
+      {{ word('cut-of-pipes', { done: running.done + 1, of: running.of }) }}
     </div>
-    <p v-if="failed" class="refusal" role="alert">The bars could not be planned. {{ failed }}</p>
+    <p v-if="failed" class="refusal" role="alert">{{ word('cut-the-bars-could-not', { failed }) }}</p>
     <template v-if="current">
       <section v-for="p in planned" :key="p.group.pipe">
         <h2>
           {{ pipeSaid(p.group.pipe) }}
           <span v-if="p.plan" class="sum"
-            >{{ counted(p.group.pieces.length, 'piece') }}, {{ counted(p.plan.barsUsed, 'new bar')
-            }}{{ p.plan.proven ? ', proved' : `, at least ${p.plan.lowerBoundBars ?? 'unknown'}` }}</span
+            >{{ counted(p.group.pieces.length, 'piece') }}, {{ counted(p.plan.barsUsed, word('cut-new-bar'))
+            }}{{
+              p.plan.proven
+                ? word('cut-proved')
+                : word('cut-at-least', { lowerBoundBars: p.plan.lowerBoundBars ?? 'unknown' })
+            }}</span
           >
         </h2>
         <p v-for="x in p.tooLong" :key="x.id" class="refusal">
-          {{ x.tag }} is {{ length(x.lengthMm) }} long: longer than any bar. Put a coupling in it, or get
-          longer bars.
+          {{ word('cut-is-long-longer-than', { tag: x.tag, length: length(x.lengthMm) }) }}
         </p>
         <div v-for="(b, i) in p.plan?.bars ?? []" :key="i" class="bar">
           <span class="name"
-            >{{ b.offcut ? 'offcut' : 'bar' }} {{ fmt.lengthFigure(b.stockMm, job.reader) }}</span
+            >{{ b.offcut ? word('cut-offcut') : word('cut-bar') }}
+            {{ fmt.lengthFigure(b.stockMm, job.reader) }}</span
           >
           <BarTape :bar="b" :longest-mm="longestMm" :tags="tags" />
-          <button type="button" class="button no-print" @click="cutBar(p.group.pipe, b)">Bar is cut</button>
+          <button type="button" class="button no-print" @click="cutBar(p.group.pipe, b)">
+            {{ word('cut-bar-is-cut') }}
+          </button>
         </div>
       </section>
     </template>

@@ -26,7 +26,7 @@ import MeasureSheet from './MeasureSheet.vue'
 import NearSheet from './NearSheet.vue'
 import PaperSheet from './PaperSheet.vue'
 import PieceList from './PieceList.vue'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 const job = useJob()
 const route = useRoute()
@@ -62,11 +62,11 @@ const marks = computed(() => {
   if (!a) return ''
   const same = b && a.depth === b.depth
   const depths = same
-    ? `${figure(a.depth)} both ends`
+    ? word('cut-both-ends', { figure: figure(a.depth) })
     : ends.map((e) => `${figure(e.depth)} at ${e.tag}`).join(', ')
   const checks = [...new Set(ends.flatMap((e) => (e.check === null ? [] : [figure(e.check)])))]
   const check = checks.length ? `; check ${ends.length > 1 ? 'marks' : 'mark'} at ${checks.join(', ')}` : ''
-  return ` Mark ${depths}${check}.`
+  return ` ${word('cut-mark', { depths, check })}`
 })
 /** What to set the saw to: a piece that goes in last is cut over first, mm. */
 const toCutMm = computed(() => {
@@ -76,14 +76,24 @@ const toCutMm = computed(() => {
 /** What stands in the headline when there is no length to cut. */
 const headline = computed(() => {
   const p = piece.value
-  if (!p) return 'No measures yet. Give one piece its measure and its cut length appears here.'
+  if (!p) return word('cut-no-measures-yet-give')
   return p.cutMm.value === null ? job.t(p.cutMm.why) : ''
 })
 const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null && !p.isCut).length)
 const how = computed(() => {
   const p = piece.value
   if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
-  return `${p.item.tag}, ${p.item.size} ${named(p.line.material)}: ${p.item.measure?.replace('-', ' to ')} ${figure(p.item.measuredMm)}, less take-offs ${figure(p.takeOffsMm)}, plus insertions ${figure(p.insertionsMm)}${p.gapsMm ? `, less gaps ${figure(p.gapsMm)}` : ''}.`
+  return word('cut-less-take-offs-plus', {
+    tag: p.item.tag,
+    item: p.item.size,
+    material: named(p.line.material),
+    measure: p.item.measure?.replace('-', ' to '),
+    figure: figure(p.item.measuredMm),
+    figure2: figure(p.takeOffsMm),
+    figure3: figure(p.insertionsMm),
+    figure4: figure(p.gapsMm),
+    isGapsMm: p.gapsMm ? 'yes' : 'no',
+  })
 })
 /** Pipe-in-pipe: the piece at the same place of the other pipe, and how much longer the inner one is. */
 const twin = computed(() => {
@@ -95,10 +105,10 @@ const twin = computed(() => {
   if (!p || !cut || p.cutMm.value === null || cut.cutMm.value === null) return ''
   const by = other.inner ? cut.cutMm.value - p.cutMm.value : p.cutMm.value - cut.cutMm.value
   const longer = by < 0 ? `${figure(-by)} shorter` : `${figure(by)} longer`
-  const check = by < 0 ? ' Inner sockets are usually the deeper ones: measure both.' : ''
+  const check = by < 0 ? ` ${word('cut-inner-sockets-are-usually')}` : ''
   return other.inner
-    ? ` Its carrier ${cut.item.tag} is cut ${longer}, and joined first.${check}`
-    : ` It is ${longer} than ${cut.item.tag} round it, and joined first.${check}`
+    ? ` ${word('cut-its-carrier-is-cut', { tag: cut.item.tag, longer, check })}`
+    : ` ${word('cut-it-is-than-round', { longer, tag: cut.item.tag, check })}`
 })
 /** A piece that goes in last, between ends that stand: can it be got in? */
 const closing = computed(() => (piece.value ? closingFinding(piece.value) : null))
@@ -108,11 +118,11 @@ async function turnClosing(): Promise<void> {
   const on = !p.item.closing
   await job.write(
     [{ kind: 'item-put', data: { lineId: p.line.id, ...putOf({ ...p.item, closing: on }) } }],
-    `${p.item.tag} ${on ? 'goes in last' : 'is an ordinary piece'}.`,
+    `${p.item.tag} ${on ? word('ui-goes-in-last') : word('cut-is-an-ordinary-piece')}.`,
   )
 }
 /** What lets a piece in that cannot be drawn back: it becomes two, with a fitting that opens between. */
-const OPENERS = ['union', 'flange', 'slip coupling'] as const
+const OPENERS = ['union', 'flange', word('cut-slip-coupling')] as const
 async function letIn(fitting: (typeof OPENERS)[number]): Promise<void> {
   const p = piece.value
   const split =
@@ -122,7 +132,7 @@ async function letIn(fitting: (typeof OPENERS)[number]): Promise<void> {
   if (!split.ok) return void (splitFault.value = job.t(split.why))
   await job.write(
     split.edits.map((e) => ({ kind: e.kind, data: { lineId: p.line.id, ...e.data } })),
-    `${p.item.tag} is two pieces with a ${fitting} between: measure both.`,
+    word('cut-is-two-pieces-with', { tag: p.item.tag, fitting }),
   )
 }
 const splitFault = ref('')
@@ -145,7 +155,7 @@ const warned = computed<ReadonlySet<string>>(
 /** Where the bends begin on the straight tube, in words. */
 const bends = computed(() =>
   piece.value?.bends.length
-    ? ` Bend ${piece.value.bends.map((b) => `${Math.abs(b.turnDeg)}° ${b.turnDeg < 0 ? 'right' : 'left'} from ${figure(b.atMm)}`).join(', ')}.`
+    ? ` ${word('cut-bend', { bends: piece.value.bends.map((b) => `${Math.abs(b.turnDeg)}° ${b.turnDeg < 0 ? 'right' : 'left'} from ${figure(b.atMm)}`).join(', ') })}`
     : '',
 )
 const near = ref(false)
@@ -161,7 +171,7 @@ async function cut(): Promise<void> {
   if (!p || p.cutMm.value === null) return
   await job.write(
     [{ kind: 'piece-cut', data: { itemId: p.item.id, cutMm: toCutMm.value } }],
-    `${p.item.tag} is cut.`,
+    word('cut-is-cut-2', { tag: p.item.tag }),
   )
   const next = pieces.value.find((x) => !x.isCut && x.item.id !== p.item.id && x.cutMm.value !== null)
   if (next)
@@ -182,21 +192,21 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
     <div class="head">
       <h1>
         <template v-if="piece && piece.cutMm.value !== null"
-          >Cut
+          >{{ word('cut-cut') }}
           <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
             {{ length(toCutMm) }}</button>.{{ marks }}{{ bends }}</template
         >
         <template v-else>{{ headline }}</template>
       </h1>
       <p v-if="gone" class="refusal" role="alert">
-        This piece is not in the job any more. Its label can go; here is the next one to cut.
+        {{ word('cut-this-piece-is-not') }}
       </p>
       <p class="why">{{ how }}{{ twin }}</p>
       <p v-if="piece?.item.closing && closing" :class="{ warn: closing.level === 'warn' }">
         {{ job.t(closing) }}
         <template v-if="closing.code === 'closing-draw-back' && !piece.isCut">
           <button v-for="f in OPENERS" :key="f" type="button" class="figure-link opener" @click="letIn(f)">
-            Put a {{ f }} in
+            {{ word('cut-put-a-in', { f }) }}
           </button>
         </template>
       </p>
@@ -208,8 +218,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         {{ job.t(f) }}
       </p>
       <p v-if="piece?.changedSinceCut" class="refusal">
-        Cut at {{ length(piece.item.cut?.mm ?? 0) }}; the figures have changed since. Check it before it goes
-        in.
+        {{ word('cut-cut-at-the-figures', { length: length(piece.item.cut?.mm ?? 0) }) }}
       </p>
     </div>
     <template v-if="piece">
@@ -218,42 +227,54 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         <PieceTape v-else :piece="piece" />
       </template>
       <div class="buttons">
-        <button class="button" type="button" :disabled="index <= 0" @click="open(-1)">Previous piece</button>
+        <button class="button" type="button" :disabled="index <= 0" @click="open(-1)">
+          {{ word('cut-previous-piece') }}
+        </button>
         <button
           class="button main"
           type="button"
           :disabled="piece.cutMm.value === null || (piece.isCut && !piece.changedSinceCut)"
           @click="cut"
         >
-          {{ piece.isCut && !piece.changedSinceCut ? 'Is cut' : 'Cut' }}
+          {{ piece.isCut && !piece.changedSinceCut ? word('cut-is-cut') : word('cut-cut') }}
         </button>
         <button class="button" type="button" :disabled="index >= pieces.length - 1" @click="open(1)">
-          Next piece
+          {{ word('cut-next-piece') }}
         </button>
-        <button class="button" type="button" @click="measuring = true">The socket measures …</button>
-        <button v-if="asksRoom" class="button" type="button" @click="near = true">What is near …</button>
+        <button class="button" type="button" @click="measuring = true">
+          {{ word('cut-the-socket-measures') }}
+        </button>
+        <button v-if="asksRoom" class="button" type="button" @click="near = true">
+          {{ word('cut-what-is-near') }}
+        </button>
         <button class="button" type="button" :aria-pressed="piece.item.closing === true" @click="turnClosing">
-          {{ piece.item.closing ? 'Not a closing piece' : 'Goes in last' }}
+          {{ piece.item.closing ? word('cut-not-a-closing-piece') : word('cut-goes-in-last') }}
         </button>
-        <RouterLink class="button" :to="{ name: 'bars', params: { jobId: job.jobId } }"
-          >Lay out on bars</RouterLink
-        >
-        <RouterLink class="button" :to="{ name: 'tube', params: { jobId: job.jobId } }"
-          >Bends and offsets</RouterLink
-        >
-        <button class="button" type="button" @click="paper = true">On paper</button>
+        <RouterLink class="button" :to="{ name: 'bars', params: { jobId: job.jobId } }">{{
+          word('cut-lay-out-on-bars')
+        }}</RouterLink>
+        <RouterLink class="button" :to="{ name: 'tube', params: { jobId: job.jobId } }">{{
+          word('cut-bends-and-offsets')
+        }}</RouterLink>
+        <button class="button" type="button" @click="paper = true">{{ word('cut-on-paper') }}</button>
       </div>
-      <p class="why">{{ counted(pieces.length, 'piece') }}, {{ uncut }} still to cut.</p>
+      <p class="why">{{ word('cut-pieces-still-to-cut', { pieces: pieces.length, uncut }) }}</p>
       <PieceList :pieces="pieces" :current="piece" :warned="warned" />
     </template>
-    <Sheet v-if="sources && piece" title="Where this length comes from" @close="sources = false">
+    <Sheet v-if="sources && piece" :title="word('cut-where-this-length-comes')" @close="sources = false">
       <p>{{ how }}</p>
       <p v-if="depthSource">
-        Depth: {{ depthSource.reference }}{{ depthSource.edition ? `, ${depthSource.edition}` : '' }}.
+        {{
+          word('cut-depth', {
+            reference: depthSource.reference,
+            edition: depthSource.edition,
+            isEdition: depthSource.edition ? 'yes' : 'no',
+          })
+        }}
         <strong>{{ depthSource.kind.replace('-', ' ') }}</strong>. {{ depthSource.note }}
       </p>
-      <p>Take-offs: as measured on this job.</p>
-      <button class="button" type="button" @click="sources = false">Close</button>
+      <p>{{ word('cut-take-offs-as-measured') }}</p>
+      <button class="button" type="button" @click="sources = false">{{ word('ui-close') }}</button>
     </Sheet>
     <NearSheet v-if="near && piece" :piece="piece" @close="near = false" />
     <PaperSheet v-if="paper" @close="paper = false" />

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { USUAL, fmt } from '@jugalis/core'
+import { USUAL } from '@jugalis/core'
 import { ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 const props = defineProps<{ material: string; size: string }>()
 const emit = defineEmits<{ close: [] }>()
@@ -17,26 +18,26 @@ async function save(): Promise<void> {
   if (mm === null || Number.isNaN(mm)) return
   await job.write(
     [{ kind: 'socket-measured', data: { material: props.material, size: props.size, depthMm: mm } }],
-    `${props.size}: this box measures ${fmt.length(mm, job.reader)}.`,
+    word('cut-this-box-measures', { size: props.size, mm }),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet :title="`This box of ${size} measures`" @close="emit('close')">
+  <Sheet :title="word('cut-this-box-of-measures', { size })" @close="emit('close')">
     <p class="why">
-      Socket face to stop. It wins over the published figure; uncut pieces change, cut ones are flagged.
+      {{ word('cut-socket-face-to-stop') }}
     </p>
     <QuantityField
       v-model="depthMm"
-      label="Socket depth"
+      :label="word('cut-socket-depth')"
       as="length"
       :least="1"
       :most="DEEPEST_MM"
       :usual="USUAL.socket"
       :missing="tried"
     />
-    <button class="button main" type="button" @click="save">Use this depth</button>
+    <button class="button main" type="button" @click="save">{{ word('cut-use-this-depth') }}</button>
   </Sheet>
 </template>

@@ -1,18 +1,19 @@
 <script setup lang="ts">
-import { type Near, type PieceCut, USUAL, clearancesOf, fmt, putOf } from '@jugalis/core'
+import { type Near, type PieceCut, USUAL, clearancesOf, putOf } from '@jugalis/core'
 import { computed, reactive } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** Welds, bends and walls near the ends of a piece, measured before it is cut. */
 const props = defineProps<{ piece: PieceCut }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const KINDS = [
-  ['weld', 'a weld'],
-  ['bend', 'a bend'],
-  ['wall', 'the wall or floor'],
+  ['weld', word('cut-a-weld')],
+  ['bend', word('cut-a-bend')],
+  ['wall', word('cut-the-wall-or-floor')],
 ] as const
 const FURTHEST_MM = 10_000
 const key = (end: 0 | 1, to: Near['to']): string => `${end} ${to}`
@@ -32,8 +33,8 @@ function least(needed: ReadonlyMap<string, { value: number | null }>, to: string
   return f === undefined
     ? ''
     : f.value === null
-      ? ', not known how much'
-      : `, at least ${fmt.length(f.value, job.reader)}`
+      ? word('cut-not-known-how-much')
+      : word('cut-at-least-2', { f: f.value })
 }
 async function save(): Promise<void> {
   const near: Near[] = []
@@ -45,24 +46,24 @@ async function save(): Promise<void> {
     }
   await job.write(
     [{ kind: 'item-put', data: { lineId: props.piece.line.id, ...putOf({ ...props.piece.item, near }) } }],
-    `${props.piece.item.tag}: what is near is kept.`,
+    word('cut-what-is-near-is', { tag: props.piece.item.tag }),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet :title="`What is near ${piece.item.tag}`" @close="emit('close')">
+  <Sheet :title="word('cut-what-is-near-2', { tag: piece.item.tag })" @close="emit('close')">
     <p class="why">
-      Along the pipe from the fitting’s face; to the wall, clear of the pipe. Empty: nothing near.
+      {{ word('cut-along-the-pipe-from') }}
     </p>
     <template v-for="e in ends" :key="e.end">
-      <h3>{{ e.tag }}, in {{ e.fitting ?? 'its fitting' }}</h3>
+      <h3>{{ word('cut-in', { tag: e.tag, fitting: e.fitting ?? word('cut-its-fitting') }) }}</h3>
       <template v-for="[to, says] in KINDS" :key="to">
         <template v-if="e.needed.has(to)">
           <QuantityField
             :model-value="given[key(e.end, to)] ?? null"
-            :label="`To ${says}${least(e.needed, to)}`"
+            :label="word('cut-to', { says, least: least(e.needed, to) })"
             as="length"
             :least="0"
             :most="FURTHEST_MM"
@@ -72,7 +73,7 @@ async function save(): Promise<void> {
         </template>
       </template>
     </template>
-    <button class="button main" type="button" @click="save">Keep it</button>
+    <button class="button main" type="button" @click="save">{{ word('ui-keep-it') }}</button>
   </Sheet>
 </template>
 

@@ -3,7 +3,7 @@ import { allPieces, fmt, named } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** Cut list, mark strips and labels, made here and saved as files; the makers of paper are loaded when asked for. */
 const emit = defineEmits<{ close: [] }>()
@@ -20,7 +20,7 @@ const labels = () =>
       tag: p.item.tag,
       lines: [
         `${named(p.line.material)} ${p.item.size}`,
-        p.cutMm.value === null ? 'not yet known' : `cut ${fmt.length(p.cutMm.value, job.reader)}`,
+        p.cutMm.value === null ? word('ui-not-yet-known') : `cut ${fmt.length(p.cutMm.value, job.reader)}`,
       ],
       url: at(`cut/${p.item.id}`),
     },
@@ -31,7 +31,7 @@ const labels = () =>
               tag: e.jointTag ?? '',
               lines: [
                 `${named(p.line.material)} ${p.item.size}`,
-                e.fitting ? `in ${e.fitting.fitting} ${e.fitting.tag}` : 'free end',
+                e.fitting ? `in ${e.fitting.fitting} ${e.fitting.tag}` : word('ui-free-end'),
                 `of ${p.item.tag}`,
               ],
               url: at(`make/${e.jointId}`),
@@ -48,28 +48,32 @@ const PAPERS: readonly {
   make: (m: Makers) => Promise<Uint8Array | Blob> | string
 }[] = [
   {
-    says: 'Cut list, PDF',
+    says: word('cut-cut-list-pdf'),
     file: 'cut-list.pdf',
     make: (m) => m.cutList(name.value, m.cutRows(pieces.value), job.reader),
   },
   {
-    says: 'Cut list, workbook',
+    says: word('cut-cut-list-workbook'),
     file: 'cut-list.xlsx',
     make: (m) => m.cutWorkbook(m.cutRows(pieces.value), job.reader),
   },
-  { says: 'Cut list, CSV', file: 'cut-list.csv', make: (m) => m.cutCsv(m.cutRows(pieces.value), job.reader) },
   {
-    says: 'Mark strips, full size, PDF',
+    says: word('cut-cut-list-csv'),
+    file: 'cut-list.csv',
+    make: (m) => m.cutCsv(m.cutRows(pieces.value), job.reader),
+  },
+  {
+    says: word('cut-mark-strips-full-size'),
     file: 'mark-strips.pdf',
     make: (m) => m.markStrips(name.value, m.stripsOf(pieces.value), job.reader),
   },
   {
-    says: 'Mark strips, full size, SVG',
+    says: word('cut-mark-strips-full-size-svg'),
     file: 'mark-strips.svg',
     make: (m) => m.markStripsSvg(name.value, m.stripsOf(pieces.value), job.reader),
   },
   {
-    says: 'Labels for pieces and joints, PDF',
+    says: word('cut-labels-for-pieces-and'),
     file: 'labels.pdf',
     make: (m) => m.labelSheets(name.value, labels(), m.sheetOf(job.reader)),
   },
@@ -87,7 +91,7 @@ async function save(p: (typeof PAPERS)[number]): Promise<void> {
     link.click()
     setTimeout(() => URL.revokeObjectURL(url), 10_000)
   } catch {
-    fault.value = 'This could not be made. Without signal it must have been made once before on this device.'
+    fault.value = word('cut-this-could-not-be')
   } finally {
     busy.value = ''
   }
@@ -95,8 +99,8 @@ async function save(p: (typeof PAPERS)[number]): Promise<void> {
 </script>
 
 <template>
-  <Sheet title="On paper and off" @close="emit('close')">
-    <p>{{ counted(pieces.length, 'piece') }}. Strips and rulers are full size: print them at 100 %.</p>
+  <Sheet :title="word('cut-on-paper-and-off')" @close="emit('close')">
+    <p>{{ word('cut-pieces-strips-and-rulers', { pieces: pieces.length }) }}</p>
     <button
       v-for="p in PAPERS"
       :key="p.file"
@@ -105,7 +109,7 @@ async function save(p: (typeof PAPERS)[number]): Promise<void> {
       :disabled="busy !== '' || !pieces.length"
       @click="save(p)"
     >
-      {{ busy === p.file ? 'Making it …' : p.says }}
+      {{ busy === p.file ? word('cut-making-it') : p.says }}
     </button>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
   </Sheet>

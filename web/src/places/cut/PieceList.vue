@@ -4,6 +4,7 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
+import { word } from '../../words/word'
 
 /** The pieces of a job as a grid; only the rows in sight are in the page. */
 const props = defineProps<{
@@ -45,14 +46,14 @@ const measured = (p: PieceCut): string =>
   p.item.bend ? entryText(p.item, job.reader) : p.item.measuredMm === null ? '' : figure(p.item.measuredMm)
 const state = (p: PieceCut): string =>
   p.changedSinceCut
-    ? 'changed since cut'
+    ? word('cut-changed-since-cut')
     : p.isCut
       ? 'cut'
       : p.cutMm.value === null
-        ? 'not yet known'
+        ? word('ui-not-yet-known')
         : props.warned.has(p.item.id)
-          ? 'no room'
-          : 'to cut'
+          ? word('cut-no-room')
+          : word('cut-to-cut')
 </script>
 
 <template>
@@ -60,18 +61,18 @@ const state = (p: PieceCut): string =>
     ref="scroller"
     class="pieces long-grid"
     role="grid"
-    aria-label="Pieces"
+    :aria-label="word('cut-pieces')"
     :aria-rowcount="pieces.length + 1"
     tabindex="0"
   >
     <div class="piece grid-row grid-head" role="row" aria-rowindex="1">
-      <span role="columnheader">Piece</span>
-      <span role="columnheader">Size</span>
-      <span class="wide" role="columnheader">Between</span>
-      <span class="wide" role="columnheader">To one scale</span>
-      <span class="right" role="columnheader">Measured</span>
-      <span class="right" role="columnheader">Cut</span>
-      <span role="columnheader">State</span>
+      <span role="columnheader">{{ word('ui-piece') }}</span>
+      <span role="columnheader">{{ word('ui-size') }}</span>
+      <span class="wide" role="columnheader">{{ word('cut-between') }}</span>
+      <span class="wide" role="columnheader">{{ word('cut-to-one-scale') }}</span>
+      <span class="right" role="columnheader">{{ word('cut-measured') }}</span>
+      <span class="right" role="columnheader">{{ word('cut-cut') }}</span>
+      <span role="columnheader">{{ word('cut-state') }}</span>
     </div>
     <div role="presentation" class="grid-space" :style="{ height: `${virtual.getTotalSize()}px` }">
       <div
@@ -91,10 +92,12 @@ const state = (p: PieceCut): string =>
           >
         </span>
         <span role="gridcell">{{ pieces[v.index]!.item.size }}</span>
-        <span class="wide" role="gridcell"
-          >{{ pieces[v.index]!.ends[0].fitting?.fitting ?? 'free end' }} and
-          {{ pieces[v.index]!.ends[1].fitting?.fitting ?? 'free end' }}</span
-        >
+        <span class="wide" role="gridcell">{{
+          word('cut-and', {
+            fitting: pieces[v.index]!.ends[0].fitting?.fitting ?? word('ui-free-end'),
+            fitting2: pieces[v.index]!.ends[1].fitting?.fitting ?? word('ui-free-end'),
+          })
+        }}</span>
         <span class="wide" role="gridcell">
           <svg width="150" height="18" aria-hidden="true">
             <rect

@@ -16,6 +16,7 @@ import { computed, reactive, ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** What this job is cut from: lengths of bars, the saw, what is worth keeping, offcuts at hand. Nothing is preset. */
 const emit = defineEmits<{ close: [] }>()
@@ -39,7 +40,9 @@ const faults = reactive<Record<string, string>>({})
 function length(text: string, field: string, least: number): number {
   const mm = parseLength(text, job.reader)
   if (mm === null || mm < least || mm > 100_000)
-    faults[field] = text.trim() ? `"${text.trim()}" is not a length that can be.` : 'A length is needed here.'
+    faults[field] = text.trim()
+      ? word('cut-is-not-a-length', { text: text.trim() })
+      : word('cut-a-length-is-needed')
   return mm ?? 0
 }
 function addOffcut(): void {
@@ -56,18 +59,18 @@ async function save(): Promise<void> {
     .split(';')
     .filter((t) => t.trim())
     .map((t) => length(t, 'bars', 1))
-  if (!barsMm.length && !offcuts.value.length) faults.bars = 'Say how long the bars are that can be had.'
+  if (!barsMm.length && !offcuts.value.length) faults.bars = word('cut-say-how-long-the')
   if (kerf === null || keep === null || Number.isNaN(kerf) || Number.isNaN(keep)) return
   if (Object.keys(faults).length) return
   const data: StockSet = { kerfMm: kerf, keepMm: keep, barsMm, offcuts: offcuts.value }
-  await job.write([{ kind: 'stock-set', data: { ...data } }], 'The stock is noted.')
+  await job.write([{ kind: 'stock-set', data: { ...data } }], word('cut-the-stock-is-noted'))
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet title="What it is cut from" @close="emit('close')">
-    <label for="stock-bars">Bars as they come, {{ unit }}; several lengths with ;</label>
+  <Sheet :title="word('cut-what-it-is-cut')" @close="emit('close')">
+    <label for="stock-bars">{{ word('cut-bars-as-they-come', { unit }) }}</label>
     <ElInput
       id="stock-bars"
       v-model="typed.bars"
@@ -77,7 +80,7 @@ async function save(): Promise<void> {
     <p v-if="faults.bars" class="refusal" role="alert">{{ faults.bars }}</p>
     <QuantityField
       v-model="given.kerf"
-      label="The saw takes"
+      :label="word('cut-the-saw-takes')"
       as="thickness"
       :least="0"
       :most="50"
@@ -86,7 +89,7 @@ async function save(): Promise<void> {
     />
     <QuantityField
       v-model="given.keep"
-      label="Worth keeping from"
+      :label="word('cut-worth-keeping-from')"
       as="length"
       :least="0"
       :most="100_000"
@@ -95,18 +98,18 @@ async function save(): Promise<void> {
     />
     <template v-if="pipes.length">
       <div class="offcut">
-        <select v-model="extra.pipe" aria-label="Pipe of the offcut">
+        <select v-model="extra.pipe" :aria-label="word('cut-pipe-of-the-offcut')">
           <option v-for="p in pipes" :key="p" :value="p">{{ pipeSaid(p) }}</option>
         </select>
         <QuantityField
           v-model="given.offcut"
-          label="An offcut at hand"
+          :label="word('cut-an-offcut-at-hand')"
           as="length"
           :least="1"
           :most="100_000"
           :usual="USUAL.offcut"
         />
-        <button class="button" type="button" @click="addOffcut">Add</button>
+        <button class="button" type="button" @click="addOffcut">{{ word('ui-add') }}</button>
       </div>
     </template>
     <p v-for="o in offcuts" :key="o.id" class="kept">
@@ -114,13 +117,13 @@ async function save(): Promise<void> {
       <button
         class="figure-link"
         type="button"
-        :aria-label="`Take out the offcut of ${pipeSaid(o.pipe)}`"
+        :aria-label="word('cut-take-out-the-offcut', { pipeSaid: pipeSaid(o.pipe) })"
         @click="offcuts = offcuts.filter((x) => x.id !== o.id)"
       >
-        take out
+        {{ word('cut-take-out') }}
       </button>
     </p>
-    <button class="button main" type="button" @click="save">Note it</button>
+    <button class="button main" type="button" @click="save">{{ word('cut-note-it') }}</button>
   </Sheet>
 </template>
 

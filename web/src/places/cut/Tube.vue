@@ -17,6 +17,7 @@ import { computed, reactive, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
 import BendTape from '../../tapes/BendTape.vue'
+import { word } from '../../words/word'
 
 /** Bends of a tube and offsets with fittings. What is typed stands in the address, so that it can be sent. */
 const job = useJob()
@@ -62,16 +63,15 @@ const bends = computed(() => {
 })
 const wrong = computed(() => {
   if (typed.run.trim() && !run.value)
-    return `Type leg, turn, leg: ${unit.value === 'in' ? '8 90 12' : '200 90 300'}. A turn to the other side has a minus.`
-  if (typed.radius.trim() && !radius.value) return 'The radius is a length above nothing, to the centre line.'
-  if (spring.value === null || spring.value < 0 || spring.value > 45)
-    return 'Springback is from 0 to 45 degrees.'
+    return word('cut-type-leg-turn-leg', { isUnit: unit.value === 'in' ? 'yes' : 'no' })
+  if (typed.radius.trim() && !radius.value) return word('cut-the-radius-is-a')
+  if (spring.value === null || spring.value < 0 || spring.value > 45) return word('cut-springback-is-from-0')
   if (bent.value && !bent.value.ok) {
     const { leg, straightMm, leastMm } = bent.value
-    const least = `The least leg that works is ${length(Math.ceil(leastMm * 10 - 1e-6) / 10)}.`
+    const least = word('cut-the-least-leg-that', { length: length(Math.ceil(leastMm * 10 - 1e-6) / 10) })
     return straightMm > 0
-      ? `Leg ${leg + 1} leaves ${length(straightMm)} straight. ${least}`
-      : `Leg ${leg + 1} is too short for its bends. ${least}`
+      ? word('cut-leg-leaves-straight', { leg: leg + 1, length: length(straightMm), least })
+      : word('cut-leg-is-too-short', { leg: leg + 1, least })
   }
   return ''
 })
@@ -82,9 +82,17 @@ const across = computed(() => {
 const headline = computed(() => {
   if (wrong.value) return wrong.value
   if (bent.value?.ok)
-    return `Cut ${length(bent.value.developedMm)}. ${bends.value.length === 1 ? 'The bend begins' : 'Bends begin'} at ${bends.value.map((b) => figure(b.fromMm)).join(', ')}.`
-  if (across.value) return `Travel ${length(across.value.travelMm)}, run ${length(across.value.runMm)}.`
-  return 'Type a bent run, or an offset, and its lengths appear here.'
+    return word('cut-cut-bends-begin-at', {
+      length: length(bent.value.developedMm),
+      bends: bends.value.length,
+      bends2: bends.value.map((b) => figure(b.fromMm)).join(', '),
+    })
+  if (across.value)
+    return word('cut-travel-run', {
+      length: length(across.value.travelMm),
+      length2: length(across.value.runMm),
+    })
+  return word('cut-type-a-bent-run')
 })
 /** The bent tube as it will lie, fitted into a box. */
 const BOX = { w: 420, h: 220, pad: 16 }
@@ -108,16 +116,16 @@ const plan = computed(() => {
     <div class="head">
       <h1 aria-live="polite" :class="{ stop: wrong }">{{ headline }}</h1>
       <p v-if="bent?.ok && !wrong" class="why">
-        Marks are where each arc begins, from the left end.
-        <template v-if="spring">Every bend is turned {{ spring }}° further than it is to be. </template>
-        Legs are measured to where the centre lines cross.
+        {{ word('cut-marks-are-where-each') }}
+        <template v-if="spring">{{ word('cut-every-bend-is-turned', { spring }) }} </template>
+        {{ word('cut-legs-are-measured-to') }}
       </p>
     </div>
     <BendTape v-if="bent?.ok && !wrong" :developed-mm="bent.developedMm" :bends="bends" />
     <div class="two">
       <section>
-        <h2>Bend a tube</h2>
-        <label for="tube-run">Leg, turn, leg …, {{ unit }} and degrees</label>
+        <h2>{{ word('cut-bend-a-tube') }}</h2>
+        <label for="tube-run">{{ word('cut-leg-turn-leg-and', { unit }) }}</label>
         <ElInput
           id="tube-run"
           v-model="typed.run"
@@ -126,31 +134,33 @@ const plan = computed(() => {
         />
         <div class="fields">
           <div>
-            <label for="tube-radius">Radius of the bender, {{ unit }}</label>
+            <label for="tube-radius">{{ word('cut-radius-of-the-bender', { unit }) }}</label>
             <ElInput id="tube-radius" v-model="typed.radius" size="large" inputmode="decimal" />
           </div>
           <div>
-            <label for="tube-straight">Least straight, {{ unit }}</label>
+            <label for="tube-straight">{{ word('cut-least-straight', { unit }) }}</label>
             <ElInput id="tube-straight" v-model="typed.straight" size="large" inputmode="decimal" />
           </div>
           <div>
-            <label for="tube-spring">Springs back, °</label>
+            <label for="tube-spring">{{ word('cut-springs-back') }}</label>
             <ElInput id="tube-spring" v-model="typed.spring" size="large" inputmode="decimal" />
           </div>
         </div>
-        <table v-if="bends.length && !wrong" class="rows" aria-label="Bends">
+        <table v-if="bends.length && !wrong" class="rows" :aria-label="word('cut-bends')">
           <thead>
             <tr>
-              <th>Bend</th>
-              <th class="right">Mark from left</th>
-              <th class="right">from right</th>
-              <th class="right">Bend to</th>
-              <th class="right">Gain</th>
+              <th>{{ word('cut-bend-2') }}</th>
+              <th class="right">{{ word('cut-mark-from-left') }}</th>
+              <th class="right">{{ word('cut-from-right') }}</th>
+              <th class="right">{{ word('cut-bend-to') }}</th>
+              <th class="right">{{ word('cut-gain') }}</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="(b, i) in bends" :key="i">
-              <td class="strong">{{ Math.abs(b.turn) }}° {{ b.turn > 0 ? 'left' : 'right' }}</td>
+              <td class="strong">
+                {{ Math.abs(b.turn) }}° {{ b.turn > 0 ? word('cut-left') : word('cut-right') }}
+              </td>
               <td class="num">{{ figure(b.fromMm) }}</td>
               <td class="num">{{ figure(b.otherMm) }}</td>
               <td class="num">{{ fmt.number(Math.abs(b.turn) + (spring ?? 0), 1) }}°</td>
@@ -163,29 +173,28 @@ const plan = computed(() => {
           :viewBox="`0 0 ${BOX.w} ${BOX.h}`"
           class="plan"
           role="img"
-          aria-label="The bent tube as it will lie"
+          :aria-label="word('cut-the-bent-tube-as')"
         >
           <polyline :points="plan" class="outside" />
           <polyline :points="plan" class="inside" />
         </svg>
         <p v-if="bends.length" class="caution">
-          Caution: hard copper is annealed before it is bent, and then carries only the pressure of soft tube.
-          Ratchet benders stop at 90°.
+          {{ word('cut-caution-hard-copper-is') }}
         </p>
       </section>
       <section>
-        <h2>Offset with fittings</h2>
+        <h2>{{ word('cut-offset-with-fittings') }}</h2>
         <div class="fields">
           <div>
-            <label for="offset-set">Set, {{ unit }}</label>
+            <label for="offset-set">{{ word('cut-set', { unit }) }}</label>
             <ElInput id="offset-set" v-model="typed.set" size="large" inputmode="decimal" />
           </div>
           <div>
-            <label for="offset-roll">Roll, {{ unit }} (empty: none)</label>
+            <label for="offset-roll">{{ word('cut-roll-empty-none', { unit }) }}</label>
             <ElInput id="offset-roll" v-model="typed.roll" size="large" inputmode="decimal" />
           </div>
           <div>
-            <label for="offset-angle">Fitting turns by, °</label>
+            <label for="offset-angle">{{ word('cut-fitting-turns-by') }}</label>
             <ElInput
               id="offset-angle"
               v-model="typed.angle"
@@ -196,14 +205,14 @@ const plan = computed(() => {
           </div>
         </div>
         <p v-if="across" class="answer">
-          Travel <strong>{{ length(across.travelMm) }}</strong>, run
-          <strong>{{ length(across.runMm) }}</strong>, centre to centre.
+          {{ word('cut-travel') }} <strong>{{ length(across.travelMm) }}</strong>{{ word('cut-run') }}
+          <strong>{{ length(across.runMm) }}</strong>{{ word('cut-centre-to-centre') }}
         </p>
         <p v-else-if="typed.set.trim() && typed.angle.trim()" class="refusal">
-          Set is a length, the fitting turns by more than 0 and at most 90 degrees.
+          {{ word('cut-set-is-a-length') }}
         </p>
         <p v-if="across" class="why">
-          As a measure in Set out: {{ figure(across.travelMm) }} c-c between the two fittings.
+          {{ word('cut-as-a-measure-in', { figure: figure(across.travelMm) }) }}
         </p>
       </section>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type JointFacts, type LifeState, fmt, readingSaid, tagOrder } from '@jugalis/core'
+import { type JointFacts, type LifeState, readingSaid, tagOrder } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import SignSheet from '../../frame/SignSheet.vue'
 import { useClock } from '../../stores/clock'
@@ -8,6 +8,7 @@ import { useSession } from '../../stores/session'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useView } from '../../view'
 import { date, hhmm, hhmmss } from '../../when'
+import { word } from '../../words/word'
 
 const job = useJob()
 const view = useView()
@@ -33,11 +34,11 @@ const notMade = computed(() => {
       ? [
           {
             id: first.id,
-            says: `${fs.length} joints are not made: ${first.tag} to ${last.tag}.`,
+            says: word('hand-over-joints-are-not-made', { fs: fs.length, tag: first.tag, tag2: last.tag }),
             to: to(first),
           },
         ]
-      : fs.map((f) => ({ id: f.id, says: `${f.tag} is not made.`, to: to(f) }))
+      : fs.map((f) => ({ id: f.id, says: word('hand-over-is-not-made', { tag: f.tag }), to: to(f) }))
   })
 })
 const missing = computed(() => [
@@ -46,33 +47,46 @@ const missing = computed(() => [
     .filter((f) => f.homeAtS !== null && f.inspection?.verdict !== 'pass')
     .map((f) => ({
       id: f.id,
-      says: f.inspection?.verdict === 'fail' ? `${f.tag} is judged failed.` : `${f.tag} is not judged good.`,
+      says:
+        f.inspection?.verdict === 'fail'
+          ? word('hand-over-is-judged-failed', { tag: f.tag })
+          : word('hand-over-is-not-judged-good', { tag: f.tag }),
       to: { name: 'make', params: { jobId: job.jobId, jointId: f.id } },
     })),
   ...sections.value
     .filter((a) => !a.proved)
     .map((a) => ({
       id: a.section.id,
-      says: `${a.section.tag} is not proved.`,
+      says: word('hand-over-is-not-proved', { tag: a.section.tag }),
       to: { name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } },
     })),
   ...[...job.state.tags.values()]
     .filter((t) => !t.back)
     .map((t) => ({
       id: t.id,
-      says: `${t.kind.slice(0, 1).toUpperCase()}${t.kind.slice(1)} is not back: ${t.where}.`,
+      says: word('hand-over-is-not-back', {
+        kind: t.kind.slice(0, 1).toUpperCase(),
+        kind2: t.kind.slice(1),
+        where: t.where,
+      }),
       to: { name: 'prove', params: { jobId: job.jobId, sectionId: t.sectionId } },
     })),
   ...(signed.value.length
     ? []
-    : [{ id: 'sign', says: 'Nobody has signed the job over.', to: { hash: '#sign' } }]),
+    : [{ id: 'sign', says: word('hand-over-nobody-has-signed-the'), to: { hash: '#sign' } }]),
 ])
 const signed = computed(() => job.state.signed.filter((s) => s.what === 'job'))
 const headline = computed(() => {
-  if (!joints.value.length) return 'Nothing to hand over yet. The first made joint starts the log.'
+  if (!joints.value.length) return word('hand-over-nothing-to-hand-over')
   return missing.value.length
-    ? `${good.value.length} of ${joints.value.length} joints made and judged good, ${proved.value.length} of ${sections.value.length} sections proved. ${missing.value.length} ${missing.value.length === 1 ? 'thing is' : 'things are'} missing.`
-    : 'Ready to hand over: nothing is missing.'
+    ? word('hand-over-of-joints-made-and', {
+        good: good.value.length,
+        joints: joints.value.length,
+        proved: proved.value.length,
+        sections: sections.value.length,
+        missing: missing.value.length,
+      })
+    : word('hand-over-ready-to-hand-over')
 })
 interface LifeRow {
   key: string
@@ -96,15 +110,17 @@ const homeStep = (f: JointFacts): string | undefined => f.steps.find((s) => s.re
 const judged = (f: JointFacts, life: LifeState): string => {
   const step = f.steps.find((s) => s.reaches === 'verified')
   const d = life.done.filter((x) => x.step === step?.id).at(-1)
-  if (!d || !step) return 'not judged'
-  return step.reads.map((r) => readingSaid(r, d.readings[r.key], job.reader) || 'not read').join(', ')
+  if (!d || !step) return word('hand-over-not-judged')
+  return step.reads
+    .map((r) => readingSaid(r, d.readings[r.key], job.reader) || word('ui-not-read'))
+    .join(', ')
 }
 const who = (life: LifeState): string => [...new Set(life.done.map((d) => job.nameOf(d.by)))].join(', ')
 const fate = (r: LifeRow): string =>
   r.out
-    ? `cut out ${hhmm(r.life.cutOutAtS ?? 0, zone.value)}`
+    ? word('hand-over-cut-out', { at: hhmm(r.life.cutOutAtS ?? 0, zone.value) })
     : r.facts.inspection?.verdict === 'pass'
-      ? 'judged good'
+      ? word('ui-judged-good')
       : r.facts.inspection?.verdict === 'fail'
         ? 'failed'
         : 'open'
@@ -112,8 +128,8 @@ const print = (): void => window.print()
 const left = computed(() => missing.value.filter((m) => m.id !== 'sign'))
 const statement = computed(() =>
   left.value.length
-    ? `Handed over with ${left.value.length} ${left.value.length === 1 ? 'thing' : 'things'} missing, as listed.`
-    : 'Handed over with nothing missing.',
+    ? word('hand-over-handed-over-with-things', { left: left.value.length })
+    : word('hand-over-handed-over-with-nothing'),
 )
 const signing = ref(false)
 async function sign(): Promise<void> {
@@ -129,7 +145,7 @@ async function sign(): Promise<void> {
         },
       },
     ],
-    'Signed.',
+    word('ui-signed'),
   )
 }
 </script>
@@ -139,36 +155,43 @@ async function sign(): Promise<void> {
     <div class="head">
       <h1>{{ headline }}</h1>
       <p class="why">
-        {{ job.state.job.name }}. The log is chained: each entry carries the hash of the one before. It shows
-        what was recorded; it is no code authority.
+        {{ word('hand-over-the-log-is-chained', { name: job.state.job.name }) }}
       </p>
     </div>
-    <ul v-if="missing.length" class="missing" aria-label="Missing">
+    <ul v-if="missing.length" class="missing" :aria-label="word('hand-over-missing')">
       <li v-for="m in missing" :key="m.id">
         <RouterLink class="reach" :to="m.to">{{ m.says }}</RouterLink>
       </li>
     </ul>
     <div class="buttons no-print">
-      <a class="button main" :href="`/api/jobs/${job.jobId}/export.json`" download>Whole job, JSON</a>
-      <a class="button" :href="`/api/jobs/${job.jobId}/log.csv`" download>Joint log, CSV</a>
-      <a class="button" :href="`/api/jobs/${job.jobId}/entries.csv`" download>Raw log, CSV</a>
-      <button type="button" class="button" @click="print">Print</button>
+      <a class="button main" :href="`/api/jobs/${job.jobId}/export.json`" download>{{
+        word('hand-over-whole-job-json')
+      }}</a>
+      <a class="button" :href="`/api/jobs/${job.jobId}/log.csv`" download>{{
+        word('hand-over-joint-log-csv')
+      }}</a>
+      <a class="button" :href="`/api/jobs/${job.jobId}/entries.csv`" download>{{
+        word('hand-over-raw-log-csv')
+      }}</a>
+      <button type="button" class="button" @click="print">{{ word('ui-print') }}</button>
     </div>
     <section>
-      <h2>Joint log</h2>
-      <p v-if="!lives.length" class="why">No joint has been begun.</p>
-      <div v-else class="scroll" role="region" aria-label="Joint log" tabindex="0">
-        <table class="rows" aria-label="Joint log">
+      <h2>{{ word('hand-over-joint-log') }}</h2>
+      <p v-if="!lives.length" class="why">{{ word('hand-over-no-joint-has-been') }}</p>
+      <div v-else class="scroll" role="region" :aria-label="word('hand-over-joint-log')" tabindex="0">
+        <table class="rows" :aria-label="word('hand-over-joint-log')">
           <thead>
             <tr>
-              <th><span class="spoken">State</span></th>
-              <th>Joint</th>
-              <th>Size</th>
-              <th>Life</th>
-              <th>Home</th>
-              <th>By</th>
-              <th>Read when judged</th>
-              <th>Outcome</th>
+              <th>
+                <span class="spoken">{{ word('hand-over-state') }}</span>
+              </th>
+              <th>{{ word('ui-joint') }}</th>
+              <th>{{ word('ui-size') }}</th>
+              <th>{{ word('hand-over-life') }}</th>
+              <th>{{ word('hand-over-home') }}</th>
+              <th>{{ word('hand-over-by') }}</th>
+              <th>{{ word('hand-over-read-when-judged') }}</th>
+              <th>{{ word('hand-over-outcome') }}</th>
             </tr>
           </thead>
           <tbody>
@@ -205,34 +228,42 @@ async function sign(): Promise<void> {
       </div>
     </section>
     <section>
-      <h2>Tests</h2>
+      <h2>{{ word('hand-over-tests') }}</h2>
       <p v-for="t in job.state.tests.values()" :key="t.id">
         {{ date(t.begunAtS, zone) }} {{ hhmm(t.begunAtS, zone) }}:
-        <strong>{{ view.answers.get(t.sectionId)?.section.tag }}</strong> at
-        {{ fmt.pressure(t.bar, job.reader) }} with {{ t.medium }},
-        {{ t.ended ? t.ended.verdict : 'running' }}, {{ t.tester }}.
+        <strong>{{ view.answers.get(t.sectionId)?.section.tag }}</strong>
+        {{
+          word('hand-over-at-with', {
+            bar: t.bar,
+            medium: t.medium,
+            verdict: t.ended ? t.ended.verdict : 'running',
+            tester: t.tester,
+          })
+        }}
       </p>
-      <p v-if="!job.state.tests.size" class="why">No test yet.</p>
+      <p v-if="!job.state.tests.size" class="why">{{ word('hand-over-no-test-yet') }}</p>
     </section>
     <section id="sign" class="sign">
-      <h2>Signatures</h2>
+      <h2>{{ word('hand-over-signatures') }}</h2>
       <p v-for="s in job.state.signed" :key="`${s.refId}${s.atS}`">
         <strong>{{ job.nameOf(s.by) }}</strong>, {{ date(s.atS, zone) }} {{ hhmm(s.atS, zone) }}:
         {{ s.statement }}
       </p>
       <button v-if="joints.length" type="button" class="button no-print" @click="signing = true">
-        Sign the hand-over as {{ session.person?.name }}
+        {{ word('hand-over-sign-the-hand-over', { name: session.person?.name }) }}
       </button>
     </section>
     <SignSheet
       v-if="signing"
-      title="Sign the hand-over"
+      :title="word('hand-over-sign-the-hand-over-2')"
       :statement="statement"
       :says="left.map((m) => m.says)"
       @close="signing = false"
       @sign="sign"
     />
-    <p class="why">Printed {{ date(clock.nowS, zone) }} {{ hhmm(clock.nowS, zone) }}.</p>
+    <p class="why">
+      {{ word('hand-over-printed', { date: date(clock.nowS, zone), at: hhmm(clock.nowS, zone) }) }}
+    </p>
   </div>
 </template>
 

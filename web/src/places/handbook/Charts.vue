@@ -17,7 +17,7 @@ import { computed, ref } from 'vue'
 import RowFaults from '../../frame/RowFaults.vue'
 import { useJob } from '../../stores/job'
 import { hhmm } from '../../when'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** Makers' figures for the fittings of this job: loaded as CSV, whole or not at all. */
 const job = useJob()
@@ -31,7 +31,7 @@ const EXAMPLE = `${LINE}\npress,copper,d22,depth,24,mm,sheet 4`
 
 function methodName(id: string): string {
   const method = methodOf(id)
-  return method ? job.t(method.name) : id === ANY_METHOD ? 'any method' : id
+  return method ? job.t(method.name) : id === ANY_METHOD ? word('handbook-any-method') : id
 }
 /** What a row is of: the field's own name, with its band where it has one. */
 function fieldName(r: ChartRow): string {
@@ -39,7 +39,7 @@ function fieldName(r: ChartRow): string {
   const name = field
     ? job.t(field.label)
     : r.field === 'socketDepthMm'
-      ? 'socket depth'
+      ? word('handbook-socket-depth')
       : r.field.replace('Time', '')
   const from = r.fromC === undefined ? '' : ` from ${fmt.temperature(r.fromC, job.reader)}`
   return name + from + (r.toBar === undefined ? '' : ` to ${fmt.pressure(r.toBar, job.reader)}`)
@@ -60,7 +60,7 @@ async function load(): Promise<void> {
   faults.value = []
   const read = readChart(csv.value)
   if (!read.ok) return void (faults.value = read.faults)
-  if (!name.value.trim()) return void (fault.value = 'Give the chart a name: whose fittings, which sheet.')
+  if (!name.value.trim()) return void (fault.value = word('handbook-give-the-chart-a'))
   await job.write(
     [
       {
@@ -68,7 +68,7 @@ async function load(): Promise<void> {
         data: { chartId: crypto.randomUUID(), name: name.value.trim(), rows: read.rows },
       },
     ],
-    `${counted(read.rows.length, 'figure is', 'figures are')} loaded, for joints not yet begun.`,
+    word('handbook-figures-are-loaded-for', { rows: read.rows.length }),
   )
   csv.value = ''
   name.value = ''
@@ -78,35 +78,47 @@ async function load(): Promise<void> {
 <template>
   <section>
     <p class="why">
-      A chart wins over generic figures and is named beside each. Joints already begun keep the chart they
-      were begun under. Figures: {{ [...Object.keys(CHART_FIGURES), ...CHART_TIMES].join(', ') }}
-      (C or F, bar or psi, of your own). Units: mm, in, Nm, in-lbf, ft-lbf, s, min, h, turns, flats.
+      {{
+        word('handbook-a-chart-wins-over', { x: [...Object.keys(CHART_FIGURES), ...CHART_TIMES].join(', ') })
+      }}
     </p>
-    <label for="chart-name">Name of the chart</label>
-    <ElInput id="chart-name" v-model="name" size="large" placeholder="whose fittings, which sheet" />
-    <label for="chart-csv">Rows as CSV; the first line is {{ LINE }}</label>
+    <label for="chart-name">{{ word('handbook-name-of-the-chart') }}</label>
+    <ElInput
+      id="chart-name"
+      v-model="name"
+      size="large"
+      :placeholder="word('ui-whose-fittings-which-sheet')"
+    />
+    <label for="chart-csv">{{ word('ui-rows-as-csv-the', { LINE }) }}</label>
     <ElInput id="chart-csv" v-model="csv" type="textarea" :rows="7" :placeholder="EXAMPLE" />
     <div class="buttons">
-      <label class="button" for="chart-file">From a file…</label>
+      <label class="button" for="chart-file">{{ word('handbook-from-a-file') }}</label>
       <input id="chart-file" class="file" type="file" accept=".csv,text/csv" @change="pick" />
-      <button type="button" class="button main" :disabled="!csv.trim()" @click="load">Load the chart</button>
+      <button type="button" class="button main" :disabled="!csv.trim()" @click="load">
+        {{ word('handbook-load-the-chart') }}
+      </button>
     </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <RowFaults :faults="faults" />
     <template v-for="c in charts" :key="c.id">
       <h2>{{ c.name }}</h2>
       <p class="why">
-        {{ counted(c.rows.length, 'figure') }}, loaded by {{ job.nameOf(c.by) }} at
-        {{ hhmm(c.atS, job.state.job.zone) }}.
+        {{
+          word('handbook-figures-loaded-by-at', {
+            rows: c.rows.length,
+            name: job.nameOf(c.by),
+            at: hhmm(c.atS, job.state.job.zone),
+          })
+        }}
       </p>
       <table class="rows" :aria-label="c.name">
         <thead>
           <tr>
-            <th>Joined by</th>
-            <th>For</th>
-            <th>Figure</th>
-            <th>Value</th>
-            <th>Reference</th>
+            <th>{{ word('ui-joined-by') }}</th>
+            <th>{{ word('handbook-for') }}</th>
+            <th>{{ word('handbook-figure') }}</th>
+            <th>{{ word('handbook-value') }}</th>
+            <th>{{ word('handbook-reference') }}</th>
           </tr>
         </thead>
         <tbody>

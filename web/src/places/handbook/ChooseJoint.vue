@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import { askedFields } from '../../asked-fields'
 import { useJob } from '../../stores/job'
 import { entryOf, keyOf, usePage } from './use-page'
+import { word } from '../../words/word'
 
 /** Method, material, size, what the method asks besides, temperature; a second joint beside; the printed card. */
 const props = defineProps<{ entry: Entry }>()
@@ -37,7 +38,7 @@ const print = (): void => window.print()
       :teleported="false"
       :model-value="entry.method"
       size="large"
-      aria-label="Method"
+      :aria-label="word('handbook-method')"
       @update:model-value="(v: string) => open(allEntries().find((e) => e.method === v))"
     >
       <ElOption v-for="m in methods" :key="m.id" :value="m.id" :label="job.t(m.name)" />
@@ -46,7 +47,7 @@ const print = (): void => window.print()
       :teleported="false"
       :model-value="entry.material"
       size="large"
-      aria-label="Material"
+      :aria-label="word('ui-material')"
       @update:model-value="(v: string) => open(ofMethod.find((e) => e.material === v))"
     >
       <ElOption v-for="m in materials" :key="m" :value="m" :label="named(m)" />
@@ -56,14 +57,14 @@ const print = (): void => window.print()
       :model-value="keyOf(entry)"
       size="large"
       filterable
-      aria-label="Size"
+      :aria-label="word('ui-size')"
       @update:model-value="(v: string) => open(entryOf(v))"
     >
       <ElOption
         v-for="e in sizes"
         :key="keyOf(e)"
         :value="keyOf(e)"
-        :label="`${e.size}${e.schedule ? ` Sch ${e.schedule}` : ''}`"
+        :label="`${e.size}${e.schedule ? ` ${word('handbook-sch', { schedule: e.schedule })}` : ''}`"
       />
     </ElSelect>
     <ElSelect
@@ -79,22 +80,22 @@ const print = (): void => window.print()
       <ElOption v-for="o in f.options" :key="o" :value="o" :label="named(o)" />
     </ElSelect>
     <label class="t">
-      at
+      {{ word('handbook-at') }}
       <input
         :value="shown"
         inputmode="decimal"
-        aria-label="Temperature"
+        :aria-label="word('ui-temperature')"
         @change="temperature(($event.target as HTMLInputElement).value)"
       />
       {{ inch ? '°F' : '°C' }}
     </label>
     <button v-if="!beside" type="button" class="button" @click="change({ beside: keyOf(entry) })">
-      Put another beside
+      {{ word('handbook-put-another-beside') }}
     </button>
     <button v-else type="button" class="button" @click="show({ at: keyOf(beside), t: String(temperatureC) })">
-      Leave the right one
+      {{ word('handbook-leave-the-right-one') }}
     </button>
-    <button type="button" class="button" @click="print">Print the card</button>
+    <button type="button" class="button" @click="print">{{ word('handbook-print-the-card') }}</button>
   </div>
 </template>
 

@@ -18,6 +18,7 @@ import { SVGRenderer } from 'echarts/renderers'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
+import { word } from '../../words/word'
 
 /** Hours of cure against wall temperature, one line for each pressure class. */
 const props = defineProps<{ entry: Entry; temperatureC: number; humidityPct: number; reader: Reader }>()
@@ -158,19 +159,18 @@ onBeforeUnmount(() => {
 <template>
   <figure>
     <figcaption>
-      Cure against wall temperature, steady, {{ humidityPct }} % humidity<template v-if="by === 'size'"
-        >, {{ lowest }}</template
-      >
-      <span class="by no-print" role="group" aria-label="One line for each">
+      {{ word('handbook-cure-against-wall-temperature', { humidityPct })
+      }}<template v-if="by === 'size'">, {{ lowest }}</template>
+      <span class="by no-print" role="group" :aria-label="word('handbook-one-line-for-each')">
         <button type="button" class="button" :aria-pressed="by === 'pressure'" @click="by = 'pressure'">
-          {{ entry.size }} by pressure
+          {{ word('handbook-by-pressure', { size: entry.size }) }}
         </button>
         <button type="button" class="button" :aria-pressed="by === 'size'" @click="by = 'size'">
-          {{ named(entry.material) }} by size
+          {{ word('handbook-by-size', { material: named(entry.material) }) }}
         </button>
       </span>
     </figcaption>
-    <div ref="box" class="chart" role="img" aria-label="Hours of cure against wall temperature" />
+    <div ref="box" class="chart" role="img" :aria-label="word('handbook-hours-of-cure-against')" />
   </figure>
 </template>
 

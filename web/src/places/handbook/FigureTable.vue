@@ -3,6 +3,7 @@ import { type HandbookFigure, type Msg, say, sourceOf } from '@jugalis/core'
 import { ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { figureName, figureText, otherText, readerFor, standing } from './figure-text'
+import { word } from '../../words/word'
 
 /** Figures with their sources one click away. */
 defineProps<{ rows: readonly { figure: HandbookFigure; school: string; of?: string }[] }>()
@@ -17,13 +18,13 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
 </script>
 
 <template>
-  <table class="rows figures" aria-label="Figures">
+  <table class="rows figures" :aria-label="word('handbook-figures')">
     <thead>
       <tr>
-        <th v-if="rows.some((r) => r.of)">Joint</th>
-        <th>Figure</th>
-        <th class="right">Value</th>
-        <th>Source</th>
+        <th v-if="rows.some((r) => r.of)">{{ word('ui-joint') }}</th>
+        <th>{{ word('handbook-figure') }}</th>
+        <th class="right">{{ word('handbook-value') }}</th>
+        <th>{{ word('ui-source') }}</th>
       </tr>
     </thead>
     <tbody>
@@ -36,10 +37,12 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
           <td class="right value" :class="{ none: r.figure.fig.value === null }">
             {{ figureText(r.figure, reader(r.school), words(r.school)) }}
             <span class="other">{{ otherText(r.figure, reader(r.school), words(r.school)) }}</span>
-            <span v-for="o in othersOf(r.figure)" :key="o.source" class="other"
-              >{{ figureText({ ...r.figure, fig: o }, reader(r.school), words(r.school)) }} by the edition of
-              {{ sourceOf(o.source)?.edition ?? o.source }}</span
-            >
+            <span v-for="o in othersOf(r.figure)" :key="o.source" class="other">{{
+              word('handbook-by-the-edition-of', {
+                figureText: figureText({ ...r.figure, fig: o }, reader(r.school), words(r.school)),
+                edition: sourceOf(o.source)?.edition ?? o.source,
+              })
+            }}</span>
           </td>
           <td>
             <button
@@ -60,7 +63,7 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
             >.
             {{ source(r.figure)!.note }}
             <template v-if="source(r.figure)!.from?.length">
-              From: {{ source(r.figure)!.from!.join(', ') }}.</template
+              {{ word('handbook-from', { from: source(r.figure)!.from!.join(', ') }) }}</template
             >
           </td>
         </tr>

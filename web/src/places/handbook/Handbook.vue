@@ -29,6 +29,7 @@ import Unverified from './Unverified.vue'
 import { figureName, figureText, readerFor, standing, unverified } from './figure-text'
 import { keyOf, usePage } from './use-page'
 import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 const job = useJob()
 const narrow = useNarrow()
@@ -59,7 +60,7 @@ const found = computed(() => {
   return answer
 })
 const jointOf = (e: Entry): string =>
-  `${named(e.material)} ${e.size}${e.schedule ? ` Sch ${e.schedule}` : ''}`
+  `${named(e.material)} ${e.size}${e.schedule ? ` ${word('handbook-sch', { schedule: e.schedule })}` : ''}`
 const nameOf = (e: Entry): string => `${say({ code: `method-${e.method}`, params: {} })}, ${jointOf(e)}`
 const rows = computed(() =>
   found.value.hits.map((h) => ({ figure: h.figure, of: nameOf(h.entry), school: h.entry.school })),
@@ -83,8 +84,8 @@ watch(
 /** Questions as this job's school asks them. */
 const examples = computed(() =>
   job.state.job.school === 'inch'
-    ? ['3/4 solder depth', '2 in sch 80 cure 45 F']
-    : ['22 mm solder depth', 'd63 cure 8 C'],
+    ? [word('handbook-3-4-solder-depth'), word('handbook-2-in-sch-80')]
+    : [word('handbook-22-mm-solder-depth'), 'd63 cure 8 C'],
 )
 const toCheck = computed(() => unverified(job.state.checked).filter((s) => s.kind === 'published').length)
 function answerLine({ entry, figure }: Hit): string {
@@ -96,46 +97,53 @@ function answerLine({ entry, figure }: Hit): string {
 }
 const headline = computed(() => {
   if (page.value === 'unverified')
-    return `${toCheck.value} published tables are not yet checked against a copy.`
-  if (page.value === 'tube') return 'Cut square, deburr both edges, wipe: before any joint.'
+    return word('handbook-published-tables-are-not', { toCheck: toCheck.value })
+  if (page.value === 'tube') return word('handbook-cut-square-deburr-both')
   if (page.value === 'charts') {
     // What was measured on a box is a chart of its own, but no maker’s.
     const n = job.state.charts.filter((c) => c.rows.some((r) => r.method !== ANY_METHOD)).length
-    return n
-      ? `${counted(n, 'chart')} of makers\u2019 figures ${n === 1 ? 'is' : 'are'} loaded.`
-      : 'No maker\u2019s chart is loaded yet.'
+    return n ? word('handbook-charts-of-makers-figures', { n }) : word('handbook-no-makers-chart-is')
   }
   if (at.value) return beside.value ? `${nameOf(at.value)}, beside ${nameOf(beside.value)}` : nameOf(at.value)
   const first = found.value.hits[0]
   if (first && first.figure.fig.value !== null) return answerLine(first)
-  if (question.value.trim()) return 'No figure by that name. Try a size, a method or a standard number.'
-  return `${allEntries().length} joints by ${methods.length} methods; ${allSources().length} sources, ${toCheck.value} of them tables from memory.`
+  if (question.value.trim()) return word('handbook-no-figure-by-that')
+  return word('handbook-joints-by-methods-sources', {
+    allEntries: allEntries().length,
+    methods: methods.length,
+    allSources: allSources().length,
+    toCheck: toCheck.value,
+  })
 })
 const why = computed(() => {
   if (at.value)
-    return `By the ${at.value.school} school, at ${fmt.temperature(temperatureC.value, { units: at.value.school })}, ${HUMIDITY_PCT} % humidity.`
+    return word('handbook-by-the-school-at', {
+      school: at.value.school,
+      temperature: fmt.temperature(temperatureC.value, { units: at.value.school }),
+      HUMIDITYPCT: HUMIDITY_PCT,
+    })
   if (page.value || !question.value.trim()) return ''
   const { hits, joints, query } = found.value
   const t = query.temperatureC
   const said = [
     t === null ? '' : `at ${fmt.temperature(t)}, ${fmt.temperature(t, { units: 'inch' })}`,
     hits.length ? `${counted(hits.length, 'figure')} of ${counted(joints, 'joint')}` : '',
-    joints > 24 ? 'only the first are shown: say a size or a material' : '',
-    query.unknown.length ? `not understood: ${query.unknown.join(', ')}` : '',
+    joints > 24 ? word('handbook-only-the-first-are') : '',
+    query.unknown.length ? word('handbook-not-understood', { unknown: query.unknown.join(', ') }) : '',
   ].filter(Boolean)
   return said.length ? `${said.join('; ')}.` : ''
 })
 const PAGES = [
-  ['unverified', 'Not yet checked'],
-  ['charts', 'Makers\u2019 charts'],
-  ['tube', 'Tube work'],
+  ['unverified', word('handbook-not-yet-checked')],
+  ['charts', word('handbook-makers-charts')],
+  ['tube', word('handbook-tube-work')],
 ] as const
 </script>
 
 <template>
   <div class="place handbook">
     <div class="ask no-print">
-      <label class="spoken" for="handbook-ask">Ask the Handbook</label>
+      <label class="spoken" for="handbook-ask">{{ word('handbook-ask-the-handbook') }}</label>
       <ElInput
         id="handbook-ask"
         v-model="question"
@@ -174,11 +182,17 @@ const PAGES = [
         />
       </div>
     </template>
-    <div v-else-if="rows.length" class="scroll" role="region" aria-label="Figures found" tabindex="0">
+    <div
+      v-else-if="rows.length"
+      class="scroll"
+      role="region"
+      :aria-label="word('handbook-figures-found')"
+      tabindex="0"
+    >
       <FigureTable :rows="rows" @open="open" />
     </div>
     <template v-else-if="!question.trim()">
-      <h2>Open a method</h2>
+      <h2>{{ word('handbook-open-a-method') }}</h2>
       <div class="methods">
         <MethodCard v-for="m in methods" :key="m.id" :method-id="m.id" @open="openMethod(m.id)" />
       </div>

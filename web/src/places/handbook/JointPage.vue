@@ -17,6 +17,7 @@ import { useJob } from '../../stores/job'
 import JointSection from '../../tapes/JointSection.vue'
 import FigureTable from './FigureTable.vue'
 import { readerFor } from './figure-text'
+import { word } from '../../words/word'
 
 /** Everything the Handbook holds of one joint: figures, drawing, steps, what not to combine, where schools differ. */
 const props = defineProps<{
@@ -79,10 +80,10 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
   <article class="page" :aria-label="`${name} ${named(entry.material)} ${entry.size}`">
     <h2 v-if="narrow" class="title">
       {{ name }}: {{ named(entry.material) }} {{ entry.size
-      }}{{ entry.schedule ? ` Sch ${entry.schedule}` : ''
-      }}<span class="school">{{ entry.school }} school</span>
+      }}{{ entry.schedule ? ` ${word('handbook-sch', { schedule: entry.schedule })}` : ''
+      }}<span class="school">{{ word('handbook-school', { school: entry.school }) }}</span>
     </h2>
-    <p v-if="lacks" class="refusal">{{ t(lacks) }} Choose it above.</p>
+    <p v-if="lacks" class="refusal">{{ word('handbook-choose-it-above', { lacks: t(lacks) }) }}</p>
     <JointSection
       v-if="shapes.length"
       :shapes="shapes"
@@ -99,37 +100,51 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
       :humidity-pct="humidityPct"
       :temperature-c="temperatureC"
     />
-    <h2>Steps</h2>
+    <h2>{{ word('handbook-steps') }}</h2>
     <ol class="steps">
       <li v-for="s in steps" :key="s.id">
         <p class="does">{{ t(s.does) }}</p>
         <p>{{ t(s.lookFor) }}</p>
-        <p class="mistake">Usual mistake: {{ t(s.mistake) }}</p>
-        <p v-for="c in s.cautions" :key="c.code" class="caution">Caution: {{ t(c) }}</p>
-        <p v-if="s.tools.length">Use: {{ s.tools.map((m) => t(m)).join('; ') }}.</p>
-        <p v-if="s.never?.length" class="never">Never: {{ s.never.map((m) => t(m)).join('; ') }}.</p>
+        <p class="mistake">{{ word('handbook-usual-mistake', { mistake: t(s.mistake) }) }}</p>
+        <p v-for="c in s.cautions" :key="c.code" class="caution">
+          {{ word('handbook-caution', { c: t(c) }) }}
+        </p>
+        <p v-if="s.tools.length">
+          {{ word('handbook-use', { tools: s.tools.map((m) => t(m)).join('; ') }) }}
+        </p>
+        <p v-if="s.never?.length" class="never">
+          {{ word('handbook-never', { never: s.never.map((m) => t(m)).join('; ') }) }}
+        </p>
       </li>
     </ol>
     <template v-if="before.length">
-      <h2>Before a test</h2>
+      <h2>{{ word('handbook-before-a-test') }}</h2>
       <p v-for="f in before" :key="f.code">{{ t(f) }}</p>
     </template>
-    <h2>Cautions</h2>
+    <h2>{{ word('handbook-cautions') }}</h2>
     <p v-for="c in cautions" :key="c.code" class="caution">{{ t(c) }}</p>
-    <h2>What not to combine</h2>
+    <h2>{{ word('handbook-what-not-to-combine') }}</h2>
     <p v-for="r in method?.rules ?? []" :key="r.code">
-      <strong>{{ r.level === 'stop' ? 'Stop' : r.level === 'warn' ? 'Mind' : 'Note' }}:</strong>
+      <strong
+        >{{
+          r.level === 'stop'
+            ? word('handbook-stop')
+            : r.level === 'warn'
+              ? word('handbook-mind')
+              : word('handbook-note')
+        }}:</strong
+      >
       {{ t(r) }}
     </p>
     <template v-if="differences.length">
-      <h2>Where schools differ</h2>
-      <table class="rows" aria-label="Where schools differ">
+      <h2>{{ word('handbook-where-schools-differ') }}</h2>
+      <table class="rows" :aria-label="word('handbook-where-schools-differ')">
         <thead>
           <tr>
-            <th>Point</th>
-            <th>One</th>
-            <th>Another</th>
-            <th>Here</th>
+            <th>{{ word('handbook-point') }}</th>
+            <th>{{ word('handbook-one') }}</th>
+            <th>{{ word('handbook-another') }}</th>
+            <th>{{ word('handbook-here') }}</th>
           </tr>
         </thead>
         <tbody>

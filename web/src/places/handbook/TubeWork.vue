@@ -17,6 +17,7 @@ import {
 import { computed } from 'vue'
 import { figureText, standing } from './figure-text'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** Cutting, deburring and swaging tube, by material and size: what to do before any joint. */
 const TUBES = ['copper', 'stainless', 'carbon-steel']
@@ -38,40 +39,47 @@ const mm = (f: Fig): string => figureText({ fig: f, unit: 'mm' }, job.reader, (m
 <template>
   <section class="tube">
     <p class="why">
-      Touch the wheel to the tube, then feed it a little each time round. A blunt wheel or a greedy feed
-      leaves a ridge inside. Deburr {{ DEBURR_TURNS[0] }} to {{ DEBURR_TURNS[1] }} turns inside and as many
-      outside. With a hacksaw: a guide and at least {{ HACKSAW_TEETH_PER_INCH }} teeth to the inch. Oval tube
-      is not forced into a fitting: copper may be re-rounded, hard tube is rejected, as is a scratch that a
-      thumbnail feels.
+      {{
+        word('handbook-touch-the-wheel-to', {
+          deburrturns: DEBURR_TURNS[0],
+          deburrturns2: DEBURR_TURNS[1],
+          HACKSAWTEETHPERINCH: HACKSAW_TEETH_PER_INCH,
+        })
+      }}
     </p>
     <p class="caution">
-      Caution: cut edges are sharp, gloves on. Hard copper is annealed before it is bent, and then carries
-      only the pressure of soft tube. A spring of the wrong size lets the tube collapse.
+      {{ word('handbook-caution-cut-edges-are') }}
     </p>
-    <div class="scroll" role="region" aria-label="Tube work by size" tabindex="0">
-      <table class="rows" aria-label="Tube work by size">
+    <div class="scroll" role="region" :aria-label="word('handbook-tube-work-by-size')" tabindex="0">
+      <table class="rows" :aria-label="word('handbook-tube-work-by-size')">
         <thead>
           <tr>
-            <th>Tube</th>
-            <th>Wheel cutter, each feed</th>
-            <th>Chamfers together at most</th>
-            <th>Swage at least</th>
-            <th>Source</th>
+            <th>{{ word('handbook-tube') }}</th>
+            <th>{{ word('handbook-wheel-cutter-each-feed') }}</th>
+            <th>{{ word('handbook-chamfers-together-at-most') }}</th>
+            <th>{{ word('handbook-swage-at-least') }}</th>
+            <th>{{ word('ui-source') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="r in rows" :key="r.key">
             <td class="strong">{{ named(r.e.material) }} {{ r.e.size }}</td>
             <td>
-              {{ fmt.inchFraction(r.feed.turns.value ?? 0) }} turn every
               {{
-                r.feed.everyRotations.value === 1 ? 'rotation' : `${r.feed.everyRotations.value} rotations`
+                word('handbook-turn-every-rotations', {
+                  inchFraction: fmt.inchFraction(r.feed.turns.value ?? 0),
+                  everyRotations: r.feed.everyRotations.value,
+                })
               }}
             </td>
             <td>
-              {{ r.wall.value === null ? 'half the wall: measure it' : mm(chamferMaxMm(r.wall.value)) }}
+              {{
+                r.wall.value === null
+                  ? word('handbook-half-the-wall-measure')
+                  : mm(chamferMaxMm(r.wall.value))
+              }}
             </td>
-            <td>{{ r.e.material === 'copper' ? mm(swageDepthMinMm(r.od)) : 'not swaged' }}</td>
+            <td>{{ r.e.material === 'copper' ? mm(swageDepthMinMm(r.od)) : word('handbook-not-swaged') }}</td>
             <td>{{ standing('cp-tube-work', job.state.checked) }}</td>
           </tr>
         </tbody>

@@ -8,6 +8,7 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { unverified } from './figure-text'
+import { word } from '../../words/word'
 
 /** Every source nobody has compared with a copy; a named person may say that they did, and with which edition. */
 const job = useJob()
@@ -33,10 +34,10 @@ function begin(id: string): void {
   fault.value = ''
 }
 async function save(): Promise<void> {
-  if (!typed.edition.trim()) return void (fault.value = 'Which edition lay before you? For example: 2018.')
+  if (!typed.edition.trim()) return void (fault.value = word('handbook-which-edition-lay-before'))
   if (!/^\d{4}-\d{2}-\d{2}$/.test(typed.on) || Number.isNaN(Date.parse(typed.on)))
-    return void (fault.value = 'The day is written like 2026-11-23.')
-  if (Date.parse(typed.on) > clock.nowS * 1000) return void (fault.value = 'That day is still to come.')
+    return void (fault.value = word('handbook-the-day-is-written'))
+  if (Date.parse(typed.on) > clock.nowS * 1000) return void (fault.value = word('handbook-that-day-is-still'))
   await job.write(
     [
       {
@@ -49,7 +50,7 @@ async function save(): Promise<void> {
         },
       },
     ],
-    'Marked as checked, with your name.',
+    word('handbook-marked-as-checked-with'),
   )
   marking.value = null
 }
@@ -57,13 +58,15 @@ async function save(): Promise<void> {
 
 <template>
   <section>
-    <table class="rows" aria-label="Published, not yet compared with a copy">
+    <table class="rows" :aria-label="word('handbook-published-not-yet-compared')">
       <thead>
         <tr>
-          <th>Reference</th>
-          <th>Edition</th>
-          <th>Note</th>
-          <th><span class="spoken">Compare</span></th>
+          <th>{{ word('handbook-reference') }}</th>
+          <th>{{ word('handbook-edition') }}</th>
+          <th>{{ word('handbook-note') }}</th>
+          <th>
+            <span class="spoken">{{ word('handbook-compare') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -75,27 +78,35 @@ async function save(): Promise<void> {
             <button
               type="button"
               class="button"
-              :aria-label="`Compared with a copy: ${s.reference}`"
+              :aria-label="word('handbook-compared-with-a-copy', { reference: s.reference })"
               @click="begin(s.id)"
             >
-              Compared…
+              {{ word('handbook-compared') }}
             </button>
           </td>
         </tr>
       </tbody>
     </table>
     <template v-if="checked.length">
-      <h2>Checked</h2>
+      <h2>{{ word('handbook-checked') }}</h2>
       <p v-for="c in checked" :key="c.atS">
-        {{ c.source?.reference }}: {{ c.edition }}, on {{ c.on }}, by {{ job.nameOf(c.by) }}. {{ c.note }}
+        {{
+          word('handbook-on-by', {
+            reference: c.source?.reference,
+            edition: c.edition,
+            on: c.on,
+            name: job.nameOf(c.by),
+            note: c.note,
+          })
+        }}
       </p>
     </template>
-    <h2>{{ rest.length }} practices and rules of ours, without a published source</h2>
-    <table class="rows" aria-label="Practices and rules of ours">
+    <h2>{{ word('handbook-practices-and-rules-of', { rest: rest.length }) }}</h2>
+    <table class="rows" :aria-label="word('handbook-practices-and-rules-of-ours')">
       <thead>
         <tr>
-          <th>Reference</th>
-          <th>Note</th>
+          <th>{{ word('handbook-reference') }}</th>
+          <th>{{ word('handbook-note') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -105,19 +116,19 @@ async function save(): Promise<void> {
         </tr>
       </tbody>
     </table>
-    <Sheet v-if="marking" title="Checked against a copy" @close="marking = null">
+    <Sheet v-if="marking" :title="word('handbook-checked-against-a-copy')" @close="marking = null">
       <p>{{ markingSource?.reference }}</p>
       <p class="why">
-        {{ session.person?.name }} says: every figure of this table was compared with a copy, and is the same.
+        {{ word('handbook-says-every-figure-of', { name: session.person?.name }) }}
       </p>
-      <label for="check-edition">Edition</label>
+      <label for="check-edition">{{ word('handbook-edition') }}</label>
       <ElInput id="check-edition" v-model="typed.edition" size="large" placeholder="2018" />
-      <label for="check-on">Day</label>
+      <label for="check-on">{{ word('handbook-day') }}</label>
       <ElInput id="check-on" v-model="typed.on" size="large" placeholder="2026-11-23" />
-      <label for="check-note">Note</label>
-      <ElInput id="check-note" v-model="typed.note" size="large" placeholder="table, page" />
+      <label for="check-note">{{ word('handbook-note') }}</label>
+      <ElInput id="check-note" v-model="typed.note" size="large" :placeholder="word('handbook-table-page')" />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-      <button type="button" class="button main" @click="save">I compared it</button>
+      <button type="button" class="button main" @click="save">{{ word('handbook-i-compared-it') }}</button>
     </Sheet>
   </section>
 </template>

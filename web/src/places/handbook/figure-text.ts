@@ -7,6 +7,7 @@ import {
   sourceOf,
   systemOf,
 } from '@jugalis/core'
+import { word } from '../../words/word'
 
 /** Inch joints read in inches, metric ones in millimetres, whatever the job's units: tables are written so. */
 export const readerFor = (school: string, own: Reader): Reader => ({
@@ -66,18 +67,19 @@ export const figureName = (f: HandbookFigure): Msg =>
       : { code: 'figure-cure-to', params: { bar: f.toBar } }
 
 type Checked = ReadonlyMap<string, { edition: string; on: string }>
-const KIND: Readonly<Record<string, string>> = {
-  'common-practice': 'common practice',
-  chart: 'your chart',
-  measured: 'measured',
-  computed: 'ours, computed',
-}
+const KIND = {
+  published: 'handbook-published-from-memory',
+  'common-practice': 'handbook-common-practice',
+  chart: 'handbook-your-chart',
+  measured: 'handbook-measured',
+  computed: 'handbook-ours-computed',
+} as const
 /** How well a source stands: published and checked, from memory, common practice, ours. */
 export function standing(id: string, checked: Checked): string {
   const s = sourceOf(id)
   const seen = checked.get(id)
-  if (seen) return `checked against ${seen.edition}, ${seen.on}`
-  return s.kind === 'published' ? 'published, from memory' : (KIND[s.kind] ?? s.kind)
+  if (seen) return word('handbook-checked-against', { edition: seen.edition, on: seen.on })
+  return word(KIND[s.kind])
 }
 /** Published sources that nobody has compared with a copy, and practices that have none to compare with. */
 export const unverified = (checked: Checked) =>

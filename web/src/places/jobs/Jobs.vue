@@ -9,6 +9,7 @@ import { useJob } from '../../stores/job'
 import * as kept from '../../sync/kept-log'
 import { waitingHere } from '../../sync/device'
 import { useSession } from '../../stores/session'
+import { word } from '../../words/word'
 
 interface Row {
   jobId: string
@@ -43,19 +44,16 @@ async function load(): Promise<void> {
 onMounted(load)
 const entries = (n: number): string => (n === 1 ? '1 entry' : `${n} entries`)
 const headline = computed(() => {
-  if (jobs.value === null) return 'Looking for your jobs …'
+  if (jobs.value === null) return word('jobs-looking-for-your-jobs')
   const n = jobs.value.length
   const count = `${n} ${n === 1 ? 'job' : 'jobs'}`
-  if (offline.value)
-    return n
-      ? `No signal. ${count} can be opened from this device.`
-      : 'No signal, and no job is kept on this device.'
-  return n ? `${session.person?.name}, you are on ${count}.` : 'You are on no job yet. Begin one below.'
+  if (offline.value) return n ? word('jobs-no-signal-can-be', { count }) : word('jobs-no-signal-and-no')
+  return n ? word('jobs-you-are-on', { name: session.person?.name, count }) : word('jobs-you-are-on-no')
 })
 
 async function create(): Promise<void> {
   fault.value = ''
-  if (!name.value.trim()) return void (fault.value = 'Give the job a name.')
+  if (!name.value.trim()) return void (fault.value = word('jobs-give-the-job-a'))
   const jobId = crypto.randomUUID()
   try {
     await api('POST', '/jobs', { jobId, name: name.value.trim() })
@@ -73,7 +71,7 @@ async function create(): Promise<void> {
           checkOffsetMm: school.value === 'inch' ? 50.8 : 50,
         },
       },
-      { kind: 'place-set', data: { placeId: crypto.randomUUID(), name: 'On site' } },
+      { kind: 'place-set', data: { placeId: crypto.randomUUID(), name: word('ui-on-site') } },
     ])
     await router.push({ name: 'set-out', params: { jobId } })
   } catch (e) {
@@ -89,7 +87,7 @@ async function bringIn(): Promise<void> {
     const done = await api<{ jobId: string }>('POST', '/jobs/import', body)
     await router.push({ name: 'hand-over', params: { jobId: done.jobId } })
   } catch (e) {
-    fault.value = e instanceof SyntaxError ? 'This file is not a Jugalis job.' : (e as Error).message
+    fault.value = e instanceof SyntaxError ? word('jobs-this-file-is-not') : (e as Error).message
   }
 }
 async function leave(sure: boolean): Promise<void> {
@@ -105,9 +103,9 @@ async function leave(sure: boolean): Promise<void> {
   <main class="jobs">
     <h1>{{ headline }}</h1>
     <p v-if="installable && offered && !installed()" class="offer">
-      Jugalis can stand on the home screen of this device.
-      <button type="button" class="button" @click="install">Put it there</button>
-      <button type="button" class="button" @click="putAway">Not now</button>
+      {{ word('jobs-jugalis-can-stand-on') }}
+      <button type="button" class="button" @click="install">{{ word('ui-put-it-there') }}</button>
+      <button type="button" class="button" @click="putAway">{{ word('jobs-not-now') }}</button>
     </p>
     <ul v-if="jobs?.length">
       <li v-for="j in jobs" :key="j.jobId">
@@ -117,51 +115,47 @@ async function leave(sure: boolean): Promise<void> {
       </li>
     </ul>
     <p v-if="unsent.mine">
-      {{ entries(unsent.mine) }} of yours on this device {{ unsent.mine === 1 ? 'is' : 'are' }} not sent yet:
-      open the job to send {{ unsent.mine === 1 ? 'it' : 'them' }}.
+      {{ word('jobs-of-yours-on-this', { entries: entries(unsent.mine), mine: unsent.mine }) }}
     </p>
     <p v-if="unsent.others">
-      {{ entries(unsent.others) }} on this device {{ unsent.others === 1 ? 'was' : 'were' }} written by
-      somebody else, and {{ unsent.others === 1 ? 'goes' : 'go' }} out when they sign in here.
+      {{ word('jobs-on-this-device-were', { entries: entries(unsent.others), others: unsent.others }) }}
     </p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <form @submit.prevent="create">
-      <h2>A new job</h2>
-      <label for="job-name">Name</label>
+      <h2>{{ word('jobs-a-new-job') }}</h2>
+      <label for="job-name">{{ word('ui-name') }}</label>
       <ElInput id="job-name" v-model="name" size="large" maxlength="200" />
       <fieldset>
-        <legend>School</legend>
+        <legend>{{ word('jobs-school') }}</legend>
         <label
-          ><input v-model="school" type="radio" value="metric" /> metric: cleaner, gap-filling cement,
-          straight</label
+          ><input v-model="school" type="radio" value="metric" />
+          {{ word('jobs-metric-cleaner-gap-filling') }}</label
         >
-        <label><input v-model="school" type="radio" value="inch" /> inch: primer, quarter turn</label>
+        <label
+          ><input v-model="school" type="radio" value="inch" />
+          {{ word('jobs-inch-primer-quarter-turn') }}</label
+        >
       </fieldset>
-      <button class="button main" type="submit">Begin the job</button>
+      <button class="button main" type="submit">{{ word('jobs-begin-the-job') }}</button>
     </form>
     <section>
-      <h2>A job from a file</h2>
-      <p class="why">The JSON export of a job reads back with the same log and the same hashes.</p>
+      <h2>{{ word('jobs-a-job-from-a') }}</h2>
+      <p class="why">{{ word('jobs-the-json-export-of') }}</p>
       <label class="button pick"
-        >Choose the file<input
-          ref="file"
-          class="sr"
-          type="file"
-          accept="application/json,.json"
-          @change="bringIn"
+        >{{ word('jobs-choose-the-file')
+        }}<input ref="file" class="sr" type="file" accept="application/json,.json" @change="bringIn"
       /></label>
     </section>
     <div v-if="leaving" role="alert" class="leaving">
       <p>
-        {{ entries(unsent.mine) }} of yours {{ unsent.mine === 1 ? 'is' : 'are' }} not sent. Signed out,
-        {{ unsent.mine === 1 ? 'it waits' : 'they wait' }} on this device until you sign in on it again.
+        {{ word('jobs-of-yours-are-not', { entries: entries(unsent.mine), mine: unsent.mine }) }}
       </p>
-      <button class="button" type="button" @click="leave(true)">Sign out all the same</button>
-      <button class="button" type="button" @click="leaving = false">Stay signed in</button>
+      <button class="button" type="button" @click="leave(true)">{{ word('jobs-sign-out-all-the') }}</button>
+      <button class="button" type="button" @click="leaving = false">{{ word('jobs-stay-signed-in') }}</button>
     </div>
     <div v-else class="foot">
-      <RouterLink class="button" to="/settings">Settings</RouterLink>
-      <button class="button" type="button" @click="leave(false)">Sign out</button>
+      <RouterLink class="button" to="/settings">{{ word('ui-settings') }}</RouterLink>
+      <button class="button" type="button" @click="leave(false)">{{ word('jobs-sign-out') }}</button>
     </div>
   </main>
 </template>

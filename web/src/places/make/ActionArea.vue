@@ -8,6 +8,7 @@ import BigAction from './BigAction.vue'
 import PhotoStrip from './PhotoStrip.vue'
 import { useCautions } from './use-cautions'
 import type { Phase } from './use-joint'
+import { word } from '../../words/word'
 
 /** The lower half: caution, the one large action, exceptions in their fixed places. Knows no method. */
 const props = defineProps<{
@@ -71,16 +72,17 @@ const all = computed<Way[]>(() => {
   const back = props.wayBack
   if (back) way('again', `${job.t(back.action)} again`, () => emit('again', back))
   for (const e of exceptions.value) if (e.id !== 'put-down') way(e.id, job.t(e.says), () => emit('except', e))
-  if (props.mend) way('mend', 'Put it right', () => emit('mend'))
-  if (props.redo) way('leave', 'Leave it as it is', () => emit('leave'))
+  if (props.mend) way('mend', word('make-put-it-right'), () => emit('mend'))
+  if (props.redo) way('leave', word('make-leave-it-as-it'), () => emit('leave'))
   else if (begun.value) {
-    way('earlier', 'It was earlier…', () => emit('sheet', 'earlier'))
-    way('down', 'Put it down', () => emit('sheet', 'down'))
+    way('earlier', word('make-it-was-earlier'), () => emit('sheet', 'earlier'))
+    way('down', word('make-put-it-down'), () => emit('sheet', 'down'))
   }
   if (firstBack.value) way('act', props.label, () => emit('act'))
   if (props.step && props.step.skip !== 'stop' && props.phase === 'step' && !props.redo)
-    way('skip', 'Skip…', () => emit('sheet', 'skip'))
-  if (props.phase === 'step' && !props.redo) way('batch', 'Made before…', () => emit('sheet', 'batch'))
+    way('skip', word('make-skip'), () => emit('sheet', 'skip'))
+  if (props.phase === 'step' && !props.redo)
+    way('batch', word('make-made-before'), () => emit('sheet', 'batch'))
   return out
 })
 const SHOWN = 3
@@ -96,42 +98,62 @@ const shown = computed(() => (few.value ? ways.value.slice(0, SHOWN - 1) : ways.
 <template>
   <div class="low">
     <p v-if="unseen" class="caution">
-      <span><strong>Caution:</strong> {{ job.t(unseen) }}</span>
-      <button type="button" class="button" @click="markSeen(unseen.code)">Seen</button>
+      <span
+        ><strong>{{ word('ui-caution') }}</strong> {{ job.t(unseen) }}</span
+      >
+      <button type="button" class="button" @click="markSeen(unseen.code)">{{ word('ui-seen') }}</button>
     </p>
     <p v-else-if="caution.length" class="caution">
-      <span><strong>Caution:</strong> {{ caution.map((c) => job.t(c)).join(' ') }}</span>
+      <span
+        ><strong>{{ word('ui-caution') }}</strong> {{ caution.map((c) => job.t(c)).join(' ') }}</span
+      >
     </p>
     <template v-if="phase === 'failed'">
-      <BigAction v-if="mend" label="Put it right" :hint="job.t(mend.does)" @act="emit('mend')" />
+      <BigAction
+        v-if="mend"
+        :label="word('make-put-it-right')"
+        :hint="job.t(mend.does)"
+        @act="emit('mend')"
+      />
       <BigAction
         v-else
-        label="Cut out, begin again"
-        hint="both lives stay in the log"
+        :label="word('make-cut-out-begin-again')"
+        :hint="word('make-both-lives-stay-in')"
         @act="emit('cutOut', 'judged failed')"
       />
       <div v-if="mend" class="exceptions">
-        <button type="button" class="button stop" @click="emit('cutOut', 'judged failed')">Cut it out</button>
+        <button type="button" class="button stop" @click="emit('cutOut', 'judged failed')">
+          {{ word('make-cut-it-out') }}
+        </button>
       </div>
     </template>
     <template v-else-if="phase === 'hold'">
-      <BigAction label="Hands stay on the pipe" hint="no tap needed" disabled />
+      <BigAction :label="word('make-hands-stay-on-the')" :hint="word('make-no-tap-needed')" disabled />
       <div class="exceptions">
-        <button type="button" class="button" @click="emit('letGo')">Let go early</button>
-        <button type="button" class="button" @click="emit('sheet', 'earlier')">It was earlier…</button>
+        <button type="button" class="button" @click="emit('letGo')">{{ word('make-let-go-early') }}</button>
+        <button type="button" class="button" @click="emit('sheet', 'earlier')">
+          {{ word('make-it-was-earlier') }}
+        </button>
       </div>
     </template>
     <template v-else-if="phase === 'rest'">
-      <BigAction v-if="mend" label="Put it right" :hint="job.t(mend.does)" @act="emit('mend')" />
-      <BigAction v-else-if="next" :label="`Next: ${next.tag}`" @act="emit('go', next.id)" />
-      <BigAction v-else label="All joints are made" disabled />
+      <BigAction
+        v-if="mend"
+        :label="word('make-put-it-right')"
+        :hint="job.t(mend.does)"
+        @act="emit('mend')"
+      />
+      <BigAction v-else-if="next" :label="word('make-next', { tag: next.tag })" @act="emit('go', next.id)" />
+      <BigAction v-else :label="word('make-all-joints-are-made')" disabled />
       <div class="exceptions">
         <button v-if="mend && next" type="button" class="button" @click="emit('go', next.id)">
-          Next: {{ next.tag }}
+          {{ word('make-next', { tag: next.tag }) }}
         </button>
-        <button type="button" class="button" @click="emit('sheet', 'down')">Something happened</button>
+        <button type="button" class="button" @click="emit('sheet', 'down')">
+          {{ word('make-something-happened') }}
+        </button>
         <button type="button" class="button stop" @click="emit('cutOut', 'cut out by decision')">
-          Cut it out
+          {{ word('make-cut-it-out') }}
         </button>
       </div>
     </template>
@@ -139,8 +161,14 @@ const shown = computed(() => (few.value ? ways.value.slice(0, SHOWN - 1) : ways.
       <BigAction v-if="firstBack" :label="firstBack.says" @act="firstBack.go()" />
       <BigAction
         v-else
-        :label="held ? 'Not like this' : label"
-        :hint="held ? 'what is wrong stands above' : judging && unread ? 'say it first' : job.t(step.hint)"
+        :label="held ? word('make-not-like-this') : label"
+        :hint="
+          held
+            ? word('make-what-is-wrong-stands')
+            : judging && unread
+              ? word('make-say-it-first')
+              : job.t(step.hint)
+        "
         :disabled="held || (judging && unread)"
         :small="judging || tight"
         @act="emit('act')"
@@ -149,12 +177,12 @@ const shown = computed(() => (few.value ? ways.value.slice(0, SHOWN - 1) : ways.
         <button v-for="w in shown" :key="w.key" type="button" class="button" @click="w.go()">
           {{ w.says }}
         </button>
-        <button v-if="few" type="button" class="button" @click="more = true">More…</button>
+        <button v-if="few" type="button" class="button" @click="more = true">{{ word('make-more') }}</button>
       </div>
     </template>
     <PhotoStrip v-if="pictures && (!narrow || more || !working)" :key="facts.id" :facts="facts" />
     <label v-if="!narrow || more" class="wet">
-      <input v-model="prefs.prefs.wet" type="checkbox" /> wet screen: long press
+      <input v-model="prefs.prefs.wet" type="checkbox" /> {{ word('make-wet-screen-long-press') }}
     </label>
   </div>
 </template>

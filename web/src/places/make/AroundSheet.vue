@@ -7,6 +7,7 @@ import { reactive, ref } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** What the rules of choice hang on and only somebody here can say: for the whole line, or for this joint alone. */
 const props = defineProps<{ facts: JointFacts; asks: readonly AskedFact[] }>()
@@ -28,8 +29,7 @@ async function keep(only: 'line' | 'joint'): Promise<void> {
   const given = Object.fromEntries(
     Object.entries(said).filter(([fact, v]) => v !== null && v !== (known[fact as AskedFact] ?? null)),
   )
-  if (!Object.keys(given).length)
-    return void (fault.value = 'Nothing is answered anew. Answer one, or close this.')
+  if (!Object.keys(given).length) return void (fault.value = word('make-nothing-is-answered-anew'))
   const entry = (jointId: string | null) => ({
     kind: 'around-said',
     data: { lineId: line.id, ...(jointId ? { jointId } : {}), said: given },
@@ -42,15 +42,17 @@ async function keep(only: 'line' | 'joint'): Promise<void> {
       ...(only === 'line' ? [entry(null)] : []),
       ...(only === 'joint' || hidden ? [entry(props.facts.id)] : []),
     ],
-    only === 'line' ? `Kept for ${line.tag}.` : `Kept for ${props.facts.tag} alone.`,
+    only === 'line'
+      ? word('make-kept-for', { tag: line.tag })
+      : word('make-kept-for-alone', { tag: props.facts.tag }),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet title="What the rules need to know" @close="emit('close')">
-    <p class="why">Asked once for {{ line.tag }}. What nobody can say, no rule speaks of.</p>
+  <Sheet :title="word('make-what-the-rules-need')" @close="emit('close')">
+    <p class="why">{{ word('make-asked-once-for-what', { tag: line.tag }) }}</p>
     <template v-for="f in fields" :key="f.key">
       <span class="name">{{ job.t(f.label) }}</span>
       <ChipChoice
@@ -65,14 +67,18 @@ async function keep(only: 'line' | 'joint'): Promise<void> {
         :teleported="false"
         size="large"
         :aria-label="job.t(f.label)"
-        placeholder="not said"
+        :placeholder="word('ui-not-said')"
       >
         <ElOption v-for="[o, says] in answers(f.key, f.options)" :key="o" :value="o" :label="says" />
       </ElSelect>
     </template>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <button type="button" class="button main" @click="keep('line')">Keep for the line {{ line.tag }}</button>
-    <button type="button" class="button" @click="keep('joint')">Only for {{ facts.tag }}</button>
+    <button type="button" class="button main" @click="keep('line')">
+      {{ word('make-keep-for-the-line', { tag: line.tag }) }}
+    </button>
+    <button type="button" class="button" @click="keep('joint')">
+      {{ word('make-only-for', { tag: facts.tag }) }}
+    </button>
   </Sheet>
 </template>
 

@@ -10,7 +10,7 @@ import { useJob } from '../../stores/job'
 import { hhmm, lastAt } from '../../when'
 import StepReads from './reads/StepReads.vue'
 import { isNumber } from './use-writes'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /**
  * Several joints, or one, written down afterwards in one entry: what was done to each, between which times. Clocks
@@ -43,8 +43,8 @@ const DAYS = [
   [1, 'yesterday'],
 ] as const
 const KNOWN_BY = [
-  ['seen', 'noted at the time'],
-  ['memory', 'from memory'],
+  ['seen', word('make-noted-at-the-time')],
+  ['memory', word('make-from-memory')],
 ] as const
 const daysBack = ref<0 | 1 | null>(0)
 const basis = ref<'seen' | 'memory' | null>(null)
@@ -73,17 +73,20 @@ async function keep(): Promise<void> {
     return chosen.value.includes(f.id) && endedS !== null && fromS !== null && fromS < endedS
   })
   fault.value = !chosen.value.length
-    ? 'Choose at least one joint.'
+    ? word('make-choose-at-least-one')
     : fromS === null || toS === null
-      ? 'Say between which times, like 14:02 and 14:20.'
+      ? word('make-say-between-which-times')
       : fromS > toS
-        ? 'The first time lies after the second.'
+        ? word('make-the-first-time-lies')
         : early
-          ? `${early.tag} was still in then: it was cut out at ${hhmm(lifeBeforeEndedS(job.state, early.id, early.lifeNo) ?? 0, zone.value)}.`
+          ? word('make-was-still-in-then', {
+              tag: early.tag,
+              at: hhmm(lifeBeforeEndedS(job.state, early.id, early.lifeNo) ?? 0, zone.value),
+            })
           : !basis.value
-            ? 'Say whether it was noted at the time or is from memory.'
+            ? word('make-say-whether-it-was')
             : unread
-              ? `Not read yet: ${job.t(unread.label)}.`
+              ? word('make-not-read-yet', { label: job.t(unread.label) })
               : ''
   if (fault.value || fromS === null || toS === null) return
   const joints = props.candidates.filter((f) => chosen.value.includes(f.id))
@@ -106,15 +109,23 @@ async function keep(): Promise<void> {
         },
       },
     ],
-    `${counted(joints.length, 'joint')}, ${typed.from} to ${typed.to}, one entry.`,
+    word('make-joints-to-one-entry', { joints: joints.length, from: typed.from, to: typed.to }),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet title="Made before, written now" @close="emit('close')">
-    <p class="strong">{{ chosen.length }} of {{ candidates.length }} in {{ like.place.piece.size }}</p>
+  <Sheet :title="word('make-made-before-written-now')" @close="emit('close')">
+    <p class="strong">
+      {{
+        word('make-of-in', {
+          chosen: chosen.length,
+          candidates: candidates.length,
+          piece: like.place.piece.size,
+        })
+      }}
+    </p>
     <div class="chips tags">
       <button
         v-for="f in candidates"
@@ -133,32 +144,32 @@ async function keep(): Promise<void> {
         class="button"
         @click="chosen = candidates.map((f) => f.id)"
       >
-        all {{ candidates.length }}
+        {{ word('make-all', { candidates: candidates.length }) }}
       </button>
     </div>
-    <p class="strong">Done, up to</p>
+    <p class="strong">{{ word('make-done-up-to') }}</p>
     <ChipChoice
       v-model="upTo"
-      label="Done up to"
+      :label="word('make-done-up-to-2')"
       :options="steps.map((s) => [s.id, job.t(s.action)] as const)"
     />
     <div class="times">
       <span>
-        <label for="batch-from">Between</label>
+        <label for="batch-from">{{ word('make-between') }}</label>
         <ElInput id="batch-from" v-model="typed.from" size="large" placeholder="14:02" />
       </span>
       <span>
-        <label for="batch-to">and</label>
+        <label for="batch-to">{{ word('make-and') }}</label>
         <ElInput id="batch-to" v-model="typed.to" size="large" />
       </span>
-      <ChipChoice v-model="daysBack" label="Day" :options="DAYS" />
+      <ChipChoice v-model="daysBack" :label="word('make-day')" :options="DAYS" />
     </div>
     <StepReads v-if="reads.length" v-model="readings" :joint-id="like.id" :reads="reads" />
-    <p v-if="reads.length && chosen.length > 1" class="why">The same reading for each of them.</p>
-    <ChipChoice v-model="basis" label="How it is known" :options="KNOWN_BY" />
-    <p class="why">Waits count from the later time, windows from the earlier.</p>
+    <p v-if="reads.length && chosen.length > 1" class="why">{{ word('make-the-same-reading-for') }}</p>
+    <ChipChoice v-model="basis" :label="word('make-how-it-is-known')" :options="KNOWN_BY" />
+    <p class="why">{{ word('make-waits-count-from-the') }}</p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <button type="button" class="button main" @click="keep">Write it down</button>
+    <button type="button" class="button main" @click="keep">{{ word('ui-write-it-down') }}</button>
   </Sheet>
 </template>
 

@@ -6,7 +6,6 @@ import {
   type Tool,
   NOT_KNOWN,
   answerSaid,
-  fmt,
   named,
   neverSetAside,
   saidOf,
@@ -24,6 +23,7 @@ import ScanLine from './ScanLine.vue'
 import TinSheet from './TinSheet.vue'
 import ToolSheet from './ToolSheet.vue'
 import type { useTools } from './use-tools'
+import { word } from '../../words/word'
 
 /** What to fetch and what is wrong today; tin, tools and permit asked once, then kept. */
 const props = defineProps<{
@@ -41,14 +41,13 @@ const needText = (n: Need): string => {
   // What fits by a measure is named by it: a clamp for a flange of so much.
   const fits = all
     .filter(([what]) => what.endsWith('Mm'))
-    .map(([what, v]) => ` for a ${fmt.length(Number(v), job.reader)} ${what.slice(0, -2)}`)
+    .map(([what, v]) => ` ${word('make-for-a', { Number: Number(v), what: what.slice(0, -2) })}`)
     .join('')
   const of = all
     .filter(([what]) => !what.endsWith('Mm'))
     .map(([what, v]) => (v === 'free' ? `${what}-free` : named(v)))
     .join(' ')
-  const size =
-    n.qty.value !== null && n.unit === 'mm' ? `, ${fmt.length(n.qty.value, job.reader)} or more` : ''
+  const size = n.qty.value !== null && n.unit === 'mm' ? word('make-or-more', { qty: n.qty.value }) : ''
   return `${of ? `${of} ` : ''}${n.item.replaceAll('-', ' ')}${fits}${size}`
 }
 const wanted = computed(() => props.tools.needs.value.map(needText))
@@ -79,10 +78,10 @@ const asks = computed(() => props.facts.method?.asks ?? [])
 const open = computed(() => unsaid(job.state, props.facts.place))
 const questions = computed(() =>
   !open.value.length
-    ? 'Answers…'
+    ? word('make-answers')
     : open.value.length === 1
       ? '1 question…'
-      : `${open.value.length} questions…`,
+      : word('make-questions', { open: open.value.length }),
 )
 const said = computed(() => {
   const known = saidOf(job.state, props.facts.place)
@@ -102,7 +101,9 @@ function openTool(tool: Tool | null): void {
 <template>
   <div class="before">
     <p v-if="!brief">
-      {{ fetch.length ? `Fetch: ${fetch.join(', ')}.` : 'Nothing else to fetch: as for the joint before.' }}
+      {{
+        fetch.length ? word('make-fetch', { fetch: fetch.join(', ') }) : word('make-nothing-else-to-fetch')
+      }}
     </p>
     <p
       v-for="f in findings"
@@ -111,25 +112,27 @@ function openTool(tool: Tool | null): void {
     >
       {{ job.t(f) }}
     </p>
-    <p v-if="!brief && !open.length && said.length" class="why">Here: {{ said.join('; ') }}.</p>
+    <p v-if="!brief && !open.length && said.length" class="why">
+      {{ word('make-here', { said: said.join('; ') }) }}
+    </p>
     <div v-if="!brief && (tins.length || kindsKnown.length)" class="hand">
       <label v-if="tins.length" class="field">
-        <span>Tin</span>
+        <span>{{ word('make-tin') }}</span>
         <ElSelect
           :teleported="false"
           :model-value="tools.tinId.value ?? ''"
           size="large"
-          placeholder="not said"
-          aria-label="Tin in hand"
+          :placeholder="word('ui-not-said')"
+          :aria-label="word('make-tin-in-hand')"
           @update:model-value="(v: string) => tools.takeTin(v || null)"
         >
           <ElOption
             v-for="[id, t] in tins"
             :key="id"
             :value="id"
-            :label="`${t.code}, ${named(t.plastic)}, until ${t.expiresOn}`"
+            :label="word('make-until', { code: t.code, plastic: named(t.plastic), expiresOn: t.expiresOn })"
           />
-          <ElOption value="" label="not said" />
+          <ElOption value="" :label="word('ui-not-said')" />
         </ElSelect>
       </label>
       <div v-for="kind in kindsKnown" :key="kind" class="field">
@@ -138,15 +141,15 @@ function openTool(tool: Tool | null): void {
           :teleported="false"
           :model-value="inHand(kind)?.id ?? ''"
           size="large"
-          placeholder="not said"
-          :aria-label="`${kind.replaceAll('-', ' ')} in hand`"
+          :placeholder="word('ui-not-said')"
+          :aria-label="word('make-in-hand', { kind: kind.replaceAll('-', ' ') })"
           @update:model-value="(v: string) => tools.take(kind, v || null)"
         >
           <ElOption v-for="t in ofKind(kind)" :key="t.id" :value="t.id" :label="t.name" />
-          <ElOption value="" label="not said" />
+          <ElOption value="" :label="word('ui-not-said')" />
         </ElSelect>
         <button v-if="inHand(kind)" type="button" class="button" @click="openTool(inHand(kind))">
-          Try it, report it
+          {{ word('make-try-it-report-it') }}
         </button>
       </div>
     </div>
@@ -161,7 +164,7 @@ function openTool(tool: Tool | null): void {
         {{ questions }}
       </button>
       <button v-if="permitMissing" type="button" class="button" @click="sheet = 'permit'">
-        Hot-work permit…
+        {{ word('make-hot-work-permit') }}
       </button>
       <button
         v-if="stops.some((s) => !neverSetAside(s.code))"
@@ -169,11 +172,15 @@ function openTool(tool: Tool | null): void {
         class="button stop"
         @click="emit('override')"
       >
-        Go on with a reason…
+        {{ word('make-go-on-with-a') }}
       </button>
       <template v-if="!brief && (tinOf || takesTools)">
-        <button v-if="tinOf" type="button" class="button" @click="sheet = 'tin'">A tin…</button>
-        <button v-if="takesTools" type="button" class="button" @click="openTool(null)">A tool…</button>
+        <button v-if="tinOf" type="button" class="button" @click="sheet = 'tin'">
+          {{ word('make-a-tin') }}
+        </button>
+        <button v-if="takesTools" type="button" class="button" @click="openTool(null)">
+          {{ word('make-a-tool') }}
+        </button>
         <ScanLine :tools="tools" />
       </template>
     </div>

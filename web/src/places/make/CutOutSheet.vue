@@ -3,6 +3,7 @@ import { type JointFacts, cutOutTouches } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** Before a joint is cut out: what else goes with it. Joints in the same fitting come out in the same go. */
 const props = defineProps<{ facts: JointFacts; reason: string }>()
@@ -17,18 +18,26 @@ const chosen = computed(() => touched.value.withIt.filter((j) => alsoOut.value.i
 </script>
 
 <template>
-  <Sheet :title="`Cut out ${facts.tag}?`" @close="emit('close')">
-    <p>{{ reason.slice(0, 1).toUpperCase() }}{{ reason.slice(1) }}. Both lives stay in the log.</p>
+  <Sheet :title="word('make-cut-out', { tag: facts.tag })" @close="emit('close')">
+    <p>
+      {{
+        word('make-both-lives-stay-in-the', {
+          reason: reason.slice(0, 1).toUpperCase(),
+          reason2: reason.slice(1),
+        })
+      }}
+    </p>
     <ul class="touched">
       <li v-for="t in touched.says" :key="t.code + JSON.stringify(t.params)">{{ job.t(t) }}</li>
     </ul>
     <label v-for="j in touched.withIt" :key="j.id" class="with">
-      <input v-model="alsoOut" type="checkbox" :value="j.id" /> {{ j.tag }} comes out with it
+      <input v-model="alsoOut" type="checkbox" :value="j.id" />
+      {{ word('make-comes-out-with-it', { tag: j.tag }) }}
     </label>
     <button type="button" class="button stop" @click="emit('cutOut', chosen)">
-      Cut out {{ [facts.tag, ...chosen.map((j) => j.tag)].join(', ') }}
+      {{ word('make-cut-out-2', { x: [facts.tag, ...chosen.map((j) => j.tag)].join(', ') }) }}
     </button>
-    <button type="button" class="button" @click="emit('close')">Leave it in</button>
+    <button type="button" class="button" @click="emit('close')">{{ word('make-leave-it-in') }}</button>
   </Sheet>
 </template>
 

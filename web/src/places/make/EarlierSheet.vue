@@ -5,6 +5,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
+import { word } from '../../words/word'
 
 /** Re-times the last step. A window that began earlier is free to say; an earlier dwell shortens a wait and wants a word. */
 const props = defineProps<{ done: Done; startsDwell: boolean; notBeforeS: number | null }>()
@@ -18,7 +19,7 @@ const CHIPS = [
   [120, '2 min'],
   [300, '5 min'],
 ] as const
-const REASONS = ['hands were full', 'tapped late', 'phone was away']
+const REASONS = [word('make-hands-were-full'), word('make-tapped-late'), word('make-phone-was-away')]
 const by = ref<number | null>(null)
 /** A step cannot have been before the one it follows. */
 const possible = (seconds: number): boolean =>
@@ -33,15 +34,17 @@ async function save(reason: string): Promise<void> {
   const atS = props.done.latestS - by.value - clock.offsetS
   await job.write(
     [{ kind: 'correction', data: { target: props.done.eventId, undo: false, atS, reason } }],
-    'Time corrected; both times are kept.',
+    word('make-time-corrected-both-times'),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet title="How much earlier was it?" @close="emit('close')">
-    <p class="why">Written at {{ hhmmss(done.latestS, job.state.job.zone) }}. Both times are kept.</p>
+  <Sheet :title="word('make-how-much-earlier-was')" @close="emit('close')">
+    <p class="why">
+      {{ word('make-written-at-both-times', { at: hhmmss(done.latestS, job.state.job.zone) }) }}
+    </p>
     <div class="chips">
       <button
         v-for="[s, says] in CHIPS"
@@ -56,7 +59,7 @@ async function save(reason: string): Promise<void> {
       </button>
     </div>
     <template v-if="by !== null && startsDwell">
-      <p>An earlier time shortens the wait. Why?</p>
+      <p>{{ word('make-an-earlier-time-shortens') }}</p>
       <div class="chips">
         <button v-for="r in REASONS" :key="r" type="button" class="button" @click="save(r)">{{ r }}</button>
       </div>

@@ -7,6 +7,7 @@ import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import type { Group } from './groups'
+import { word } from '../../words/word'
 
 /** The joints of a job under what they ask for; only the rows in sight are in the page. */
 const props = defineProps<{ groups: readonly Group[]; here: string | null; marked: readonly string[] }>()
@@ -81,7 +82,7 @@ onMounted(showOpen)
             v-if="marked.includes((rows[v.index] as { joint: JointFacts }).joint.id)"
             type="button"
             class="marked"
-            aria-label="Marked; take the mark off"
+            :aria-label="word('make-marked-take-the-mark')"
             @click="emit('mark', (rows[v.index] as { joint: JointFacts }).joint.id)"
           >
             X

@@ -5,6 +5,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
+import { word } from '../../words/word'
 
 /** Tapped just after a limit, when hands were on the pipe: asked, not judged. Both times stay in the record. */
 const props = defineProps<{ clock: Clock; done: Done }>()
@@ -22,7 +23,7 @@ async function say(atS: number, reason: string): Promise<void> {
         data: { target: props.done.eventId, undo: false, atS: atS - time.offsetS, reason },
       },
     ],
-    'Time corrected; both times are kept.',
+    word('make-time-corrected-both-times'),
   )
   emit('close')
 }
@@ -30,21 +31,23 @@ async function say(atS: number, reason: string): Promise<void> {
 
 <template>
   <Sheet
-    :title="`Limit ${hhmmss(limitS, zone)}, tapped ${hhmmss(done.latestS, zone)}`"
+    :title="word('make-limit-tapped', { at: hhmmss(limitS, zone), at2: hhmmss(done.latestS, zone) })"
     @close="emit('close')"
   >
-    <p class="strong">When was it really done?</p>
+    <p class="strong">{{ word('make-when-was-it-really') }}</p>
     <div class="chips">
       <button
         v-for="s in BEFORE"
         :key="s"
         type="button"
         class="button"
-        @click="say(done.latestS - s, `hands were on the pipe; done ${s} s before the tap`)"
+        @click="say(done.latestS - s, word('make-hands-were-on-the', { s }))"
       >
-        {{ s }} s before I tapped
+        {{ word('make-s-before-i-tapped', { s }) }}
       </button>
-      <button type="button" class="button stop" @click="emit('close')">When I tapped: too late</button>
+      <button type="button" class="button stop" @click="emit('close')">
+        {{ word('make-when-i-tapped-too') }}
+      </button>
     </div>
   </Sheet>
 </template>

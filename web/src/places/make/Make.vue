@@ -11,6 +11,7 @@ import BigAction from './BigAction.vue'
 import JointList from './JointList.vue'
 import MakePanel from './MakePanel.vue'
 import { groupsOf } from './groups'
+import { word } from '../../words/word'
 
 const job = useJob()
 const view = useView()
@@ -94,23 +95,23 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 <template>
   <div class="make" :class="{ narrow }">
-    <nav v-if="!narrow || !facts" class="list" aria-label="Joints">
-      <p v-if="gone" class="refusal" role="alert">This joint is not in the job any more. Its label can go.</p>
+    <nav v-if="!narrow || !facts" class="list" :aria-label="word('make-joints')">
+      <p v-if="gone" class="refusal" role="alert">{{ word('make-this-joint-is-not') }}</p>
       <h1 v-if="!facts">
         {{
           grouped.all.length === 0
-            ? 'No joints yet. Set out a line first.'
+            ? word('make-no-joints-yet-set')
             : grouped.toMake.length
-              ? `${grouped.toMake.length} of ${grouped.all.length} joints are to be made.`
-              : `Nothing to make. ${grouped.all.length === 1 ? 'The joint is' : `All ${grouped.all.length} joints are`} made.`
+              ? word('make-of-joints-are-to', { toMake: grouped.toMake.length, all: grouped.all.length })
+              : word('make-nothing-to-make-all', { all: grouped.all.length })
         }}
       </h1>
       <p v-if="marked.length" class="marks">
-        {{ marked.length }} marked
+        {{ word('make-marked', { marked: marked.length }) }}
         <button type="button" class="button" :disabled="!like" @click="batch = true">
-          Write them down (B)
+          {{ word('make-write-them-down-b') }}
         </button>
-        <button type="button" class="button" @click="marked = []">Clear</button>
+        <button type="button" class="button" @click="marked = []">{{ word('make-clear') }}</button>
       </p>
       <input
         v-if="grouped.all.length > FILTER_FROM"
@@ -118,20 +119,21 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         v-model="filter"
         class="filter"
         type="search"
-        aria-label="Find a joint"
-        placeholder="tag, size or state"
+        :aria-label="word('make-find-a-joint')"
+        :placeholder="word('make-tag-size-or-state')"
       />
-      <p v-if="wanted.length && !order.length" class="why">No joint is called that.</p>
+      <p v-if="wanted.length && !order.length" class="why">{{ word('make-no-joint-is-called') }}</p>
       <JointList :groups="seen" :here="facts?.id ?? null" :marked="marked" @mark="mark" />
     </nav>
     <MakePanel v-if="facts" :key="facts.id" :facts="facts" :next="next" :marked="marked" @go="go" />
     <div v-else-if="!narrow && next" class="place start">
       <p class="why">
-        Choose a joint on the left, scan its label, or
-        {{ next.life ? 'go on where work has begun' : 'begin here' }}.
+        {{ word('make-choose-a-joint-on', { isLife: next.life ? 'yes' : 'no' }) }}
       </p>
       <BigAction
-        :label="next.life ? `Go on with ${next.tag}` : `Begin ${next.tag}`"
+        :label="
+          next.life ? word('make-go-on-with', { tag: next.tag }) : word('make-begin', { tag: next.tag })
+        "
         :hint="`${next.place.piece.size}, ${job.t(view.looks.get(next.id)?.word ?? { code: '', params: {} })}`"
         @act="go(next.id)"
       />

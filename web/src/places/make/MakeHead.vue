@@ -7,6 +7,7 @@ import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import StepBar from './StepBar.vue'
 import type { Phase } from './use-joint'
+import { word } from '../../words/word'
 
 /** Which joint is in hand, what it asks for now, and how far it is. */
 const props = defineProps<{
@@ -40,17 +41,21 @@ const fitting = computed(() =>
   <div class="top">
     <p class="what">
       <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
-      <strong>{{ facts.tag }}</strong> {{ facts.place.piece.size }}, pipe to {{ fitting }}
-      <span v-if="facts.past.length" class="again">made again: life {{ facts.lifeNo }}</span>
-      <RouterLink v-if="narrow" class="all" :to="{ name: 'make', params: { jobId: job.jobId } }"
-        >all joints</RouterLink
-      >
+      <strong>{{ facts.tag }}</strong> {{ word('make-pipe-to', { piece: facts.place.piece.size, fitting }) }}
+      <span v-if="facts.past.length" class="again">{{
+        word('make-made-again-life', { lifeNo: facts.lifeNo })
+      }}</span>
+      <RouterLink v-if="narrow" class="all" :to="{ name: 'make', params: { jobId: job.jobId } }">{{
+        word('make-all-joints')
+      }}</RouterLink>
     </p>
     <h1 :class="{ late: phase === 'late' || phase === 'failed' }">{{ headline }}</h1>
     <p class="sr" role="status">{{ announced }}</p>
     <p class="why">
       {{ why }}
-      <button v-if="sourced" type="button" class="sources" @click="emit('sources')">Where from?</button>
+      <button v-if="sourced" type="button" class="sources" @click="emit('sources')">
+        {{ word('make-where-from') }}
+      </button>
     </p>
     <StepBar
       :steps="facts.steps"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import {
-  fmt,
   type Clock,
   type Done,
   type Finding,
@@ -35,6 +34,7 @@ import { useRoom, useTight } from './use-room'
 import { useTools } from './use-tools'
 import { useReads } from './use-reads'
 import { useWrites } from './use-writes'
+import { word } from '../../words/word'
 
 const props = defineProps<{ facts: JointFacts; next: JointFacts | null; marked: readonly string[] }>()
 const emit = defineEmits<{ go: [id: string] }>()
@@ -153,7 +153,7 @@ const recordNotes = computed(() =>
 </script>
 
 <template>
-  <section ref="panel" class="panel" :aria-label="`Joint ${facts.tag}`">
+  <section ref="panel" class="panel" :aria-label="word('make-joint', { tag: facts.tag })">
     <MakeHead
       :facts="facts"
       :phase="phase"
@@ -165,7 +165,7 @@ const recordNotes = computed(() =>
     <OtherHands :facts="facts" />
     <p v-if="ahead" class="warn">{{ ahead }}</p>
     <p v-if="cycle?.result === 'interrupted'" class="refusal" role="alert">
-      {{ cycle.tool }}: the cycle broke off. This joint counts as not pressed.
+      {{ word('make-the-cycle-broke-off', { tool: cycle.tool }) }}
     </p>
     <p
       v-for="n in recordNotes"
@@ -177,7 +177,7 @@ const recordNotes = computed(() =>
         v-if="n.field"
         class="button"
         :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: facts.place.line.id } }"
-        >To the line</RouterLink
+        >{{ word('make-to-the-line') }}</RouterLink
       >
     </p>
     <BeforeStart
@@ -199,7 +199,7 @@ const recordNotes = computed(() =>
     />
     <StepReads v-if="reading" v-model="readings" :joint-id="facts.id" :reads="step?.reads ?? []" />
     <button v-if="torque" type="button" class="button said" @click="readings[torque.key] = torque.value">
-      {{ torque.said.tool }} says {{ fmt.torque(torque.value, job.reader) }}: take it
+      {{ word('make-says-take-it', { tool: torque.said.tool, torque: torque.value }) }}
     </button>
     <WorkNotes :live="beginning ? null : live" :full="full" :aside="aside" />
     <ActionArea

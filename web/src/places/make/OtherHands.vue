@@ -5,6 +5,7 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { hhmmss } from '../../when'
+import { word } from '../../words/word'
 
 /** Somebody else is at this joint: who, since when; and where two wrote the same doing, which of them stands. */
 const props = defineProps<{ facts: JointFacts }>()
@@ -36,9 +37,13 @@ async function agree(stands: Done): Promise<void> {
   await job.write(
     gone.map((d) => ({
       kind: 'correction',
-      data: { target: d.eventId, undo: true, reason: `agreed: ${job.nameOf(stands.by)}\u2019s entry stands` },
+      data: {
+        target: d.eventId,
+        undo: true,
+        reason: word('make-agreed-s-entry-stands', { name: job.nameOf(stands.by) }),
+      },
     })),
-    `${job.nameOf(stands.by)}\u2019s entry stands; the other is kept as corrected.`,
+    word('make-s-entry-stands-the', { name: job.nameOf(stands.by) }),
   )
 }
 </script>
@@ -46,20 +51,25 @@ async function agree(stands: Done): Promise<void> {
 <template>
   <div v-if="contested.length" class="others" role="status">
     <p>
-      Written twice:
+      {{ word('make-written-twice') }}
       <template v-for="(d, i) in contested" :key="d.eventId">
         {{ i ? ', ' : '' }}{{ job.nameOf(d.by) }} {{ hhmmss(d.latestS, job.state.job.zone) }}</template
-      >. The careful one counts until you agree.
+      >{{ word('make-the-careful-one-counts') }}
     </p>
     <div class="buttons">
       <button v-for="d in contested" :key="d.eventId" type="button" class="button" @click="agree(d)">
-        {{ job.nameOf(d.by) }}’s stands
+        {{ word('make-s-stands', { name: job.nameOf(d.by) }) }}
       </button>
     </div>
   </div>
   <p v-else-if="other" class="others" role="status">
-    {{ job.nameOf(other.by) }} is making this joint ({{ says(other) }},
-    {{ hhmmss(other.latestS, job.state.job.zone) }}). What you tap is written beside it.
+    {{
+      word('make-is-making-this-joint', {
+        name: job.nameOf(other.by),
+        says: says(other),
+        at: hhmmss(other.latestS, job.state.job.zone),
+      })
+    }}
   </p>
 </template>
 

@@ -5,6 +5,7 @@ import { ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** A hot-work permit as somebody issued it. Jugalis issues none. */
 const emit = defineEmits<{ close: [] }>()
@@ -15,8 +16,8 @@ const hours = ref('')
 const fault = ref('')
 async function keep(): Promise<void> {
   const h = Number(hours.value.replace(',', '.'))
-  if (!number.value.trim()) return void (fault.value = 'Write the number that stands on the permit.')
-  if (!(h > 0 && h <= 24)) return void (fault.value = 'Say for how many more hours it is valid, up to 24.')
+  if (!number.value.trim()) return void (fault.value = word('make-write-the-number-that'))
+  if (!(h > 0 && h <= 24)) return void (fault.value = word('make-say-for-how-many'))
   const fromS = clock.nowS - clock.offsetS
   await job.write(
     [
@@ -25,20 +26,20 @@ async function keep(): Promise<void> {
         data: { what: 'hot-work', number: number.value.trim(), fromS, untilS: fromS + h * 3600 },
       },
     ],
-    `Hot-work permit ${number.value.trim()} is written down.`,
+    word('make-hot-work-permit-is', { number: number.value.trim() }),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet title="Hot-work permit" @close="emit('close')">
-    <p class="why">As the site issued it. Its own rules stand above anything here.</p>
-    <label for="permit-number">Number</label>
+  <Sheet :title="word('make-hot-work-permit-2')" @close="emit('close')">
+    <p class="why">{{ word('make-as-the-site-issued') }}</p>
+    <label for="permit-number">{{ word('make-number') }}</label>
     <ElInput id="permit-number" v-model="number" size="large" />
-    <label for="permit-hours">Valid for so many more hours</label>
+    <label for="permit-hours">{{ word('make-valid-for-so-many') }}</label>
     <ElInput id="permit-hours" v-model="hours" size="large" inputmode="decimal" />
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <button type="button" class="button main" @click="keep">Keep it</button>
+    <button type="button" class="button main" @click="keep">{{ word('ui-keep-it') }}</button>
   </Sheet>
 </template>

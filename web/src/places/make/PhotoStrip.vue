@@ -6,6 +6,7 @@ import { useJob } from '../../stores/job'
 import { addressOf, send, take } from '../../stores/photos'
 import { when } from '../../when'
 import { useView } from '../../view'
+import { word } from '../../words/word'
 
 /** Pictures of a joint: taken where a reading judges it, kept here until the server has them, never asked for. */
 const props = defineProps<{ facts: JointFacts }>()
@@ -41,11 +42,11 @@ async function add(e: Event): Promise<void> {
     const step = props.facts.nextStep?.id ?? props.facts.life?.done.at(-1)?.step ?? ''
     await job.write(
       [{ kind: 'photo-kept', jointId: props.facts.id, data: { life: props.facts.lifeNo, step, ...taken } }],
-      'A picture is kept.',
+      word('make-a-picture-is-kept'),
     )
     void send(jobId)
   } catch {
-    fault.value = 'This file is no picture that can be read here.'
+    fault.value = word('make-this-file-is-no')
   } finally {
     busy.value = false
   }
@@ -56,24 +57,35 @@ async function add(e: Event): Promise<void> {
   <div class="photos">
     <label class="button" :class="{ busy }">
       <input type="file" accept="image/*" capture="environment" :disabled="busy" @change="add" />
-      {{ busy ? 'One moment …' : 'Photo…' }}
+      {{ busy ? word('make-one-moment') : word('make-photo') }}
     </label>
     <button
       v-for="(p, i) in photos"
       :key="p.hash"
       type="button"
       class="thumb"
-      :aria-label="`Picture ${i + 1} of ${facts.tag}, ${when(p.atS, view.nowS, job.state.job.zone)}`"
+      :aria-label="
+        word('make-picture-of', {
+          i: i + 1,
+          tag: facts.tag,
+          when: when(p.atS, view.nowS, job.state.job.zone),
+        })
+      "
       @click="open = p.hash"
     >
       <img v-if="addresses[p.hash]" :src="addresses[p.hash]" alt="" />
     </button>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <Sheet v-if="shown" :title="`${facts.tag}, life ${shown.life}`" @close="open = null">
-      <img class="whole" :src="addresses[shown.hash]" :alt="`Picture of ${facts.tag}`" />
+    <Sheet v-if="shown" :title="word('make-life', { tag: facts.tag, life: shown.life })" @close="open = null">
+      <img class="whole" :src="addresses[shown.hash]" :alt="word('make-picture-of-2', { tag: facts.tag })" />
       <p class="why">
-        {{ job.nameOf(shown.by) }}, {{ when(shown.atS, view.nowS, job.state.job.zone) }}. Named in the log by
-        its hash {{ shown.hash.slice(0, 12) }}…
+        {{
+          word('make-named-in-the-log', {
+            name: job.nameOf(shown.by),
+            when: when(shown.atS, view.nowS, job.state.job.zone),
+            hash: shown.hash.slice(0, 12),
+          })
+        }}
       </p>
     </Sheet>
   </div>

@@ -5,12 +5,20 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
+import { word } from '../../words/word'
 
 /** States at once what an interruption costs at this moment, and the way back. The clocks run on. */
 const props = defineProps<{ facts: JointFacts }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
-const KINDS = ['telephone', 'rain', 'power lost', 'called away', 'knocked', 'hurt'] as const
+const KINDS = [
+  'telephone',
+  'rain',
+  word('make-power-lost'),
+  word('make-called-away'),
+  'knocked',
+  'hurt',
+] as const
 const kind = ref<(typeof KINDS)[number]>('telephone')
 const costs = computed(() => {
   const f = props.facts
@@ -32,22 +40,26 @@ async function save(): Promise<void> {
           data: { life: props.facts.life.no, what: kind.value },
         },
       ],
-      `${props.facts.tag}: put down (${kind.value}).`,
+      word('make-put-down', { tag: props.facts.tag, kind: kind.value }),
     )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet title="Put it down" @close="emit('close')">
-    <ChipChoice v-model="kind" label="Why" :options="KINDS.map((k) => [k, k] as const)" />
+  <Sheet :title="word('make-put-it-down')" @close="emit('close')">
+    <ChipChoice v-model="kind" :label="word('make-why')" :options="KINDS.map((k) => [k, k] as const)" />
     <p v-if="running" class="strong">
-      Until {{ hhmmss(running.untilS.value ?? 0, job.state.job.zone) }} to {{ job.t(running.label) }}. The
-      clock runs on.
+      {{
+        word('make-until-to-the-clock', {
+          at: hhmmss(running.untilS.value ?? 0, job.state.job.zone),
+          label: job.t(running.label),
+        })
+      }}
     </p>
     <p v-for="c in costs" :key="c.code">{{ job.t(c) }}</p>
-    <p v-if="kind === 'hurt'" class="refusal">See to the person first. Call for help by the site's rule.</p>
-    <button type="button" class="button main" @click="save">Put it down</button>
+    <p v-if="kind === 'hurt'" class="refusal">{{ word('make-see-to-the-person') }}</p>
+    <button type="button" class="button main" @click="save">{{ word('make-put-it-down') }}</button>
   </Sheet>
 </template>
 

@@ -2,6 +2,7 @@
 import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import type { useTools } from './use-tools'
+import { word } from '../../words/word'
 
 /** A code, scanned or typed. A barcode wedge types as a keyboard does; F8 before the code brings it here from anywhere. */
 const props = defineProps<{ tools: ReturnType<typeof useTools> }>()
@@ -23,7 +24,7 @@ function start(): void {
 function read(): void {
   if (!code.value.trim()) return
   const wrong = props.tools.scan(code.value)
-  says.value = wrong ? job.t(wrong) : `${code.value.trim()} is in hand.`
+  says.value = wrong ? job.t(wrong) : word('make-is-in-hand', { code: code.value.trim() })
   code.value = ''
 }
 function onKey(e: KeyboardEvent): void {
@@ -51,13 +52,13 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <button v-if="!open" type="button" class="button" @click="start">Scan a code…</button>
+  <button v-if="!open" type="button" class="button" @click="start">{{ word('make-scan-a-code') }}</button>
   <span v-else class="scan">
     <input
       ref="field"
       v-model="code"
-      aria-label="Code of a tin or tool"
-      placeholder="code"
+      :aria-label="word('make-code-of-a-tin')"
+      :placeholder="word('make-code')"
       autocomplete="off"
       @keydown.enter.prevent="read"
     />

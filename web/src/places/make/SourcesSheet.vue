@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { figureName, figureText, standing } from '../handbook/figure-text'
+import { word } from '../../words/word'
 
 /** Where the figures of this joint come from: those of its method, and the lengths of its running clocks. */
 const props = defineProps<{ facts: JointFacts }>()
@@ -27,7 +28,7 @@ const rows = computed<Row[]>(() => {
     const until = c.untilS
     if (until.value === null) return []
     const lasts = { ...until, value: until.value - c.fromS }
-    return [row(`Clock: ${job.t(c.label)}`, { fig: lasts, unit: 's' })]
+    return [row(word('make-clock', { label: job.t(c.label) }), { fig: lasts, unit: 's' })]
   })
   return [...figures, ...clocks]
 })
@@ -38,8 +39,8 @@ const told = (id: string): string => {
 </script>
 
 <template>
-  <Sheet :title="`Figures of ${facts.tag}`" @close="emit('close')">
-    <p v-if="!rows.length">No figure is needed here.</p>
+  <Sheet :title="word('make-figures-of', { tag: facts.tag })" @close="emit('close')">
+    <p v-if="!rows.length">{{ word('make-no-figure-is-needed') }}</p>
     <dl>
       <template v-for="r in rows" :key="r.name">
         <dt>
@@ -47,13 +48,13 @@ const told = (id: string): string => {
         </dt>
         <dd>
           <cite v-if="r.source">{{ told(r.source) }}</cite>
-          <template v-else>no figure, so no source</template>
+          <template v-else>{{ word('make-no-figure-so-no') }}</template>
         </dd>
       </template>
     </dl>
-    <RouterLink class="button" :to="{ name: 'handbook', params: { jobId: job.jobId } }"
-      >The Handbook</RouterLink
-    >
+    <RouterLink class="button" :to="{ name: 'handbook', params: { jobId: job.jobId } }">{{
+      word('make-the-handbook')
+    }}</RouterLink>
   </Sheet>
 </template>
 

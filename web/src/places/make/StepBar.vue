@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Step } from '@jugalis/core'
+import { word } from '../../words/word'
 
 const props = defineProps<{
   steps: readonly Step[]
@@ -15,7 +16,7 @@ const stateOf = (s: Step, i: number): string => {
 </script>
 
 <template>
-  <ol class="bar" aria-label="Steps">
+  <ol class="bar" :aria-label="word('make-steps')">
     <li v-for="(s, i) in steps" :key="s.id" :class="stateOf(s, i)">
       <span class="sr">{{ s.id }}: {{ stateOf(s, i) }}</span>
     </li>

@@ -7,6 +7,7 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** A tin of cement of this job: what stands on it, written down once; its date comes from the code where it can. */
 const props = defineProps<{ plastic: string }>()
@@ -25,24 +26,28 @@ const filling = computed(() => fillingOf(typed.code.trim(), today.value))
 const says = computed(() => {
   const f = filling.value
   if (!typed.code.trim()) return ''
-  if (!f.ok) return 'No filling date in this code: write the last good day that stands on the tin.'
-  return `Filled ${f.filledOn}, good to ${f.expiresOn}${f.expired ? ': past its date' : ''}. 24 months, common practice; what the tin says goes first.`
+  if (!f.ok) return word('make-no-filling-date-in')
+  return word('make-filled-good-to-24', {
+    filledOn: f.filledOn,
+    expiresOn: f.expiresOn,
+    isExpired: f.expired ? 'yes' : 'no',
+  })
 })
 async function keep(): Promise<void> {
   const code = typed.code.trim()
   const until = typed.until.trim() || (filling.value.ok ? filling.value.expiresOn : '')
   fault.value = !code
-    ? 'Write the code that stands on the tin.'
+    ? word('make-write-the-code-that')
     : !plastic.value
-      ? 'Say which plastic it is for.'
+      ? word('make-say-which-plastic-it')
       : midnightOf(until) === null
-        ? 'Write the last good day like 2027-03-31.'
+        ? word('make-write-the-last-good')
         : ''
   if (fault.value) return
   const tinId = crypto.randomUUID()
   await job.write(
     [{ kind: 'tin-set', data: { tinId, plastic: plastic.value, code, expiresOn: until } }],
-    `Tin ${code} is in hand.`,
+    word('make-tin-is-in-hand', { code }),
   )
   emit('take', tinId)
   emit('close')
@@ -50,16 +55,16 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <Sheet title="A tin of cement" @close="emit('close')">
+  <Sheet :title="word('make-a-tin-of-cement')" @close="emit('close')">
     <ChipChoice
       v-model="plastic"
-      label="For which plastic"
+      :label="word('make-for-which-plastic')"
       :options="[...plastics, 'transition', 'one-step'].map((p) => [p, named(p)] as const)"
     />
-    <label for="tin-code">Code on the tin</label>
+    <label for="tin-code">{{ word('make-code-on-the-tin') }}</label>
     <ElInput id="tin-code" v-model="typed.code" size="large" maxlength="40" @keydown.enter="keep" />
     <p class="why" role="status">{{ says }}</p>
-    <label for="tin-until">Good until, where the tin says so</label>
+    <label for="tin-until">{{ word('make-good-until-where-the') }}</label>
     <ElInput
       id="tin-until"
       v-model="typed.until"
@@ -68,7 +73,7 @@ async function keep(): Promise<void> {
       @keydown.enter="keep"
     />
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <button type="button" class="button main" @click="keep">Keep it, in hand</button>
+    <button type="button" class="button main" @click="keep">{{ word('make-keep-it-in-hand') }}</button>
   </Sheet>
 </template>
 

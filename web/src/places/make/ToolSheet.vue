@@ -8,7 +8,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { lastAt } from '../../when'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** A tool of this job: written down once, tried each day, and, when it was wrong, every joint made with it is named. */
 const props = defineProps<{ needs: readonly Need[]; tool: Tool | null }>()
@@ -23,9 +23,9 @@ const typed = reactive({ name: props.tool?.name ?? '', dueOn: props.tool?.dueOn 
 const fits = reactive<Record<string, string>>({ ...props.tool?.matches })
 const fault = ref('')
 async function keep(): Promise<void> {
-  if (!typed.name.trim()) return void (fault.value = 'A tool needs the name or number that stands on it.')
+  if (!typed.name.trim()) return void (fault.value = word('make-a-tool-needs-the'))
   if (typed.dueOn && !/^\d{4}-\d{2}-\d{2}$/.test(typed.dueOn))
-    return void (fault.value = 'Write the date like 2027-03-31.')
+    return void (fault.value = word('make-write-the-date-like'))
   const toolId = props.tool?.id ?? crypto.randomUUID()
   const matches = Object.fromEntries(Object.entries(fits).filter(([, v]) => v.trim()))
   await job.write(
@@ -41,7 +41,7 @@ async function keep(): Promise<void> {
         },
       },
     ],
-    `${typed.name.trim()} is written down.`,
+    word('make-is-written-down', { name: typed.name.trim() }),
   )
   emit('take', kind.value, toolId)
   emit('close')
@@ -49,8 +49,8 @@ async function keep(): Promise<void> {
 async function proof(good: boolean): Promise<void> {
   if (!props.tool) return
   await job.write(
-    [{ kind: 'tool-proof', data: { toolId: props.tool.id, good, how: 'tried before the shift' } }],
-    `${props.tool.name}: ${good ? 'tried, good' : 'tried, not good'}.`,
+    [{ kind: 'tool-proof', data: { toolId: props.tool.id, good, how: word('make-tried-before-the-shift') } }],
+    `${props.tool.name}: ${good ? 'tried, good' : word('make-tried-not-good')}.`,
   )
   emit('close')
 }
@@ -65,16 +65,18 @@ const touches = computed(() => {
   if (!t) return ''
   const more = t.joints.length - NAMED
   const list = `${t.joints.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`
-  const proofs = t.sections.length ? ` Proved with them in: ${t.sections.join(', ')}.` : ''
+  const proofs = t.sections.length
+    ? ` ${word('make-proved-with-them-in', { sections: t.sections.join(', ') })}`
+    : ''
   return t.joints.length
-    ? `Made with it since then: ${list}.${proofs}`
-    : 'Nothing was made with it since then.'
+    ? word('make-made-with-it-since', { list, proofs })
+    : word('make-nothing-was-made-with')
 })
 async function found(): Promise<void> {
   const fromS = sinceS.value
   if (!props.tool) return
-  if (!typed.wrong.trim()) return void (fault.value = 'Say what is wrong with it.')
-  if (fromS === null) return void (fault.value = 'Say since when, like 07:30.')
+  if (!typed.wrong.trim()) return void (fault.value = word('make-say-what-is-wrong'))
+  if (fromS === null) return void (fault.value = word('make-say-since-when-like'))
   await job.write(
     [
       {
@@ -82,51 +84,51 @@ async function found(): Promise<void> {
         data: { toolId: props.tool.id, fromS: fromS - clock.offsetS, says: typed.wrong.trim() },
       },
     ],
-    `Every joint made with ${props.tool.name} since ${typed.from} is to be looked at.`,
+    word('make-every-joint-made-with', { name: props.tool.name, from: typed.from }),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet :title="tool ? tool.name : 'A tool'" @close="emit('close')">
+  <Sheet :title="tool ? tool.name : word('make-a-tool-2')" @close="emit('close')">
     <template v-if="tool">
-      <p class="strong">Tried today?</p>
+      <p class="strong">{{ word('make-tried-today') }}</p>
       <div class="buttons">
-        <button type="button" class="button main" @click="proof(true)">Tried, good</button>
-        <button type="button" class="button stop" @click="proof(false)">Not good</button>
+        <button type="button" class="button main" @click="proof(true)">{{ word('make-tried-good') }}</button>
+        <button type="button" class="button stop" @click="proof(false)">{{ word('make-not-good') }}</button>
       </div>
-      <p class="strong">Found to be wrong</p>
-      <label for="tool-wrong">What is wrong</label>
-      <ElInput id="tool-wrong" v-model="typed.wrong" size="large" placeholder="wrong profile" />
-      <label for="tool-from">Since</label>
+      <p class="strong">{{ word('make-found-to-be-wrong') }}</p>
+      <label for="tool-wrong">{{ word('make-what-is-wrong') }}</label>
+      <ElInput id="tool-wrong" v-model="typed.wrong" size="large" :placeholder="word('make-wrong-profile')" />
+      <label for="tool-from">{{ word('make-since') }}</label>
       <ElInput id="tool-from" v-model="typed.from" size="large" placeholder="07:30" />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <p v-if="touches" role="status">{{ touches }}</p>
       <button type="button" class="button stop" @click="found">
         {{
           touched?.joints.length
-            ? `Look again at ${counted(touched.joints.length, 'joint')}`
-            : 'Look at every joint made with it'
+            ? word('make-look-again-at-joints', { joints: touched.joints.length })
+            : word('make-look-at-every-joint')
         }}
       </button>
     </template>
     <template v-else>
       <ChipChoice
         v-model="kind"
-        label="Kind of tool"
+        :label="word('make-kind-of-tool')"
         :options="kinds.map((n) => [n.item, n.item.replaceAll('-', ' ')] as const)"
       />
-      <label for="tool-name">Name or number on it</label>
+      <label for="tool-name">{{ word('make-name-or-number-on') }}</label>
       <ElInput id="tool-name" v-model="typed.name" size="large" />
       <template v-for="(wants, key) in need?.matches" :key="key">
-        <label :for="`tool-${key}`">Its {{ key }} (needed here: {{ wants }})</label>
+        <label :for="`tool-${key}`">{{ word('make-its-needed-here', { key, wants }) }}</label>
         <ElInput :id="`tool-${key}`" v-model="fits[key]" size="large" />
       </template>
-      <label for="tool-due">Next service or calibration</label>
+      <label for="tool-due">{{ word('make-next-service-or-calibration') }}</label>
       <ElInput id="tool-due" v-model="typed.dueOn" size="large" placeholder="2027-03-31" />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-      <button type="button" class="button main" @click="keep">Keep it</button>
+      <button type="button" class="button main" @click="keep">{{ word('ui-keep-it') }}</button>
     </template>
   </Sheet>
 </template>

@@ -1,4 +1,5 @@
 import { type JointFacts, type JointLook, tagOrder } from '@jugalis/core'
+import { word } from '../../words/word'
 
 export interface Group {
   title: string
@@ -26,10 +27,10 @@ export function groupsOf(
   toMake?.sort((a, b) => begunFirst(a, b) || byTag(a, b))
   const groups = (
     [
-      ['Assembled, not fixed', unfixed],
-      ['To make', toMake],
-      ['To look at', lookAt],
-      ['Made', made],
+      [word('ui-assembled-not-fixed'), unfixed],
+      [word('make-to-make'), toMake],
+      [word('make-to-look-at'), lookAt],
+      [word('make-made'), made],
     ] as const
   ).flatMap(([title, joints]) => (joints?.length ? [{ title, joints }] : []))
   return { all, toMake: [...(unfixed ?? []), ...(toMake ?? []), ...(lookAt ?? [])], groups }

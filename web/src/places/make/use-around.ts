@@ -12,6 +12,7 @@ import { type ComputedRef, computed, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import type { Phase } from './use-joint'
+import { word } from '../../words/word'
 
 interface Here {
   facts: ComputedRef<JointFacts>
@@ -53,7 +54,7 @@ export function useAround({ facts, step, phase, left }: Here) {
     for (const f of view.facts.values())
       for (const c of f.clocks)
         if (f.id !== facts.value.id && c.shows === 'hold' && left(c) > 0)
-          return `${f.tag} is held for ${fmt.clock(Math.ceil(left(c)))} more. Begin here after that.`
+          return word('make-is-held-for-more', { tag: f.tag, clock: fmt.clock(Math.ceil(left(c))) })
     return ''
   })
   return { live, full, alike, ahead }

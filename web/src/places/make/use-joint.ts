@@ -16,6 +16,7 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { hhmm, hhmmss, when } from '../../when'
+import { word } from '../../words/word'
 
 export type Phase = 'failed' | 'late' | 'hold' | 'window' | 'step' | 'rest'
 
@@ -59,10 +60,13 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
     const worst = f.inspection?.findings.find((x) => x.level === 'stop')
     switch (phase.value) {
       case 'failed':
-        return worst ? job.t(worst) : 'Judged failed. Cut out and make again.'
+        return worst ? job.t(worst) : word('make-judged-failed-cut-out')
       case 'late':
         return open.value?.untilS.value != null
-          ? `${openedFor(open.value)} The limit was ${span(open.value.untilS.value - open.value.fromS)}.`
+          ? word('make-the-limit-was', {
+              openedFor: openedFor(open.value),
+              span: span(open.value.untilS.value - open.value.fromS),
+            })
           : ''
       case 'hold':
         return holdLine(hold.value)
@@ -72,37 +76,42 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
         return open.value?.untilS.value == null
           ? job.t(f.nextStep?.does ?? { code: '', params: {} })
           : left(open.value) < 0
-            ? `The limit was ${hhmmss(open.value.untilS.value, zone.value)}. Done already? Tap, then say when.`
+            ? word('make-the-limit-was-done', { at: hhmmss(open.value.untilS.value, zone.value) })
             : within(job.t(f.nextStep?.does ?? { code: '', params: {} }), left(open.value))
       default:
         return step.value ? job.t(step.value.does) : ''
     }
   })
-  const openedFor = (c: Clock): string => `Too late to ${job.t(c.label)}: ${span(clock.nowS - c.fromS)}.`
+  const openedFor = (c: Clock): string =>
+    word('make-too-late-to', { label: job.t(c.label), span: span(clock.nowS - c.fromS) })
   /** Minutes run as a clock; hours are said in words. */
   const span = (seconds: number): string => (seconds < 3600 ? fmt.clock(seconds) : fmt.duration(seconds))
   function holdLine(c: Clock | null): string {
     const more = fmt.clock(Math.ceil(c ? left(c) : 0))
-    if (c?.kind !== 'exact') return `Hold ${more} more. Do not let go.`
+    if (c?.kind !== 'exact') return word('make-hold-more-do-not', { more })
     const what = job.t(c.label)
-    return `${what.slice(0, 1).toUpperCase()}${what.slice(1)} ${more} more, no longer.`
+    return word('make-more-no-longer', { what: what.slice(0, 1).toUpperCase(), what2: what.slice(1), more })
   }
   function restLine(f: JointFacts): string {
     const set = f.movable.value
-    if (set === null) return 'Made. Leave it alone: no set time is known here.'
+    if (set === null) return word('make-made-leave-it-alone')
     return set > clock.nowS
-      ? `Leave alone until ${when(set, clock.nowS, zone.value)}.`
-      : 'Made. It may be moved with care.'
+      ? word('make-leave-alone-until', { when: when(set, clock.nowS, zone.value) })
+      : word('make-made-it-may-be')
   }
   const why = computed(() => {
     const f = facts.value
     if (!f) return ''
     if (phase.value === 'failed') return (f.inspection?.causes ?? []).map((c) => job.t(c)).join(' ')
     if (phase.value === 'late' && open.value) return job.t(open.value.onMiss.say)
-    if (phase.value === 'hold' && hold.value) return `Home at ${hhmm(hold.value.fromS, zone.value)}.`
+    if (phase.value === 'hold' && hold.value)
+      return word('make-home-at', { at: hhmm(hold.value.fromS, zone.value) })
     if (phase.value === 'rest') return ready(f)
     if (phase.value === 'window' && open.value)
-      return `Since ${hhmm(open.value.fromS, zone.value)}. ${open.value.untilS.value === null ? job.t(open.value.untilS.why) : ''}`
+      return word('make-since-2', {
+        at: hhmm(open.value.fromS, zone.value),
+        why: open.value.untilS.value === null ? job.t(open.value.untilS.why) : '',
+      })
     return step.value ? job.t(step.value.lookFor) : ''
   })
   function ready(f: JointFacts): string {
@@ -111,10 +120,10 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
     if (!section || !mine) return ''
     const bar = fmt.pressure(section.section.testBar, job.reader)
     return mine.readyAtS === null
-      ? `No figure for ${bar} by this rule, with these readings.`
+      ? word('make-no-figure-for-by', { bar })
       : mine.readyAtS > clock.nowS
-        ? `${bar} from ${when(mine.readyAtS, clock.nowS, zone.value)}, by this rule, with these readings.`
-        : `May take ${bar}, by this rule, with these readings.`
+        ? word('make-from-by-this-rule', { bar, when: when(mine.readyAtS, clock.nowS, zone.value) })
+        : word('make-may-take-by-this', { bar })
   }
   /** What speaks against starting here and now: from the method, with the tin and the permit that are there. */
   const wrong = (

@@ -8,6 +8,7 @@ import {
   liveSection,
 } from '@jugalis/core'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 interface Options {
   facts(): JointFacts
@@ -135,12 +136,12 @@ export function useWrites(o: Options) {
         ...withIt.map((j) => ({
           kind: 'cut-out',
           jointId: j.id,
-          data: { life: j.life, reason: `came out with ${o.facts().tag}` },
+          data: { life: j.life, reason: word('make-came-out-with', { tag: o.facts().tag }) },
         })),
       ],
       withIt.length
-        ? `${[o.facts().tag, ...withIt.map((j) => j.tag)].join(', ')} are cut out. All lives stay in the log.`
-        : `${o.facts().tag} is cut out. Both lives stay in the log.`,
+        ? word('make-are-cut-out-all', { x: [o.facts().tag, ...withIt.map((j) => j.tag)].join(', ') })
+        : word('make-is-cut-out-both', { tag: o.facts().tag }),
     )
   }
   /** Letting go is not a second push-home: it ends the hold and stays a doubt until the mark has been read. */
@@ -153,7 +154,7 @@ export function useWrites(o: Options) {
           data: { life: o.facts().lifeNo, what: 'let-go-early' },
         },
       ],
-      `${o.facts().tag}: let go early. Read the check mark now.`,
+      word('make-let-go-early-read', { tag: o.facts().tag }),
     )
   }
 

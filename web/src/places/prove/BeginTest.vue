@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type SectionAnswer, USUAL, fmt, physicsOf, planOf, psiToBar, systemOf } from '@jugalis/core'
+import { type SectionAnswer, USUAL, physicsOf, planOf, psiToBar, systemOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -11,6 +11,7 @@ import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { when } from '../../when'
 import { useProve } from './use-prove'
+import { word } from '../../words/word'
 
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
@@ -44,7 +45,10 @@ function sayStop(s: Stop): string {
   const message = s.params ? job.t({ code: s.code, params: s.params }) : s.message
   return s.readyAtS === undefined
     ? message
-    : `${message.replace(/\.$/, '')}; from ${when(s.readyAtS, clock.nowS, job.state.job.zone)} it may.`
+    : word('prove-from-it-may', {
+        message: message.replace(/\.$/, ''),
+        when: when(s.readyAtS, clock.nowS, job.state.job.zone),
+      })
 }
 const soft = computed(() => stops.value.length > 0 && stops.value.every((s) => !s.hard))
 const read = (t: string): number => Number(t.trim().replace(',', '.'))
@@ -54,14 +58,13 @@ async function begin(setAside: boolean): Promise<void> {
   const { bar, resolution: resolutionBar, drift: sensorErrorBar, top } = given
   const settle = read(typed.settle)
   if ([bar, resolutionBar, sensorErrorBar, top].some((v) => Number.isNaN(v)))
-    return void (fault.value = 'One figure above can\u2019t be taken as it stands.')
+    return void (fault.value = word('ui-one-figure-above-cant'))
   if (bar === null || resolutionBar === null || sensorErrorBar === null)
-    return void (fault.value = 'Pressure, graduation and drift of the gauge are needed.')
-  if (!(settle >= 0)) return void (fault.value = 'The time to settle is a number of minutes.')
+    return void (fault.value = word('prove-pressure-graduation-and-drift'))
+  if (!(settle >= 0)) return void (fault.value = word('prove-the-time-to-settle'))
   if (typed.due && !/^\d{4}-\d{2}-\d{2}$/.test(typed.due))
-    return void (fault.value = 'The date reads 2027-03-31.')
-  if (setAside && !typed.reason.trim())
-    return void (fault.value = 'A reason is needed. It is kept in the record.')
+    return void (fault.value = word('prove-the-date-reads-2027'))
+  if (setAside && !typed.reason.trim()) return void (fault.value = word('prove-a-reason-is-needed'))
   const s = props.answer.section
   const physics = physicsOf(job.state, s)
   const codes = setAside ? [...new Set(stops.value.map((x) => x.code))] : []
@@ -94,16 +97,12 @@ async function begin(setAside: boolean): Promise<void> {
       },
     })
     await job.write(
-      [{ kind: 'section-state', data: { sectionId: s.id, state: 'under pressure' } }],
-      `${s.tag} is under pressure.`,
+      [{ kind: 'section-state', data: { sectionId: s.id, state: word('prove-under-pressure') } }],
+      word('prove-is-under-pressure', { tag: s.tag }),
     )
   } catch (e) {
     if (e instanceof Refused && e.stops.length) stops.value = e.stops
-    else
-      fault.value =
-        e instanceof NoSignal
-          ? 'No signal. A test begins only when the server has checked the gates.'
-          : (e as Error).message
+    else fault.value = e instanceof NoSignal ? word('prove-no-signal-a-test') : (e as Error).message
   } finally {
     busy.value = false
   }
@@ -112,15 +111,14 @@ async function begin(setAside: boolean): Promise<void> {
 
 <template>
   <form class="begin" @submit.prevent="begin(false)">
-    <h2>Begin a test</h2>
+    <h2>{{ word('prove-begin-a-test') }}</h2>
     <p class="caution">
-      <strong>Caution:</strong> keep people back while pressure rises. Never gas on PVC, CPVC or ABS. Never
-      open under pressure.
+      <strong>{{ word('ui-caution') }}</strong> {{ word('prove-keep-people-back-while') }}
     </p>
     <div class="fields">
       <QuantityField
         v-model="given.bar"
-        label="Test pressure"
+        :label="word('ui-test-pressure')"
         as="pressure"
         :least="0.001"
         :most="1000"
@@ -128,11 +126,12 @@ async function begin(setAside: boolean): Promise<void> {
         :missing="tried"
       />
       <label
-        >Gauge <ElInput v-model="typed.gauge" size="large" placeholder="G-07" aria-label="Gauge"
+        >{{ word('ui-gauge') }}
+        <ElInput v-model="typed.gauge" size="large" placeholder="G-07" :aria-label="word('ui-gauge')"
       /></label>
       <QuantityField
         v-model="given.resolution"
-        label="Gauge reads to"
+        :label="word('prove-gauge-reads-to')"
         as="fine"
         :least="1e-6"
         :most="10"
@@ -140,13 +139,17 @@ async function begin(setAside: boolean): Promise<void> {
         :missing="tried"
       />
       <label
-        >Time to settle, min
-        <ElInput v-model="typed.settle" size="large" inputmode="decimal" aria-label="Time to settle, min"
+        >{{ word('prove-time-to-settle-min') }}
+        <ElInput
+          v-model="typed.settle"
+          size="large"
+          inputmode="decimal"
+          :aria-label="word('prove-time-to-settle-min')"
       /></label>
     </div>
     <ChipChoice
       v-model="typed.medium"
-      label="With"
+      :label="word('prove-with')"
       :options="[
         ['water', 'water'],
         ['air', 'air'],
@@ -155,32 +158,36 @@ async function begin(setAside: boolean): Promise<void> {
     />
     <ChipChoice
       v-model="typed.temperatureOf"
-      label="Temperatures are read"
+      :label="word('prove-temperatures-are-read')"
       :options="[
-        ['medium', 'inside the pipe'],
-        ['wall', 'on the wall'],
-        ['air', 'in the air about'],
+        ['medium', word('prove-inside-the-pipe')],
+        ['wall', word('prove-on-the-wall')],
+        ['air', word('prove-in-the-air-about')],
       ]"
     />
     <button type="button" class="button" :aria-expanded="more" @click="more = !more">
-      More of the gauge…
+      {{ word('prove-more-of-the-gauge') }}
     </button>
     <div v-if="more" class="fields">
       <QuantityField
         v-model="given.top"
-        label="Scale ends at"
+        :label="word('prove-scale-ends-at')"
         as="pressure"
         :least="0.001"
         :most="5000"
         :near="answer.section.testBar * 2"
       />
       <label
-        >In date until
-        <ElInput v-model="typed.due" size="large" placeholder="2027-03-31" aria-label="In date until"
+        >{{ word('prove-in-date-until') }}
+        <ElInput
+          v-model="typed.due"
+          size="large"
+          placeholder="2027-03-31"
+          :aria-label="word('prove-in-date-until')"
       /></label>
       <QuantityField
         v-model="given.drift"
-        label="May drift"
+        :label="word('prove-may-drift')"
         as="fine"
         :least="0"
         :most="10"
@@ -189,9 +196,13 @@ async function begin(setAside: boolean): Promise<void> {
       />
     </div>
     <p class="why">
-      Hold {{ fmt.duration(answer.section.holdS) }}, at most
-      {{ fmt.pressureFine(answer.section.allowedDropBar, job.reader) }} lost. Tester:
-      {{ session.person?.name }}.
+      {{
+        word('prove-hold-at-most-lost', {
+          holdS: answer.section.holdS,
+          allowedDropBar: answer.section.allowedDropBar,
+          name: session.person?.name,
+        })
+      }}
     </p>
     <div v-if="stops.length" role="alert" class="stopped">
       <ul class="stops">
@@ -199,20 +210,21 @@ async function begin(setAside: boolean): Promise<void> {
       </ul>
       <div v-if="soft" class="aside">
         <label
-          >Begin all the same, because
-          <ElInput v-model="typed.reason" size="large" aria-label="Reason to begin all the same"
+          >{{ word('prove-begin-all-the-same') }}
+          <ElInput v-model="typed.reason" size="large" :aria-label="word('prove-reason-to-begin-all')"
         /></label>
         <button type="button" class="button" :disabled="busy" @click="begin(true)">
-          Begin as {{ session.person?.name }}, with this reason
+          {{ word('prove-begin-as-with-this', { name: session.person?.name }) }}
         </button>
       </div>
       <p v-else class="why">
-        Nobody can set aside what nobody may do: gas on brittle plastic, more than the weakest part takes, a
-        joint that is not made.
+        {{ word('prove-nobody-can-set-aside') }}
       </p>
     </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <button type="submit" class="button main" :disabled="busy">Pressure is on: begin</button>
+    <button type="submit" class="button main" :disabled="busy">
+      {{ word('prove-pressure-is-on-begin') }}
+    </button>
   </form>
 </template>
 

@@ -3,6 +3,7 @@ import type { Gate } from '@jugalis/core'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
+import { word } from '../../words/word'
 
 const props = defineProps<{ gates: readonly Gate[]; sectionId: string }>()
 const job = useJob()
@@ -12,18 +13,31 @@ async function confirm(g: Gate, done: boolean): Promise<void> {
     [
       {
         kind: 'gate',
-        data: { sectionId: props.sectionId, gate: g.id, done, how: done ? 'looked at' : 'opened again' },
+        data: {
+          sectionId: props.sectionId,
+          gate: g.id,
+          done,
+          how: done ? word('prove-looked-at') : word('prove-opened-again'),
+        },
       },
     ],
-    done ? `Confirmed: ${job.t(g.says)}` : `Open again: ${job.t(g.says)}`,
+    done
+      ? word('prove-confirmed', { says: job.t(g.says) })
+      : word('prove-open-again-2', { says: job.t(g.says) }),
   )
 }
 </script>
 
 <template>
-  <ul class="gates" aria-label="Gates">
+  <ul class="gates" :aria-label="word('ui-gates')">
     <li v-for="g in gates" :key="g.id" :class="{ open: g.open }">
-      <svg width="30" height="30" viewBox="0 0 30 30" role="img" :aria-label="g.open ? 'open' : 'closed'">
+      <svg
+        width="30"
+        height="30"
+        viewBox="0 0 30 30"
+        role="img"
+        :aria-label="g.open ? word('prove-open') : word('prove-closed')"
+      >
         <path d="M4 4V26M26 4V26" class="post" />
         <path v-if="g.open" d="M4 9L17 4M4 21L17 16M4 9V21M17 4V16" class="leaf" />
         <path v-else d="M4 9H26M4 21H26M4 9L26 21" class="leaf" />
@@ -33,10 +47,10 @@ async function confirm(g: Gate, done: boolean): Promise<void> {
         <span v-if="!g.open && g.byPerson && g.by" class="who"
           >{{ job.nameOf(g.by) }}, {{ when(g.atS ?? 0, clock.nowS, job.state.job.zone) }}, {{ g.how }}</span
         >
-        <span v-else-if="!g.byPerson" class="who">computed from the log</span>
+        <span v-else-if="!g.byPerson" class="who">{{ word('prove-computed-from-the-log') }}</span>
       </span>
       <button v-if="g.byPerson" type="button" class="button" @click="confirm(g, g.open)">
-        {{ g.open ? 'Confirm' : 'Open again' }}
+        {{ g.open ? word('prove-confirm') : word('prove-open-again') }}
       </button>
     </li>
   </ul>

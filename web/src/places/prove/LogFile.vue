@@ -6,7 +6,7 @@ import 'element-plus/es/components/select/style/css'
 import { computed, reactive, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** A logger's file: which column is what, in which unit, on which clocks; then all rows or none. */
 const props = defineProps<{ test: TestRun }>()
@@ -50,7 +50,7 @@ async function load(repeated: true | null): Promise<void> {
   // Evidence is kept; the line is named, and the test says what to do about it.
   const high = overWeakest(job.state, { ...props.test, readings: read.rows })
   const line = read.rows.findIndex((r) => r.atS === high?.atS) + 2
-  const over = high ? `Line ${line} of the file is above what the weakest part may take.` : ''
+  const over = high ? word('prove-line-of-the-file', { line }) : ''
   busy.value = true
   const at = (s: number): number => s - clock.offsetS
   const entries = []
@@ -65,7 +65,7 @@ async function load(repeated: true | null): Promise<void> {
           .map((r) => (r.temperatureC === null ? [at(r.atS), r.bar] : [at(r.atS), r.bar, r.temperatureC])),
       },
     })
-  await job.write(entries, `${counted(read.rows.length, 'reading is', 'readings are')} in.`)
+  await job.write(entries, word('prove-readings-are-in', { rows: read.rows.length }))
   busy.value = false
   emit('done', over)
 }
@@ -74,89 +74,108 @@ async function load(repeated: true | null): Promise<void> {
 <template>
   <div class="file">
     <label
-      >File of the logger (CSV)
-      <input type="file" accept=".csv,.txt,text/csv" aria-label="File of the logger" @change="pick"
+      >{{ word('prove-file-of-the-logger') }}
+      <input
+        type="file"
+        accept=".csv,.txt,text/csv"
+        :aria-label="word('prove-file-of-the-logger-2')"
+        @change="pick"
     /></label>
     <template v-if="table">
       <div class="fields">
         <label
-          >Time
-          <ElSelect :teleported="false" v-model="columns.time" size="large" aria-label="Column of the time">
+          >{{ word('prove-time') }}
+          <ElSelect
+            :teleported="false"
+            v-model="columns.time"
+            size="large"
+            :aria-label="word('prove-column-of-the-time')"
+          >
             <ElOption
               v-for="(h, i) in table.head"
               :key="i"
               :value="i"
-              :label="h || `column ${i + 1}`" /></ElSelect
+              :label="h || word('prove-column', { i: i + 1 })" /></ElSelect
         ></label>
         <label
-          >On the clocks of
-          <ElSelect :teleported="false" v-model="columns.zone" size="large" aria-label="Clocks of the file">
+          >{{ word('prove-on-the-clocks-of') }}
+          <ElSelect
+            :teleported="false"
+            v-model="columns.zone"
+            size="large"
+            :aria-label="word('prove-clocks-of-the-file')"
+          >
             <ElOption v-for="z in zones" :key="z" :value="z" :label="z" /></ElSelect
         ></label>
         <label
-          >Pressure
+          >{{ word('ui-pressure') }}
           <ElSelect
             :teleported="false"
             v-model="columns.pressure"
             size="large"
-            aria-label="Column of the pressure"
+            :aria-label="word('prove-column-of-the-pressure')"
           >
             <ElOption
               v-for="(h, i) in table.head"
               :key="i"
               :value="i"
-              :label="h || `column ${i + 1}`" /></ElSelect
+              :label="h || word('prove-column', { i: i + 1 })" /></ElSelect
         ></label>
         <label
-          >in
+          >{{ word('prove-in') }}
           <ElSelect
             :teleported="false"
             v-model="columns.pressureUnit"
             size="large"
-            aria-label="Unit of the pressure"
+            :aria-label="word('prove-unit-of-the-pressure')"
           >
             <ElOption v-for="u in ['bar', 'psi', 'kPa', 'mbar']" :key="u" :value="u" :label="u" /></ElSelect
         ></label>
         <label
-          >Temperature
+          >{{ word('ui-temperature') }}
           <ElSelect
             :teleported="false"
             v-model="columns.temperature"
             size="large"
             clearable
             :value-on-clear="null"
-            placeholder="none"
-            aria-label="Column of the temperature"
+            :placeholder="word('prove-none')"
+            :aria-label="word('prove-column-of-the-temperature')"
           >
             <ElOption
               v-for="(h, i) in table.head"
               :key="i"
               :value="i"
-              :label="h || `column ${i + 1}`" /></ElSelect
+              :label="h || word('prove-column', { i: i + 1 })" /></ElSelect
         ></label>
         <label
-          >in
+          >{{ word('prove-in') }}
           <ElSelect
             :teleported="false"
             v-model="columns.temperatureUnit"
             size="large"
-            aria-label="Unit of the temperature"
+            :aria-label="word('prove-unit-of-the-temperature')"
           >
             <ElOption value="C" label="°C" /><ElOption value="F" label="°F" /></ElSelect
         ></label>
       </div>
-      <p class="why">{{ counted(table.body.length, 'row') }}. First: {{ table.body[0]?.join(', ') }}</p>
+      <p class="why">
+        {{ word('prove-rows-first', { body: table.body.length, body2: table.body[0]?.join(', ') }) }}
+      </p>
       <p v-if="repeatedLine !== null" class="refusal" role="alert">
-        Line {{ repeatedLine }}: the time goes back by an hour, where the clocks were put back. Is it the same
-        hour for the second time?
-        <button type="button" class="button" @click="load(true)">Yes, the second time</button>
+        {{ word('prove-line-the-time-goes', { repeatedLine }) }}
+        <button type="button" class="button" @click="load(true)">
+          {{ word('prove-yes-the-second-time') }}
+        </button>
       </p>
       <ul v-if="faults.length" role="alert" class="faults">
         <li v-for="f in faults" :key="`${f.line}${f.says.code}`" class="refusal">
-          Line {{ f.line }}: {{ job.t(f.says) }}
+          {{ word('prove-line', { line: f.line, says: job.t(f.says) }) }}
         </li>
       </ul>
-      <button type="button" class="button main" :disabled="busy" @click="load(null)">Take them in</button>
+      <button type="button" class="button main" :disabled="busy" @click="load(null)">
+        {{ word('prove-take-them-in') }}
+      </button>
     </template>
   </div>
 </template>

@@ -9,6 +9,7 @@ import QuantityField from '../../frame/QuantityField.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
+import { word } from '../../words/word'
 
 /** Parts with a rating of their own, and what was put up or taken out for the test and must come back. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -30,7 +31,7 @@ async function addPart(): Promise<void> {
   fault.value = ''
   tried.value = true
   const { rating: ratingBar, at: atMm } = given
-  if (!part.name.trim()) return void (fault.value = 'The part needs a name.')
+  if (!part.name.trim()) return void (fault.value = word('prove-the-part-needs-a'))
   if (ratingBar === null || Number.isNaN(ratingBar) || Number.isNaN(atMm)) return
   const atM = atMm === null ? null : atMm / 1000
   await job.write(
@@ -47,7 +48,7 @@ async function addPart(): Promise<void> {
         },
       },
     ],
-    `${part.name.trim()} may take ${fmt.pressure(ratingBar, job.reader)}.`,
+    word('prove-may-take', { name: part.name.trim(), ratingBar }),
   )
   part.name = ''
   Object.assign(given, { rating: null, at: null })
@@ -68,11 +69,11 @@ const dropPart = (p: { id: string; name: string; kind: string; ratingBar: number
         },
       },
     ],
-    `${p.name} is out of the list.`,
+    word('prove-is-out-of-the', { name: p.name }),
   )
 async function putTag(): Promise<void> {
   fault.value = ''
-  if (!tag.where.trim()) return void (fault.value = 'Say where it is.')
+  if (!tag.where.trim()) return void (fault.value = word('prove-say-where-it-is'))
   await job.write(
     [
       {
@@ -85,47 +86,55 @@ async function putTag(): Promise<void> {
         },
       },
     ],
-    `Tagged: ${tag.kind}, ${tag.where.trim()}.`,
+    word('prove-tagged-2', { kind: tag.kind, where: tag.where.trim() }),
   )
   tag.where = ''
 }
 const comeBack = (t: { id: string; kind: string; where: string }): Promise<unknown> =>
-  job.write([{ kind: 'tag-back', data: { tagId: t.id } }], `Back as it was: ${t.kind}, ${t.where}.`)
+  job.write(
+    [{ kind: 'tag-back', data: { tagId: t.id } }],
+    word('prove-back-as-it-was', { kind: t.kind, where: t.where }),
+  )
 </script>
 
 <template>
   <section aria-labelledby="parts">
-    <h2 id="parts">Parts with a rating of their own</h2>
+    <h2 id="parts">{{ word('prove-parts-with-a-rating') }}</h2>
     <ul v-if="section.parts.length" class="list">
       <li v-for="p in section.parts" :key="p.id">
         <span class="grow"
           ><strong>{{ p.name }}</strong
-          >, {{ p.kind }}{{ p.atM === null ? '' : `, at ${fmt.distance(p.atM * 1000, job.reader)}` }}</span
+          >, {{ p.kind }}{{ p.atM === null ? '' : word('prove-at', { atM: p.atM * 1000 }) }}</span
         >
         <span>{{ fmt.pressure(p.ratingBar, job.reader) }}</span>
-        <button type="button" class="button" @click="dropPart(p)">Take out</button>
+        <button type="button" class="button" @click="dropPart(p)">{{ word('prove-take-out') }}</button>
       </li>
     </ul>
-    <p v-else class="why">None named. Unions, threads, valves and flanges often take less than the pipe.</p>
+    <p v-else class="why">{{ word('prove-none-named-unions-threads') }}</p>
     <form class="form" @submit.prevent="addPart">
-      <ElInput v-model="part.name" size="large" aria-label="Name of the part" placeholder="union at pump 2" />
-      <ElSelect :teleported="false" v-model="part.kind" size="large" aria-label="Kind of part">
+      <ElInput
+        v-model="part.name"
+        size="large"
+        :aria-label="word('prove-name-of-the-part')"
+        :placeholder="word('prove-union-at-pump-2')"
+      />
+      <ElSelect :teleported="false" v-model="part.kind" size="large" :aria-label="word('prove-kind-of-part')">
         <ElOption v-for="k in PART_KINDS" :key="k" :value="k" :label="k" />
       </ElSelect>
       <QuantityField
         v-model="given.rating"
-        label="Rating"
+        :label="word('prove-rating')"
         as="pressure"
         :usual="USUAL.linePressure"
         :least="0.001"
         :most="1000"
         :missing="tried"
       />
-      <QuantityField v-model="given.at" label="Height (empty: not known)" as="distance" />
-      <button type="submit" class="button">Add</button>
+      <QuantityField v-model="given.at" :label="word('prove-height-empty-not-known')" as="distance" />
+      <button type="submit" class="button">{{ word('ui-add') }}</button>
     </form>
-    <h2>Put up or taken out for the test</h2>
-    <ul v-if="tags.length" class="list" aria-label="Tagged">
+    <h2>{{ word('prove-put-up-or-taken') }}</h2>
+    <ul v-if="tags.length" class="list" :aria-label="word('prove-tagged')">
       <li v-for="t in tags" :key="t.id" :class="{ back: t.back }">
         <span class="grow"
           ><strong>{{ t.kind }}</strong
@@ -133,20 +142,32 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
           <span class="who"
             >{{ job.nameOf(t.by) }}, {{ when(t.atS, clock.nowS, zone)
             }}{{
-              t.back ? `; back ${when(t.back.atS, clock.nowS, zone)}, ${job.nameOf(t.back.by)}` : ''
+              t.back
+                ? word('prove-back', {
+                    when: when(t.back.atS, clock.nowS, zone),
+                    name: job.nameOf(t.back.by),
+                  })
+                : ''
             }}</span
           ></span
         >
-        <button v-if="!t.back" type="button" class="button" @click="comeBack(t)">It is back</button>
+        <button v-if="!t.back" type="button" class="button" @click="comeBack(t)">
+          {{ word('prove-it-is-back') }}
+        </button>
       </li>
     </ul>
-    <p v-else class="why">Nothing is tagged. Nothing is handed over until all that was tagged is back.</p>
+    <p v-else class="why">{{ word('prove-nothing-is-tagged-nothing') }}</p>
     <form class="form" @submit.prevent="putTag">
-      <ElSelect :teleported="false" v-model="tag.kind" size="large" aria-label="What was done">
+      <ElSelect :teleported="false" v-model="tag.kind" size="large" :aria-label="word('prove-what-was-done')">
         <ElOption v-for="k in TAG_KINDS" :key="k" :value="k" :label="k" />
       </ElSelect>
-      <ElInput v-model="tag.where" size="large" aria-label="Where" placeholder="branch to tank 4" />
-      <button type="submit" class="button">Tag it</button>
+      <ElInput
+        v-model="tag.where"
+        size="large"
+        :aria-label="word('prove-where')"
+        :placeholder="word('prove-branch-to-tank-4')"
+      />
+      <button type="submit" class="button">{{ word('prove-tag-it') }}</button>
     </form>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
   </section>

@@ -5,7 +5,7 @@ import { useJob } from '../../stores/job'
 import PlanSheet from './PlanSheet.vue'
 import { ruleName } from './rule-names'
 import { useProve } from './use-prove'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
@@ -22,49 +22,64 @@ const rows = computed(() => {
   const s = section.value
   const c = contents.value
   if (!s || !c) return out
-  out.push(['Rule', `${ruleName(plan.value.rule)}, with ${plan.value.medium}`])
+  out.push([word('ui-rule'), `${ruleName(plan.value.rule)}, with ${plan.value.medium}`])
   out.push([
-    'Test',
-    `${bar(s.testBar)} at the gauge, held ${fmt.duration(s.holdS)}, at most ${fine(s.allowedDropBar)} lost`,
+    word('prove-test'),
+    word('prove-at-the-gauge-held', { bar: bar(s.testBar), holdS: s.holdS, fine: fine(s.allowedDropBar) }),
   ])
   if (ends.value)
     out.push([
-      'Static head',
-      `then ${fine(ends.value.atLowBar)} at the lowest point, ${fine(ends.value.atHighBar)} at the highest`,
+      word('prove-static-head'),
+      word('prove-then-at-the-lowest', {
+        fine: fine(ends.value.atLowBar),
+        fine2: fine(ends.value.atHighBar),
+      }),
     ])
   const weak = limits.value[0]
   out.push([
-    'Weakest part',
+    word('ui-weakest-part'),
     weak
-      ? `${weak.name}: ${bar(weak.ratingBar)}${weak.factor < 1 ? ` (${fmt.number(weak.factor, 2)} of it when warm)` : ''}; the gauge may show ${fine(weak.atGaugeBar)}`
-      : 'no rating was said: name the parts below',
+      ? word('prove-the-gauge-may-show', {
+          name: weak.name,
+          bar: bar(weak.ratingBar),
+          factor: fmt.number(weak.factor, 2),
+          isFactor: weak.factor < 1 ? 'yes' : 'no',
+          fine: fine(weak.atGaugeBar),
+        })
+      : word('prove-no-rating-was-said'),
   ])
-  if (gauge.value) out.push(['Gauge', `range ${bar(gauge.value.minBar)} to ${bar(gauge.value.maxBar)}`])
+  if (gauge.value)
+    out.push([word('ui-gauge'), `range ${bar(gauge.value.minBar)} to ${bar(gauge.value.maxBar)}`])
   out.push([
-    'Holds',
-    `${litres(c.litres)}${c.unknown ? `, and ${counted(c.unknown, 'piece')} of unknown length` : ''}`,
+    word('prove-holds'),
+    `${litres(c.litres)}${c.unknown ? word('prove-and-pieces-of-unknown', { unknown: c.unknown }) : ''}`,
   ])
   if (filling.value && plan.value.medium === 'water')
     out.push([
-      'Fill',
-      `no faster than ${fmt.print(filling.value.litresPerMin, 'flow', job.reader)}: ${fmt.number(filling.value.minutes, filling.value.minutes < 10 ? 1 : 0)} min, vents open at the high points`,
+      word('prove-fill'),
+      word('prove-no-faster-than-min', {
+        litresPerMin: filling.value.litresPerMin,
+        minutes: fmt.number(filling.value.minutes, filling.value.minutes < 10 ? 1 : 0),
+      }),
     ])
   const raise = litresToRaise(s, c)
   if (raise !== null)
-    out.push([
-      'Raise',
-      `${litres(raise)} from full to the test pressure; what goes in beyond that tells of air shut in`,
-    ])
-  if (rule.value?.reliefBar) out.push(['Relief valve', `set at most to ${fine(rule.value.reliefBar)}`])
+    out.push([word('prove-raise'), word('prove-from-full-to-the', { litres: litres(raise) })])
+  if (rule.value?.reliefBar)
+    out.push([word('prove-relief-valve'), word('prove-set-at-most-to', { fine: fine(rule.value.reliefBar) })])
   if (rule.value?.testMinBar)
     out.push([
-      'At least',
-      `${fine(rule.value.testMinBar)} at the highest fitting: below that an unpressed joint may hold`,
+      word('prove-at-least'),
+      word('prove-at-the-highest-fitting', { fine: fine(rule.value.testMinBar) }),
     ])
   if (energy.value)
     out.push([
-      'Energy',
-      `${fmt.number(energy.value.energyJ / 1e3, 0)} kJ, like ${fmt.weight(energy.value.tntKg, job.reader)} of TNT: people ${fmt.distance(energy.value.distanceM * 1000, job.reader)} away`,
+      word('prove-energy'),
+      word('prove-kj-like-of-tnt', {
+        energyJ: fmt.number(energy.value.energyJ / 1e3, 0),
+        tntKg: energy.value.tntKg,
+        distanceM: energy.value.distanceM * 1000,
+      }),
     ])
   return out
 })
@@ -72,35 +87,37 @@ const rows = computed(() => {
 
 <template>
   <section aria-labelledby="plan">
-    <h2 id="plan">Plan</h2>
+    <h2 id="plan">{{ word('prove-plan') }}</h2>
     <dl>
       <template v-for="[name, says] in rows" :key="name">
         <dt>{{ name }}</dt>
         <dd>{{ says }}</dd>
       </template>
     </dl>
-    <table v-if="rule && rule.stages.length > 1" class="rows" aria-label="Stages">
+    <table v-if="rule && rule.stages.length > 1" class="rows" :aria-label="word('prove-stages')">
       <thead>
         <tr>
-          <th>Stage</th>
-          <th>Pressure</th>
-          <th>At least</th>
-          <th><span class="spoken">Look</span></th>
+          <th>{{ word('prove-stage') }}</th>
+          <th>{{ word('ui-pressure') }}</th>
+          <th>{{ word('prove-at-least') }}</th>
+          <th>
+            <span class="spoken">{{ word('prove-look') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="(st, i) in rule.stages" :key="i">
           <td>{{ i + 1 }} {{ st.name }}</td>
           <td>{{ fine(st.bar) }}</td>
-          <td>{{ st.holdS ? fmt.duration(st.holdS) : 'until steady' }}</td>
-          <td>{{ st.look ? 'walk the line' : '' }}</td>
+          <td>{{ st.holdS ? fmt.duration(st.holdS) : word('prove-until-steady') }}</td>
+          <td>{{ st.look ? word('prove-walk-the-line') : '' }}</td>
         </tr>
       </tbody>
     </table>
     <p v-for="f in rule?.findings ?? []" :key="f.code" :class="f.level === 'stop' ? 'refusal' : 'why'">
       {{ say(f, job.reader) }}
     </p>
-    <button type="button" class="button" @click="editing = true">Change the plan…</button>
+    <button type="button" class="button" @click="editing = true">{{ word('prove-change-the-plan') }}</button>
     <PlanSheet v-if="editing" :section="answer.section" @close="editing = false" />
   </section>
 </template>

@@ -9,7 +9,8 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
-import { RULE_NAMES } from './rule-names'
+import { ruleName } from './rule-names'
+import { word } from '../../words/word'
 
 /** How a section is tested and what it is: rule, pressures, heights, what it lies behind. */
 const props = defineProps<{ section: Section }>()
@@ -63,7 +64,10 @@ const said = computed(() => {
   })
 })
 const figures = computed(() => (said.value && !('missing' in said.value) ? said.value : null))
-const MISSING = { designBar: 'the design pressure', workingBar: 'the working pressure' } as const
+const MISSING = {
+  designBar: word('prove-the-design-pressure'),
+  workingBar: word('prove-the-working-pressure'),
+} as const
 function take(): void {
   if (!figures.value) return
   const f = figures.value
@@ -77,14 +81,12 @@ async function save(): Promise<void> {
   tried.value = true
   const numbers = { ...given, hold: read(typed.hold), air: read(typed.air), ratio: read(typed.ratio) }
   if (Object.values(numbers).some((v) => v !== null && !Number.isFinite(v)))
-    return void (fault.value = 'One figure above can\u2019t be taken as it stands.')
-  if (!numbers.test) return void (fault.value = 'The test pressure is missing.')
-  if (numbers.drop === null)
-    return void (fault.value = 'Say how far it may fall over the hold: by this rule that is left to you.')
-  if (!numbers.hold || numbers.hold <= 0)
-    return void (fault.value = 'Say how long it is held: by this rule that is left to you.')
+    return void (fault.value = word('ui-one-figure-above-cant'))
+  if (!numbers.test) return void (fault.value = word('prove-the-test-pressure-is'))
+  if (numbers.drop === null) return void (fault.value = word('prove-say-how-far-it'))
+  if (!numbers.hold || numbers.hold <= 0) return void (fault.value = word('prove-say-how-long-it'))
   if (numbers.low !== null && numbers.high !== null && numbers.low > numbers.high)
-    return void (fault.value = 'The lowest point lies above the highest one.')
+    return void (fault.value = word('prove-the-lowest-point-lies'))
   fault.value = ''
   const known = (o: Record<string, unknown>): Record<string, unknown> =>
     Object.fromEntries(Object.entries(o).filter(([, v]) => v !== null && v !== ''))
@@ -122,32 +124,32 @@ async function save(): Promise<void> {
         }),
       },
     ],
-    `The plan of ${props.section.tag} is set.`,
+    word('prove-the-plan-of-is', { tag: props.section.tag }),
   )
   emit('close')
 }
 type Given = 'design' | 'working' | 'test' | 'drop' | 'temperature' | 'gauge' | 'low' | 'high'
 const PRESSURES: readonly (readonly [Given, string])[] = [
-  ['design', 'Design'],
-  ['working', 'Working'],
-  ['test', 'Test at the gauge'],
-  ['drop', 'Fall allowed'],
+  ['design', word('prove-design')],
+  ['working', word('prove-working')],
+  ['test', word('prove-test-at-the-gauge')],
+  ['drop', word('prove-fall-allowed')],
 ]
 /** Any height may be meant: there is none to ask about. */
 const HEIGHTS: readonly (readonly [Given, string])[] = [
-  ['gauge', 'Gauge, height'],
-  ['low', 'Lowest point'],
-  ['high', 'Highest point'],
+  ['gauge', word('prove-gauge-height')],
+  ['low', word('prove-lowest-point')],
+  ['high', word('prove-highest-point')],
 ]
 </script>
 
 <template>
-  <Sheet :title="`Plan of ${section.tag}`" @close="emit('close')">
-    <p class="why">A rule gives figures; local code and the engineer decide.</p>
+  <Sheet :title="word('prove-plan-of', { tag: section.tag })" @close="emit('close')">
+    <p class="why">{{ word('prove-a-rule-gives-figures') }}</p>
     <label class="field"
-      >By
-      <ElSelect :teleported="false" v-model="typed.rule" size="large" aria-label="Rule">
-        <ElOption v-for="r in TEST_RULES" :key="r" :value="r" :label="RULE_NAMES[r]" /></ElSelect
+      >{{ word('prove-by') }}
+      <ElSelect :teleported="false" v-model="typed.rule" size="large" :aria-label="word('ui-rule')">
+        <ElOption v-for="r in TEST_RULES" :key="r" :value="r" :label="ruleName(r)" /></ElSelect
     ></label>
     <div class="grid">
       <QuantityField
@@ -162,27 +164,37 @@ const HEIGHTS: readonly (readonly [Given, string])[] = [
         :missing="tried && (key === 'test' || key === 'drop')"
       />
       <label class="field"
-        >Hold, minutes<ElInput
+        >{{ word('ui-hold-minutes')
+        }}<ElInput
           v-model="typed.hold"
           size="large"
           inputmode="decimal"
-          aria-label="Hold, minutes"
+          :aria-label="word('ui-hold-minutes')"
       /></label>
       <label class="field"
-        >Stress ratio<ElInput
+        >{{ word('prove-stress-ratio')
+        }}<ElInput
           v-model="typed.ratio"
           size="large"
           inputmode="decimal"
-          aria-label="Stress ratio"
+          :aria-label="word('prove-stress-ratio')"
       /></label>
     </div>
     <div v-if="said && 'missing' in said" class="why">
-      This rule needs {{ MISSING[said.missing as keyof typeof MISSING] ?? said.missing }}.
+      {{
+        word('prove-this-rule-needs', {
+          missing: MISSING[said.missing as keyof typeof MISSING] ?? said.missing,
+        })
+      }}
     </div>
     <div v-if="figures" class="says">
       <p>
-        By it: {{ job.t({ code: 'plan-says', params: { bar: figures.testBar, holdS: figures.holdS } }) }}
-        <button type="button" class="button" @click="take">Use it</button>
+        {{
+          word('prove-by-it', {
+            said: job.t({ code: 'plan-says', params: { bar: figures.testBar, holdS: figures.holdS } }),
+          })
+        }}
+        <button type="button" class="button" @click="take">{{ word('ui-use-it') }}</button>
       </p>
       <p v-for="f in figures.findings" :key="f.code" :class="f.level === 'stop' ? 'refusal' : 'why'">
         {{ job.t(f) }}
@@ -190,7 +202,7 @@ const HEIGHTS: readonly (readonly [Given, string])[] = [
     </div>
     <ChipChoice
       v-model="typed.medium"
-      label="With"
+      :label="word('prove-with')"
       :options="[
         ['water', 'water'],
         ['air', 'air'],
@@ -199,18 +211,18 @@ const HEIGHTS: readonly (readonly [Given, string])[] = [
     />
     <ChipChoice
       v-model="typed.axial"
-      label="May it grow along?"
+      :label="word('prove-may-it-grow-along')"
       :options="[
-        ['free', 'may grow along'],
-        ['anchored', 'held along'],
+        ['free', word('prove-may-grow-along')],
+        ['anchored', word('prove-held-along')],
       ]"
     />
     <ChipChoice
       v-model="typed.keep"
-      label="After the test"
+      :label="word('prove-after-the-test')"
       :options="[
-        ['full', 'kept full after'],
-        ['empty', 'emptied after'],
+        ['full', word('prove-kept-full-after')],
+        ['empty', word('prove-emptied-after')],
       ]"
     />
     <div class="grid">
@@ -225,25 +237,31 @@ const HEIGHTS: readonly (readonly [Given, string])[] = [
       />
       <QuantityField
         v-model="given.temperature"
-        label="Pipe at the test"
+        :label="word('prove-pipe-at-the-test')"
         as="temperature"
         :least="-40"
         :most="150"
         :usual="USUAL.pipeC"
       />
       <label class="field"
-        >Air shut in, %<ElInput
+        >{{ word('prove-air-shut-in')
+        }}<ElInput
           v-model="typed.air"
           size="large"
           inputmode="decimal"
-          aria-label="Air shut in, %"
+          :aria-label="word('prove-air-shut-in')"
       /></label>
       <label class="field"
-        >Behind valve<ElInput v-model="typed.valve" size="large" aria-label="Behind valve" placeholder="V-12"
+        >{{ word('prove-behind-valve')
+        }}<ElInput
+          v-model="typed.valve"
+          size="large"
+          :aria-label="word('prove-behind-valve')"
+          placeholder="V-12"
       /></label>
     </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <button type="button" class="button main" @click="save">Set the plan</button>
+    <button type="button" class="button main" @click="save">{{ word('prove-set-the-plan') }}</button>
   </Sheet>
 </template>
 

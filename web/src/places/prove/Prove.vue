@@ -29,6 +29,7 @@ import PressureTape from './PressureTape.vue'
 import Pursue from './Pursue.vue'
 import RunTest from './RunTest.vue'
 import { ruleName } from './rule-names'
+import { word } from '../../words/word'
 
 const job = useJob()
 const view = useView()
@@ -42,10 +43,10 @@ const tests = computed(() =>
 )
 const running = computed<TestRun | null>(() => tests.value.find((t) => !t.ended) ?? null)
 const VIEWS = [
-  ['gates', 'Gates'],
-  ['plan', 'Plan'],
-  ['parts', 'Parts and tags'],
-  ['after', 'Tests and after'],
+  ['gates', word('ui-gates')],
+  ['plan', word('prove-plan')],
+  ['parts', word('prove-parts-and-tags')],
+  ['after', word('prove-tests-and-after')],
 ] as const
 type View = (typeof VIEWS)[number][0]
 const shows = ref<View>('gates')
@@ -57,7 +58,11 @@ const runningHead = computed(() => {
   if (!t || !j) return ''
   const stage = stageNow(t)
   if (stage && stage.index < heldStage(t))
-    return `${answer.value?.section.tag ?? ''} is brought to ${bar(t.bar)} in ${stage.of} stages.`
+    return word('prove-is-brought-to-in', {
+      tag: answer.value?.section.tag ?? '',
+      bar: bar(t.bar),
+      of: stage.of,
+    })
   const seen = Math.min(t.holdS, Math.max(0, j.seenS))
   const drop = j.correctedDropBar
   return `${bar(t.bar)} held ${fmt.duration(seen)} of ${fmt.duration(t.holdS)}${drop === null ? '' : `; loss ${fmt.pressureFine(Math.max(0, (drop * seen) / t.holdS), job.reader)} of ${fmt.pressureFine(t.allowedDropBar, job.reader)} allowed`}.`
@@ -70,7 +75,7 @@ const hooks = computed(() => {
     { bar: a.section.testBar, says: 'test', strong: true },
     { bar: a.section.workingBar, says: 'working' },
     ...(weak ? [{ bar: weak.atGaugeBar, says: 'weakest' }] : []),
-    ...(a.allowedBar === null ? [] : [{ bar: a.allowedBar, says: 'may take now', strong: true }]),
+    ...(a.allowedBar === null ? [] : [{ bar: a.allowedBar, says: word('prove-may-take-now'), strong: true }]),
   ]
 })
 const head = computed(() => {
@@ -78,7 +83,11 @@ const head = computed(() => {
   if (!a) return null
   const ends = endsOf(a.section, a.section.testBar)
   return ends
-    ? `At ${bar(a.section.testBar)} the lowest point sees ${fmt.pressureFine(ends.atLowBar, job.reader)}, the highest ${fmt.pressureFine(ends.atHighBar, job.reader)}.`
+    ? word('prove-at-the-lowest-point', {
+        bar: bar(a.section.testBar),
+        atLowBar: ends.atLowBar,
+        atHighBar: ends.atHighBar,
+      })
     : null
 })
 /** Shut in and full before it warms: what the warmest hour of the forecast would do to it. */
@@ -119,7 +128,7 @@ watch(
   },
   { immediate: true },
 )
-const STATES = ['drained', 'full', 'under pressure', 'under vacuum'] as const
+const STATES = ['drained', 'full', word('prove-under-pressure'), word('prove-under-vacuum')] as const
 async function setState(state: string): Promise<void> {
   if (answer.value && state)
     await job.write(
@@ -132,41 +141,53 @@ async function setState(state: string): Promise<void> {
 <template>
   <div class="place">
     <div v-if="!answer" class="head">
-      <h1>No section painted.</h1>
-      <p class="why">Paint a boundary in Set out to test it.</p>
+      <h1>{{ word('prove-no-section-painted') }}</h1>
+      <p class="why">{{ word('prove-paint-a-boundary-in') }}</p>
     </div>
     <template v-else>
       <SectionChooser :answers="answers" :here="answer" place="prove" />
       <div v-if="running" class="head">
         <h1>{{ runningHead }}</h1>
         <p class="why">
-          {{ running.tester }} tests with {{ running.medium }}, gauge {{ running.gauge || 'not named' }}.
-          {{ head }}
+          {{
+            word('prove-tests-with-gauge', {
+              tester: running.tester,
+              medium: running.medium,
+              gauge: running.gauge || word('ui-not-named'),
+              head,
+            })
+          }}
         </p>
       </div>
       <div v-else-if="unheld" class="head">
         <h1>{{ unheldSays }}</h1>
         <p class="why">
-          {{ answer.section.tag }}, {{ bar(unheld.bar) }} with {{ unheld.medium }},
-          {{ ruleName(unheld.rule) }}.
           {{
-            unheld.ended?.verdict === 'lost'
-              ? 'Find it, mend it, test again: both tests are kept.'
-              : 'Test again when that is settled: both tests are kept.'
+            word('prove-with-test-again-when', {
+              tag: answer.section.tag,
+              bar: bar(unheld.bar),
+              medium: unheld.medium,
+              ruleName: ruleName(unheld.rule),
+              isVerdict: unheld.ended?.verdict === 'lost' ? 'yes' : 'no',
+            })
           }}
         </p>
       </div>
       <template v-else>
         <AnswerHead :answer="answer" />
         <p v-if="!answer.proved && open.length" class="not-yet">
-          Not yet: {{ open.length }} {{ open.length === 1 ? 'gate is' : 'gates are' }} open. First:
-          {{ job.t(open[0]!.says) }}
+          {{ word('prove-not-yet-gates-are', { open: open.length, says: job.t(open[0]!.says) }) }}
         </p>
       </template>
       <p v-if="relieve" class="refusal" role="alert">
-        Relieve now: shut in, it comes to {{ bar(relieve.bar) }} at
-        {{ fmt.temperature(relieve.warmC, job.reader) }}; {{ relieve.limitName }} may take
-        {{ bar(relieve.limitBar) }}.
+        {{
+          word('prove-relieve-now-shut-in', {
+            bar: bar(relieve.bar),
+            warmC: relieve.warmC,
+            limitName: relieve.limitName,
+            bar2: bar(relieve.limitBar),
+          })
+        }}
       </p>
       <div class="two">
         <PressureTape :hooks="hooks" :gauge-bar="running?.readings.at(-1)?.bar ?? null" />
@@ -174,17 +195,17 @@ async function setState(state: string): Promise<void> {
           <RunTest v-if="running && judgement" :test="running" :judgement="judgement" />
           <template v-else>
             <div class="state">
-              <label for="section-state">The section is</label>
+              <label for="section-state">{{ word('prove-the-section-is') }}</label>
               <select
                 id="section-state"
                 :value="answer.section.state"
                 @change="setState(($event.target as HTMLSelectElement).value)"
               >
-                <option value="not known" disabled>not known</option>
+                <option value="not known" disabled>{{ word('ui-not-known') }}</option>
                 <option v-for="s in STATES" :key="s" :value="s">{{ s }}</option>
               </select>
             </div>
-            <ChipChoice v-model="shows" label="Show" :options="VIEWS" />
+            <ChipChoice v-model="shows" :label="word('prove-show')" :options="VIEWS" />
             <template v-if="shows === 'gates'">
               <GateList :gates="gates" :section-id="answer.section.id" />
               <BeginTest :key="answer.section.id" :answer="answer" />

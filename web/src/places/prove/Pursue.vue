@@ -5,7 +5,6 @@ import {
   afterSteps,
   certificateOf,
   flagsOf,
-  fmt,
   msg,
   layOut,
   lookFirst,
@@ -20,7 +19,7 @@ import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { hhmm, onPaper, when } from '../../when'
 import { ruleName } from './rule-names'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** What follows a test: where to look when it was lost, the steps when it held, may it be covered, its certificates. */
 const props = defineProps<{ answer: SectionAnswer; tests: readonly TestRun[] }>()
@@ -37,14 +36,18 @@ const suspects = computed(() =>
 const steps = computed(() => (props.answer.proved ? afterSteps(job.state, section.value) : []))
 const cover = computed(() => mayCover(job.state, section.value, props.answer.proved))
 const holds = computed(() => [...job.state.holds.values()].filter((h) => h.sectionId === section.value.id))
-const VERDICTS = { held: 'Held', lost: 'Lost', inconclusive: 'Inconclusive' } as const
+const VERDICTS = {
+  held: word('prove-held'),
+  lost: word('prove-lost'),
+  inconclusive: word('prove-inconclusive'),
+} as const
 const hold = reactive({ name: '', who: '' })
 const fault = ref('')
 const at = (s: number): string => when(s, clock.nowS, zone.value)
 const done = (id: string, says: string): Promise<unknown> =>
   job.write(
     [{ kind: 'after-done', data: { sectionId: section.value.id, step: id } }, ...stateAfter(id)],
-    `Done: ${says}`,
+    word('prove-done-2', { says }),
   )
 /** Some steps change what the section is. */
 function stateAfter(id: string): { kind: string; data: Record<string, unknown> }[] {
@@ -55,7 +58,7 @@ function stateAfter(id: string): { kind: string; data: Record<string, unknown> }
 }
 async function addHold(): Promise<void> {
   fault.value = ''
-  if (!hold.name.trim()) return void (fault.value = 'Say what is to be seen first.')
+  if (!hold.name.trim()) return void (fault.value = word('prove-say-what-is-to'))
   await job.write(
     [
       {
@@ -68,18 +71,23 @@ async function addHold(): Promise<void> {
         },
       },
     ],
-    `${hold.name.trim()} waits to be seen.`,
+    word('prove-waits-to-be-seen', { name: hold.name.trim() }),
   )
   Object.assign(hold, { name: '', who: '' })
 }
 const answerHold = (holdId: string, answer: 'go on' | 'wait'): Promise<unknown> =>
   job.write(
     [{ kind: 'hold-answered', data: { holdId, answer } }],
-    answer === 'go on' ? 'It may go on.' : 'It waits.',
+    answer === 'go on' ? word('prove-it-may-go-on') : word('prove-it-waits'),
   )
 const signing = ref<TestRun | null>(null)
 const statementOf = (t: TestRun): string =>
-  `Test of ${section.value.tag} at ${fmt.pressureFine(t.bar, job.reader)} with ${t.medium}: ${t.ended?.verdict}. Seen and signed.`
+  word('prove-test-of-at-with', {
+    tag: section.value.tag,
+    bar: t.bar,
+    medium: t.medium,
+    verdict: t.ended?.verdict,
+  })
 function sign(t: TestRun): Promise<unknown> {
   signing.value = null
   return job.write(
@@ -93,7 +101,7 @@ function sign(t: TestRun): Promise<unknown> {
         },
       },
     ],
-    'Signed.',
+    word('ui-signed'),
   )
 }
 const signedBy = (t: TestRun): string =>
@@ -133,7 +141,7 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
     })
     hand(bytes as BlobPart, 'application/pdf', `${name}.pdf`)
   } catch {
-    fault.value = 'The certificate could not be put on paper. Load the page again, or take the JSON.'
+    fault.value = word('prove-the-certificate-could-not')
   }
 }
 </script>
@@ -141,13 +149,13 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
 <template>
   <div class="after">
     <p v-if="section.state === 'under pressure' && !answer.proved" class="off">
-      <strong>{{ section.tag }} is still under pressure.</strong>
-      <button type="button" class="button main" @click="done('relieve', 'pressure off')">
-        Pressure is off
+      <strong>{{ word('prove-is-still-under-pressure', { tag: section.tag }) }}</strong>
+      <button type="button" class="button main" @click="done('relieve', word('prove-pressure-off'))">
+        {{ word('prove-pressure-is-off') }}
       </button>
     </p>
     <section v-if="suspects.length" aria-labelledby="first">
-      <h2 id="first">Look at these first</h2>
+      <h2 id="first">{{ word('prove-look-at-these-first') }}</h2>
       <ol>
         <li v-for="s in suspects" :key="s.jointId">
           <RouterLink :to="{ name: 'make', params: { jobId: job.jobId, jointId: s.jointId } }">{{
@@ -155,80 +163,106 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
           }}</RouterLink>: {{ job.t(s.why) }}
         </li>
       </ol>
-      <p class="caution"><strong>Caution:</strong> let the pressure off before anything is opened or cut.</p>
+      <p class="caution">
+        <strong>{{ word('ui-caution') }}</strong> {{ word('prove-let-the-pressure-off') }}
+      </p>
     </section>
     <section v-if="steps.length" aria-labelledby="after">
-      <h2 id="after">After the test</h2>
+      <h2 id="after">{{ word('prove-after-the-test') }}</h2>
       <ul class="list">
         <li v-for="s in steps" :key="s.id">
           <span class="grow"
             ><strong>{{ job.t(s.says) }}</strong>
-            <span v-if="s.caution" class="who">Caution: {{ job.t(s.caution) }}</span>
+            <span v-if="s.caution" class="who">{{
+              word('prove-caution', { caution: job.t(s.caution) })
+            }}</span>
             <span v-if="s.done" class="who">{{ job.nameOf(s.done.by) }}, {{ at(s.done.atS) }}</span></span
           >
-          <button v-if="!s.done" type="button" class="button" @click="done(s.id, job.t(s.says))">Done</button>
+          <button v-if="!s.done" type="button" class="button" @click="done(s.id, job.t(s.says))">
+            {{ word('prove-done') }}
+          </button>
         </li>
       </ul>
     </section>
     <section aria-labelledby="cover">
-      <h2 id="cover">May I close the wall?</h2>
+      <h2 id="cover">{{ word('prove-may-i-close-the') }}</h2>
       <p class="cover" :class="{ refusal: !cover.may }">{{ job.t(cover.says) }}</p>
       <ul v-if="holds.length" class="list">
         <li v-for="h in holds" :key="h.id">
           <span class="grow"
             ><strong>{{ h.name }}</strong
-            >, {{ h.who || 'the inspector' }}
+            >, {{ h.who || word('prove-the-inspector') }}
             <span v-if="h.answers.length" class="who"
               >{{ h.answers.at(-1)!.answer }}, {{ job.nameOf(h.answers.at(-1)!.by) }},
               {{ at(h.answers.at(-1)!.atS) }}</span
             ></span
           >
-          <button type="button" class="button" @click="answerHold(h.id, 'go on')">Go on</button>
-          <button type="button" class="button" @click="answerHold(h.id, 'wait')">Wait</button>
+          <button type="button" class="button" @click="answerHold(h.id, 'go on')">
+            {{ word('prove-go-on-2') }}
+          </button>
+          <button type="button" class="button" @click="answerHold(h.id, 'wait')">
+            {{ word('prove-wait') }}
+          </button>
         </li>
       </ul>
       <form class="form" @submit.prevent="addHold">
         <ElInput
           v-model="hold.name"
           size="large"
-          aria-label="What is to be seen first"
-          placeholder="north wall, before it is closed"
+          :aria-label="word('prove-what-is-to-be')"
+          :placeholder="word('prove-north-wall-before-it')"
         />
-        <ElInput v-model="hold.who" size="large" aria-label="By whom" placeholder="by whom" />
-        <button type="submit" class="button">Must be seen first</button>
+        <ElInput
+          v-model="hold.who"
+          size="large"
+          :aria-label="word('prove-by-whom')"
+          :placeholder="word('prove-by-whom-2')"
+        />
+        <button type="submit" class="button">{{ word('prove-must-be-seen-first') }}</button>
       </form>
     </section>
     <section v-if="ended.length" aria-labelledby="tests">
-      <h2 id="tests">Tests of {{ section.tag }}</h2>
+      <h2 id="tests">{{ word('prove-tests-of', { tag: section.tag }) }}</h2>
       <ul class="list">
         <li v-for="t in ended" :key="t.id" class="test">
           <span class="grow"
             ><strong :class="{ refusal: t.ended?.verdict === 'lost' }">{{
               VERDICTS[t.ended?.verdict ?? 'inconclusive']
             }}</strong
-            >, {{ fmt.pressure(t.bar, job.reader) }} with {{ t.medium }}, {{ at(t.begunAtS) }},
-            {{
-              t.ended?.dropBar == null
-                ? 'fall not known'
-                : job.t(
-                    msg('test-fell', {
-                      dropBar: t.ended.dropBar,
-                      holdS: t.holdS,
-                      allowedBar: t.allowedDropBar,
-                    }),
-                  )
+            >{{
+              word('prove-with-2', {
+                bar: t.bar,
+                medium: t.medium,
+                at: at(t.begunAtS),
+                dropBar:
+                  t.ended?.dropBar == null
+                    ? word('prove-fall-not-known')
+                    : job.t(
+                        msg('test-fell', {
+                          dropBar: t.ended.dropBar,
+                          holdS: t.holdS,
+                          allowedBar: t.allowedDropBar,
+                        }),
+                      ),
+              })
             }}
-            <span class="who">{{ t.tester }}{{ signedBy(t) ? `; signed: ${signedBy(t)}` : '' }}</span>
-            <span v-for="f in flagsOf(job.state, t)" :key="`${f.code}${f.params.joint}`" class="flag"
-              >Flag: {{ job.t(f) }}</span
-            ></span
+            <span class="who"
+              >{{ t.tester }}{{ signedBy(t) ? word('prove-signed', { signedBy: signedBy(t) }) : '' }}</span
+            >
+            <span v-for="f in flagsOf(job.state, t)" :key="`${f.code}${f.params.joint}`" class="flag">{{
+              word('prove-flag', { f: job.t(f) })
+            }}</span></span
           >
           <span class="buttons">
             <button type="button" class="button" @click="signing = t">
-              Sign as {{ session.person?.name }}
+              {{ word('ui-sign-as', { name: session.person?.name }) }}
             </button>
-            <button type="button" class="button" @click="certificate(t, 'pdf')">Certificate, PDF</button>
-            <button type="button" class="button" @click="certificate(t, 'json')">JSON</button>
+            <button type="button" class="button" @click="certificate(t, 'pdf')">
+              {{ word('prove-certificate-pdf') }}
+            </button>
+            <button type="button" class="button" @click="certificate(t, 'json')">
+              {{ word('prove-json') }}
+            </button>
           </span>
         </li>
       </ul>
@@ -236,9 +270,11 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <SignSheet
       v-if="signing"
-      :title="`Sign the test of ${section.tag}`"
+      :title="word('prove-sign-the-test-of', { tag: section.tag })"
       :statement="statementOf(signing)"
-      :says="[`It speaks for ${counted(section.jointIds.length, 'joint')}, read by ${signing.tester}.`]"
+      :says="[
+        word('prove-it-speaks-for-joints', { jointIds: section.jointIds.length, tester: signing.tester }),
+      ]"
       @close="signing = null"
       @sign="sign(signing)"
     />

@@ -26,6 +26,7 @@ import LogFile from './LogFile.vue'
 import LoggerSilence from './LoggerSilence.vue'
 import StageGuide from './StageGuide.vue'
 import TestChart from './TestChart.vue'
+import { word } from '../../words/word'
 
 const props = defineProps<{ test: TestRun; judgement: Judgement }>()
 const job = useJob()
@@ -38,9 +39,9 @@ const file = ref(false)
 const asksWhere = ref(false)
 const where = ref('')
 const TEMPERATURE = {
-  medium: 'Temperature inside',
-  wall: 'Temperature of the wall',
-  air: 'Temperature of the air',
+  medium: word('prove-temperature-inside'),
+  wall: word('prove-temperature-of-the-wall'),
+  air: word('prove-temperature-of-the-air'),
 }
 const SHOWN = 8
 const zone = computed(() => job.state.job.zone)
@@ -57,8 +58,10 @@ const steady = computed(() =>
   props.judgement.course === null
     ? ''
     : steadyS.value === null
-      ? 'Not steady yet.'
-      : `Steady since ${hhmmss((held.value.readings[0]?.atS ?? 0) + steadyS.value, zone.value)}.`,
+      ? word('prove-not-steady-yet')
+      : word('prove-steady-since', {
+          at: hhmmss((held.value.readings[0]?.atS ?? 0) + steadyS.value, zone.value),
+        }),
 )
 /** A reading that no part was made for: said until the pressure is off, and kept for the certificate. */
 const over = computed(() => {
@@ -88,25 +91,22 @@ const nextRead = computed(() => {
   const l = last.value
   if (!l?.typed || left.value === 0) return ''
   const everyS = longestGapS(props.test.holdS)
-  return `Read it at least every ${fmt.duration(everyS)}: next by ${hhmmss(l.atS + everyS, zone.value)}.`
+  return word('prove-read-it-at-least', { everyS, at: hhmmss(l.atS + everyS, zone.value) })
 })
 const left = computed(() => Math.max(0, Math.ceil(holdEndsS.value - clock.nowS)))
 const FAR = { above: 1.5, below: 0.5 }
 /** Why a reading should be looked at again; empty where it goes on from what was read. */
 function doubtOf(bar: number): string {
   const most = greatest([props.test.bar, ...props.test.stages.map((x) => x.bar)])
-  if (bar > FAR.above * most)
-    return `${fmt.pressureFine(bar, job.reader)} is far above the test pressure of ${fmt.pressure(most, job.reader)}. Is the gauge read right?`
+  if (bar > FAR.above * most) return word('prove-is-far-above-the', { bar, most })
   const before = last.value?.bar ?? 0
-  return before > 0 && bar < FAR.below * before
-    ? `${fmt.pressureFine(bar, job.reader)} is less than half of the ${fmt.pressureFine(before, job.reader)} read last. Is the gauge read right?`
-    : ''
+  return before > 0 && bar < FAR.below * before ? word('prove-is-less-than-half', { bar, before }) : ''
 }
 async function read(): Promise<void> {
   fault.value = ''
   const { bar, temperatureC } = given
   if (Number.isNaN(bar) || Number.isNaN(temperatureC)) return
-  if (bar === null) return void (fault.value = 'Type what the gauge shows.')
+  if (bar === null) return void (fault.value = word('prove-type-what-the-gauge'))
   const doubt = doubtOf(bar)
   if (doubt && doubted.value !== doubt) return void (doubted.value = doubt)
   doubted.value = ''
@@ -118,14 +118,19 @@ async function read(): Promise<void> {
         data: { testId: props.test.id, atS: Date.now() / 1000, bar, temperatureC },
       },
     ],
-    `${fmt.pressureFine(bar, job.reader)} read.`,
+    word('prove-read-2', { bar }),
   )
   given.bar = null
 }
 async function leak(): Promise<void> {
   await job.write(
-    [{ kind: 'leak-seen', data: { testId: props.test.id, where: where.value.trim() || 'not said' } }],
-    'A leak is written down. Let the pressure off.',
+    [
+      {
+        kind: 'leak-seen',
+        data: { testId: props.test.id, where: where.value.trim() || word('ui-not-said') },
+      },
+    ],
+    word('prove-a-leak-is-written'),
   )
   asksWhere.value = false
 }
@@ -142,11 +147,13 @@ async function end(): Promise<void> {
           rawDropBar: j.rawDropBar,
           uncertaintyBar: j.uncertaintyBar,
           leakRateLPerH: j.leakRateLPerH,
-          note: props.test.leaks.length ? `Leak seen: ${props.test.leaks[0]?.where}` : job.t(says.value),
+          note: props.test.leaks.length
+            ? word('prove-leak-seen', { where: props.test.leaks[0]?.where })
+            : job.t(says.value),
         },
       },
     ],
-    `Test ended: ${j.verdict}.`,
+    word('prove-test-ended', { verdict: j.verdict }),
   )
 }
 </script>
@@ -154,9 +161,11 @@ async function end(): Promise<void> {
 <template>
   <div class="run">
     <div class="now">
-      <span class="big">{{ last ? fmt.pressureFine(last.bar, job.reader) : 'no reading yet' }}</span>
+      <span class="big">{{
+        last ? fmt.pressureFine(last.bar, job.reader) : word('prove-no-reading-yet')
+      }}</span>
       <span v-if="!stage || stage.stage.name === 'hold'" class="left">{{
-        left > 0 ? `${fmt.clock(left)} left` : 'hold is over'
+        left > 0 ? word('prove-left', { clock: fmt.clock(left) }) : word('prove-hold-is-over')
       }}</span>
     </div>
     <p v-if="over" class="refusal over" role="alert">
@@ -166,36 +175,44 @@ async function end(): Promise<void> {
     <StageGuide :test="test" />
     <TestChart v-if="held.readings.length" :test="held" :series="series" :judgement="judgement" />
     <p v-if="!before" class="says" role="status">
-      {{ test.leaks.length ? 'Lost: a leak was seen.' : job.t(says) }}
+      {{ test.leaks.length ? word('prove-lost-a-leak-was') : job.t(says) }}
       {{ steady }}
       <template v-if="judgement.moreTimeS">
-        {{ fmt.duration(judgement.moreTimeS) }} more would settle it.
+        {{ word('prove-more-would-settle-it', { moreTimeS: judgement.moreTimeS }) }}
       </template>
       <template v-if="judgement.mostly && judgement.verdict !== 'held'">
         {{ job.t({ code: `mostly-${judgement.mostly}`, params: {} }) }}
       </template>
       <template v-if="judgement.verdict === 'lost' && judgement.leakRateLPerH !== null">
-        About {{ fmt.print(judgement.leakRateLPerH, 'leak', job.reader) }}.
+        {{ word('prove-about', { leakRateLPerH: judgement.leakRateLPerH }) }}
       </template>
     </p>
     <div class="stops">
-      <button type="button" class="button stop" @click="asksWhere = !asksWhere">I see a leak</button>
+      <button type="button" class="button stop" @click="asksWhere = !asksWhere">
+        {{ word('prove-i-see-a-leak') }}
+      </button>
       <button type="button" class="button" :class="{ main: left === 0 }" @click="end">
-        End the test: {{ judgement.verdict }}
+        {{ word('prove-end-the-test', { verdict: judgement.verdict }) }}
       </button>
     </div>
     <form v-if="asksWhere" class="type" @submit.prevent="leak">
       <label
-        >Where
-        <ElInput v-model="where" size="large" aria-label="Where it leaks" placeholder="Q2-07, at the face"
+        >{{ word('prove-where') }}
+        <ElInput
+          v-model="where"
+          size="large"
+          :aria-label="word('prove-where-it-leaks')"
+          :placeholder="word('prove-q2-07-at-the')"
       /></label>
-      <button type="submit" class="button main">Write it down</button>
-      <p class="caution"><strong>Caution:</strong> let the pressure off before anybody goes near it.</p>
+      <button type="submit" class="button main">{{ word('ui-write-it-down') }}</button>
+      <p class="caution">
+        <strong>{{ word('ui-caution') }}</strong> {{ word('prove-let-the-pressure-off-before') }}
+      </p>
     </form>
     <form class="type" @submit.prevent="read">
       <QuantityField
         v-model="given.bar"
-        label="Gauge now"
+        :label="word('prove-gauge-now')"
         as="fine"
         :least="-1"
         :most="1000"
@@ -209,27 +226,27 @@ async function end(): Promise<void> {
         :most="100"
         :near="last?.temperatureC ?? 15"
       />
-      <button type="submit" class="button">Read</button>
-      <button type="button" class="button" :aria-expanded="file" @click="file = !file">From a file…</button>
+      <button type="submit" class="button">{{ word('prove-read') }}</button>
+      <button type="button" class="button" :aria-expanded="file" @click="file = !file">
+        {{ word('prove-from-a-file') }}
+      </button>
     </form>
     <p v-if="nextRead" class="why">{{ nextRead }}</p>
     <div v-if="doubted" class="refusal" role="alert">
       {{ doubted }}
-      <button type="button" class="button" @click="read">It is right: keep it</button>
+      <button type="button" class="button" @click="read">{{ word('prove-it-is-right-keep') }}</button>
     </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <LogFile v-if="file" :test="test" @done="taken" />
     <table v-if="test.readings.length" class="rows">
       <caption>
-        Last of
         {{
-          test.readings.length
+          word('prove-last-of-readings', { readings: test.readings.length })
         }}
-        readings
       </caption>
       <thead>
         <tr>
-          <th>Time</th>
+          <th>{{ word('prove-time') }}</th>
           <th class="right">{{ unitOf('fine', job.reader) }}</th>
           <th class="right">{{ unitOf('temperature', job.reader) }}</th>
         </tr>
@@ -245,8 +262,7 @@ async function end(): Promise<void> {
       </tbody>
     </table>
     <p class="why">
-      The temperature&rsquo;s share is taken out by what is shut in and the pipe it is in; what is left is
-      fitted with a line and its 95 % doubt. By this method, with these readings.
+      {{ word('prove-the-temperatures-share-is') }}
     </p>
   </div>
 </template>

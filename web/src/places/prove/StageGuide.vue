@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmm } from '../../when'
+import { word } from '../../words/word'
 
 /** Leads through a test of several stages: one at a time, each with its pressure, its least time and its walk. */
 const props = defineProps<{ test: TestRun }>()
@@ -16,45 +17,46 @@ const headline = computed(() => {
   const n = now.value
   if (!n) return ''
   const at = bar(n.stage.bar)
-  if (n.to !== 'stay') return n.to === 'raise' ? `Raise it to ${at}.` : `Let it down to ${at}.`
-  if (n.untilS === null && n.stage.holdS) return `At ${at}. Read the gauge: the time runs from there.`
-  if (left.value) return `Stay at ${at} for ${fmt.clock(left.value)} more.`
-  if (n.stage.look) return `At ${at}: walk the line, look at every joint.`
-  return n.stage.holdS ? `The time at ${at} is over.` : `Stay at ${at} until it is steady.`
+  if (n.to !== 'stay')
+    return n.to === 'raise' ? word('prove-raise-it-to', { at }) : word('prove-let-it-down-to', { at })
+  if (n.untilS === null && n.stage.holdS) return word('prove-at-read-the-gauge', { at })
+  if (left.value) return word('prove-stay-at-for-more', { at, clock: fmt.clock(left.value) })
+  if (n.stage.look) return word('prove-at-walk-the-line', { at })
+  return n.stage.holdS ? word('prove-the-time-at-is', { at }) : word('prove-stay-at-until-it', { at })
 })
 /** What ends the stage; it waits for its pressure and its least time. */
 const action = computed(() => {
   const n = now.value
   if (!n) return ''
-  if (n.stage.look) return 'Walked: no leak seen'
-  return n.stage.holdS ? 'This stage is over' : 'It is steady: go on'
+  if (n.stage.look) return word('prove-walked-no-leak-seen')
+  return n.stage.holdS ? word('prove-this-stage-is-over') : word('prove-it-is-steady-go')
 })
 const waits = computed(() => {
   const n = now.value
   if (!n) return ''
-  if (n.reachedAtS === null) return 'No reading at this pressure yet.'
-  return left.value ? `Not before ${hhmm(n.untilS ?? 0, job.state.job.zone)}.` : ''
+  if (n.reachedAtS === null) return word('prove-no-reading-at-this')
+  return left.value ? word('prove-not-before', { at: hhmm(n.untilS ?? 0, job.state.job.zone) }) : ''
 })
 async function done(): Promise<void> {
   const n = now.value
   if (!n || waits.value) return
   await job.write(
     [{ kind: 'stage-done', data: { testId: props.test.id, stage: n.index, note: action.value } }],
-    `Stage ${n.index + 1} of ${n.of}: over.`,
+    word('prove-stage-of-over', { index: n.index + 1, of: n.of }),
   )
 }
 </script>
 
 <template>
   <section v-if="now" class="guide" aria-labelledby="stage">
-    <h2 id="stage">Stage {{ now.index + 1 }} of {{ now.of }}. {{ headline }}</h2>
+    <h2 id="stage">{{ word('prove-stage-of', { index: now.index + 1, of: now.of, headline }) }}</h2>
     <ol class="bar" aria-hidden="true">
       <li v-for="(s, i) in test.stages" :key="i" :class="{ done: i < now.index, here: i === now.index }">
         {{ bar(s.bar) }}
       </li>
     </ol>
     <p v-if="now.to === 'raise'" class="caution">
-      <strong>Caution:</strong> nobody stands by ends, blanks and valves while the pressure rises.
+      <strong>{{ word('ui-caution') }}</strong> {{ word('prove-nobody-stands-by-ends') }}
     </p>
     <div class="row">
       <button type="button" class="button" :class="{ main: !waits }" :disabled="Boolean(waits)" @click="done">

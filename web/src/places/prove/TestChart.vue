@@ -19,6 +19,7 @@ import { usePrefs } from '../../stores/prefs'
 import { hhmm, hhmmss } from '../../when'
 import { type RoundScale, roundScale } from '../../tapes/ticks'
 import { thinned } from './thin'
+import { word } from '../../words/word'
 
 /** Pressure as read, pressure had the temperature stayed, and the temperature, over the test. */
 const props = defineProps<{ test: TestRun; series: TestSeries; judgement: Judgement }>()
@@ -177,8 +178,8 @@ onBeforeUnmount(() => {
 
 <template>
   <figure>
-    <div ref="box" class="chart" role="img" aria-label="Pressure and temperature over the test" />
-    <figcaption>Thin: as read. Thick: had the temperature stayed. Dotted: temperature, right.</figcaption>
+    <div ref="box" class="chart" role="img" :aria-label="word('prove-pressure-and-temperature-over')" />
+    <figcaption>{{ word('prove-thin-as-read-thick') }}</figcaption>
   </figure>
 </template>
 

@@ -1,23 +1,28 @@
 import type { TestRuleId } from '@jugalis/core'
+import { type WebCode, word } from '../../words/word'
 
 /** Rules by the name under which they are known. */
-export const RULE_NAMES: Readonly<Record<TestRuleId, string>> = {
-  custom: 'a rule of your own',
-  'b31.3-hydro': 'ASME B31.3, water',
-  'b31.3-pneumatic': 'ASME B31.3, gas',
-  'b31.9-hydro': 'ASME B31.9, water',
-  'ipc-water': 'IPC, water supply by water',
-  'ipc-air': 'IPC, water supply by air',
-  'dwv-water': 'IPC, drainage by water',
-  'dwv-air': 'IPC, drainage by air',
-  'en806-a': 'EN 806-4, procedure A',
-  'en806-b': 'EN 806-4, procedure B',
-  'en806-c': 'EN 806-4, procedure C',
-  'nfpa13-wet': 'NFPA 13, wet',
-  'nfpa13-dry': 'NFPA 13, dry by air',
-  'press-leak-check-air': 'Look for unpressed joints, air',
-  'press-leak-check-water': 'Look for unpressed joints, water',
-  'dvs2210-hydro': 'DVS 2210-1, industrial plastic',
-}
+const RULE_NAMES = {
+  custom: 'prove-a-rule-of-your',
+  'b31.3-hydro': 'prove-asme-b31-3-water',
+  'b31.3-pneumatic': 'prove-asme-b31-3-gas',
+  'b31.9-hydro': 'prove-asme-b31-9-water',
+  'ipc-water': 'prove-ipc-water-supply-by',
+  'ipc-air': 'prove-ipc-water-supply-by-air',
+  'dwv-water': 'prove-ipc-drainage-by-water',
+  'dwv-air': 'prove-ipc-drainage-by-air',
+  'en806-a': 'prove-en-806-4-procedure',
+  'en806-b': 'prove-en-806-4-procedure-b',
+  'en806-c': 'prove-en-806-4-procedure-c',
+  'nfpa13-wet': 'prove-nfpa-13-wet',
+  'nfpa13-dry': 'prove-nfpa-13-dry-by',
+  'press-leak-check-air': 'prove-look-for-unpressed-joints',
+  'press-leak-check-water': 'prove-look-for-unpressed-joints-water',
+  'dvs2210-hydro': 'prove-dvs-2210-1-industrial',
+} as const satisfies Readonly<Record<TestRuleId, WebCode>>
 export const ruleName = (id: string | null): string =>
-  id === null ? 'no rule named' : (RULE_NAMES[id as TestRuleId] ?? id)
+  id === null
+    ? word('prove-no-rule-named')
+    : Object.hasOwn(RULE_NAMES, id)
+      ? word(RULE_NAMES[id as TestRuleId])
+      : id

@@ -5,6 +5,7 @@ import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** Pipe-in-pipe: a carrier laid into a line part for part, or brought up to date with it. */
 const props = defineProps<{ line: Line }>()
@@ -30,7 +31,7 @@ const asSize = (typed: string, like: string): string =>
 
 async function save(): Promise<void> {
   if (!/^[A-Za-z0-9]{1,12}$/.test(tag.value.trim()))
-    return void (fault.value = 'A carrier needs a short tag of letters and figures, for example Q2i.')
+    return void (fault.value = word('set-out-a-carrier-needs-a'))
   const lineId = carrier?.id ?? crypto.randomUUID()
   const own = carrier ?? { ...props.line, tag: tag.value.trim(), items: [] }
   const read = Object.fromEntries(outerSizes.value.map((o) => [o, asSize(sizes[o] ?? '', o)]))
@@ -55,7 +56,7 @@ async function save(): Promise<void> {
           ]),
       ...made.edits.map((e) => ({ kind: e.kind, data: { lineId, ...e.data } })),
     ],
-    `${own.tag} runs inside ${props.line.tag}.`,
+    word('set-out-runs-inside', { tag: own.tag, tag2: props.line.tag }),
   )
   emit('made', lineId)
   emit('close')
@@ -63,22 +64,21 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <Sheet :title="`A carrier inside ${line.tag}`" @close="emit('close')">
+  <Sheet :title="word('set-out-a-carrier-inside', { tag: line.tag })" @close="emit('close')">
     <p>
-      The same fittings and measures, in the carrier’s sizes. Each inner joint is made before the one round
-      it, and the carrier is cut longer by what its sockets are deeper.
+      {{ word('set-out-the-same-fittings-and') }}
     </p>
     <template v-if="!carrier">
-      <label for="carrier-tag">Tag</label>
+      <label for="carrier-tag">{{ word('set-out-tag') }}</label>
       <ElInput id="carrier-tag" v-model="tag" size="large" />
     </template>
     <template v-for="o in outerSizes" :key="o">
-      <label :for="`carrier-${o}`">Carrier inside {{ o }}</label>
+      <label :for="`carrier-${o}`">{{ word('set-out-carrier-inside', { o }) }}</label>
       <ElInput :id="`carrier-${o}`" v-model="sizes[o]" size="large" />
     </template>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <button class="button main" type="button" @click="save">
-      {{ carrier ? 'Bring it up to date' : 'Lay the carrier in' }}
+      {{ carrier ? word('set-out-bring-it-up-to') : word('set-out-lay-the-carrier-in') }}
     </button>
   </Sheet>
 </template>

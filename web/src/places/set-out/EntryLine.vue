@@ -3,6 +3,7 @@ import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed } from 'vue'
 import type { EntryLineState } from './use-entry'
+import { word } from '../../words/word'
 
 const props = defineProps<{ entry: EntryLineState; fault: string; school: 'metric' | 'inch'; line: string }>()
 const { text, doubt, offers, lately, groups, where } = props.entry
@@ -26,19 +27,23 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
 <template>
   <form class="entry" @submit.prevent="entry.enter()">
     <p class="label">
-      <label for="entry">Next fitting or piece</label>
+      <label for="entry">{{ word('set-out-next-fitting-or-piece') }}</label>
       <span v-if="where"
         >, {{ where }}.
-        <button type="button" class="figure-link" @click="entry.toEnd()">To the end of {{ line }}</button>
+        <button type="button" class="figure-link" @click="entry.toEnd()">
+          {{ word('set-out-to-the-end-of', { line }) }}
+        </button>
       </span>
       <span id="entry-help" class="why help">
-        <b>branch</b> into the tee, <b>..</b> back, <b>x3</b> the last pair again, <b>?</b> not yet measured,
-        <b>tag V2</b> a name
+        <b>{{ word('set-out-branch') }}</b> {{ word('set-out-into-the-tee') }} <b>..</b>
+        {{ word('set-out-back') }} <b>x3</b> {{ word('set-out-the-last-pair-again') }} <b>?</b>
+        {{ word('set-out-not-yet-measured') }} <b>{{ word('set-out-tag-v2') }}</b>
+        {{ word('set-out-a-name') }}
       </span>
     </p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <p v-if="doubt" class="doubt" role="alert">
-      Which was meant?
+      {{ word('ui-which-was-meant') }}
       <button
         v-for="said in [doubt.own, doubt.other]"
         :key="said"
@@ -60,9 +65,9 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
         aria-describedby="entry-help"
         @keydown="key"
       />
-      <button type="submit" class="button main">Set out</button>
+      <button type="submit" class="button main">{{ word('set-out-set-out') }}</button>
       <button v-for="(f, i) in shown" :key="f" type="button" class="button chip" @click="text = f">
-        {{ f }}<kbd v-if="i === 0 && text.trim()">Tab</kbd>
+        {{ f }}<kbd v-if="i === 0 && text.trim()">{{ word('set-out-tab') }}</kbd>
       </button>
     </div>
   </form>

@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  type LibraryRow,
-  TAKE_OFF_HEADER,
-  type TakeOffFault,
-  fmt,
-  libraryOf,
-  readTakeOffs,
-} from '@jugalis/core'
+import { type LibraryRow, TAKE_OFF_HEADER, type TakeOffFault, libraryOf, readTakeOffs } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
@@ -16,6 +9,7 @@ import { useClock } from '../../stores/clock'
 import RowFaults from '../../frame/RowFaults.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
 import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** Every kind of fitting of the job with its take-off, and where each comes from: measured, or a maker's list. */
 const job = useJob()
@@ -29,20 +23,20 @@ const csv = ref('')
 const fault = ref('')
 const faults = ref<readonly TakeOffFault[]>([])
 const LINE = TAKE_OFF_HEADER.join(',')
-const EXAMPLE = `${LINE}\ntee,d110,,102,mm,face,sheet 4\ntee branch,d110,d63,96,mm,face,sheet 4`
+const EXAMPLE = word('set-out-tee-d110-102-mm', { LINE })
 const headline = computed(() =>
   !rows.value.length
-    ? 'No fittings yet. Set out a line first.'
+    ? word('set-out-no-fittings-yet-set')
     : unknown.value
-      ? `${counted(unknown.value, 'take-off')} of ${rows.value.length} ${unknown.value === 1 ? 'is' : 'are'} not known. Measure one of each; it counts for all like it.`
-      : `All ${rows.value.length} take-offs are known.`,
+      ? word('set-out-take-offs-of-are', { unknown: unknown.value, rows: rows.value.length })
+      : word('set-out-all-take-offs-are', { rows: rows.value.length }),
 )
 function source(r: LibraryRow): string {
   if (!r.known) return ''
   const at = when(r.known.atS, clock.nowS, job.state.job.zone)
   return r.known.chart === null
-    ? `measured by ${job.nameOf(r.known.by)}, ${at}`
-    : `${r.known.chart}, loaded by ${job.nameOf(r.known.by)}`
+    ? word('set-out-measured-by', { name: job.nameOf(r.known.by), at })
+    : word('set-out-loaded-by', { chart: r.known.chart, name: job.nameOf(r.known.by) })
 }
 async function pick(e: Event): Promise<void> {
   const file = (e.target as HTMLInputElement).files?.[0]
@@ -55,7 +49,7 @@ async function load(): Promise<void> {
   const read = readTakeOffs(csv.value)
   faults.value = read.ok ? [] : read.faults
   if (!read.ok) return
-  if (!name.value.trim()) return void (fault.value = 'Give the list a name: whose fittings, which sheet.')
+  if (!name.value.trim()) return void (fault.value = word('set-out-give-the-list-a'))
   await job.write(
     read.rows.map(({ reference, ...r }) => ({
       kind: 'take-off',
@@ -73,39 +67,46 @@ async function load(): Promise<void> {
     <div class="head">
       <h1>{{ headline }}</h1>
       <p class="why">
-        Centre to socket face, or to the stop inside it. What is measured wins over a maker’s list.
+        {{ word('set-out-centre-to-socket-face') }}
       </p>
     </div>
     <div class="buttons no-print">
       <button type="button" class="button" :aria-expanded="loading" @click="loading = !loading">
-        Load a maker’s list
+        {{ word('set-out-load-a-makers-list') }}
       </button>
-      <RouterLink class="button" :to="{ name: 'set-out', params: { jobId: job.jobId } }"
-        >Back to the lines</RouterLink
-      >
+      <RouterLink class="button" :to="{ name: 'set-out', params: { jobId: job.jobId } }">{{
+        word('set-out-back-to-the-lines')
+      }}</RouterLink>
     </div>
     <section v-if="loading">
-      <label for="list-name">Name of the list</label>
-      <ElInput id="list-name" v-model="name" size="large" placeholder="whose fittings, which sheet" />
-      <label for="list-csv">Rows as CSV; the first line is {{ LINE }}</label>
+      <label for="list-name">{{ word('set-out-name-of-the-list') }}</label>
+      <ElInput
+        id="list-name"
+        v-model="name"
+        size="large"
+        :placeholder="word('ui-whose-fittings-which-sheet')"
+      />
+      <label for="list-csv">{{ word('ui-rows-as-csv-the', { LINE }) }}</label>
       <ElInput id="list-csv" v-model="csv" type="textarea" :rows="6" :placeholder="EXAMPLE" />
       <div class="buttons">
-        <label class="button" for="list-file">From a file…</label>
+        <label class="button" for="list-file">{{ word('set-out-from-a-file') }}</label>
         <input id="list-file" class="sr" type="file" accept=".csv,text/csv" @change="pick" />
-        <button type="button" class="button main" :disabled="!csv.trim()" @click="load">Load the list</button>
+        <button type="button" class="button main" :disabled="!csv.trim()" @click="load">
+          {{ word('set-out-load-the-list') }}
+        </button>
       </div>
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <RowFaults :faults="faults" />
     </section>
-    <div class="scroll" role="region" aria-label="Fittings" tabindex="0">
-      <table v-if="rows.length" class="rows" aria-label="Fittings">
+    <div class="scroll" role="region" :aria-label="word('set-out-fittings')" tabindex="0">
+      <table v-if="rows.length" class="rows" :aria-label="word('set-out-fittings')">
         <thead>
           <tr>
-            <th>Fitting</th>
-            <th>Size</th>
-            <th class="num">Used</th>
-            <th class="num">Take-off</th>
-            <th>Where it comes from</th>
+            <th>{{ word('set-out-fitting') }}</th>
+            <th>{{ word('ui-size') }}</th>
+            <th class="num">{{ word('set-out-used') }}</th>
+            <th class="num">{{ word('set-out-take-off') }}</th>
+            <th>{{ word('set-out-where-it-comes-from') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -122,8 +123,8 @@ async function load(): Promise<void> {
               >
                 {{
                   r.known
-                    ? `${fmt.lengthFigure(r.known.takeOffMm, job.reader)} to ${r.known.takeOffTo}`
-                    : 'not known, measure one'
+                    ? word('set-out-to', { takeOffMm: r.known.takeOffMm, takeOffTo: r.known.takeOffTo })
+                    : word('set-out-not-known-measure-one')
                 }}
               </button>
             </td>

@@ -20,6 +20,7 @@ import { previewOf, useImport } from './use-import'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import { importEntries } from './line-entries'
 import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** A schedule from CSV or a workbook: columns matched, looked at, and taken whole or not at all. */
 const job = useJob()
@@ -37,25 +38,25 @@ const columns = reactive<Partial<Record<ScheduleField, number | ''>>>({})
 const taking = ref(false)
 
 const MODES: Record<ScheduleMode, string> = {
-  parts: 'a part, fitting or pipe, in order',
-  pieces: 'a piece of pipe',
-  joints: 'a joint',
+  parts: word('set-out-a-part-fitting-or'),
+  pieces: word('set-out-a-piece-of-pipe'),
+  joints: word('set-out-a-joint'),
 }
 const FIELD_WORDS: Record<ScheduleField, string> = {
-  line: 'Line',
-  tag: 'Tag',
-  what: 'Fitting, or "pipe"',
-  size: 'Size',
-  size2: 'Second size',
-  length: 'Length',
-  measure: 'Measured between (c-c, c-f, f-f, e-e)',
-  from: 'Fitting at its first end',
-  to: 'Fitting at its second end',
-  jointA: 'Joint at its first end',
-  jointB: 'Joint at its second end',
-  joint: 'Joint',
-  fitting: 'Fitting it goes into',
-  piece: 'Piece',
+  line: word('set-out-line'),
+  tag: word('set-out-tag'),
+  what: word('set-out-fitting-or-pipe'),
+  size: word('ui-size'),
+  size2: word('set-out-second-size'),
+  length: word('set-out-length'),
+  measure: word('set-out-measured-between-c-c'),
+  from: word('set-out-fitting-at-its-first'),
+  to: word('set-out-fitting-at-its-second'),
+  jointA: word('set-out-joint-at-its-first'),
+  jointB: word('set-out-joint-at-its-second'),
+  joint: word('ui-joint'),
+  fitting: word('set-out-fitting-it-goes-into'),
+  piece: word('ui-piece'),
 }
 const fields = computed(() => [...SCHEDULE_FIELDS[mode.value].needed, ...SCHEDULE_FIELDS[mode.value].may])
 const isNeeded = (f: ScheduleField): boolean =>
@@ -67,7 +68,7 @@ const letter = (i: number): string =>
 const choices = computed(() =>
   Array.from({ length: found.value?.widest ?? 0 }, (_, i) => ({
     i,
-    says: `${letter(i)} ${header.value[i]?.trim() || '(no heading)'}`,
+    says: `${letter(i)} ${header.value[i]?.trim() || word('set-out-no-heading')}`,
   })),
 )
 watch([found, mode, first], () => {
@@ -114,15 +115,13 @@ const counts = computed(() => {
 })
 const preview = computed(() => previewOf(read.value?.lines ?? []))
 const headline = computed(() => {
-  if (!line.value) return 'There is no such line. Begin one in Set out first.'
+  if (!line.value) return word('set-out-there-is-no-such')
   if (running.value) return running.value.says
   if (read.value)
-    return `${counted(read.value.rows, 'row makes', 'rows make')} ${counted(counts.value.pieces, 'piece')} and ${counted(counts.value.fittings, 'fitting')}.`
-  if (faults.value.length)
-    return `Nothing is taken: ${faults.value.length === 1 ? 'one row is' : `${faults.value.length} rows are`} not as it should be.`
-  if (found.value)
-    return `${name.value}: ${found.value.rows === 1 ? 'one row' : `${found.value.rows} rows`}. Say what the columns hold.`
-  return `A schedule into ${line.value.tag}, from CSV or a workbook.`
+    return `${counted(read.value.rows, word('set-out-row-makes'), word('set-out-rows-make'))} ${counted(counts.value.pieces, 'piece')} and ${counted(counts.value.fittings, 'fitting')}.`
+  if (faults.value.length) return word('set-out-nothing-is-taken-rows', { faults: faults.value.length })
+  if (found.value) return word('set-out-rows-say-what-the', { name: name.value, rows: found.value.rows })
+  return word('set-out-a-schedule-into-from', { tag: line.value.tag })
 })
 async function take(): Promise<void> {
   const l = line.value
@@ -130,7 +129,7 @@ async function take(): Promise<void> {
   taking.value = true
   try {
     const entries = importEntries(l, read.value.lines, view.lines, begunJoints(job.state))
-    await job.write(entries, `${name.value}: ${read.value.rows} rows are taken.`)
+    await job.write(entries, word('set-out-rows-are-taken', { name: name.value, rows: read.value.rows }))
     await router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: l.id } })
   } finally {
     taking.value = false
@@ -143,19 +142,24 @@ async function take(): Promise<void> {
     <div class="head">
       <h1 aria-live="polite">{{ headline }}</h1>
       <p v-if="line" class="why">
-        It comes in whole or not at all. New lines are begun like {{ line.tag }}: {{ named(line.material) }},
-        {{ line.school }} school.
+        {{
+          word('set-out-it-comes-in-whole', {
+            tag: line.tag,
+            material: named(line.material),
+            school: line.school,
+          })
+        }}
       </p>
       <p v-for="n in found?.notes ?? []" :key="n" class="warn">{{ n }}</p>
       <p v-if="failed" class="refusal" role="alert">{{ failed }}</p>
     </div>
     <div v-if="running" class="progress">
-      <progress :value="running.share" max="1" aria-label="Reading the file" />
-      <button type="button" class="button" @click="stop">Stop</button>
+      <progress :value="running.share" max="1" :aria-label="word('set-out-reading-the-file')" />
+      <button type="button" class="button" @click="stop">{{ word('set-out-stop') }}</button>
     </div>
     <div class="buttons">
       <label class="button" :class="{ main: !found }" for="schedule-file">{{
-        found ? 'Another file…' : 'Choose a file…'
+        found ? word('set-out-another-file') : word('set-out-choose-a-file')
       }}</label>
       <input
         id="schedule-file"
@@ -173,44 +177,53 @@ async function take(): Promise<void> {
         :disabled="running !== null"
         @click="look"
       >
-        Look at it
+        {{ word('set-out-look-at-it') }}
       </button>
       <button v-if="read" type="button" class="button main" :disabled="taking" @click="take">
-        Take {{ read.rows }} rows
+        {{ word('set-out-take-rows', { rows: read.rows }) }}
       </button>
       <RouterLink
         v-if="line"
         class="button"
         :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: line.id } }"
-        >Back to {{ line.tag }}</RouterLink
+        >{{ word('set-out-back-to', { tag: line.tag }) }}</RouterLink
       >
     </div>
-    <p v-if="found && found.sheets.length > 1" class="strong">Sheet of this workbook</p>
+    <p v-if="found && found.sheets.length > 1" class="strong">{{ word('set-out-sheet-of-this-workbook') }}</p>
     <ChipChoice
       v-if="found && found.sheets.length > 1"
-      label="Sheet of this workbook"
+      :label="word('set-out-sheet-of-this-workbook')"
       :model-value="found.sheet"
       :options="found.sheets.map((s) => [s, s] as const)"
       @update:model-value="(s: string | null) => s && turnTo(s)"
     />
-    <div v-if="faults.length" class="scroll" role="region" aria-label="Rows to mend" tabindex="0">
+    <div
+      v-if="faults.length"
+      class="scroll"
+      role="region"
+      :aria-label="word('set-out-rows-to-mend')"
+      tabindex="0"
+    >
       <p v-for="f in faults.slice(0, 100)" :key="`${f.row} ${f.field}`">
         <strong
-          >Row {{ f.row }}<template v-if="f.field">, {{ FIELD_WORDS[f.field].toLowerCase() }}</template
+          >{{ word('set-out-row', { row: f.row })
+          }}<template v-if="f.field">, {{ FIELD_WORDS[f.field].toLowerCase() }}</template
           >:</strong
         >
         {{ job.t(f.says) }}
       </p>
     </div>
     <template v-if="read">
-      <p v-if="counts.lines.length" class="why">Lines named in it: {{ counts.lines.join(', ') }}.</p>
-      <table class="rows" aria-label="Parts read">
+      <p v-if="counts.lines.length" class="why">
+        {{ word('set-out-lines-named-in-it', { lines: counts.lines.join(', ') }) }}
+      </p>
+      <table class="rows" :aria-label="word('set-out-parts-read')">
         <thead>
           <tr>
-            <th>Line</th>
-            <th>Part</th>
-            <th>As typed</th>
-            <th>Joints named</th>
+            <th>{{ word('set-out-line') }}</th>
+            <th>{{ word('set-out-part') }}</th>
+            <th>{{ word('set-out-as-typed') }}</th>
+            <th>{{ word('set-out-joints-named') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -225,38 +238,44 @@ async function take(): Promise<void> {
     </template>
     <template v-else-if="found">
       <div class="asked">
-        <label for="schedule-mode">Each row is</label>
-        <ElSelect :teleported="false" id="schedule-mode" v-model="mode" size="large" aria-label="Each row is">
+        <label for="schedule-mode">{{ word('set-out-each-row-is') }}</label>
+        <ElSelect
+          :teleported="false"
+          id="schedule-mode"
+          v-model="mode"
+          size="large"
+          :aria-label="word('set-out-each-row-is')"
+        >
           <ElOption v-for="(says, m) in MODES" :key="m" :value="m" :label="says" />
         </ElSelect>
-        <label for="schedule-first">First row below the headings</label>
+        <label for="schedule-first">{{ word('set-out-first-row-below-the') }}</label>
         <ElInput id="schedule-first" v-model="firstRow" size="large" inputmode="numeric" />
-        <label for="schedule-units">Bare figures are</label>
+        <label for="schedule-units">{{ word('set-out-bare-figures-are') }}</label>
         <ElSelect
           :teleported="false"
           id="schedule-units"
           v-model="units"
           size="large"
-          aria-label="Bare figures are"
+          :aria-label="word('set-out-bare-figures-are')"
         >
-          <ElOption value="metric" label="millimetres" />
-          <ElOption value="inch" label="inches" />
+          <ElOption value="metric" :label="word('set-out-millimetres')" />
+          <ElOption value="inch" :label="word('set-out-inches')" />
         </ElSelect>
-        <label for="schedule-comma">A comma is</label>
+        <label for="schedule-comma">{{ word('set-out-a-comma-is') }}</label>
         <ElSelect
           :teleported="false"
           id="schedule-comma"
           v-model="comma"
           size="large"
-          aria-label="A comma is"
+          :aria-label="word('set-out-a-comma-is')"
         >
-          <ElOption value="asked" label="asked when it matters" />
-          <ElOption value="decimal" label="a decimal sign" />
-          <ElOption value="thousands" label="between thousands" />
+          <ElOption value="asked" :label="word('set-out-asked-when-it-matters')" />
+          <ElOption value="decimal" :label="word('set-out-a-decimal-sign')" />
+          <ElOption value="thousands" :label="word('set-out-between-thousands')" />
         </ElSelect>
         <template v-for="f in fields" :key="f">
           <label :for="`column-${f}`"
-            >{{ FIELD_WORDS[f] }}{{ isNeeded(f) ? '' : ' (may be left out)' }}</label
+            >{{ FIELD_WORDS[f] }}{{ isNeeded(f) ? '' : ` ${word('set-out-may-be-left-out')}` }}</label
           >
           <ElSelect
             :teleported="false"
@@ -264,18 +283,18 @@ async function take(): Promise<void> {
             v-model="columns[f]"
             size="large"
             clearable
-            placeholder="no column"
+            :placeholder="word('set-out-no-column')"
             :aria-label="FIELD_WORDS[f]"
           >
             <ElOption v-for="c in choices" :key="c.i" :value="c.i" :label="c.says" />
           </ElSelect>
         </template>
       </div>
-      <div class="scroll" role="region" aria-label="First rows of the file" tabindex="0">
-        <table class="rows" aria-label="First rows of the file">
+      <div class="scroll" role="region" :aria-label="word('set-out-first-rows-of-the')" tabindex="0">
+        <table class="rows" :aria-label="word('set-out-first-rows-of-the')">
           <thead>
             <tr>
-              <th>Row</th>
+              <th>{{ word('set-out-row-2') }}</th>
               <th v-for="c in choices" :key="c.i">{{ c.says }}</th>
             </tr>
           </thead>
@@ -289,9 +308,7 @@ async function take(): Promise<void> {
       </div>
     </template>
     <p v-else-if="!running" class="why">
-      A row may be a part in order (tee, pipe, elbow …), a piece with its length and the fittings at its ends,
-      or a joint with the fitting it goes into. The first row holds the headings; which column is which is
-      asked next.
+      {{ word('set-out-a-row-may-be') }}
     </p>
   </div>
 </template>

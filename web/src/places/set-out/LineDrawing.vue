@@ -10,6 +10,7 @@ import { HATCHES, LANE } from './line-shapes'
 import { saveSvg } from '../../tapes/save-svg'
 import { MARGIN, TAPE_H, useDrawn } from './use-drawn'
 import { useHand } from './use-hand'
+import { word } from '../../words/word'
 
 /** The line developed to scale: pan by dragging, zoom, fit; names thin out by rule where there is no room. */
 const props = defineProps<{ line: Line; current: string | null }>()
@@ -46,23 +47,34 @@ const hand = useHand(svg, {
 <template>
   <div ref="box" class="box" :class="{ whole }" @keydown.esc="wholeScreen.close">
     <button v-if="!whole" type="button" class="button small open no-print" @click="wholeScreen.open">
-      Drawing on the whole screen
+      {{ word('set-out-drawing-on-the-whole') }}
     </button>
     <div class="tools no-print">
-      <button type="button" class="button small" aria-label="Zoom out" @click="zoom(-1)">−</button>
-      <button type="button" class="button small" aria-label="Zoom in" @click="zoom(1)">+</button>
-      <button type="button" class="button small" @click="fit">Fit</button>
+      <button type="button" class="button small" :aria-label="word('set-out-zoom-out')" @click="zoom(-1)">
+        −
+      </button>
+      <button type="button" class="button small" :aria-label="word('set-out-zoom-in')" @click="zoom(1)">
+        +
+      </button>
+      <button type="button" class="button small" @click="fit">{{ word('set-out-fit') }}</button>
       <button type="button" class="button small" @click="zoomTo(full)">100 %</button>
       <span class="why"
-        >at {{ percent }} %<template v-if="tags.stride > 1"
-          >, every {{ tags.stride === 2 ? '2nd' : `${tags.stride}th` }} joint named</template
-        ><template v-else-if="!tags.stride && joints.length">, names have no room</template></span
+        >{{ word('set-out-at', { percent })
+        }}<template v-if="tags.stride > 1">{{
+          word('set-out-every-th-joint-named', {
+            stride: tags.stride,
+            isStride: tags.stride === 2 ? 'yes' : 'no',
+          })
+        }}</template
+        ><template v-else-if="!tags.stride && joints.length">{{
+          word('set-out-names-have-no-room')
+        }}</template></span
       >
       <button type="button" class="button small last" @click="saveSvg(svg, `${line.tag}-set-out`)">
-        Save as SVG
+        {{ word('set-out-save-as-svg') }}
       </button>
       <button v-if="whole" type="button" class="button small" @click="wholeScreen.close">
-        Close the drawing
+        {{ word('set-out-close-the-drawing') }}
       </button>
     </div>
     <div class="scroll-down">
@@ -73,7 +85,7 @@ const hand = useHand(svg, {
         :height="height"
         role="group"
         tabindex="0"
-        :aria-label="`${line.tag} laid out straight, to scale. Drag or arrow keys move it, plus and minus zoom.`"
+        :aria-label="word('set-out-laid-out-straight-to', { tag: line.tag })"
         @pointerdown="hand.down"
         @pointermove="hand.move"
         @pointerup="hand.up"

@@ -9,6 +9,7 @@ import { askedFields } from '../../asked-fields'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 const emit = defineEmits<{ close: []; made: [id: string] }>()
 const job = useJob()
@@ -71,10 +72,9 @@ watch(
 const fault = ref('')
 async function save(): Promise<void> {
   const tag = typed.tag.trim()
-  if (!/^[A-Za-z0-9]{1,12}$/.test(tag))
-    return void (fault.value = 'A line needs a short tag of letters and figures, for example Q2.')
+  if (!/^[A-Za-z0-9]{1,12}$/.test(tag)) return void (fault.value = word('set-out-a-line-needs-a'))
   if ([ratingBar.value, ...Object.values(measured)].some((v) => Number.isNaN(v)))
-    return void (fault.value = 'One figure above can\u2019t be taken as it stands.')
+    return void (fault.value = word('ui-one-figure-above-cant'))
   fault.value = ''
   const more = detailsTyped()
   const method = methods.find((m) => m.id === typed.method)
@@ -93,7 +93,7 @@ async function save(): Promise<void> {
   const lineId = crypto.randomUUID()
   await job.write(
     [
-      ...(job.state.places.size ? [] : [{ kind: 'place-set', data: { placeId, name: 'On site' } }]),
+      ...(job.state.places.size ? [] : [{ kind: 'place-set', data: { placeId, name: word('ui-on-site') } }]),
       {
         kind: 'line-set',
         data: {
@@ -111,7 +111,7 @@ async function save(): Promise<void> {
         },
       },
     ],
-    `${tag} is begun.`,
+    word('set-out-is-begun', { tag }),
   )
   emit('made', lineId)
   emit('close')
@@ -120,33 +120,50 @@ async function save(): Promise<void> {
 
 <template>
   <!-- Lists stay inside the sheet: a modal dialog lies above whatever hangs on the body. -->
-  <Sheet title="A new line" @close="emit('close')">
-    <label for="line-tag">Tag</label>
+  <Sheet :title="word('set-out-a-new-line')" @close="emit('close')">
+    <label for="line-tag">{{ word('set-out-tag') }}</label>
     <ElInput id="line-tag" v-model="typed.tag" size="large" placeholder="Q2" />
-    <label for="line-name">What it carries</label>
-    <ElInput id="line-name" v-model="typed.name" size="large" placeholder="Quarantine loop, seawater" />
-    <label for="line-method">Joined by</label>
-    <ElSelect :teleported="false" id="line-method" v-model="typed.method" size="large" aria-label="Joined by">
+    <label for="line-name">{{ word('set-out-what-it-carries') }}</label>
+    <ElInput
+      id="line-name"
+      v-model="typed.name"
+      size="large"
+      :placeholder="word('set-out-quarantine-loop-seawater')"
+    />
+    <label for="line-method">{{ word('ui-joined-by') }}</label>
+    <ElSelect
+      :teleported="false"
+      id="line-method"
+      v-model="typed.method"
+      size="large"
+      :aria-label="word('ui-joined-by')"
+    >
       <ElOption v-for="m in methods" :key="m.id" :value="m.id" :label="job.t(m.name)" />
     </ElSelect>
-    <label for="line-material">Material</label>
+    <label for="line-material">{{ word('ui-material') }}</label>
     <ElSelect
       :teleported="false"
       id="line-material"
       v-model="typed.material"
       size="large"
-      aria-label="Material"
+      :aria-label="word('ui-material')"
     >
       <ElOption v-for="m in materials" :key="m" :value="m" :label="named(m)" />
     </ElSelect>
     <template v-if="walls.length > 1">
-      <label for="line-series">Wall</label>
-      <ElSelect :teleported="false" id="line-series" v-model="series" size="large" aria-label="Wall">
+      <label for="line-series">{{ word('ui-wall') }}</label>
+      <ElSelect
+        :teleported="false"
+        id="line-series"
+        v-model="series"
+        size="large"
+        :aria-label="word('ui-wall')"
+      >
         <ElOption
           v-for="(s, i) in walls"
           :key="s"
           :value="s"
-          :label="i ? named(s) : `${named(s)}, where nobody says otherwise`"
+          :label="i ? named(s) : word('set-out-where-nobody-says-otherwise', { s: named(s) })"
         />
       </ElSelect>
     </template>
@@ -170,7 +187,7 @@ async function save(): Promise<void> {
         size="large"
         clearable
         :aria-label="job.t(f.label)"
-        placeholder="not said"
+        :placeholder="word('ui-not-said')"
       >
         <ElOption v-for="o in f.options ?? ['yes', 'no']" :key="o" :value="o" :label="named(o)" />
       </ElSelect>
@@ -180,18 +197,18 @@ async function save(): Promise<void> {
         v-model="details[f.key]"
         size="large"
         inputmode="decimal"
-        placeholder="not known"
+        :placeholder="word('ui-not-known')"
       />
     </template>
     <QuantityField
       v-model="ratingBar"
-      label="Rating of its weakest part, where it is known"
+      :label="word('set-out-rating-of-its-weakest')"
       as="pressure"
       :usual="USUAL.linePressure"
       :least="0.001"
       :most="1000"
     />
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <button class="button main" type="button" @click="save">Begin the line</button>
+    <button class="button main" type="button" @click="save">{{ word('set-out-begin-the-line') }}</button>
   </Sheet>
 </template>

@@ -8,6 +8,7 @@ import { useNarrow } from '../../use-narrow'
 import PartRow from './PartRow.vue'
 import { LARGE_LINE } from './use-drawn'
 import type { Rows } from './use-rows'
+import { word } from '../../words/word'
 
 /** The parts of a line as a grid of rows; only those in sight are in the page, however long the line is. */
 const props = defineProps<{ line: Line; rows: Rows }>()
@@ -97,18 +98,18 @@ function key(e: KeyboardEvent): void {
     ref="scroller"
     class="parts long-grid"
     role="grid"
-    aria-label="Parts of the line"
+    :aria-label="word('set-out-parts-of-the-line')"
     aria-multiselectable="true"
     :aria-rowcount="line.items.length + 1"
     tabindex="0"
     @keydown="key"
   >
     <div class="part grid-row grid-head" role="row" aria-rowindex="1">
-      <span class="cell" role="columnheader">Part</span>
-      <span class="cell" role="columnheader">As typed</span>
-      <span class="cell size" role="columnheader">Size</span>
-      <span class="cell" role="columnheader">Take-off</span>
-      <span class="cell" role="columnheader">Joints</span>
+      <span class="cell" role="columnheader">{{ word('set-out-part') }}</span>
+      <span class="cell" role="columnheader">{{ word('set-out-as-typed') }}</span>
+      <span class="cell size" role="columnheader">{{ word('ui-size') }}</span>
+      <span class="cell" role="columnheader">{{ word('set-out-take-off') }}</span>
+      <span class="cell" role="columnheader">{{ word('set-out-joints') }}</span>
     </div>
     <div role="presentation" class="grid-space" :style="{ height: `${virtual.getTotalSize()}px` }">
       <PartRow

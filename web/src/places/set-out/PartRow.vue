@@ -7,6 +7,7 @@ import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import type { Rows } from './use-rows'
+import { word } from '../../words/word'
 
 const props = defineProps<{ item: Item; index: number; line: Line; depth: number; rows: Rows }>()
 const emit = defineEmits<{ takeOff: [item: Item, branch: boolean] }>()
@@ -38,7 +39,7 @@ const joints = computed(() =>
 function takeOffText(o: (typeof outlets.value)[number]): string {
   const which = outlets.value.length > 1 ? (o.branch ? 'branch ' : 'run ') : ''
   if (o.known) return `${which}${fmt.lengthFigure(o.known.takeOffMm, job.reader)} to ${o.known.takeOffTo}`
-  return which ? `${which}not known` : 'not known, measure one'
+  return which ? word('set-out-not-known', { which }) : word('set-out-not-known-measure-one')
 }
 watch(isEdited, async (on) => {
   if (!on) return
@@ -89,7 +90,7 @@ onBeforeUnmount(() => stop?.())
     @dblclick="rows.typeOver(item.id)"
   >
     <span class="cell strong name" role="gridcell" :style="{ paddingLeft: `${Math.min(depth, 6) * 14}px` }">
-      <span class="grip no-print" title="Drag to move" aria-hidden="true">⠿</span
+      <span class="grip no-print" :title="word('set-out-drag-to-move')" aria-hidden="true">⠿</span
       >{{ item.tag.replace(`${line.tag}/`, '') }}
     </span>
     <span class="cell" role="gridcell">
@@ -97,12 +98,14 @@ onBeforeUnmount(() => stop?.())
         <input
           v-model="typed"
           class="field"
-          :aria-label="`${item.tag} as typed`"
+          :aria-label="word('set-out-as-typed-2', { tag: item.tag })"
           autocomplete="off"
           @blur="leave"
         />
       </form>
-      <template v-else>{{ text }}<span v-if="item.closing" class="why"> goes in last</span></template>
+      <template v-else
+        >{{ text }}<span v-if="item.closing" class="why"> {{ word('ui-goes-in-last') }}</span></template
+      >
     </span>
     <span class="cell size" role="gridcell">{{ size }}</span>
     <span class="cell takes" role="gridcell">

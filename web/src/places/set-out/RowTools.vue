@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Rows } from './use-rows'
+import { word } from '../../words/word'
 
 /** What can be done with the chosen rows; each has its key, too. */
 defineProps<{ rows: Rows }>()
@@ -11,13 +12,13 @@ const emit = defineEmits<{ edit: []; insert: []; group: [] }>()
     class="buttons no-print"
     :class="{ idle: !rows.current.value }"
     role="toolbar"
-    aria-label="The chosen rows"
+    :aria-label="word('set-out-the-chosen-rows')"
   >
     <span class="why"
       >{{
         rows.chosen.value.length > 1
-          ? `${rows.chosen.value.length} rows`
-          : (rows.current.value?.tag ?? 'No row chosen')
+          ? word('set-out-rows', { chosen: rows.chosen.value.length })
+          : (rows.current.value?.tag ?? word('set-out-no-row-chosen'))
       }}:</span
     >
     <button
@@ -39,7 +40,7 @@ const emit = defineEmits<{ edit: []; insert: []; group: [] }>()
       {{ says }}
     </button>
     <button type="button" class="button chip" :disabled="rows.chosen.value.length < 2" @click="emit('group')">
-      Keep as a group
+      {{ word('set-out-keep-as-a-group') }}
     </button>
   </div>
 </template>

@@ -6,6 +6,7 @@ import { computed, reactive, ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 const props = defineProps<{ line: Line; jointIds: string[] }>()
 const emit = defineEmits<{ close: [] }>()
@@ -17,9 +18,9 @@ const given = reactive<Record<'working' | 'test' | 'drop', number | null>>({
   drop: null,
 })
 const FIELDS = [
-  ['working', 'Working pressure', 0],
-  ['test', 'Test pressure', 0.001],
-  ['drop', 'Fall allowed over the hold', 0],
+  ['working', word('set-out-working-pressure'), 0],
+  ['test', word('ui-test-pressure'), 0.001],
+  ['drop', word('set-out-fall-allowed-over-the'), 0],
 ] as const
 const tried = ref(false)
 const missing = ref('')
@@ -27,7 +28,7 @@ const holdMin = computed(() => Number(typed.hold.trim().replace(',', '.')))
 const holdWrong = computed(() => !typed.hold.trim() || !(holdMin.value > 0 && holdMin.value <= 14_400))
 async function save(): Promise<void> {
   tried.value = true
-  missing.value = typed.tag.trim() ? '' : 'The section needs a name.'
+  missing.value = typed.tag.trim() ? '' : word('set-out-the-section-needs-a')
   const [workingBar, testBar, allowedDropBar] = [given.working, given.test, given.drop]
   const open = [workingBar, testBar, allowedDropBar].some((v) => v === null || Number.isNaN(v))
   if (open || holdWrong.value || missing.value) return
@@ -49,19 +50,18 @@ async function save(): Promise<void> {
       },
       { kind: 'section-state', data: { sectionId, state: 'drained' } },
     ],
-    `${typed.tag} is painted.`,
+    word('set-out-is-painted', { tag: typed.tag }),
   )
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet title="Paint a test section" @close="emit('close')">
+  <Sheet :title="word('set-out-paint-a-test-section')" @close="emit('close')">
     <p class="why">
-      All {{ jointIds.length }} joints of {{ line.tag }} lie inside. Pressures by your test rule, local code
-      or engineer.
+      {{ word('set-out-all-joints-of-lie', { jointIds: jointIds.length, tag: line.tag }) }}
     </p>
-    <label for="section-tag">Name</label>
+    <label for="section-tag">{{ word('ui-name') }}</label>
     <ElInput id="section-tag" v-model="typed.tag" size="large" />
     <p v-if="missing" class="refusal" role="alert">{{ missing }}</p>
     <QuantityField
@@ -75,9 +75,9 @@ async function save(): Promise<void> {
       :most="1000"
       :missing="tried"
     />
-    <label for="section-hold">Hold, minutes</label>
+    <label for="section-hold">{{ word('ui-hold-minutes') }}</label>
     <ElInput id="section-hold" v-model="typed.hold" size="large" inputmode="decimal" />
-    <p v-if="tried && holdWrong" class="refusal" role="alert">Say how many minutes it is held.</p>
-    <button class="button main" type="button" @click="save">Paint it</button>
+    <p v-if="tried && holdWrong" class="refusal" role="alert">{{ word('set-out-say-how-many-minutes') }}</p>
+    <button class="button main" type="button" @click="save">{{ word('set-out-paint-it') }}</button>
   </Sheet>
 </template>

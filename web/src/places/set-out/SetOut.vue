@@ -1,14 +1,5 @@
 <script setup lang="ts">
-import {
-  fmt,
-  type Item,
-  allMethods,
-  hasBranch,
-  lineFaults,
-  methodOf,
-  unknownTakeOffs,
-  named,
-} from '@jugalis/core'
+import { type Item, allMethods, hasBranch, lineFaults, methodOf, unknownTakeOffs, named } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { isOwnKey } from '../../keys'
@@ -28,6 +19,7 @@ import { useEntry } from './use-entry'
 import { useLines } from './use-lines'
 import { useRows } from './use-rows'
 import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 const job = useJob()
 const view = useView()
@@ -73,14 +65,27 @@ const painted = computed(() => {
 })
 const headline = computed(() => {
   const l = line.value
-  if (!l) return 'Nothing set out yet. Begin with a line.'
-  if (!l.items.length) return 'Nothing set out yet. Type a fitting and a size, for example: tee 110.'
-  if (!allMethods().some((m) => m.id === l.method)) return `${l.tag} has no method: choose how its ends meet.`
+  if (!l) return word('set-out-nothing-set-out-yet')
+  if (!l.items.length) return word('set-out-nothing-set-out-yet-type')
+  if (!allMethods().some((m) => m.id === l.method))
+    return word('set-out-has-no-method-choose', { tag: l.tag })
   if (faults.value.length)
-    return `${l.tag} cannot be joined as it stands: ${counted(faults.value.length, 'place', 'places')} to mend.`
+    return word('set-out-cannot-be-joined-as', { tag: l.tag, faults: faults.value.length })
   return kinds.value
-    ? `${l.tag} has ${counted(jointIds.value.length, 'joint')} and ${counted(pieces.value.length, 'piece')}; ${counted(kinds.value, 'take-off')} ${kinds.value === 1 ? 'is' : 'are'} not known.`
-    : `${l.tag} is complete: ${counted(jointIds.value.length, 'joint')}, ${counted(pieces.value.length, 'piece')}, ${sections.value.length ? counted(sections.value.length, 'section') : 'no section yet'}.`
+    ? word('set-out-has-joints-and-pieces', {
+        tag: l.tag,
+        jointIds: jointIds.value.length,
+        pieces: pieces.value.length,
+        kinds: kinds.value,
+      })
+    : word('set-out-is-complete-joints-pieces', {
+        tag: l.tag,
+        jointIds: jointIds.value.length,
+        pieces: pieces.value.length,
+        counted: sections.value.length
+          ? counted(sections.value.length, 'section')
+          : word('set-out-no-section-yet'),
+      })
 })
 const go = (lineId: string): void =>
   void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId } })
@@ -122,12 +127,12 @@ function key(e: KeyboardEvent): void {
 onMounted(() => window.addEventListener('keydown', key))
 onBeforeUnmount(() => window.removeEventListener('keydown', key))
 const groupWrong = (name: string): string =>
-  /^[\w -]{1,40}$/.test(name) ? '' : 'A group needs a name of letters and figures, for example: drop.'
+  /^[\w -]{1,40}$/.test(name) ? '' : word('set-out-a-group-needs-a')
 </script>
 
 <template>
   <div class="place">
-    <nav v-if="view.lines.length" class="lines" aria-label="Lines">
+    <nav v-if="view.lines.length" class="lines" :aria-label="word('set-out-lines')">
       <RouterLink
         v-for="l in view.lines"
         :key="l.id"
@@ -135,23 +140,31 @@ const groupWrong = (name: string): string =>
         :class="{ here: l === line }"
         >{{ l.tag }} {{ l.name }}</RouterLink
       >
-      <button type="button" class="button" @click="sheet = 'line'">New line</button>
+      <button type="button" class="button" @click="sheet = 'line'">{{ word('set-out-new-line') }}</button>
     </nav>
     <div class="head">
       <h1>{{ headline }}</h1>
       <p v-for="f in faults.slice(0, 3)" :key="f.item.id" class="refusal">
         {{ job.t(f.says) }}
-        <button type="button" class="figure-link" @click="rows.choose(f.item.id)">Show it</button>
+        <button type="button" class="figure-link" @click="rows.choose(f.item.id)">
+          {{ word('set-out-show-it') }}
+        </button>
       </p>
       <p v-if="line" class="why">
         {{ line.name }}. {{ named(line.material)
         }}<template v-if="line.series && line.series !== 'one wall'">, {{ named(line.series) }}</template
-        >, {{ line.school }} school<template v-if="line.ratingBar"
-          >, rated {{ fmt.pressure(line.ratingBar, job.reader) }}</template
-        >, in {{ job.state.places.get(line.placeId) ?? 'a place not named' }}.
+        >{{ word('set-out-school', { school: line.school })
+        }}<template v-if="line.ratingBar">{{ word('set-out-rated', { ratingBar: line.ratingBar }) }}</template
+        >{{
+          word('set-out-in', {
+            places: job.state.places.get(line.placeId) ?? word('set-out-a-place-not-named'),
+          })
+        }}
       </p>
     </div>
-    <button v-if="!line" type="button" class="button main begin" @click="sheet = 'line'">Begin a line</button>
+    <button v-if="!line" type="button" class="button main begin" @click="sheet = 'line'">
+      {{ word('set-out-begin-a-line') }}
+    </button>
     <template v-else>
       <LineDrawing
         v-if="line.items.length"
@@ -176,24 +189,29 @@ const groupWrong = (name: string): string =>
       />
       <EntryLine :entry="entry" :fault="fault" :school="line.school" :line="line.tag" />
       <div class="sections">
-        <h2>Sections</h2>
-        <p v-if="!sections.length" class="why">No boundary painted on this line yet.</p>
+        <h2>{{ word('set-out-sections') }}</h2>
+        <p v-if="!sections.length" class="why">{{ word('set-out-no-boundary-painted-on') }}</p>
         <p v-for="a in sections" :key="a.section.id">
           <RouterLink
             class="strong"
             :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }"
             >{{ a.section.tag }}</RouterLink
           >
-          {{ counted(a.section.jointIds.length, 'joint') }}, test
-          {{ fmt.pressure(a.section.testBar, job.reader) }} for {{ fmt.duration(a.section.holdS) }}, working
-          {{ fmt.pressure(a.section.workingBar, job.reader) }}.
+          {{
+            word('set-out-joints-test-for-working', {
+              jointIds: a.section.jointIds.length,
+              testBar: a.section.testBar,
+              holdS: a.section.holdS,
+              workingBar: a.section.workingBar,
+            })
+          }}
         </p>
         <div class="buttons">
           <button type="button" class="button" :disabled="!painted.length" @click="sheet = 'section'">
             {{
               painted.length < jointIds.length
-                ? `Paint a section on ${counted(painted.length, 'joint')}`
-                : 'Paint a section on this line'
+                ? word('set-out-paint-a-section-on', { painted: painted.length })
+                : word('set-out-paint-a-section-on-this')
             }}
           </button>
           <button
@@ -202,29 +220,33 @@ const groupWrong = (name: string): string =>
             class="button"
             @click="sheet = 'carrier'"
           >
-            Pipe in pipe: a carrier inside
+            {{ word('set-out-pipe-in-pipe-a') }}
           </button>
-          <RouterLink class="button" :to="{ name: 'import', params: { jobId: job.jobId, lineId: line.id } }"
-            >Bring in a schedule</RouterLink
+          <RouterLink
+            class="button"
+            :to="{ name: 'import', params: { jobId: job.jobId, lineId: line.id } }"
+            >{{ word('set-out-bring-in-a-schedule') }}</RouterLink
           >
-          <RouterLink class="button" :to="{ name: 'fittings', params: { jobId: job.jobId } }"
-            >Fittings and take-offs</RouterLink
-          >
-          <RouterLink class="button" :to="{ name: 'supports', params: { jobId: job.jobId } }"
-            >Supports and growth</RouterLink
-          >
+          <RouterLink class="button" :to="{ name: 'fittings', params: { jobId: job.jobId } }">{{
+            word('set-out-fittings-and-take-offs')
+          }}</RouterLink>
+          <RouterLink class="button" :to="{ name: 'supports', params: { jobId: job.jobId } }">{{
+            word('set-out-supports-and-growth')
+          }}</RouterLink>
           <button type="button" class="button" :disabled="!line.items.length" @click="sheet = 'copy'">
-            Copy the line
+            {{ word('set-out-copy-the-line') }}
           </button>
           <button type="button" class="button" :disabled="!line.items.length" @click="lines.renumber()">
-            Number anew
+            {{ word('set-out-number-anew') }}
           </button>
         </div>
         <template v-if="entry.groups.value.length">
-          <h2>Groups</h2>
+          <h2>{{ word('set-out-groups') }}</h2>
           <p v-for="g in entry.groups.value" :key="g.id">
-            <strong>use {{ g.name }}</strong> {{ g.entries.join(', ') }}
-            <button type="button" class="figure-link" @click="lines.dropGroup(g.id, g.name)">put away</button>
+            <strong>{{ word('set-out-use', { name: g.name }) }}</strong> {{ g.entries.join(', ') }}
+            <button type="button" class="figure-link" @click="lines.dropGroup(g.id, g.name)">
+              {{ word('set-out-put-away') }}
+            </button>
           </p>
         </template>
       </div>
@@ -239,9 +261,9 @@ const groupWrong = (name: string): string =>
     />
     <NameSheet
       v-if="sheet === 'group'"
-      title="Keep these rows as a group"
-      label="Name of the group"
-      says="A group is typed in one go: use and its name."
+      :title="word('set-out-keep-these-rows-as')"
+      :label="word('set-out-name-of-the-group')"
+      :says="word('set-out-a-group-is-typed')"
       action="Keep it"
       :wrong="groupWrong"
       @close="sheet = null"
@@ -249,9 +271,9 @@ const groupWrong = (name: string): string =>
     />
     <NameSheet
       v-if="sheet === 'copy' && line"
-      :title="`Copy ${line.tag}`"
-      label="Tag of the new line"
-      says="The same parts and measures under another tag, nothing made, nothing cut."
+      :title="word('set-out-copy', { tag: line.tag })"
+      :label="word('set-out-tag-of-the-new')"
+      :says="word('set-out-the-same-parts-and')"
       action="Copy the line"
       :wrong="lines.tagWrong"
       @close="sheet = null"

@@ -22,6 +22,7 @@ import { useRoute, useRouter } from 'vue-router'
 import QuantityField from '../../frame/QuantityField.vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
+import { word } from '../../words/word'
 
 /** How the lines lie: growth of straight stretches, the arm or loop each needs, supports, weight when full. */
 const job = useJob()
@@ -34,9 +35,9 @@ const asked = (key: string): string => String(route.query[key] ?? '')
 const set = (key: string, value: string): void =>
   void router.replace({ query: { ...route.query, [key]: value.trim() || undefined } })
 const FIELDS = [
-  ['laid', 'Laid at'],
-  ['cold', 'Coldest wall in service'],
-  ['warm', 'Warmest wall in service'],
+  ['laid', word('set-out-laid-at')],
+  ['cold', word('set-out-coldest-wall-in-service')],
+  ['warm', word('set-out-warmest-wall-in-service')],
 ] as const
 function degrees(key: string): number | null {
   const c = asked(key) ? Number(asked(key)) : NaN
@@ -106,17 +107,21 @@ const dist = (mm: number): string => fmt.distance(mm, job.reader)
 const mm = (v: number): string => fmt.length(v, job.reader)
 const headline = computed(() => {
   const longest = stretches.value[0]
-  if (!longest) return 'Nothing lies here yet. Set out a line with measures first.'
+  if (!longest) return word('set-out-nothing-lies-here-yet')
   const m = most.value
   if (!m?.grows?.value)
-    return `${stretches.value.length} straight stretches, the longest ${dist(longest.lengthMm)} of ${longest.line.tag}. Say at what temperature it is laid, and how cold and warm it gets.`
+    return word('set-out-straight-stretches-the-longest', {
+      stretches: stretches.value.length,
+      dist: dist(longest.lengthMm),
+      tag: longest.line.tag,
+    })
   const way = m.grows.value > 0 ? 'grows' : 'shrinks'
-  const arm = m.arm?.value ? ` It needs a free arm of ${mm(m.arm.value)}.` : ''
+  const arm = m.arm?.value ? ` ${word('set-out-it-needs-a-free', { mm: mm(m.arm.value) })}` : ''
   return `${m.s.line.tag} ${m.s.from.tag.split('/').pop()} to ${m.s.to.tag.split('/').pop()}: ${dist(m.s.lengthMm)} ${way} by ${mm(Math.abs(m.grows.value))}.${arm}`
 })
 /** A figure, or that there is none; the reasons stand once below the table. */
 const text = (f: Fig | null, say: (v: number) => string): string =>
-  f === null ? '' : f.value === null ? 'no figure' : say(f.value)
+  f === null ? '' : f.value === null ? word('ui-no-figure') : say(f.value)
 const reasons = computed(() => [
   ...new Set(
     rows.value
@@ -149,9 +154,7 @@ const sources = ref(false)
     <div class="head">
       <h1>{{ headline }}</h1>
       <p class="why">
-        Straight runs between changes of direction. The closer of two spacings counts: the code’s table, and a
-        sag of a five-hundredth when full. Prop long spans before they are filled. Local code, the maker and
-        the engineer decide.
+        {{ word('set-out-straight-runs-between-changes') }}
       </p>
     </div>
     <div class="asked">
@@ -168,7 +171,7 @@ const sources = ref(false)
         />
       </div>
       <div>
-        <label for="lie-density">Full of</label>
+        <label for="lie-density">{{ word('set-out-full-of') }}</label>
         <select
           id="lie-density"
           class="select"
@@ -180,11 +183,11 @@ const sources = ref(false)
       </div>
     </div>
     <div class="buttons no-print">
-      <RouterLink class="button" :to="{ name: 'set-out', params: { jobId: job.jobId } }"
-        >Back to the lines</RouterLink
-      >
+      <RouterLink class="button" :to="{ name: 'set-out', params: { jobId: job.jobId } }">{{
+        word('set-out-back-to-the-lines')
+      }}</RouterLink>
       <button type="button" class="button" :aria-expanded="sources" @click="sources = !sources">
-        Where the figures come from
+        {{ word('set-out-where-the-figures-come') }}
       </button>
     </div>
     <ul v-if="sources">
@@ -193,19 +196,23 @@ const sources = ref(false)
         >. {{ s.note }}
       </li>
     </ul>
-    <div class="scroll" role="region" aria-label="Straight stretches" tabindex="0">
-      <table v-if="rows.length" class="rows" aria-label="Stretches">
+    <div class="scroll" role="region" :aria-label="word('set-out-straight-stretches')" tabindex="0">
+      <table v-if="rows.length" class="rows" :aria-label="word('set-out-stretches')">
         <thead>
           <tr>
-            <th>Stretch</th>
-            <th>Pipe</th>
-            <th class="wide">To one scale</th>
-            <th class="num">Length</th>
-            <th class="num">Grows</th>
-            <th class="num">Arm, or loop legs</th>
-            <th class="num">Every, supports</th>
+            <th>{{ word('set-out-stretch') }}</th>
+            <th>{{ word('set-out-pipe') }}</th>
+            <th class="wide">{{ word('set-out-to-one-scale') }}</th>
+            <th class="num">{{ word('set-out-length') }}</th>
+            <th class="num">{{ word('set-out-grows') }}</th>
+            <th class="num">{{ word('set-out-arm-or-loop-legs') }}</th>
+            <th class="num">{{ word('set-out-every-supports') }}</th>
             <th class="num">
-              Full: {{ systemOf(job.reader, 'weight') === 'inch' ? 'a foot' : 'a metre' }}, all
+              {{
+                word('set-out-full-a-metre-all', {
+                  isSystemOf: systemOf(job.reader, 'weight') === 'inch' ? 'yes' : 'no',
+                })
+              }}
             </th>
           </tr>
         </thead>
@@ -217,7 +224,12 @@ const sources = ref(false)
                 :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: r.s.line.id } }"
                 >{{ r.s.line.tag }}</RouterLink
               >
-              {{ r.s.from.tag.split('/').pop() }} to {{ r.s.to.tag.split('/').pop() }}
+              {{
+                word('set-out-to-2', {
+                  split: r.s.from.tag.split('/').pop(),
+                  split2: r.s.to.tag.split('/').pop(),
+                })
+              }}
             </td>
             <td>{{ named(r.s.line.material) }} {{ r.s.size }}</td>
             <td class="wide">
@@ -236,7 +248,9 @@ const sources = ref(false)
             <td class="num">{{ text(r.grows, (v) => `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`) }}</td>
             <td class="num">
               {{ text(r.arm, (v) => dist(v))
-              }}<template v-if="r.loop?.value">, or 2 of {{ dist(r.loop.value) }}</template>
+              }}<template v-if="r.loop?.value">{{
+                word('set-out-or-2-of', { dist: dist(r.loop.value) })
+              }}</template>
             </td>
             <td class="num">
               <template v-if="r.everyMm">{{ dist(r.everyMm) }}, {{ count(r) }}</template>
@@ -244,16 +258,16 @@ const sources = ref(false)
             </td>
             <td class="num">
               {{ text(r.full, (v) => fmt.print(v, 'perLengthWeight', job.reader))
-              }}<template v-if="r.full.value !== null"
-                >, {{ fmt.weight((r.full.value * r.s.lengthMm) / 1000, job.reader) }} in all</template
-              >
+              }}<template v-if="r.full.value !== null">{{
+                word('set-out-in-all', { full: (r.full.value * r.s.lengthMm) / 1000 })
+              }}</template>
             </td>
           </tr>
         </tbody>
       </table>
-      <p v-for="r in reasons" :key="r" class="why">No figure: {{ r }}</p>
+      <p v-for="r in reasons" :key="r" class="why">{{ word('set-out-no-figure', { r }) }}</p>
       <p v-if="stretches.length > MOST" class="why">
-        {{ stretches.length - MOST }} shorter stretches are left out.
+        {{ word('set-out-shorter-stretches-are-left', { stretches: stretches.length - MOST }) }}
       </p>
     </div>
   </div>

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 const props = defineProps<{ item: Item; branch: boolean }>()
 const emit = defineEmits<{ close: [] }>()
@@ -38,23 +39,23 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <Sheet :title="`Take-off of ${name} ${sizes}`" @close="emit('close')">
-    <p class="why">Measure one; it counts for all like it on this job.</p>
-    <p class="why">Measured to the socket's</p>
-    <div class="to" role="radiogroup" aria-label="Measured to">
-      <label><input v-model="to" type="radio" value="face" /> face</label>
-      <label><input v-model="to" type="radio" value="stop" /> stop</label>
+  <Sheet :title="word('set-out-take-off-of', { name, sizes })" @close="emit('close')">
+    <p class="why">{{ word('set-out-measure-one-it-counts') }}</p>
+    <p class="why">{{ word('set-out-measured-to-the-sockets') }}</p>
+    <div class="to" role="radiogroup" :aria-label="word('set-out-measured-to')">
+      <label><input v-model="to" type="radio" value="face" /> {{ word('set-out-face') }}</label>
+      <label><input v-model="to" type="radio" value="stop" /> {{ word('set-out-stop-2') }}</label>
     </div>
     <QuantityField
       v-model="takeOffMm"
-      label="Fitting centre to the socket"
+      :label="word('set-out-fitting-centre-to-the')"
       as="length"
       :least="0"
       :most="LONGEST_MM"
       :usual="USUAL.takeOff"
       :missing="tried"
     />
-    <button class="button main" type="button" @click="save">Use it</button>
+    <button class="button main" type="button" @click="save">{{ word('ui-use-it') }}</button>
   </Sheet>
 </template>
 

@@ -12,6 +12,7 @@ import {
 import { type Ref, computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import type { Edits } from './use-edits'
+import { word } from '../../words/word'
 
 const REMEMBERED = 30
 
@@ -50,7 +51,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     const l = line.value
     const at = l && standing(l, cursor.value)
     if (!l || !at || cursor.value.after === null) return ''
-    return cursor.value.branch ? `into the branch of ${at.tag}` : `after ${at.tag}`
+    return cursor.value.branch ? word('set-out-into-the-branch-of', { tag: at.tag }) : `after ${at.tag}`
   })
 
   /** Which of two units was meant, where a bare length looks like the other system's. */
@@ -76,7 +77,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
       : [typed]
     const refused = (): void => void (text.value ||= typed)
     if (!texts) {
-      fault.value = `There is no group called ${group}. Choose rows and keep them as a group first.`
+      fault.value = word('set-out-there-is-no-group', { group })
       return refused()
     }
     let next: Cursor = cursor.value
@@ -86,7 +87,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
         if (done.ok) next = done.cursor
         return done
       },
-      `${typed}: set out.`,
+      word('set-out-set-out-2', { typed }),
       refused,
     ).then((ok) => {
       const l = line.value

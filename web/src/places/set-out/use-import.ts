@@ -1,6 +1,7 @@
 import type { Item, Line, ReadLine, RowFault, ScheduleAsk } from '@jugalis/core'
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
 import type { FoundTable, TableAsk, TableReply } from '../../workers/table-reply'
+import { word } from '../../words/word'
 
 /** A file of rows on its way into lines: opened and read in a worker that can be stopped. */
 export function useImport() {
@@ -15,7 +16,7 @@ export function useImport() {
     failed.value = ''
     faults.value = []
     read.value = null
-    running.value = { says: 'Starting …', share: 0 }
+    running.value = { says: word('set-out-starting'), share: 0 }
     worker ??= new Worker(new URL('../../workers/table.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = (e: MessageEvent<TableReply>) => {
       if ('progress' in e.data) return void (running.value = e.data.progress)
@@ -26,7 +27,7 @@ export function useImport() {
       else failed.value = e.data.failed
     }
     worker.onerror = () => {
-      failed.value = 'The file could not be read on this device.'
+      failed.value = word('set-out-the-file-could-not')
       running.value = null
     }
     worker.postMessage(what, transfer)

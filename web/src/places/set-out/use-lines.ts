@@ -4,6 +4,7 @@ import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { itemEntries } from './line-entries'
 import type { Edits } from './use-edits'
+import { word } from '../../words/word'
 
 /** What is done with a line as a whole. */
 export function useLines(line: Ref<Line | null>, { edit }: Edits) {
@@ -11,12 +12,12 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
   const view = useView()
   const tagWrong = (tag: string): string =>
     !/^[A-Za-z0-9]{1,12}$/.test(tag)
-      ? 'A line needs a short tag of letters and figures, for example Q2.'
+      ? word('set-out-a-line-needs-a')
       : view.lines.some((l) => l.tag.toLowerCase() === tag.toLowerCase())
-        ? `${tag} is there already. Choose another tag.`
+        ? word('set-out-is-there-already-choose', { tag })
         : ''
   const renumber = (): Promise<boolean> =>
-    edit((l, shop) => settle(l, renumbered(l, shop.begun), shop), 'Numbered in the order in which it stands.')
+    edit((l, shop) => settle(l, renumbered(l, shop.begun), shop), word('set-out-numbered-in-the-order'))
 
   /** The same line once more under another tag; gives its id. */
   async function copyLine(tag: string): Promise<string | null> {
@@ -32,7 +33,7 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
         },
         ...itemEntries(lineId, items),
       ],
-      `${l.tag} is copied as ${tag}.`,
+      word('set-out-is-copied-as', { tag: l.tag, tag2: tag }),
     )
     return lineId
   }
@@ -51,10 +52,13 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
           },
         },
       ],
-      `${name} is kept as a group. Type: use ${name}.`,
+      word('set-out-is-kept-as-a', { name }),
     )
   }
   const dropGroup = (groupId: string, name: string): Promise<string[]> =>
-    job.write([{ kind: 'group-set', data: { groupId, name, entries: [] } }], `${name} is no longer a group.`)
+    job.write(
+      [{ kind: 'group-set', data: { groupId, name, entries: [] } }],
+      word('set-out-is-no-longer-a', { name }),
+    )
   return { tagWrong, renumber, copyLine, keepGroup, dropGroup }
 }

@@ -14,6 +14,7 @@ import {
 import { type Ref, computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import type { Edits } from './use-edits'
+import { word } from '../../words/word'
 
 /** Which rows of a line are chosen, and what can be done with them. */
 export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
@@ -57,7 +58,8 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     if (!gone.length) return
     const at = indexOf((gone[0] as Item).id)
     const ids = new Set(chosenIds.value)
-    if (!(await edit((l, shop) => takeOut(l, ids, shop), `${name(gone)}: taken out.`))) return
+    if (!(await edit((l, shop) => takeOut(l, ids, shop), word('set-out-taken-out', { name: name(gone) }))))
+      return
     choose(items.value[Math.min(at, items.value.length - 1)]?.id ?? null)
   }
   async function copy(): Promise<void> {
@@ -65,7 +67,7 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     const before = new Set(items.value.map((i) => i.id))
     const done = await edit(
       (l, shop) => copyBelow(l, ids, shop, (type, all) => nextItemTag(l, all, type)),
-      `${name(chosen.value)}: copied below.`,
+      word('set-out-copied-below', { name: name(chosen.value) }),
     )
     const fresh = items.value.filter((i) => !before.has(i.id))
     if (done && fresh.length) {
@@ -94,7 +96,7 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     const reader = { ...job.reader, units: l.school }
     const doubt = doubtfulLength(typed, reader)
     if (doubt) {
-      fault.value = `Which was meant, ${doubt.own} or ${doubt.other}? Write the unit.`
+      fault.value = word('set-out-which-was-meant-or', { own: doubt.own, other: doubt.other })
       return Promise.resolve(false)
     }
     const entry = parseEntry(typed, reader, methodOf(l.method)?.sizes(l.material) ?? [])

@@ -8,6 +8,7 @@ import { install, installable, installed } from '../../install'
 import { usePrefs } from '../../stores/prefs'
 import { useSession } from '../../stores/session'
 import { hhmm } from '../../when'
+import { word } from '../../words/word'
 
 /** How this person reads and works. Units, signs and keys go with the person; the rest belongs to this device. */
 const store = usePrefs()
@@ -15,12 +16,12 @@ const session = useSession()
 const router = useRouter()
 const prefs = store.prefs
 const NAMES: Readonly<Record<QuantityKind, string>> = {
-  length: 'Lengths',
-  pressure: 'Pressures',
-  temperature: 'Temperatures',
-  torque: 'Torques',
-  volume: 'Volumes',
-  weight: 'Weights',
+  length: word('settings-lengths'),
+  pressure: word('settings-pressures'),
+  temperature: word('settings-temperatures'),
+  torque: word('settings-torques'),
+  volume: word('settings-volumes'),
+  weight: word('settings-weights'),
 }
 /** Torques are named by their larger unit. */
 const ABOUT = 100
@@ -34,7 +35,13 @@ const SAMPLE = { cutMm: 1284, bar: 6, wallC: 8.1, atS: 1_790_000_000 }
 const samples = computed(() =>
   (['metric', 'inch'] as const).map((school) => {
     const r = store.readerFor(school)
-    return `In ${school === 'inch' ? 'an inch' : 'a metric'} job: cut ${fmt.length(SAMPLE.cutMm, r)}; ${fmt.pressure(SAMPLE.bar, r)}; wall ${fmt.temperature(SAMPLE.wallC, r)} at ${hhmm(SAMPLE.atS, 'UTC')}.`
+    return word('settings-in-a-metric-job', {
+      isSchool: school === 'inch' ? 'yes' : 'no',
+      fmt: fmt.length(SAMPLE.cutMm, r),
+      pressure: fmt.pressure(SAMPLE.bar, r),
+      temperature: fmt.temperature(SAMPLE.wallC, r),
+      at: hhmm(SAMPLE.atS, 'UTC'),
+    })
   }),
 )
 /** What has two states, as a pair of buttons. */
@@ -43,9 +50,9 @@ const ON_OFF = [
   ['off', 'off'],
 ] as const
 const SWITCHES = [
-  ['sound', 'Sound'],
-  ['wet', 'Wet screen: actions are pressed longer'],
-  ['keys', 'Single letters as keys'],
+  ['sound', word('settings-sound')],
+  ['wet', word('settings-wet-screen-actions-are')],
+  ['keys', word('settings-single-letters-as-keys')],
 ] as const
 const noticesNow = ref(noticesAre())
 async function setNotices(on: boolean): Promise<void> {
@@ -55,11 +62,10 @@ async function setNotices(on: boolean): Promise<void> {
 const aboutNotices = computed(
   () =>
     ({
-      none: 'This device has no notices.',
-      denied: 'The browser was told to show none from here: change it in its own settings.',
-      default: 'The browser asks you once.',
-      granted:
-        'They come while this page is open behind others. Once the device puts it to sleep none can come: what ended is listed on waking.',
+      none: word('settings-this-device-has-no'),
+      denied: word('settings-the-browser-was-told'),
+      default: word('settings-the-browser-asks-you'),
+      granted: word('settings-they-come-while-this'),
     })[noticesNow.value],
 )
 const onApple = /iPhone|iPad/.test(navigator.userAgent)
@@ -71,12 +77,12 @@ function back(): void {
 
 <template>
   <main id="main" class="settings">
-    <h1>Settings of {{ session.person?.name }}</h1>
+    <h1>{{ word('settings-settings-of', { name: session.person?.name }) }}</h1>
     <p v-for="s in samples" :key="s" class="why">{{ s }}</p>
     <section aria-labelledby="units">
-      <h2 id="units">Units</h2>
+      <h2 id="units">{{ word('settings-units') }}</h2>
       <p class="why">
-        A job reads by its school. Where you read otherwise, choose it here: it goes with you.
+        {{ word('settings-a-job-reads-by') }}
       </p>
       <div v-for="kind in KINDS_OF_QUANTITY" :key="kind" class="row">
         <span class="name">{{ NAMES[kind] }}</span>
@@ -84,7 +90,7 @@ function back(): void {
           :model-value="own(kind)"
           :label="NAMES[kind]"
           :options="[
-            ['job', 'as the job'],
+            ['job', word('settings-as-the-job')],
             ['metric', unitIn(kind, 'metric')],
             ['inch', unitIn(kind, 'inch')],
           ]"
@@ -93,24 +99,24 @@ function back(): void {
       </div>
     </section>
     <section aria-labelledby="reading">
-      <h2 id="reading">Figures and times</h2>
+      <h2 id="reading">{{ word('settings-figures-and-times') }}</h2>
       <div class="row">
-        <span class="name">Decimal sign</span>
+        <span class="name">{{ word('settings-decimal-sign') }}</span>
         <ChipChoice
           v-model="prefs.decimal"
-          label="Decimal sign"
+          :label="word('settings-decimal-sign')"
           :options="[
-            ['device', 'as this device'],
+            ['device', word('settings-as-this-device')],
             ['.', '1.5'],
             [',', '1,5'],
           ]"
         />
       </div>
       <div class="row">
-        <span class="name">Clock</span>
+        <span class="name">{{ word('settings-clock') }}</span>
         <ChipChoice
           v-model="prefs.hours"
-          label="Clock"
+          :label="word('settings-clock')"
           :options="[
             [24, '14:05'],
             [12, '2:05 pm'],
@@ -118,12 +124,12 @@ function back(): void {
         />
       </div>
       <div class="row">
-        <span class="name">Colours of this device</span>
+        <span class="name">{{ word('settings-colours-of-this-device') }}</span>
         <ChipChoice
           v-model="prefs.theme"
-          label="Colours"
+          :label="word('settings-colours')"
           :options="[
-            ['device', 'as it has them'],
+            ['device', word('settings-as-it-has-them')],
             ['day', 'day'],
             ['night', 'night'],
           ]"
@@ -140,34 +146,36 @@ function back(): void {
       </div>
     </section>
     <section aria-labelledby="device">
-      <h2 id="device">This device</h2>
+      <h2 id="device">{{ word('settings-this-device') }}</h2>
       <div class="row">
-        <span class="name">Notices when a clock is due</span>
+        <span class="name">{{ word('settings-notices-when-a-clock') }}</span>
         <ChipChoice
           :model-value="prefs.notices && noticesNow === 'granted' ? 'on' : 'off'"
-          label="Notices when a clock is due"
+          :label="word('settings-notices-when-a-clock')"
           :options="ON_OFF"
           @update:model-value="(v) => setNotices(v === 'on')"
         />
         <p class="why">{{ aboutNotices }}</p>
       </div>
       <div class="row">
-        <span class="name">On the home screen</span>
-        <button v-if="installable" type="button" class="button" @click="install">Put it there</button>
+        <span class="name">{{ word('settings-on-the-home-screen') }}</span>
+        <button v-if="installable" type="button" class="button" @click="install">
+          {{ word('ui-put-it-there') }}
+        </button>
         <p class="why">
           {{
             installed()
-              ? 'It is there: this page runs by itself.'
+              ? word('settings-it-is-there-this')
               : installable
-                ? 'It opens without the browser round it, and works without signal all the same.'
+                ? word('settings-it-opens-without-the')
                 : onApple
-                  ? 'Share, then “Add to Home Screen”.'
-                  : 'The browser offers it in its own menu, where it can.'
+                  ? word('settings-share-then-add-to')
+                  : word('settings-the-browser-offers-it')
           }}
         </p>
       </div>
     </section>
-    <button type="button" class="button main" @click="back">Done</button>
+    <button type="button" class="button main" @click="back">{{ word('settings-done') }}</button>
   </main>
 </template>
 

@@ -4,6 +4,7 @@ import 'element-plus/es/components/input/style/css'
 import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '../../stores/session'
+import { word } from '../../words/word'
 
 const session = useSession()
 const route = useRoute()
@@ -48,11 +49,11 @@ async function go(): Promise<void> {
       <path d="M28 16V54" stroke="var(--ink)" stroke-width="3" />
     </svg>
     <h1>Jugalis</h1>
-    <p class="why">What may I do to this pipe now, and how do I know?</p>
+    <p class="why">{{ word('sign-in-what-may-i-do') }}</p>
     <form @submit.prevent="go">
-      <label for="login">Name</label>
+      <label for="login">{{ word('ui-name') }}</label>
       <ElInput id="login" v-model="login" size="large" autocomplete="username" autofocus />
-      <label for="password">Password</label>
+      <label for="password">{{ word('sign-in-password') }}</label>
       <ElInput
         id="password"
         v-model="password"
@@ -61,10 +62,10 @@ async function go(): Promise<void> {
         autocomplete="current-password"
       />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-      <button class="button main" type="submit" :disabled="busy">Sign in</button>
+      <button class="button main" type="submit" :disabled="busy">{{ word('sign-in-sign-in') }}</button>
     </form>
     <p class="demo">
-      In the demo: wren or teal (fitters), rook (charge-hand), plover (tester). Password tide-and-pipe.
+      {{ word('sign-in-in-the-demo-wren') }}
     </p>
   </main>
 </template>

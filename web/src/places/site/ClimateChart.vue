@@ -10,6 +10,7 @@ import { usePrefs } from '../../stores/prefs'
 import { useView } from '../../view'
 import { roundScale } from '../../tapes/ticks'
 import { hhmm, weekday } from '../../when'
+import { word } from '../../words/word'
 
 /** Wall and air of a place over the last days, and the forecast dashed. */
 const props = defineProps<{ placeId: string; days: number }>()
@@ -117,8 +118,8 @@ onBeforeUnmount(() => {
 
 <template>
   <figure>
-    <div ref="box" class="chart" role="img" aria-label="Wall and air temperature of the last days" />
-    <figcaption>Thick: pipe wall. Thin: air. Dashed: forecast.</figcaption>
+    <div ref="box" class="chart" role="img" :aria-label="word('site-wall-and-air-temperature')" />
+    <figcaption>{{ word('site-thick-pipe-wall-thin') }}</figcaption>
   </figure>
 </template>
 

@@ -8,6 +8,7 @@ import { ref } from 'vue'
 import RowFaults from '../../frame/RowFaults.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
 /** A forecast from a table: it plans, and signs nothing off. */
 const job = useJob()
@@ -25,7 +26,7 @@ async function pick(e: Event): Promise<void> {
 async function load(): Promise<void> {
   fault.value = ''
   faults.value = []
-  if (!placeId.value) return void (fault.value = 'Say for which place.')
+  if (!placeId.value) return void (fault.value = word('site-say-for-which-place'))
   const read = readForecast(csv.value, job.state.job.zone, (n) => fromUnits(n, 'temperature', job.reader))
   if (!read.ok) return void (faults.value = read.faults)
   await job.write(
@@ -39,7 +40,7 @@ async function load(): Promise<void> {
         value: r.value,
       },
     })),
-    `${read.rows.length} hours of forecast are loaded.`,
+    word('site-hours-of-forecast-are', { rows: read.rows.length }),
   )
   csv.value = ''
   open.value = false
@@ -48,31 +49,35 @@ async function load(): Promise<void> {
 
 <template>
   <section aria-labelledby="forecast">
-    <h2 id="forecast">Forecast</h2>
-    <button type="button" class="button" :aria-expanded="open" @click="open = !open">Load a forecast…</button>
+    <h2 id="forecast">{{ word('site-forecast') }}</h2>
+    <button type="button" class="button" :aria-expanded="open" @click="open = !open">
+      {{ word('site-load-a-forecast') }}
+    </button>
     <div v-if="open" class="form">
       <span class="buttons">
         <ElSelect
           :teleported="false"
           v-model="placeId"
           size="large"
-          aria-label="Place"
-          placeholder="for which place"
+          :aria-label="word('ui-place')"
+          :placeholder="word('site-for-which-place')"
         >
           <ElOption v-for="[id, name] in job.state.places" :key="id" :value="id" :label="name" />
         </ElSelect>
-        <ElSelect :teleported="false" v-model="what" size="large" aria-label="Of what">
-          <ElOption value="air" label="of the air" />
-          <ElOption value="wall" label="of the pipe wall" />
+        <ElSelect :teleported="false" v-model="what" size="large" :aria-label="word('site-of-what')">
+          <ElOption value="air" :label="word('site-of-the-air')" />
+          <ElOption value="wall" :label="word('site-of-the-pipe-wall')" />
         </ElSelect>
       </span>
-      <label for="forecast-csv">Rows as CSV; the first line is {{ FORECAST_HEADER }}</label>
+      <label for="forecast-csv">{{
+        word('site-rows-as-csv-the', { FORECASTHEADER: FORECAST_HEADER })
+      }}</label>
       <ElInput id="forecast-csv" v-model="csv" type="textarea" :rows="5" placeholder="2026-11-26 14:00,8.5" />
       <span class="buttons">
-        <label class="button" for="forecast-file">From a file…</label>
+        <label class="button" for="forecast-file">{{ word('site-from-a-file') }}</label>
         <input id="forecast-file" class="sr" type="file" accept=".csv,text/csv" @change="pick" />
         <button type="button" class="button main" :disabled="!csv.trim()" @click="load">
-          Load the forecast
+          {{ word('site-load-the-forecast') }}
         </button>
       </span>
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>

@@ -10,6 +10,7 @@ import { type Device, devicesPath, instrumentsOf } from '../../instruments'
 import { useJob } from '../../stores/job'
 import { date, hhmm } from '../../when'
 import ModbusMap from './ModbusMap.vue'
+import { word } from '../../words/word'
 
 /** Instruments that report to this job by themselves; each has a token of its own, told once. */
 const job = useJob()
@@ -19,21 +20,21 @@ const token = ref('')
 const adding = ref(false)
 const KINDS = ['probe', 'press-tool', 'torque-tool', 'heat-blanket', 'pressure-logger']
 const BEHAVES = [
-  ['', 'a real instrument'],
-  ['well', 'a stand-in'],
-  ['jumps', 'a stand-in that jumps'],
-  ['gaps', 'a stand-in that falls silent'],
-  ['stuck', 'a stand-in that is stuck'],
-  ['future', 'a stand-in whose clock is ahead'],
+  ['', word('site-a-real-instrument')],
+  ['well', word('site-a-stand-in')],
+  ['jumps', word('site-a-stand-in-that')],
+  ['gaps', word('site-a-stand-in-that-falls')],
+  ['stuck', word('site-a-stand-in-that-is')],
+  ['future', word('site-a-stand-in-whose')],
 ] as const
 const LINES = [
-  ['', 'a real instrument'],
-  ['well', 'a stand-in: a tight line'],
-  ['leak', 'a stand-in: a line that leaks'],
-  ['swing', 'a stand-in: a hall that warms and cools'],
-  ['air pocket', 'a stand-in: a pocket of air'],
-  ['stuck', 'a stand-in: a stuck sensor'],
-  ['gaps', 'a stand-in that falls silent'],
+  ['', word('site-a-real-instrument')],
+  ['well', word('site-a-stand-in-a')],
+  ['leak', word('site-a-stand-in-a-line')],
+  ['swing', word('site-a-stand-in-a-hall')],
+  [word('site-air-pocket'), word('site-a-stand-in-a-pocket')],
+  ['stuck', word('site-a-stand-in-a-stuck')],
+  ['gaps', word('site-a-stand-in-that-falls')],
 ] as const
 const typed = reactive({ name: '', kind: 'probe', placeId: '', toolId: '', sectionId: '', standIn: '' })
 const modbus = ref(false)
@@ -58,11 +59,10 @@ async function attempt(work: () => Promise<unknown>): Promise<boolean> {
 }
 onMounted(() => attempt(() => Promise.resolve()))
 async function add(): Promise<void> {
-  if (!typed.name.trim()) return void (fault.value = 'An instrument needs the name that stands on it.')
-  if (hangs.value && !typed.placeId) return void (fault.value = 'Say where it hangs.')
-  if (logs.value && !typed.sectionId) return void (fault.value = 'Say on which section it sits.')
-  if (!hangs.value && !logs.value && !typed.toolId)
-    return void (fault.value = 'Say which tool it is. Write the tool down in Make first.')
+  if (!typed.name.trim()) return void (fault.value = word('site-an-instrument-needs-the'))
+  if (hangs.value && !typed.placeId) return void (fault.value = word('site-say-where-it-hangs'))
+  if (logs.value && !typed.sectionId) return void (fault.value = word('site-say-on-which-section'))
+  if (!hangs.value && !logs.value && !typed.toolId) return void (fault.value = word('site-say-which-tool-it'))
   const ok = await attempt(async () => {
     const made = await api<{ token: string }>('POST', path.value, {
       name: typed.name.trim(),
@@ -85,8 +85,11 @@ function heard(d: Device): string {
   const { zone } = job.state.job
   const on = (s: number): string => `${date(s, zone)}, ${hhmm(s, zone)}`
   if (d.silent)
-    return `${job.t(msg(`logger-${d.silent.why}`, { name: d.name }))} So since ${on(d.silent.sinceS)}.`
-  return d.lastAtS === null ? 'Nothing heard yet.' : `Last heard ${on(d.lastAtS)}.`
+    return word('site-so-since', {
+      said: job.t(msg(`logger-${d.silent.why}`, { name: d.name })),
+      on: on(d.silent.sinceS),
+    })
+  return d.lastAtS === null ? word('site-nothing-heard-yet') : word('site-last-heard', { on: on(d.lastAtS) })
 }
 const at = (d: Device): string =>
   d.placeId
@@ -100,19 +103,19 @@ const at = (d: Device): string =>
 
 <template>
   <section aria-labelledby="instruments">
-    <h2 id="instruments">Instruments</h2>
-    <p v-if="!here.length" class="why">Nothing reports by itself here. Readings are typed in.</p>
+    <h2 id="instruments">{{ word('site-instruments') }}</h2>
+    <p v-if="!here.length" class="why">{{ word('site-nothing-reports-by-itself') }}</p>
     <ul v-else>
       <li v-for="d in here" :key="d.deviceId">
         <span class="strong">{{ d.name }}</span>
         <span
-          >{{ d.kind.replace('-', ' ') }}, {{ at(d) }}{{ d.standIn ? `, stands in (${d.standIn})` : '' }}.
-          {{ heard(d) }}</span
+          >{{ d.kind.replace('-', ' ') }}, {{ at(d)
+          }}{{ d.standIn ? word('site-stands-in', { standIn: d.standIn }) : '' }}. {{ heard(d) }}</span
         >
         <span class="buttons">
           <template v-if="d.standIn && d.kind !== 'probe' && d.kind !== 'pressure-logger'">
             <button type="button" class="button" @click="trigger(d, {})">
-              {{ d.kind === 'heat-blanket' ? 'Switch on' : 'Trigger' }}
+              {{ d.kind === 'heat-blanket' ? word('site-switch-on') : word('site-trigger') }}
             </button>
             <button
               v-if="d.kind === 'heat-blanket'"
@@ -120,30 +123,35 @@ const at = (d: Device): string =>
               class="button"
               @click="trigger(d, { off: true })"
             >
-              Switch off
+              {{ word('site-switch-off') }}
             </button>
             <button type="button" class="button" @click="trigger(d, { fault: true })">
-              {{ d.kind === 'heat-blanket' ? 'Fail' : 'Trigger, failing' }}
+              {{ d.kind === 'heat-blanket' ? word('site-fail') : word('site-trigger-failing') }}
             </button>
           </template>
-          <button type="button" class="button" @click="takeDown(d)">Take down</button>
+          <button type="button" class="button" @click="takeDown(d)">{{ word('site-take-down') }}</button>
         </span>
       </li>
     </ul>
     <p v-if="token" class="token" role="status">
-      Its token, told this once: <code>{{ token }}</code>
+      {{ word('site-its-token-told-this') }} <code>{{ token }}</code>
     </p>
     <button type="button" class="button" :aria-expanded="adding" @click="adding = !adding">
-      Put one up…
+      {{ word('site-put-one-up') }}
     </button>
     <div v-if="adding" class="form">
       <ElInput
         v-model="typed.name"
         size="large"
-        aria-label="Name on the instrument"
-        placeholder="name on it"
+        :aria-label="word('site-name-on-the-instrument')"
+        :placeholder="word('site-name-on-it')"
       />
-      <ElSelect :teleported="false" v-model="typed.kind" size="large" aria-label="Kind of instrument">
+      <ElSelect
+        :teleported="false"
+        v-model="typed.kind"
+        size="large"
+        :aria-label="word('site-kind-of-instrument')"
+      >
         <ElOption v-for="k in KINDS" :key="k" :value="k" :label="k.replace('-', ' ')" />
       </ElSelect>
       <ElSelect
@@ -151,8 +159,8 @@ const at = (d: Device): string =>
         v-if="hangs"
         v-model="typed.placeId"
         size="large"
-        aria-label="Where it hangs"
-        placeholder="where"
+        :aria-label="word('site-where-it-hangs')"
+        :placeholder="word('site-where')"
       >
         <ElOption v-for="[id, name] in job.state.places" :key="id" :value="id" :label="name" />
       </ElSelect>
@@ -161,8 +169,8 @@ const at = (d: Device): string =>
         v-if="typed.kind !== 'probe' && !logs"
         v-model="typed.toolId"
         size="large"
-        aria-label="Which tool"
-        placeholder="which tool"
+        :aria-label="word('site-which-tool')"
+        :placeholder="word('site-which-tool-2')"
       >
         <ElOption v-for="x in tools" :key="x.id" :value="x.id" :label="x.name" />
       </ElSelect>
@@ -171,8 +179,8 @@ const at = (d: Device): string =>
         v-if="logs"
         v-model="typed.sectionId"
         size="large"
-        aria-label="On which section"
-        placeholder="on which section"
+        :aria-label="word('site-on-which-section')"
+        :placeholder="word('site-on-which-section-2')"
       >
         <ElOption v-for="x in sections" :key="x.id" :value="x.id" :label="x.tag" />
       </ElSelect>
@@ -180,18 +188,18 @@ const at = (d: Device): string =>
         :teleported="false"
         v-model="typed.standIn"
         size="large"
-        aria-label="Real or stand-in"
-        placeholder="a real instrument"
+        :aria-label="word('site-real-or-stand-in')"
+        :placeholder="word('site-a-real-instrument')"
       >
         <ElOption v-for="[v, says] in behaves" :key="v" :value="v" :label="says" />
       </ElSelect>
       <template v-if="logs && !typed.standIn">
         <label class="check"
-          ><input v-model="modbus" type="checkbox" /> the server reads it over Modbus TCP</label
+          ><input v-model="modbus" type="checkbox" /> {{ word('site-the-server-reads-it') }}</label
         >
         <ModbusMap v-if="modbus" v-model="settings" />
       </template>
-      <button type="button" class="button main" @click="add">Put it up</button>
+      <button type="button" class="button main" @click="add">{{ word('site-put-it-up') }}</button>
     </div>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
   </section>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import { reactive, watch } from 'vue'
+import { word } from '../../words/word'
 
 /** Where a logger is read over Modbus TCP, and which registers become bar and °C, as its own sheet says. */
 const settings = defineModel<Record<string, unknown>>({ required: true })
 const TYPES = ['float32', 'float64', 'int16', 'uint16', 'int32', 'uint32'] as const
 const TABLES = [
-  ['holding', 'holding register'],
-  ['input', 'input register'],
+  ['holding', word('site-holding-register')],
+  ['input', word('site-input-register')],
 ] as const
 const map = (register: string) => ({
   register,
@@ -21,16 +22,16 @@ const map = (register: string) => ({
 const at = reactive({ host: '127.0.0.1', port: '502', unit: '1' })
 const maps = reactive({ pressure: map('0'), temperature: map('') })
 const NAMES = [
-  ['pressure', 'the pressure', 'bar'],
-  ['temperature', 'the temperature, or nothing', '°C'],
+  ['pressure', word('site-the-pressure'), 'bar'],
+  ['temperature', word('site-the-temperature-or-nothing'), '°C'],
 ] as const
 const number = (text: string): number => (text.trim() ? Number(text.trim().replace(',', '.')) : NaN)
 const asked = (m: ReturnType<typeof map>): Record<string, unknown> => ({
   register: number(m.register),
   table: m.table,
   type: m.type,
-  wordOrder: m.low ? 'low first' : 'high first',
-  byteOrder: m.lowByte ? 'low first' : 'high first',
+  wordOrder: m.low ? word('site-low-first') : word('site-high-first'),
+  byteOrder: m.lowByte ? word('site-low-first') : word('site-high-first'),
   scale: number(m.scale),
   offset: number(m.offset),
 })
@@ -49,54 +50,70 @@ watch(
 </script>
 
 <template>
-  <label>Host<ElInput v-model="at.host" size="large" aria-label="Host" /></label>
-  <label>Port<ElInput v-model="at.port" size="large" inputmode="numeric" aria-label="Port" /></label>
-  <label>Unit<ElInput v-model="at.unit" size="large" inputmode="numeric" aria-label="Unit" /></label>
+  <label
+    >{{ word('site-host') }}<ElInput v-model="at.host" size="large" :aria-label="word('site-host')"
+  /></label>
+  <label
+    >{{ word('site-port')
+    }}<ElInput v-model="at.port" size="large" inputmode="numeric" :aria-label="word('site-port')"
+  /></label>
+  <label
+    >{{ word('site-unit')
+    }}<ElInput v-model="at.unit" size="large" inputmode="numeric" :aria-label="word('site-unit')"
+  /></label>
   <fieldset v-for="[key, what, unit] in NAMES" :key="key">
-    <legend>Register of {{ what }}</legend>
+    <legend>{{ word('site-register-of', { what }) }}</legend>
     <label
-      >Number, from 0<ElInput
+      >{{ word('site-number-from-0')
+      }}<ElInput
         v-model="maps[key].register"
         size="large"
         inputmode="numeric"
-        :aria-label="`Register of ${what}`"
+        :aria-label="word('site-register-of', { what })"
     /></label>
     <template v-if="maps[key].register.trim()">
       <label
-        >Kind<ElSelect
+        >{{ word('site-kind')
+        }}<ElSelect
           :teleported="false"
           v-model="maps[key].table"
           size="large"
-          :aria-label="`Kind of register, ${unit}`"
+          :aria-label="word('site-kind-of-register', { unit })"
         >
           <ElOption v-for="[v, says] in TABLES" :key="v" :value="v" :label="says" /></ElSelect
       ></label>
       <label
-        >Type<ElSelect
+        >{{ word('site-type')
+        }}<ElSelect
           :teleported="false"
           v-model="maps[key].type"
           size="large"
-          :aria-label="`Type of the register, ${unit}`"
+          :aria-label="word('site-type-of-the-register', { unit })"
         >
           <ElOption v-for="k in TYPES" :key="k" :value="k" :label="k" /></ElSelect
       ></label>
       <label
-        >Times this<ElInput
+        >{{ word('site-times-this')
+        }}<ElInput
           v-model="maps[key].scale"
           size="large"
           inputmode="decimal"
-          :aria-label="`Times this it is ${unit}`"
+          :aria-label="word('site-times-this-it-is', { unit })"
       /></label>
       <label
-        >plus this it is {{ unit
+        >{{ word('site-plus-this-it-is', { unit })
         }}<ElInput
           v-model="maps[key].offset"
           size="large"
           inputmode="decimal"
-          :aria-label="`Plus this it is ${unit}`"
+          :aria-label="word('site-plus-this-it-is-2', { unit })"
       /></label>
-      <label class="check"><input v-model="maps[key].low" type="checkbox" /> low word first</label>
-      <label class="check"><input v-model="maps[key].lowByte" type="checkbox" /> low byte first</label>
+      <label class="check"
+        ><input v-model="maps[key].low" type="checkbox" /> {{ word('site-low-word-first') }}</label
+      >
+      <label class="check"
+        ><input v-model="maps[key].lowByte" type="checkbox" /> {{ word('site-low-byte-first') }}</label
+      >
     </template>
   </fieldset>
 </template>

@@ -11,6 +11,7 @@ import ClimateChart from './ClimateChart.vue'
 import Forecast from './Forecast.vue'
 import Instruments from './Instruments.vue'
 import People from './People.vue'
+import { word } from '../../words/word'
 
 /** What is known of each place of the site, what is not, and who or what tells it. */
 const job = useJob()
@@ -18,7 +19,7 @@ const clock = useClock()
 const view = useView()
 const DAYS = 7
 const zone = computed(() => job.state.job.zone)
-const t = (c: number | null): string => (c === null ? 'not read' : fmt.temperature(c, job.reader))
+const t = (c: number | null): string => (c === null ? word('ui-not-read') : fmt.temperature(c, job.reader))
 const rows = computed(() =>
   [...job.state.places].map(([placeId, name]) => {
     const r = job.state.readings.get(placeId)
@@ -43,19 +44,21 @@ const rows = computed(() =>
 )
 /** Places where something is joined: only there a missing reading matters. */
 const used = computed(() => new Set(view.lines.map((l) => l.placeId)))
-const ago = (s: number): string => (s < 60 ? 'just now' : `${fmt.duration(Math.floor(s / 60) * 60)} ago`)
+const ago = (s: number): string =>
+  s < 60 ? word('site-just-now') : `${fmt.duration(Math.floor(s / 60) * 60)} ago`
 const headline = computed(() => {
   const jump = rows.value.find((r) => r.health.jumps.length)
   if (jump)
-    return `${jump.name}: ${jump.health.jumps.length === 1 ? 'a reading' : `${jump.health.jumps.length} readings`} jumped by more than ${fmt.warmer(15, job.reader)}. Say what is right.`
+    return word('site-readings-jumped-by-more', { name: jump.name, jumps: jump.health.jumps.length, x: 15 })
   const unread = rows.value.find((r) => r.ageS === null && used.value.has(r.placeId))
-  if (unread) return `${unread.name} has not been read yet. Clocks there have no temperature to go by.`
+  if (unread) return word('site-has-not-been-read', { name: unread.name })
   const old = rows.value.find((r) => (r.ageS ?? 0) > 7200 && used.value.has(r.placeId))
-  if (old) return `${old.name} has not been read for ${fmt.duration(Math.floor((old.ageS ?? 0) / 60) * 60)}.`
+  if (old)
+    return word('site-has-not-been-read-for', { name: old.name, ageS: Math.floor((old.ageS ?? 0) / 60) * 60 })
   const first = rows.value[0]
   return first
     ? `${first.name}: wall ${t(first.wall?.value ?? null)}, read ${ago(first.ageS ?? 0)}.`
-    : 'No place is named yet. Name one below.'
+    : word('site-no-place-is-named')
 })
 async function judge(
   r: { eventId?: string; atS: number; value: number },
@@ -77,10 +80,10 @@ async function judge(
         ? { kind: 'reading', data }
         : {
             kind: 'correction',
-            data: { target: r.eventId, undo: true, reason: 'a jump of the probe, not of the pipe' },
+            data: { target: r.eventId, undo: true, reason: word('site-a-jump-of-the') },
           },
     ],
-    right ? 'It counts.' : 'It is left out; it stays in the log.',
+    right ? word('site-it-counts') : word('site-it-is-left-out'),
   )
 }
 const name = ref('')
@@ -88,7 +91,7 @@ async function addPlace(): Promise<void> {
   if (!name.value.trim()) return
   await job.write(
     [{ kind: 'place-set', data: { placeId: crypto.randomUUID(), name: name.value.trim() } }],
-    `${name.value.trim()} is named.`,
+    word('site-is-named', { name: name.value.trim() }),
   )
   name.value = ''
 }
@@ -99,42 +102,60 @@ async function addPlace(): Promise<void> {
     <div class="head">
       <h1>{{ headline }}</h1>
       <p class="why">
-        A gap over 2 h counts as unknown for sign-off; a jump over {{ fmt.warmer(15, job.reader) }} in 5 min
-        waits for a person; a forecast only plans.
+        {{ word('site-a-gap-over-2', { x: 15 }) }}
       </p>
     </div>
     <section v-for="r in rows" :key="r.placeId" :aria-label="r.name">
       <h2>{{ r.name }}</h2>
       <p>
-        Wall <strong>{{ t(r.wall?.value ?? null) }}</strong>, air
-        <strong>{{ t(r.air?.value ?? null) }}</strong>, humidity
-        <strong>{{ r.humidity ? `${Math.round(r.humidity.value)} %` : 'not read' }}</strong>, dew point
+        {{ word('ui-wall') }} <strong>{{ t(r.wall?.value ?? null) }}</strong>{{ word('site-air') }}
+        <strong>{{ t(r.air?.value ?? null) }}</strong>{{ word('site-humidity') }}
+        <strong>{{ r.humidity ? `${Math.round(r.humidity.value)} %` : word('ui-not-read') }}</strong>{{
+          word('site-dew-point')
+        }}
         <strong>{{ t(r.dewC) }}</strong>.
-        <template v-if="r.health.lastAtS !== null"
-          >Last read {{ when(r.health.lastAtS, view.nowS, zone) }}.</template
-        >
-        <template v-if="r.health.forecastToS"
-          >Forecast to {{ when(r.health.forecastToS, view.nowS, zone) }}.</template
-        >
+        <template v-if="r.health.lastAtS !== null">{{
+          word('site-last-read', { when: when(r.health.lastAtS, view.nowS, zone) })
+        }}</template>
+        <template v-if="r.health.forecastToS">{{
+          word('site-forecast-to', { when: when(r.health.forecastToS, view.nowS, zone) })
+        }}</template>
       </p>
       <ClimateChart v-if="r.wall || r.air" :place-id="r.placeId" :days="DAYS" />
       <ul v-if="r.health.gaps.length || r.health.jumps.length" class="wrong">
         <li v-for="g in r.health.gaps.slice(-4)" :key="g.fromS">
-          Not read from {{ when(g.fromS, view.nowS, zone) }} to {{ when(g.toS, view.nowS, zone) }}: unknown
-          for sign-off, the slower of both ends for planning.
+          {{
+            word('site-not-read-from-to', {
+              when: when(g.fromS, view.nowS, zone),
+              when2: when(g.toS, view.nowS, zone),
+            })
+          }}
         </li>
         <li v-for="j in r.health.jumps.slice(0, 6)" :key="j.eventId">
-          {{ when(j.atS, view.nowS, zone) }}: {{ t(j.value) }}, a jump. Set aside.
-          <button type="button" class="button" @click="judge(j, r.placeId, true)">It was so</button>
-          <button type="button" class="button" @click="judge(j, r.placeId, false)">Leave it out</button>
+          {{ word('site-a-jump-set-aside', { when: when(j.atS, view.nowS, zone), j: t(j.value) }) }}
+          <button type="button" class="button" @click="judge(j, r.placeId, true)">
+            {{ word('site-it-was-so') }}
+          </button>
+          <button type="button" class="button" @click="judge(j, r.placeId, false)">
+            {{ word('site-leave-it-out') }}
+          </button>
         </li>
-        <li v-if="r.health.jumps.length > 6">and {{ r.health.jumps.length - 6 }} more jumps.</li>
+        <li v-if="r.health.jumps.length > 6">
+          {{ word('site-and-more-jumps', { jumps: r.health.jumps.length - 6 }) }}
+        </li>
       </ul>
     </section>
     <div class="buttons">
-      <label for="place-name" class="sr">Name of a place</label>
-      <ElInput id="place-name" v-model="name" size="large" placeholder="another place, such as roof void" />
-      <button type="button" class="button" :disabled="!name.trim()" @click="addPlace">Name the place</button>
+      <label for="place-name" class="sr">{{ word('site-name-of-a-place') }}</label>
+      <ElInput
+        id="place-name"
+        v-model="name"
+        size="large"
+        :placeholder="word('site-another-place-such-as')"
+      />
+      <button type="button" class="button" :disabled="!name.trim()" @click="addPlace">
+        {{ word('site-name-the-place') }}
+      </button>
     </div>
     <Instruments />
     <Forecast />

@@ -5,6 +5,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmm, when } from '../../when'
+import { word } from '../../words/word'
 
 /** The answer as a headline, and what holds it back. Wait and Prove speak with the same words. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -18,15 +19,23 @@ const headline = computed(() => {
   const a = props.answer
   const tag = a.section.tag
   const test = bar(a.section.testBar)
-  if (!a.joints.length) return `${tag} has no joints yet. Paint it again in Set out.`
+  if (!a.joints.length) return word('wait-has-no-joints-yet', { tag })
   if (a.proved)
-    return `${tag} is proved at ${bar(a.lastTest?.bar ?? 0)}. Held ${when(a.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value)}.`
+    return word('wait-is-proved-at-held', {
+      tag,
+      bar: bar(a.lastTest?.bar ?? 0),
+      when: when(a.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value),
+    })
   const first = a.blockers[0]
   const later = a.readyAtS !== null ? ` ${test} from ${at(a.readyAtS)}.` : planned.value
-  if (first) return `${tag} may take nothing yet: ${nothing.value}.${later}`
+  if (first) return word('wait-may-take-nothing-yet', { tag, nothing: nothing.value, later })
   if (a.allowedBar === null || a.allowedBar >= a.section.testBar - 1e-6)
-    return `${tag} is ready for ${test}, by this rule, with these readings.`
-  return `${tag} may take ${bar(a.allowedBar)} now,${later || ' no figure above.'}`
+    return word('wait-is-ready-for-by', { tag, test })
+  return word('wait-may-take-now', {
+    tag,
+    bar: bar(a.allowedBar),
+    later: later || ` ${word('wait-no-figure-above')}`,
+  })
 })
 /** Joints that allow nothing, those of one kind together: "Q2-07 and Q2-08 are not made". */
 const nothing = computed(() => {
@@ -50,38 +59,59 @@ const planned = computed(() => {
   const open = a.joints.filter((j) => j.facts.homeAtS === null)
   const lastHome = greatest(open.map((j) => j.plannedHomeS ?? 0))
   if (!open.length || a.plannedReadyAtS === null) return ''
-  return ` ${bar(a.section.testBar)} from ${at(a.plannedReadyAtS)} if ${open
-    .map((j) => j.facts.tag)
-    .slice(0, 3)
-    .join(', ')} ${open.length === 1 ? 'is' : 'are'} home by ${hhmm(lastHome, zone.value)}.`
+  return ` ${word('wait-from-if-are-home', {
+    bar: bar(a.section.testBar),
+    at: at(a.plannedReadyAtS),
+    open: open
+      .map((j) => j.facts.tag)
+      .slice(0, 3)
+      .join(', '),
+    open2: open.length,
+    at2: hhmm(lastHome, zone.value),
+  })}`
 })
 const held = computed(() => {
   const j = props.answer.holdsBack
   if (!j || props.answer.proved) return ''
   const from = j.facts.homeAtS
-  if (from === null) return `Held back by ${j.facts.tag} (${j.facts.place.piece.size}, not made yet).`
+  if (from === null)
+    return word('wait-held-back-by-not', { tag: j.facts.tag, piece: j.facts.place.piece.size })
   const under = curedUnder(job.state, j.facts, j.facts.ctx.pin.table, clock.nowS)
   const cold =
-    under?.coldestC == null ? ', no reading' : `, coldest wall ${fmt.temperature(under.coldestC, job.reader)}`
+    under?.coldestC == null
+      ? word('wait-no-reading')
+      : word('wait-coldest-wall', { coldestC: under.coldestC })
   const passed = under?.passed
-    ? ` One reading of ${fmt.temperature(under.passed.value, job.reader)} at ${hhmm(under.passed.atS, zone.value)} was too short to count.`
+    ? ` ${word('wait-one-reading-of-at', { passed: under.passed.value, at: hhmm(under.passed.atS, zone.value) })}`
     : ''
   const damp =
-    under?.dampFromS == null ? '' : ` Damp air since ${at(under.dampFromS)}: its cure takes half again.`
-  return `Held back by ${j.facts.tag} (${j.facts.place.piece.size}, home ${at(from)}${cold}).${damp}${passed}`
+    under?.dampFromS == null ? '' : ` ${word('wait-damp-air-since-its', { at: at(under.dampFromS) })}`
+  return word('wait-held-back-by-home', {
+    tag: j.facts.tag,
+    piece: j.facts.place.piece.size,
+    at: at(from),
+    cold,
+    damp,
+    passed,
+  })
 })
 const moved = computed(() => {
   const m = props.answer.moved
   if (!m || props.answer.proved) return ''
-  return `Moved from ${at(m.fromAtS)} to ${at(m.toAtS)}: the wall fell to ${fmt.temperature(m.temperatureC, job.reader)} at ${hhmm(m.atS, zone.value)}.`
+  return word('wait-moved-from-to-the', {
+    at: at(m.fromAtS),
+    at2: at(m.toAtS),
+    temperatureC: m.temperatureC,
+    at3: hhmm(m.atS, zone.value),
+  })
 })
 const readings = computed(() => {
   const to = props.answer.readingsTo
-  if (to === null) return 'No readings here: no time can be given.'
+  if (to === null) return word('wait-no-readings-here-no')
   const age = clock.nowS - to
   return age > 7200
-    ? `Last reading ${fmt.duration(age)} ago: the colder of the last two is held on.`
-    : `With readings up to ${hhmm(to, zone.value)}.`
+    ? word('wait-last-reading-ago-the', { age })
+    : word('wait-with-readings-up-to', { at: hhmm(to, zone.value) })
 })
 const sources = computed(() => {
   const ids = new Set<string>()
@@ -101,7 +131,7 @@ const sources = computed(() => {
       <button
         type="button"
         class="figure-link plain"
-        :aria-label="`${headline} Where this comes from`"
+        :aria-label="word('wait-where-this-comes-from', { headline })"
         @click="why = true"
       >
         <span v-for="(part, i) in parts" :key="i" :class="{ nowrap: i % 2 === 1 }">{{ part }}</span>
@@ -111,21 +141,19 @@ const sources = computed(() => {
     <p class="why">
       {{ readings }}
       {{
-        answer.mode === 'coldest'
-          ? 'The coldest reading rules.'
-          : 'Each hour counts at its own temperature: for planning, not for sign-off.'
+        answer.mode === 'coldest' ? word('wait-the-coldest-reading-rules') : word('wait-each-hour-counts-at')
       }}
     </p>
-    <Sheet v-if="why" title="Where these times come from" @close="why = false">
+    <Sheet v-if="why" :title="word('wait-where-these-times-come')" @close="why = false">
       <p v-for="s in sources" :key="s.id">
         {{ s.reference }}<template v-if="s.edition">, {{ s.edition }}</template
         >. <strong>{{ s.kind.replace('-', ' ') }}</strong>. {{ s.note }}
       </p>
-      <p v-if="!sources.length">No joint has a figure yet.</p>
+      <p v-if="!sources.length">{{ word('wait-no-joint-has-a') }}</p>
       <p class="why">
-        By this rule, with these readings. Local code, the maker and licensed practice come first.
+        {{ word('wait-by-this-rule-with') }}
       </p>
-      <button type="button" class="button" @click="why = false">Close</button>
+      <button type="button" class="button" @click="why = false">{{ word('ui-close') }}</button>
     </Sheet>
   </div>
 </template>

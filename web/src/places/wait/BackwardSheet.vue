@@ -10,6 +10,7 @@ import { useClock } from '../../stores/clock'
 import { keepText, readText } from '../../stored'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
+import { word } from '../../words/word'
 
 /** Backward in time: a test at a time, so when must the last joint be home; and: start this one now, or leave it? */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -40,19 +41,32 @@ const plan = computed(() => {
 })
 const sentence = computed(() => {
   const p = plan.value
-  if (!p) return typed.pace ? 'Say a day and time that lie ahead.' : 'Say how long one joint takes you.'
+  if (!p) return typed.pace ? word('wait-say-a-day-and') : word('wait-say-how-long-one')
   const pressure = fmt.pressure(bar.value, job.reader)
   const stuck = p.lateMade[0]
   if (stuck)
-    return `Not by then: ${stuck.tag} is made and takes ${pressure} ${stuck.readyAtS === null ? 'at no time by its rule' : `only from ${at(stuck.readyAtS)}`}.`
-  if (!p.order.length) return 'All joints are made, and all are ready by then.'
+    return word('wait-not-by-then-is', {
+      tag: stuck.tag,
+      pressure,
+      at: stuck.readyAtS === null ? '' : at(stuck.readyAtS),
+      isReadyAtS: stuck.readyAtS === null ? 'yes' : 'no',
+    })
+  if (!p.order.length) return word('wait-all-joints-are-made')
   const never = p.order.filter((j) => j.latestS === null)
-  if (never.length)
-    return `Not by then: ${never[0]?.tag} would have to be home before now, or has no figure for ${pressure}.`
+  if (never.length) return word('wait-not-by-then-would', { tag: never[0]?.tag, pressure })
   const late = p.tooLate[0]
   if (late)
-    return `Too tight at ${typed.pace} min a joint: ${late.tag} must be home by ${by(late.latestS ?? 0)} and would be ${at(late.homeS)}. Start sooner or work in two pairs.`
-  return `Last joint home by ${by(p.lastByS ?? 0)}. At ${typed.pace} min a joint the last is home ${at(p.order.at(-1)?.homeS ?? 0)}.`
+    return word('wait-too-tight-at-min', {
+      pace: typed.pace,
+      tag: late.tag,
+      by: by(late.latestS ?? 0),
+      at: at(late.homeS),
+    })
+  return word('wait-last-joint-home-by', {
+    by: by(p.lastByS ?? 0),
+    pace: typed.pace,
+    at: at(p.order.at(-1)?.homeS ?? 0),
+  })
 })
 const oneId = ref(props.answer.joints.find((j) => j.facts.homeAtS === null)?.facts.id ?? '')
 const open = computed(() => props.answer.joints.filter((j) => j.facts.homeAtS === null))
@@ -71,42 +85,50 @@ const choice = computed(() => {
   if (!facts || startS === null || leaveS === null) return null
   const home = (s: number): number => s + (paceMin.value > 0 ? paceMin.value * 60 : 0)
   return startOrLeave(facts, bar.value, [home(startS), home(leaveS)]).map((x, i) => ({
-    says: i ? `Left until ${at(leaveS)}` : `Started at ${at(startS)}`,
+    says: i ? word('wait-left-until', { at: at(leaveS) }) : word('wait-started-at', { at: at(startS) }),
     home: at(x.homeS),
-    ready: x.readyAtS === null ? 'no figure by its rule' : `from ${at(x.readyAtS)}`,
+    ready: x.readyAtS === null ? word('wait-no-figure-by-its') : `from ${at(x.readyAtS)}`,
   }))
 })
 </script>
 
 <template>
-  <Sheet
-    :title="`Backward: ${answer.section.tag} at ${fmt.pressure(bar, job.reader)}`"
-    @close="emit('close')"
-  >
+  <Sheet :title="word('wait-backward-at', { tag: answer.section.tag, bar })" @close="emit('close')">
     <div class="fields">
       <span
-        ><label for="by-date">Test on</label><ElInput id="by-date" v-model="typed.date" size="large"
+        ><label for="by-date">{{ word('wait-test-on') }}</label
+        ><ElInput id="by-date" v-model="typed.date" size="large"
       /></span>
-      <span><label for="by-time">at</label><ElInput id="by-time" v-model="typed.time" size="large" /></span>
       <span
-        ><label for="by-pace">Minutes a joint</label
+        ><label for="by-time">{{ word('wait-at') }}</label
+        ><ElInput id="by-time" v-model="typed.time" size="large"
+      /></span>
+      <span
+        ><label for="by-pace">{{ word('wait-minutes-a-joint') }}</label
         ><ElInput id="by-pace" v-model="typed.pace" size="large" inputmode="numeric"
       /></span>
     </div>
     <p class="strong" role="status">{{ sentence }}</p>
-    <ol v-if="plan && plan.order.length" class="order" tabindex="0" aria-label="Order to make them in">
+    <ol
+      v-if="plan && plan.order.length"
+      class="order"
+      tabindex="0"
+      :aria-label="word('wait-order-to-make-them')"
+    >
       <li v-for="j in plan.order.slice(0, 60)" :key="j.jointId">
         <strong>{{ j.tag }}</strong> {{ j.size }}
         <span :class="{ refusal: plan.tooLate.includes(j) }">{{
-          j.latestS === null ? 'not possible any more' : `home by ${by(j.latestS)}`
+          j.latestS === null
+            ? word('wait-not-possible-any-more')
+            : word('wait-home-by', { by: by(j.latestS) })
         }}</span>
       </li>
-      <li v-if="plan.order.length > 60">and {{ plan.order.length - 60 }} more</li>
+      <li v-if="plan.order.length > 60">{{ word('wait-and-more', { order: plan.order.length - 60 }) }}</li>
     </ol>
     <template v-if="open.length">
-      <h2>Start it, or leave it?</h2>
+      <h2>{{ word('wait-start-it-or-leave') }}</h2>
       <div class="fields">
-        <ElSelect :teleported="false" v-model="oneId" size="large" aria-label="Joint">
+        <ElSelect :teleported="false" v-model="oneId" size="large" :aria-label="word('ui-joint')">
           <ElOption
             v-for="j in open"
             :key="j.facts.id"
@@ -115,20 +137,20 @@ const choice = computed(() => {
           />
         </ElSelect>
         <span
-          ><label for="one-start">Start at</label
+          ><label for="one-start">{{ word('wait-start-at') }}</label
           ><ElInput id="one-start" v-model="typed.start" size="large" placeholder="15:00"
         /></span>
         <span
-          ><label for="one-leave">or leave until</label
+          ><label for="one-leave">{{ word('wait-or-leave-until') }}</label
           ><ElInput id="one-leave" v-model="typed.leave" size="large"
         /></span>
       </div>
       <p v-for="c in choice ?? []" :key="c.says">
-        {{ c.says }}: home {{ c.home }}, {{ fmt.pressure(bar, job.reader) }} <strong>{{ c.ready }}</strong>.
+        {{ word('wait-home', { says: c.says, home: c.home, bar }) }} <strong>{{ c.ready }}</strong>.
       </p>
     </template>
-    <p class="why">By these rules, with the wall held as it is known now. A colder night moves it.</p>
-    <button type="button" class="button" @click="emit('close')">Close</button>
+    <p class="why">{{ word('wait-by-these-rules-with') }}</p>
+    <button type="button" class="button" @click="emit('close')">{{ word('ui-close') }}</button>
   </Sheet>
 </template>
 

@@ -11,6 +11,7 @@ import {
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { roundStep } from '../../tapes/ticks'
+import { word } from '../../words/word'
 
 /** The pressure ladder and the wall's temperature, on the same axis as the lanes, so that the cause can be seen. */
 const props = defineProps<{
@@ -86,7 +87,7 @@ const coldest = computed(() =>
 
 <template>
   <g>
-    <text x="0" :y="top + 16" class="name">{{ answer.section.tag }} may take</text>
+    <text x="0" :y="top + 16" class="name">{{ word('wait-may-take', { tag: answer.section.tag }) }}</text>
     <g v-for="bar in rungs" :key="bar">
       <path
         :d="`M${left} ${Y(bar)}H${left + inner}`"
@@ -98,7 +99,7 @@ const coldest = computed(() =>
     </g>
     <path v-if="dashed" :d="dashed" class="ladder planned" />
     <path :d="solid" class="ladder" />
-    <text x="0" :y="top + TEMP_TOP + 16" class="name">Pipe wall</text>
+    <text x="0" :y="top + TEMP_TOP + 16" class="name">{{ word('ui-pipe-wall') }}</text>
     <path
       v-if="TY(MARK_C) > top + TEMP_TOP && TY(MARK_C) < top + TEMP_TOP + TEMP_H"
       :d="`M${left} ${TY(MARK_C)}H${left + inner}`"
@@ -115,7 +116,7 @@ const coldest = computed(() =>
         fmt.temperature(coldest.minC, job.reader)
       }}</text>
     </g>
-    <text v-else :x="left" :y="top + TEMP_TOP + 30" class="bar">No reading yet.</text>
+    <text v-else :x="left" :y="top + TEMP_TOP + 30" class="bar">{{ word('wait-no-reading-yet') }}</text>
   </g>
 </template>
 

@@ -6,6 +6,7 @@ import { glyphBody } from '../../tapes/glyph-shapes'
 import { hhmm, whenShort } from '../../when'
 import { COLUMN, RIGHT, ROW, SLOT } from './lane-sizes'
 import type { Lane } from './lane'
+import { word } from '../../words/word'
 
 /** One joint's lane: window slot, set, four steps of cure, ready; and its two times at the right. */
 const props = defineProps<{
@@ -29,12 +30,14 @@ const quarter = (a: number, b: number, k: number): number => a + ((b - a) * k) /
 const ready = computed(() => {
   if (!props.lane) return ''
   if (props.j.look.glyph === 'failed') return 'failed'
-  return props.lane.readyS === null ? 'no figure' : whenShort(props.lane.readyS, props.nowS, zone.value)
+  return props.lane.readyS === null
+    ? word('ui-no-figure')
+    : whenShort(props.lane.readyS, props.nowS, zone.value)
 })
 const move = computed(() => {
   if (!props.lane) return ''
   if (props.lane.planned) return `plan ${hhmm(props.lane.homeS, zone.value)}`
-  return props.lane.setS === null ? 'no figure' : whenShort(props.lane.setS, props.nowS, zone.value)
+  return props.lane.setS === null ? word('ui-no-figure') : whenShort(props.lane.setS, props.nowS, zone.value)
 })
 </script>
 

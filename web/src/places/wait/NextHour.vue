@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { SectionAnswer } from '@jugalis/core'
-import { fmt } from '@jugalis/core'
 import { computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
+import { word } from '../../words/word'
 
 /** What changes next: the coming hour, or the next few changes where the hour is empty. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -15,14 +15,14 @@ const changes = computed(() =>
   props.answer.joints
     .flatMap((j) => [
       ...(j.facts.homeAtS !== null && j.facts.movable.value !== null
-        ? [{ atS: j.facts.movable.value, tag: j.facts.tag, says: 'may be moved with care' }]
+        ? [{ atS: j.facts.movable.value, tag: j.facts.tag, says: word('wait-may-be-moved-with') }]
         : []),
       ...(j.readyAtS !== null
         ? [
             {
               atS: j.readyAtS,
               tag: j.facts.tag,
-              says: `may take ${fmt.pressure(props.answer.section.testBar, job.reader)}`,
+              says: word('wait-may-take-2', { testBar: props.answer.section.testBar }),
             },
           ]
         : []),
@@ -36,8 +36,8 @@ const shown = computed(() => (soon.value.length ? soon.value : changes.value).sl
 
 <template>
   <section>
-    <h2>{{ soon.length ? 'Next hour' : 'Next' }}</h2>
-    <p v-if="!shown.length" class="why">Nothing more will change by itself here.</p>
+    <h2>{{ soon.length ? word('wait-next-hour') : word('wait-next') }}</h2>
+    <p v-if="!shown.length" class="why">{{ word('wait-nothing-more-will-change') }}</p>
     <ul v-else>
       <li v-for="c in shown" :key="`${c.tag}${c.says}`">
         <span class="at">{{ when(c.atS, clock.nowS, job.state.job.zone) }}</span> <strong>{{ c.tag }}</strong>

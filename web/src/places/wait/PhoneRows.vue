@@ -6,6 +6,7 @@ import { useJob } from '../../stores/job'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useWidth } from '../../use-width'
 import { when, whenShort } from '../../when'
+import { word } from '../../words/word'
 
 /** The phone's Wait: a ladder to scrub by thumb, then rows by what changes next. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -48,7 +49,7 @@ const thumbS = computed(() =>
 const says = computed(() => {
   if (thumbS.value === null) return ''
   const v = valueAt(ladder.value, thumbS.value)
-  return `${v === null ? 'no ceiling' : fmt.pressure(v, job.reader)}, ${when(thumbS.value, clock.nowS, job.state.job.zone)}`
+  return `${v === null ? word('wait-no-ceiling') : fmt.pressure(v, job.reader)}, ${when(thumbS.value, clock.nowS, job.state.job.zone)}`
 })
 const scrub = (e: PointerEvent): void => {
   const r = (e.currentTarget as Element).getBoundingClientRect()
@@ -63,7 +64,7 @@ const rows = computed(() => {
 })
 const bar = computed(() => fmt.pressure(props.answer.section.testBar, job.reader))
 const short = (atS: number | null): string =>
-  atS === null ? 'no figure' : whenShort(atS, clock.nowS, job.state.job.zone)
+  atS === null ? word('ui-no-figure') : whenShort(atS, clock.nowS, job.state.job.zone)
 </script>
 
 <template>
@@ -73,7 +74,7 @@ const short = (atS: number | null): string =>
       :height="HEIGHT"
       class="ladder"
       role="img"
-      aria-label="What the section may take from now on; slide along it"
+      :aria-label="word('wait-what-the-section-may')"
       @pointermove="scrub"
       @pointerdown="scrub"
       @pointerleave="thumb = null"
@@ -94,9 +95,9 @@ const short = (atS: number | null): string =>
         <RouterLink :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.facts.id } }">
           <JointGlyph :look="j.look" :tag="j.facts.tag" />
           <span class="tag">{{ j.facts.tag }}</span>
-          <span v-if="j.facts.homeAtS === null" class="times">not made</span>
+          <span v-if="j.facts.homeAtS === null" class="times">{{ word('wait-not-made') }}</span>
           <span v-else class="times"
-            ><span>move {{ short(j.facts.movable.value) }}</span
+            ><span>{{ word('wait-move', { short: short(j.facts.movable.value) }) }}</span
             ><span>{{ bar }} {{ short(j.readyAtS) }}</span></span
           >
         </RouterLink>

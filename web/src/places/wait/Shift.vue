@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { when } from '../../when'
+import { word } from '../../words/word'
 
 /** What the next shift must know, in two minutes; nothing of what is done with. */
 const job = useJob()
@@ -17,8 +18,8 @@ const doubts = computed(() =>
     if (!job.state.readings.has(placeId)) return []
     const old = h.lastAtS !== null && view.nowS - h.lastAtS > 7200
     return [
-      ...(old ? [`${name}: not read since ${at(h.lastAtS ?? 0)}.`] : []),
-      ...(h.jumps.length ? [`${name}: ${h.jumps.length} jumps of the probe wait for a word.`] : []),
+      ...(old ? [word('wait-not-read-since', { name, at: at(h.lastAtS ?? 0) })] : []),
+      ...(h.jumps.length ? [word('wait-jumps-of-the-probe', { name, jumps: h.jumps.length })] : []),
     ]
   }),
 )
@@ -37,92 +38,92 @@ const blocks = computed<{ title: string; lines: Line[] }[]>(() => {
   const s = shift.value
   return [
     {
-      title: 'Under pressure or vacuum',
+      title: word('wait-under-pressure-or-vacuum'),
       lines: s.sections.map((x) => ({
         key: x.id,
         tag: x.tag,
-        says: `is ${x.state}. Nobody cuts or opens it.`,
+        says: word('wait-is-nobody-cuts-or', { state: x.state }),
       })),
     },
     {
-      title: 'Assembled, not fixed',
+      title: word('ui-assembled-not-fixed'),
       lines: s.unfixed.map((f) => of(f, f.nextStep ? job.t(f.nextStep.does) : '')),
     },
     {
-      title: 'Half made',
+      title: word('wait-half-made'),
       lines: s.halfMade.map((x) =>
         of(
           x.facts,
-          `${stepSays(x.facts, x.lastStep)}, ${at(x.lastAtS)}${x.byS === null ? '' : x.byS < view.nowS ? `; its time ended ${at(x.byS)}` : `; until ${at(x.byS)}`}.`,
+          `${stepSays(x.facts, x.lastStep)}, ${at(x.lastAtS)}${x.byS === null ? '' : x.byS < view.nowS ? word('wait-its-time-ended', { at: at(x.byS) }) : `; until ${at(x.byS)}`}.`,
         ),
       ),
     },
     {
-      title: 'Judged failed, still in the line',
-      lines: s.failed.map((f) => of(f, 'Cut out and make again.')),
+      title: word('wait-judged-failed-still-in'),
+      lines: s.failed.map((f) => of(f, word('wait-cut-out-and-make'))),
     },
     {
-      title: 'Not to be touched',
+      title: word('wait-not-to-be-touched'),
       lines: s.dontTouch.map((x) =>
-        of(
-          x.facts,
-          x.untilS === null ? 'until somebody has said when: no figure.' : `until ${at(x.untilS)}.`,
-        ),
+        of(x.facts, x.untilS === null ? word('wait-until-somebody-has-said') : `until ${at(x.untilS)}.`),
       ),
     },
     {
-      title: 'Blankets on',
+      title: word('wait-blankets-on'),
       lines: s.blanketsOn.map((b) => ({
         key: b.tool.id,
         tag: b.tool.name,
-        says: `on since ${at(b.sinceS)}.`,
+        says: word('wait-on-since', { at: at(b.sinceS) }),
       })),
     },
     {
-      title: 'To look at again',
+      title: word('wait-to-look-at-again'),
       lines: s.toLookAt.map((f) =>
-        of(f, f.inspection?.findings[0] ? job.t(f.inspection.findings[0]) : 'not judged.'),
+        of(f, f.inspection?.findings[0] ? job.t(f.inspection.findings[0]) : word('wait-not-judged')),
       ),
     },
     {
-      title: 'Tools not good',
+      title: word('wait-tools-not-good'),
       lines: s.toolsNotGood.map((t) => ({
         key: t.id,
         tag: t.name,
-        says: `failed its trial (${t.proofs.at(-1)?.how ?? ''}).`,
+        says: word('wait-failed-its-trial', { how: t.proofs.at(-1)?.how ?? '' }),
       })),
     },
     {
-      title: 'Hot-work permits in force',
+      title: word('wait-hot-work-permits-in'),
       lines: s.permits.map((p) => ({ key: p.number, tag: p.number, says: `until ${at(p.untilS)}.` })),
     },
     {
-      title: 'No pressure yet',
+      title: word('wait-no-pressure-yet'),
       lines: [...view.answers.values()]
         .filter((a) => !a.proved && !(a.readyAtS !== null && a.readyAtS <= view.nowS))
         .map((a) => ({
           key: a.section.id,
           tag: a.section.tag,
-          says: `${fmt.pressure(a.section.testBar, job.reader)} ${a.readyAtS === null ? 'at no time yet: joints are not made or have no figure' : `from ${at(a.readyAtS)}`}.`,
+          says: `${fmt.pressure(a.section.testBar, job.reader)} ${a.readyAtS === null ? word('wait-at-no-time-yet') : `from ${at(a.readyAtS)}`}.`,
         })),
     },
-    { title: 'Readings in doubt', lines: doubts.value.map((says) => ({ key: says, tag: '', says })) },
+    {
+      title: word('wait-readings-in-doubt'),
+      lines: doubts.value.map((says) => ({ key: says, tag: '', says })),
+    },
   ].filter((b) => b.lines.length)
 })
 const headline = computed(() => {
   const s = shift.value
   const parts = [
-    s.sections.length ? `${s.sections.length} under pressure` : '',
-    s.unfixed.length ? `${s.unfixed.length} not fixed` : '',
-    s.halfMade.length ? `${s.halfMade.length} half made` : '',
-    s.dontTouch.length ? `${s.dontTouch.length} not to be touched` : '',
+    s.sections.length ? word('wait-under-pressure', { sections: s.sections.length }) : '',
+    s.unfixed.length ? word('wait-not-fixed', { unfixed: s.unfixed.length }) : '',
+    s.halfMade.length ? word('wait-half-made-2', { halfMade: s.halfMade.length }) : '',
+    s.dontTouch.length ? word('wait-not-to-be-touched-2', { dontTouch: s.dontTouch.length }) : '',
     s.blanketsOn.length
       ? `${s.blanketsOn.length} ${s.blanketsOn.length === 1 ? 'blanket' : 'blankets'} on`
       : '',
   ].filter(Boolean)
   return parts.length
-    ? `For the next shift: ${parts.join(', ')}.`
-    : 'For the next shift: nothing is left half done.'
+    ? word('wait-for-the-next-shift', { parts: parts.join(', ') })
+    : word('wait-for-the-next-shift-nothing')
 })
 const print = (): void => window.print()
 const MOST = 40
@@ -132,7 +133,7 @@ const MOST = 40
   <div class="place">
     <div class="head">
       <h1>{{ headline }}</h1>
-      <p class="why">As of {{ at(view.nowS) }}, {{ job.state.job.name }}.</p>
+      <p class="why">{{ word('wait-as-of', { at: at(view.nowS), name: job.state.job.name }) }}</p>
     </div>
     <section v-for="b in blocks" :key="b.title">
       <h2>
@@ -146,13 +147,15 @@ const MOST = 40
           >{{ l.tag }}</RouterLink><strong v-else-if="l.tag" class="nowrap">{{ l.tag }}</strong>
         <span>{{ l.says }}</span>
       </p>
-      <p v-if="b.lines.length > MOST" class="why">and {{ b.lines.length - MOST }} more.</p>
+      <p v-if="b.lines.length > MOST" class="why">
+        {{ word('wait-and-more-2', { lines: b.lines.length - MOST }) }}
+      </p>
     </section>
     <div class="buttons no-print">
-      <button type="button" class="button main" @click="print">Print it</button>
-      <RouterLink class="button" :to="{ name: 'wait', params: { jobId: job.jobId } }"
-        >Back to Wait</RouterLink
-      >
+      <button type="button" class="button main" @click="print">{{ word('wait-print-it') }}</button>
+      <RouterLink class="button" :to="{ name: 'wait', params: { jobId: job.jobId } }">{{
+        word('wait-back-to-wait')
+      }}</RouterLink>
     </div>
   </div>
 </template>

@@ -11,6 +11,7 @@ import LadderPart from './LadderPart.vue'
 import LaneRow from './LaneRow.vue'
 import { laneOf } from './lane'
 import { COLUMN, LEFT, RIGHT, ROW } from './lane-sizes'
+import { word } from '../../words/word'
 
 /** Lanes of the joints that are shown, on one axis with the ladder of the whole section; only those in sight are drawn. */
 const props = defineProps<{ answer: SectionAnswer; joints: readonly JointInSection[]; spanS: number }>()
@@ -105,7 +106,7 @@ defineExpose({
       :width="width"
       :height="AXIS"
       role="group"
-      :aria-label="`Time tape of ${answer.section.tag}: each joint's window, set and cure, and what the section may take`"
+      :aria-label="word('wait-time-tape-of-each', { tag: answer.section.tag })"
       @pointerdown="down"
       @pointermove="drag"
       @pointerup="from = null"
@@ -133,8 +134,8 @@ defineExpose({
           <path d="M0 0V6" stroke="var(--paper)" stroke-width="2" />
         </pattern>
       </defs>
-      <text x="0" y="24" class="head">Joint</text>
-      <text :x="width - RIGHT + 12" y="24" class="head">move</text>
+      <text x="0" y="24" class="head">{{ word('ui-joint') }}</text>
+      <text :x="width - RIGHT + 12" y="24" class="head">{{ word('wait-move-2') }}</text>
       <text :x="width - COLUMN + 6" y="24" class="head">{{ pressure }}</text>
       <rect :x="LEFT" y="0" :width="inner" height="36" class="tape" />
       <path v-for="t in small" :key="`s${t}`" :d="`M${X(t)} 36v-7`" class="tick" />
@@ -159,13 +160,13 @@ defineExpose({
         </text>
       </g>
     </svg>
-    <div ref="scroller" class="lanes" tabindex="0" role="region" aria-label="Lanes">
+    <div ref="scroller" class="lanes" tabindex="0" role="region" :aria-label="word('wait-lanes')">
       <svg
         class="drawing"
         :width="width"
         :height="virtual.getTotalSize()"
         role="group"
-        aria-label="A lane for each joint"
+        :aria-label="word('wait-a-lane-for-each')"
       >
         <LaneRow
           v-for="v in virtual.getVirtualItems()"
@@ -189,7 +190,7 @@ defineExpose({
       :width="width"
       height="224"
       role="group"
-      aria-label="What the section may take, and the temperature of the wall, over the same time"
+      :aria-label="word('wait-what-the-section-may-take')"
     >
       <g v-if="onAxis(view.nowS)">
         <path :d="`M${X(view.nowS)} 0V112`" class="plumb" />

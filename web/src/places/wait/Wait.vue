@@ -15,6 +15,7 @@ import PhoneRows from './PhoneRows.vue'
 import TimeLanes from './TimeLanes.vue'
 import WaitTools from './WaitTools.vue'
 import { FILTERS, type Filter, passes } from './filters'
+import { word } from '../../words/word'
 
 const view = useView()
 const job = useJob()
@@ -57,8 +58,8 @@ const both = computed(() => {
         ? 'ready'
         : at(x.readyAtS)
       : x.plannedReadyAtS !== null
-        ? `${at(x.plannedReadyAtS)} as planned`
-        : 'no time by its rule'
+        ? word('wait-as-planned', { at: at(x.plannedReadyAtS) })
+        : word('wait-no-time-by-its')
   return { coldest: say(coldest), accumulate: say(accumulate) }
 })
 const lanes = ref<InstanceType<typeof TimeLanes>>()
@@ -86,16 +87,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 <template>
   <div class="place">
     <div v-if="!answer" class="head">
-      <h1>Nothing is waiting.</h1>
+      <h1>{{ word('wait-nothing-is-waiting') }}</h1>
       <p class="why">
-        No section is painted yet. Paint a boundary in Set out to see when it may take pressure.
+        {{ word('wait-no-section-is-painted') }}
       </p>
     </div>
     <template v-else>
       <SectionChooser :answers="answers" :here="answer" place="wait" />
       <AnswerHead :answer="answer" />
       <p class="choices">
-        <span>Changing temperature:</span>
+        <span>{{ word('wait-changing-temperature') }}</span>
         <button
           type="button"
           class="word"
@@ -103,7 +104,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :aria-pressed="view.mode === 'coldest'"
           @click="view.mode = 'coldest'"
         >
-          coldest rules (sign-off): {{ both?.coldest }}
+          {{ word('wait-coldest-rules-sign-off', { coldest: both?.coldest }) }}
         </button>
         <button
           type="button"
@@ -112,11 +113,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :aria-pressed="view.mode === 'accumulate'"
           @click="view.mode = 'accumulate'"
         >
-          add up the hours (planning): {{ both?.accumulate }}
+          {{ word('wait-add-up-the-hours', { accumulate: both?.accumulate }) }}
         </button>
       </p>
       <p v-if="!narrow" class="choices">
-        <span>Show:</span>
+        <span>{{ word('wait-show') }}</span>
         <button
           v-for="f in FILTERS.filter((x) => x === 'all' || counts.get(x) || x === filter)"
           :key="f"
@@ -126,9 +127,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :aria-pressed="filter === f"
           @click="filter = f"
         >
-          {{ f }} {{ counts.get(f) }}
+          {{ word(`wait-filter-${f}`) }} {{ counts.get(f) }}
         </button>
-        <span class="gap">over</span>
+        <span class="gap">{{ word('wait-over') }}</span>
         <button
           v-for="[h, says] in SPANS"
           :key="h"

@@ -6,6 +6,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { date, hhmm, weekday } from '../../when'
+import { word } from '../../words/word'
 
 /** Its fields come when somebody asks backward: the page does not wait for them. */
 const BackwardSheet = defineAsyncComponent(() => import('./BackwardSheet.vue'))
@@ -79,32 +80,33 @@ async function calendar(): Promise<void> {
 
 <template>
   <div class="buttons no-print">
-    <button type="button" class="button" @click="sheet = 'backward'">Backward…</button>
+    <button type="button" class="button" @click="sheet = 'backward'">{{ word('wait-backward') }}</button>
     <button type="button" class="button" :disabled="!waiting.length" @click="tags">
-      Hang-tags{{ waiting.length ? ` (${waiting.length})` : '' }}
+      {{ word('wait-hang-tags', { waiting: waiting.length, isWaiting: waiting.length ? 'yes' : 'no' }) }}
     </button>
-    <button type="button" class="button" @click="calendar">Calendar…</button>
-    <RouterLink class="button" :to="{ name: 'shift', params: { jobId: job.jobId } }"
-      >Shift handover</RouterLink
-    >
-    <RouterLink class="button" :to="{ name: 'site', params: { jobId: job.jobId } }">Site readings</RouterLink>
+    <button type="button" class="button" @click="calendar">{{ word('wait-calendar') }}</button>
+    <RouterLink class="button" :to="{ name: 'shift', params: { jobId: job.jobId } }">{{
+      word('wait-shift-handover')
+    }}</RouterLink>
+    <RouterLink class="button" :to="{ name: 'site', params: { jobId: job.jobId } }">{{
+      word('wait-site-readings')
+    }}</RouterLink>
   </div>
   <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
   <BackwardSheet v-if="sheet === 'backward'" :answer="answer" @close="sheet = null" />
-  <Sheet v-if="sheet === 'calendar'" title="In your calendar" @close="sheet = null">
+  <Sheet v-if="sheet === 'calendar'" :title="word('wait-in-your-calendar')" @close="sheet = null">
     <p>
-      A calendar that follows this address shows when joints may be moved and sections take pressure, and
-      moves with them.
+      {{ word('wait-a-calendar-that-follows') }}
     </p>
     <p class="feed">
       <code>{{ feed }}</code>
     </p>
     <p class="why">
-      Whoever has the address sees these times, without signing in. It ends when you leave the job.
+      {{ word('wait-whoever-has-the-address') }}
     </p>
     <div class="buttons">
-      <a class="button main" :href="feed" download="jugalis.ics">Take it as a file</a>
-      <button type="button" class="button" @click="sheet = null">Close</button>
+      <a class="button main" :href="feed" download="jugalis.ics">{{ word('wait-take-it-as-a') }}</a>
+      <button type="button" class="button" @click="sheet = null">{{ word('ui-close') }}</button>
     </div>
   </Sheet>
 </template>

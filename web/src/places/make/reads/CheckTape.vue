@@ -5,6 +5,7 @@ import { useJob } from '../../../stores/job'
 import { lengthTicks } from '../../../tapes/ticks'
 import { useWidth } from '../../../use-width'
 import NudgeButton from './NudgeButton.vue'
+import { word } from '../../../words/word'
 
 /** Reading of a mark against its target. Starts unset: nothing is preset to the right answer. */
 const props = defineProps<{ field: Field; modelValue: number | null }>()
@@ -37,11 +38,11 @@ const nudge = (by: number): void => {
 }
 const words = computed(() => {
   const v = props.modelValue
-  if (v === null) return 'Not read yet. Is it right, short or long?'
+  if (v === null) return word('make-not-read-yet-is')
   const off = v - target.value
-  if (v > high.value + 1e-9) return `${fmt.length(off, job.reader)} short of home`
-  if (v < low.value - 1e-9) return `${fmt.length(-off, job.reader)} past the stop`
-  return 'home, by the check mark'
+  if (v > high.value + 1e-9) return word('make-short-of-home', { off })
+  if (v < low.value - 1e-9) return word('make-past-the-stop', { off: -off })
+  return word('make-home-by-the-check')
 })
 const chip = computed(() =>
   props.modelValue === null
@@ -68,7 +69,7 @@ const chip = computed(() =>
     <div class="nudges">
       <NudgeButton
         :says="inch ? '−1/16' : '−1'"
-        :label="`less, ${fmt.length(stepMm, job.reader)}`"
+        :label="word('make-less', { stepMm })"
         :disabled="modelValue === null"
         @nudge="nudge(-1)"
       />
@@ -79,20 +80,20 @@ const chip = computed(() =>
       </p>
       <NudgeButton
         :says="inch ? '+1/16' : '+1'"
-        :label="`more, ${fmt.length(stepMm, job.reader)}`"
+        :label="word('make-more-2', { stepMm })"
         :disabled="modelValue === null"
         @nudge="nudge(1)"
       />
     </div>
     <div class="chips" role="group" :aria-label="job.t(field.label)">
       <button type="button" class="button" :class="{ on: chip === 'right' }" @click="place(target)">
-        right
+        {{ word('make-right') }}
       </button>
       <button type="button" class="button" :class="{ on: chip === 'short' }" @click="place(target + FAR_MM)">
-        short
+        {{ word('make-short') }}
       </button>
       <button type="button" class="button" :class="{ on: chip === 'long' }" @click="place(target - FAR_MM)">
-        long
+        {{ word('make-long') }}
       </button>
     </div>
   </div>

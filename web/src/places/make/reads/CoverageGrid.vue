@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import ChipChoice from '../../../frame/ChipChoice.vue'
 import { useJob } from '../../../stores/job'
 import { useNarrow } from '../../../use-narrow'
+import { word } from '../../../words/word'
 
 /**
  * Solder seen in the cup, unrolled: across it goes round from 12 o'clock, down it goes from the face to the stop.
@@ -58,7 +59,12 @@ const stateOf = (c: number, r: number): string =>
   ['bare', 'covered', 'burnt'][grid.value[c]?.[r] ?? 1] as string
 const words = computed(() => {
   const p = peel.value
-  return `${Math.round(p.coveragePct)} % covered, largest void ${Math.round(p.largestVoidPct)} %, ${p.leakPath ? 'a bare path from face to stop' : 'no path through'}${seen.value.burnt ? ', flux burnt' : ''}.`
+  return word('make-covered-largest-void-no', {
+    coveragePct: Math.round(p.coveragePct),
+    largestVoidPct: Math.round(p.largestVoidPct),
+    isLeakPath: p.leakPath ? 'yes' : 'no',
+    isBurnt: seen.value.burnt ? 'yes' : 'no',
+  })
 })
 </script>
 
@@ -66,10 +72,10 @@ const words = computed(() => {
   <div class="coverage">
     <ChipChoice
       v-model="brush"
-      label="What is painted"
+      :label="word('make-what-is-painted')"
       :options="[
-        [0, 'paint bare'],
-        [2, 'paint burnt'],
+        [0, word('make-paint-bare')],
+        [2, word('make-paint-burnt')],
       ]"
     />
     <div
@@ -92,7 +98,14 @@ const words = computed(() => {
           :data-c="c - 1"
           :data-r="r - 1"
           :aria-pressed="stateOf(c - 1, r - 1) !== 'covered'"
-          :aria-label="`${((c - 1) * 360) / columns} degrees, ${r} of ${rows} from the face: ${stateOf(c - 1, r - 1)}`"
+          :aria-label="
+            word('make-degrees-of-from-the', {
+              c: ((c - 1) * 360) / columns,
+              r,
+              rows,
+              stateOf: stateOf(c - 1, r - 1),
+            })
+          "
           @pointerdown.prevent="start(c - 1, r - 1)"
           @keydown.enter.space.prevent="start(c - 1, r - 1)"
         />

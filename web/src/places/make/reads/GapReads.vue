@@ -3,6 +3,7 @@ import { type Field, fmt, greatest, smallest, systemOf } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../../stores/job'
 import NudgeButton from './NudgeButton.vue'
+import { word } from '../../../words/word'
 
 /**
  * A gap read in two places across (12 and 6 o'clock) or in four round. Its least and its largest are what is judged.
@@ -53,10 +54,10 @@ const tiltDeg = computed(() =>
 )
 const words = computed(() =>
   spread.value === null
-    ? 'Read it at each place: tap the tape or use the buttons.'
+    ? word('make-read-it-at-each')
     : tiltDeg.value === null
-      ? `${fmt.thickness(spread.value, job.reader)} between the widest and the narrowest.`
-      : `${tiltDeg.value.toFixed(1)}° out of line.`,
+      ? word('make-between-the-widest-and', { spread: spread.value })
+      : word('make-out-of-line', { tiltDeg: tiltDeg.value.toFixed(1) }),
 )
 /** Ten times what it is, so that it can be seen. */
 const drawnDeg = computed(() => {
@@ -74,7 +75,7 @@ const show = (g: number | null | undefined): string => (g == null ? '?' : fmt.th
         <path d="M0 26H34V6H40V78H34V58H0" class="steel" />
         <g :transform="`rotate(${drawnDeg} 56 42)`"><path d="M90 26H56V6H50V78H56V58H90" class="steel" /></g>
       </svg>
-      <div class="places" role="radiogroup" aria-label="Place">
+      <div class="places" role="radiogroup" :aria-label="word('ui-place')">
         <button
           v-for="(hour, i) in PLACES"
           :key="hour"
@@ -85,14 +86,14 @@ const show = (g: number | null | undefined): string => (g == null ? '?' : fmt.th
           :aria-checked="i === at"
           @click="at = i"
         >
-          {{ hour }} o'clock <strong>{{ show(gaps[i]) }}</strong>
+          {{ word('make-oclock', { hour }) }} <strong>{{ show(gaps[i]) }}</strong>
         </button>
       </div>
     </div>
     <div class="row">
       <NudgeButton
         :says="inch ? '−1/64' : '−0.1'"
-        label="less"
+        :label="word('make-less-2')"
         :disabled="gaps[at] == null"
         @nudge="nudge(-1)"
       />
@@ -112,7 +113,7 @@ const show = (g: number | null | undefined): string => (g == null ? '?' : fmt.th
           :style="{ left: `${Math.min(100, ((gaps[at] ?? 0) / SCALE_MM) * 100)}%` }"
         />
       </div>
-      <NudgeButton :says="inch ? '+1/64' : '+0.1'" label="more" @nudge="nudge(1)" />
+      <NudgeButton :says="inch ? '+1/64' : '+0.1'" :label="word('make-more-3')" @nudge="nudge(1)" />
     </div>
     <p class="words" aria-live="polite">{{ words }}</p>
   </div>

@@ -3,6 +3,7 @@ import { type As, type Field, isGauged, parseFigure } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import QuantityField from '../../../frame/QuantityField.vue'
 import { useJob } from '../../../stores/job'
+import { word } from '../../../words/word'
 
 /** A reading typed as a figure. Starts empty: nothing is preset to the right answer. */
 const props = defineProps<{ field: Field; modelValue: number | null }>()
@@ -25,7 +26,11 @@ function read(text: string): void {
   const { min = -Infinity, max = Infinity } = props.field
   const outside = value !== null && (value < min || value > max)
   fault.value =
-    t !== '' && value === null ? `"${t}" is not a figure.` : outside ? `That can\u2019t be: ${value}.` : ''
+    t !== '' && value === null
+      ? word('make-is-not-a-figure', { t })
+      : outside
+        ? word('make-that-cant-be', { value })
+        : ''
   emit('update:modelValue', outside ? null : value)
 }
 </script>

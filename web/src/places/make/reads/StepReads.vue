@@ -8,6 +8,7 @@ import CoverageGrid from './CoverageGrid.vue'
 import GapReads from './GapReads.vue'
 import ReadNumber from './ReadNumber.vue'
 import TurnsDial from './TurnsDial.vue'
+import { word } from '../../../words/word'
 
 /** What a step reads, each with the control that suits it: tape, dial, gaps, grid, figure. Nothing is preset. */
 const props = defineProps<{ jointId: string; reads: readonly Field[] }>()
@@ -41,7 +42,7 @@ const numberIn = (key: string): number | null => (readings.value[key] as number 
       @update:model-value="(v: number | null) => put(r.key, v)"
     />
     <button v-if="drawn" type="button" class="link" @click="typing = !typing">
-      {{ typing ? 'Read it off the drawing' : 'Type it' }}
+      {{ typing ? word('make-read-it-off-the') : word('make-type-it') }}
     </button>
     <template v-for="r in grids" :key="r.key">
       <CoverageGrid

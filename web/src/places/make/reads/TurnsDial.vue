@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useJob } from '../../../stores/job'
 import NudgeButton from './NudgeButton.vue'
 import { turnsText } from './turns-text'
+import { word } from '../../../words/word'
 
 /** How far a nut was turned: its mark is drawn round from 6 o'clock. Starts unset; the target is shown, never preset. */
 const props = defineProps<{ field: Field; modelValue: number | null }>()
@@ -63,13 +64,16 @@ function move(e: PointerEvent): void {
 }
 const words = computed(() => {
   if (props.modelValue === null)
-    return least.value === null ? 'Draw the mark round.' : `To ${goal.value}. Draw the mark round.`
+    return least.value === null
+      ? word('make-draw-the-mark-round')
+      : word('make-to-draw-the-mark', { goal: goal.value })
   if (least.value === null || most.value === null) return ''
   const off = (x: number): string => turnsText(x)
   const tolerance = props.field.target?.shortMax ?? 0
   if (turned.value < least.value - tolerance) return `${off(least.value - turned.value)} short`
-  if (turned.value > most.value + tolerance) return `${off(turned.value - most.value)} too far`
-  return 'as far as it should be'
+  if (turned.value > most.value + tolerance)
+    return word('make-too-far', { off: off(turned.value - most.value) })
+  return word('make-as-far-as-it')
 })
 const goal = computed(() =>
   least.value === null
@@ -84,7 +88,7 @@ const goal = computed(() =>
   <div class="dial">
     <NudgeButton
       says="−1/8"
-      label="less, an eighth of a turn"
+      :label="word('make-less-an-eighth-of')"
       :disabled="!turned"
       @nudge="put(turned - DETENT)"
     />
@@ -122,7 +126,7 @@ const goal = computed(() =>
         {{ modelValue === null ? '?' : turnsText(turned) }}
       </text>
     </svg>
-    <NudgeButton says="+1/8" label="more, an eighth of a turn" @nudge="put(turned + DETENT)" />
+    <NudgeButton says="+1/8" :label="word('make-more-an-eighth-of')" @nudge="put(turned + DETENT)" />
     <p class="words" aria-live="polite">{{ words }}</p>
   </div>
 </template>

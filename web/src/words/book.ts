@@ -1,0 +1,54 @@
+import { addWords } from '@jugalis/core'
+import { APP } from './app'
+import { CLOCKS } from './clocks'
+import { CUT } from './cut'
+import { CUT_STOCK } from './cut-stock'
+import { FRAME } from './frame'
+import { HAND_OVER } from './hand-over'
+import { HANDBOOK } from './handbook'
+import { JOBS } from './jobs'
+import { MAKE } from './make'
+import { MAKE_JOINT } from './make-joint'
+import { MAKE_SHEETS } from './make-sheets'
+import { PAPER } from './paper'
+import { PROVE } from './prove'
+import { PROVE_AFTER } from './prove-after'
+import { PROVE_PLAN } from './prove-plan'
+import { SET_OUT } from './set-out'
+import { SET_OUT_IMPORT } from './set-out-import'
+import { SET_OUT_SHEETS } from './set-out-sheets'
+import { SETTINGS } from './settings'
+import { SIGN_IN } from './sign-in'
+import { SITE } from './site'
+import { TAPES } from './tapes'
+import { UI } from './ui'
+import { WAIT } from './wait'
+
+/** Every sentence of the interface, by code. */
+export const BOOK = {
+  ...APP,
+  ...CLOCKS,
+  ...CUT,
+  ...CUT_STOCK,
+  ...FRAME,
+  ...HAND_OVER,
+  ...HANDBOOK,
+  ...JOBS,
+  ...MAKE,
+  ...MAKE_JOINT,
+  ...MAKE_SHEETS,
+  ...PAPER,
+  ...PROVE,
+  ...PROVE_AFTER,
+  ...PROVE_PLAN,
+  ...SET_OUT,
+  ...SET_OUT_IMPORT,
+  ...SET_OUT_SHEETS,
+  ...SETTINGS,
+  ...SIGN_IN,
+  ...SITE,
+  ...TAPES,
+  ...UI,
+  ...WAIT,
+} as const
+addWords(BOOK)

@@ -1,0 +1,28 @@
+import type { Wordings } from '@jugalis/core'
+
+/** Clocks in the dock and on tapes. */
+export const CLOCKS = {
+  // Dock
+  'clocks-running-clocks': 'Running clocks',
+  'clocks-mine-show-everyones': 'Mine ({mine}). Show everyone’s',
+  'clocks-everyones-show-mine': 'Everyone’s. Show mine',
+  'clocks-before': 'Before',
+  'clocks-and-more': 'and {before} more',
+  'clocks-until': 'Until',
+  'clocks-and-more-next': 'and {until} more, next {digits}',
+  'clocks-no-clock-is-running': 'No clock is running.',
+  'clocks-next': 'next {digits}',
+  'clocks-all-clocks': 'All clocks',
+  'clocks-and-more-2': 'and {all} more',
+  'clocks-this-device-cant-ring': 'This device can’t ring. Look at it.',
+  'clocks-keep-the-screen-lit': 'Keep the screen lit: dark, it does not ring.',
+  // MissedSheet
+  'clocks-while-the-screen-was': 'While the screen was dark',
+  'clocks-it-may-ago':
+    '{isKind, select, yes {the time to {label} ended} other {it may {label}}} {ago} ago. {way}',
+  'clocks-a-dark-screen-does': 'A dark screen does not ring. Keep it lit while a window runs.',
+  'clocks-done-meanwhile': 'Done meanwhile.',
+  // UnfixedCount
+  'clocks-assembled': 'assembled,',
+  'clocks-not-fixed': 'not fixed',
+} as const satisfies Wordings

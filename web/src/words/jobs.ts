@@ -1,0 +1,32 @@
+import type { Wordings } from '@jugalis/core'
+
+/** The place jobs. */
+export const JOBS = {
+  // Jobs
+  'jobs-jugalis-can-stand-on': 'Jugalis can stand on the home screen of this device.',
+  'jobs-not-now': 'Not now',
+  'jobs-of-yours-on-this':
+    '{entries} of yours on this device {mine, plural, one {is} other {are}} not sent yet: open the job to send {mine, plural, one {it} other {them}}.',
+  'jobs-on-this-device-were':
+    '{entries} on this device {others, plural, one {was} other {were}} written by somebody else, and {others, plural, one {goes} other {go}} out when they sign in here.',
+  'jobs-a-new-job': 'A new job',
+  'jobs-school': 'School',
+  'jobs-metric-cleaner-gap-filling': 'metric: cleaner, gap-filling cement, straight',
+  'jobs-inch-primer-quarter-turn': 'inch: primer, quarter turn',
+  'jobs-begin-the-job': 'Begin the job',
+  'jobs-a-job-from-a': 'A job from a file',
+  'jobs-the-json-export-of': 'The JSON export of a job reads back with the same log and the same hashes.',
+  'jobs-choose-the-file': 'Choose the file',
+  'jobs-of-yours-are-not':
+    '{entries} of yours {mine, plural, one {is} other {are}} not sent. Signed out, {mine, plural, one {it waits} other {they wait}} on this device until you sign in on it again.',
+  'jobs-sign-out-all-the': 'Sign out all the same',
+  'jobs-stay-signed-in': 'Stay signed in',
+  'jobs-sign-out': 'Sign out',
+  'jobs-looking-for-your-jobs': 'Looking for your jobs …',
+  'jobs-no-signal-can-be': 'No signal. {count} can be opened from this device.',
+  'jobs-no-signal-and-no': 'No signal, and no job is kept on this device.',
+  'jobs-you-are-on': '{name}, you are on {count}.',
+  'jobs-you-are-on-no': 'You are on no job yet. Begin one below.',
+  'jobs-give-the-job-a': 'Give the job a name.',
+  'jobs-this-file-is-not': 'This file is not a Jugalis job.',
+} as const satisfies Wordings

@@ -1,0 +1,98 @@
+import type { Wordings } from '@jugalis/core'
+
+/** The place set out. */
+export const SET_OUT = {
+  // EntryLine
+  'set-out-next-fitting-or-piece': 'Next fitting or piece',
+  'set-out-to-the-end-of': 'To the end of {line}',
+  'set-out-into-the-tee': 'into the tee,',
+  'set-out-back': 'back,',
+  'set-out-the-last-pair-again': 'the last pair again,',
+  'set-out-not-yet-measured': 'not yet measured,',
+  'set-out-a-name': 'a name',
+  'set-out-branch': 'branch',
+  'set-out-tag-v2': 'tag V2',
+  'set-out-set-out': 'Set out',
+  'set-out-tab': 'Tab',
+  // LineDrawing
+  'set-out-drawing-on-the-whole': 'Drawing on the whole screen',
+  'set-out-zoom-out': 'Zoom out',
+  'set-out-zoom-in': 'Zoom in',
+  'set-out-fit': 'Fit',
+  'set-out-at': 'at {percent} %',
+  'set-out-every-th-joint-named': ', every {isStride, select, yes {2nd} other {{stride}th}} joint named',
+  'set-out-names-have-no-room': ', names have no room',
+  'set-out-save-as-svg': 'Save as SVG',
+  'set-out-close-the-drawing': 'Close the drawing',
+  'set-out-laid-out-straight-to':
+    '{tag} laid out straight, to scale. Drag or arrow keys move it, plus and minus zoom.',
+  // PartList
+  'set-out-parts-of-the-line': 'Parts of the line',
+  'set-out-joints': 'Joints',
+  // PartRow
+  'set-out-drag-to-move': 'Drag to move',
+  'set-out-as-typed-2': '{tag} as typed',
+  'set-out-not-known': '{which}not known',
+  // RowTools
+  'set-out-the-chosen-rows': 'The chosen rows',
+  'set-out-rows': '{chosen} rows',
+  'set-out-no-row-chosen': 'No row chosen',
+  'set-out-keep-as-a-group': 'Keep as a group',
+  // SetOut
+  'set-out-lines': 'Lines',
+  'set-out-new-line': 'New line',
+  'set-out-show-it': 'Show it',
+  'set-out-school': ', {school} school',
+  'set-out-a-place-not-named': 'a place not named',
+  'set-out-in': ', in {places}.',
+  'set-out-rated': ', rated {ratingBar, number, pressure}',
+  'set-out-begin-a-line': 'Begin a line',
+  'set-out-sections': 'Sections',
+  'set-out-no-boundary-painted-on': 'No boundary painted on this line yet.',
+  'set-out-joints-test-for-working':
+    '{jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}}, test {testBar, number, pressure} for {holdS, number, duration}, working {workingBar, number, pressure}.',
+  'set-out-paint-a-section-on':
+    'Paint a section on {painted, plural, one {{painted} joint} other {{painted} joints}}',
+  'set-out-paint-a-section-on-this': 'Paint a section on this line',
+  'set-out-pipe-in-pipe-a': 'Pipe in pipe: a carrier inside',
+  'set-out-bring-in-a-schedule': 'Bring in a schedule',
+  'set-out-fittings-and-take-offs': 'Fittings and take-offs',
+  'set-out-supports-and-growth': 'Supports and growth',
+  'set-out-copy-the-line': 'Copy the line',
+  'set-out-number-anew': 'Number anew',
+  'set-out-groups': 'Groups',
+  'set-out-use': 'use {name}',
+  'set-out-put-away': 'put away',
+  'set-out-keep-these-rows-as': 'Keep these rows as a group',
+  'set-out-name-of-the-group': 'Name of the group',
+  'set-out-a-group-is-typed': 'A group is typed in one go: use and its name.',
+  'set-out-copy': 'Copy {tag}',
+  'set-out-tag-of-the-new': 'Tag of the new line',
+  'set-out-the-same-parts-and': 'The same parts and measures under another tag, nothing made, nothing cut.',
+  'set-out-nothing-set-out-yet': 'Nothing set out yet. Begin with a line.',
+  'set-out-nothing-set-out-yet-type': 'Nothing set out yet. Type a fitting and a size, for example: tee 110.',
+  'set-out-has-no-method-choose': '{tag} has no method: choose how its ends meet.',
+  'set-out-cannot-be-joined-as':
+    '{tag} cannot be joined as it stands: {faults, plural, one {{faults} place} other {{faults} places}} to mend.',
+  'set-out-has-joints-and-pieces':
+    '{tag} has {jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}} and {pieces, plural, one {{pieces} piece} other {{pieces} pieces}}; {kinds, plural, one {{kinds} take-off} other {{kinds} take-offs}} {kinds, plural, one {is} other {are}} not known.',
+  'set-out-no-section-yet': 'no section yet',
+  'set-out-is-complete-joints-pieces':
+    '{tag} is complete: {jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}}, {pieces, plural, one {{pieces} piece} other {{pieces} pieces}}, {counted}.',
+  'set-out-a-group-needs-a': 'A group needs a name of letters and figures, for example: drop.',
+  // use-entry
+  'set-out-into-the-branch-of': 'into the branch of {tag}',
+  'set-out-there-is-no-group':
+    'There is no group called {group}. Choose rows and keep them as a group first.',
+  'set-out-set-out-2': '{typed}: set out.',
+  // use-lines
+  'set-out-is-there-already-choose': '{tag} is there already. Choose another tag.',
+  'set-out-numbered-in-the-order': 'Numbered in the order in which it stands.',
+  'set-out-is-copied-as': '{tag} is copied as {tag2}.',
+  'set-out-is-kept-as-a': '{name} is kept as a group. Type: use {name}.',
+  'set-out-is-no-longer-a': '{name} is no longer a group.',
+  // use-rows
+  'set-out-taken-out': '{name}: taken out.',
+  'set-out-copied-below': '{name}: copied below.',
+  'set-out-which-was-meant-or': 'Which was meant, {own} or {other}? Write the unit.',
+} as const satisfies Wordings
