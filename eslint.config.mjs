@@ -2,6 +2,7 @@ import js from '@eslint/js'
 import globals from 'globals'
 import pluginVue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
+import { inTheBook } from './scripts/lint/in-the-book.mjs'
 
 /**
  * Which way imports run: web and server stand on core, core stands on nothing of ours. Inside core each layer
@@ -121,6 +122,17 @@ export default [
         })),
       ],
     },
+  },
+  {
+    files: ['web/src/**/*.{ts,vue}'],
+    ignores: [
+      'web/src/words/**',
+      'web/src/tapes/glyph-shapes.ts',
+      'web/src/paper/svg-sheet.ts',
+      'web/src/paper/tags.ts',
+    ],
+    plugins: { jugalis: { rules: { 'in-the-book': inTheBook } } },
+    rules: { 'jugalis/in-the-book': 'error' },
   },
   {
     files: ['web/src/**'],

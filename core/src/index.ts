@@ -77,7 +77,7 @@ export { entriesWithoutCycle, hotWorkPermit, lifeBeforeEndedS, mismatches, toolW
 export { carrierEdits, carrierOf, outerLine, putOf, twinFindings, twinJoint } from './cut/carrier.js'
 export { type BarGroup, barGroups, offcutsAfter, pipeSaid, stockQuestion } from './cut/bars.js'
 export type { Offcut, StockSet } from './joint/stock-set.js'
-export { CLOSING_SPARE_MM, closingFinding } from './cut/closing.js'
+export { CLOSING_SPARE_MM, OPENERS, closingFinding } from './cut/closing.js'
 export { arcMm, bendMarks, centreLine, offset, parseRun } from './cut/bends.js'
 export * from './cut/cut-length.js'
 export {
@@ -88,6 +88,7 @@ export {
   entryText,
   doubtfulLength,
   parseEntry,
+  useGroup,
 } from './cut/entry.js'
 export { type Edit, type Edited, type Shop, difference, itemData, settle } from './cut/settle.js'
 export { type Cursor, END, type Placed, isMade, placeEntry, placeTexts, standing } from './cut/place.js'

@@ -4,6 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { unloaded } from './router'
 import { usePrefs } from './stores/prefs'
 import { useSession } from './stores/session'
+import { language } from './words/language'
 import { word } from './words/word'
 
 usePrefs()
@@ -20,7 +21,7 @@ watch(
 </script>
 
 <template>
-  <RouterView />
+  <RouterView :key="language" />
   <div v-if="unloaded" class="unloaded" role="alert">
     <p>{{ word('app-this-page-could-not') }}</p>
     <a class="button" :href="unloaded">{{ word('app-try-again') }}</a>

@@ -12,7 +12,10 @@ import App from './App.vue'
 import { keepFocusSeen } from './frame/keep-seen'
 import { keepForNoSignal } from './newer'
 import { router } from './router'
+import { languageKept } from './stores/prefs'
+import { turnTo } from './words/language'
 
+await turnTo(languageKept())
 createApp(App).use(createPinia()).use(router).mount('#app')
 keepFocusSeen()
 keepForNoSignal()

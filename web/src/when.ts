@@ -1,15 +1,19 @@
+import type { Language } from '@jugalis/core'
 import { ref } from 'vue'
+import { languageNow, word } from './words/word'
 
 /** Clock times as people of a job read them: in the job's zone, with the day named when it is not today. */
+const TIMES_IN: Readonly<Record<Language, string>> = { en: 'en-GB', es: 'es', pseudo: 'en-GB' }
 const cache = new Map<string, Intl.DateTimeFormat>()
 function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const key = zone + JSON.stringify(options)
+  const locale = TIMES_IN[languageNow()]
+  const key = locale + zone + JSON.stringify(options)
   let f = cache.get(key)
   if (!f) {
     try {
-      f = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone })
+      f = new Intl.DateTimeFormat(locale, { ...options, timeZone: zone })
     } catch {
-      f = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' })
+      f = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })
     }
     cache.set(key, f)
   }
@@ -48,8 +52,8 @@ export function when(atS: number, nowS: number, zone: string): string {
   const t = minuteOf(atS, nowS)
   const clock = hhmm(t, zone)
   if (day(t, zone) === day(nowS, zone)) return clock
-  if (day(t, zone) === day(nowS + 86400, zone)) return `${clock} tomorrow`
-  if (day(t, zone) === day(nowS - 86400, zone)) return `${clock} yesterday`
+  if (day(t, zone) === day(nowS + 86400, zone)) return word('app-tomorrow', { clock })
+  if (day(t, zone) === day(nowS - 86400, zone)) return word('app-yesterday', { clock })
   return Math.abs(t - nowS) < 6 * 86400 ? `${weekday(t, zone)} ${clock}` : `${date(t, zone)} ${clock}`
 }
 /** The short form for columns: the day only when it is another one. */

@@ -2,8 +2,9 @@ import { smallest } from '../units/extent.js'
 import { type Finding, finding } from '../sources/source.js'
 import type { PieceCut } from './piece.js'
 
-/** Fittings that come apart or slide: a piece beside one can always be got in. */
-const OPENS: readonly string[] = ['union', 'flange', 'slip coupling']
+/** Fittings that come apart or slide, as they are typed: a piece beside one can always be got in. */
+export const OPENERS = ['union', 'flange', 'slip coupling'] as const
+const OPENS: readonly string[] = OPENERS
 /** A closing piece is cut this much too long, and then to what is measured on site. Common practice. */
 export const CLOSING_SPARE_MM = 100
 

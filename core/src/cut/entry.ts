@@ -181,16 +181,13 @@ const bare = (size: string, reader: Reader): string =>
     ? size.slice((BARE[reader.units][0] as string).length)
     : size
 
+/** What is typed to set out a group. @param name of the group. */
+export const useGroup = (name: string): string => `use ${name}`
+
 /** Entries that go on from what is typed, likeliest first: fittings, their sizes as last used, groups. */
 export function completions(typed: string, lately: readonly string[], groups: readonly string[]): string[] {
   const t = typed.toLowerCase().replace(/^\s+/, '')
   if (!t) return []
-  const words = [
-    ...lately,
-    ...FITTINGS.map(([name]) => name),
-    ...groups.map((g) => `use ${g}`),
-    'branch',
-    '..',
-  ]
+  const words = [...lately, ...FITTINGS.map(([name]) => name), ...groups.map(useGroup), 'branch', '..']
   return [...new Set(words)].filter((w) => w.toLowerCase().startsWith(t) && w.toLowerCase() !== t).slice(0, 6)
 }

@@ -42,11 +42,14 @@ export function afterSteps(state: JobState, section: Section): AfterStep[] {
   })
 }
 
+/** The answer at a hold point that lets the work go on, as it is kept. */
+export const MAY_GO_ON = 'go on'
+
 /** May it be covered up? Only when the section is proved and whoever must be asked has said so. */
 export function mayCover(state: JobState, section: Section, proved: boolean): { may: boolean; says: Msg } {
   if (!proved) return { may: false, says: msg('cover-not-proved', { section: section.tag }) }
   const open = [...state.holds.values()].filter(
-    (h) => h.sectionId === section.id && h.answers.at(-1)?.answer !== 'go on',
+    (h) => h.sectionId === section.id && h.answers.at(-1)?.answer !== MAY_GO_ON,
   )
   const [first] = open
   return first

@@ -18,11 +18,12 @@ export const ANSWERS = {
   'state-failed': 'failed',
   'state-cutout': 'cut out',
   'state-cant-tell': 'not judged',
-  'not-made': '{joint} is not made',
-  'not-set': '{joint} is not set',
-  'joint-failed': '{joint} is judged failed',
-  'joint-no-figure': '{joint} has no figure by this rule',
-  'joint-curing': '{joint} is curing',
+  'not-made': '{many, select, yes {{joint} are not made} other {{joint} is not made}}',
+  'not-set': '{many, select, yes {{joint} are not set} other {{joint} is not set}}',
+  'joint-failed': '{many, select, yes {{joint} are judged failed} other {{joint} is judged failed}}',
+  'joint-no-figure':
+    '{many, select, yes {{joint} have no figure by this rule} other {{joint} has no figure by this rule}}',
+  'joint-curing': '{many, select, yes {{joint} are curing} other {{joint} is curing}}',
   'section-empty': 'No joints in this section yet.',
   'gate-joints-made':
     '{open, plural, =0 {All {all} joints are made.} other {{open} of {all} joints are not made: {list}.}}',

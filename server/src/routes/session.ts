@@ -1,4 +1,4 @@
-import { KINDS_OF_QUANTITY } from '@jugalis/core'
+import { KINDS_OF_QUANTITY, LANGUAGES } from '@jugalis/core'
 import bcrypt from 'bcryptjs'
 import express, { type RequestHandler, Router } from 'express'
 import type pg from 'pg'
@@ -24,6 +24,8 @@ const settings = yup
       .required(),
     decimal: yup.string().oneOf(['device', '.', ',']).required(),
     hours: yup.number().oneOf([12, 24]).required(),
+    // Pages of before it was asked do not send it.
+    language: yup.string().oneOf([...LANGUAGES, 'pseudo']),
     keys: yup.boolean().required(),
   })
   .noUnknown()

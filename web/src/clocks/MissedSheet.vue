@@ -8,6 +8,7 @@ import { useView } from '../view'
 import { useMissed } from './missed'
 import { runningClocks } from './running'
 import { word } from '../words/word'
+import { Said } from '../words/said'
 
 /** On waking: what ended while the screen was dark, with the way back. */
 const job = useJob()
@@ -23,6 +24,7 @@ const rows = computed(() =>
       ...m,
       tag: facts?.tag ?? '',
       label: c ? job.t(c.label) : '',
+      late: m.kind === 'before' && Boolean(c) && still,
       way: c && m.kind === 'before' ? (still ? job.t(c.onMiss.say) : word('clocks-done-meanwhile')) : '',
       ago: fmt.duration(Math.max(0, clock.nowS - m.endedS)),
     }
@@ -32,25 +34,20 @@ const rows = computed(() =>
 
 <template>
   <Sheet v-if="rows.length" :title="word('clocks-while-the-screen-was')" @close="missed.clear()">
-    <p
-      v-for="r in rows"
-      :key="r.key"
-      :class="{ refusal: r.kind === 'before' && r.way !== 'Done meanwhile.' }"
-    >
-      <RouterLink
-        class="strong"
-        :to="{ name: 'make', params: { jobId: job.jobId, jointId: r.jointId } }"
-        @click="missed.clear()"
-        >{{ r.tag }}</RouterLink
+    <p v-for="r in rows" :key="r.key" :class="{ refusal: r.late }">
+      <Said
+        :code="r.kind === 'before' ? 'clocks-time-ended' : 'clocks-time-begun'"
+        :values="{ label: r.label, ago: r.ago, way: r.way }"
       >
-      {{
-        word('clocks-it-may-ago', {
-          label: r.label,
-          isKind: r.kind === 'before' ? 'yes' : 'no',
-          ago: r.ago,
-          way: r.way,
-        })
-      }}
+        <template #joint>
+          <RouterLink
+            class="strong"
+            :to="{ name: 'make', params: { jobId: job.jobId, jointId: r.jointId } }"
+            @click="missed.clear()"
+            >{{ r.tag }}</RouterLink
+          >
+        </template>
+      </Said>
     </p>
     <p class="why">{{ word('clocks-a-dark-screen-does') }}</p>
     <button type="button" class="button main" @click="missed.clear()">{{ word('ui-seen') }}</button>

@@ -30,9 +30,11 @@ const says = computed(() => {
   >
     <span class="digits">{{ unfixed.length }}</span>
     <!-- On the phone the count and what is lacking fit its cell; read aloud it is the whole. -->
-    <span
-      ><span :class="{ spoken: strip }">{{ word('clocks-assembled') }} </span>{{ says }}</span
-    >
+    <span v-if="!strip">{{ word('clocks-assembled-and', { says }) }}</span>
+    <template v-else>
+      <span class="spoken">{{ word('clocks-assembled-and', { says }) }}</span>
+      <span aria-hidden="true">{{ says }}</span>
+    </template>
   </RouterLink>
 </template>
 

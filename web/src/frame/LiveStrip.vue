@@ -23,11 +23,13 @@ const full = computed(() =>
 const since = (s: Section): string =>
   s.stateAtS === null || s.state !== stateNow(job.state, s)
     ? ''
-    : `since ${when(s.stateAtS, view.nowS, job.state.job.zone)}`
+    : word('frame-since', { when: when(s.stateAtS, view.nowS, job.state.job.zone) })
 const says = (s: Section): string => {
   const bar = pressureNow(job.state, s)
   const read = bar === null ? '' : word('frame-last-read', { bar })
-  return [`${s.tag} is ${stateNow(job.state, s)}`, read, since(s)].filter(Boolean).join(', ')
+  return [word('frame-is-state', { tag: s.tag, state: stateNow(job.state, s) }), read, since(s)]
+    .filter(Boolean)
+    .join(', ')
 }
 const to = (s: Section) => ({ name: 'prove', params: { jobId: job.jobId, sectionId: s.id } })
 </script>

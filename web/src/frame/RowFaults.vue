@@ -15,10 +15,7 @@ const TOLD = 30
       {{ word('frame-nothing-was-loaded-rows', { faults: faults.length }) }}
     </p>
     <p v-for="f in faults.slice(0, TOLD)" :key="f.line">
-      <strong
-        >{{ word('frame-line', { line: f.line }) }}<template v-if="f.column">, {{ f.column }}</template
-        >:</strong
-      >
+      <strong>{{ word('frame-line', { line: f.line, column: f.column }) }}</strong>
       {{ job.t(f.says) }}
     </p>
   </div>

@@ -14,7 +14,7 @@ const job = useJob()
       :key="a.section.id"
       :to="{ name: place, params: { jobId: job.jobId, sectionId: a.section.id } }"
       :class="{ here: a === here }"
-      >{{ a.section.tag }}<template v-if="a.proved"> {{ word('frame-proved') }}</template></RouterLink
+      >{{ word(a.proved ? 'frame-section-proved' : 'frame-section', { tag: a.section.tag }) }}</RouterLink
     >
     <RouterLink
       v-if="place === 'wait'"

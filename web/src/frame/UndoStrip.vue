@@ -20,7 +20,7 @@ const open = computed(
 function which({ draft }: Returned): string {
   const tag = draft.jointId ? jointPlaces(job.state).get(draft.jointId)?.tag : undefined
   const at = when(draft.atDeviceS + clock.offsetS, clock.nowS, job.state.job.zone)
-  return `${tag ? `${tag}, ` : ''}written ${at}`
+  return word('frame-written', { tag, at })
 }
 </script>
 

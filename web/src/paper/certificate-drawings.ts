@@ -89,7 +89,7 @@ function drawChart(p: Paper, c: Certificate, top: number, high: number, w: Reade
   if (st) p.text(unitOf('temperature', w.reader), right + 1, top - 1.5, 2)
   p.text(w.clock(first.atS), LEFT_MM, top + high + 3.5, 2)
   p.text(
-    `hold ${w.clock(holdS)} to ${w.clock(holdS + c.test.holdS)}`,
+    word('paper-hold-from-to', { from: w.clock(holdS), to: w.clock(holdS + c.test.holdS) }),
     (LEFT_MM + right) / 2 - 14,
     top + high + 3.5,
     2,

@@ -1,8 +1,8 @@
-import { type Certificate, type Laid, type Reader, fmt, named, openStages, unitOf } from '@jugalis/core'
+import { type Certificate, type Laid, type Reader, fmt, openStages, unitOf } from '@jugalis/core'
 import { CHART_MOST_MM, LINE_MM, chart, lineDrawing } from './certificate-drawings'
 import { Flow, RIGHT_MM } from './flow'
 import { MARGIN_MM, book, sheetOf } from './sheet'
-import { word } from '../words/word'
+import { named, word } from '../words/word'
 
 export interface CertificateWords {
   say(m: { code: string; params: Record<string, string | number> }): string
@@ -71,7 +71,10 @@ function factRows(c: Certificate, w: CertificateWords): Row[] {
       }),
     ],
     [word('paper-hold'), word('paper-after-to-settle', { holdS: test.holdS, stabiliseS: test.stabiliseS })],
-    [word('paper-begun'), `${w.when(test.begunAtS)}${ended ? `, ended ${w.when(ended.atS)}` : ''}`],
+    [
+      word('paper-begun'),
+      word('paper-from-until', { begun: w.when(test.begunAtS), ended: ended ? w.when(ended.atS) : '' }),
+    ],
     ...fallRows(c, w),
     [word('paper-tester'), test.tester],
     [
@@ -108,10 +111,17 @@ function recordRows(c: Certificate, w: CertificateWords): Row[] {
     if (s)
       rows.push([
         word('paper-stage', { stage: d.stage + 1 }),
-        `${s.name} at ${fine(s.bar)}: ${d.note}, ${w.when(d.atS)}, ${w.name(d.by)}`,
+        word('paper-stage-done', {
+          stage: named(s.name),
+          bar: fine(s.bar),
+          note: d.note,
+          when: w.when(d.atS),
+          by: w.name(d.by),
+        }),
       ])
   }
-  for (const s of openStages(test)) rows.push([word('paper-not-signed'), `${s.name} at ${fine(s.bar)}`])
+  for (const s of openStages(test))
+    rows.push([word('paper-not-signed'), word('paper-stage-at', { stage: named(s.name), bar: fine(s.bar) })])
   for (const s of test.setAside)
     rows.push([
       word('paper-set-aside'),
@@ -121,7 +131,7 @@ function recordRows(c: Certificate, w: CertificateWords): Row[] {
     rows.push([word('paper-leak-seen'), `${l.where}, ${w.when(l.atS)}, ${w.name(l.by)}`])
   const rate = ended?.leakRateLPerH ?? null
   if (rate !== null && (ended?.verdict ?? j.verdict) === 'lost')
-    rows.push([word('paper-leak-rate'), `about ${fmt.print(rate, 'leak', w.reader)}`])
+    rows.push([word('paper-leak-rate'), word('paper-about', { rate: fmt.print(rate, 'leak', w.reader) })])
   if (physics)
     rows.push([
       word('paper-reckoned-with'),
@@ -185,7 +195,7 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
       true,
     )
   for (const r of j.reasons) f.say(w.say({ code: `reading-${r.code}`, params: { count: r.count } }), 2.5)
-  for (const flag of c.flags) f.say(`FLAG: ${w.say(flag)}`, 2.8, true)
+  for (const flag of c.flags) f.say(word('paper-flag', { flag: w.say(flag) }), 2.8, true)
   f.y += 1
   f.rows(factRows(c, w))
 

@@ -1,6 +1,6 @@
-import { type PieceCut, type Reader, fmt, named, systemOf } from '@jugalis/core'
+import { type PieceCut, type Reader, fmt, systemOf } from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book, sheetOf, shortened } from './sheet'
-import { word } from '../words/word'
+import { named, word } from '../words/word'
 
 const ROW_MM = 7
 /** The columns begin below this. */

@@ -32,7 +32,7 @@ export async function labelSheets(job: string, labels: readonly Label[], sheet: 
   const wide = (sheet.short - 2 * MARGIN_MM) / ACROSS
   const high = (sheet.long - 2 * MARGIN_MM) / DOWN
   const textMm = wide - CODE_MM - 8
-  const b = await book(`${job}: labels`, sheet)
+  const b = await book(word('paper-labels', { job }), sheet)
   let p: Paper | null = null
   labels.forEach((l, i) => {
     const at = i % (ACROSS * DOWN)

@@ -174,10 +174,16 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
     bytes: (numbered = false) => {
       if (numbered)
         papers.forEach((p, i) =>
-          p.text(`${i + 1} of ${papers.length}`, w - MARGIN_MM, h - MARGIN_MM, 1.9, {
-            end: true,
-            foot: true,
-          }),
+          p.text(
+            word('paper-page-of', { page: i + 1, pages: papers.length }),
+            w - MARGIN_MM,
+            h - MARGIN_MM,
+            1.9,
+            {
+              end: true,
+              foot: true,
+            },
+          ),
         )
       if (set.unknown)
         papers.at(-1)?.text(word('paper-some-letters-here-are'), MARGIN_MM, h - MARGIN_MM + 4, 1.9)

@@ -1,8 +1,10 @@
-import type { QuantityKind, Reader, System } from '@jugalis/core'
+import type { Language, QuantityKind, Reader, System } from '@jugalis/core'
 import { defineStore } from 'pinia'
 import { computed, reactive, watch } from 'vue'
 import { keepJson, readJson } from '../stored'
 import { hours } from '../when'
+import { language, turnTo } from '../words/language'
+import { reading } from '../words/word'
 
 interface Prefs {
   theme: 'device' | 'day' | 'night'
@@ -10,6 +12,7 @@ interface Prefs {
   own: Partial<Record<QuantityKind, System>>
   decimal: 'device' | '.' | ','
   hours: 24 | 12
+  language: Language
   wet: boolean
   sound: boolean
   /** Notices of this device for clocks, while the page is out of sight. */
@@ -25,6 +28,7 @@ const first: Prefs = {
   own: {},
   decimal: 'device',
   hours: 24,
+  language: 'en',
   wet: false,
   sound: true,
   notices: false,
@@ -32,10 +36,13 @@ const first: Prefs = {
   mine: false,
 }
 /** What is kept with the person, wherever they sign in; the rest belongs to the device in their hand. */
-const PERSONAL = ['own', 'decimal', 'hours', 'keys'] as const
+const PERSONAL = ['own', 'decimal', 'hours', 'language', 'keys'] as const
 export type Personal = Pick<Prefs, (typeof PERSONAL)[number]>
 
 const remembered = (): Partial<Prefs> => readJson<Partial<Prefs>>(KEY) ?? {}
+
+/** The language that was chosen on this device: known before anything is drawn. */
+export const languageKept = (): unknown => remembered().language
 
 /** Choices of this device, remembered. */
 export const usePrefs = defineStore('prefs', () => {
@@ -60,7 +67,18 @@ export const usePrefs = defineStore('prefs', () => {
     units: school,
     own: prefs.own,
     decimal: prefs.decimal === 'device' ? device : prefs.decimal,
+    language: language.value,
   })
+  watch(
+    () => prefs.language,
+    (wanted) => void turnTo(wanted),
+  )
+  // Outside of a job nothing else says who reads.
+  watch(
+    () => readerFor(reading.value.units),
+    (reader) => (reading.value = reader),
+    { immediate: true },
+  )
   /** Takes what the server keeps for the person who signed in; what it has not, stays as it is here. */
   function take(personal: Partial<Personal> | null | undefined): void {
     for (const key of PERSONAL)
@@ -70,6 +88,7 @@ export const usePrefs = defineStore('prefs', () => {
     own: { ...prefs.own },
     decimal: prefs.decimal,
     hours: prefs.hours,
+    language: prefs.language,
     keys: prefs.keys,
   })
   const flipTheme = (): void => void (prefs.theme = night.value ? 'day' : 'night')

@@ -83,10 +83,14 @@ const reads = computed(() => props.reader ?? job.reader)
 const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, reads.value))
 const markSays = (as: string): string =>
   as === 'depth'
-    ? `depth ${figure(props.depthMm)}`
+    ? word('tapes-depth', { figure: figure(props.depthMm) })
     : as === 'sand'
       ? word('tapes-sand-to-here')
-      : `check ${figure(props.depthMm === null || props.offsetMm === null ? null : props.depthMm + props.offsetMm)}`
+      : word('tapes-check', {
+          figure: figure(
+            props.depthMm === null || props.offsetMm === null ? null : props.depthMm + props.offsetMm,
+          ),
+        })
 </script>
 
 <template>

@@ -70,7 +70,10 @@ const ends = computed(() =>
       checkX: x(e === 0 ? check(0) : lengthMm.value - check(1)),
       sandX: x(e === 0 ? sand(0) : lengthMm.value - sand(1)),
       faceX: x(e === 0 ? 0 : lengthMm.value),
-      name: `${props.piece.ends[e].jointTag}, in ${props.piece.ends[e].fitting?.fitting ?? 'fitting'}`,
+      name: word('tapes-joint-in', {
+        joint: props.piece.ends[e].jointTag,
+        fitting: props.piece.ends[e].fitting?.fitting ?? word('tapes-fitting'),
+      }),
     })),
 )
 const gap = computed(() => figure(check(0) - depth(0)))

@@ -19,13 +19,13 @@ const marks = computed(() => {
       list.push({
         mm: i ? length - e.depthMm.value : e.depthMm.value,
         as: 'depth',
-        says: `depth ${figure(e.depthMm.value)}`,
+        says: word('tapes-depth', { figure: figure(e.depthMm.value) }),
       })
     if (e.checkMarkMm?.value != null)
       list.push({
         mm: i ? length - e.checkMarkMm.value : e.checkMarkMm.value,
         as: 'check',
-        says: `check ${figure(e.checkMarkMm.value)}`,
+        says: word('tapes-check', { figure: figure(e.checkMarkMm.value) }),
       })
     if (e.sandMm?.value != null)
       list.push({
@@ -39,7 +39,7 @@ const marks = computed(() => {
     at.push({
       mm: b.atMm,
       as: 'bend',
-      says: `bend ${Math.abs(b.turnDeg)}° ${b.turnDeg < 0 ? 'right' : 'left'}`,
+      says: word('tapes-bend', { turn: Math.abs(b.turnDeg), side: b.turnDeg < 0 ? 'right' : 'left' }),
     })
   const sorted = [...at].sort((a, b) => a.mm - b.mm)
   const n = sorted.length

@@ -16,4 +16,7 @@ export const APP = {
   'app-prove': 'Prove',
   'app-hand-over': 'Hand over',
   'app-handbook': 'Handbook',
+  // when
+  'app-yesterday': '{clock} yesterday',
+  'app-tomorrow': '{clock} tomorrow',
 } as const satisfies Wordings

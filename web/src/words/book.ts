@@ -3,6 +3,7 @@ import { APP } from './app'
 import { CLOCKS } from './clocks'
 import { CUT } from './cut'
 import { CUT_STOCK } from './cut-stock'
+import { FILES } from './files'
 import { FRAME } from './frame'
 import { HAND_OVER } from './hand-over'
 import { HANDBOOK } from './handbook'
@@ -30,6 +31,7 @@ export const BOOK = {
   ...CLOCKS,
   ...CUT,
   ...CUT_STOCK,
+  ...FILES,
   ...FRAME,
   ...HAND_OVER,
   ...HANDBOOK,

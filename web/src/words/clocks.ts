@@ -17,12 +17,14 @@ export const CLOCKS = {
   'clocks-this-device-cant-ring': 'This device can’t ring. Look at it.',
   'clocks-keep-the-screen-lit': 'Keep the screen lit: dark, it does not ring.',
   // MissedSheet
+  'clocks-time-begun': '{joint} it may {label} {ago} ago. {way}',
+  'clocks-time-ended': '{joint} the time to {label} ended {ago} ago. {way}',
   'clocks-while-the-screen-was': 'While the screen was dark',
   'clocks-it-may-ago':
     '{isKind, select, yes {the time to {label} ended} other {it may {label}}} {ago} ago. {way}',
   'clocks-a-dark-screen-does': 'A dark screen does not ring. Keep it lit while a window runs.',
   'clocks-done-meanwhile': 'Done meanwhile.',
   // UnfixedCount
-  'clocks-assembled': 'assembled,',
   'clocks-not-fixed': 'not fixed',
+  'clocks-assembled-and': 'assembled, {says}',
 } as const satisfies Wordings

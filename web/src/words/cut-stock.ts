@@ -12,9 +12,6 @@ export const CUT_STOCK = {
   'cut-of-pipes': '{done} of {of} pipes',
   'cut-planning': 'Planning {pipeSaid}',
   'cut-the-bars-could-not': 'The bars could not be planned. {failed}',
-  'cut-new-bar': 'new bar',
-  'cut-proved': ', proved',
-  'cut-at-least': ', at least {lowerBoundBars}',
   'cut-is-long-longer-than':
     '{tag} is {length} long: longer than any bar. Put a coupling in it, or get longer bars.',
   'cut-offcut': 'offcut',
@@ -107,9 +104,7 @@ export const CUT_STOCK = {
   'cut-set': 'Set, {unit}',
   'cut-roll-empty-none': 'Roll, {unit} (empty: none)',
   'cut-fitting-turns-by': 'Fitting turns by, °',
-  'cut-travel': 'Travel',
-  'cut-run': ', run',
-  'cut-centre-to-centre': ', centre to centre.',
+  'cut-travel': 'Travel {travel}, run {run}, centre to centre.',
   'cut-set-is-a-length': 'Set is a length, the fitting turns by more than 0 and at most 90 degrees.',
   'cut-as-a-measure-in': 'As a measure in Set out: {figure} c-c between the two fittings.',
   'cut-type-leg-turn-leg':
@@ -123,4 +118,11 @@ export const CUT_STOCK = {
     'Cut {length}. {bends, plural, one {The bend begins} other {Bends begin}} at {bends2}.',
   'cut-travel-run': 'Travel {length}, run {length2}.',
   'cut-type-a-bent-run': 'Type a bent run, or an offset, and its lengths appear here.',
+  'cut-pieces-from-bars':
+    '{pieces, plural, one {{pieces} piece} other {{pieces} pieces}} from {bars, plural, one {{bars} new bar} other {{bars} new bars}}, {waste} waste, {proof}.',
+  'cut-cut-to': 'cut {mm, number, length}',
+  'cut-in-fitting': 'in {fitting}',
+  'cut-of-piece': 'of {tag}',
+  'cut-plan-sum':
+    '{pieces, plural, one {{pieces} piece} other {{pieces} pieces}}, {bars, plural, one {{bars} new bar} other {{bars} new bars}}, {proof, select, proved {proved} least {at least {least}} other {at least unknown}}',
 } as const satisfies Wordings

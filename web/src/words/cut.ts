@@ -3,7 +3,6 @@ import type { Wordings } from '@jugalis/core'
 /** The place cut. */
 export const CUT = {
   // Cut
-  'cut-cut': 'Cut',
   'cut-this-piece-is-not':
     'This piece is not in the job any more. Its label can go; here is the next one to cut.',
   'cut-put-a-in': 'Put a {f} in',
@@ -14,28 +13,29 @@ export const CUT = {
   'cut-the-socket-measures': 'The socket measures …',
   'cut-what-is-near': 'What is near …',
   'cut-not-a-closing-piece': 'Not a closing piece',
-  'cut-goes-in-last': 'Goes in last',
+  'cut-goes-in-last': '{tag} goes in last.',
   'cut-bends-and-offsets': 'Bends and offsets',
   'cut-on-paper': 'On paper',
   'cut-pieces-still-to-cut':
     '{pieces, plural, one {{pieces} piece} other {{pieces} pieces}}, {uncut} still to cut.',
   'cut-where-this-length-comes': 'Where this length comes from',
-  'cut-depth': 'Depth: {reference}{isEdition, select, yes {, {edition}} other {}}.',
   'cut-take-offs-as-measured': 'Take-offs: as measured on this job.',
   'cut-both-ends': '{figure} both ends',
-  'cut-mark': 'Mark {depths}{check}.',
+  'cut-mark':
+    '{checks, select, none {Mark {depths}.} other {{ends, plural, one {Mark {depths}; check mark at {checks}.} other {Mark {depths}; check marks at {checks}.}}}}',
   'cut-no-measures-yet-give': 'No measures yet. Give one piece its measure and its cut length appears here.',
   'cut-less-take-offs-plus':
     '{tag}, {item} {material}: {measure} {figure}, less take-offs {figure2}, plus insertions {figure3}{isGapsMm, select, yes {, less gaps {figure4}} other {}}.',
-  'cut-inner-sockets-are-usually': 'Inner sockets are usually the deeper ones: measure both.',
-  'cut-its-carrier-is-cut': 'Its carrier {tag} is cut {longer}, and joined first.{check}',
-  'cut-it-is-than-round': 'It is {longer} than {tag} round it, and joined first.{check}',
-  'cut-is-an-ordinary-piece': 'is an ordinary piece',
-  'cut-slip-coupling': 'slip coupling',
+  'cut-its-carrier-is-cut':
+    'Its carrier {tag} is cut {which, select, shorter {{by} shorter, and joined first. Inner sockets are usually the deeper ones: measure both.} other {{by} longer, and joined first.}}',
+  'cut-it-is-than-round':
+    '{which, select, shorter {It is {by} shorter than {tag} round it, and joined first. Inner sockets are usually the deeper ones: measure both.} other {It is {by} longer than {tag} round it, and joined first.}}',
+  'cut-is-an-ordinary-piece': '{tag} is an ordinary piece.',
   'cut-is-two-pieces-with': '{tag} is two pieces with a {fitting} between: measure both.',
   'cut-bend': 'Bend {bends}.',
   'cut-is-cut-2': '{tag} is cut.',
   // PieceList
+  'cut-length': 'Cut',
   'cut-pieces': 'Pieces',
   'cut-between': 'Between',
   'cut-to-one-scale': 'To one scale',
@@ -45,4 +45,7 @@ export const CUT = {
   'cut-changed-since-cut': 'changed since cut',
   'cut-no-room': 'no room',
   'cut-to-cut': 'to cut',
+  'cut-headline': 'Cut {length}. {marks} {bends}',
+  'cut-depth-at': '{depth} at {tag}',
+  'cut-bend-from': '{turn}° {side, select, right {right} other {left}} from {at}',
 } as const satisfies Wordings

@@ -41,6 +41,9 @@ export const FRAME = {
   'frame-a-new-line': 'a new line',
   'frame-the-drawing-closer-further': 'the drawing: closer, further, fit',
   // LiveStrip
+  'frame-is-state':
+    '{tag} is {state, select, under_pressure {under pressure} under_vacuum {under vacuum} full {full} other {{state}}}',
+  'frame-since': 'since {when}',
   'frame-nothing-on-it-is': 'Nothing on it is cut, opened or tightened.',
   'frame-full': 'Full:',
   'frame-last-read': '{bar, number, pressure} last read',
@@ -64,10 +67,11 @@ export const FRAME = {
   // RowFaults
   'frame-nothing-was-loaded-rows':
     'Nothing was loaded. {faults, plural, one {One row is} other {{faults} rows are}} not as it should be:',
-  'frame-line': 'Line {line}',
+  'frame-line': '{column, select, none {Line {line}:} other {Line {line}, {column}:}}',
   // SectionChooser
+  'frame-section': '{tag}',
+  'frame-section-proved': '{tag} proved',
   'frame-sections': 'Sections',
-  'frame-proved': 'proved',
   'frame-the-whole-job': 'the whole job',
   // Sheet
   'frame-shut-this-sheet': 'Shut this sheet',
@@ -94,6 +98,7 @@ export const FRAME = {
   'frame-kept-on-this-device': 'Kept on this device; {pending} to send.',
   'frame-what-you-do-is': 'What you do is kept on this device.',
   // UndoStrip
+  'frame-written': '{tag, select, none {written {at}} other {{tag}, written {at}}}',
   'frame-not-taken': 'Not taken ({which}): {why}',
   'frame-put-away': 'Put away',
   'frame-this-device-keeps-nothing':

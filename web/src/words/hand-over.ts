@@ -18,7 +18,8 @@ export const HAND_OVER = {
   'hand-over-read-when-judged': 'Read when judged',
   'hand-over-outcome': 'Outcome',
   'hand-over-tests': 'Tests',
-  'hand-over-at-with': 'at {bar, number, pressure} with {medium}, {verdict}, {tester}.',
+  'hand-over-at-with':
+    '{date} {at}: {section} at {bar, number, pressure} with {medium, select, water {water} air {air} nitrogen {nitrogen} other {{medium}}}, {verdict, select, held {held} lost {lost} inconclusive {inconclusive} other {running}}, {tester}.',
   'hand-over-no-test-yet': 'No test yet.',
   'hand-over-signatures': 'Signatures',
   'hand-over-sign-the-hand-over': 'Sign the hand-over as {name}',

@@ -27,7 +27,8 @@ export const HANDBOOK = {
   'handbook-leave-the-right-one': 'Leave the right one',
   'handbook-print-the-card': 'Print the card',
   // CureChart
-  'handbook-cure-against-wall-temperature': 'Cure against wall temperature, steady, {humidityPct} % humidity',
+  'handbook-cure-against-wall-temperature':
+    'Cure against wall temperature, steady, {humidityPct} % humidity{lowest, select, none {} other {, {lowest}}}',
   'handbook-one-line-for-each': 'One line for each',
   'handbook-by-pressure': '{size} by pressure',
   'handbook-by-size': '{material} by size',
@@ -117,4 +118,16 @@ export const HANDBOOK = {
   'handbook-your-chart': 'your chart',
   'handbook-checked-against': 'checked against {edition}, {on}',
   'handbook-published-from-memory': 'published, from memory',
+  'handbook-cure': 'cure',
+  'handbook-to-pressure': 'to {bar}',
+  'handbook-sizes-to': '{from} to {to}',
+  'handbook-wall-in': 'wall, {unit}',
+  'handbook-beside': '{one}, beside {other}',
+  'handbook-at-both': 'at {metric}, {inch}',
+  'handbook-figures-of-joints':
+    '{figures, plural, one {{figures} figure} other {{figures} figures}} of {joints, plural, one {{joints} joint} other {{joints} joints}}',
+  'handbook-figure-from-to':
+    '{name}{from, select, none {} other { from {from}}}{to, select, none {} other { to {to}}}',
+  // MethodCard
+  'handbook-joints': '{joints, plural, one {{joints} joint} other {{joints} joints}}',
 } as const satisfies Wordings

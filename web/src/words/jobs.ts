@@ -6,9 +6,9 @@ export const JOBS = {
   'jobs-jugalis-can-stand-on': 'Jugalis can stand on the home screen of this device.',
   'jobs-not-now': 'Not now',
   'jobs-of-yours-on-this':
-    '{entries} of yours on this device {mine, plural, one {is} other {are}} not sent yet: open the job to send {mine, plural, one {it} other {them}}.',
+    '{mine, plural, one {{mine} entry of yours on this device is not sent yet: open the job to send it.} other {{mine} entries of yours on this device are not sent yet: open the job to send them.}}',
   'jobs-on-this-device-were':
-    '{entries} on this device {others, plural, one {was} other {were}} written by somebody else, and {others, plural, one {goes} other {go}} out when they sign in here.',
+    '{others, plural, one {{others} entry on this device was written by somebody else, and goes out when they sign in here.} other {{others} entries on this device were written by somebody else, and go out when they sign in here.}}',
   'jobs-a-new-job': 'A new job',
   'jobs-school': 'School',
   'jobs-metric-cleaner-gap-filling': 'metric: cleaner, gap-filling cement, straight',
@@ -18,7 +18,7 @@ export const JOBS = {
   'jobs-the-json-export-of': 'The JSON export of a job reads back with the same log and the same hashes.',
   'jobs-choose-the-file': 'Choose the file',
   'jobs-of-yours-are-not':
-    '{entries} of yours {mine, plural, one {is} other {are}} not sent. Signed out, {mine, plural, one {it waits} other {they wait}} on this device until you sign in on it again.',
+    '{mine, plural, one {{mine} entry of yours is not sent. Signed out, it waits on this device until you sign in on it again.} other {{mine} entries of yours are not sent. Signed out, they wait on this device until you sign in on it again.}}',
   'jobs-sign-out-all-the': 'Sign out all the same',
   'jobs-stay-signed-in': 'Stay signed in',
   'jobs-sign-out': 'Sign out',

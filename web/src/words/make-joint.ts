@@ -54,4 +54,8 @@ export const MAKE_JOINT = {
   'make-no-figure-for-by': 'No figure for {bar} by this rule, with these readings.',
   'make-from-by-this-rule': '{bar} from {when}, by this rule, with these readings.',
   'make-may-take-by-this': 'May take {bar}, by this rule, with these readings.',
+  'make-turns-short': '{off} short',
+  'make-turns-from-to': '{from} to {to}',
+  'make-turns': '{turns} turns',
+  'make-within': '{does} within {span}{rest}',
 } as const satisfies Wordings

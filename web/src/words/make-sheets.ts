@@ -119,7 +119,7 @@ export const MAKE_SHEETS = {
   // ToolSheet
   'make-a-tool-2': 'A tool',
   'make-tried-today': 'Tried today?',
-  'make-tried-good': 'Tried, good',
+  'make-tried-good': '{tool}: tried, good.',
   'make-not-good': 'Not good',
   'make-found-to-be-wrong': 'Found to be wrong',
   'make-what-is-wrong': 'What is wrong',
@@ -135,11 +135,12 @@ export const MAKE_SHEETS = {
   'make-write-the-date-like': 'Write the date like 2027-03-31.',
   'make-is-written-down': '{name} is written down.',
   'make-tried-before-the-shift': 'tried before the shift',
-  'make-tried-not-good': 'tried, not good',
+  'make-tried-not-good': '{tool}: tried, not good.',
   'make-proved-with-them-in': 'Proved with them in: {sections}.',
   'make-made-with-it-since': 'Made with it since then: {list}.{proofs}',
   'make-nothing-was-made-with': 'Nothing was made with it since then.',
   'make-say-what-is-wrong': 'Say what is wrong with it.',
   'make-say-since-when-like': 'Say since when, like 07:30.',
   'make-every-joint-made-with': 'Every joint made with {name} since {from} is to be looked at.',
+  'make-and-more': '{more, select, none {{list}} other {{list} and {more} more}}',
 } as const satisfies Wordings

@@ -43,7 +43,7 @@ export const MAKE = {
   'make-go-on-with': 'Go on with {tag}',
   'make-begin': 'Begin {tag}',
   // MakeHead
-  'make-pipe-to': '{piece}, pipe to {fitting}',
+  'make-pipe-to': '{joint} {size}, pipe to {fitting}',
   'make-made-again-life': 'made again: life {lifeNo}',
   'make-all-joints': 'all joints',
   'make-where-from': 'Where from?',
@@ -53,8 +53,7 @@ export const MAKE = {
   'make-to-the-line': 'To the line',
   'make-says-take-it': '{tool} says {torque, number, torque}: take it',
   // OtherHands
-  'make-written-twice': 'Written twice:',
-  'make-the-careful-one-counts': '. The careful one counts until you agree.',
+  'make-written-twice': 'Written twice: {list}. The careful one counts until you agree.',
   'make-s-stands': '{name}’s stands',
   'make-is-making-this-joint':
     '{name} is making this joint ({says}, {at}). What you tap is written beside it.',
@@ -87,4 +86,6 @@ export const MAKE = {
   'make-are-cut-out-all': '{x} are cut out. All lives stay in the log.',
   'make-is-cut-out-both': '{tag} is cut out. Both lives stay in the log.',
   'make-let-go-early-read': '{tag}: let go early. Read the check mark now.',
+  'make-again': '{action} again',
+  'make-skipped': '{tag}: skipped ({reason}).',
 } as const satisfies Wordings

@@ -84,4 +84,12 @@ export const PAPER = {
     'Some letters here are in none of the fonts that ship with this: each stands as a box.',
   // tables
   'paper-cut-list-2': 'Cut list',
+  'paper-hold-from-to': 'hold {from} to {to}',
+  'paper-from-until': '{ended, select, none {{begun}} other {{begun}, ended {ended}}}',
+  'paper-stage-done': '{stage} at {bar}: {note}, {when}, {by}',
+  'paper-stage-at': '{stage} at {bar}',
+  'paper-about': 'about {rate}',
+  'paper-flag': 'FLAG: {flag}',
+  'paper-labels': '{job}: labels',
+  'paper-page-of': '{page} of {pages}',
 } as const satisfies Wordings

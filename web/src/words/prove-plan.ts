@@ -113,4 +113,6 @@ export const PROVE_PLAN = {
   'prove-look-for-unpressed-joints-water': 'Look for unpressed joints, water',
   'prove-dvs-2210-1-industrial': 'DVS 2210-1, industrial plastic',
   'prove-no-rule-named': 'no rule named',
+  'prove-rule-with': '{rule}, with {medium}',
+  'prove-range': 'range {from} to {to}',
 } as const satisfies Wordings

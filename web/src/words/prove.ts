@@ -84,4 +84,8 @@ export const PROVE = {
   // TestChart
   'prove-pressure-and-temperature-over': 'Pressure and temperature over the test',
   'prove-thin-as-read-thick': 'Thin: as read. Thick: had the temperature stayed. Dotted: temperature, right.',
+  'prove-held-so-far': '{bar} held {seen, number, duration} of {hold, number, duration}.',
+  'prove-held-so-far-loss':
+    '{bar} held {seen, number, duration} of {hold, number, duration}; loss {loss, number, fine} of {allowed, number, fine} allowed.',
+  'prove-is-state': '{tag} is {state}.',
 } as const satisfies Wordings

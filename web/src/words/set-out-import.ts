@@ -14,7 +14,7 @@ export const SET_OUT_IMPORT = {
   'set-out-back-to': 'Back to {tag}',
   'set-out-sheet-of-this-workbook': 'Sheet of this workbook',
   'set-out-rows-to-mend': 'Rows to mend',
-  'set-out-row': 'Row {row}',
+  'set-out-row': '{field, select, none {Row {row}:} other {Row {row}, {field}:}}',
   'set-out-lines-named-in-it': 'Lines named in it: {lines}.',
   'set-out-parts-read': 'Parts read',
   'set-out-line': 'Line',
@@ -50,8 +50,8 @@ export const SET_OUT_IMPORT = {
   'set-out-fitting-it-goes-into': 'Fitting it goes into',
   'set-out-no-heading': '(no heading)',
   'set-out-there-is-no-such': 'There is no such line. Begin one in Set out first.',
-  'set-out-row-makes': 'row makes',
-  'set-out-rows-make': 'rows make',
+  'set-out-rows-make':
+    '{rows, plural, one {{rows} row makes} other {{rows} rows make}} {pieces, plural, one {{pieces} piece} other {{pieces} pieces}} and {fittings, plural, one {{fittings} fitting} other {{fittings} fittings}}.',
   'set-out-nothing-is-taken-rows':
     'Nothing is taken: {faults, plural, one {one row is} other {{faults} rows are}} not as it should be.',
   'set-out-rows-say-what-the':

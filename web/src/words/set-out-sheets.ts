@@ -68,9 +68,9 @@ export const SET_OUT_SHEETS = {
   'set-out-arm-or-loop-legs': 'Arm, or loop legs',
   'set-out-every-supports': 'Every, supports',
   'set-out-full-a-metre-all': 'Full: {isSystemOf, select, yes {a foot} other {a metre}}, all',
-  'set-out-to-2': '{split} to {split2}',
-  'set-out-or-2-of': ', or 2 of {dist}',
-  'set-out-in-all': ', {full, number, weight} in all',
+  'set-out-to-2': '{line} {from} to {to}',
+  'set-out-or-2-of': '{arm}, or 2 of {each}',
+  'set-out-in-all': '{each}, {full, number, weight} in all',
   'set-out-no-figure': 'No figure: {r}',
   'set-out-shorter-stretches-are-left': '{stretches} shorter stretches are left out.',
   'set-out-laid-at': 'Laid at',
@@ -79,7 +79,6 @@ export const SET_OUT_SHEETS = {
   'set-out-nothing-lies-here-yet': 'Nothing lies here yet. Set out a line with measures first.',
   'set-out-straight-stretches-the-longest':
     '{stretches} straight stretches, the longest {dist} of {tag}. Say at what temperature it is laid, and how cold and warm it gets.',
-  'set-out-it-needs-a-free': 'It needs a free arm of {mm}.',
   // TakeOffSheet
   'set-out-take-off-of': 'Take-off of {name} {sizes}',
   'set-out-measure-one-it-counts': 'Measure one; it counts for all like it on this job.',
@@ -88,4 +87,11 @@ export const SET_OUT_SHEETS = {
   'set-out-face': 'face',
   'set-out-stop-2': 'stop',
   'set-out-fitting-centre-to-the': 'Fitting centre to the socket',
+  'set-out-name-of-carrier': '{name}, carrier',
+  'set-out-take-offs-loaded':
+    '{rows, plural, one {{rows} take-off of {name} is loaded.} other {{rows} take-offs of {name} are loaded.}}',
+  'set-out-moves-most':
+    '{line} {from} to {to}: {length} {way, select, grows {grows} other {shrinks}} by {by}.',
+  'set-out-moves-most-arm':
+    '{line} {from} to {to}: {length} {way, select, grows {grows} other {shrinks}} by {by}. It needs a free arm of {arm}.',
 } as const satisfies Wordings

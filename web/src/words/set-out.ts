@@ -5,13 +5,6 @@ export const SET_OUT = {
   // EntryLine
   'set-out-next-fitting-or-piece': 'Next fitting or piece',
   'set-out-to-the-end-of': 'To the end of {line}',
-  'set-out-into-the-tee': 'into the tee,',
-  'set-out-back': 'back,',
-  'set-out-the-last-pair-again': 'the last pair again,',
-  'set-out-not-yet-measured': 'not yet measured,',
-  'set-out-a-name': 'a name',
-  'set-out-branch': 'branch',
-  'set-out-tag-v2': 'tag V2',
   'set-out-set-out': 'Set out',
   'set-out-tab': 'Tab',
   // LineDrawing
@@ -19,9 +12,8 @@ export const SET_OUT = {
   'set-out-zoom-out': 'Zoom out',
   'set-out-zoom-in': 'Zoom in',
   'set-out-fit': 'Fit',
-  'set-out-at': 'at {percent} %',
-  'set-out-every-th-joint-named': ', every {isStride, select, yes {2nd} other {{stride}th}} joint named',
-  'set-out-names-have-no-room': ', names have no room',
+  'set-out-at':
+    '{named, select, some {at {percent} %, {stride, plural, =2 {every 2nd joint named} other {every {stride}th joint named}}} none_fit {at {percent} %, names have no room} other {at {percent} %}}',
   'set-out-save-as-svg': 'Save as SVG',
   'set-out-close-the-drawing': 'Close the drawing',
   'set-out-laid-out-straight-to':
@@ -32,8 +24,16 @@ export const SET_OUT = {
   // PartRow
   'set-out-drag-to-move': 'Drag to move',
   'set-out-as-typed-2': '{tag} as typed',
-  'set-out-not-known': '{which}not known',
+  'set-out-not-known': '{end, select, branch {branch not known} other {run not known}}',
   // RowTools
+  'set-out-row-take-out': 'Take out',
+  'set-out-row-down-move': 'Move down',
+  'set-out-row-down': 'Down',
+  'set-out-row-up-move': 'Move up',
+  'set-out-row-up': 'Up',
+  'set-out-row-copy-below': 'Copy below',
+  'set-out-row-insert-after': 'Insert after',
+  'set-out-row-edit': 'Edit',
   'set-out-the-chosen-rows': 'The chosen rows',
   'set-out-rows': '{chosen} rows',
   'set-out-no-row-chosen': 'No row chosen',
@@ -42,15 +42,12 @@ export const SET_OUT = {
   'set-out-lines': 'Lines',
   'set-out-new-line': 'New line',
   'set-out-show-it': 'Show it',
-  'set-out-school': ', {school} school',
   'set-out-a-place-not-named': 'a place not named',
-  'set-out-in': ', in {places}.',
-  'set-out-rated': ', rated {ratingBar, number, pressure}',
   'set-out-begin-a-line': 'Begin a line',
   'set-out-sections': 'Sections',
   'set-out-no-boundary-painted-on': 'No boundary painted on this line yet.',
   'set-out-joints-test-for-working':
-    '{jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}}, test {testBar, number, pressure} for {holdS, number, duration}, working {workingBar, number, pressure}.',
+    '{section} {jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}}, test {testBar, number, pressure} for {holdS, number, duration}, working {workingBar, number, pressure}.',
   'set-out-paint-a-section-on':
     'Paint a section on {painted, plural, one {{painted} joint} other {{painted} joints}}',
   'set-out-paint-a-section-on-this': 'Paint a section on this line',
@@ -76,9 +73,8 @@ export const SET_OUT = {
     '{tag} cannot be joined as it stands: {faults, plural, one {{faults} place} other {{faults} places}} to mend.',
   'set-out-has-joints-and-pieces':
     '{tag} has {jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}} and {pieces, plural, one {{pieces} piece} other {{pieces} pieces}}; {kinds, plural, one {{kinds} take-off} other {{kinds} take-offs}} {kinds, plural, one {is} other {are}} not known.',
-  'set-out-no-section-yet': 'no section yet',
   'set-out-is-complete-joints-pieces':
-    '{tag} is complete: {jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}}, {pieces, plural, one {{pieces} piece} other {{pieces} pieces}}, {counted}.',
+    '{tag} is complete: {jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}}, {pieces, plural, one {{pieces} piece} other {{pieces} pieces}}, {sections, plural, =0 {no section yet} one {{sections} section} other {{sections} sections}}.',
   'set-out-a-group-needs-a': 'A group needs a name of letters and figures, for example: drop.',
   // use-entry
   'set-out-into-the-branch-of': 'into the branch of {tag}',
@@ -95,4 +91,13 @@ export const SET_OUT = {
   'set-out-taken-out': '{name}: taken out.',
   'set-out-copied-below': '{name}: copied below.',
   'set-out-which-was-meant-or': 'Which was meant, {own} or {other}? Write the unit.',
+  'set-out-entry-help':
+    '{branch} into the tee, {back} back, {again} the last pair again, {unknown} not yet measured, {tag} a name',
+  'set-out-line-is':
+    '{name}. {material}{series, select, none {} other {, {series}}}, {school, select, inch {inch school} other {metric school}}{ratingBar, select, none {} other {, rated {ratingBar, number, pressure}}}, in {place}.',
+  'set-out-after': 'after {tag}',
+  'set-out-parts': '{parts} parts',
+  'set-out-moved': '{what}: moved.',
+  'set-out-take-off-to':
+    '{end, select, branch {branch } run {run } other {}}{mm} to {to, select, stop {stop} other {face}}',
 } as const satisfies Wordings

@@ -41,4 +41,7 @@ export const SETTINGS = {
   'settings-the-browser-asks-you': 'The browser asks you once.',
   'settings-they-come-while-this':
     'They come while this page is open behind others. Once the device puts it to sleep none can come: what ended is listed on waking.',
+  'settings-language': 'Language',
+  'settings-language-unchecked':
+    'Make, Cut, Wait, the clocks, cautions and findings are in this language; the rest is in English. No tradesman who grew up with it has checked it yet: where a sentence is in doubt, read it in English.',
 } as const satisfies Wordings

@@ -91,9 +91,6 @@ export const SITE = {
   // Site
   'site-a-gap-over-2':
     'A gap over 2 h counts as unknown for sign-off; a jump over {x, number, warmer} in 5 min waits for a person; a forecast only plans.',
-  'site-air': ', air',
-  'site-humidity': ', humidity',
-  'site-dew-point': ', dew point',
   'site-last-read': 'Last read {when}.',
   'site-forecast-to': 'Forecast to {when}.',
   'site-not-read-from-to':
@@ -115,4 +112,7 @@ export const SITE = {
   'site-it-counts': 'It counts.',
   'site-it-is-left-out': 'It is left out; it stays in the log.',
   'site-is-named': '{name} is named.',
+  'site-climate': 'Wall {wall}, air {air}, humidity {humidity}, dew point {dew}.',
+  'site-ago': '{s, number, duration} ago',
+  'site-wall-read': '{name}: wall {wall}, read {ago}.',
 } as const satisfies Wordings

@@ -29,4 +29,7 @@ export const TAPES = {
   'tapes-the-free-end': 'the free end',
   'tapes-0-hook-on': '0, hook on {jointTag}',
   'tapes-cut-here': '{figure}, cut here',
+  'tapes-joint-in': '{joint}, in {fitting}',
+  'tapes-fitting': 'fitting',
+  'tapes-bend': 'bend {turn}° {side, select, right {right} other {left}}',
 } as const satisfies Wordings

@@ -49,4 +49,6 @@ export const UI = {
   'ui-one-figure-above-cant': 'One figure above can’t be taken as it stands.',
   'ui-hold-minutes': 'Hold, minutes',
   'ui-use-it': 'Use it',
+  'ui-depth-from': 'Depth: {reference}{edition, select, none {} other {, {edition}}}. {kind}. {note}',
+  'ui-more': '{over} more',
 } as const satisfies Wordings

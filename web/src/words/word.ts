@@ -1,4 +1,4 @@
-import { type Language, type Reader, DEFAULT_LANGUAGE, say } from '@jugalis/core'
+import { type Language, type Reader, DEFAULT_LANGUAGE, named as nameOf, say } from '@jugalis/core'
 import { shallowRef } from 'vue'
 import './book'
 import type { BOOK } from './book'
@@ -10,6 +10,9 @@ export const reading = shallowRef<Reader>({ units: 'metric' })
 export const languageNow = (): Language => reading.value.language ?? DEFAULT_LANGUAGE
 
 export type WebCode = keyof typeof BOOK & string
+/** English lists without a comma before the last. */
+const LIST_LOCALE: Readonly<Record<Language, string>> = { en: 'en-GB', es: 'es', pseudo: 'en-GB' }
+
 /** What a sentence is about. What is not there is printed as nothing. */
 export type Values = Readonly<Record<string, string | number | null | undefined>>
 
@@ -21,4 +24,14 @@ export function word(code: WebCode, values: Values = {}): string {
   const params: Record<string, string | number> = {}
   for (const [name, value] of Object.entries(values)) params[name] = value ?? ''
   return say({ code, params }, reading.value)
+}
+
+/** What is stored by a name of ours, as it is said: a material, a medium, a verdict, a kind of source. */
+export const named = (id: string): string => nameOf(id, reading.value)
+
+/** Names one after another, as the language lists them; those beyond `most` are counted. */
+export function listed(names: readonly string[], most = 3): string {
+  const over = names.length - most
+  const shown = over > 0 ? [...names.slice(0, most), word('ui-more', { over })] : names
+  return new Intl.ListFormat(LIST_LOCALE[languageNow()]).format(shown)
 }

@@ -1,16 +1,21 @@
 import { type Unzipped, strFromU8, unzipSync, zipSync } from 'fflate'
 import Papa from 'papaparse'
+import type { Worded } from '../words/worded'
 
 export type Cells = (string | null)[][]
 export interface Table {
   rows: Cells
-  notes: string[]
+  notes: Worded[]
   /** Names of a workbook's sheets in their order, and the one that was read. */
   sheets: string[]
   sheet: string | null
 }
 /** What is said to the person who chose the file: it cannot be read, and why. */
-export class NotATable extends Error {}
+export class NotATable extends Error {
+  constructor(readonly says: Worded) {
+    super(says.code)
+  }
+}
 
 const ZIP = [0x50, 0x4b]
 const OLD_WORKBOOK = [0xd0, 0xcf]
@@ -18,13 +23,12 @@ const begins = (bytes: Uint8Array, with_: readonly number[]): boolean => with_.e
 
 /** Reads a file of rows: CSV in the usual encodings, or a sheet of a workbook, the first where none is named. */
 export async function readTable(bytes: Uint8Array, sheet: string | null = null): Promise<Table> {
-  if (!bytes.length) throw new NotATable('The file is empty.')
-  if (begins(bytes, OLD_WORKBOOK))
-    throw new NotATable('This is a workbook of the old kind. Save it as .xlsx or as CSV, and take that.')
+  if (!bytes.length) throw new NotATable({ code: 'files-empty' })
+  if (begins(bytes, OLD_WORKBOOK)) throw new NotATable({ code: 'files-old-workbook' })
   return begins(bytes, ZIP) ? readWorkbook(bytes, sheet) : readCsv(bytes)
 }
 
-function decode(bytes: Uint8Array): { text: string; notes: string[] } {
+function decode(bytes: Uint8Array): { text: string; notes: Worded[] } {
   if (begins(bytes, [0xff, 0xfe])) return { text: new TextDecoder('utf-16le').decode(bytes), notes: [] }
   if (begins(bytes, [0xfe, 0xff])) return { text: new TextDecoder('utf-16be').decode(bytes), notes: [] }
   try {
@@ -32,18 +36,16 @@ function decode(bytes: Uint8Array): { text: string; notes: string[] } {
   } catch {
     return {
       text: new TextDecoder('windows-1252').decode(bytes),
-      notes: ['The file is not in UTF-8; it was read as Windows-1252. Look at letters with accents.'],
+      notes: [{ code: 'files-not-utf8' }],
     }
   }
 }
 function readCsv(bytes: Uint8Array): Table {
   const { text, notes } = decode(bytes)
-  if (text.slice(0, 4000).includes('\0'))
-    throw new NotATable('This is not a table: neither CSV nor a workbook.')
+  if (text.slice(0, 4000).includes('\0')) throw new NotATable({ code: 'files-not-a-table' })
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false })
   const broken = parsed.errors.find((e) => e.type === 'Quotes')
-  if (broken)
-    notes.push(`A quotation mark is not closed, from row ${(broken.row ?? 0) + 1}: look at what follows it.`)
+  if (broken) notes.push({ code: 'files-quote-open', values: { row: (broken.row ?? 0) + 1 } })
   return { rows: parsed.data, notes, sheets: [], sheet: null }
 }
 
@@ -61,10 +63,10 @@ async function readWorkbook(bytes: Uint8Array, sheet: string | null): Promise<Ta
     sheets = await read(new Blob([zipSync(files, { level: 0 }) as BlobPart]))
   } catch (e) {
     if (e instanceof NotATable) throw e
-    throw new NotATable('This workbook cannot be opened. Save it again as .xlsx or as CSV, and take that.')
+    throw new NotATable({ code: 'files-workbook-broken' })
   }
   const found = sheets.find((s) => s.sheet === sheet) ?? sheets[0]
-  if (!found) throw new NotATable('There is no sheet in this workbook.')
+  if (!found) throw new NotATable({ code: 'files-no-sheet' })
   const rows: Cells = found.data.map((r) =>
     r.map((c) => (c === null ? null : c instanceof Date ? c.toISOString().slice(0, 10) : String(c))),
   )
@@ -76,24 +78,20 @@ function unpacked(bytes: Uint8Array): Unzipped {
   return unzipSync(bytes, {
     filter: (f) => {
       size += f.originalSize
-      if (size > MOST_BYTES)
-        throw new NotATable('This workbook is too large to open here. Save the sheet alone, as .xlsx or CSV.')
+      if (size > MOST_BYTES) throw new NotATable({ code: 'files-too-large' })
       return /\.(xml|rels)$/.test(f.name)
     },
   })
 }
 
 /** Puts into the rows what the reader of values does not tell, and says what a person should look at. */
-function putRight(rows: Cells, peek: Peek): string[] {
-  const notes: string[] = []
+function putRight(rows: Cells, peek: Peek): Worded[] {
+  const notes: Worded[] = []
   const some = (all: readonly (string | number)[]): string =>
     all.slice(0, 4).join(', ') + (all.length > 4 ? ', …' : '')
-  if (peek.merged.length)
-    notes.push(`Cells are merged (${some(peek.merged)}): check which heading stands over which column.`)
+  if (peek.merged.length) notes.push({ code: 'files-merged', values: { cells: some(peek.merged) } })
   if (peek.hidden.length)
-    notes.push(
-      `${peek.hidden.length} ${peek.hidden.length === 1 ? 'row is' : 'rows are'} hidden in this sheet (${some(peek.hidden)}): they are read like the others.`,
-    )
+    notes.push({ code: 'files-hidden', values: { rows: peek.hidden.length, which: some(peek.hidden) } })
   let done = 0
   for (const c of peek.cells) {
     if (c.says === null) {
@@ -106,10 +104,9 @@ function putRight(rows: Cells, peek: Peek): string[] {
     while (row.length <= c.column) row.push(null)
     row[c.column] = c.says
   }
-  if (done) notes.push(`${done} cells hold formulas: their last results are taken.`)
+  if (done) notes.push({ code: 'files-formulas', values: { cells: done } })
   const errors = peek.cells.filter((c) => c.says?.startsWith('#')).length
-  if (errors)
-    notes.push(`${errors} ${errors === 1 ? 'cell holds an error' : 'cells hold errors'}, like #N/A.`)
+  if (errors) notes.push({ code: 'files-errors', values: { cells: errors } })
   return notes
 }
 

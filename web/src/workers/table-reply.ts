@@ -1,4 +1,5 @@
 import type { RowFault, ReadLine } from '@jugalis/core'
+import type { Worded } from '../words/worded'
 
 /** A table as it was found in a file. */
 export interface FoundTable {
@@ -6,7 +7,7 @@ export interface FoundTable {
   /** The first rows, for choosing the headings and the columns. */
   head: (string | null)[][]
   widest: number
-  notes: string[]
+  notes: Worded[]
   /** Names of a workbook's sheets, and the one that is looked at. */
   sheets: string[]
   sheet: string | null
@@ -16,8 +17,8 @@ export type TableAsk =
   | { sheet: string }
   | { read: { ask: import('@jugalis/core').ScheduleAsk; like: import('@jugalis/core').Line } }
 export type TableReply =
-  | { progress: { says: string; share: number } }
+  | { progress: { says: Worded; share: number } }
   | { found: FoundTable }
   | { lines: ReadLine[]; rows: number }
   | { faults: RowFault[] }
-  | { failed: string }
+  | { failed: Worded }

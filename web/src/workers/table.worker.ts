@@ -11,7 +11,7 @@ let file = new Uint8Array()
 self.onmessage = async (e: MessageEvent<TableAsk>) => {
   try {
     if ('open' in e.data || 'sheet' in e.data) {
-      reply({ progress: { says: 'Opening the file …', share: 0 } })
+      reply({ progress: { says: { code: 'files-opening' }, share: 0 } })
       if ('open' in e.data) file = new Uint8Array(e.data.open.bytes)
       const { rows, ...more } = await readTable(file, 'sheet' in e.data ? e.data.sheet : null)
       table = rows
@@ -27,11 +27,16 @@ self.onmessage = async (e: MessageEvent<TableAsk>) => {
       () => crypto.randomUUID(),
       (done) =>
         reply({
-          progress: { says: `Row ${done} of ${table.length}`, share: done / Math.max(1, table.length) },
+          progress: {
+            says: { code: 'files-row-of', values: { row: done, rows: table.length } },
+            share: done / Math.max(1, table.length),
+          },
         }),
     )
     reply(read.ok ? { lines: read.lines, rows: read.rows } : { faults: read.faults })
   } catch (x) {
-    reply({ failed: x instanceof NotATable ? x.message : `The file could not be read. ${String(x)}` })
+    reply({
+      failed: x instanceof NotATable ? x.says : { code: 'files-unreadable', values: { why: String(x) } },
+    })
   }
 }

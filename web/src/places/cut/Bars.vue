@@ -5,7 +5,6 @@ import { useJob } from '../../stores/job'
 import BarTape from '../../tapes/BarTape.vue'
 import StockSheet from './StockSheet.vue'
 import { useBars } from './use-bars'
-import { counted } from '../../counted'
 import { word } from '../../words/word'
 
 /** All pieces still to cut, laid out on bars with the least new stock opened. */
@@ -45,7 +44,12 @@ const headline = computed(() => {
   if (!current.value) return word('cut-pieces-to-cut-not', { count: count.value })
   const short = planned.value.find((p) => p.plan?.status === 'infeasible')
   if (short) return word('cut-there-is-not-enough', { pipeSaid: pipeSaid(short.group.pipe) })
-  return `${counted(count.value, 'piece')} from ${counted(opened.value, word('cut-new-bar'))}, ${length(wasteMm.value)} waste, ${proof.value}.`
+  return word('cut-pieces-from-bars', {
+    pieces: count.value,
+    bars: opened.value,
+    waste: length(wasteMm.value),
+    proof: proof.value,
+  })
 })
 const said = computed(() => {
   const s = set.value
@@ -124,14 +128,14 @@ const print = (): void => window.print()
       <section v-for="p in planned" :key="p.group.pipe">
         <h2>
           {{ pipeSaid(p.group.pipe) }}
-          <span v-if="p.plan" class="sum"
-            >{{ counted(p.group.pieces.length, 'piece') }}, {{ counted(p.plan.barsUsed, word('cut-new-bar'))
-            }}{{
-              p.plan.proven
-                ? word('cut-proved')
-                : word('cut-at-least', { lowerBoundBars: p.plan.lowerBoundBars ?? 'unknown' })
-            }}</span
-          >
+          <span v-if="p.plan" class="sum">{{
+            word('cut-plan-sum', {
+              pieces: p.group.pieces.length,
+              bars: p.plan.barsUsed,
+              proof: p.plan.proven ? 'proved' : p.plan.lowerBoundBars === null ? 'unknown' : 'least',
+              least: p.plan.lowerBoundBars,
+            })
+          }}</span>
         </h2>
         <p v-for="x in p.tooLong" :key="x.id" class="refusal">
           {{ word('cut-is-long-longer-than', { tag: x.tag, length: length(x.lengthMm) }) }}

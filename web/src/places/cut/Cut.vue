@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  OPENERS,
   CLOSING_SPARE_MM,
   allPieces,
   begunJoints,
@@ -12,7 +13,6 @@ import {
   sourceOf,
   splitWith,
   twinJoint,
-  named,
 } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -26,7 +26,8 @@ import MeasureSheet from './MeasureSheet.vue'
 import NearSheet from './NearSheet.vue'
 import PaperSheet from './PaperSheet.vue'
 import PieceList from './PieceList.vue'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
+import { Said } from '../../words/said'
 
 const job = useJob()
 const route = useRoute()
@@ -63,10 +64,9 @@ const marks = computed(() => {
   const same = b && a.depth === b.depth
   const depths = same
     ? word('cut-both-ends', { figure: figure(a.depth) })
-    : ends.map((e) => `${figure(e.depth)} at ${e.tag}`).join(', ')
+    : ends.map((e) => word('cut-depth-at', { depth: figure(e.depth), tag: e.tag })).join(', ')
   const checks = [...new Set(ends.flatMap((e) => (e.check === null ? [] : [figure(e.check)])))]
-  const check = checks.length ? `; check ${ends.length > 1 ? 'marks' : 'mark'} at ${checks.join(', ')}` : ''
-  return ` ${word('cut-mark', { depths, check })}`
+  return word('cut-mark', { depths, ends: ends.length, checks: checks.join(', ') })
 })
 /** What to set the saw to: a piece that goes in last is cut over first, mm. */
 const toCutMm = computed(() => {
@@ -104,11 +104,11 @@ const twin = computed(() => {
   const cut = other && pieces.value.find((x) => x.item === other.place.piece)
   if (!p || !cut || p.cutMm.value === null || cut.cutMm.value === null) return ''
   const by = other.inner ? cut.cutMm.value - p.cutMm.value : p.cutMm.value - cut.cutMm.value
-  const longer = by < 0 ? `${figure(-by)} shorter` : `${figure(by)} longer`
-  const check = by < 0 ? ` ${word('cut-inner-sockets-are-usually')}` : ''
-  return other.inner
-    ? ` ${word('cut-its-carrier-is-cut', { tag: cut.item.tag, longer, check })}`
-    : ` ${word('cut-it-is-than-round', { longer, tag: cut.item.tag, check })}`
+  return word(other.inner ? 'cut-its-carrier-is-cut' : 'cut-it-is-than-round', {
+    tag: cut.item.tag,
+    by: figure(Math.abs(by)),
+    which: by < 0 ? 'shorter' : 'longer',
+  })
 })
 /** A piece that goes in last, between ends that stand: can it be got in? */
 const closing = computed(() => (piece.value ? closingFinding(piece.value) : null))
@@ -118,11 +118,10 @@ async function turnClosing(): Promise<void> {
   const on = !p.item.closing
   await job.write(
     [{ kind: 'item-put', data: { lineId: p.line.id, ...putOf({ ...p.item, closing: on }) } }],
-    `${p.item.tag} ${on ? word('ui-goes-in-last') : word('cut-is-an-ordinary-piece')}.`,
+    word(on ? 'cut-goes-in-last' : 'cut-is-an-ordinary-piece', { tag: p.item.tag }),
   )
 }
 /** What lets a piece in that cannot be drawn back: it becomes two, with a fitting that opens between. */
-const OPENERS = ['union', 'flange', word('cut-slip-coupling')] as const
 async function letIn(fitting: (typeof OPENERS)[number]): Promise<void> {
   const p = piece.value
   const split =
@@ -155,7 +154,17 @@ const warned = computed<ReadonlySet<string>>(
 /** Where the bends begin on the straight tube, in words. */
 const bends = computed(() =>
   piece.value?.bends.length
-    ? ` ${word('cut-bend', { bends: piece.value.bends.map((b) => `${Math.abs(b.turnDeg)}° ${b.turnDeg < 0 ? 'right' : 'left'} from ${figure(b.atMm)}`).join(', ') })}`
+    ? word('cut-bend', {
+        bends: piece.value.bends
+          .map((b) =>
+            word('cut-bend-from', {
+              turn: Math.abs(b.turnDeg),
+              side: b.turnDeg < 0 ? 'right' : 'left',
+              at: figure(b.atMm),
+            }),
+          )
+          .join(', '),
+      })
     : '',
 )
 const near = ref(false)
@@ -191,17 +200,21 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
   <div class="place cut">
     <div class="head">
       <h1>
-        <template v-if="piece && piece.cutMm.value !== null"
-          >{{ word('cut-cut') }}
-          <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
-            {{ length(toCutMm) }}</button>.{{ marks }}{{ bends }}</template
-        >
+        <template v-if="piece && piece.cutMm.value !== null">
+          <Said code="cut-headline" :values="{ marks, bends }">
+            <template #length>
+              <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
+                {{ length(toCutMm) }}
+              </button>
+            </template>
+          </Said>
+        </template>
         <template v-else>{{ headline }}</template>
       </h1>
       <p v-if="gone" class="refusal" role="alert">
         {{ word('cut-this-piece-is-not') }}
       </p>
-      <p class="why">{{ how }}{{ twin }}</p>
+      <p class="why">{{ how }} {{ twin }}</p>
       <p v-if="piece?.item.closing && closing" :class="{ warn: closing.level === 'warn' }">
         {{ job.t(closing) }}
         <template v-if="closing.code === 'closing-draw-back' && !piece.isCut">
@@ -236,7 +249,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
           :disabled="piece.cutMm.value === null || (piece.isCut && !piece.changedSinceCut)"
           @click="cut"
         >
-          {{ piece.isCut && !piece.changedSinceCut ? word('cut-is-cut') : word('cut-cut') }}
+          {{ piece.isCut && !piece.changedSinceCut ? word('cut-is-cut') : word('cut-length') }}
         </button>
         <button class="button" type="button" :disabled="index >= pieces.length - 1" @click="open(1)">
           {{ word('cut-next-piece') }}
@@ -264,14 +277,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
     <Sheet v-if="sources && piece" :title="word('cut-where-this-length-comes')" @close="sources = false">
       <p>{{ how }}</p>
       <p v-if="depthSource">
-        {{
-          word('cut-depth', {
-            reference: depthSource.reference,
-            edition: depthSource.edition,
-            isEdition: depthSource.edition ? 'yes' : 'no',
-          })
-        }}
-        <strong>{{ depthSource.kind.replace('-', ' ') }}</strong>. {{ depthSource.note }}
+        <Said
+          code="ui-depth-from"
+          :values="{ reference: depthSource.reference, edition: depthSource.edition, note: depthSource.note }"
+        >
+          <template #kind
+            ><strong>{{ named(depthSource.kind) }}</strong></template
+          >
+        </Said>
       </p>
       <p>{{ word('cut-take-offs-as-measured') }}</p>
       <button class="button" type="button" @click="sources = false">{{ word('ui-close') }}</button>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { allPieces, fmt, named } from '@jugalis/core'
+import { allPieces } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** Cut list, mark strips and labels, made here and saved as files; the makers of paper are loaded when asked for. */
 const emit = defineEmits<{ close: [] }>()
@@ -20,7 +20,7 @@ const labels = () =>
       tag: p.item.tag,
       lines: [
         `${named(p.line.material)} ${p.item.size}`,
-        p.cutMm.value === null ? word('ui-not-yet-known') : `cut ${fmt.length(p.cutMm.value, job.reader)}`,
+        p.cutMm.value === null ? word('ui-not-yet-known') : word('cut-cut-to', { mm: p.cutMm.value }),
       ],
       url: at(`cut/${p.item.id}`),
     },
@@ -31,8 +31,10 @@ const labels = () =>
               tag: e.jointTag ?? '',
               lines: [
                 `${named(p.line.material)} ${p.item.size}`,
-                e.fitting ? `in ${e.fitting.fitting} ${e.fitting.tag}` : word('ui-free-end'),
-                `of ${p.item.tag}`,
+                e.fitting
+                  ? word('cut-in-fitting', { fitting: `${e.fitting.fitting} ${e.fitting.tag}` })
+                  : word('ui-free-end'),
+                word('cut-of-piece', { tag: p.item.tag }),
               ],
               url: at(`make/${e.jointId}`),
             },

@@ -71,7 +71,7 @@ const state = (p: PieceCut): string =>
       <span class="wide" role="columnheader">{{ word('cut-between') }}</span>
       <span class="wide" role="columnheader">{{ word('cut-to-one-scale') }}</span>
       <span class="right" role="columnheader">{{ word('cut-measured') }}</span>
-      <span class="right" role="columnheader">{{ word('cut-cut') }}</span>
+      <span class="right" role="columnheader">{{ word('cut-length') }}</span>
       <span role="columnheader">{{ word('cut-state') }}</span>
     </div>
     <div role="presentation" class="grid-space" :style="{ height: `${virtual.getTotalSize()}px` }">

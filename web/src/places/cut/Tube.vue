@@ -18,6 +18,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
 import BendTape from '../../tapes/BendTape.vue'
 import { word } from '../../words/word'
+import { Said } from '../../words/said'
 
 /** Bends of a tube and offsets with fittings. What is typed stands in the address, so that it can be sent. */
 const job = useJob()
@@ -205,8 +206,14 @@ const plan = computed(() => {
           </div>
         </div>
         <p v-if="across" class="answer">
-          {{ word('cut-travel') }} <strong>{{ length(across.travelMm) }}</strong>{{ word('cut-run') }}
-          <strong>{{ length(across.runMm) }}</strong>{{ word('cut-centre-to-centre') }}
+          <Said code="cut-travel">
+            <template #travel
+              ><strong>{{ length(across.travelMm) }}</strong></template
+            >
+            <template #run
+              ><strong>{{ length(across.runMm) }}</strong></template
+            >
+          </Said>
         </p>
         <p v-else-if="typed.set.trim() && typed.angle.trim()" class="refusal">
           {{ word('cut-set-is-a-length') }}

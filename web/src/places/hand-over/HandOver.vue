@@ -9,6 +9,7 @@ import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useView } from '../../view'
 import { date, hhmm, hhmmss } from '../../when'
 import { word } from '../../words/word'
+import { Said } from '../../words/said'
 
 const job = useJob()
 const view = useView()
@@ -230,16 +231,21 @@ async function sign(): Promise<void> {
     <section>
       <h2>{{ word('hand-over-tests') }}</h2>
       <p v-for="t in job.state.tests.values()" :key="t.id">
-        {{ date(t.begunAtS, zone) }} {{ hhmm(t.begunAtS, zone) }}:
-        <strong>{{ view.answers.get(t.sectionId)?.section.tag }}</strong>
-        {{
-          word('hand-over-at-with', {
+        <Said
+          code="hand-over-at-with"
+          :values="{
+            date: date(t.begunAtS, zone),
+            at: hhmm(t.begunAtS, zone),
             bar: t.bar,
             medium: t.medium,
             verdict: t.ended ? t.ended.verdict : 'running',
             tester: t.tester,
-          })
-        }}
+          }"
+        >
+          <template #section
+            ><strong>{{ view.answers.get(t.sectionId)?.section.tag }}</strong></template
+          >
+        </Said>
       </p>
       <p v-if="!job.state.tests.size" class="why">{{ word('hand-over-no-test-yet') }}</p>
     </section>

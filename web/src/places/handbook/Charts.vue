@@ -9,7 +9,6 @@ import {
   fmt,
   methodOf,
   readChart,
-  named,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
@@ -17,7 +16,7 @@ import { computed, ref } from 'vue'
 import RowFaults from '../../frame/RowFaults.vue'
 import { useJob } from '../../stores/job'
 import { hhmm } from '../../when'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** Makers' figures for the fittings of this job: loaded as CSV, whole or not at all. */
 const job = useJob()
@@ -27,7 +26,7 @@ const faults = ref<readonly ChartFault[]>([])
 const fault = ref('')
 const charts = computed(() => [...job.state.charts].reverse())
 const LINE = CHART_HEADER.join(',')
-const EXAMPLE = `${LINE}\npress,copper,d22,depth,24,mm,sheet 4`
+const EXAMPLE = [LINE, 'press,copper,d22,depth,24,mm,A-4'].join('\n')
 
 function methodName(id: string): string {
   const method = methodOf(id)
@@ -41,8 +40,9 @@ function fieldName(r: ChartRow): string {
     : r.field === 'socketDepthMm'
       ? word('handbook-socket-depth')
       : r.field.replace('Time', '')
-  const from = r.fromC === undefined ? '' : ` from ${fmt.temperature(r.fromC, job.reader)}`
-  return name + from + (r.toBar === undefined ? '' : ` to ${fmt.pressure(r.toBar, job.reader)}`)
+  const band = r.fromC === undefined ? '' : fmt.temperature(r.fromC, job.reader)
+  const to = r.toBar === undefined ? '' : fmt.pressure(r.toBar, job.reader)
+  return word('handbook-figure-from-to', { name, from: band, to })
 }
 function valueText(r: ChartRow): string {
   const unit =

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Entry, allEntries, allMethods, cToF, fToC, named } from '@jugalis/core'
+import { type Entry, allEntries, allMethods, cToF, fToC } from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
@@ -7,7 +7,7 @@ import { computed } from 'vue'
 import { askedFields } from '../../asked-fields'
 import { useJob } from '../../stores/job'
 import { entryOf, keyOf, usePage } from './use-page'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** Method, material, size, what the method asks besides, temperature; a second joint beside; the printed card. */
 const props = defineProps<{ entry: Entry }>()

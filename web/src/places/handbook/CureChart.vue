@@ -9,7 +9,6 @@ import {
   methodOf,
   specOf,
   HUMID_ABOVE_PCT,
-  named,
 } from '@jugalis/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, MarkLineComponent } from 'echarts/components'
@@ -18,7 +17,7 @@ import { SVGRenderer } from 'echarts/renderers'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** Hours of cure against wall temperature, one line for each pressure class. */
 const props = defineProps<{ entry: Entry; temperatureC: number; humidityPct: number; reader: Reader }>()
@@ -52,7 +51,9 @@ function curveOf(rule: CureRule, k: CureClass, name: string): Curve {
   return { name, points }
 }
 const pressureName = (k: CureClass): string =>
-  k.toBar === null ? 'cure' : `to ${fmt.pressure(k.toBar, props.reader)}`
+  k.toBar === null
+    ? word('handbook-cure')
+    : word('handbook-to-pressure', { bar: fmt.pressure(k.toBar, props.reader) })
 /** Sizes beside each other, those that cure alike under one line; all for the lowest pressure the rule knows. */
 const bySize = computed((): Curve[] => {
   const alike = new Map<string, { sizes: string[]; rule: CureRule; k: CureClass }>()
@@ -69,7 +70,9 @@ const bySize = computed((): Curve[] => {
     curveOf(
       rule,
       k,
-      sizes.length > 1 ? `${sizes[0]} to ${sizes.at(-1)?.replace(/^\D+/, '')}` : (sizes[0] ?? ''),
+      sizes.length > 1
+        ? word('handbook-sizes-to', { from: sizes[0], to: sizes.at(-1)?.replace(/^\D+/, '') })
+        : (sizes[0] ?? ''),
     ),
   )
 })
@@ -102,7 +105,7 @@ function draw(): void {
       grid: { left: 64, right: 150, top: 30, bottom: 46 },
       xAxis: {
         type: 'value',
-        name: `wall, ${unitOf('temperature', props.reader)}`,
+        name: word('handbook-wall-in', { unit: unitOf('temperature', props.reader) }),
         nameLocation: 'middle',
         nameGap: 28,
         nameTextStyle: text,
@@ -159,8 +162,12 @@ onBeforeUnmount(() => {
 <template>
   <figure>
     <figcaption>
-      {{ word('handbook-cure-against-wall-temperature', { humidityPct })
-      }}<template v-if="by === 'size'">, {{ lowest }}</template>
+      {{
+        word('handbook-cure-against-wall-temperature', {
+          humidityPct,
+          lowest: by === 'size' ? lowest : '',
+        })
+      }}
       <span class="by no-print" role="group" :aria-label="word('handbook-one-line-for-each')">
         <button type="button" class="button" :aria-pressed="by === 'pressure'" @click="by = 'pressure'">
           {{ word('handbook-by-pressure', { size: entry.size }) }}

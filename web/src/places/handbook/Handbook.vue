@@ -11,7 +11,6 @@ import {
   fmt,
   say,
   searchHandbook,
-  named,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
@@ -28,8 +27,7 @@ import TubeWork from './TubeWork.vue'
 import Unverified from './Unverified.vue'
 import { figureName, figureText, readerFor, standing, unverified } from './figure-text'
 import { keyOf, usePage } from './use-page'
-import { counted } from '../../counted'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 const job = useJob()
 const narrow = useNarrow()
@@ -104,7 +102,10 @@ const headline = computed(() => {
     const n = job.state.charts.filter((c) => c.rows.some((r) => r.method !== ANY_METHOD)).length
     return n ? word('handbook-charts-of-makers-figures', { n }) : word('handbook-no-makers-chart-is')
   }
-  if (at.value) return beside.value ? `${nameOf(at.value)}, beside ${nameOf(beside.value)}` : nameOf(at.value)
+  if (at.value)
+    return beside.value
+      ? word('handbook-beside', { one: nameOf(at.value), other: nameOf(beside.value) })
+      : nameOf(at.value)
   const first = found.value.hits[0]
   if (first && first.figure.fig.value !== null) return answerLine(first)
   if (question.value.trim()) return word('handbook-no-figure-by-that')
@@ -126,8 +127,10 @@ const why = computed(() => {
   const { hits, joints, query } = found.value
   const t = query.temperatureC
   const said = [
-    t === null ? '' : `at ${fmt.temperature(t)}, ${fmt.temperature(t, { units: 'inch' })}`,
-    hits.length ? `${counted(hits.length, 'figure')} of ${counted(joints, 'joint')}` : '',
+    t === null
+      ? ''
+      : word('handbook-at-both', { metric: fmt.temperature(t), inch: fmt.temperature(t, { units: 'inch' }) }),
+    hits.length ? word('handbook-figures-of-joints', { figures: hits.length, joints }) : '',
     joints > 24 ? word('handbook-only-the-first-are') : '',
     query.unknown.length ? word('handbook-not-understood', { unknown: query.unknown.join(', ') }) : '',
   ].filter(Boolean)

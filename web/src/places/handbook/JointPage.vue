@@ -10,14 +10,13 @@ import {
   methodOf,
   say,
   specOf,
-  named,
 } from '@jugalis/core'
 import { computed, defineAsyncComponent } from 'vue'
 import { useJob } from '../../stores/job'
 import JointSection from '../../tapes/JointSection.vue'
 import FigureTable from './FigureTable.vue'
 import { readerFor } from './figure-text'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** Everything the Handbook holds of one joint: figures, drawing, steps, what not to combine, where schools differ. */
 const props = defineProps<{

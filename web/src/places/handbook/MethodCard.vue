@@ -3,7 +3,7 @@ import { DEFAULT_AROUND, allEntries, contextOf, methodOf, specOf } from '@jugali
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import JointSection from '../../tapes/JointSection.vue'
-import { counted } from '../../counted'
+import { word } from '../../words/word'
 
 /** One way to join pipe: its name, its joint in section, how many sizes it has. */
 const props = defineProps<{ methodId: string }>()
@@ -35,7 +35,7 @@ const shapes = computed(() => {
   <button v-if="method" type="button" class="card" @click="emit('open')">
     <JointSection v-if="shapes.length" :shapes="shapes" :height="104" bare />
     <span class="name">{{ job.t(method.name) }}</span>
-    <span class="count">{{ counted(entries.length, 'joint') }}</span>
+    <span class="count">{{ word('handbook-joints', { joints: entries.length }) }}</span>
   </button>
 </template>
 

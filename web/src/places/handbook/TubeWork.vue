@@ -7,7 +7,6 @@ import {
   chamferMaxMm,
   cutterFeed,
   fmt,
-  named,
   outsideDiameterMm,
   parseSize,
   say,
@@ -17,7 +16,7 @@ import {
 import { computed } from 'vue'
 import { figureText, standing } from './figure-text'
 import { useJob } from '../../stores/job'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** Cutting, deburring and swaging tube, by material and size: what to do before any joint. */
 const TUBES = ['copper', 'stainless', 'carbon-steel']

@@ -42,7 +42,6 @@ async function load(): Promise<void> {
   }
 }
 onMounted(load)
-const entries = (n: number): string => (n === 1 ? '1 entry' : `${n} entries`)
 const headline = computed(() => {
   if (jobs.value === null) return word('jobs-looking-for-your-jobs')
   const n = jobs.value.length
@@ -115,10 +114,10 @@ async function leave(sure: boolean): Promise<void> {
       </li>
     </ul>
     <p v-if="unsent.mine">
-      {{ word('jobs-of-yours-on-this', { entries: entries(unsent.mine), mine: unsent.mine }) }}
+      {{ word('jobs-of-yours-on-this', { mine: unsent.mine }) }}
     </p>
     <p v-if="unsent.others">
-      {{ word('jobs-on-this-device-were', { entries: entries(unsent.others), others: unsent.others }) }}
+      {{ word('jobs-on-this-device-were', { others: unsent.others }) }}
     </p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <form @submit.prevent="create">
@@ -148,7 +147,7 @@ async function leave(sure: boolean): Promise<void> {
     </section>
     <div v-if="leaving" role="alert" class="leaving">
       <p>
-        {{ word('jobs-of-yours-are-not', { entries: entries(unsent.mine), mine: unsent.mine }) }}
+        {{ word('jobs-of-yours-are-not', { mine: unsent.mine }) }}
       </p>
       <button class="button" type="button" @click="leave(true)">{{ word('jobs-sign-out-all-the') }}</button>
       <button class="button" type="button" @click="leaving = false">{{ word('jobs-stay-signed-in') }}</button>

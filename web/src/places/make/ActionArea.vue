@@ -63,14 +63,20 @@ const firstBack = computed<Way | null>(() => {
   const [e] = exceptions.value.filter((x) => x.backTo !== null && x.id !== 'put-down')
   if (e) return { key: e.id, says: job.t(e.says), go: () => emit('except', e) }
   const back = props.wayBack
-  return back ? { key: 'again', says: `${job.t(back.action)} again`, go: () => emit('again', back) } : null
+  return back
+    ? {
+        key: 'again',
+        says: word('make-again', { action: job.t(back.action) }),
+        go: () => emit('again', back),
+      }
+    : null
 })
 const ways = computed<Way[]>(() => all.value.filter((w) => w.key !== firstBack.value?.key))
 const all = computed<Way[]>(() => {
   const out: Way[] = []
   const way = (key: string, says: string, go: () => void): void => void out.push({ key, says, go })
   const back = props.wayBack
-  if (back) way('again', `${job.t(back.action)} again`, () => emit('again', back))
+  if (back) way('again', word('make-again', { action: job.t(back.action) }), () => emit('again', back))
   for (const e of exceptions.value) if (e.id !== 'put-down') way(e.id, job.t(e.says), () => emit('except', e))
   if (props.mend) way('mend', word('make-put-it-right'), () => emit('mend'))
   if (props.redo) way('leave', word('make-leave-it-as-it'), () => emit('leave'))

@@ -6,7 +6,6 @@ import {
   type Tool,
   NOT_KNOWN,
   answerSaid,
-  named,
   neverSetAside,
   saidOf,
   unsaid,
@@ -23,7 +22,7 @@ import ScanLine from './ScanLine.vue'
 import TinSheet from './TinSheet.vue'
 import ToolSheet from './ToolSheet.vue'
 import type { useTools } from './use-tools'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** What to fetch and what is wrong today; tin, tools and permit asked once, then kept. */
 const props = defineProps<{

@@ -25,8 +25,8 @@ const FILTER_FROM = 12
 /** Words are looked for in tag, size, line and state, all of them. */
 const wanted = computed(() => filter.value.toLowerCase().split(/\s+/).filter(Boolean))
 const matches = (f: JointFacts): boolean => {
-  const word = view.looks.get(f.id)?.word
-  const text = `${f.tag} ${f.place.piece.size} ${f.place.line.name} ${word ? job.t(word) : ''}`.toLowerCase()
+  const look = view.looks.get(f.id)?.word
+  const text = `${f.tag} ${f.place.piece.size} ${f.place.line.name} ${look ? job.t(look) : ''}`.toLowerCase()
   return wanted.value.every((w) => text.includes(w))
 }
 const grouped = computed(() => groupsOf(view.facts.values(), view.looks))

@@ -8,6 +8,7 @@ import { useView } from '../../view'
 import StepBar from './StepBar.vue'
 import type { Phase } from './use-joint'
 import { word } from '../../words/word'
+import { Said } from '../../words/said'
 
 /** Which joint is in hand, what it asks for now, and how far it is. */
 const props = defineProps<{
@@ -41,7 +42,11 @@ const fitting = computed(() =>
   <div class="top">
     <p class="what">
       <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
-      <strong>{{ facts.tag }}</strong> {{ word('make-pipe-to', { piece: facts.place.piece.size, fitting }) }}
+      <Said code="make-pipe-to" :values="{ size: facts.place.piece.size, fitting }">
+        <template #joint
+          ><strong>{{ facts.tag }}</strong></template
+        >
+      </Said>
       <span v-if="facts.past.length" class="again">{{
         word('make-made-again-life', { lifeNo: facts.lifeNo })
       }}</span>

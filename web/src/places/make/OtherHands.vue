@@ -51,10 +51,13 @@ async function agree(stands: Done): Promise<void> {
 <template>
   <div v-if="contested.length" class="others" role="status">
     <p>
-      {{ word('make-written-twice') }}
-      <template v-for="(d, i) in contested" :key="d.eventId">
-        {{ i ? ', ' : '' }}{{ job.nameOf(d.by) }} {{ hhmmss(d.latestS, job.state.job.zone) }}</template
-      >{{ word('make-the-careful-one-counts') }}
+      {{
+        word('make-written-twice', {
+          list: contested
+            .map((d) => `${job.nameOf(d.by)} ${hhmmss(d.latestS, job.state.job.zone)}`)
+            .join(', '),
+        })
+      }}
     </p>
     <div class="buttons">
       <button v-for="d in contested" :key="d.eventId" type="button" class="button" @click="agree(d)">

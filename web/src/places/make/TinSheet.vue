@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allMethods, dayOf, fillingOf, midnightOf, named } from '@jugalis/core'
+import { allMethods, dayOf, fillingOf, midnightOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -7,7 +7,7 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** A tin of cement of this job: what stands on it, written down once; its date comes from the code where it can. */
 const props = defineProps<{ plastic: string }>()

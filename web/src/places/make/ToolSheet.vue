@@ -50,7 +50,7 @@ async function proof(good: boolean): Promise<void> {
   if (!props.tool) return
   await job.write(
     [{ kind: 'tool-proof', data: { toolId: props.tool.id, good, how: word('make-tried-before-the-shift') } }],
-    `${props.tool.name}: ${good ? 'tried, good' : word('make-tried-not-good')}.`,
+    word(good ? 'make-tried-good' : 'make-tried-not-good', { tool: props.tool.name }),
   )
   emit('close')
 }
@@ -64,7 +64,7 @@ const touches = computed(() => {
   const t = touched.value
   if (!t) return ''
   const more = t.joints.length - NAMED
-  const list = `${t.joints.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`
+  const list = word('make-and-more', { list: t.joints.slice(0, NAMED).join(', '), more })
   const proofs = t.sections.length
     ? ` ${word('make-proved-with-them-in', { sections: t.sections.join(', ') })}`
     : ''

@@ -50,9 +50,11 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
   })
   const within = (sentence: string, seconds: number): string => {
     const at = sentence.indexOf('.')
-    return at < 0
-      ? `${sentence} within ${span(seconds)}`
-      : `${sentence.slice(0, at)} within ${span(seconds)}${sentence.slice(at)}`
+    return word('make-within', {
+      does: at < 0 ? sentence : sentence.slice(0, at),
+      span: span(seconds),
+      rest: at < 0 ? '' : sentence.slice(at),
+    })
   }
   const headline = computed(() => {
     const f = facts.value

@@ -4,6 +4,7 @@ import { useJob } from '../../stores/job'
 import { turnsText } from './reads/turns-text'
 import type { Phase } from './use-joint'
 import { isGap, isNumber, onDial, onTape } from './use-writes'
+import { word } from '../../words/word'
 
 /** What the step at hand wants read, whether it has been, and what the large button says of it. */
 export function useReads(
@@ -39,7 +40,7 @@ export function useReads(
     if (!judging.value || unread.value || !drawn.length) return job.t(step.value.action)
     const said = drawn.map((r) => {
       const value = readings.value[r.key] as number
-      return onDial(r) ? `${turnsText(value)} turns` : readingSaid(r, value, job.reader)
+      return onDial(r) ? word('make-turns', { turns: turnsText(value) }) : readingSaid(r, value, job.reader)
     })
     const goods = choiceReads.value.map((r) =>
       job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }),

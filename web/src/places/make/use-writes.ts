@@ -159,7 +159,7 @@ export function useWrites(o: Options) {
   }
 
   const skip = (s: Step, reason: string): Promise<void> =>
-    done(s, {}, `${o.facts().tag}: skipped (${reason}).`, { skipped: reason })
+    done(s, {}, word('make-skipped', { tag: o.facts().tag, reason }), { skipped: reason })
 
   return { act, again, except, cutOut, letGo, skip }
 }

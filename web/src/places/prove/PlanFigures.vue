@@ -5,7 +5,7 @@ import { useJob } from '../../stores/job'
 import PlanSheet from './PlanSheet.vue'
 import { ruleName } from './rule-names'
 import { useProve } from './use-prove'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
@@ -22,7 +22,10 @@ const rows = computed(() => {
   const s = section.value
   const c = contents.value
   if (!s || !c) return out
-  out.push([word('ui-rule'), `${ruleName(plan.value.rule)}, with ${plan.value.medium}`])
+  out.push([
+    word('ui-rule'),
+    word('prove-rule-with', { rule: ruleName(plan.value.rule), medium: named(plan.value.medium) }),
+  ])
   out.push([
     word('prove-test'),
     word('prove-at-the-gauge-held', { bar: bar(s.testBar), holdS: s.holdS, fine: fine(s.allowedDropBar) }),
@@ -49,7 +52,10 @@ const rows = computed(() => {
       : word('prove-no-rating-was-said'),
   ])
   if (gauge.value)
-    out.push([word('ui-gauge'), `range ${bar(gauge.value.minBar)} to ${bar(gauge.value.maxBar)}`])
+    out.push([
+      word('ui-gauge'),
+      word('prove-range', { from: bar(gauge.value.minBar), to: bar(gauge.value.maxBar) }),
+    ])
   out.push([
     word('prove-holds'),
     `${litres(c.litres)}${c.unknown ? word('prove-and-pieces-of-unknown', { unknown: c.unknown }) : ''}`,

@@ -29,7 +29,7 @@ import PressureTape from './PressureTape.vue'
 import Pursue from './Pursue.vue'
 import RunTest from './RunTest.vue'
 import { ruleName } from './rule-names'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 const job = useJob()
 const view = useView()
@@ -65,7 +65,13 @@ const runningHead = computed(() => {
     })
   const seen = Math.min(t.holdS, Math.max(0, j.seenS))
   const drop = j.correctedDropBar
-  return `${bar(t.bar)} held ${fmt.duration(seen)} of ${fmt.duration(t.holdS)}${drop === null ? '' : `; loss ${fmt.pressureFine(Math.max(0, (drop * seen) / t.holdS), job.reader)} of ${fmt.pressureFine(t.allowedDropBar, job.reader)} allowed`}.`
+  return word(drop === null ? 'prove-held-so-far' : 'prove-held-so-far-loss', {
+    bar: bar(t.bar),
+    seen,
+    hold: t.holdS,
+    loss: Math.max(0, ((drop ?? 0) * seen) / t.holdS),
+    allowed: t.allowedDropBar,
+  })
 })
 const hooks = computed(() => {
   const a = answer.value
@@ -133,7 +139,7 @@ async function setState(state: string): Promise<void> {
   if (answer.value && state)
     await job.write(
       [{ kind: 'section-state', data: { sectionId: answer.value.section.id, state } }],
-      `${answer.value.section.tag} is ${state}.`,
+      word('prove-is-state', { tag: answer.value.section.tag, state: named(state) }),
     )
 }
 </script>

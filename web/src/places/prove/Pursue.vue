@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  MAY_GO_ON,
   type SectionAnswer,
   type TestRun,
   afterSteps,
@@ -20,6 +21,8 @@ import { useSession } from '../../stores/session'
 import { hhmm, onPaper, when } from '../../when'
 import { ruleName } from './rule-names'
 import { word } from '../../words/word'
+import { Said } from '../../words/said'
+import { named } from '../../words/word'
 
 /** What follows a test: where to look when it was lost, the steps when it held, may it be covered, its certificates. */
 const props = defineProps<{ answer: SectionAnswer; tests: readonly TestRun[] }>()
@@ -197,7 +200,7 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
               {{ at(h.answers.at(-1)!.atS) }}</span
             ></span
           >
-          <button type="button" class="button" @click="answerHold(h.id, 'go on')">
+          <button type="button" class="button" @click="answerHold(h.id, MAY_GO_ON)">
             {{ word('prove-go-on-2') }}
           </button>
           <button type="button" class="button" @click="answerHold(h.id, 'wait')">
@@ -225,16 +228,14 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
       <h2 id="tests">{{ word('prove-tests-of', { tag: section.tag }) }}</h2>
       <ul class="list">
         <li v-for="t in ended" :key="t.id" class="test">
-          <span class="grow"
-            ><strong :class="{ refusal: t.ended?.verdict === 'lost' }">{{
-              VERDICTS[t.ended?.verdict ?? 'inconclusive']
-            }}</strong
-            >{{
-              word('prove-with-2', {
+          <span class="grow">
+            <Said
+              code="prove-with-2"
+              :values="{
                 bar: t.bar,
-                medium: t.medium,
+                medium: named(t.medium),
                 at: at(t.begunAtS),
-                dropBar:
+                fell:
                   t.ended?.dropBar == null
                     ? word('prove-fall-not-known')
                     : job.t(
@@ -244,11 +245,15 @@ async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
                           allowedBar: t.allowedDropBar,
                         }),
                       ),
-              })
-            }}
-            <span class="who"
-              >{{ t.tester }}{{ signedBy(t) ? word('prove-signed', { signedBy: signedBy(t) }) : '' }}</span
+              }"
             >
+              <template #verdict>
+                <strong :class="{ refusal: t.ended?.verdict === 'lost' }">{{
+                  VERDICTS[t.ended?.verdict ?? 'inconclusive']
+                }}</strong>
+              </template>
+            </Said>
+            <span class="who">{{ word('prove-signed', { tester: t.tester, signedBy: signedBy(t) }) }}</span>
             <span v-for="f in flagsOf(job.state, t)" :key="`${f.code}${f.params.joint}`" class="flag">{{
               word('prove-flag', { f: job.t(f) })
             }}</span></span

@@ -49,7 +49,7 @@ async function save(): Promise<void> {
                 ...lineHead(props.line),
                 lineId,
                 tag: tag.value.trim(),
-                name: `${props.line.name}, carrier`,
+                name: word('set-out-name-of-carrier', { name: props.line.name }),
                 insideOf: props.line.id,
               },
             },

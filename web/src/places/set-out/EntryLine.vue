@@ -4,13 +4,15 @@ import 'element-plus/es/components/input/style/css'
 import { computed } from 'vue'
 import type { EntryLineState } from './use-entry'
 import { word } from '../../words/word'
+import { Said } from '../../words/said'
+import { useGroup } from '@jugalis/core'
 
 const props = defineProps<{ entry: EntryLineState; fault: string; school: 'metric' | 'inch'; line: string }>()
 const { text, doubt, offers, lately, groups, where } = props.entry
 const shown = computed(() =>
   text.value.trim()
     ? offers.value
-    : [...lately.value.slice(0, 3), ...groups.value.slice(0, 3).map((g) => `use ${g.name}`)],
+    : [...lately.value.slice(0, 3), ...groups.value.slice(0, 3).map((g) => useGroup(g.name))],
 )
 function key(e: Event | KeyboardEvent): void {
   const k = e as KeyboardEvent
@@ -35,10 +37,13 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
         </button>
       </span>
       <span id="entry-help" class="why help">
-        <b>{{ word('set-out-branch') }}</b> {{ word('set-out-into-the-tee') }} <b>..</b>
-        {{ word('set-out-back') }} <b>x3</b> {{ word('set-out-the-last-pair-again') }} <b>?</b>
-        {{ word('set-out-not-yet-measured') }} <b>{{ word('set-out-tag-v2') }}</b>
-        {{ word('set-out-a-name') }}
+        <Said code="set-out-entry-help">
+          <template #branch><b>branch</b></template>
+          <template #back><b>..</b></template>
+          <template #again><b>x3</b></template>
+          <template #unknown><b>?</b></template>
+          <template #tag><b>tag V2</b></template>
+        </Said>
       </span>
     </p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>

@@ -8,7 +8,6 @@ import { when } from '../../when'
 import { useClock } from '../../stores/clock'
 import RowFaults from '../../frame/RowFaults.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
-import { counted } from '../../counted'
 import { word } from '../../words/word'
 
 /** Every kind of fitting of the job with its take-off, and where each comes from: measured, or a maker's list. */
@@ -55,7 +54,7 @@ async function load(): Promise<void> {
       kind: 'take-off',
       data: { ...r, chart: `${name.value.trim()}, ${reference}` },
     })),
-    `${counted(read.rows.length, 'take-off')} of ${name.value.trim()} ${read.rows.length === 1 ? 'is' : 'are'} loaded.`,
+    word('set-out-take-offs-loaded', { rows: read.rows.length, name: name.value.trim() }),
   )
   csv.value = name.value = ''
   loading.value = false

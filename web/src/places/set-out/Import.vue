@@ -6,7 +6,6 @@ import {
   begunJoints,
   entryText,
   matchColumns,
-  named,
 } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
@@ -19,8 +18,7 @@ import { useView } from '../../view'
 import { previewOf, useImport } from './use-import'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import { importEntries } from './line-entries'
-import { counted } from '../../counted'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** A schedule from CSV or a workbook: columns matched, looked at, and taken whole or not at all. */
 const job = useJob()
@@ -118,7 +116,11 @@ const headline = computed(() => {
   if (!line.value) return word('set-out-there-is-no-such')
   if (running.value) return running.value.says
   if (read.value)
-    return `${counted(read.value.rows, word('set-out-row-makes'), word('set-out-rows-make'))} ${counted(counts.value.pieces, 'piece')} and ${counted(counts.value.fittings, 'fitting')}.`
+    return word('set-out-rows-make', {
+      rows: read.value.rows,
+      pieces: counts.value.pieces,
+      fittings: counts.value.fittings,
+    })
   if (faults.value.length) return word('set-out-nothing-is-taken-rows', { faults: faults.value.length })
   if (found.value) return word('set-out-rows-say-what-the', { name: name.value, rows: found.value.rows })
   return word('set-out-a-schedule-into-from', { tag: line.value.tag })
@@ -150,7 +152,7 @@ async function take(): Promise<void> {
           })
         }}
       </p>
-      <p v-for="n in found?.notes ?? []" :key="n" class="warn">{{ n }}</p>
+      <p v-for="n in found?.notes ?? []" :key="n.code" class="warn">{{ word(n.code, n.values) }}</p>
       <p v-if="failed" class="refusal" role="alert">{{ failed }}</p>
     </div>
     <div v-if="running" class="progress">
@@ -205,11 +207,9 @@ async function take(): Promise<void> {
       tabindex="0"
     >
       <p v-for="f in faults.slice(0, 100)" :key="`${f.row} ${f.field}`">
-        <strong
-          >{{ word('set-out-row', { row: f.row })
-          }}<template v-if="f.field">, {{ FIELD_WORDS[f.field].toLowerCase() }}</template
-          >:</strong
-        >
+        <strong>{{
+          word('set-out-row', { row: f.row, field: f.field ? FIELD_WORDS[f.field].toLowerCase() : '' })
+        }}</strong>
         {{ job.t(f.says) }}
       </p>
     </div>

@@ -58,18 +58,13 @@ const hand = useHand(svg, {
       </button>
       <button type="button" class="button small" @click="fit">{{ word('set-out-fit') }}</button>
       <button type="button" class="button small" @click="zoomTo(full)">100 %</button>
-      <span class="why"
-        >{{ word('set-out-at', { percent })
-        }}<template v-if="tags.stride > 1">{{
-          word('set-out-every-th-joint-named', {
-            stride: tags.stride,
-            isStride: tags.stride === 2 ? 'yes' : 'no',
-          })
-        }}</template
-        ><template v-else-if="!tags.stride && joints.length">{{
-          word('set-out-names-have-no-room')
-        }}</template></span
-      >
+      <span class="why">{{
+        word('set-out-at', {
+          percent,
+          stride: tags.stride,
+          named: tags.stride > 1 ? 'some' : !tags.stride && joints.length ? 'none_fit' : 'all',
+        })
+      }}</span>
       <button type="button" class="button small last" @click="saveSvg(svg, `${line.tag}-set-out`)">
         {{ word('set-out-save-as-svg') }}
       </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type As, USUAL, allMethods, lineSeriesChoices, named } from '@jugalis/core'
+import { type As, USUAL, allMethods, lineSeriesChoices } from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/select/style/css'
@@ -9,7 +9,7 @@ import { askedFields } from '../../asked-fields'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 const emit = defineEmits<{ close: []; made: [id: string] }>()
 const job = useJob()

@@ -37,9 +37,13 @@ const joints = computed(() =>
 )
 /** A tee with a branch has two: each says which it is. */
 function takeOffText(o: (typeof outlets.value)[number]): string {
-  const which = outlets.value.length > 1 ? (o.branch ? 'branch ' : 'run ') : ''
-  if (o.known) return `${which}${fmt.lengthFigure(o.known.takeOffMm, job.reader)} to ${o.known.takeOffTo}`
-  return which ? word('set-out-not-known', { which }) : word('set-out-not-known-measure-one')
+  const end = outlets.value.length > 1 ? (o.branch ? 'branch' : 'run') : ''
+  if (!o.known) return end ? word('set-out-not-known', { end }) : word('set-out-not-known-measure-one')
+  return word('set-out-take-off-to', {
+    end,
+    mm: fmt.lengthFigure(o.known.takeOffMm, job.reader),
+    to: o.known.takeOffTo,
+  })
 }
 watch(isEdited, async (on) => {
   if (!on) return
@@ -104,7 +108,7 @@ onBeforeUnmount(() => stop?.())
         />
       </form>
       <template v-else
-        >{{ text }}<span v-if="item.closing" class="why"> {{ word('ui-goes-in-last') }}</span></template
+        >{{ text }} <span v-if="item.closing" class="why">{{ word('ui-goes-in-last') }}</span></template
       >
     </span>
     <span class="cell size" role="gridcell">{{ size }}</span>

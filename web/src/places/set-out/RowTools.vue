@@ -23,21 +23,21 @@ const emit = defineEmits<{ edit: []; insert: []; group: [] }>()
     >
     <button
       v-for="[says, label, act] in [
-        ['Edit', 'Edit', () => emit('edit')],
-        ['Insert after', 'Insert after', () => emit('insert')],
-        ['Copy below', 'Copy below', () => rows.copy()],
-        ['Up', 'Move up', () => rows.nudge(-1)],
-        ['Down', 'Move down', () => rows.nudge(1)],
-        ['Take out', 'Take out', () => rows.remove()],
+        ['set-out-row-edit', 'set-out-row-edit', () => emit('edit')],
+        ['set-out-row-insert-after', 'set-out-row-insert-after', () => emit('insert')],
+        ['set-out-row-copy-below', 'set-out-row-copy-below', () => rows.copy()],
+        ['set-out-row-up', 'set-out-row-up-move', () => rows.nudge(-1)],
+        ['set-out-row-down', 'set-out-row-down-move', () => rows.nudge(1)],
+        ['set-out-row-take-out', 'set-out-row-take-out', () => rows.remove()],
       ] as const"
       :key="says"
       type="button"
       class="button chip"
       :disabled="!rows.current.value"
-      :aria-label="label"
+      :aria-label="word(label)"
       @click="act()"
     >
-      {{ says }}
+      {{ word(says) }}
     </button>
     <button type="button" class="button chip" :disabled="rows.chosen.value.length < 2" @click="emit('group')">
       {{ word('set-out-keep-as-a-group') }}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Item, allMethods, hasBranch, lineFaults, methodOf, unknownTakeOffs, named } from '@jugalis/core'
+import { type Item, allMethods, hasBranch, lineFaults, methodOf, unknownTakeOffs } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { isOwnKey } from '../../keys'
@@ -18,8 +18,8 @@ import { useEdits } from './use-edits'
 import { useEntry } from './use-entry'
 import { useLines } from './use-lines'
 import { useRows } from './use-rows'
-import { counted } from '../../counted'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
+import { Said } from '../../words/said'
 
 const job = useJob()
 const view = useView()
@@ -82,9 +82,7 @@ const headline = computed(() => {
         tag: l.tag,
         jointIds: jointIds.value.length,
         pieces: pieces.value.length,
-        counted: sections.value.length
-          ? counted(sections.value.length, 'section')
-          : word('set-out-no-section-yet'),
+        sections: sections.value.length,
       })
 })
 const go = (lineId: string): void =>
@@ -151,13 +149,14 @@ const groupWrong = (name: string): string =>
         </button>
       </p>
       <p v-if="line" class="why">
-        {{ line.name }}. {{ named(line.material)
-        }}<template v-if="line.series && line.series !== 'one wall'">, {{ named(line.series) }}</template
-        >{{ word('set-out-school', { school: line.school })
-        }}<template v-if="line.ratingBar">{{ word('set-out-rated', { ratingBar: line.ratingBar }) }}</template
-        >{{
-          word('set-out-in', {
-            places: job.state.places.get(line.placeId) ?? word('set-out-a-place-not-named'),
+        {{
+          word('set-out-line-is', {
+            name: line.name,
+            material: named(line.material),
+            series: line.series && line.series !== 'one wall' ? named(line.series) : '',
+            school: line.school,
+            ratingBar: line.ratingBar,
+            place: job.state.places.get(line.placeId) ?? word('set-out-a-place-not-named'),
           })
         }}
       </p>
@@ -192,19 +191,23 @@ const groupWrong = (name: string): string =>
         <h2>{{ word('set-out-sections') }}</h2>
         <p v-if="!sections.length" class="why">{{ word('set-out-no-boundary-painted-on') }}</p>
         <p v-for="a in sections" :key="a.section.id">
-          <RouterLink
-            class="strong"
-            :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }"
-            >{{ a.section.tag }}</RouterLink
-          >
-          {{
-            word('set-out-joints-test-for-working', {
+          <Said
+            code="set-out-joints-test-for-working"
+            :values="{
               jointIds: a.section.jointIds.length,
               testBar: a.section.testBar,
               holdS: a.section.holdS,
               workingBar: a.section.workingBar,
-            })
-          }}
+            }"
+          >
+            <template #section>
+              <RouterLink
+                class="strong"
+                :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } }"
+                >{{ a.section.tag }}</RouterLink
+              >
+            </template>
+          </Said>
         </p>
         <div class="buttons">
           <button type="button" class="button" :disabled="!painted.length" @click="sheet = 'section'">

@@ -15,14 +15,14 @@ import {
   stretchesOf,
   systemOf,
   smallest,
-  named,
 } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import QuantityField from '../../frame/QuantityField.vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
+import { Said } from '../../words/said'
 
 /** How the lines lie: growth of straight stretches, the arm or loop each needs, supports, weight when full. */
 const job = useJob()
@@ -115,10 +115,17 @@ const headline = computed(() => {
       dist: dist(longest.lengthMm),
       tag: longest.line.tag,
     })
-  const way = m.grows.value > 0 ? 'grows' : 'shrinks'
-  const arm = m.arm?.value ? ` ${word('set-out-it-needs-a-free', { mm: mm(m.arm.value) })}` : ''
-  return `${m.s.line.tag} ${m.s.from.tag.split('/').pop()} to ${m.s.to.tag.split('/').pop()}: ${dist(m.s.lengthMm)} ${way} by ${mm(Math.abs(m.grows.value))}.${arm}`
+  return word(m.arm?.value ? 'set-out-moves-most-arm' : 'set-out-moves-most', {
+    line: m.s.line.tag,
+    from: m.s.from.tag.split('/').pop(),
+    to: m.s.to.tag.split('/').pop(),
+    length: dist(m.s.lengthMm),
+    way: m.grows.value > 0 ? 'grows' : 'shrinks',
+    by: mm(Math.abs(m.grows.value)),
+    arm: m.arm?.value ? mm(m.arm.value) : '',
+  })
 })
+const perLength = (v: number): string => fmt.print(v, 'perLengthWeight', job.reader)
 /** A figure, or that there is none; the reasons stand once below the table. */
 const text = (f: Fig | null, say: (v: number) => string): string =>
   f === null ? '' : f.value === null ? word('ui-no-figure') : say(f.value)
@@ -219,17 +226,18 @@ const sources = ref(false)
         <tbody>
           <tr v-for="r in rows" :key="`${r.s.from.id} ${r.s.to.id}`">
             <td>
-              <RouterLink
-                class="strong"
-                :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: r.s.line.id } }"
-                >{{ r.s.line.tag }}</RouterLink
+              <Said
+                code="set-out-to-2"
+                :values="{ from: r.s.from.tag.split('/').pop(), to: r.s.to.tag.split('/').pop() }"
               >
-              {{
-                word('set-out-to-2', {
-                  split: r.s.from.tag.split('/').pop(),
-                  split2: r.s.to.tag.split('/').pop(),
-                })
-              }}
+                <template #line>
+                  <RouterLink
+                    class="strong"
+                    :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: r.s.line.id } }"
+                    >{{ r.s.line.tag }}</RouterLink
+                  >
+                </template>
+              </Said>
             </td>
             <td>{{ named(r.s.line.material) }} {{ r.s.size }}</td>
             <td class="wide">
@@ -247,20 +255,25 @@ const sources = ref(false)
             <td class="num">{{ r.s.guessed ? '?' : dist(r.s.lengthMm) }}</td>
             <td class="num">{{ text(r.grows, (v) => `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`) }}</td>
             <td class="num">
-              {{ text(r.arm, (v) => dist(v))
-              }}<template v-if="r.loop?.value">{{
-                word('set-out-or-2-of', { dist: dist(r.loop.value) })
-              }}</template>
+              {{
+                r.loop?.value
+                  ? word('set-out-or-2-of', { arm: text(r.arm, dist), each: dist(r.loop.value) })
+                  : text(r.arm, dist)
+              }}
             </td>
             <td class="num">
               <template v-if="r.everyMm">{{ dist(r.everyMm) }}, {{ count(r) }}</template>
               <template v-else>{{ text(r.hangers, dist) }}</template>
             </td>
             <td class="num">
-              {{ text(r.full, (v) => fmt.print(v, 'perLengthWeight', job.reader))
-              }}<template v-if="r.full.value !== null">{{
-                word('set-out-in-all', { full: (r.full.value * r.s.lengthMm) / 1000 })
-              }}</template>
+              {{
+                r.full.value === null
+                  ? text(r.full, perLength)
+                  : word('set-out-in-all', {
+                      each: perLength(r.full.value),
+                      full: (r.full.value * r.s.lengthMm) / 1000,
+                    })
+              }}
             </td>
           </tr>
         </tbody>

@@ -51,7 +51,9 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     const l = line.value
     const at = l && standing(l, cursor.value)
     if (!l || !at || cursor.value.after === null) return ''
-    return cursor.value.branch ? word('set-out-into-the-branch-of', { tag: at.tag }) : `after ${at.tag}`
+    return cursor.value.branch
+      ? word('set-out-into-the-branch-of', { tag: at.tag })
+      : word('set-out-after', { tag: at.tag })
   })
 
   /** Which of two units was meant, where a bare length looks like the other system's. */

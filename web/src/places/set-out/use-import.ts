@@ -19,12 +19,15 @@ export function useImport() {
     running.value = { says: word('set-out-starting'), share: 0 }
     worker ??= new Worker(new URL('../../workers/table.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = (e: MessageEvent<TableReply>) => {
-      if ('progress' in e.data) return void (running.value = e.data.progress)
+      if ('progress' in e.data) {
+        const { says, share } = e.data.progress
+        return void (running.value = { says: word(says.code, says.values), share })
+      }
       running.value = null
       if ('found' in e.data) found.value = e.data.found
       else if ('lines' in e.data) read.value = e.data
       else if ('faults' in e.data) faults.value = e.data.faults
-      else failed.value = e.data.failed
+      else failed.value = word(e.data.failed.code, e.data.failed.values)
     }
     worker.onerror = () => {
       failed.value = word('set-out-the-file-could-not')

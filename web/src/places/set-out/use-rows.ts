@@ -51,7 +51,7 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     if (next) choose(next.id, extend)
   }
   const name = (list: readonly Item[]): string =>
-    list.length === 1 ? (list[0] as Item).tag : `${list.length} parts`
+    list.length === 1 ? (list[0] as Item).tag : word('set-out-parts', { parts: list.length })
 
   async function remove(): Promise<void> {
     const gone = chosen.value
@@ -78,7 +78,7 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
   const moveTo = (ids: ReadonlySet<string>, after: string | null, what = ids): Promise<boolean> =>
     edit(
       (l, shop) => moveAfter(l, ids, after, shop),
-      `${name(items.value.filter((i) => what.has(i.id)))}: moved.`,
+      word('set-out-moved', { what: name(items.value.filter((i) => what.has(i.id))) }),
     )
   /** One place up or down in its run: the part on that side changes places with what is chosen. */
   async function nudge(by: 1 | -1): Promise<void> {

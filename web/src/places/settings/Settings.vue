@@ -44,6 +44,11 @@ const samples = computed(() =>
     })
   }),
 )
+/** Languages by the name they have for themselves. */
+const OFFERED = [
+  ['en', 'English'],
+  ['es', 'Español'],
+] as const
 /** What has two states, as a pair of buttons. */
 const ON_OFF = [
   ['on', 'on'],
@@ -100,6 +105,11 @@ function back(): void {
     </section>
     <section aria-labelledby="reading">
       <h2 id="reading">{{ word('settings-figures-and-times') }}</h2>
+      <div class="row">
+        <span class="name">{{ word('settings-language') }}</span>
+        <ChipChoice v-model="prefs.language" :label="word('settings-language')" :options="OFFERED" />
+      </div>
+      <p v-if="prefs.language !== 'en'" class="why">{{ word('settings-language-unchecked') }}</p>
       <div class="row">
         <span class="name">{{ word('settings-decimal-sign') }}</span>
         <ChipChoice

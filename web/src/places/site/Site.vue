@@ -12,6 +12,7 @@ import Forecast from './Forecast.vue'
 import Instruments from './Instruments.vue'
 import People from './People.vue'
 import { word } from '../../words/word'
+import { Said } from '../../words/said'
 
 /** What is known of each place of the site, what is not, and who or what tells it. */
 const job = useJob()
@@ -45,7 +46,7 @@ const rows = computed(() =>
 /** Places where something is joined: only there a missing reading matters. */
 const used = computed(() => new Set(view.lines.map((l) => l.placeId)))
 const ago = (s: number): string =>
-  s < 60 ? word('site-just-now') : `${fmt.duration(Math.floor(s / 60) * 60)} ago`
+  s < 60 ? word('site-just-now') : word('site-ago', { s: Math.floor(s / 60) * 60 })
 const headline = computed(() => {
   const jump = rows.value.find((r) => r.health.jumps.length)
   if (jump)
@@ -57,7 +58,11 @@ const headline = computed(() => {
     return word('site-has-not-been-read-for', { name: old.name, ageS: Math.floor((old.ageS ?? 0) / 60) * 60 })
   const first = rows.value[0]
   return first
-    ? `${first.name}: wall ${t(first.wall?.value ?? null)}, read ${ago(first.ageS ?? 0)}.`
+    ? word('site-wall-read', {
+        name: first.name,
+        wall: t(first.wall?.value ?? null),
+        ago: ago(first.ageS ?? 0),
+      })
     : word('site-no-place-is-named')
 })
 async function judge(
@@ -108,12 +113,22 @@ async function addPlace(): Promise<void> {
     <section v-for="r in rows" :key="r.placeId" :aria-label="r.name">
       <h2>{{ r.name }}</h2>
       <p>
-        {{ word('ui-wall') }} <strong>{{ t(r.wall?.value ?? null) }}</strong>{{ word('site-air') }}
-        <strong>{{ t(r.air?.value ?? null) }}</strong>{{ word('site-humidity') }}
-        <strong>{{ r.humidity ? `${Math.round(r.humidity.value)} %` : word('ui-not-read') }}</strong>{{
-          word('site-dew-point')
-        }}
-        <strong>{{ t(r.dewC) }}</strong>.
+        <Said code="site-climate">
+          <template #wall
+            ><strong>{{ t(r.wall?.value ?? null) }}</strong></template
+          >
+          <template #air
+            ><strong>{{ t(r.air?.value ?? null) }}</strong></template
+          >
+          <template #humidity
+            ><strong>{{
+              r.humidity ? `${Math.round(r.humidity.value)} %` : word('ui-not-read')
+            }}</strong></template
+          >
+          <template #dew
+            ><strong>{{ t(r.dewC) }}</strong></template
+          >
+        </Said>
         <template v-if="r.health.lastAtS !== null">{{
           word('site-last-read', { when: when(r.health.lastAtS, view.nowS, zone) })
         }}</template>

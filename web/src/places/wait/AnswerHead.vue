@@ -5,7 +5,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmm, when } from '../../when'
-import { word } from '../../words/word'
+import { listed, word } from '../../words/word'
 
 /** The answer as a headline, and what holds it back. Wait and Prove speak with the same words. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -27,14 +27,14 @@ const headline = computed(() => {
       when: when(a.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value),
     })
   const first = a.blockers[0]
-  const later = a.readyAtS !== null ? ` ${test} from ${at(a.readyAtS)}.` : planned.value
-  if (first) return word('wait-may-take-nothing-yet', { tag, nothing: nothing.value, later })
+  const later = a.readyAtS !== null ? word('wait-test-from', { test, at: at(a.readyAtS) }) : planned.value
+  if (first) return word('wait-may-take-nothing-yet', { tag, nothing: nothing.value, later }).trim()
   if (a.allowedBar === null || a.allowedBar >= a.section.testBar - 1e-6)
     return word('wait-is-ready-for-by', { tag, test })
   return word('wait-may-take-now', {
     tag,
     bar: bar(a.allowedBar),
-    later: later || ` ${word('wait-no-figure-above')}`,
+    later: later || word('wait-no-figure-above'),
   })
 })
 /** Joints that allow nothing, those of one kind together: "Q2-07 and Q2-08 are not made". */
@@ -44,14 +44,12 @@ const nothing = computed(() => {
   if (!first) return ''
   const alike = all.filter((b) => b.says.code === first.says.code).map((b) => String(b.says.params.joint))
   const rest = all.length - alike.length
-  const said = job.t({ ...first.says, params: { joint: list(alike) } })
-  return `${alike.length > 1 ? said.replace(' is ', ' are ').replace(' has ', ' have ') : said}${rest ? `, ${rest} more ${rest === 1 ? 'waits' : 'wait'}` : ''}`
+  const said = job.t({
+    ...first.says,
+    params: { joint: listed(alike), many: alike.length > 1 ? 'yes' : 'no' },
+  })
+  return word('wait-nothing-and-more', { nothing: said, rest })
 })
-const list = (tags: string[]): string => {
-  const shown = tags.slice(0, 3)
-  if (tags.length > 3) return `${shown.join(', ')} and ${tags.length - 3} more`
-  return shown.length > 1 ? `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}` : (shown[0] ?? '')
-}
 /** Every other part is a tag, which does not break at its hyphen. */
 const parts = computed(() => headline.value.split(/(\b[A-Za-z0-9]+-[A-Za-z0-9]+\b)/))
 const planned = computed(() => {
@@ -59,16 +57,16 @@ const planned = computed(() => {
   const open = a.joints.filter((j) => j.facts.homeAtS === null)
   const lastHome = greatest(open.map((j) => j.plannedHomeS ?? 0))
   if (!open.length || a.plannedReadyAtS === null) return ''
-  return ` ${word('wait-from-if-are-home', {
-    bar: bar(a.section.testBar),
+  return word('wait-from-if-are-home', {
+    bar: a.section.testBar,
     at: at(a.plannedReadyAtS),
-    open: open
+    joints: open
       .map((j) => j.facts.tag)
       .slice(0, 3)
       .join(', '),
-    open2: open.length,
-    at2: hhmm(lastHome, zone.value),
-  })}`
+    count: open.length,
+    homeAt: hhmm(lastHome, zone.value),
+  })
 })
 const held = computed(() => {
   const j = props.answer.holdsBack
@@ -77,20 +75,19 @@ const held = computed(() => {
   if (from === null)
     return word('wait-held-back-by-not', { tag: j.facts.tag, piece: j.facts.place.piece.size })
   const under = curedUnder(job.state, j.facts, j.facts.ctx.pin.table, clock.nowS)
-  const cold =
-    under?.coldestC == null
-      ? word('wait-no-reading')
-      : word('wait-coldest-wall', { coldestC: under.coldestC })
+  const coldestC = under?.coldestC ?? null
   const passed = under?.passed
-    ? ` ${word('wait-one-reading-of-at', { passed: under.passed.value, at: hhmm(under.passed.atS, zone.value) })}`
+    ? word('wait-one-reading-of-at', {
+        passed: under.passed.value,
+        at: hhmm(under.passed.atS, zone.value),
+      })
     : ''
-  const damp =
-    under?.dampFromS == null ? '' : ` ${word('wait-damp-air-since-its', { at: at(under.dampFromS) })}`
-  return word('wait-held-back-by-home', {
+  const damp = under?.dampFromS == null ? '' : word('wait-damp-air-since-its', { at: at(under.dampFromS) })
+  return word(coldestC === null ? 'wait-held-back-unread' : 'wait-held-back-by-home', {
     tag: j.facts.tag,
     piece: j.facts.place.piece.size,
     at: at(from),
-    cold,
+    coldestC,
     damp,
     passed,
   })

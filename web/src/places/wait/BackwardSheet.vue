@@ -11,6 +11,7 @@ import { keepText, readText } from '../../stored'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
 import { word } from '../../words/word'
+import { Said } from '../../words/said'
 
 /** Backward in time: a test at a time, so when must the last joint be home; and: start this one now, or leave it? */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -87,7 +88,7 @@ const choice = computed(() => {
   return startOrLeave(facts, bar.value, [home(startS), home(leaveS)]).map((x, i) => ({
     says: i ? word('wait-left-until', { at: at(leaveS) }) : word('wait-started-at', { at: at(startS) }),
     home: at(x.homeS),
-    ready: x.readyAtS === null ? word('wait-no-figure-by-its') : `from ${at(x.readyAtS)}`,
+    ready: x.readyAtS === null ? word('wait-no-figure-by-its') : word('wait-from-at', { at: at(x.readyAtS) }),
   }))
 })
 </script>
@@ -146,7 +147,11 @@ const choice = computed(() => {
         /></span>
       </div>
       <p v-for="c in choice ?? []" :key="c.says">
-        {{ word('wait-home', { says: c.says, home: c.home, bar }) }} <strong>{{ c.ready }}</strong>.
+        <Said code="wait-home" :values="{ says: c.says, home: c.home, bar }">
+          <template #ready
+            ><strong>{{ c.ready }}</strong></template
+          >
+        </Said>
       </p>
     </template>
     <p class="why">{{ word('wait-by-these-rules-with') }}</p>

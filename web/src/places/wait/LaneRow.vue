@@ -36,7 +36,7 @@ const ready = computed(() => {
 })
 const move = computed(() => {
   if (!props.lane) return ''
-  if (props.lane.planned) return `plan ${hhmm(props.lane.homeS, zone.value)}`
+  if (props.lane.planned) return word('wait-plan-at', { at: hhmm(props.lane.homeS, zone.value) })
   return props.lane.setS === null ? word('ui-no-figure') : whenShort(props.lane.setS, props.nowS, zone.value)
 })
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type JointFacts, fmt, placeHealth, shiftOf } from '@jugalis/core'
+import { type JointFacts, placeHealth, shiftOf } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
@@ -54,7 +54,14 @@ const blocks = computed<{ title: string; lines: Line[] }[]>(() => {
       lines: s.halfMade.map((x) =>
         of(
           x.facts,
-          `${stepSays(x.facts, x.lastStep)}, ${at(x.lastAtS)}${x.byS === null ? '' : x.byS < view.nowS ? word('wait-its-time-ended', { at: at(x.byS) }) : `; until ${at(x.byS)}`}.`,
+          word(
+            x.byS === null
+              ? 'wait-last-step'
+              : x.byS < view.nowS
+                ? 'wait-last-step-over'
+                : 'wait-last-step-until',
+            { step: stepSays(x.facts, x.lastStep), at: at(x.lastAtS), by: x.byS === null ? '' : at(x.byS) },
+          ),
         ),
       ),
     },
@@ -65,7 +72,10 @@ const blocks = computed<{ title: string; lines: Line[] }[]>(() => {
     {
       title: word('wait-not-to-be-touched'),
       lines: s.dontTouch.map((x) =>
-        of(x.facts, x.untilS === null ? word('wait-until-somebody-has-said') : `until ${at(x.untilS)}.`),
+        of(
+          x.facts,
+          x.untilS === null ? word('wait-until-somebody-has-said') : word('wait-until', { at: at(x.untilS) }),
+        ),
       ),
     },
     {
@@ -92,7 +102,11 @@ const blocks = computed<{ title: string; lines: Line[] }[]>(() => {
     },
     {
       title: word('wait-hot-work-permits-in'),
-      lines: s.permits.map((p) => ({ key: p.number, tag: p.number, says: `until ${at(p.untilS)}.` })),
+      lines: s.permits.map((p) => ({
+        key: p.number,
+        tag: p.number,
+        says: word('wait-until', { at: at(p.untilS) }),
+      })),
     },
     {
       title: word('wait-no-pressure-yet'),
@@ -101,7 +115,10 @@ const blocks = computed<{ title: string; lines: Line[] }[]>(() => {
         .map((a) => ({
           key: a.section.id,
           tag: a.section.tag,
-          says: `${fmt.pressure(a.section.testBar, job.reader)} ${a.readyAtS === null ? word('wait-at-no-time-yet') : `from ${at(a.readyAtS)}`}.`,
+          says: word(a.readyAtS === null ? 'wait-at-no-time-yet' : 'wait-bar-from', {
+            bar: a.section.testBar,
+            at: a.readyAtS === null ? '' : at(a.readyAtS),
+          }),
         })),
     },
     {
@@ -117,9 +134,7 @@ const headline = computed(() => {
     s.unfixed.length ? word('wait-not-fixed', { unfixed: s.unfixed.length }) : '',
     s.halfMade.length ? word('wait-half-made-2', { halfMade: s.halfMade.length }) : '',
     s.dontTouch.length ? word('wait-not-to-be-touched-2', { dontTouch: s.dontTouch.length }) : '',
-    s.blanketsOn.length
-      ? `${s.blanketsOn.length} ${s.blanketsOn.length === 1 ? 'blanket' : 'blankets'} on`
-      : '',
+    s.blanketsOn.length ? word('wait-blankets-are-on', { blankets: s.blanketsOn.length }) : '',
   ].filter(Boolean)
   return parts.length
     ? word('wait-for-the-next-shift', { parts: parts.join(', ') })

@@ -70,7 +70,8 @@ const words = computed(() => {
   if (least.value === null || most.value === null) return ''
   const off = (x: number): string => turnsText(x)
   const tolerance = props.field.target?.shortMax ?? 0
-  if (turned.value < least.value - tolerance) return `${off(least.value - turned.value)} short`
+  if (turned.value < least.value - tolerance)
+    return word('make-turns-short', { off: off(least.value - turned.value) })
   if (turned.value > most.value + tolerance)
     return word('make-too-far', { off: off(turned.value - most.value) })
   return word('make-as-far-as-it')
@@ -79,7 +80,7 @@ const goal = computed(() =>
   least.value === null
     ? ''
     : most.value !== null && most.value > least.value
-      ? `${turnsText(least.value)} to ${turnsText(most.value)}`
+      ? word('make-turns-from-to', { from: turnsText(least.value), to: turnsText(most.value) })
       : turnsText(least.value),
 )
 </script>
