@@ -135,6 +135,8 @@ export async function everyPlace(
   { job, joints }: { job: string; joints: string[] },
   school: 'metric' | 'inch',
   look: (where: string) => Promise<void>,
+  /** Names of buttons as they are read: in English, or as another language has them. */
+  called: (name: string | RegExp) => string | RegExp = (name) => name,
 ): Promise<void> {
   const open = async (path: string, where = path): Promise<void> => {
     await page.goto(`/job/${job}/${path}`)
@@ -144,7 +146,10 @@ export async function everyPlace(
   }
   /** Opens a sheet by a button of the page, looks, and leaves it. */
   const sheet = async (name: string | RegExp, where: string): Promise<void> => {
-    await page.getByRole('button', { name }).first().click()
+    await page
+      .getByRole('button', { name: called(name) })
+      .first()
+      .click()
     await expect(page.getByRole('dialog').first()).toBeVisible()
     await look(where)
     await page.keyboard.press('Escape')
@@ -176,7 +181,7 @@ export async function everyPlace(
   await open('make')
   for (const joint of joints.filter((_, i) => i % 2 === 0)) {
     await open(`make/${joint}`, 'make, one joint')
-    const sources = page.getByRole('button', { name: /Where|source/i })
+    const sources = page.getByRole('button', { name: called(/Where|source/i) })
     if (await sources.count()) await sources.first().click()
     await look('make, with its sources')
     if (await page.getByRole('dialog').count()) await page.keyboard.press('Escape')
@@ -185,17 +190,17 @@ export async function everyPlace(
   await open('wait')
   await open('shift')
   await open('site')
-  await page.getByRole('button', { name: 'Put one up…' }).click()
+  await page.getByRole('button', { name: called('Put one up…') }).click()
   await look('site, an instrument')
   await open('prove')
   for (const tab of ['Plan', 'Parts and tags', 'Tests and after', 'Gates']) {
-    await page.getByRole('radio', { name: tab }).click()
+    await page.getByRole('radio', { name: called(tab) }).click()
     await look(`prove, ${tab}`)
     if (tab === 'Plan') await sheet('Change the plan…', 'prove, plan sheet')
   }
-  await page.getByRole('button', { name: 'More of the gauge…' }).click()
+  await page.getByRole('button', { name: called('More of the gauge…') }).click()
   await look('prove, gauge')
-  await page.getByRole('button', { name: 'Pressure is on: begin' }).click()
+  await page.getByRole('button', { name: called('Pressure is on: begin') }).click()
   await expect(page.getByRole('alert').first()).toBeVisible()
   await look('prove, refused')
   await open('hand-over')

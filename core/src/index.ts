@@ -26,6 +26,7 @@ export { tagOrder } from './units/tag-order.js'
 export * from './sources/source.js'
 export { allSources, sourceOf } from './methods/sources.js'
 export { DEFAULT_LANGUAGE, LANGUAGES, type Language, localeOf } from './units/languages.js'
+export { accented } from './words/pseudo.js'
 export type { Wordings } from './sources/wording.js'
 export type { Silence } from './joint/silence.js'
 export {

@@ -10,9 +10,9 @@ const SENTENCE = /\p{L}{2,}[’']?\p{L}*[,;:]?\s+\p{L}+|^\s*\p{Lu}\p{Ll}+(?:[\s.
 const PART = /(?:^|\s)\p{L}{2,}(?:[\s.,:;!?…]|$)/u
 const KEY =
   /^(?:Enter|Esc|Escape|Tab|Space|Home|End|Delete|Backspace|Control|Shift|Alt|Meta|Page(?:Up|Down)|Arrow\w+)$/
-/** Texts that no person reads, and names that are the same in every language: fonts, headers, ours, languages. */
+/** Texts that no person reads, and names that are the same in every language: fonts, headers, ours, languages; a stand-in's kind. */
 const NOT_READ =
-  /^(?:Barlow|Helvetica|UTC|Content-|Accept|application\/)|^Jugalis$|^English$|^Español$|^ · Jugalis$|prefers-|min-width|max-width/
+  /^(?:Barlow|Helvetica|UTC|Content-|Accept|application\/)|^Jugalis$|^air pocket$|^English$|^Español$|^ · Jugalis$|prefers-|min-width|max-width/
 
 const CALLS_WITHOUT_WORDS =
   /^(?:emit|api|ask|fetch|inject|matchMedia|define\w+|querySelector\w*|closest|matches|getContext|createElement|addEventListener|removeEventListener|startsWith|endsWith|includes|indexOf|split|replace|replaceAll|test|setAttribute|append|as|on|attribute)$/

@@ -1,3 +1,4 @@
+import type { Reader } from '../units/format.js'
 import { greatest } from '../units/extent.js'
 import { lineSeries } from '../joint/lookup.js'
 import type { JobState, Line } from '../joint/state.js'
@@ -16,9 +17,9 @@ const pipeOf = (line: Line, size: string): string =>
   [line.material, size, lineSeries(line) ?? ''].join(' ').trim()
 
 /** A pipe of a group or an offcut, as people say it. */
-export function pipeSaid(pipe: string): string {
+export function pipeSaid(pipe: string, reader?: Reader): string {
   const [material = '', ...rest] = pipe.split(' ')
-  return [named(material), ...rest].join(' ')
+  return [named(material, reader), ...rest].join(' ')
 }
 
 /** Every piece with a known length that is not cut yet, by pipe, in line order. */

@@ -12,12 +12,15 @@ export const behindSameValve = (state: JobState, section: Section): Section[] =>
 }
 /** What nobody sets aside where work begins: the section, or one behind the same valve, is live. */
 export const neverSetAside = (code: string): boolean => code === 'section-live'
-const LIVE: ReadonlySet<string> = new Set(['under pressure', 'under vacuum'])
+/** What a section may stand under, as it is kept. */
+export const SECTION_STATES = ['drained', 'full', 'under pressure', 'under vacuum'] as const
+export const UNDER_PRESSURE = 'under pressure'
+const LIVE: ReadonlySet<string> = new Set([UNDER_PRESSURE, 'under vacuum'])
 /** What a section stands under: what was last said of it, but under pressure while a test of it runs, whoever forgot to say so. */
 export function stateNow(state: JobState, section: Section): Section['state'] {
   if (LIVE.has(section.state)) return section.state
   const runs = [...state.tests.values()].some((t) => t.sectionId === section.id && !t.ended)
-  return runs ? 'under pressure' : section.state
+  return runs ? UNDER_PRESSURE : section.state
 }
 export const isLive = (state: JobState, section: Section): boolean => LIVE.has(stateNow(state, section))
 /** What the gauge of a section under test showed last, bar; null where no test of it runs or nothing is read yet. */

@@ -121,21 +121,22 @@ function compile(message: string, reader: Reader, language: Language): Compiled 
 const chosen = (v: string | number | undefined): string =>
   v === undefined || v === '' || (typeof v === 'number' && v <= 0) ? 'none' : String(v).replace(/-/g, '_')
 /** Values for every parameter, so that no sentence is lost for want of one. */
-function valuesFor({ names, selects, plurals }: Uses, given: Values): Values {
+function valuesFor({ names, selects, plurals }: Uses, given: Values, said: Values): Values {
   const out: Values = {}
   for (const name of names)
-    out[name] = given[name] ?? (plurals.get(name)?.has('=-1') ? -1 : plurals.has(name) ? 0 : '')
+    out[name] = said[name] ?? given[name] ?? (plurals.get(name)?.has('=-1') ? -1 : plurals.has(name) ? 0 : '')
   for (const name of selects) out[choosing(name)] = chosen(given[name])
   return out
 }
 
 /**
  * Prints an ICU message for a reader.
- * @param message the message. @param given its parameters, quantities in core's units.
+ * @param message the message. @param given its parameters, quantities in core's units. @param said what is printed
+ * instead of some of them, where what is given is a name that only chooses.
  */
-export function print(message: string, given: Values, reader: Reader): string {
+export function print(message: string, given: Values, reader: Reader, said: Values = {}): string {
   const one = compile(message, reader, reader.language ?? DEFAULT_LANGUAGE)
-  return String(one.format.format(valuesFor(one.uses, given)))
+  return String(one.format.format(valuesFor(one.uses, given, said)))
 }
 
 /** Parameters that a message names, and the quantities it prints: what a test of the whole book looks at. */

@@ -2,7 +2,8 @@ import type { Element } from './print.js'
 
 const PLAIN = 'aceinosuyzACEINOSUYZ'
 const MARKED = 'áçéíñóšúýžÁÇÉÍÑÓŠÚÝŽ'
-const accented = (text: string): string =>
+/** A text in the letters of the pseudo-language. */
+export const accented = (text: string): string =>
   [...text].map((letter) => MARKED[PLAIN.indexOf(letter)] ?? letter).join('')
 /** Other languages need about a third more room than English. */
 const LONGER = 1 / 3

@@ -61,13 +61,28 @@ function wordingOf(code: string): Wording | undefined {
   return ADDED.get(code)
 }
 
-/** What is stored by a name of ours is said by its own: materials, and ways of joining. */
-function namesIn({ material, method }: Msg['params'], reader: Reader): Record<string, string> {
-  const name = method === undefined ? undefined : `method-${method}`
-  return {
-    ...(material === undefined ? {} : { material: named(String(material), reader) }),
-    ...(name !== undefined && wordingOf(name) ? { method: say({ code: name, params: {} }, reader) } : {}),
+/** Parameters that hold what is stored by a name of ours, and the codes of their words. */
+const STORED_AS: Readonly<Record<string, string>> = {
+  material: 'name',
+  medium: 'name',
+  state: 'name',
+  school: 'name',
+  kind: 'name',
+  verdict: 'name',
+  measure: 'name',
+  takeOffTo: 'name',
+  fitting: 'name',
+  gate: 'gate-name',
+  method: 'method',
+}
+/** What is stored by a name of ours is printed by its own; sentences still choose by what is stored. */
+function namesIn(params: Msg['params'], reader: Reader): Record<string, string> {
+  const out: Record<string, string> = {}
+  for (const [name, value] of Object.entries(params)) {
+    const code = Object.hasOwn(STORED_AS, name) ? `${STORED_AS[name]}-${value}` : ''
+    if (code && wordingOf(code) !== undefined) out[name] = say({ code, params: {} }, reader)
   }
+  return out
 }
 
 /** The sentence for a message. An unknown code shows itself, so that it is seen and mended. */
@@ -77,7 +92,7 @@ export function say(message: AnyMsg, reader: Reader = METRIC): string {
   const says = translated(message.code, reader) ?? (typeof wording === 'string' ? wording : wording.says)
   if (!says.includes('{') && reader.language !== 'pseudo') return says
   const figures = typeof wording === 'string' ? {} : wording.figures
-  return print(says, { ...message.params, ...figures, ...namesIn(message.params, reader) }, reader)
+  return print(says, { ...message.params, ...figures }, reader, namesIn(message.params, reader))
 }
 /** The name of a material, or of a choice, as it is said: what is stored is never shown as it is. */
 export function named(id: string, reader: Reader = METRIC): string {

@@ -135,7 +135,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   width: 220px;
   flex: none;
   padding: 14px 16px;
-  border-left: 2px solid var(--ink);
+  border-inline-start: 2px solid var(--ink);
   overflow-y: auto;
 }
 .dock-side h2 {
@@ -151,7 +151,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   padding: 0;
   border: 0;
   background: none;
-  text-align: left;
+  text-align: start;
   text-decoration: underline;
   cursor: pointer;
 }
@@ -168,7 +168,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 }
 .dock-strip .none {
   align-self: center;
-  padding-left: 14px;
+  padding-inline-start: 14px;
 }
 .cell {
   display: flex;
@@ -180,9 +180,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   flex: 1 1 115px;
   text-decoration: none;
   border: 0;
-  border-right: 1px solid var(--edge);
+  border-inline-end: 1px solid var(--edge);
   background: none;
-  text-align: left;
+  text-align: start;
 }
 .cell.first {
   flex: 1 1 156px;
@@ -190,7 +190,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   background: var(--steel);
   color: var(--on-steel);
   box-shadow: inset 6px 0 var(--tape);
-  padding-left: 14px;
+  padding-inline-start: 14px;
 }
 .cell.rest {
   flex: 0 0 90px;
@@ -206,8 +206,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 }
 .sheet {
   position: absolute;
-  left: 0;
-  right: 0;
+  inset-inline-start: 0;
+  inset-inline-end: 0;
   bottom: 64px;
   max-height: 60vh;
   overflow-y: auto;

@@ -60,7 +60,7 @@ const says = computed(() => {
   padding: 4px 8px;
   justify-content: center;
   border: 0;
-  border-right: 2px solid var(--ink);
+  border-inline-end: 2px solid var(--ink);
   font-size: 15px;
   line-height: 1.05;
 }

@@ -70,15 +70,15 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
   padding: 16px 0;
   background: var(--rail);
   color: var(--rail-ink);
-  border-right: 2px solid var(--ink);
+  border-inline-end: 2px solid var(--ink);
 }
 .rule .segment {
   display: flex;
   align-items: center;
   gap: 9px;
   height: 58px;
-  padding-left: 12px;
-  margin-right: 8px;
+  padding-inline-start: 12px;
+  margin-inline-end: 8px;
   text-decoration: none;
   font-weight: 600;
   font-size: 17px;
@@ -90,7 +90,7 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
 .rule .segment::after {
   content: '';
   position: absolute;
-  right: 6px;
+  inset-inline-end: 6px;
   bottom: -6px;
   width: 9px;
   height: 9px;
@@ -99,12 +99,12 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
   z-index: 1;
 }
 .rule .segment.here {
-  margin-right: -10px;
+  margin-inline-end: -10px;
   background: var(--paper);
   color: var(--ink);
   border: 2px solid var(--ink);
-  border-right: 0;
-  border-left: 0;
+  border-inline-end: 0;
+  border-inline-start: 0;
 }
 /* Loose tools lie below the rule: no hinge, no graduation. */
 .tool {
@@ -112,7 +112,7 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
   align-items: center;
   height: 48px;
   margin: 20px 10px 0;
-  padding-left: 10px;
+  padding-inline-start: 10px;
   border: 2px solid var(--rail-ink);
   text-decoration: none;
   font-weight: 600;
@@ -153,7 +153,7 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
 }
 .sheet {
   position: absolute;
-  right: 0;
+  inset-inline-end: 0;
   bottom: 60px;
   display: flex;
   flex-direction: column;

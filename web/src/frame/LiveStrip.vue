@@ -6,7 +6,7 @@ import { useJob } from '../stores/job'
 import { useNarrow } from '../use-narrow'
 import { when } from '../when'
 import { useView } from '../view'
-import { word } from '../words/word'
+import { named, word } from '../words/word'
 
 /** What stands under pressure or vacuum, or full: said in every place, since whoever works beside it does not open Prove. */
 const job = useJob()
@@ -27,7 +27,7 @@ const since = (s: Section): string =>
 const says = (s: Section): string => {
   const bar = pressureNow(job.state, s)
   const read = bar === null ? '' : word('frame-last-read', { bar })
-  return [word('frame-is-state', { tag: s.tag, state: stateNow(job.state, s) }), read, since(s)]
+  return [word('frame-is-state', { tag: s.tag, state: named(stateNow(job.state, s)) }), read, since(s)]
     .filter(Boolean)
     .join(', ')
 }
@@ -67,7 +67,7 @@ const to = (s: Section) => ({ name: 'prove', params: { jobId: job.jobId, section
   font-size: 16px;
 }
 .live {
-  border-left: 12px solid var(--stop);
+  border-inline-start: 12px solid var(--stop);
 }
 .strip a {
   color: inherit;

@@ -31,6 +31,6 @@ const session = useSession()
 }
 .says {
   margin: 0;
-  padding-left: 20px;
+  padding-inline-start: 20px;
 }
 </style>

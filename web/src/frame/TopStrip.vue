@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fmt, methodOf, say } from '@jugalis/core'
+import { fmt, methodOf } from '@jugalis/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useJob } from '../stores/job'
@@ -7,7 +7,7 @@ import { usePrefs } from '../stores/prefs'
 import { useSession } from '../stores/session'
 import { useNarrow } from '../use-narrow'
 import { useView } from '../view'
-import { word } from '../words/word'
+import { told, word } from '../words/word'
 
 defineEmits<{ read: [] }>()
 const job = useJob()
@@ -31,7 +31,7 @@ const effect = computed(() => {
     ? // On the phone one line is all there is; why there is no figure stands in Make.
       narrow.value
       ? ''
-      : say(open.fig.why)
+      : told(open.fig.why)
     : word('frame-cement-stays-open-about', { fig: open.fig.value })
 })
 const sentence = computed(() => {
@@ -135,7 +135,7 @@ const damp = computed(() => {
   font-size: 17px;
   cursor: pointer;
   min-height: 44px;
-  text-align: right;
+  text-align: end;
   display: flex;
   gap: 7px;
   align-items: center;
@@ -183,7 +183,7 @@ const damp = computed(() => {
     flex: 1;
     justify-content: space-between;
     font-size: 15px;
-    text-align: left;
+    text-align: start;
     line-height: 1.15;
   }
   .theme {

@@ -1,4 +1,4 @@
-import { type AnyMsg, type JobEvent, type Reader, say } from '@jugalis/core'
+import { type AnyMsg, type JobEvent, type Reader } from '@jugalis/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, watch } from 'vue'
 import { placeOf } from '../sync/batch'
@@ -16,7 +16,7 @@ import { useMembers } from './members'
 import * as photos from './photos'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
-import { reading } from '../words/word'
+import { reading, told } from '../words/word'
 
 /** How often the log is asked for: while a stream tells of every growth, and while none does. */
 const ASK_MS = { followed: 30_000, alone: 3000 }
@@ -54,7 +54,7 @@ export const useJob = defineStore('job', () => {
   const returned = computed(() => sync.value.returned)
   const reader = computed<Reader>(() => prefs.readerFor(state.value.job.school))
   watch(reader, (r) => (reading.value = r), { immediate: true, flush: 'sync' })
-  const t = (m: AnyMsg): string => say(m, reader.value)
+  const t = (m: AnyMsg): string => told(m, reader.value)
 
   const namesOf = (id: string): Promise<void> => askMembers(id, () => jobId.value === id)
 

@@ -75,8 +75,8 @@ export const usePrefs = defineStore('prefs', () => {
   )
   // Outside of a job nothing else says who reads.
   watch(
-    () => readerFor(reading.value.units),
-    (reader) => (reading.value = reader),
+    () => [prefs.own, prefs.decimal, language.value],
+    () => (reading.value = readerFor(reading.value.units)),
     { immediate: true },
   )
   /** Takes what the server keeps for the person who signed in; what it has not, stays as it is here. */

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import type { JointLook } from '@jugalis/core'
-import { say } from '@jugalis/core'
 import { computed } from 'vue'
 import { glyphBody } from './glyph-shapes'
-import { word } from '../words/word'
+import { told, word } from '../words/word'
 
 const props = withDefaults(defineProps<{ look: JointLook; tag?: string; height?: number }>(), {
   tag: '',
@@ -13,7 +12,7 @@ const body = computed(() => glyphBody(props.look.glyph, props.look.inspected, pr
 const words = computed(() =>
   [
     props.tag,
-    say(props.look.word),
+    told(props.look.word),
     props.look.inspected ? word('ui-judged-good') : '',
     props.look.look ? word('tapes-look-at-it') : '',
     props.look.life > 1 ? word('tapes-made-again') : '',

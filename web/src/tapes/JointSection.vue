@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { type Reader, type Shape, fmt, say, greatest, smallest } from '@jugalis/core'
+import { type Reader, type Shape, fmt, greatest, smallest } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
-import { word } from '../words/word'
+import { told, word } from '../words/word'
 
 const props = withDefaults(
   defineProps<{
@@ -188,7 +188,7 @@ const markSays = (as: string): string =>
           class="measure"
         />
         <text :x="(X(gap.x1) + X(gap.x2)) / 2" :y="pipeBottom + 33" text-anchor="middle" class="label">
-          {{ say(gap.says, reads) }}
+          {{ told(gap.says, reads) }}
         </text>
       </g>
     </svg>

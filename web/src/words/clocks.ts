@@ -20,8 +20,6 @@ export const CLOCKS = {
   'clocks-time-begun': '{joint} it may {label} {ago} ago. {way}',
   'clocks-time-ended': '{joint} the time to {label} ended {ago} ago. {way}',
   'clocks-while-the-screen-was': 'While the screen was dark',
-  'clocks-it-may-ago':
-    '{isKind, select, yes {the time to {label} ended} other {it may {label}}} {ago} ago. {way}',
   'clocks-a-dark-screen-does': 'A dark screen does not ring. Keep it lit while a window runs.',
   'clocks-done-meanwhile': 'Done meanwhile.',
   // UnfixedCount

@@ -10,7 +10,7 @@ export const CUT_STOCK = {
   'cut-what-it-is-cut': 'What it is cut from',
   'cut-piece-by-piece': 'Piece by piece',
   'cut-of-pipes': '{done} of {of} pipes',
-  'cut-planning': 'Planning {pipeSaid}',
+  'cut-planning': 'Planning {pipe}',
   'cut-the-bars-could-not': 'The bars could not be planned. {failed}',
   'cut-is-long-longer-than':
     '{tag} is {length} long: longer than any bar. Put a coupling in it, or get longer bars.',
@@ -24,11 +24,11 @@ export const CUT_STOCK = {
   'cut-nothing-is-left-to': 'Nothing is left to cut.',
   'cut-pieces-to-cut-say':
     '{count, plural, one {{count} piece} other {{count} pieces}} to cut. Say what they are cut from.',
-  'cut-planning-2': 'Planning {pipeSaid} …',
+  'cut-planning-2': 'Planning {pipe} …',
   'cut-pieces-to-cut-not':
     '{count, plural, one {{count} piece} other {{count} pieces}} to cut, not yet laid out on bars.',
   'cut-there-is-not-enough':
-    'There is not enough stock for {pipeSaid}. Say how long the bars are that can be had.',
+    'There is not enough stock for {pipe}. Say how long the bars are that can be had.',
   'cut-bars-of': 'Bars of {barsMm}',
   'cut-no-new-bars': 'No new bars',
   'cut-offcuts-at-hand-the':
@@ -73,7 +73,7 @@ export const CUT_STOCK = {
   'cut-worth-keeping-from': 'Worth keeping from',
   'cut-pipe-of-the-offcut': 'Pipe of the offcut',
   'cut-an-offcut-at-hand': 'An offcut at hand',
-  'cut-take-out-the-offcut': 'Take out the offcut of {pipeSaid}',
+  'cut-take-out-the-offcut': 'Take out the offcut of {pipe}',
   'cut-take-out': 'take out',
   'cut-note-it': 'Note it',
   'cut-is-not-a-length': '"{text}" is not a length that can be.',

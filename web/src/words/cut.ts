@@ -48,4 +48,5 @@ export const CUT = {
   'cut-headline': 'Cut {length}. {marks} {bends}',
   'cut-depth-at': '{depth} at {tag}',
   'cut-bend-from': '{turn}° {side, select, right {right} other {left}} from {at}',
+  'cut-make-closing': 'Goes in last',
 } as const satisfies Wordings

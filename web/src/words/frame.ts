@@ -41,8 +41,7 @@ export const FRAME = {
   'frame-a-new-line': 'a new line',
   'frame-the-drawing-closer-further': 'the drawing: closer, further, fit',
   // LiveStrip
-  'frame-is-state':
-    '{tag} is {state, select, under_pressure {under pressure} under_vacuum {under vacuum} full {full} other {{state}}}',
+  'frame-is-state': '{tag} is {state}',
   'frame-since': 'since {when}',
   'frame-nothing-on-it-is': 'Nothing on it is cut, opened or tightened.',
   'frame-full': 'Full:',

@@ -19,7 +19,7 @@ export const HAND_OVER = {
   'hand-over-outcome': 'Outcome',
   'hand-over-tests': 'Tests',
   'hand-over-at-with':
-    '{date} {at}: {section} at {bar, number, pressure} with {medium, select, water {water} air {air} nitrogen {nitrogen} other {{medium}}}, {verdict, select, held {held} lost {lost} inconclusive {inconclusive} other {running}}, {tester}.',
+    '{date} {at}: {section} at {bar, number, pressure} with {medium}, {verdict}, {tester}.',
   'hand-over-no-test-yet': 'No test yet.',
   'hand-over-signatures': 'Signatures',
   'hand-over-sign-the-hand-over': 'Sign the hand-over as {name}',
@@ -30,7 +30,7 @@ export const HAND_OVER = {
   'hand-over-is-judged-failed': '{tag} is judged failed.',
   'hand-over-is-not-judged-good': '{tag} is not judged good.',
   'hand-over-is-not-proved': '{tag} is not proved.',
-  'hand-over-is-not-back': '{kind}{kind2} is not back: {where}.',
+  'hand-over-is-not-back': 'Not back as it was: {kind}, {where}.',
   'hand-over-nobody-has-signed-the': 'Nobody has signed the job over.',
   'hand-over-nothing-to-hand-over': 'Nothing to hand over yet. The first made joint starts the log.',
   'hand-over-of-joints-made-and':

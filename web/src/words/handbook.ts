@@ -27,6 +27,7 @@ export const HANDBOOK = {
   'handbook-leave-the-right-one': 'Leave the right one',
   'handbook-print-the-card': 'Print the card',
   // CureChart
+  'handbook-hours': 'hours',
   'handbook-cure-against-wall-temperature':
     'Cure against wall temperature, steady, {humidityPct} % humidity{lowest, select, none {} other {, {lowest}}}',
   'handbook-one-line-for-each': 'One line for each',
@@ -38,6 +39,7 @@ export const HANDBOOK = {
   'handbook-by-the-edition-of': '{figureText} by the edition of {edition}',
   'handbook-from': 'From: {from}.',
   // Handbook
+  'handbook-one-or-other': '{one}, or {other}',
   'handbook-ask-the-handbook': 'Ask the Handbook',
   'handbook-figures-found': 'Figures found',
   'handbook-open-a-method': 'Open a method',

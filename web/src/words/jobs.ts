@@ -23,9 +23,10 @@ export const JOBS = {
   'jobs-stay-signed-in': 'Stay signed in',
   'jobs-sign-out': 'Sign out',
   'jobs-looking-for-your-jobs': 'Looking for your jobs …',
-  'jobs-no-signal-can-be': 'No signal. {count} can be opened from this device.',
+  'jobs-no-signal-can-be':
+    '{jobs, plural, one {No signal. {jobs} job can be opened from this device.} other {No signal. {jobs} jobs can be opened from this device.}}',
   'jobs-no-signal-and-no': 'No signal, and no job is kept on this device.',
-  'jobs-you-are-on': '{name}, you are on {count}.',
+  'jobs-you-are-on': '{name}, you are on {jobs, plural, one {{jobs} job} other {{jobs} jobs}}.',
   'jobs-you-are-on-no': 'You are on no job yet. Begin one below.',
   'jobs-give-the-job-a': 'Give the job a name.',
   'jobs-this-file-is-not': 'This file is not a Jugalis job.',

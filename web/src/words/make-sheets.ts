@@ -45,10 +45,9 @@ export const MAKE_SHEETS = {
   'make-go-on-with-a': 'Go on with a reason…',
   'make-a-tin': 'A tin…',
   'make-a-tool': 'A tool…',
-  'make-for-a': 'for a {Number, number, length} {what}',
-  'make-or-more': ', {qty, number, length} or more',
+  'make-for-a': 'for a {mm, number, length} {kind}',
   'make-answers': 'Answers…',
-  'make-questions': '{open} questions…',
+  'make-questions': '{open, plural, one {{open} question…} other {{open} questions…}}',
   // CutOutSheet
   'make-cut-out': 'Cut out {tag}?',
   'make-both-lives-stay-in-the': '{reason}{reason2}. Both lives stay in the log.',
@@ -143,4 +142,7 @@ export const MAKE_SHEETS = {
   'make-say-since-when-like': 'Say since when, like 07:30.',
   'make-every-joint-made-with': 'Every joint made with {name} since {from} is to be looked at.',
   'make-and-more': '{more, select, none {{list}} other {{list} and {more} more}}',
+  'make-need':
+    '{of, select, none {} other {{of} }}{item}{fits, select, none {} other { {fits}}}{long, select, yes {, {mm, number, length} or more} other {}}',
+  'make-tried-it-good': 'Tried, good',
 } as const satisfies Wordings

@@ -74,6 +74,10 @@ export const MAKE = {
   'make-code': 'code',
   'make-is-in-hand': '{code} is in hand.',
   // StepBar
+  'make-step-later': '{does}: later',
+  'make-step-now': '{does}: now',
+  'make-step-wet': '{does}: now, its window is open',
+  'make-step-done': '{does}: done',
   'make-steps': 'Steps',
   // groups
   'make-to-make': 'To make',

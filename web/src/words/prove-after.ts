@@ -61,7 +61,6 @@ export const PROVE_AFTER = {
   'prove-done': 'Done',
   'prove-may-i-close-the': 'May I close the wall?',
   'prove-the-inspector': 'the inspector',
-  'prove-go-on': 'go on',
   'prove-go-on-2': 'Go on',
   'prove-wait': 'Wait',
   'prove-what-is-to-be': 'What is to be seen first',

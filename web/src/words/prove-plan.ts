@@ -30,7 +30,6 @@ export const PROVE_PLAN = {
   'prove-the-time-to-settle': 'The time to settle is a number of minutes.',
   'prove-the-date-reads-2027': 'The date reads 2027-03-31.',
   'prove-a-reason-is-needed': 'A reason is needed. It is kept in the record.',
-  'prove-under-pressure': 'under pressure',
   'prove-is-under-pressure': '{tag} is under pressure.',
   'prove-no-signal-a-test': 'No signal. A test begins only when the server has checked the gates.',
   // PlanFigures

@@ -13,6 +13,9 @@ export const PROVE = {
   'prove-confirmed': 'Confirmed: {says}',
   'prove-open-again-2': 'Open again: {says}',
   // Prove
+  'prove-hook-weakest': 'weakest',
+  'prove-hook-working': 'working',
+  'prove-hook-test': 'test',
   'prove-no-section-painted': 'No section painted.',
   'prove-paint-a-boundary-in': 'Paint a boundary in Set out to test it.',
   'prove-tests-with-gauge': '{tester} tests with {medium}, gauge {gauge}. {head}',
@@ -30,7 +33,6 @@ export const PROVE = {
   'prove-may-take-now': 'may take now',
   'prove-at-the-lowest-point':
     'At {bar} the lowest point sees {atLowBar, number, fine}, the highest {atHighBar, number, fine}.',
-  'prove-under-vacuum': 'under vacuum',
   // RunTest
   'prove-no-reading-yet': 'no reading yet',
   'prove-left': '{clock} left',

@@ -55,6 +55,7 @@ export const SET_OUT_SHEETS = {
   'set-out-the-section-needs-a': 'The section needs a name.',
   'set-out-is-painted': '{tag} is painted.',
   // Supports
+  'set-out-empty': 'nothing',
   'set-out-straight-runs-between-changes':
     'Straight runs between changes of direction. The closer of two spacings counts: the code’s table, and a sag of a five-hundredth when full. Prop long spans before they are filled. Local code, the maker and the engineer decide.',
   'set-out-full-of': 'Full of',

@@ -44,4 +44,8 @@ export const SETTINGS = {
   'settings-language': 'Language',
   'settings-language-unchecked':
     'Make, Cut, Wait, the clocks, cautions and findings are in this language; the rest is in English. No tradesman who grew up with it has checked it yet: where a sentence is in doubt, read it in English.',
+  'settings-on': 'on',
+  'settings-off': 'off',
+  'settings-day': 'day',
+  'settings-night': 'night',
 } as const satisfies Wordings

@@ -50,7 +50,6 @@ export const SITE = {
   'site-a-stand-in-a': 'a stand-in: a tight line',
   'site-a-stand-in-a-line': 'a stand-in: a line that leaks',
   'site-a-stand-in-a-hall': 'a stand-in: a hall that warms and cools',
-  'site-air-pocket': 'air pocket',
   'site-a-stand-in-a-pocket': 'a stand-in: a pocket of air',
   'site-a-stand-in-a-stuck': 'a stand-in: a stuck sensor',
   'site-an-instrument-needs-the': 'An instrument needs the name that stands on it.',

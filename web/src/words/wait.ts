@@ -110,6 +110,13 @@ export const WAIT = {
   'wait-what-the-section-may-take':
     'What the section may take, and the temperature of the wall, over the same time',
   // Wait
+  'wait-span-week': 'week',
+  'wait-span-4-days': '4 days',
+  'wait-span-2-days': '2 days',
+  'wait-span-day': 'day',
+  'wait-span-12-hours': '12 h',
+  'wait-span-6-hours': '6 h',
+  'wait-span-hour': 'hour',
   'wait-nothing-is-waiting': 'Nothing is waiting.',
   'wait-no-section-is-painted':
     'No section is painted yet. Paint a boundary in Set out to see when it may take pressure.',

@@ -1,4 +1,13 @@
-import { type Language, type Reader, DEFAULT_LANGUAGE, named as nameOf, say } from '@jugalis/core'
+import {
+  type AnyMsg,
+  DEFAULT_LANGUAGE,
+  type Language,
+  type Reader,
+  answerSaid,
+  named as nameOf,
+  pipeSaid,
+  say,
+} from '@jugalis/core'
 import { shallowRef } from 'vue'
 import './book'
 import type { BOOK } from './book'
@@ -35,3 +44,10 @@ export function listed(names: readonly string[], most = 3): string {
   const shown = over > 0 ? [...names.slice(0, most), word('ui-more', { over })] : names
   return new Intl.ListFormat(LIST_LOCALE[languageNow()]).format(shown)
 }
+
+/** What core says, to who reads here; to another reader where a table is written in another school. */
+export const told = (message: AnyMsg, reader: Reader = reading.value): string => say(message, reader)
+/** An answer about a joint's surroundings. */
+export const answerTold = (fact: string, answer: string): string => answerSaid(fact, answer, reading.value)
+/** A pipe that pieces share, as people say it. */
+export const pipeTold = (pipe: string): string => pipeSaid(pipe, reading.value)

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { type Bar, barGroups, fmt, greatest, offcutsAfter, pipeSaid } from '@jugalis/core'
+import { type Bar, barGroups, fmt, greatest, offcutsAfter } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import BarTape from '../../tapes/BarTape.vue'
 import StockSheet from './StockSheet.vue'
 import { useBars } from './use-bars'
-import { word } from '../../words/word'
+import { pipeTold, word } from '../../words/word'
 
 /** All pieces still to cut, laid out on bars with the least new stock opened. */
 const job = useJob()
@@ -40,10 +40,10 @@ const proof = computed(() => {
 const headline = computed(() => {
   if (!count.value) return word('cut-nothing-is-left-to')
   if (!set.value) return word('cut-pieces-to-cut-say', { count: count.value })
-  if (running.value) return word('cut-planning-2', { pipeSaid: pipeSaid(running.value.pipe) })
+  if (running.value) return word('cut-planning-2', { pipe: pipeTold(running.value.pipe) })
   if (!current.value) return word('cut-pieces-to-cut-not', { count: count.value })
   const short = planned.value.find((p) => p.plan?.status === 'infeasible')
-  if (short) return word('cut-there-is-not-enough', { pipeSaid: pipeSaid(short.group.pipe) })
+  if (short) return word('cut-there-is-not-enough', { pipe: pipeTold(short.group.pipe) })
   return word('cut-pieces-from-bars', {
     pieces: count.value,
     bars: opened.value,
@@ -119,7 +119,7 @@ const print = (): void => window.print()
       <progress
         :max="running.of"
         :value="running.done + running.share"
-        :aria-label="word('cut-planning', { pipeSaid: pipeSaid(running.pipe) })"
+        :aria-label="word('cut-planning', { pipe: pipeTold(running.pipe) })"
       />
       {{ word('cut-of-pipes', { done: running.done + 1, of: running.of }) }}
     </div>
@@ -127,7 +127,7 @@ const print = (): void => window.print()
     <template v-if="current">
       <section v-for="p in planned" :key="p.group.pipe">
         <h2>
-          {{ pipeSaid(p.group.pipe) }}
+          {{ pipeTold(p.group.pipe) }}
           <span v-if="p.plan" class="sum">{{
             word('cut-plan-sum', {
               pieces: p.group.pieces.length,
@@ -168,7 +168,7 @@ section {
   gap: 8px;
 }
 .sum {
-  margin-left: 12px;
+  margin-inline-start: 12px;
   font: 400 16px var(--text);
   color: var(--soft);
 }

@@ -87,7 +87,7 @@ const how = computed(() => {
     tag: p.item.tag,
     item: p.item.size,
     material: named(p.line.material),
-    measure: p.item.measure?.replace('-', ' to '),
+    measure: p.item.measure,
     figure: figure(p.item.measuredMm),
     figure2: figure(p.takeOffsMm),
     figure3: figure(p.insertionsMm),
@@ -261,7 +261,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
           {{ word('cut-what-is-near') }}
         </button>
         <button class="button" type="button" :aria-pressed="piece.item.closing === true" @click="turnClosing">
-          {{ piece.item.closing ? word('cut-not-a-closing-piece') : word('cut-goes-in-last') }}
+          {{ piece.item.closing ? word('cut-not-a-closing-piece') : word('cut-make-closing') }}
         </button>
         <RouterLink class="button" :to="{ name: 'bars', params: { jobId: job.jobId } }">{{
           word('cut-lay-out-on-bars')
@@ -308,7 +308,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
   min-width: 150px;
 }
 .opener {
-  margin-left: 10px;
+  margin-inline-start: 10px;
 }
 @media (max-width: 720px) {
   .buttons .button {

@@ -134,7 +134,7 @@ const state = (p: PieceCut): string =>
   text-overflow: ellipsis;
 }
 .right {
-  text-align: right;
+  text-align: end;
 }
 .figure {
   font: 500 18px/1 var(--figures);

@@ -6,7 +6,6 @@ import {
   barGroups,
   fmt,
   parseLength,
-  pipeSaid,
   systemOf,
   unitOf,
 } from '@jugalis/core'
@@ -16,7 +15,7 @@ import { computed, reactive, ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
-import { word } from '../../words/word'
+import { pipeTold, word } from '../../words/word'
 
 /** What this job is cut from: lengths of bars, the saw, what is worth keeping, offcuts at hand. Nothing is preset. */
 const emit = defineEmits<{ close: [] }>()
@@ -99,7 +98,7 @@ async function save(): Promise<void> {
     <template v-if="pipes.length">
       <div class="offcut">
         <select v-model="extra.pipe" :aria-label="word('cut-pipe-of-the-offcut')">
-          <option v-for="p in pipes" :key="p" :value="p">{{ pipeSaid(p) }}</option>
+          <option v-for="p in pipes" :key="p" :value="p">{{ pipeTold(p) }}</option>
         </select>
         <QuantityField
           v-model="given.offcut"
@@ -113,11 +112,11 @@ async function save(): Promise<void> {
       </div>
     </template>
     <p v-for="o in offcuts" :key="o.id" class="kept">
-      {{ pipeSaid(o.pipe) }}, {{ fmt.length(o.lengthMm, job.reader) }}
+      {{ pipeTold(o.pipe) }}, {{ fmt.length(o.lengthMm, job.reader) }}
       <button
         class="figure-link"
         type="button"
-        :aria-label="word('cut-take-out-the-offcut', { pipeSaid: pipeSaid(o.pipe) })"
+        :aria-label="word('cut-take-out-the-offcut', { pipe: pipeTold(o.pipe) })"
         @click="offcuts = offcuts.filter((x) => x.id !== o.id)"
       >
         {{ word('cut-take-out') }}

@@ -251,7 +251,7 @@ label {
   align-items: end;
 }
 .right {
-  text-align: right;
+  text-align: end;
 }
 .plan {
   width: 100%;
@@ -271,8 +271,8 @@ label {
   stroke-width: 8;
 }
 .caution {
-  border-left: 4px solid var(--wet);
-  padding-left: 8px;
+  border-inline-start: 4px solid var(--wet);
+  padding-inline-start: 8px;
 }
 .answer {
   font-size: 20px;

@@ -8,7 +8,7 @@ import { useSession } from '../../stores/session'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useView } from '../../view'
 import { date, hhmm, hhmmss } from '../../when'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 import { Said } from '../../words/said'
 
 const job = useJob()
@@ -66,8 +66,7 @@ const missing = computed(() => [
     .map((t) => ({
       id: t.id,
       says: word('hand-over-is-not-back', {
-        kind: t.kind.slice(0, 1).toUpperCase(),
-        kind2: t.kind.slice(1),
+        kind: named(t.kind),
         where: t.where,
       }),
       to: { name: 'prove', params: { jobId: job.jobId, sectionId: t.sectionId } },
@@ -277,7 +276,7 @@ async function sign(): Promise<void> {
 .missing {
   columns: 340px;
   margin: 0;
-  padding-left: 20px;
+  padding-inline-start: 20px;
 }
 .missing li {
   padding: 0;

@@ -117,7 +117,7 @@ function draw(): void {
       },
       yAxis: {
         type: 'log',
-        name: 'hours',
+        name: word('handbook-hours'),
         nameTextStyle: text,
         axisLabel: text,
         axisLine: { show: true, onZero: false, lineStyle: { color: ink } },

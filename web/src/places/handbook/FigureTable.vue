@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { type HandbookFigure, type Msg, say, sourceOf } from '@jugalis/core'
+import { type HandbookFigure, type Msg, sourceOf } from '@jugalis/core'
 import { ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { figureName, figureText, otherText, readerFor, standing } from './figure-text'
-import { word } from '../../words/word'
+import { told, word } from '../../words/word'
 
 /** Figures with their sources one click away. */
 defineProps<{ rows: readonly { figure: HandbookFigure; school: string; of?: string }[] }>()
 const emit = defineEmits<{ open: [index: number] }>()
 const job = useJob()
 const reader = (school: string) => readerFor(school, job.reader)
-const words = (school: string) => (m: Msg) => say(m, reader(school))
+const words = (school: string) => (m: Msg) => told(m, reader(school))
 const shown = ref<number | null>(null)
 /** The same by other rules; only figures stand there. */
 const othersOf = (f: HandbookFigure) => (f.others ?? []).flatMap((o) => (o.value === null ? [] : [o]))
@@ -61,7 +61,7 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
             {{ source(r.figure)!.reference
             }}<template v-if="source(r.figure)!.edition">, {{ source(r.figure)!.edition }}</template
             >.
-            {{ source(r.figure)!.note }}
+            <span lang="en">{{ source(r.figure)!.note }}</span>
             <template v-if="source(r.figure)!.from?.length">
               {{ word('handbook-from', { from: source(r.figure)!.from!.join(', ') }) }}</template
             >
@@ -77,7 +77,7 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
   padding-block: 2px;
 }
 .other {
-  margin-left: 10px;
+  margin-inline-start: 10px;
   font: 400 15px var(--text);
   color: var(--soft);
 }
@@ -97,7 +97,7 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
   min-height: 44px;
   background: none;
   color: var(--copper);
-  text-align: left;
+  text-align: start;
   text-decoration: underline;
   font: inherit;
   cursor: pointer;
@@ -107,7 +107,7 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
 }
 .told td {
   background: var(--paper);
-  border-left: 4px solid var(--ink);
+  border-inline-start: 4px solid var(--ink);
   padding: 8px 12px;
 }
 @media print {

@@ -9,7 +9,6 @@ import {
   allSources,
   charted,
   fmt,
-  say,
   searchHandbook,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
@@ -27,7 +26,7 @@ import TubeWork from './TubeWork.vue'
 import Unverified from './Unverified.vue'
 import { figureName, figureText, readerFor, standing, unverified } from './figure-text'
 import { keyOf, usePage } from './use-page'
-import { named, word } from '../../words/word'
+import { named, told, word } from '../../words/word'
 
 const job = useJob()
 const narrow = useNarrow()
@@ -59,7 +58,7 @@ const found = computed(() => {
 })
 const jointOf = (e: Entry): string =>
   `${named(e.material)} ${e.size}${e.schedule ? ` ${word('handbook-sch', { schedule: e.schedule })}` : ''}`
-const nameOf = (e: Entry): string => `${say({ code: `method-${e.method}`, params: {} })}, ${jointOf(e)}`
+const nameOf = (e: Entry): string => `${told({ code: `method-${e.method}`, params: {} })}, ${jointOf(e)}`
 const rows = computed(() =>
   found.value.hits.map((h) => ({ figure: h.figure, of: nameOf(h.entry), school: h.entry.school })),
 )
@@ -88,7 +87,7 @@ const examples = computed(() =>
 const toCheck = computed(() => unverified(job.state.checked).filter((s) => s.kind === 'published').length)
 function answerLine({ entry, figure }: Hit): string {
   const reader = readerFor(entry.school, job.reader)
-  const t = (m: Msg): string => say(m, reader)
+  const t = (m: Msg): string => told(m, reader)
   const stands = figure.fig.value === null ? '' : standing(figure.fig.source, job.state.checked)
   const value = figureText(figure, reader, t).replace(' ', '\u00a0')
   return `${t(figureName(figure))}, ${jointOf(entry)} = ${value} (${stands}).`
@@ -152,7 +151,9 @@ const PAGES = [
         v-model="question"
         size="large"
         clearable
-        :placeholder="examples.slice(0, narrow ? 1 : 2).join(', or ')"
+        :placeholder="
+          narrow ? examples[0] : word('handbook-one-or-other', { one: examples[0], other: examples[1] })
+        "
         @keydown.enter="show({ q: question })"
       />
       <button

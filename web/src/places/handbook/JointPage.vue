@@ -8,7 +8,6 @@ import {
   differencesFor,
   figuresOf,
   methodOf,
-  say,
   specOf,
 } from '@jugalis/core'
 import { computed, defineAsyncComponent } from 'vue'
@@ -16,7 +15,7 @@ import { useJob } from '../../stores/job'
 import JointSection from '../../tapes/JointSection.vue'
 import FigureTable from './FigureTable.vue'
 import { readerFor } from './figure-text'
-import { named, word } from '../../words/word'
+import { named, told, word } from '../../words/word'
 
 /** Everything the Handbook holds of one joint: figures, drawing, steps, what not to combine, where schools differ. */
 const props = defineProps<{
@@ -71,7 +70,7 @@ const curve = computed(() => {
   return c.by === 'rule' && !c.rule.steady
 })
 const reader = computed(() => readerFor(props.entry.school, job.reader))
-const t = (m: Msg): string => say(m, reader.value)
+const t = (m: Msg): string => told(m, reader.value)
 const name = computed(() => (method.value ? job.t(method.value.name) : ''))
 </script>
 
@@ -172,14 +171,14 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
 }
 .school {
   font: 400 17px var(--text);
-  margin-left: 12px;
+  margin-inline-start: 12px;
 }
 h2 {
   margin-top: 12px;
   font-size: 20px;
 }
 .steps {
-  padding-left: 22px;
+  padding-inline-start: 22px;
   display: flex;
   flex-direction: column;
   gap: 10px;
@@ -193,8 +192,8 @@ h2 {
   color: var(--soft);
 }
 .caution {
-  border-left: 4px solid var(--wet);
-  padding-left: 8px;
+  border-inline-start: 4px solid var(--wet);
+  padding-inline-start: 8px;
 }
 .chosen {
   font-weight: 600;

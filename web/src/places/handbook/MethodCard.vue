@@ -50,7 +50,7 @@ const shapes = computed(() => {
   border-radius: 2px;
   background: var(--sheet);
   color: var(--ink);
-  text-align: left;
+  text-align: start;
   cursor: pointer;
 }
 .name {

@@ -9,14 +9,13 @@ import {
   fmt,
   outsideDiameterMm,
   parseSize,
-  say,
   swageDepthMinMm,
   wallMm,
 } from '@jugalis/core'
 import { computed } from 'vue'
 import { figureText, standing } from './figure-text'
 import { useJob } from '../../stores/job'
-import { named, word } from '../../words/word'
+import { named, told, word } from '../../words/word'
 
 /** Cutting, deburring and swaging tube, by material and size: what to do before any joint. */
 const TUBES = ['copper', 'stainless', 'carbon-steel']
@@ -32,7 +31,7 @@ const rows = computed(() => {
     return [{ key, e, od, wall: wallMm(e.material, size, null), feed: cutterFeed(e.material) }]
   })
 })
-const mm = (f: Fig): string => figureText({ fig: f, unit: 'mm' }, job.reader, (m) => say(m, job.reader))
+const mm = (f: Fig): string => figureText({ fig: f, unit: 'mm' }, job.reader, (m) => told(m))
 </script>
 
 <template>
@@ -94,8 +93,8 @@ const mm = (f: Fig): string => figureText({ fig: f, unit: 'mm' }, job.reader, (m
   gap: 10px;
 }
 .caution {
-  border-left: 4px solid var(--wet);
-  padding-left: 8px;
+  border-inline-start: 4px solid var(--wet);
+  padding-inline-start: 8px;
 }
 .scroll {
   overflow-x: auto;

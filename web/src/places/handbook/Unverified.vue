@@ -71,9 +71,9 @@ async function save(): Promise<void> {
       </thead>
       <tbody>
         <tr v-for="s in published" :key="s.id">
-          <td>{{ s.reference }}</td>
-          <td>{{ s.edition }}</td>
-          <td>{{ s.note === USUAL ? '' : s.note }}</td>
+          <td lang="en">{{ s.reference }}</td>
+          <td lang="en">{{ s.edition }}</td>
+          <td lang="en">{{ s.note === USUAL ? '' : s.note }}</td>
           <td>
             <button
               type="button"
@@ -111,13 +111,13 @@ async function save(): Promise<void> {
       </thead>
       <tbody>
         <tr v-for="s in rest" :key="s.id">
-          <td>{{ s.reference }}</td>
-          <td>{{ s.note }}</td>
+          <td lang="en">{{ s.reference }}</td>
+          <td lang="en">{{ s.note }}</td>
         </tr>
       </tbody>
     </table>
     <Sheet v-if="marking" :title="word('handbook-checked-against-a-copy')" @close="marking = null">
-      <p>{{ markingSource?.reference }}</p>
+      <p lang="en">{{ markingSource?.reference }}</p>
       <p class="why">
         {{ word('handbook-says-every-figure-of', { name: session.person?.name }) }}
       </p>

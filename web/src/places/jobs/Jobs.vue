@@ -9,7 +9,7 @@ import { useJob } from '../../stores/job'
 import * as kept from '../../sync/kept-log'
 import { waitingHere } from '../../sync/device'
 import { useSession } from '../../stores/session'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 interface Row {
   jobId: string
@@ -45,9 +45,8 @@ onMounted(load)
 const headline = computed(() => {
   if (jobs.value === null) return word('jobs-looking-for-your-jobs')
   const n = jobs.value.length
-  const count = `${n} ${n === 1 ? 'job' : 'jobs'}`
-  if (offline.value) return n ? word('jobs-no-signal-can-be', { count }) : word('jobs-no-signal-and-no')
-  return n ? word('jobs-you-are-on', { name: session.person?.name, count }) : word('jobs-you-are-on-no')
+  if (offline.value) return n ? word('jobs-no-signal-can-be', { jobs: n }) : word('jobs-no-signal-and-no')
+  return n ? word('jobs-you-are-on', { name: session.person?.name, jobs: n }) : word('jobs-you-are-on-no')
 })
 
 async function create(): Promise<void> {
@@ -109,7 +108,7 @@ async function leave(sure: boolean): Promise<void> {
     <ul v-if="jobs?.length">
       <li v-for="j in jobs" :key="j.jobId">
         <RouterLink :to="`/job/${j.jobId}`">
-          <span class="strong">{{ j.name }}</span><span class="role">{{ j.role }}</span>
+          <span class="strong">{{ j.name }}</span><span class="role">{{ j.role && named(j.role) }}</span>
         </RouterLink>
       </li>
     </ul>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type AskedFact, type JointFacts, answerSaid, askedField, saidOf } from '@jugalis/core'
+import { type AskedFact, type JointFacts, askedField, saidOf } from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
@@ -7,7 +7,7 @@ import { reactive, ref } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
-import { word } from '../../words/word'
+import { answerTold, word } from '../../words/word'
 
 /** What the rules of choice hang on and only somebody here can say: for the whole line, or for this joint alone. */
 const props = defineProps<{ facts: JointFacts; asks: readonly AskedFact[] }>()
@@ -22,7 +22,7 @@ const said = reactive<Record<string, string | null>>(
 )
 const fields = props.asks.map(askedField)
 const answers = (fact: string, options: readonly string[] | undefined) =>
-  (options ?? []).map((o) => [o, answerSaid(fact, o)] as const)
+  (options ?? []).map((o) => [o, answerTold(fact, o)] as const)
 const fault = ref('')
 async function keep(only: 'line' | 'joint'): Promise<void> {
   // Only what is new is written: what is said of the line later still holds for a joint that differs elsewhere.

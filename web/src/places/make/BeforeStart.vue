@@ -5,7 +5,6 @@ import {
   type Need,
   type Tool,
   NOT_KNOWN,
-  answerSaid,
   neverSetAside,
   saidOf,
   unsaid,
@@ -22,7 +21,7 @@ import ScanLine from './ScanLine.vue'
 import TinSheet from './TinSheet.vue'
 import ToolSheet from './ToolSheet.vue'
 import type { useTools } from './use-tools'
-import { named, word } from '../../words/word'
+import { answerTold, named, word } from '../../words/word'
 
 /** What to fetch and what is wrong today; tin, tools and permit asked once, then kept. */
 const props = defineProps<{
@@ -40,14 +39,19 @@ const needText = (n: Need): string => {
   // What fits by a measure is named by it: a clamp for a flange of so much.
   const fits = all
     .filter(([what]) => what.endsWith('Mm'))
-    .map(([what, v]) => ` ${word('make-for-a', { Number: Number(v), what: what.slice(0, -2) })}`)
-    .join('')
+    .map(([what, v]) => word('make-for-a', { mm: Number(v), kind: what.slice(0, -2) }))
+    .join(' ')
   const of = all
     .filter(([what]) => !what.endsWith('Mm'))
-    .map(([what, v]) => (v === 'free' ? `${what}-free` : named(v)))
+    .map(([what, v]) => named(v === 'free' ? `${what}-free` : v))
     .join(' ')
-  const size = n.qty.value !== null && n.unit === 'mm' ? word('make-or-more', { qty: n.qty.value }) : ''
-  return `${of ? `${of} ` : ''}${n.item.replaceAll('-', ' ')}${fits}${size}`
+  return word('make-need', {
+    of,
+    item: named(n.item),
+    fits,
+    mm: n.unit === 'mm' ? n.qty.value : null,
+    long: n.qty.value !== null && n.unit === 'mm' ? 'yes' : 'no',
+  })
 }
 const wanted = computed(() => props.tools.needs.value.map(needText))
 /** What was fetched for the joint before this one lies there already. */
@@ -79,14 +83,14 @@ const questions = computed(() =>
   !open.value.length
     ? word('make-answers')
     : open.value.length === 1
-      ? '1 question…'
+      ? word('make-questions', { open: 1 })
       : word('make-questions', { open: open.value.length }),
 )
 const said = computed(() => {
   const known = saidOf(job.state, props.facts.place)
   return asks.value.flatMap((fact) => {
     const v = known[fact]
-    return v && v !== NOT_KNOWN ? [answerSaid(fact, v)] : []
+    return v && v !== NOT_KNOWN ? [answerTold(fact, v)] : []
   })
 })
 const sheet = ref<'tool' | 'tin' | 'permit' | 'around' | null>(null)
@@ -135,13 +139,13 @@ function openTool(tool: Tool | null): void {
         </ElSelect>
       </label>
       <div v-for="kind in kindsKnown" :key="kind" class="field">
-        <span>{{ kind.replaceAll('-', ' ') }}</span>
+        <span>{{ named(kind) }}</span>
         <ElSelect
           :teleported="false"
           :model-value="inHand(kind)?.id ?? ''"
           size="large"
           :placeholder="word('ui-not-said')"
-          :aria-label="word('make-in-hand', { kind: kind.replaceAll('-', ' ') })"
+          :aria-label="word('make-in-hand', { kind: named(kind) })"
           @update:model-value="(v: string) => tools.take(kind, v || null)"
         >
           <ElOption v-for="t in ofKind(kind)" :key="t.id" :value="t.id" :label="t.name" />

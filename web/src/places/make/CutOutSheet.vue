@@ -47,7 +47,7 @@ const chosen = computed(() => touched.value.withIt.filter((j) => alsoOut.value.i
 }
 .touched {
   margin: 0;
-  padding-left: 20px;
+  padding-inline-start: 20px;
 }
 .with {
   display: flex;

@@ -98,7 +98,7 @@ onMounted(showOpen)
   flex: 1;
   min-height: 0;
   overflow-y: auto;
-  padding-right: 14px;
+  padding-inline-end: 14px;
 }
 .space {
   position: relative;
@@ -106,7 +106,7 @@ onMounted(showOpen)
 .at {
   position: absolute;
   top: 0;
-  left: 0;
+  inset-inline-start: 0;
   width: 100%;
 }
 h2 {
@@ -148,7 +148,7 @@ h2 {
   font-size: 15px;
 }
 .word {
-  text-align: right;
+  text-align: end;
 }
 .marked {
   width: 44px;

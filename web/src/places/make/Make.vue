@@ -159,7 +159,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   width: 244px;
   flex: none;
   padding: 16px 0 0 14px;
-  border-right: 1px solid var(--edge);
+  border-inline-end: 1px solid var(--edge);
 }
 .make,
 .list {

@@ -79,7 +79,7 @@ const fitting = computed(() =>
   font-size: 17px;
 }
 .all {
-  margin-left: auto;
+  margin-inline-start: auto;
   min-height: 56px;
   min-width: 56px;
   margin-block: -14px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Step } from '@jugalis/core'
-import { word } from '../../words/word'
+import { told, word } from '../../words/word'
 
 const props = defineProps<{
   steps: readonly Step[]
@@ -8,7 +8,7 @@ const props = defineProps<{
   window: boolean
   failed: boolean
 }>()
-const stateOf = (s: Step, i: number): string => {
+const stateOf = (s: Step, i: number): 'done' | 'wet' | 'now' | 'later' => {
   if (props.done.includes(s.id)) return 'done'
   const first = props.steps.findIndex((x) => !props.done.includes(x.id))
   return i === first ? (props.window ? 'wet' : 'now') : 'later'
@@ -18,7 +18,7 @@ const stateOf = (s: Step, i: number): string => {
 <template>
   <ol class="bar" :aria-label="word('make-steps')">
     <li v-for="(s, i) in steps" :key="s.id" :class="stateOf(s, i)">
-      <span class="sr">{{ s.id }}: {{ stateOf(s, i) }}</span>
+      <span class="sr">{{ word(`make-step-${stateOf(s, i)}`, { does: told(s.action) }) }}</span>
     </li>
   </ol>
 </template>

@@ -8,7 +8,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { lastAt } from '../../when'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** A tool of this job: written down once, tried each day, and, when it was wrong, every joint made with it is named. */
 const props = defineProps<{ needs: readonly Need[]; tool: Tool | null }>()
@@ -95,7 +95,7 @@ async function found(): Promise<void> {
     <template v-if="tool">
       <p class="strong">{{ word('make-tried-today') }}</p>
       <div class="buttons">
-        <button type="button" class="button main" @click="proof(true)">{{ word('make-tried-good') }}</button>
+        <button type="button" class="button main" @click="proof(true)">{{ word('make-tried-it-good') }}</button>
         <button type="button" class="button stop" @click="proof(false)">{{ word('make-not-good') }}</button>
       </div>
       <p class="strong">{{ word('make-found-to-be-wrong') }}</p>
@@ -117,12 +117,12 @@ async function found(): Promise<void> {
       <ChipChoice
         v-model="kind"
         :label="word('make-kind-of-tool')"
-        :options="kinds.map((n) => [n.item, n.item.replaceAll('-', ' ')] as const)"
+        :options="kinds.map((n) => [n.item, named(n.item)] as const)"
       />
       <label for="tool-name">{{ word('make-name-or-number-on') }}</label>
       <ElInput id="tool-name" v-model="typed.name" size="large" />
       <template v-for="(wants, key) in need?.matches" :key="key">
-        <label :for="`tool-${key}`">{{ word('make-its-needed-here', { key, wants }) }}</label>
+        <label :for="`tool-${key}`">{{ word('make-its-needed-here', { key: named(key), wants }) }}</label>
         <ElInput :id="`tool-${key}`" v-model="fits[key]" size="large" />
       </template>
       <label for="tool-due">{{ word('make-next-service-or-calibration') }}</label>

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { type SectionAnswer, USUAL, physicsOf, planOf, psiToBar, systemOf } from '@jugalis/core'
+import {
+  UNDER_PRESSURE,
+  type SectionAnswer,
+  USUAL,
+  physicsOf,
+  planOf,
+  psiToBar,
+  systemOf,
+} from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -11,7 +19,7 @@ import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { when } from '../../when'
 import { useProve } from './use-prove'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
@@ -97,7 +105,7 @@ async function begin(setAside: boolean): Promise<void> {
       },
     })
     await job.write(
-      [{ kind: 'section-state', data: { sectionId: s.id, state: word('prove-under-pressure') } }],
+      [{ kind: 'section-state', data: { sectionId: s.id, state: UNDER_PRESSURE } }],
       word('prove-is-under-pressure', { tag: s.tag }),
     )
   } catch (e) {
@@ -151,9 +159,9 @@ async function begin(setAside: boolean): Promise<void> {
       v-model="typed.medium"
       :label="word('prove-with')"
       :options="[
-        ['water', 'water'],
-        ['air', 'air'],
-        ['nitrogen', 'nitrogen'],
+        ['water', named('water')],
+        ['air', named('air')],
+        ['nitrogen', named('nitrogen')],
       ]"
     />
     <ChipChoice

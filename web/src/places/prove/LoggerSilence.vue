@@ -40,7 +40,7 @@ onBeforeUnmount(() => {
   list-style: none;
   margin: 0;
   padding: 6px 10px;
-  border-left: 4px solid var(--wet);
+  border-inline-start: 4px solid var(--wet);
   font-weight: 600;
 }
 </style>

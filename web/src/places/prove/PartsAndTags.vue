@@ -9,7 +9,7 @@ import QuantityField from '../../frame/QuantityField.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** Parts with a rating of their own, and what was put up or taken out for the test and must come back. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -93,7 +93,7 @@ async function putTag(): Promise<void> {
 const comeBack = (t: { id: string; kind: string; where: string }): Promise<unknown> =>
   job.write(
     [{ kind: 'tag-back', data: { tagId: t.id } }],
-    word('prove-back-as-it-was', { kind: t.kind, where: t.where }),
+    word('prove-back-as-it-was', { kind: named(t.kind), where: t.where }),
   )
 </script>
 
@@ -104,7 +104,7 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
       <li v-for="p in section.parts" :key="p.id">
         <span class="grow"
           ><strong>{{ p.name }}</strong
-          >, {{ p.kind }}{{ p.atM === null ? '' : word('prove-at', { atM: p.atM * 1000 }) }}</span
+          >, {{ named(p.kind) }}{{ p.atM === null ? '' : word('prove-at', { atM: p.atM * 1000 }) }}</span
         >
         <span>{{ fmt.pressure(p.ratingBar, job.reader) }}</span>
         <button type="button" class="button" @click="dropPart(p)">{{ word('prove-take-out') }}</button>
@@ -119,7 +119,7 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
         :placeholder="word('prove-union-at-pump-2')"
       />
       <ElSelect :teleported="false" v-model="part.kind" size="large" :aria-label="word('prove-kind-of-part')">
-        <ElOption v-for="k in PART_KINDS" :key="k" :value="k" :label="k" />
+        <ElOption v-for="k in PART_KINDS" :key="k" :value="k" :label="named(k)" />
       </ElSelect>
       <QuantityField
         v-model="given.rating"
@@ -137,7 +137,7 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
     <ul v-if="tags.length" class="list" :aria-label="word('prove-tagged')">
       <li v-for="t in tags" :key="t.id" :class="{ back: t.back }">
         <span class="grow"
-          ><strong>{{ t.kind }}</strong
+          ><strong>{{ named(t.kind) }}</strong
           >, {{ t.where }}
           <span class="who"
             >{{ job.nameOf(t.by) }}, {{ when(t.atS, clock.nowS, zone)
@@ -159,7 +159,7 @@ const comeBack = (t: { id: string; kind: string; where: string }): Promise<unkno
     <p v-else class="why">{{ word('prove-nothing-is-tagged-nothing') }}</p>
     <form class="form" @submit.prevent="putTag">
       <ElSelect :teleported="false" v-model="tag.kind" size="large" :aria-label="word('prove-what-was-done')">
-        <ElOption v-for="k in TAG_KINDS" :key="k" :value="k" :label="k" />
+        <ElOption v-for="k in TAG_KINDS" :key="k" :value="k" :label="named(k)" />
       </ElSelect>
       <ElInput
         v-model="tag.where"

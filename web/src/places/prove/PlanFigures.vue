@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { type SectionAnswer, fmt, litresToRaise, planOf, say } from '@jugalis/core'
+import { type SectionAnswer, fmt, litresToRaise, planOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import PlanSheet from './PlanSheet.vue'
 import { ruleName } from './rule-names'
 import { useProve } from './use-prove'
-import { named, word } from '../../words/word'
+import { named, told, word } from '../../words/word'
 
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
@@ -121,7 +121,7 @@ const rows = computed(() => {
       </tbody>
     </table>
     <p v-for="f in rule?.findings ?? []" :key="f.code" :class="f.level === 'stop' ? 'refusal' : 'why'">
-      {{ say(f, job.reader) }}
+      {{ told(f) }}
     </p>
     <button type="button" class="button" @click="editing = true">{{ word('prove-change-the-plan') }}</button>
     <PlanSheet v-if="editing" :section="answer.section" @close="editing = false" />

@@ -10,7 +10,7 @@ import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { ruleName } from './rule-names'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** How a section is tested and what it is: rule, pressures, heights, what it lies behind. */
 const props = defineProps<{ section: Section }>()
@@ -204,9 +204,9 @@ const HEIGHTS: readonly (readonly [Given, string])[] = [
       v-model="typed.medium"
       :label="word('prove-with')"
       :options="[
-        ['water', 'water'],
-        ['air', 'air'],
-        ['nitrogen', 'nitrogen'],
+        ['water', named('water')],
+        ['air', named('air')],
+        ['nitrogen', named('nitrogen')],
       ]"
     />
     <ChipChoice

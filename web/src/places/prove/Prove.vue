@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  SECTION_STATES,
   type TestRun,
   conditionsAt,
   endsOf,
@@ -78,9 +79,9 @@ const hooks = computed(() => {
   if (!a) return []
   const weak = limitsOf(job.state, a.section)[0]
   return [
-    { bar: a.section.testBar, says: 'test', strong: true },
-    { bar: a.section.workingBar, says: 'working' },
-    ...(weak ? [{ bar: weak.atGaugeBar, says: 'weakest' }] : []),
+    { bar: a.section.testBar, says: word('prove-hook-test'), strong: true },
+    { bar: a.section.workingBar, says: word('prove-hook-working') },
+    ...(weak ? [{ bar: weak.atGaugeBar, says: word('prove-hook-weakest') }] : []),
     ...(a.allowedBar === null ? [] : [{ bar: a.allowedBar, says: word('prove-may-take-now'), strong: true }]),
   ]
 })
@@ -134,7 +135,6 @@ watch(
   },
   { immediate: true },
 )
-const STATES = ['drained', 'full', word('prove-under-pressure'), word('prove-under-vacuum')] as const
 async function setState(state: string): Promise<void> {
   if (answer.value && state)
     await job.write(
@@ -208,7 +208,7 @@ async function setState(state: string): Promise<void> {
                 @change="setState(($event.target as HTMLSelectElement).value)"
               >
                 <option value="not known" disabled>{{ word('ui-not-known') }}</option>
-                <option v-for="s in STATES" :key="s" :value="s">{{ s }}</option>
+                <option v-for="s in SECTION_STATES" :key="s" :value="s">{{ named(s) }}</option>
               </select>
             </div>
             <ChipChoice v-model="shows" :label="word('prove-show')" :options="VIEWS" />

@@ -325,10 +325,10 @@ async function end(): Promise<void> {
   }
 }
 .right {
-  text-align: right !important;
+  text-align: end !important;
 }
 caption {
-  text-align: left;
+  text-align: start;
   color: var(--soft);
 }
 </style>

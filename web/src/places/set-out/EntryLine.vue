@@ -121,11 +121,11 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
 kbd {
   font: 500 15px var(--figures);
   color: var(--soft);
-  margin-left: 8px;
+  margin-inline-start: 8px;
 }
 .help {
   font-size: 15px;
-  margin-left: auto;
+  margin-inline-start: auto;
 }
 @media (max-width: 720px) {
   .entry {

@@ -156,10 +156,10 @@ label {
   font-weight: 600;
 }
 th.num {
-  text-align: right;
+  text-align: end;
 }
 th.num + th:not(.num),
 td.num + td:not(.num) {
-  padding-left: 24px;
+  padding-inline-start: 24px;
 }
 </style>

@@ -203,7 +203,7 @@ const hand = useHand(svg, {
   font-weight: 500;
 }
 .last {
-  margin-left: auto;
+  margin-inline-start: auto;
 }
 .scroll-down {
   max-height: 440px;

@@ -162,11 +162,11 @@ onBeforeUnmount(() => stop?.())
   padding: 0 8px;
 }
 .take {
-  margin-right: 12px;
+  margin-inline-end: 12px;
 }
 .joint {
   gap: 6px;
-  margin-right: 14px;
+  margin-inline-end: 14px;
 }
 @media (max-width: 720px) {
   .takes {

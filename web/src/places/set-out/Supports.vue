@@ -47,9 +47,9 @@ const laid = computed(() => degrees('laid'))
 const cold = computed(() => degrees('cold'))
 const warm = computed(() => degrees('warm'))
 const LIQUIDS = [
-  ['1000', 'water'],
-  ['1025', 'seawater'],
-  ['0', 'nothing'],
+  ['1000', named('water')],
+  ['1025', named('seawater')],
+  ['0', word('set-out-empty')],
 ] as const
 const density = computed(() => Number(asked('density') || 1000))
 
@@ -313,13 +313,13 @@ const sources = ref(false)
   fill: var(--ink);
 }
 th.num {
-  text-align: right;
+  text-align: end;
 }
 .scroll td {
   white-space: nowrap;
 }
 td.num {
-  padding-left: 12px;
+  padding-inline-start: 12px;
 }
 @media (max-width: 720px) {
   .wide {

@@ -51,8 +51,8 @@ const OFFERED = [
 ] as const
 /** What has two states, as a pair of buttons. */
 const ON_OFF = [
-  ['on', 'on'],
-  ['off', 'off'],
+  ['on', word('settings-on')],
+  ['off', word('settings-off')],
 ] as const
 const SWITCHES = [
   ['sound', word('settings-sound')],
@@ -140,8 +140,8 @@ function back(): void {
           :label="word('settings-colours')"
           :options="[
             ['device', word('settings-as-it-has-them')],
-            ['day', 'day'],
-            ['night', 'night'],
+            ['day', word('settings-day')],
+            ['night', word('settings-night')],
           ]"
         />
       </div>

@@ -10,7 +10,7 @@ import { type Device, devicesPath, instrumentsOf } from '../../instruments'
 import { useJob } from '../../stores/job'
 import { date, hhmm } from '../../when'
 import ModbusMap from './ModbusMap.vue'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** Instruments that report to this job by themselves; each has a token of its own, told once. */
 const job = useJob()
@@ -32,7 +32,7 @@ const LINES = [
   ['well', word('site-a-stand-in-a')],
   ['leak', word('site-a-stand-in-a-line')],
   ['swing', word('site-a-stand-in-a-hall')],
-  [word('site-air-pocket'), word('site-a-stand-in-a-pocket')],
+  ['air pocket', word('site-a-stand-in-a-pocket')],
   ['stuck', word('site-a-stand-in-a-stuck')],
   ['gaps', word('site-a-stand-in-that-falls')],
 ] as const
@@ -109,7 +109,7 @@ const at = (d: Device): string =>
       <li v-for="d in here" :key="d.deviceId">
         <span class="strong">{{ d.name }}</span>
         <span
-          >{{ d.kind.replace('-', ' ') }}, {{ at(d)
+          >{{ named(d.kind) }}, {{ at(d)
           }}{{ d.standIn ? word('site-stands-in', { standIn: d.standIn }) : '' }}. {{ heard(d) }}</span
         >
         <span class="buttons">
@@ -152,7 +152,7 @@ const at = (d: Device): string =>
         size="large"
         :aria-label="word('site-kind-of-instrument')"
       >
-        <ElOption v-for="k in KINDS" :key="k" :value="k" :label="k.replace('-', ' ')" />
+        <ElOption v-for="k in KINDS" :key="k" :value="k" :label="named(k)" />
       </ElSelect>
       <ElSelect
         :teleported="false"

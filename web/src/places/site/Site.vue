@@ -181,10 +181,10 @@ async function addPlace(): Promise<void> {
 <style scoped>
 .wrong {
   margin: 6px 0 0;
-  padding-left: 20px;
+  padding-inline-start: 20px;
 }
 .wrong .button {
-  margin-left: 6px;
+  margin-inline-start: 6px;
 }
 .buttons :deep(.el-input) {
   max-width: 340px;

@@ -5,7 +5,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmm, when } from '../../when'
-import { listed, word } from '../../words/word'
+import { listed, named, word } from '../../words/word'
 
 /** The answer as a headline, and what holds it back. Wait and Prove speak with the same words. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -143,8 +143,9 @@ const sources = computed(() => {
     </p>
     <Sheet v-if="why" :title="word('wait-where-these-times-come')" @close="why = false">
       <p v-for="s in sources" :key="s.id">
-        {{ s.reference }}<template v-if="s.edition">, {{ s.edition }}</template
-        >. <strong>{{ s.kind.replace('-', ' ') }}</strong>. {{ s.note }}
+        <span lang="en"
+          >{{ s.reference }}<template v-if="s.edition">, {{ s.edition }}</template></span
+        >. <strong>{{ named(s.kind) }}</strong>. <span lang="en">{{ s.note }}</span>
       </p>
       <p v-if="!sources.length">{{ word('wait-no-joint-has-a') }}</p>
       <p class="why">
@@ -158,7 +159,7 @@ const sources = computed(() => {
 <style scoped>
 .plain {
   text-decoration: none;
-  text-align: left;
+  text-align: start;
 }
 .plain:hover {
   text-decoration: underline dotted 2px;

@@ -176,7 +176,7 @@ label {
   max-height: 190px;
   overflow-y: auto;
   margin: 0;
-  padding-left: 26px;
+  padding-inline-start: 26px;
 }
 .order li {
   padding: 2px 0;

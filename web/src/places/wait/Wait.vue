@@ -22,13 +22,13 @@ const job = useJob()
 const narrow = useNarrow()
 const { answers, answer } = useSection()
 const SPANS = [
-  [1, 'hour'],
-  [6, '6 h'],
-  [12, '12 h'],
-  [24, 'day'],
-  [48, '2 days'],
-  [96, '4 days'],
-  [168, 'week'],
+  [1, 'wait-span-hour'],
+  [6, 'wait-span-6-hours'],
+  [12, 'wait-span-12-hours'],
+  [24, 'wait-span-day'],
+  [48, 'wait-span-2-days'],
+  [96, 'wait-span-4-days'],
+  [168, 'wait-span-week'],
 ] as const
 const KEY = 'jugalis-wait-span'
 const USUAL_H = 96
@@ -139,7 +139,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :aria-pressed="spanH === h"
           @click="spanH = h"
         >
-          {{ says }}
+          {{ word(says) }}
         </button>
       </p>
       <PhoneRows v-if="narrow" :answer="answer" />
@@ -175,7 +175,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   box-shadow: inset 0 -3px 0 var(--copper);
 }
 .gap {
-  margin-left: 14px;
+  margin-inline-start: 14px;
 }
 .choices span {
   color: var(--soft);

@@ -176,14 +176,14 @@ const show = (g: number | null | undefined): string => (g == null ? '?' : fmt.th
   position: absolute;
   bottom: 0;
   height: 14px;
-  border-left: 2px solid var(--tape-ink);
+  border-inline-start: 2px solid var(--tape-ink);
 }
 .needle {
   position: absolute;
   top: -4px;
   bottom: -4px;
-  border-left: 4px solid var(--ink);
-  margin-left: -2px;
+  border-inline-start: 4px solid var(--ink);
+  margin-inline-start: -2px;
 }
 .words {
   text-align: center;
