@@ -124,8 +124,15 @@ export default [
     },
   },
   {
-    files: ['web/src/**/*.{ts,vue}'],
+    files: ['web/src/**/*.{ts,vue}', 'server/src/**/*.ts'],
     ignores: [
+      // What the log of the server's own machine and the described interface say is for those who run and call it.
+      'server/src/main.ts',
+      'server/src/described/**',
+      'server/src/routes/docs.ts',
+      'server/src/live/stream.ts',
+      'server/src/db/connect.ts',
+      'server/src/words.ts',
       'web/src/words/**',
       'web/src/tapes/glyph-shapes.ts',
       'web/src/paper/svg-sheet.ts',

@@ -61,6 +61,9 @@ for (const school of ['inch', 'metric'] as const)
     })
     await signIn(page)
     const made = await jobOfAll(page, school)
+    // Jobs of other tests lie in the list too.
+    const list = (await (await page.request.get('/api/jobs')).json()) as { jobs: { name: string }[] }
+    const names = new Set(list.jobs.map((j) => j.name))
     const found = new Map<string, string>()
     await everyPlace(
       page,
@@ -68,7 +71,7 @@ for (const school of ['inch', 'metric'] as const)
       school,
       async (where) => {
         for (const fault of await broken(page)) found.set(fault, where)
-        for (const said of await outside(page)) {
+        for (const said of (await outside(page)).filter((text) => !names.has(text))) {
           const words =
             said
               .replace(NOT_SAID, '')
@@ -79,6 +82,6 @@ for (const school of ['inch', 'metric'] as const)
       },
       inPseudo,
     )
-    const list = [...found].map(([said, where]) => `${where}: ${said}`)
-    expect(list).toEqual([])
+    const unsaid = [...found].map(([said, where]) => `${where}: ${said}`)
+    expect(unsaid).toEqual([])
   })

@@ -10,6 +10,7 @@ import { parseArgs } from 'node:util'
 import Papa from 'papaparse'
 import { usesOfMessage } from '../core/src/words/print.js'
 import { allWords } from '../core/src/words/words.js'
+import '../server/src/words.js'
 import '../web/src/words/book.js'
 
 const root = path.join(import.meta.dirname, '..')

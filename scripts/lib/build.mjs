@@ -65,10 +65,15 @@ const SERVER = {
 }
 /** Builds the server where it changed since the last time. */
 export const buildServer = () =>
-  unlessSame('server', ['core/src', 'server/src', 'demo', 'package-lock.json'], SERVER_BUNDLE, async () => {
-    const esbuild = await import('esbuild')
-    await esbuild.build(SERVER)
-  })
+  unlessSame(
+    'server',
+    ['core/src', 'server/src', 'words', 'demo', 'package-lock.json'],
+    SERVER_BUNDLE,
+    async () => {
+      const esbuild = await import('esbuild')
+      await esbuild.build(SERVER)
+    },
+  )
 /** Builds the server anew whenever one of its files changes. @param built is called after each time but the first. */
 export async function watchServer(built) {
   const { context } = await import('esbuild')
@@ -84,7 +89,7 @@ export async function watchServer(built) {
 const buildWeb = () =>
   unlessSame(
     'web',
-    ['core/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'],
+    ['core/src', 'web/src', 'words', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'],
     path.join(WEB_ROOT, 'index.html'),
     async () => {
       console.log('Building the interface …')

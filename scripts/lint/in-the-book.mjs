@@ -8,14 +8,16 @@ const WORD = /\p{L}{2,}/u
 const SENTENCE = /\p{L}{2,}[’']?\p{L}*[,;:]?\s+\p{L}+|^\s*\p{Lu}\p{Ll}+(?:[\s.,:;!?…]|$)|^\p{L}{2,}…$/u
 /** A word in a text put together of parts. */
 const PART = /(?:^|\s)\p{L}{2,}(?:[\s.,:;!?…]|$)/u
+/** What a database reads. */
+const SQL = /^\s*(?:select|insert|update|create|delete|listen)\b/
 const KEY =
   /^(?:Enter|Esc|Escape|Tab|Space|Home|End|Delete|Backspace|Control|Shift|Alt|Meta|Page(?:Up|Down)|Arrow\w+)$/
 /** Texts that no person reads, and names that are the same in every language: fonts, headers, ours, languages; a stand-in's kind. */
 const NOT_READ =
-  /^(?:Barlow|Helvetica|UTC|Content-|Accept|application\/)|^Jugalis$|^air pocket$|^English$|^Español$|^ · Jugalis$|prefers-|min-width|max-width/
+  /^(?:Barlow|Helvetica|UTC|Content-|Accept|application\/)|^Jugalis$|^air pocket$|^(?:high|low) first$|^calendar $|^Wait$|^English$|^Español$|^ · Jugalis$|prefers-|min-width|max-width/
 
 const CALLS_WITHOUT_WORDS =
-  /^(?:emit|api|ask|fetch|inject|matchMedia|define\w+|querySelector\w*|closest|matches|getContext|createElement|addEventListener|removeEventListener|startsWith|endsWith|includes|indexOf|split|replace|replaceAll|test|setAttribute|append|as|on|attribute)$/
+  /^(?:emit|api|ask|fetch|inject|matchMedia|define\w+|querySelector\w*|closest|matches|getContext|createElement|addEventListener|removeEventListener|startsWith|endsWith|includes|indexOf|split|replace|replaceAll|test|setAttribute|append|as|on|set|attribute)$/
 const callee = (node) =>
   node.callee.type === 'MemberExpression' ? node.callee.property.name : node.callee.name
 
@@ -46,7 +48,8 @@ function notRead(node) {
   }
   return false
 }
-const reads = (text, pattern) => pattern.test(text) && !KEY.test(text) && !NOT_READ.test(text)
+const reads = (text, pattern) =>
+  pattern.test(text) && !KEY.test(text) && !SQL.test(text) && !NOT_READ.test(text)
 
 export const inTheBook = {
   meta: {
@@ -64,6 +67,7 @@ export const inTheBook = {
       },
       TemplateElement(node) {
         const text = node.value.cooked ?? ''
+        if (SQL.test(node.parent.quasis[0].value.cooked ?? '')) return
         const alone = node.parent.expressions.length === 0
         if ((alone ? reads(text, SENTENCE) : /\s/.test(text) && reads(text, PART)) && !notRead(node.parent))
           say(node, text)

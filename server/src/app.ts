@@ -10,7 +10,7 @@ import helmet from 'helmet'
 import type pg from 'pg'
 import { openApi } from './described/openapi.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './described/schemas.js'
-import { answerErrors, notFound, unknownRoute } from './errors.js'
+import { HttpError, answerErrors, notFound, unknownRoute } from './errors.js'
 import type { Heavy } from './heavy.js'
 import { askedWell, notKept } from './manners.js'
 import { type Heads, headsOf } from './live/heads.js'
@@ -20,6 +20,7 @@ import { deviceDoor } from './routes/devices.js'
 import { docsRoutes } from './routes/docs.js'
 import { jobRoutes } from './routes/jobs.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
+import { refusal } from './words.js'
 
 export interface AppOptions {
   pool: pg.Pool
@@ -72,10 +73,7 @@ export function createApp(o: AppOptions): Express {
       skip: () => o.limiter === false,
       standardHeaders: true,
       legacyHeaders: false,
-      handler: (_req, res) =>
-        void res
-          .status(429)
-          .json({ error: { code: 'too-many', message: 'Too many at once. Wait a minute.', field: null } }),
+      handler: (_req, _res, next) => next(new HttpError(429, 'too-many', refusal('refused-too-many'))),
     })
   // The quickest there is: a log that is opened whole is ten megabytes. Brotli takes a third of gzip's time for less.
   app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))

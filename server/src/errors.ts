@@ -1,18 +1,22 @@
+import { type AnyMsg, say } from '@jugalis/core'
 import type { ErrorRequestHandler, RequestHandler } from 'express'
+import { readerOf, refusal } from './words.js'
 
 /** An answer that is not a success: status, code, a sentence, the field, and the reasons where there are several. */
 export class HttpError extends Error {
   constructor(
     readonly status: number,
     readonly code: string,
-    message: string,
+    /** A sentence of the book, or one that was said already. */
+    readonly says: AnyMsg | string,
     readonly field: string | null = null,
     readonly more: Record<string, unknown> = {},
   ) {
-    super(message)
+    super(typeof says === 'string' ? says : say(says))
   }
 }
-export const notFound = (): HttpError => new HttpError(404, 'not-found', 'There is nothing here.')
+export const notFound = (): HttpError =>
+  new HttpError(404, 'not-found', refusal('refused-there-is-nothing-here'))
 
 export const unknownRoute: RequestHandler = () => {
   throw notFound()
@@ -23,26 +27,26 @@ interface BodyParserError {
   status?: number
 }
 /** Turns whatever went wrong into one form. Nothing of the inside reaches a client. */
-export const answerErrors: ErrorRequestHandler = (e: unknown, _req, res, next) => {
+export const answerErrors: ErrorRequestHandler = (e: unknown, req, res, next) => {
   if (res.headersSent) return next(e)
   const parse = e as BodyParserError
   const known =
     e instanceof HttpError
       ? e
       : parse.type === 'entity.too.large'
-        ? new HttpError(413, 'too-large', 'That is too much at once. Send smaller pieces.')
+        ? new HttpError(413, 'too-large', refusal('refused-that-is-too-much'))
         : parse.type === 'entity.parse.failed' ||
             parse.type === 'encoding.unsupported' ||
             parse.type === 'charset.unsupported'
-          ? new HttpError(400, 'bad-input', 'This is not JSON.')
+          ? new HttpError(400, 'bad-input', refusal('refused-this-is-not-json'))
           : typeof parse.status === 'number' && parse.status >= 400 && parse.status < 500
-            ? new HttpError(parse.status, 'bad-input', 'The request can\u2019t be read.')
+            ? new HttpError(parse.status, 'bad-input', refusal('refused-the-request-cant-be'))
             : null
   if (!known) console.error(e)
-  const answer =
-    known ?? new HttpError(500, 'failed', 'Something went wrong here. Nothing was lost; try again.')
+  const answer = known ?? new HttpError(500, 'failed', refusal('refused-something-went-wrong-here'))
   if (typeof answer.more.retryAfterS === 'number') res.set('Retry-After', String(answer.more.retryAfterS))
+  const message = typeof answer.says === 'string' ? answer.says : say(answer.says, readerOf(req))
   res
     .status(answer.status)
-    .json({ error: { code: answer.code, message: answer.message, field: answer.field, ...answer.more } })
+    .json({ error: { code: answer.code, message, field: answer.field, ...answer.more } })
 }

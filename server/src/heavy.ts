@@ -1,6 +1,7 @@
 import { type Answer, Refusal } from '@jugalis/core'
 import { Worker } from 'node:worker_threads'
 import { HttpError } from './errors.js'
+import { refusal } from './words.js'
 
 type Reply =
   | { answer: Answer }
@@ -48,7 +49,7 @@ export function heavyThread(script: URL): Heavy {
   return {
     async run(name, body) {
       if (busy)
-        throw new HttpError(503, 'busy', 'Another plan is being made. Ask again in a few seconds.', null, {
+        throw new HttpError(503, 'busy', refusal('refused-another-plan-is-being'), null, {
           retryAfterS: RETRY_AFTER_S,
         })
       busy = true

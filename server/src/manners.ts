@@ -1,6 +1,7 @@
 import type { RequestHandler } from 'express'
 import { methodsOf, OPERATIONS } from './described/operations.js'
 import { HttpError } from './errors.js'
+import { refusal } from './words.js'
 
 /** Nothing the API answers is kept on the way, unless an answer says otherwise of itself. */
 export const notKept: RequestHandler = (_req, res, next) => {
@@ -17,7 +18,11 @@ export const askedWell: RequestHandler = (req, res, next) => {
   const methods = methodsOf(req.path)
   if (methods.length && !methods.includes(req.method) && !['HEAD', 'OPTIONS'].includes(req.method)) {
     res.set('Allow', methods.join(', '))
-    throw new HttpError(405, 'bad-input', `Here only ${methods.join(', ')} is answered.`)
+    throw new HttpError(
+      405,
+      'bad-input',
+      refusal('refused-here-only-is-answered', { methods: methods.join(', ') }),
+    )
   }
   const sent = req.headers['transfer-encoding'] !== undefined || Number(req.headers['content-length']) > 0
   const binary =
@@ -30,7 +35,7 @@ export const askedWell: RequestHandler = (req, res, next) => {
     !req.is(['json', '+json'])
   ) {
     res.set('Accept', 'application/json')
-    throw new HttpError(415, 'bad-input', 'Send JSON, and say so: Content-Type application/json.')
+    throw new HttpError(415, 'bad-input', refusal('refused-send-json-and-say'))
   }
   next()
 }

@@ -1,18 +1,22 @@
-import type { Reader, System } from '@jugalis/core'
+import { LANGUAGES, type Reader, type System } from '@jugalis/core'
 import bcrypt from 'bcryptjs'
 import type pg from 'pg'
 
-/** How a person reads: the units and the decimal sign they chose, the school's for the rest. */
+/** How a person reads: the units, the decimal sign and the language they chose, the school's units for the rest. */
 export async function readerOf(pool: pg.Pool, personId: string, school: System): Promise<Reader> {
-  const r = await pool.query<{ settings: Partial<{ own: Reader['own']; decimal: string }> | null }>(
-    'select settings from person where person_id = $1',
-    [personId],
-  )
-  const { own, decimal } = r.rows[0]?.settings ?? {}
+  const r = await pool.query<{
+    settings: Partial<{
+      own: Reader['own']
+      decimal: string
+      language: string
+    }> | null
+  }>('select settings from person where person_id = $1', [personId])
+  const { own, decimal, language } = r.rows[0]?.settings ?? {}
   return {
     units: school,
     ...(own ? { own } : {}),
     ...(decimal === '.' || decimal === ',' ? { decimal } : {}),
+    language: LANGUAGES.find((l) => l === language) ?? 'en',
   }
 }
 

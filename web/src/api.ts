@@ -1,4 +1,5 @@
-import { word } from './words/word'
+import { localeOf } from '@jugalis/core'
+import { languageNow, word } from './words/word'
 /** One reason of a refusal; for a joint that waits, when it may. */
 export interface Stop {
   code: string
@@ -39,9 +40,11 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
     res = await fetch(`/api${path}`, {
       method,
       credentials: 'same-origin',
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: {
+        'accept-language': localeOf(languageNow()),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
   } catch {
     throw new NoSignal(word('ui-no-signal'))

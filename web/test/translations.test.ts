@@ -3,6 +3,7 @@ import path from 'node:path'
 import { LANGUAGES } from '@jugalis/core'
 import { allWords } from '../../core/src/words/words'
 import { usesOfMessage } from '../../core/src/words/print'
+import '../../server/src/words'
 import '../src/words/book'
 
 const DIR = path.join(import.meta.dirname, '../../words')

@@ -3,6 +3,7 @@ import { type Silence, isUuid } from '@jugalis/core'
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { insertMember } from './jobs.js'
+import { refusal } from '../words.js'
 
 export const DEVICE_KINDS = ['probe', 'press-tool', 'torque-tool', 'heat-blanket', 'pressure-logger'] as const
 export type DeviceKind = (typeof DEVICE_KINDS)[number]
@@ -43,8 +44,22 @@ interface Row {
   silent_why: string | null
   silent_since: Date | null
 }
-const COLUMNS =
-  'job_id, device_id, name, kind, place_id, tool_id, section_id, settings, stand_in, revoked_at, token_hash, created_at, silent_why, silent_since'
+const COLUMNS = [
+  'job_id',
+  'device_id',
+  'name',
+  'kind',
+  'place_id',
+  'tool_id',
+  'section_id',
+  'settings',
+  'stand_in',
+  'revoked_at',
+  'token_hash',
+  'created_at',
+  'silent_why',
+  'silent_since',
+].join(', ')
 const asDevice = (r: Row): Device => ({
   jobId: r.job_id,
   deviceId: r.device_id,
@@ -125,7 +140,8 @@ export async function addDevice(
       nowS,
     ],
   )
-  if (!r.rowCount) throw new HttpError(409, 'id-reused', 'This instrument is already there.', 'deviceId')
+  if (!r.rowCount)
+    throw new HttpError(409, 'id-reused', refusal('refused-this-instrument-is-already'), 'deviceId')
   // Its entries bear its own name, not that of whoever put it up.
   await insertMember(pool, d.jobId, deviceId, d.name, 'device')
   return { deviceId, token: `${d.jobId}.${deviceId}.${secret}` }
@@ -142,12 +158,12 @@ export async function revokeDevice(
     'update device set revoked_at = coalesce(revoked_at, to_timestamp($3)) where job_id = $1 and device_id = $2',
     [jobId, deviceId, nowS],
   )
-  if (!r.rowCount) throw new HttpError(404, 'not-found', 'There is no such instrument on this job.')
+  if (!r.rowCount) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such'))
 }
 
 /** The instrument that a token belongs to. @throws HttpError 401: no token, forged, ended; which of them is not said. */
 export async function deviceOf(pool: pg.Pool, authorization: string | undefined): Promise<Device> {
-  const refused = new HttpError(401, 'device-token', 'This token is not one of an instrument on a job here.')
+  const refused = new HttpError(401, 'device-token', refusal('refused-this-token-is-not'))
   const [jobId = '', deviceId = '', secret = ''] = (
     /^Bearer (\S+)$/.exec(authorization ?? '')?.[1] ?? ''
   ).split('.')

@@ -1,6 +1,7 @@
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { NEW_HEAD } from './log.js'
+import { refusal } from '../words.js'
 
 export interface JobRow {
   jobId: string
@@ -44,7 +45,8 @@ export async function addMember(pool: pg.Pool, jobId: string, orgId: string, log
     [orgId, login.trim().toLowerCase()],
   )
   const found = r.rows[0]
-  if (!found) throw new HttpError(422, 'unknown-person', `Nobody here signs in as "${login}".`, 'login')
+  if (!found)
+    throw new HttpError(422, 'unknown-person', refusal('refused-nobody-here-signs-in', { login }), 'login')
   await insertMember(pool, jobId, found.person_id, found.name, 'member')
   return found.name
 }
@@ -74,7 +76,7 @@ export async function requireMember(pool: pg.Pool, jobId: string, personId: stri
     [jobId, personId],
   )
   const role = r.rows[0]?.role
-  if (!role) throw new HttpError(404, 'not-found', 'There is no such job, or you are not on it.')
+  if (!role) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
   return role
 }
 

@@ -17,6 +17,7 @@ import {
 } from '@jugalis/core'
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
+import { refusal } from '../words.js'
 
 export interface Appended {
   seqs: { id: string; seq: number }[]
@@ -89,7 +90,7 @@ async function appendInside(
       if (
         draftText(JSON.parse(stored.body) as JobEvent) !== draftText({ ...draft, deviceId: batch.deviceId })
       )
-        throw new HttpError(409, 'id-reused', 'This id belongs to another entry.', `events[${i}].id`)
+        throw new HttpError(409, 'id-reused', refusal('refused-this-id-belongs-to'), `events[${i}].id`)
       seqs.push({ id: draft.id, seq: Number(stored.seq) })
       continue
     }
@@ -105,13 +106,9 @@ async function appendInside(
     })
   }
   if (fresh.length && batch.expectedSeq != null && batch.expectedSeq !== head.seq)
-    throw new HttpError(
-      409,
-      'stale',
-      'Others have written since. Read on, then decide again.',
-      'expectedSeq',
-      { seq: head.seq },
-    )
+    throw new HttpError(409, 'stale', refusal('refused-others-have-written-since'), 'expectedSeq', {
+      seq: head.seq,
+    })
   await checkDeviceSeqs(client, jobId, batch.deviceId, fresh)
   await checkJoints(client, jobId, fresh, batch.events)
   if (fresh.some((e) => e.kind === 'test-begun')) await checkTests(client, jobId, fresh)
@@ -137,7 +134,7 @@ async function lockHead(client: pg.PoolClient, jobId: string): Promise<{ seq: nu
     [jobId],
   )
   const row = r.rows[0]
-  if (!row) throw new HttpError(404, 'not-found', 'There is no such job.')
+  if (!row) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job-6'))
   return { seq: Number(row.seq), hash: row.hash.toString('hex') }
 }
 export async function writeHead(
@@ -161,23 +158,13 @@ async function checkDeviceSeqs(
 ): Promise<void> {
   const seqs = fresh.map((e) => e.deviceSeq)
   if (new Set(seqs).size !== seqs.length)
-    throw new HttpError(
-      409,
-      'device-seq-reused',
-      'Two entries of this device have the same number.',
-      'events',
-    )
+    throw new HttpError(409, 'device-seq-reused', refusal('refused-two-entries-of-this'), 'events')
   const r = await client.query(
     'select 1 from event where job_id = $1 and device_id = $2 and device_seq = any($3::bigint[]) limit 1',
     [jobId, deviceId, seqs],
   )
   if (r.rowCount)
-    throw new HttpError(
-      409,
-      'device-seq-reused',
-      'This device has used that number for another entry.',
-      'events',
-    )
+    throw new HttpError(409, 'device-seq-reused', refusal('refused-this-device-has-used'), 'events')
 }
 
 /** Joints that item events define; the ids live in the pieces. */
@@ -224,7 +211,7 @@ async function checkJoints(
   const known = new Set(r.rows.map((x) => x.joint_id))
   const i = all.findIndex((e) => jointsNamed(e).some((j) => named.includes(j) && !known.has(j)))
   if (i >= 0)
-    throw new HttpError(422, 'unknown-joint', 'This joint is not one of this job.', `events[${i}].jointId`)
+    throw new HttpError(422, 'unknown-joint', refusal('refused-this-joint-is-not'), `events[${i}].jointId`)
 }
 
 /** A test begins only when the ladder and the gates allow it, by the careful rule and what is recorded by then. */

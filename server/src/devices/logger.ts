@@ -5,6 +5,7 @@ import { type Appended, appendBatch } from '../db/log.js'
 import { HttpError } from '../errors.js'
 import { AHEAD_S, bad, idOf } from './entry.js'
 import type { Reports } from './report.js'
+import { refusal } from '../words.js'
 
 export interface Running {
   testId: string
@@ -41,18 +42,18 @@ export async function takeLog(
   { sentAtDeviceS, reports }: Reports,
   receivedAtS: number,
 ): Promise<Appended> {
-  if (!device.sectionId) throw bad('This logger sits on no section yet.', 'sectionId')
+  if (!device.sectionId) throw bad(refusal('refused-logger-on-no-section'), 'sectionId')
   reports.forEach((r, i) => {
-    if (r.what !== 'pressure') throw bad('A pressure logger reports pressure.', `reports[${i}].what`)
-    if (r.value === undefined) throw bad('A reading needs a value.', `reports[${i}].value`)
+    if (r.what !== 'pressure') throw bad(refusal('refused-logger-reports-pressure'), `reports[${i}].what`)
+    if (r.value === undefined) throw bad(refusal('refused-reading-needs-a-value'), `reports[${i}].value`)
     if (r.atDeviceS > sentAtDeviceS + AHEAD_S)
-      throw bad('This report is from the future of its own clock.', `reports[${i}].atDeviceS`)
+      throw bad(refusal('refused-report-from-the-future'), `reports[${i}].atDeviceS`)
     const before = reports[i - 1]
     if (before && (r.seq <= before.seq || r.atDeviceS <= before.atDeviceS))
-      throw bad('Numbers and times must ascend.', `reports[${i}].seq`)
+      throw bad(refusal('refused-numbers-must-ascend'), `reports[${i}].seq`)
   })
   const running = await runningTest(pool, device.jobId, device.sectionId)
-  if (!running) throw new HttpError(409, 'no-test', 'No test is running on this section.', 'sectionId')
+  if (!running) throw new HttpError(409, 'no-test', refusal('refused-no-test-is-running'), 'sectionId')
   const had = await pool.query<{ last: string | null }>(
     'select max(device_seq) as last from event where job_id = $1 and device_id = $2',
     [device.jobId, device.deviceId],

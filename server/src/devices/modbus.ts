@@ -3,6 +3,7 @@ import Modbus from 'jsmodbus'
 import * as yup from 'yup'
 import type { Silence } from '@jugalis/core'
 import { HttpError } from '../errors.js'
+import { refusal } from '../words.js'
 
 const TYPES = ['int16', 'uint16', 'int32', 'uint32', 'float32', 'float64'] as const
 /** How many registers of sixteen bits a value fills. */
@@ -41,12 +42,7 @@ type Register = yup.InferType<typeof register>
 export function checkHost(host: string): void {
   const allowed = (process.env.MODBUS_HOSTS ?? '127.0.0.1').split(',').map((h) => h.trim())
   if (!allowed.includes(host))
-    throw new HttpError(
-      422,
-      'host-not-allowed',
-      'The server may not speak to this host. Whoever runs it names it in MODBUS_HOSTS.',
-      'settings.host',
-    )
+    throw new HttpError(422, 'host-not-allowed', refusal('refused-the-server-may-not'), 'settings.host')
 }
 
 /** What kept an instrument from being read, by what was thrown while it was tried. */

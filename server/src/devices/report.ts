@@ -5,6 +5,7 @@ import type { Device } from '../db/devices.js'
 import { type Appended, appendBatch } from '../db/log.js'
 import { AHEAD_S, bad, idOf } from './entry.js'
 import { takeLog } from './logger.js'
+import { refusal } from '../words.js'
 
 const CLIMATE = ['wall', 'air', 'humidity'] as const
 const TOOL = ['cycle', 'torque', 'blanket'] as const
@@ -51,16 +52,16 @@ export function checkReports(raw: unknown): Reports {
     return body.validateSync(raw, { strict: true, abortEarly: true })
   } catch (e) {
     const path = (e as yup.ValidationError).path ?? ''
-    throw bad(`The report can\u2019t be read: ${(e as Error).message}.`, path || 'reports')
+    throw bad(refusal('refused-report-unreadable', { why: (e as Error).message }), path || 'reports')
   }
 }
 
 function draftOf(device: Device, r: Reports['reports'][number], sentAtS: number, i: number): Draft {
   const field = `reports[${i}]`
   if (!MAY[device.kind].includes(r.what))
-    throw bad(`A ${device.kind.replace('-', ' ')} does not report ${r.what}.`, `${field}.what`)
+    throw bad(refusal('refused-kind-does-not-report', { kind: device.kind, what: r.what }), `${field}.what`)
   if (r.atDeviceS > sentAtS + AHEAD_S)
-    throw bad('This report is from the future of its own clock.', `${field}.atDeviceS`)
+    throw bad(refusal('refused-report-from-the-future'), `${field}.atDeviceS`)
   const envelope = {
     id: idOf(device.deviceId, r.seq),
     jointId: null,
@@ -69,11 +70,11 @@ function draftOf(device: Device, r: Reports['reports'][number], sentAtS: number,
     after: [],
   }
   if ((CLIMATE as readonly string[]).includes(r.what)) {
-    if (r.value === undefined) throw bad('A reading needs a value.', `${field}.value`)
+    if (r.value === undefined) throw bad(refusal('refused-reading-needs-a-value'), `${field}.value`)
     const [min, max] = r.what === 'humidity' ? [0, 100] : [-60, 150]
     if (r.value < min || r.value > max)
-      throw bad(`${r.what} must lie between ${min} and ${max}.`, `${field}.value`)
-    if (!device.placeId) throw bad('This instrument hangs at no place yet.', 'placeId')
+      throw bad(refusal('refused-value-between', { what: r.what, min, max }), `${field}.value`)
+    if (!device.placeId) throw bad(refusal('refused-instrument-at-no-place'), 'placeId')
     const data = {
       placeId: device.placeId,
       what: r.what,
@@ -83,8 +84,8 @@ function draftOf(device: Device, r: Reports['reports'][number], sentAtS: number,
     }
     return { ...envelope, kind: 'reading', v: KINDS.reading?.v ?? 1, data }
   }
-  if (!device.toolId) throw bad('This instrument belongs to no tool yet.', 'toolId')
-  if (r.result === undefined) throw bad('A tool says with what result.', `${field}.result`)
+  if (!device.toolId) throw bad(refusal('refused-instrument-of-no-tool'), 'toolId')
+  if (r.result === undefined) throw bad(refusal('refused-tool-says-its-result'), `${field}.result`)
   const data = {
     toolId: device.toolId,
     what: r.what,

@@ -2,12 +2,13 @@ import { CALCULATIONS, Refusal } from '@jugalis/core'
 import express, { Router } from 'express'
 import { HttpError } from '../errors.js'
 import type { Heavy } from '../heavy.js'
+import { refusal } from '../words.js'
 
 /** The calculation door: no sign-in, reads and writes no job. */
 export function calcRoutes(heavy: Heavy): Router {
   const routes = Router()
   const onlyGet = (): never => {
-    throw new HttpError(405, 'bad-input', 'Read the list with GET; compute with POST on one name.')
+    throw new HttpError(405, 'bad-input', refusal('refused-read-the-list-with'))
   }
   routes
     .route('/')
@@ -32,13 +33,13 @@ export function calcRoutes(heavy: Heavy): Router {
         throw new HttpError(
           404,
           'unknown-calculation',
-          `There is no calculation called "${String(req.params.name)}".`,
+          refusal('refused-there-is-no-calculation', { name: String(req.params.name) }),
         )
       // The parser makes an empty object of no body at all.
       const sent = req.headers['transfer-encoding'] !== undefined || Number(req.headers['content-length']) > 0
       const body: unknown = sent ? req.body : null
       if (typeof body !== 'object' || body === null || Array.isArray(body))
-        throw new HttpError(400, 'bad-input', 'Send a JSON object.')
+        throw new HttpError(400, 'bad-input', refusal('refused-send-a-json-object'))
       try {
         // What is not a question is refused before anybody has to wait.
         if (calculation.heavy) calculation.check(body)
@@ -53,7 +54,7 @@ export function calcRoutes(heavy: Heavy): Router {
         throw new HttpError(
           404,
           'unknown-calculation',
-          `There is no calculation called "${String(req.params.name)}".`,
+          refusal('refused-there-is-no-calculation', { name: String(req.params.name) }),
         )
       onlyGet()
     })

@@ -1,8 +1,9 @@
 import { createHash, createHmac, timingSafeEqual } from 'node:crypto'
 import {
+  type AnyMsg,
+  say,
   type JobState,
   type Reader,
-  fmt,
   foldJob,
   greatest,
   isUuid,
@@ -17,6 +18,7 @@ import type pg from 'pg'
 import { requireMember } from '../db/jobs.js'
 import { HttpError } from '../errors.js'
 import { readerOf } from '../people.js'
+import { type CalendarCode, refusal } from '../words.js'
 
 /** A calendar program can't sign in: the address itself is the key, made for one person and one job. */
 const macOf = (secret: string, jobId: string, personId: string): string =>
@@ -26,8 +28,6 @@ const same = (a: string, b: string): boolean =>
 const MARK_S = 300
 /** What has been for longer than this is gone from the feed. */
 const KEPT_S = 30 * 86400
-const RULE = 'By its rule, with the readings so far. A colder night moves it.'
-const TAKEN_BACK = 'No time by its rule any more, with the readings so far. Look at Wait.'
 
 /** Where a job's log stands: what a calendar program compares an entry's age with. */
 export interface LogEnd {
@@ -48,6 +48,7 @@ export function calendarOf(
   end: LogEnd,
   reader: Reader,
 ): string {
+  const tell = (code: CalendarCode, params: AnyMsg['params'] = {}): string => say({ code, params }, reader)
   const feed = ical({ name: state.job.name, ttl: 900, prodId: { company: 'Jugalis', product: 'Wait' } })
   const stamp = new Date(end.recordedAtS * 1000)
   /** @param sinceS when the wait began: where an entry without a time stands, crossed out. */
@@ -70,28 +71,41 @@ export function calendarOf(
       start,
       end: new Date(start.getTime() + MARK_S * 1000),
       summary,
-      description: atS === null ? TAKEN_BACK : description,
+      description: atS === null ? tell('calendar-taken-back') : description,
       stamp,
       alarms: atS === null ? [] : [{ type: ICalAlarmType.display, trigger: 0 }],
     })
   }
-  const bar = (b: number): string => fmt.pressure(b, reader)
   for (const id of jointPlaces(state).keys()) {
     const f = jointFacts(state, id, 'coldest', nowS)
     if (f && f.homeAtS !== null)
-      put(`move-${id}`, f.movable.value, f.homeAtS, `${f.tag} may be moved with care`, RULE)
+      put(
+        `move-${id}`,
+        f.movable.value,
+        f.homeAtS,
+        tell('calendar-may-be-moved', { tag: f.tag }),
+        tell('calendar-by-its-rule'),
+      )
   }
   for (const id of state.sections.keys()) {
     const a = sectionAnswer(state, id, nowS, 'coldest')
     if (!a || a.proved) continue
-    const says = (tag: string): string => `${tag} may take ${bar(a.section.testBar)}`
+    const says = (tag: string): string => tell('calendar-may-take', { tag, bar: a.section.testBar })
     const homes = a.joints.flatMap((j) => (j.facts.homeAtS === null ? [] : [j.facts.homeAtS]))
     for (const j of a.joints)
       if (j.facts.homeAtS !== null)
-        put(`joint-${j.facts.id}-${id}`, j.readyAtS, j.facts.homeAtS, says(j.facts.tag), RULE)
+        put(
+          `joint-${j.facts.id}-${id}`,
+          j.readyAtS,
+          j.facts.homeAtS,
+          says(j.facts.tag),
+          tell('calendar-by-its-rule'),
+        )
     if (!homes.length || homes.length < a.joints.length) continue
-    const held = a.holdsBack ? ` Held back by ${a.holdsBack.facts.tag}.` : ''
-    put(`ready-${id}`, a.readyAtS, greatest(homes), says(a.section.tag), `${RULE}${held}`)
+    const why = a.holdsBack
+      ? tell('calendar-held-back', { tag: a.holdsBack.facts.tag })
+      : tell('calendar-by-its-rule')
+    put(`ready-${id}`, a.readyAtS, greatest(homes), says(a.section.tag), why)
   }
   // RFC 5545: the last line ends like every other.
   return `${feed.toString().trimEnd()}\r\n`
@@ -105,7 +119,7 @@ export function calendarRoutes(pool: pg.Pool, secret: string, nowS: () => number
   const routes = Router()
   routes.get('/:jobId/:personId/:file', async (req: Request, res) => {
     const [jobId, personId] = [String(req.params.jobId), String(req.params.personId)]
-    const gone = new HttpError(404, 'not-found', 'There is no such calendar.')
+    const gone = new HttpError(404, 'not-found', refusal('refused-there-is-no-such-calendar'))
     if (!isUuid(jobId) || !isUuid(personId)) throw gone
     if (!same(String(req.params.file), `${macOf(secret, jobId, personId)}.ics`)) throw gone
     await requireMember(pool, jobId, personId)

@@ -8,6 +8,7 @@ import { chance, torqueAt } from '../devices/models.js'
 import { takeReports } from '../devices/report.js'
 import { HttpError } from '../errors.js'
 import type { Heads } from '../live/heads.js'
+import { refusal } from '../words.js'
 
 const newDevice = yup
   .object({
@@ -73,7 +74,7 @@ export function deviceRoutes(
     const id = await jobId(req)
     const device = (await devicesOf(pool, id)).find((d) => d.deviceId === req.params.deviceId)
     if (!device?.standIn || device.revoked)
-      throw new HttpError(404, 'not-found', 'There is no such stand-in on this job.')
+      throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-stand'))
     const o = checked(asked, req.body ?? {})
     const now = nowS()
     const seq = Math.floor(now * 100)
@@ -97,7 +98,7 @@ export function deviceRoutes(
           : device.kind === 'heat-blanket'
             ? { what: 'blanket', result: o.fault ? 'fault' : o.off ? 'off' : 'on' }
             : null
-    if (!says) throw new HttpError(422, 'bad-input', 'This one reads by itself.')
+    if (!says) throw new HttpError(422, 'bad-input', refusal('refused-this-one-reads-by'))
     const done = await takeReports(
       pool,
       device,

@@ -22,13 +22,14 @@ import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
 import { entriesCsv, jointLogCsv } from './tables.js'
 import { exportJob, importJob } from './transfer.js'
+import { refusal } from '../words.js'
 
 const newJob = yup
   .object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() })
   .noUnknown()
 const me = (req: Request): { personId: string; name: string; orgId: string } => {
   const p = req.session.person
-  if (!p) throw new HttpError(401, 'sign-in', 'Sign in first.')
+  if (!p) throw new HttpError(401, 'sign-in', refusal('refused-sign-in-first-4'))
   return p
 }
 
@@ -36,13 +37,13 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
   const routes = Router()
   const jobId = async (req: Request): Promise<string> => {
     const id = String(req.params.jobId).toLowerCase()
-    if (!isUuid(id)) throw new HttpError(404, 'not-found', 'There is no such job, or you are not on it.')
+    if (!isUuid(id)) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
     await requireMember(pool, id, me(req).personId)
     return id
   }
   const requireOwner = async (id: string, req: Request): Promise<void> => {
     if ((await requireMember(pool, id, me(req).personId)) !== 'owner')
-      throw new HttpError(403, 'not-owner', 'Only who began this job may do that.')
+      throw new HttpError(403, 'not-owner', refusal('refused-only-who-began-this'))
   }
   const json = express.json({ limit: '1mb' })
 
@@ -57,7 +58,7 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
       throw new HttpError(
         422,
         'bad-input',
-        'A job needs a name and an id.',
+        refusal('refused-a-job-needs-a'),
         (e as yup.ValidationError).path ?? null,
       )
     }
@@ -65,7 +66,7 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     const person = me(req)
     await inTransaction(pool, async (client) => {
       const had = await client.query('select 1 from job where job_id = $1', [id])
-      if (had.rowCount) throw new HttpError(409, 'id-reused', 'This job is already there.', 'jobId')
+      if (had.rowCount) throw new HttpError(409, 'id-reused', refusal('refused-this-job-is-already'), 'jobId')
       await insertJob(client, id, person.orgId, name, nowS())
       await insertMember(client, id, person.personId, person.name, 'owner')
     })
@@ -83,14 +84,14 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     await requireOwner(id, req)
     const { login } = (req.body ?? {}) as { login?: unknown }
     if (typeof login !== 'string' || !login.trim() || login.length > 80)
-      throw new HttpError(422, 'bad-input', 'Say as whom the person signs in.', 'login')
+      throw new HttpError(422, 'bad-input', refusal('refused-say-as-whom-the'), 'login')
     res.status(201).json({ name: await addMember(pool, id, me(req).orgId, login) })
   })
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)
     const after = Number(req.query.after ?? 0)
     if (!Number.isInteger(after) || after < 0)
-      throw new HttpError(422, 'bad-input', 'after must be a number from 0.', 'after')
+      throw new HttpError(422, 'bad-input', refusal('refused-after-must-be-a'), 'after')
     const log = await logText(pool, id, after)
     const { head, hashAfter, hashHead } = log
     const envelope = JSON.stringify({ serverNowS: nowS(), head, hashAfter, hashHead })
@@ -113,7 +114,7 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     const batch = req.body as Batch
     // A device that two people share: what one wrote does not go out under the other's name.
     if (batch.personId && batch.personId !== me(req).personId)
-      throw new HttpError(401, 'other-person', 'Who wrote these entries signs in to send them.', 'personId')
+      throw new HttpError(401, 'other-person', refusal('refused-who-wrote-these-entries'), 'personId')
     const done = await appendBatch(pool, id, me(req).personId, batch, receivedAtS)
     heads.grew(id, done.head.seq)
     res.json({ ...done, serverNowS: nowS() })

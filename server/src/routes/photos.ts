@@ -3,11 +3,12 @@ import express, { type Request, Router } from 'express'
 import type pg from 'pg'
 import { hashOf, keepPhoto, kindOf, photoOf } from '../db/photos.js'
 import { HttpError } from '../errors.js'
+import { refusal } from '../words.js'
 
 const HASH = /^[0-9a-f]{64}$/
 const hashIn = (req: Request): string => {
   const hash = String(req.params.hash).toLowerCase()
-  if (!HASH.test(hash)) throw new HttpError(404, 'not-found', 'There is no such picture.')
+  if (!HASH.test(hash)) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-picture'))
   return hash
 }
 
@@ -25,16 +26,16 @@ export function photoRoutes(pool: pg.Pool, jobId: (req: Request) => Promise<stri
     const bytes: unknown = req.body
     const kind = Buffer.isBuffer(bytes) ? kindOf(bytes) : null
     if (!Buffer.isBuffer(bytes) || !kind)
-      throw new HttpError(422, 'bad-input', 'A picture is a JPEG, PNG or WebP file.', 'body')
+      throw new HttpError(422, 'bad-input', refusal('refused-a-picture-is-a'), 'body')
     if (hashOf(bytes) !== hash)
-      throw new HttpError(422, 'bad-input', 'The picture is not the one its name says.', 'hash')
+      throw new HttpError(422, 'bad-input', refusal('refused-the-picture-is-not'), 'hash')
     await keepPhoto(pool, id, hash, kind, bytes)
     res.status(201).json({ hash })
   })
   routes.get('/:hash', async (req, res) => {
     const id = await jobId(req)
     const found = await photoOf(pool, id, hashIn(req))
-    if (!found) throw new HttpError(404, 'not-found', 'This picture has not come in yet.')
+    if (!found) throw new HttpError(404, 'not-found', refusal('refused-this-picture-has-not'))
     res.type(found.kind).set('cache-control', 'private, max-age=31536000, immutable').send(found.bytes)
   })
   return routes

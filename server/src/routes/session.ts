@@ -5,6 +5,7 @@ import type pg from 'pg'
 import * as yup from 'yup'
 import { checked } from '../checked.js'
 import { HttpError } from '../errors.js'
+import { refusal } from '../words.js'
 
 declare module 'express-session' {
   interface SessionData {
@@ -33,7 +34,7 @@ const settings = yup
 const NOBODY = bcrypt.hashSync('nobody', 10)
 
 export const requireSession: RequestHandler = (req, _res, next) => {
-  if (!req.session.person) throw new HttpError(401, 'sign-in', 'Sign in first.')
+  if (!req.session.person) throw new HttpError(401, 'sign-in', refusal('refused-sign-in-first-4'))
   next()
 }
 
@@ -44,7 +45,7 @@ export function sessionRoutes(pool: pg.Pool): Router {
   })
   routes.post('/', express.json({ limit: '10kb' }), async (req, res) => {
     if (!signIn.isValidSync(req.body, { strict: true }))
-      throw new HttpError(422, 'bad-input', 'Give a name and a password.', 'login')
+      throw new HttpError(422, 'bad-input', refusal('refused-give-a-name-and'), 'login')
     const { login, password } = req.body as { login: string; password: string }
     const r = await pool.query<{
       person_id: string
@@ -55,7 +56,7 @@ export function sessionRoutes(pool: pg.Pool): Router {
     const row = r.rows[0]
     const right = await bcrypt.compare(password, row?.password_hash ?? NOBODY)
     if (!row || !row.password_hash || !right)
-      throw new HttpError(401, 'wrong-sign-in', 'Name or password is not right.', 'password')
+      throw new HttpError(401, 'wrong-sign-in', refusal('refused-name-or-password-is'), 'password')
     await new Promise<void>((done, fail) =>
       req.session.regenerate((e?: unknown) => (e ? fail(e as Error) : done())),
     )

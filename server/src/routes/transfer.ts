@@ -5,6 +5,7 @@ import { inTransaction, insertJob, insertMember, membersOf } from '../db/jobs.js
 import { insertLines, jointsDefined, writeHead } from '../db/log.js'
 import { readLog } from '../db/read-log.js'
 import { HttpError } from '../errors.js'
+import { refusal } from '../words.js'
 
 const FORMAT = 'jugalis-job-1'
 const file = yup.object({
@@ -74,29 +75,25 @@ export async function importJob(
     file.validateSync(raw, { strict: true })
   } catch (e) {
     const v = e as yup.ValidationError
-    throw new HttpError(
-      422,
-      'bad-input',
-      'This is not a whole Jugalis job file. Export it again.',
-      v.path ?? null,
-    )
+    throw new HttpError(422, 'bad-input', refusal('refused-this-is-not-a'), v.path ?? null)
   }
   const job = raw as JobFile
-  if (!isUuid(job.jobId)) throw new HttpError(422, 'bad-input', 'The job id is not an id.', 'jobId')
+  if (!isUuid(job.jobId)) throw new HttpError(422, 'bad-input', refusal('refused-the-job-id-is'), 'jobId')
   const check = checkChain(job.jobId, job.lines as LogLine[])
   if (!check.ok)
     throw new HttpError(
       422,
       'broken-chain',
-      `Line ${check.seq} does not hold: ${check.why}.`,
+      refusal('refused-line-does-not-hold', { seq: check.seq, why: check.why }),
       `lines[${check.seq - 1}]`,
     )
   if (check.hash !== job.head.hash || check.seq !== job.head.seq)
-    throw new HttpError(422, 'broken-chain', 'The end of the log is missing.', 'head')
+    throw new HttpError(422, 'broken-chain', refusal('refused-the-end-of-the'), 'head')
   const events = job.lines.map((l, i) => readEvent(l.body, job.jobId, `lines[${i}].body`))
   await inTransaction(pool, async (client) => {
     const had = await client.query('select 1 from job where job_id = $1', [job.jobId])
-    if (had.rowCount) throw new HttpError(409, 'id-reused', 'This job is already here.', 'jobId')
+    if (had.rowCount)
+      throw new HttpError(409, 'id-reused', refusal('refused-this-job-is-already-here'), 'jobId')
     await insertJob(client, job.jobId, importer.orgId, job.name, nowS)
     for (const p of job.people) {
       await client.query(
@@ -123,11 +120,11 @@ function readEvent(body: string, jobId: string, path: string): JobEvent {
   try {
     e = JSON.parse(body) as JobEvent
   } catch {
-    throw new HttpError(422, 'bad-input', 'An entry can\u2019t be read.', path)
+    throw new HttpError(422, 'bad-input', refusal('refused-an-entry-cant-be'), path)
   }
   // Older versions of an event are lawful here: they are brought up when they are read.
-  const fault =
-    e.jobId !== jobId ? { message: 'An entry belongs to another job.' } : draftFault({ ...e }, path)
+  if (e.jobId !== jobId) throw new HttpError(422, 'bad-input', refusal('refused-entry-of-another-job'), path)
+  const fault = draftFault({ ...e }, path)
   const olderVersion = fault && fault.message.includes('is written in version')
   if (fault && !olderVersion) throw new HttpError(422, 'bad-input', fault.message, path)
   return e

@@ -95,7 +95,9 @@ async function found(): Promise<void> {
     <template v-if="tool">
       <p class="strong">{{ word('make-tried-today') }}</p>
       <div class="buttons">
-        <button type="button" class="button main" @click="proof(true)">{{ word('make-tried-it-good') }}</button>
+        <button type="button" class="button main" @click="proof(true)">
+          {{ word('make-tried-it-good') }}
+        </button>
         <button type="button" class="button stop" @click="proof(false)">{{ word('make-not-good') }}</button>
       </div>
       <p class="strong">{{ word('make-found-to-be-wrong') }}</p>

@@ -1,0 +1,94 @@
+import { type AnyMsg, LANGUAGES, type Reader, addTranslation, addWords } from '@jugalis/core'
+import type { Request } from 'express'
+import spanish from '../../words/es.json'
+
+/** What the server refuses with. */
+const REFUSALS = {
+  'refused-logger-on-no-section': 'This logger sits on no section yet.',
+  'refused-logger-reports-pressure': 'A pressure logger reports pressure.',
+  'refused-reading-needs-a-value': 'A reading needs a value.',
+  'refused-report-from-the-future': 'This report is from the future of its own clock.',
+  'refused-numbers-must-ascend': 'Numbers and times must ascend.',
+  'refused-instrument-at-no-place': 'This instrument hangs at no place yet.',
+  'refused-instrument-of-no-tool': 'This instrument belongs to no tool yet.',
+  'refused-tool-says-its-result': 'A tool says with what result.',
+  'refused-report-unreadable': 'The report can’t be read: {why}.',
+  'refused-kind-does-not-report': 'A {kind} does not report {what}.',
+  'refused-value-between': '{what} must lie between {min} and {max}.',
+  'refused-too-many': 'Too many at once. Wait a minute.',
+  'refused-entry-of-another-job': 'An entry belongs to another job.',
+  'refused-this-instrument-is-already': 'This instrument is already there.',
+  'refused-there-is-no-such': 'There is no such instrument on this job.',
+  'refused-this-token-is-not': 'This token is not one of an instrument on a job here.',
+  'refused-nobody-here-signs-in': 'Nobody here signs in as "{login}".',
+  'refused-there-is-no-such-job': 'There is no such job, or you are not on it.',
+  'refused-this-id-belongs-to': 'This id belongs to another entry.',
+  'refused-others-have-written-since': 'Others have written since. Read on, then decide again.',
+  'refused-there-is-no-such-job-6': 'There is no such job.',
+  'refused-two-entries-of-this': 'Two entries of this device have the same number.',
+  'refused-this-device-has-used': 'This device has used that number for another entry.',
+  'refused-this-joint-is-not': 'This joint is not one of this job.',
+  'refused-no-test-is-running': 'No test is running on this section.',
+  'refused-the-server-may-not':
+    'The server may not speak to this host. Whoever runs it names it in MODBUS_HOSTS.',
+  'refused-there-is-nothing-here': 'There is nothing here.',
+  'refused-that-is-too-much': 'That is too much at once. Send smaller pieces.',
+  'refused-this-is-not-json': 'This is not JSON.',
+  'refused-the-request-cant-be': 'The request can’t be read.',
+  'refused-something-went-wrong-here': 'Something went wrong here. Nothing was lost; try again.',
+  'refused-another-plan-is-being': 'Another plan is being made. Ask again in a few seconds.',
+  'refused-here-only-is-answered': 'Here only {methods} is answered.',
+  'refused-send-json-and-say': 'Send JSON, and say so: Content-Type application/json.',
+  'refused-read-the-list-with': 'Read the list with GET; compute with POST on one name.',
+  'refused-there-is-no-calculation': 'There is no calculation called "{name}".',
+  'refused-send-a-json-object': 'Send a JSON object.',
+  'refused-there-is-no-such-calendar': 'There is no such calendar.',
+  'refused-there-is-no-such-stand': 'There is no such stand-in on this job.',
+  'refused-this-one-reads-by': 'This one reads by itself.',
+  'refused-sign-in-first-4': 'Sign in first.',
+  'refused-only-who-began-this': 'Only who began this job may do that.',
+  'refused-a-job-needs-a': 'A job needs a name and an id.',
+  'refused-this-job-is-already': 'This job is already there.',
+  'refused-say-as-whom-the': 'Say as whom the person signs in.',
+  'refused-after-must-be-a': 'after must be a number from 0.',
+  'refused-who-wrote-these-entries': 'Who wrote these entries signs in to send them.',
+  'refused-there-is-no-such-picture': 'There is no such picture.',
+  'refused-a-picture-is-a': 'A picture is a JPEG, PNG or WebP file.',
+  'refused-the-picture-is-not': 'The picture is not the one its name says.',
+  'refused-this-picture-has-not': 'This picture has not come in yet.',
+  'refused-give-a-name-and': 'Give a name and a password.',
+  'refused-name-or-password-is': 'Name or password is not right.',
+  'refused-this-is-not-a': 'This is not a whole Jugalis job file. Export it again.',
+  'refused-the-job-id-is': 'The job id is not an id.',
+  'refused-line-does-not-hold': 'Line {seq} does not hold: {why}.',
+  'refused-the-end-of-the': 'The end of the log is missing.',
+  'refused-this-job-is-already-here': 'This job is already here.',
+  'refused-an-entry-cant-be': 'An entry can’t be read.',
+} as const
+/** What stands in a person's calendar. */
+const CALENDAR = {
+  'calendar-by-its-rule': 'By its rule, with the readings so far. A colder night moves it.',
+  'calendar-held-back': 'By its rule, with the readings so far. A colder night moves it. Held back by {tag}.',
+  'calendar-taken-back': 'No time by its rule any more, with the readings so far. Look at Wait.',
+  'calendar-may-be-moved': '{tag} may be moved with care',
+  'calendar-may-take': '{tag} may take {bar, number, pressure}',
+} as const
+export type CalendarCode = keyof typeof CALENDAR
+addWords(REFUSALS)
+addWords(CALENDAR)
+addTranslation('es', spanish)
+
+/** A refusal's sentence, said when it is known who reads it. */
+export const refusal = (
+  code: keyof typeof REFUSALS,
+  params: Record<string, string | number> = {},
+): AnyMsg => ({
+  code,
+  params,
+})
+
+/** Who asks, by the language of the request. Figures of a job are said in the job's own units where they are made. */
+export const readerOf = (req: Pick<Request, 'acceptsLanguages'>): Reader => {
+  const language = req.acceptsLanguages([...LANGUAGES])
+  return { units: 'metric', language: LANGUAGES.find((l) => l === language) ?? 'en' }
+}
