@@ -25,13 +25,15 @@ export async function jobOfAll(
   const name = `All, ${school}`
   await page.request.post('/api/jobs', { data: { jobId: job, name } })
   const joints: string[] = []
-  const lines = kindsOf(school).flatMap((k) => {
+  /** A piece that is cut already: its state is said in the list. */
+  const cut = randomUUID()
+  const lines = kindsOf(school).flatMap((k, i) => {
     const lineId = randomUUID()
     const [a, b] = [randomUUID(), randomUUID()]
     joints.push(a, b)
-    const put = (item: Record<string, unknown>) => ({
+    const put = (item: Record<string, unknown>, itemId: string = randomUUID()) => ({
       kind: 'item-put',
-      data: { lineId, itemId: randomUUID(), item: { size: k.size, ...item } },
+      data: { lineId, itemId, item: { size: k.size, ...item } },
     })
     return [
       {
@@ -50,16 +52,19 @@ export async function jobOfAll(
         },
       },
       put({ type: 'fitting', tag: `${k.tag}/F01`, fitting: 'tee' }),
-      put({
-        type: 'piece',
-        tag: `${k.tag}/P01`,
-        measure: 'centre-centre',
-        measuredMm: 1407.3,
-        jointA: a,
-        jointB: b,
-        tagA: `${k.tag}-01`,
-        tagB: `${k.tag}-02`,
-      }),
+      put(
+        {
+          type: 'piece',
+          tag: `${k.tag}/P01`,
+          measure: 'centre-centre',
+          measuredMm: 1407.3,
+          jointA: a,
+          jointB: b,
+          tagA: `${k.tag}-01`,
+          tagB: `${k.tag}-02`,
+        },
+        i === 0 ? cut : undefined,
+      ),
       put({ type: 'fitting', tag: `${k.tag}/F02`, fitting: 'elbow 90' }),
       ...['tee', 'elbow 90'].map((fitting) => ({
         kind: 'take-off',
@@ -74,6 +79,7 @@ export async function jobOfAll(
     },
     { kind: 'place-set', data: { placeId, name: 'Hall' } },
     ...lines,
+    { kind: 'piece-cut', data: { itemId: cut, cutMm: 1352 } },
     { kind: 'stock-set', data: { kerfMm: 2.4, keepMm: 300, barsMm: [6096], offcuts: [] } },
     {
       kind: 'section-set',

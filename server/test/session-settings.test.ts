@@ -25,6 +25,7 @@ describe('settings of a person', () => {
     ['own', { ...MINE, own: { speed: 'inch' } }],
     ['decimal', { ...MINE, decimal: ';' }],
     ['hours', { ...MINE, hours: 13 }],
+    ['language', { ...MINE, language: 'xx' }],
     [null, { ...MINE, colour: 'red' }],
     [null, []],
   ])('refuses at %s what is wrong there, and keeps what was: %j', async (field, wrong) => {
@@ -33,8 +34,26 @@ describe('settings of a person', () => {
     expect([answer.status, answer.body.error?.field]).toEqual([422, field])
     expect((await h.call('GET', '/session/settings')).body).toEqual(before)
   })
+  it('a language is one of those the book is in', async () => {
+    const spanish = { ...MINE, language: 'es' }
+    expect((await h.call('PUT', '/session/settings', spanish)).status).toBe(204)
+    expect((await h.call('GET', '/session/settings')).body).toEqual({ settings: spanish })
+  })
   it('asks who it is', async () => {
     expect((await h.call('GET', '/session/settings', undefined, { as: 'nobody' })).status).toBe(401)
     expect((await h.call('PUT', '/session/settings', MINE, { as: 'nobody' })).status).toBe(401)
+  })
+})
+
+describe('a refusal', () => {
+  const refused = async (language: string): Promise<string> => {
+    const answer = await fetch(`${h.url}/api/jobs`, { headers: { 'accept-language': language } })
+    expect(answer.status).toBe(401)
+    return ((await answer.json()) as { error: { message: string } }).error.message
+  }
+  it('is said in the language of who asks, in English where the book has not got it', async () => {
+    expect(await refused('es-MX,es;q=0.9')).toBe('Entra primero.')
+    expect(await refused('de')).toBe('Sign in first.')
+    expect(await refused('en-GB,es;q=0.5')).toBe('Sign in first.')
   })
 })

@@ -110,9 +110,11 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
 .tool {
   display: flex;
   align-items: center;
-  height: 48px;
+  min-height: 48px;
   margin: 20px 10px 0;
-  padding-inline-start: 10px;
+  padding-inline: 10px 4px;
+  overflow-wrap: anywhere;
+  min-width: 0;
   border: 2px solid var(--rail-ink);
   text-decoration: none;
   font-weight: 600;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fmt, methodOf } from '@jugalis/core'
+import { methodOf } from '@jugalis/core'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { useJob } from '../stores/job'
@@ -38,11 +38,15 @@ const sentence = computed(() => {
   const c = view.conditions
   const wall = c.wallC ?? c.airC
   if (wall === null) return word('frame-no-reading-yet-type')
-  const name = c.wallC === null ? word('frame-air') : word('ui-wall')
-  const above = c.dewC === null ? '' : word('frame-above-dew', { wall: wall - c.dewC })
+  const said = word(c.dewC === null ? 'frame-it-is' : 'frame-it-is-above-dew', {
+    which: c.wallC === null ? 'air' : 'wall',
+    c: wall,
+    above: c.dewC === null ? null : wall - c.dewC,
+  })
   const age = view.nowS - c.lastAtS
-  const old = age > 7200 ? ` ${word('frame-last-reading-ago', { age })}` : ''
-  return `${name} ${fmt.temperature(wall, job.reader)}${above}${narrow.value ? '' : '.'}${old}`
+  const old = age > 7200 ? word('frame-last-reading-ago', { age }) : ''
+  // On the phone one line is all there is: it does without the full stop.
+  return `${narrow.value && !old ? said.replace(/\.(?=[^.]*$)/, '') : said} ${old}`.trim()
 })
 const kept = computed(() =>
   job.pending.length

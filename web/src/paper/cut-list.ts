@@ -42,8 +42,8 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
       piece: p.item.tag,
       pipe: `${named(p.line.material)} ${p.item.size}`,
       between: word('paper-between', {
-        a: a.fitting?.fitting ?? word('ui-free-end'),
-        b: b.fitting?.fitting ?? word('ui-free-end'),
+        a: a.fitting?.fitting ? named(a.fitting.fitting) : word('ui-free-end'),
+        b: b.fitting?.fitting ? named(b.fitting.fitting) : word('ui-free-end'),
       }),
       measuredMm: p.item.measuredMm,
       cutMm: p.cutMm.value,

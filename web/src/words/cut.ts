@@ -49,4 +49,5 @@ export const CUT = {
   'cut-depth-at': '{depth} at {tag}',
   'cut-bend-from': '{turn}° {side, select, right {right} other {left}} from {at}',
   'cut-make-closing': 'Goes in last',
+  'cut-mark-as-cut': 'Cut',
 } as const satisfies Wordings

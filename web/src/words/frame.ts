@@ -79,6 +79,9 @@ export const FRAME = {
   'frame-it-stands-in-the': 'It stands in the log under {name} with its time. Undo is written too.',
   'frame-not-yet': 'Not yet',
   // TopStrip
+  'frame-it-is-above-dew':
+    '{which, select, air {Air} other {Wall}} {c, number, temperature}, {above, number, warmer} above dew.',
+  'frame-it-is': '{which, select, air {Air} other {Wall}} {c, number, temperature}.',
   'frame-type-in-a-reading-r': 'Type in a reading (R)',
   'frame-signed-out': 'Signed out.',
   'frame-sign-in-again': 'Sign in again',
@@ -92,7 +95,6 @@ export const FRAME = {
   'frame-open': 'Open {fig, number, duration}',
   'frame-cement-stays-open-about': 'Cement stays open about {fig, number, duration}.',
   'frame-no-reading-yet-type': 'No reading yet. Type in air, wall and humidity.',
-  'frame-above-dew': ', {wall, number, warmer} above dew',
   'frame-last-reading-ago': 'Last reading {age, number, duration} ago.',
   'frame-kept-on-this-device': 'Kept on this device; {pending} to send.',
   'frame-what-you-do-is': 'What you do is kept on this device.',

@@ -249,7 +249,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
           :disabled="piece.cutMm.value === null || (piece.isCut && !piece.changedSinceCut)"
           @click="cut"
         >
-          {{ piece.isCut && !piece.changedSinceCut ? word('cut-is-cut') : word('cut-length') }}
+          {{ piece.isCut && !piece.changedSinceCut ? word('cut-is-cut') : word('cut-mark-as-cut') }}
         </button>
         <button class="button" type="button" :disabled="index >= pieces.length - 1" @click="open(1)">
           {{ word('cut-next-piece') }}

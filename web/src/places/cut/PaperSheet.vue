@@ -32,7 +32,7 @@ const labels = () =>
               lines: [
                 `${named(p.line.material)} ${p.item.size}`,
                 e.fitting
-                  ? word('cut-in-fitting', { fitting: `${e.fitting.fitting} ${e.fitting.tag}` })
+                  ? word('cut-in-fitting', { fitting: `${named(e.fitting.fitting ?? '')} ${e.fitting.tag}` })
                   : word('ui-free-end'),
                 word('cut-of-piece', { tag: p.item.tag }),
               ],

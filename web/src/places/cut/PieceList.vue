@@ -4,7 +4,7 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** The pieces of a job as a grid; only the rows in sight are in the page. */
 const props = defineProps<{
@@ -48,12 +48,16 @@ const state = (p: PieceCut): string =>
   p.changedSinceCut
     ? word('cut-changed-since-cut')
     : p.isCut
-      ? 'cut'
+      ? word('paper-cut-done')
       : p.cutMm.value === null
         ? word('ui-not-yet-known')
         : props.warned.has(p.item.id)
           ? word('cut-no-room')
           : word('cut-to-cut')
+const fittingAt = (p: PieceCut, end: 0 | 1): string => {
+  const kind = p.ends[end].fitting?.fitting
+  return kind ? named(kind) : word('ui-free-end')
+}
 </script>
 
 <template>
@@ -94,8 +98,8 @@ const state = (p: PieceCut): string =>
         <span role="gridcell">{{ pieces[v.index]!.item.size }}</span>
         <span class="wide" role="gridcell">{{
           word('cut-and', {
-            fitting: pieces[v.index]!.ends[0].fitting?.fitting ?? word('ui-free-end'),
-            fitting2: pieces[v.index]!.ends[1].fitting?.fitting ?? word('ui-free-end'),
+            fitting: fittingAt(pieces[v.index]!, 0),
+            fitting2: fittingAt(pieces[v.index]!, 1),
           })
         }}</span>
         <span class="wide" role="gridcell">

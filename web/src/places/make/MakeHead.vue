@@ -7,7 +7,7 @@ import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import StepBar from './StepBar.vue'
 import type { Phase } from './use-joint'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 import { Said } from '../../words/said'
 
 /** Which joint is in hand, what it asks for now, and how far it is. */
@@ -33,7 +33,7 @@ watch(
 const look = computed(() => view.looks.get(props.facts.id))
 const fitting = computed(() =>
   props.facts.place.fitting
-    ? `${props.facts.place.fitting.fitting} ${props.facts.place.fitting.tag}`
+    ? `${named(props.facts.place.fitting.fitting ?? '')} ${props.facts.place.fitting.tag}`
     : 'fitting',
 )
 </script>
