@@ -40,6 +40,8 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
     res = await fetch(`/api${path}`, {
       method,
       credentials: 'same-origin',
+      // A choice is kept even where the page is left right after it.
+      keepalive: method === 'PUT',
       headers: {
         'accept-language': localeOf(languageNow()),
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),

@@ -46,16 +46,13 @@ export const useSession = defineStore('session', () => {
       /* the choices of this device go on; asked again when somebody signs in */
     }
   }
-  let saving: ReturnType<typeof setTimeout> | undefined
+  /** One after another: the last choice is the one that is kept. */
+  let saving: Promise<unknown> = Promise.resolve()
   watch(
     () => JSON.stringify(prefs.personal()),
     () => {
-      clearTimeout(saving)
       if (!settled || !person.value) return
-      saving = setTimeout(
-        () => void api('PUT', '/session/settings', prefs.personal()).catch(() => undefined),
-        600,
-      )
+      saving = saving.then(() => api('PUT', '/session/settings', prefs.personal()).catch(() => undefined))
     },
   )
   /** What an answer of the server says about the session: asked as this person, and let in or not. */
