@@ -1,6 +1,5 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import path from 'node:path'
-import { NodeTypes, type TemplateChildNode, parse as parseTemplate } from '@vue/compiler-dom'
 import ts from 'typescript'
 import { usesOfMessage } from '../../core/src/words/print'
 import { BOOK } from '../src/words/book'
@@ -88,31 +87,11 @@ it('styles and templates name sides by the reading, not left and right', () => {
 })
 
 /** Vue drops a space that stands alone at the edge of an element: a word would run into its neighbour. */
+const EDGE =
+  /\}\} +<\/(?:span|strong|b|em|a|RouterLink|template|label)\b|<(?:span|strong|b|em|a|RouterLink|template|label)\b[^<>]*> +\{\{/
 it('no word hangs on a space at the edge of an element', () => {
-  const INLINE = /^(?:span|strong|b|em|a|RouterLink|template|label)$/
-  const lost: string[] = []
-  const edge = (nodes: readonly TemplateChildNode[], file: string): void => {
-    for (const n of nodes) {
-      if (n.type !== NodeTypes.ELEMENT) continue
-      const [first, last] = [n.children[0], n.children.at(-1)]
-      if (INLINE.test(n.tag))
-        for (const [at, next] of [
-          [first, n.children[1]],
-          [last, n.children.at(-2)],
-        ] as const)
-          if (
-            at?.type === NodeTypes.TEXT &&
-            /^ +$/.test(at.loc.source) &&
-            next?.type === NodeTypes.INTERPOLATION
-          )
-            lost.push(`${file}: ${n.loc.source.slice(0, 80)}`)
-      edge(n.children, file)
-    }
-  }
-  for (const f of FILES) {
-    const template = /<template>([^]*)<\/template>/.exec(f.text)?.[1]
-    if (f.name.endsWith('.vue') && template)
-      edge(parseTemplate(template, { whitespace: 'preserve' }).children, f.name)
-  }
+  expect(EDGE.test('<p><span>{{ a }} </span>{{ b }}</p>')).toBe(true)
+  expect(EDGE.test('{{ a }}<span class="b"> {{ c }}</span>')).toBe(true)
+  const lost = FILES.filter((f) => f.name.endsWith('.vue') && EDGE.test(f.text)).map((f) => f.name)
   expect(lost).toEqual([])
 })

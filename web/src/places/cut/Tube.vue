@@ -118,7 +118,7 @@ const plan = computed(() => {
       <h1 aria-live="polite" :class="{ stop: wrong }">{{ headline }}</h1>
       <p v-if="bent?.ok && !wrong" class="why">
         {{ word('cut-marks-are-where-each') }}
-        <template v-if="spring">{{ word('cut-every-bend-is-turned', { spring }) }} </template>
+        <template v-if="spring">{{ word('cut-every-bend-is-turned', { spring }) }}</template>
         {{ word('cut-legs-are-measured-to') }}
       </p>
     </div>
