@@ -65,9 +65,9 @@ function factRows(c: Certificate, w: CertificateWords): Row[] {
     [
       word('ui-pressure'),
       word('paper-at-the-gauge-with', {
-        fine: fine(test.bar),
+        test: fine(test.bar),
         medium: test.medium,
-        fine2: fine(c.workingBar),
+        working: fine(c.workingBar),
       }),
     ],
     [word('paper-hold'), word('paper-after-to-settle', { holdS: test.holdS, stabiliseS: test.stabiliseS })],
@@ -81,8 +81,8 @@ function factRows(c: Certificate, w: CertificateWords): Row[] {
       word('ui-gauge'),
       word('paper-reads-to-may-drift', {
         gauge: test.gauge || word('ui-not-named'),
-        fine: fine(test.resolutionBar),
-        fine2: fine(test.sensorErrorBar),
+        resolution: fine(test.resolutionBar),
+        drift: fine(test.sensorErrorBar),
         gaugeDueOn: test.gaugeDueOn,
         isGaugeDueOn: test.gaugeDueOn ? 'yes' : 'no',
       }),
@@ -102,8 +102,8 @@ function recordRows(c: Certificate, w: CertificateWords): Row[] {
       word('ui-weakest-part'),
       word('paper-the-gauge-may-show', {
         name: c.weakest.name,
-        fine: fine(c.weakest.ratingBar),
-        fine2: fine(c.weakest.atGaugeBar),
+        rating: fine(c.weakest.ratingBar),
+        atGauge: fine(c.weakest.atGaugeBar),
       }),
     ])
   for (const d of test.stagesDone) {

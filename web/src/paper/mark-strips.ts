@@ -98,9 +98,9 @@ function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], re
     p.text(
       word('paper-depth-check-longer-than', {
         size: s.size,
-        fmt: fmt.length(s.depthMm, reader),
-        fmt2: s.checkMm === null ? '' : fmt.length(s.checkMm, reader),
-        isCheckMm: s.checkMm === null ? 'yes' : 'no',
+        depth: fmt.length(s.depthMm, reader),
+        check: s.checkMm === null ? '' : fmt.length(s.checkMm, reader),
+        noCheck: s.checkMm === null ? 'yes' : 'no',
       }),
       MARGIN_MM,
       y + 4,

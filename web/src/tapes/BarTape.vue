@@ -25,11 +25,11 @@ const pieces = computed(() =>
 )
 const says = computed(() =>
   word('tapes-bar-of-left', {
-    figure: figure(props.bar.stockMm),
+    stock: figure(props.bar.stockMm),
     cuts: props.bar.cuts
       .map((c) => `${props.tags.get(c.id) ?? word('tapes-a-piece')} ${figure(c.lengthMm)}`)
       .join(', '),
-    figure2: figure(props.bar.leftMm),
+    left: figure(props.bar.leftMm),
   }),
 )
 const leftFits = computed(() => X(props.bar.stockMm) - X(props.bar.stockMm - props.bar.leftMm) > 64)

@@ -89,10 +89,10 @@ const gap = computed(() => figure(check(0) - depth(0)))
       :aria-label="
         word('tapes-piece-cut-depth-mark', {
           tag: piece.item.tag,
-          figure: figure(lengthMm),
-          figure2: figure(depth(0)),
-          figure3: figure(check(0)),
-          isCheck: check(0) ? 'yes' : 'no',
+          cut: figure(lengthMm),
+          depth: figure(depth(0)),
+          check: figure(check(0)),
+          hasCheck: check(0) ? 'yes' : 'no',
         })
       "
     >

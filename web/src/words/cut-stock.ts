@@ -32,7 +32,7 @@ export const CUT_STOCK = {
   'cut-bars-of': 'Bars of {barsMm}',
   'cut-no-new-bars': 'No new bars',
   'cut-offcuts-at-hand-the':
-    '{from}, {offcuts, plural, one {{offcuts} offcut} other {{offcuts} offcuts}} at hand, the saw takes {length}, {length2} and more is kept.',
+    '{from}, {offcuts, plural, one {{offcuts} offcut} other {{offcuts} offcuts}} at hand, the saw takes {kerf}, {keep} and more is kept.',
   'cut-pieces-cut-from-one': '{cuts, plural, one {{cuts} piece} other {{cuts} pieces}} cut from one bar.',
   // MeasureSheet
   'cut-this-box-of-measures': 'This box of {size} measures',
@@ -116,7 +116,7 @@ export const CUT_STOCK = {
   'cut-leg-is-too-short': 'Leg {leg} is too short for its bends. {least}',
   'cut-cut-bends-begin-at':
     'Cut {length}. {bends, plural, one {The bend begins} other {Bends begin}} at {bends2}.',
-  'cut-travel-run': 'Travel {length}, run {length2}.',
+  'cut-travel-run': 'Travel {travel}, run {run}.',
   'cut-type-a-bent-run': 'Type a bent run, or an offset, and its lengths appear here.',
   'cut-pieces-from-bars':
     '{pieces, plural, one {{pieces} piece} other {{pieces} pieces}} from {bars, plural, one {{bars} new bar} other {{bars} new bars}}, {waste} waste, {proof}.',

@@ -25,7 +25,7 @@ export const CUT = {
     '{checks, select, none {Mark {depths}.} other {{ends, plural, one {Mark {depths}; check mark at {checks}.} other {Mark {depths}; check marks at {checks}.}}}}',
   'cut-no-measures-yet-give': 'No measures yet. Give one piece its measure and its cut length appears here.',
   'cut-less-take-offs-plus':
-    '{tag}, {item} {material}: {measure} {figure}, less take-offs {figure2}, plus insertions {figure3}{isGapsMm, select, yes {, less gaps {figure4}} other {}}.',
+    '{tag}, {size} {material}: {measure} {measured}, less take-offs {takeOffs}, plus insertions {insertions}{hasGaps, select, yes {, less gaps {gaps}} other {}}.',
   'cut-its-carrier-is-cut':
     'Its carrier {tag} is cut {which, select, shorter {{by} shorter, and joined first. Inner sockets are usually the deeper ones: measure both.} other {{by} longer, and joined first.}}',
   'cut-it-is-than-round':
@@ -41,7 +41,7 @@ export const CUT = {
   'cut-to-one-scale': 'To one scale',
   'cut-measured': 'Measured',
   'cut-state': 'State',
-  'cut-and': '{fitting} and {fitting2}',
+  'cut-and': '{one} and {other}',
   'cut-changed-since-cut': 'changed since cut',
   'cut-no-room': 'no room',
   'cut-to-cut': 'to cut',

@@ -4,7 +4,7 @@ import type { Wordings } from '@jugalis/core'
 export const HANDBOOK = {
   // Charts
   'handbook-a-chart-wins-over':
-    'A chart wins over generic figures and is named beside each. Joints already begun keep the chart they were begun under. Figures: {x} (C or F, bar or psi, of your own). Units: mm, in, Nm, in-lbf, ft-lbf, s, min, h, turns, flats.',
+    'A chart wins over generic figures and is named beside each. Joints already begun keep the chart they were begun under. Figures: {fields} (C or F, bar or psi, of your own). Units: mm, in, Nm, in-lbf, ft-lbf, s, min, h, turns, flats.',
   'handbook-name-of-the-chart': 'Name of the chart',
   'handbook-from-a-file': 'From a file…',
   'handbook-load-the-chart': 'Load the chart',
@@ -54,7 +54,7 @@ export const HANDBOOK = {
   'handbook-no-figure-by-that': 'No figure by that name. Try a size, a method or a standard number.',
   'handbook-joints-by-methods-sources':
     '{allEntries} joints by {methods} methods; {allSources} sources, {toCheck} of them tables from memory.',
-  'handbook-by-the-school-at': 'By the {school} school, at {temperature}, {HUMIDITYPCT} % humidity.',
+  'handbook-by-the-school-at': 'By the {school} school, at {temperature}, {humidity} % humidity.',
   'handbook-only-the-first-are': 'only the first are shown: say a size or a material',
   'handbook-not-understood': 'not understood: {unknown}',
   'handbook-not-yet-checked': 'Not yet checked',

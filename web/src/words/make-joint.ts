@@ -45,7 +45,7 @@ export const MAKE_JOINT = {
   'make-the-limit-was-done': 'The limit was {at}. Done already? Tap, then say when.',
   'make-too-late-to': 'Too late to {label}: {span}.',
   'make-hold-more-do-not': 'Hold {more} more. Do not let go.',
-  'make-more-no-longer': '{what}{what2} {more} more, no longer.',
+  'make-more-no-longer': '{what} {more} more, no longer.',
   'make-made-leave-it-alone': 'Made. Leave it alone: no set time is known here.',
   'make-leave-alone-until': 'Leave alone until {when}.',
   'make-made-it-may-be': 'Made. It may be moved with care.',

@@ -50,9 +50,9 @@ export const MAKE_SHEETS = {
   'make-questions': '{open, plural, one {{open} question…} other {{open} questions…}}',
   // CutOutSheet
   'make-cut-out': 'Cut out {tag}?',
-  'make-both-lives-stay-in-the': '{reason}{reason2}. Both lives stay in the log.',
+  'make-both-lives-stay-in-the': '{reason}. Both lives stay in the log.',
   'make-comes-out-with-it': '{tag} comes out with it',
-  'make-cut-out-2': 'Cut out {x}',
+  'make-cut-out-2': 'Cut out {joints}',
   'make-leave-it-in': 'Leave it in',
   // EarlierSheet
   'make-how-much-earlier-was': 'How much earlier was it?',
@@ -63,7 +63,7 @@ export const MAKE_SHEETS = {
   'make-phone-was-away': 'phone was away',
   'make-time-corrected-both-times': 'Time corrected; both times are kept.',
   // LimitSheet
-  'make-limit-tapped': 'Limit {at}, tapped {at2}',
+  'make-limit-tapped': 'Limit {limit}, tapped {tapped}',
   'make-when-was-it-really': 'When was it really done?',
   'make-hands-were-on-the': 'hands were on the pipe; done {s} s before the tap',
   'make-s-before-i-tapped': '{s} s before I tapped',

@@ -87,7 +87,7 @@ export const MAKE = {
   'make-is-held-for-more': '{tag} is held for {clock} more. Begin here after that.',
   // use-writes
   'make-came-out-with': 'came out with {tag}',
-  'make-are-cut-out-all': '{x} are cut out. All lives stay in the log.',
+  'make-are-cut-out-all': '{joints} are cut out. All lives stay in the log.',
   'make-is-cut-out-both': '{tag} is cut out. Both lives stay in the log.',
   'make-let-go-early-read': '{tag}: let go early. Read the check mark now.',
   'make-again': '{action} again',

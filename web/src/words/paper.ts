@@ -12,14 +12,14 @@ export const PAPER = {
   'paper-over-the-hold-may': '{moved} over the hold{seen}; {fine} may be lost',
   'paper-corrected': 'Corrected',
   'paper-with-the-temperatures-share': '{moved} with the temperature’s share taken out, {doubt}',
-  'paper-at-the-gauge-with': '{fine} at the gauge, with {medium}; working pressure {fine2}',
+  'paper-at-the-gauge-with': '{test} at the gauge, with {medium}; working pressure {working}',
   'paper-hold': 'Hold',
   'paper-after-to-settle': '{holdS, number, duration}, after {stabiliseS, number, duration} to settle',
   'paper-begun': 'Begun',
   'paper-tester': 'Tester',
   'paper-reads-to-may-drift':
-    '{gauge}, reads to {fine}, may drift {fine2}{isGaugeDueOn, select, yes {, in date until {gaugeDueOn}} other {}}',
-  'paper-the-gauge-may-show': '{name}, {fine}; the gauge may show {fine2}',
+    '{gauge}, reads to {resolution}, may drift {drift}{isGaugeDueOn, select, yes {, in date until {gaugeDueOn}} other {}}',
+  'paper-the-gauge-may-show': '{name}, {rating}; the gauge may show {atGauge}',
   'paper-stage': 'Stage {stage}',
   'paper-not-signed': 'Not signed',
   'paper-set-aside': 'Set aside',
@@ -77,7 +77,7 @@ export const PAPER = {
   'paper-mark-strips-hook-edge': '{job}: mark strips. Hook edge at the pipe’s end.',
   'paper-rulers-of-100-mm': 'Rulers of 100 mm and 4 in, to prove the scale of the print',
   'paper-depth-check-longer-than':
-    '{size}: depth {fmt}{isCheckMm, select, yes {} other {, check {fmt2}}}: longer than this sheet, mark it with a tape.',
+    '{size}: depth {depth}{noCheck, select, yes {} other {, check {check}}}: longer than this sheet, mark it with a tape.',
   'paper-mark-strips': '{job}: mark strips',
   // sheet
   'paper-some-letters-here-are':

@@ -16,7 +16,7 @@ export const PROVE_AFTER = {
   'prove-none': 'none',
   'prove-column-of-the-temperature': 'Column of the temperature',
   'prove-unit-of-the-temperature': 'Unit of the temperature',
-  'prove-rows-first': '{body, plural, one {{body} row} other {{body} rows}}. First: {body2}',
+  'prove-rows-first': '{rows, plural, one {{rows} row} other {{rows} rows}}. First: {first}',
   'prove-line-the-time-goes':
     'Line {repeatedLine}: the time goes back by an hour, where the clocks were put back. Is it the same hour for the second time?',
   'prove-yes-the-second-time': 'Yes, the second time',

@@ -44,7 +44,7 @@ export const PROVE_PLAN = {
   'prove-test': 'Test',
   'prove-at-the-gauge-held': '{bar} at the gauge, held {holdS, number, duration}, at most {fine} lost',
   'prove-static-head': 'Static head',
-  'prove-then-at-the-lowest': 'then {fine} at the lowest point, {fine2} at the highest',
+  'prove-then-at-the-lowest': 'then {low} at the lowest point, {high} at the highest',
   'prove-the-gauge-may-show':
     '{name}: {bar}{isFactor, select, yes { ({factor} of it when warm)} other {}}; the gauge may show {fine}',
   'prove-no-rating-was-said': 'no rating was said: name the parts below',

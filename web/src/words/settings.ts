@@ -31,7 +31,7 @@ export const SETTINGS = {
   'settings-volumes': 'Volumes',
   'settings-weights': 'Weights',
   'settings-in-a-metric-job':
-    'In {isSchool, select, yes {an inch} other {a metric}} job: cut {fmt}; {pressure}; wall {temperature} at {at}.',
+    'In {isInch, select, yes {an inch} other {a metric}} job: cut {cut}; {pressure}; wall {temperature} at {at}.',
   'settings-sound': 'Sound',
   'settings-wet-screen-actions-are': 'Wet screen: actions are pressed longer',
   'settings-single-letters-as-keys': 'Single letters as keys',

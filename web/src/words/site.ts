@@ -12,7 +12,7 @@ export const SITE = {
   'site-of-what': 'Of what',
   'site-of-the-air': 'of the air',
   'site-of-the-pipe-wall': 'of the pipe wall',
-  'site-rows-as-csv-the': 'Rows as CSV; the first line is {FORECASTHEADER}',
+  'site-rows-as-csv-the': 'Rows as CSV; the first line is {header}',
   'site-from-a-file': 'From a file…',
   'site-load-the-forecast': 'Load the forecast',
   'site-say-for-which-place': 'Say for which place.',
@@ -89,7 +89,7 @@ export const SITE = {
   'site-is-on-this-job': '{name} is on this job.',
   // Site
   'site-a-gap-over-2':
-    'A gap over 2 h counts as unknown for sign-off; a jump over {x, number, warmer} in 5 min waits for a person; a forecast only plans.',
+    'A gap over 2 h counts as unknown for sign-off; a jump over {jump, number, warmer} in 5 min waits for a person; a forecast only plans.',
   'site-last-read': 'Last read {when}.',
   'site-forecast-to': 'Forecast to {when}.',
   'site-not-read-from-to':
@@ -103,7 +103,7 @@ export const SITE = {
   'site-name-the-place': 'Name the place',
   'site-just-now': 'just now',
   'site-readings-jumped-by-more':
-    '{name}: {jumps, plural, one {a reading} other {{jumps} readings}} jumped by more than {x, number, warmer}. Say what is right.',
+    '{name}: {jumps, plural, one {a reading} other {{jumps} readings}} jumped by more than {jump, number, warmer}. Say what is right.',
   'site-has-not-been-read': '{name} has not been read yet. Clocks there have no temperature to go by.',
   'site-has-not-been-read-for': '{name} has not been read for {ageS, number, duration}.',
   'site-no-place-is-named': 'No place is named yet. Name one below.',

@@ -5,7 +5,7 @@ export const TAPES = {
   // BarTape
   'tapes-left': '{figure} left',
   'tapes-a-piece': 'a piece',
-  'tapes-bar-of-left': 'Bar of {figure}: {cuts}; {figure2} left',
+  'tapes-bar-of-left': 'Bar of {stock}: {cuts}; {left} left',
   // BendTape
   'tapes-tube-of-with-bends': 'Tube of {figure} with bends beginning at {bends}',
   // JointGlyph
@@ -16,7 +16,7 @@ export const TAPES = {
   'tapes-sand-to-here': 'sand to here',
   // PieceTape
   'tapes-piece-cut-depth-mark':
-    'Piece {tag}, cut {figure}, depth mark at {figure2}{isCheck, select, yes {, check mark at {figure3}} other {}} from each end',
+    'Piece {tag}, cut {cut}, depth mark at {depth}{hasCheck, select, yes {, check mark at {check}} other {}} from each end',
   'tapes-after-face-to-mark': 'after: face to mark {gap}',
   'tapes-face-to-mark': 'face to mark {gap}',
   'tapes-right': 'right',

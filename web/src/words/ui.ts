@@ -33,7 +33,7 @@ export const UI = {
   'ui-judged-good': 'judged good',
   'ui-signed': 'Signed.',
   'ui-whose-fittings-which-sheet': 'whose fittings, which sheet',
-  'ui-rows-as-csv-the': 'Rows as CSV; the first line is {LINE}',
+  'ui-rows-as-csv-the': 'Rows as CSV; the first line is {header}',
   'ui-joined-by': 'Joined by',
   'ui-material': 'Material',
   'ui-temperature': 'Temperature',

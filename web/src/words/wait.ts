@@ -24,7 +24,7 @@ export const WAIT = {
   'wait-held-back-by-home':
     'Held back by {tag} ({piece}, home {at}, coldest wall {coldestC, number, temperature}). {damp} {passed}',
   'wait-moved-from-to-the':
-    'Moved from {at} to {at2}: the wall fell to {temperatureC, number, temperature} at {at3}.',
+    'Moved from {from} to {to}: the wall fell to {temperatureC, number, temperature} at {when}.',
   'wait-no-readings-here-no': 'No readings here: no time can be given.',
   'wait-last-reading-ago-the':
     'Last reading {age, number, duration} ago: the colder of the last two is held on.',

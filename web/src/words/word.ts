@@ -4,6 +4,7 @@ import {
   type Language,
   type Reader,
   answerSaid,
+  localeOf,
   named as nameOf,
   pipeSaid,
   say,
@@ -51,3 +52,7 @@ export const told = (message: AnyMsg, reader: Reader = reading.value): string =>
 export const answerTold = (fact: string, answer: string): string => answerSaid(fact, answer, reading.value)
 /** A pipe that pieces share, as people say it. */
 export const pipeTold = (pipe: string): string => pipeSaid(pipe, reading.value)
+
+/** A sentence's beginning. */
+export const capital = (text: string): string =>
+  text.slice(0, 1).toLocaleUpperCase(localeOf(languageNow())) + text.slice(1)

@@ -60,8 +60,8 @@ const said = computed(() => {
   return word('cut-offcuts-at-hand-the', {
     from,
     offcuts: s.offcuts.length,
-    length: length(s.kerfMm),
-    length2: length(s.keepMm),
+    kerf: length(s.kerfMm),
+    keep: length(s.keepMm),
   })
 })
 const longestMm = computed(() => greatest([1, ...bars.value.map((b) => b.stockMm)]))

@@ -85,14 +85,14 @@ const how = computed(() => {
   if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
   return word('cut-less-take-offs-plus', {
     tag: p.item.tag,
-    item: p.item.size,
+    size: p.item.size,
     material: named(p.line.material),
     measure: p.item.measure,
-    figure: figure(p.item.measuredMm),
-    figure2: figure(p.takeOffsMm),
-    figure3: figure(p.insertionsMm),
-    figure4: figure(p.gapsMm),
-    isGapsMm: p.gapsMm ? 'yes' : 'no',
+    measured: figure(p.item.measuredMm),
+    takeOffs: figure(p.takeOffsMm),
+    insertions: figure(p.insertionsMm),
+    gaps: figure(p.gapsMm),
+    hasGaps: p.gapsMm ? 'yes' : 'no',
   })
 })
 /** Pipe-in-pipe: the piece at the same place of the other pipe, and how much longer the inner one is. */

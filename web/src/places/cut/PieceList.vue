@@ -98,8 +98,8 @@ const fittingAt = (p: PieceCut, end: 0 | 1): string => {
         <span role="gridcell">{{ pieces[v.index]!.item.size }}</span>
         <span class="wide" role="gridcell">{{
           word('cut-and', {
-            fitting: fittingAt(pieces[v.index]!, 0),
-            fitting2: fittingAt(pieces[v.index]!, 1),
+            one: fittingAt(pieces[v.index]!, 0),
+            other: fittingAt(pieces[v.index]!, 1),
           })
         }}</span>
         <span class="wide" role="gridcell">

@@ -90,8 +90,8 @@ const headline = computed(() => {
     })
   if (across.value)
     return word('cut-travel-run', {
-      length: length(across.value.travelMm),
-      length2: length(across.value.runMm),
+      travel: length(across.value.travelMm),
+      run: length(across.value.runMm),
     })
   return word('cut-type-a-bent-run')
 })

@@ -79,7 +79,9 @@ async function load(): Promise<void> {
   <section>
     <p class="why">
       {{
-        word('handbook-a-chart-wins-over', { x: [...Object.keys(CHART_FIGURES), ...CHART_TIMES].join(', ') })
+        word('handbook-a-chart-wins-over', {
+          fields: [...Object.keys(CHART_FIGURES), ...CHART_TIMES].join(', '),
+        })
       }}
     </p>
     <label for="chart-name">{{ word('handbook-name-of-the-chart') }}</label>
@@ -89,7 +91,7 @@ async function load(): Promise<void> {
       size="large"
       :placeholder="word('ui-whose-fittings-which-sheet')"
     />
-    <label for="chart-csv">{{ word('ui-rows-as-csv-the', { LINE }) }}</label>
+    <label for="chart-csv">{{ word('ui-rows-as-csv-the', { header: LINE }) }}</label>
     <ElInput id="chart-csv" v-model="csv" type="textarea" :rows="7" :placeholder="EXAMPLE" />
     <div class="buttons">
       <label class="button" for="chart-file">{{ word('handbook-from-a-file') }}</label>

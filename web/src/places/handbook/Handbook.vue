@@ -120,7 +120,7 @@ const why = computed(() => {
     return word('handbook-by-the-school-at', {
       school: at.value.school,
       temperature: fmt.temperature(temperatureC.value, { units: at.value.school }),
-      HUMIDITYPCT: HUMIDITY_PCT,
+      humidity: HUMIDITY_PCT,
     })
   if (page.value || !question.value.trim()) return ''
   const { hits, joints, query } = found.value

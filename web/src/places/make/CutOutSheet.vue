@@ -3,7 +3,7 @@ import { type JointFacts, cutOutTouches } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
-import { word } from '../../words/word'
+import { capital, word } from '../../words/word'
 
 /** Before a joint is cut out: what else goes with it. Joints in the same fitting come out in the same go. */
 const props = defineProps<{ facts: JointFacts; reason: string }>()
@@ -22,8 +22,7 @@ const chosen = computed(() => touched.value.withIt.filter((j) => alsoOut.value.i
     <p>
       {{
         word('make-both-lives-stay-in-the', {
-          reason: reason.slice(0, 1).toUpperCase(),
-          reason2: reason.slice(1),
+          reason: capital(reason),
         })
       }}
     </p>
@@ -35,7 +34,7 @@ const chosen = computed(() => touched.value.withIt.filter((j) => alsoOut.value.i
       {{ word('make-comes-out-with-it', { tag: j.tag }) }}
     </label>
     <button type="button" class="button stop" @click="emit('cutOut', chosen)">
-      {{ word('make-cut-out-2', { x: [facts.tag, ...chosen.map((j) => j.tag)].join(', ') }) }}
+      {{ word('make-cut-out-2', { joints: [facts.tag, ...chosen.map((j) => j.tag)].join(', ') }) }}
     </button>
     <button type="button" class="button" @click="emit('close')">{{ word('make-leave-it-in') }}</button>
   </Sheet>

@@ -31,7 +31,7 @@ async function say(atS: number, reason: string): Promise<void> {
 
 <template>
   <Sheet
-    :title="word('make-limit-tapped', { at: hhmmss(limitS, zone), at2: hhmmss(done.latestS, zone) })"
+    :title="word('make-limit-tapped', { limit: hhmmss(limitS, zone), tapped: hhmmss(done.latestS, zone) })"
     @close="emit('close')"
   >
     <p class="strong">{{ word('make-when-was-it-really') }}</p>

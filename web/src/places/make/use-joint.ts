@@ -16,7 +16,7 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { hhmm, hhmmss, when } from '../../when'
-import { word } from '../../words/word'
+import { capital, word } from '../../words/word'
 
 export type Phase = 'failed' | 'late' | 'hold' | 'window' | 'step' | 'rest'
 
@@ -92,7 +92,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
     const more = fmt.clock(Math.ceil(c ? left(c) : 0))
     if (c?.kind !== 'exact') return word('make-hold-more-do-not', { more })
     const what = job.t(c.label)
-    return word('make-more-no-longer', { what: what.slice(0, 1).toUpperCase(), what2: what.slice(1), more })
+    return word('make-more-no-longer', { what: capital(what), more })
   }
   function restLine(f: JointFacts): string {
     const set = f.movable.value

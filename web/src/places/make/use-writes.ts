@@ -140,7 +140,7 @@ export function useWrites(o: Options) {
         })),
       ],
       withIt.length
-        ? word('make-are-cut-out-all', { x: [o.facts().tag, ...withIt.map((j) => j.tag)].join(', ') })
+        ? word('make-are-cut-out-all', { joints: [o.facts().tag, ...withIt.map((j) => j.tag)].join(', ') })
         : word('make-is-cut-out-both', { tag: o.facts().tag }),
     )
   }

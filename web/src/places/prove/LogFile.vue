@@ -160,7 +160,7 @@ async function load(repeated: true | null): Promise<void> {
         ></label>
       </div>
       <p class="why">
-        {{ word('prove-rows-first', { body: table.body.length, body2: table.body[0]?.join(', ') }) }}
+        {{ word('prove-rows-first', { rows: table.body.length, first: table.body[0]?.join(', ') }) }}
       </p>
       <p v-if="repeatedLine !== null" class="refusal" role="alert">
         {{ word('prove-line-the-time-goes', { repeatedLine }) }}

@@ -34,8 +34,8 @@ const rows = computed(() => {
     out.push([
       word('prove-static-head'),
       word('prove-then-at-the-lowest', {
-        fine: fine(ends.value.atLowBar),
-        fine2: fine(ends.value.atHighBar),
+        low: fine(ends.value.atLowBar),
+        high: fine(ends.value.atHighBar),
       }),
     ])
   const weak = limits.value[0]

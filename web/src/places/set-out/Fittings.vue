@@ -85,7 +85,7 @@ async function load(): Promise<void> {
         size="large"
         :placeholder="word('ui-whose-fittings-which-sheet')"
       />
-      <label for="list-csv">{{ word('ui-rows-as-csv-the', { LINE }) }}</label>
+      <label for="list-csv">{{ word('ui-rows-as-csv-the', { header: LINE }) }}</label>
       <ElInput id="list-csv" v-model="csv" type="textarea" :rows="6" :placeholder="EXAMPLE" />
       <div class="buttons">
         <label class="button" for="list-file">{{ word('set-out-from-a-file') }}</label>

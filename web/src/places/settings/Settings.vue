@@ -36,8 +36,8 @@ const samples = computed(() =>
   (['metric', 'inch'] as const).map((school) => {
     const r = store.readerFor(school)
     return word('settings-in-a-metric-job', {
-      isSchool: school === 'inch' ? 'yes' : 'no',
-      fmt: fmt.length(SAMPLE.cutMm, r),
+      isInch: school === 'inch' ? 'yes' : 'no',
+      cut: fmt.length(SAMPLE.cutMm, r),
       pressure: fmt.pressure(SAMPLE.bar, r),
       temperature: fmt.temperature(SAMPLE.wallC, r),
       at: hhmm(SAMPLE.atS, 'UTC'),

@@ -69,9 +69,7 @@ async function load(): Promise<void> {
           <ElOption value="wall" :label="word('site-of-the-pipe-wall')" />
         </ElSelect>
       </span>
-      <label for="forecast-csv">{{
-        word('site-rows-as-csv-the', { FORECASTHEADER: FORECAST_HEADER })
-      }}</label>
+      <label for="forecast-csv">{{ word('site-rows-as-csv-the', { header: FORECAST_HEADER }) }}</label>
       <ElInput id="forecast-csv" v-model="csv" type="textarea" :rows="5" placeholder="2026-11-26 14:00,8.5" />
       <span class="buttons">
         <label class="button" for="forecast-file">{{ word('site-from-a-file') }}</label>

@@ -50,7 +50,11 @@ const ago = (s: number): string =>
 const headline = computed(() => {
   const jump = rows.value.find((r) => r.health.jumps.length)
   if (jump)
-    return word('site-readings-jumped-by-more', { name: jump.name, jumps: jump.health.jumps.length, x: 15 })
+    return word('site-readings-jumped-by-more', {
+      name: jump.name,
+      jumps: jump.health.jumps.length,
+      jump: 15,
+    })
   const unread = rows.value.find((r) => r.ageS === null && used.value.has(r.placeId))
   if (unread) return word('site-has-not-been-read', { name: unread.name })
   const old = rows.value.find((r) => (r.ageS ?? 0) > 7200 && used.value.has(r.placeId))
@@ -107,7 +111,7 @@ async function addPlace(): Promise<void> {
     <div class="head">
       <h1>{{ headline }}</h1>
       <p class="why">
-        {{ word('site-a-gap-over-2', { x: 15 }) }}
+        {{ word('site-a-gap-over-2', { jump: 15 }) }}
       </p>
     </div>
     <section v-for="r in rows" :key="r.placeId" :aria-label="r.name">

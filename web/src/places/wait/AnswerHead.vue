@@ -96,10 +96,10 @@ const moved = computed(() => {
   const m = props.answer.moved
   if (!m || props.answer.proved) return ''
   return word('wait-moved-from-to-the', {
-    at: at(m.fromAtS),
-    at2: at(m.toAtS),
+    from: at(m.fromAtS),
+    to: at(m.toAtS),
     temperatureC: m.temperatureC,
-    at3: hhmm(m.atS, zone.value),
+    when: hhmm(m.atS, zone.value),
   })
 })
 const readings = computed(() => {
