@@ -6,7 +6,6 @@ export const HANDBOOK = {
   'handbook-a-chart-wins-over':
     'A chart wins over generic figures and is named beside each. Joints already begun keep the chart they were begun under. Figures: {fields} (C or F, bar or psi, of your own). Units: mm, in, Nm, in-lbf, ft-lbf, s, min, h, turns, flats.',
   'handbook-name-of-the-chart': 'Name of the chart',
-  'handbook-from-a-file': 'From a file…',
   'handbook-load-the-chart': 'Load the chart',
   'handbook-figures-loaded-by-at':
     '{rows, plural, one {{rows} figure} other {{rows} figures}}, loaded by {name} at {at}.',

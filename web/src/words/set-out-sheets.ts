@@ -18,7 +18,6 @@ export const SET_OUT_SHEETS = {
   'set-out-load-a-makers-list': 'Load a maker’s list',
   'set-out-back-to-the-lines': 'Back to the lines',
   'set-out-name-of-the-list': 'Name of the list',
-  'set-out-from-a-file': 'From a file…',
   'set-out-load-the-list': 'Load the list',
   'set-out-fittings': 'Fittings',
   'set-out-fitting': 'Fitting',
@@ -27,7 +26,6 @@ export const SET_OUT_SHEETS = {
   'set-out-where-it-comes-from': 'Where it comes from',
   'set-out-to': '{takeOffMm, number, figure} to {takeOffTo}',
   'set-out-not-known-measure-one': 'not known, measure one',
-  'set-out-tee-d110-102-mm': '{LINE}\ntee,d110,,102,mm,face,sheet 4\ntee branch,d110,d63,96,mm,face,sheet 4',
   'set-out-no-fittings-yet-set': 'No fittings yet. Set out a line first.',
   'set-out-take-offs-of-are':
     '{unknown, plural, one {{unknown} take-off} other {{unknown} take-offs}} of {rows} {unknown, plural, one {is} other {are}} not known. Measure one of each; it counts for all like it.',

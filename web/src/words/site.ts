@@ -12,8 +12,6 @@ export const SITE = {
   'site-of-what': 'Of what',
   'site-of-the-air': 'of the air',
   'site-of-the-pipe-wall': 'of the pipe wall',
-  'site-rows-as-csv-the': 'Rows as CSV; the first line is {header}',
-  'site-from-a-file': 'From a file…',
   'site-load-the-forecast': 'Load the forecast',
   'site-say-for-which-place': 'Say for which place.',
   'site-hours-of-forecast-are': '{rows} hours of forecast are loaded.',

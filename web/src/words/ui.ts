@@ -51,4 +51,5 @@ export const UI = {
   'ui-use-it': 'Use it',
   'ui-depth-from': 'Depth: {reference}{edition, select, none {} other {, {edition}}}. {kind}. {note}',
   'ui-more': '{over} more',
+  'ui-from-a-file': 'From a file…',
 } as const satisfies Wordings

@@ -13,7 +13,7 @@ import {
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
-import RowFaults from '../../frame/RowFaults.vue'
+import RowsField from '../../frame/RowsField.vue'
 import { useJob } from '../../stores/job'
 import { hhmm } from '../../when'
 import { named, word } from '../../words/word'
@@ -48,12 +48,6 @@ function valueText(r: ChartRow): string {
   const unit =
     methodOf(r.method)?.fields.find((f) => f.key === r.field)?.unit ?? (r.fromC === undefined ? 'mm' : 's')
   return unit === 's' ? fmt.duration(r.value) : `${Math.round(r.value * 1000) / 1000} ${unit}`
-}
-async function pick(e: Event): Promise<void> {
-  const file = (e.target as HTMLInputElement).files?.[0]
-  if (!file) return
-  csv.value = await file.text()
-  if (!name.value) name.value = file.name.replace(/\.csv$/i, '')
 }
 async function load(): Promise<void> {
   fault.value = ''
@@ -91,17 +85,18 @@ async function load(): Promise<void> {
       size="large"
       :placeholder="word('ui-whose-fittings-which-sheet')"
     />
-    <label for="chart-csv">{{ word('ui-rows-as-csv-the', { header: LINE }) }}</label>
-    <ElInput id="chart-csv" v-model="csv" type="textarea" :rows="7" :placeholder="EXAMPLE" />
-    <div class="buttons">
-      <label class="button" for="chart-file">{{ word('handbook-from-a-file') }}</label>
-      <input id="chart-file" class="file" type="file" accept=".csv,text/csv" @change="pick" />
-      <button type="button" class="button main" :disabled="!csv.trim()" @click="load">
-        {{ word('handbook-load-the-chart') }}
-      </button>
-    </div>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <RowFaults :faults="faults" />
+    <RowsField
+      id="chart"
+      v-model="csv"
+      :header="LINE"
+      :example="EXAMPLE"
+      :lines="7"
+      :action="word('handbook-load-the-chart')"
+      :fault="fault"
+      :faults="faults"
+      @load="load"
+      @file="(file) => (name ||= file)"
+    />
     <template v-for="c in charts" :key="c.id">
       <h2>{{ c.name }}</h2>
       <p class="why">
@@ -156,17 +151,5 @@ label {
   display: inline-flex;
   align-items: center;
   margin: 0;
-}
-.file {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-}
-.file:focus-visible + .button,
-label:has(+ .file:focus-visible) {
-  outline: 3px solid var(--ink);
-  outline-offset: 2px;
 }
 </style>

@@ -6,7 +6,7 @@ import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
 import { useClock } from '../../stores/clock'
-import RowFaults from '../../frame/RowFaults.vue'
+import RowsField from '../../frame/RowsField.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
 import { word } from '../../words/word'
 
@@ -22,7 +22,7 @@ const csv = ref('')
 const fault = ref('')
 const faults = ref<readonly TakeOffFault[]>([])
 const LINE = TAKE_OFF_HEADER.join(',')
-const EXAMPLE = word('set-out-tee-d110-102-mm', { LINE })
+const EXAMPLE = [LINE, 'tee,d110,,102,mm,face,A-4', 'reducer,d110,d63,40,mm,face,A-4'].join('\n')
 const headline = computed(() =>
   !rows.value.length
     ? word('set-out-no-fittings-yet-set')
@@ -36,12 +36,6 @@ function source(r: LibraryRow): string {
   return r.known.chart === null
     ? word('set-out-measured-by', { name: job.nameOf(r.known.by), at })
     : word('set-out-loaded-by', { chart: r.known.chart, name: job.nameOf(r.known.by) })
-}
-async function pick(e: Event): Promise<void> {
-  const file = (e.target as HTMLInputElement).files?.[0]
-  if (!file) return
-  csv.value = await file.text()
-  name.value ||= file.name.replace(/\.csv$/i, '')
 }
 async function load(): Promise<void> {
   fault.value = ''
@@ -85,17 +79,18 @@ async function load(): Promise<void> {
         size="large"
         :placeholder="word('ui-whose-fittings-which-sheet')"
       />
-      <label for="list-csv">{{ word('ui-rows-as-csv-the', { header: LINE }) }}</label>
-      <ElInput id="list-csv" v-model="csv" type="textarea" :rows="6" :placeholder="EXAMPLE" />
-      <div class="buttons">
-        <label class="button" for="list-file">{{ word('set-out-from-a-file') }}</label>
-        <input id="list-file" class="sr" type="file" accept=".csv,text/csv" @change="pick" />
-        <button type="button" class="button main" :disabled="!csv.trim()" @click="load">
-          {{ word('set-out-load-the-list') }}
-        </button>
-      </div>
-      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-      <RowFaults :faults="faults" />
+      <RowsField
+        id="list"
+        v-model="csv"
+        :header="LINE"
+        :example="EXAMPLE"
+        :lines="6"
+        :action="word('set-out-load-the-list')"
+        :fault="fault"
+        :faults="faults"
+        @load="load"
+        @file="(file) => (name ||= file)"
+      />
     </section>
     <div class="scroll" role="region" :aria-label="word('set-out-fittings')" tabindex="0">
       <table v-if="rows.length" class="rows" :aria-label="word('set-out-fittings')">

@@ -1,22 +1,13 @@
 <script setup lang="ts">
-import {
-  SCHEDULE_FIELDS,
-  type ScheduleField,
-  type ScheduleMode,
-  begunJoints,
-  entryText,
-  matchColumns,
-} from '@jugalis/core'
-import { ElInput, ElOption, ElSelect } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
-import 'element-plus/es/components/option/style/css'
-import 'element-plus/es/components/select/style/css'
-import { computed, reactive, ref, watch } from 'vue'
+import { begunJoints, entryText } from '@jugalis/core'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { previewOf, useImport } from './use-import'
 import ChipChoice from '../../frame/ChipChoice.vue'
+import ImportColumns from './ImportColumns.vue'
+import { FIELD_WORDS, useColumns } from './use-columns'
 import { importEntries } from './line-entries'
 import { named, word } from '../../words/word'
 
@@ -28,79 +19,19 @@ const router = useRouter()
 const { found, read, faults, failed, running, open, turnTo, check, stop } = useImport()
 const line = computed(() => view.lines.find((l) => l.id === route.params.lineId) ?? null)
 const name = ref('')
-const mode = ref<ScheduleMode>('parts')
-const firstRow = ref('2')
-const units = ref<'metric' | 'inch'>(line.value?.school ?? job.reader.units)
-const comma = ref<'asked' | 'decimal' | 'thousands'>('asked')
-const columns = reactive<Partial<Record<ScheduleField, number | ''>>>({})
+const how = useColumns(found, line.value?.school ?? job.reader.units)
 const taking = ref(false)
 
-const MODES: Record<ScheduleMode, string> = {
-  parts: word('set-out-a-part-fitting-or'),
-  pieces: word('set-out-a-piece-of-pipe'),
-  joints: word('set-out-a-joint'),
-}
-const FIELD_WORDS: Record<ScheduleField, string> = {
-  line: word('set-out-line'),
-  tag: word('set-out-tag'),
-  what: word('set-out-fitting-or-pipe'),
-  size: word('ui-size'),
-  size2: word('set-out-second-size'),
-  length: word('set-out-length'),
-  measure: word('set-out-measured-between-c-c'),
-  from: word('set-out-fitting-at-its-first'),
-  to: word('set-out-fitting-at-its-second'),
-  jointA: word('set-out-joint-at-its-first'),
-  jointB: word('set-out-joint-at-its-second'),
-  joint: word('ui-joint'),
-  fitting: word('set-out-fitting-it-goes-into'),
-  piece: word('ui-piece'),
-}
-const fields = computed(() => [...SCHEDULE_FIELDS[mode.value].needed, ...SCHEDULE_FIELDS[mode.value].may])
-const isNeeded = (f: ScheduleField): boolean =>
-  (SCHEDULE_FIELDS[mode.value].needed as readonly string[]).includes(f)
-const first = computed(() => Math.max(1, Math.round(Number(firstRow.value)) || 1))
-const header = computed(() => found.value?.head[first.value - 2] ?? [])
-const letter = (i: number): string =>
-  (i >= 26 ? letter(Math.floor(i / 26) - 1) : '') + String.fromCharCode(65 + (i % 26))
-const choices = computed(() =>
-  Array.from({ length: found.value?.widest ?? 0 }, (_, i) => ({
-    i,
-    says: `${letter(i)} ${header.value[i]?.trim() || word('set-out-no-heading')}`,
-  })),
-)
-watch([found, mode, first], () => {
-  for (const f of Object.keys(columns) as ScheduleField[]) delete columns[f]
-  if (found.value)
-    Object.assign(
-      columns,
-      matchColumns(
-        mode.value,
-        header.value.map((h) => h ?? ''),
-      ),
-    )
-})
 async function pick(e: Event): Promise<void> {
   const file = (e.target as HTMLInputElement).files?.[0]
   ;(e.target as HTMLInputElement).value = ''
   if (!file) return
   name.value = file.name
-  firstRow.value = '2'
+  how.firstRow.value = '2'
   await open(file)
 }
 function look(): void {
-  if (!line.value) return
-  const chosen = Object.entries(columns).filter((c): c is [ScheduleField, number] => typeof c[1] === 'number')
-  check(
-    {
-      mode: mode.value,
-      columns: Object.fromEntries(chosen),
-      firstRow: first.value,
-      units: units.value,
-      comma: comma.value === 'asked' ? null : comma.value,
-    },
-    line.value,
-  )
+  if (line.value) check(how.asked(), line.value)
 }
 const counts = computed(() => {
   const items = read.value?.lines.flatMap((l) => l.items) ?? []
@@ -208,7 +139,7 @@ async function take(): Promise<void> {
     >
       <p v-for="f in faults.slice(0, 100)" :key="`${f.row} ${f.field}`">
         <strong>{{
-          word('set-out-row', { row: f.row, field: f.field ? FIELD_WORDS[f.field].toLowerCase() : '' })
+          word('set-out-row', { row: f.row, field: f.field ? word(FIELD_WORDS[f.field]).toLowerCase() : '' })
         }}</strong>
         {{ job.t(f.says) }}
       </p>
@@ -230,82 +161,17 @@ async function take(): Promise<void> {
           <tr v-for="p in preview" :key="p.item.id">
             <td>{{ p.tag ?? line?.tag }}</td>
             <td class="strong">{{ p.item.tag }}</td>
-            <td>{{ entryText(p.item, { units }) }}{{ p.item.type === 'piece' ? `, ${p.item.size}` : '' }}</td>
+            <td>
+              {{ entryText(p.item, { units: how.units.value })
+              }}{{ p.item.type === 'piece' ? `, ${p.item.size}` : '' }}
+            </td>
             <td>{{ p.item.jointTags.filter(Boolean).join(', ') }}</td>
           </tr>
         </tbody>
       </table>
     </template>
     <template v-else-if="found">
-      <div class="asked">
-        <label for="schedule-mode">{{ word('set-out-each-row-is') }}</label>
-        <ElSelect
-          :teleported="false"
-          id="schedule-mode"
-          v-model="mode"
-          size="large"
-          :aria-label="word('set-out-each-row-is')"
-        >
-          <ElOption v-for="(says, m) in MODES" :key="m" :value="m" :label="says" />
-        </ElSelect>
-        <label for="schedule-first">{{ word('set-out-first-row-below-the') }}</label>
-        <ElInput id="schedule-first" v-model="firstRow" size="large" inputmode="numeric" />
-        <label for="schedule-units">{{ word('set-out-bare-figures-are') }}</label>
-        <ElSelect
-          :teleported="false"
-          id="schedule-units"
-          v-model="units"
-          size="large"
-          :aria-label="word('set-out-bare-figures-are')"
-        >
-          <ElOption value="metric" :label="word('set-out-millimetres')" />
-          <ElOption value="inch" :label="word('set-out-inches')" />
-        </ElSelect>
-        <label for="schedule-comma">{{ word('set-out-a-comma-is') }}</label>
-        <ElSelect
-          :teleported="false"
-          id="schedule-comma"
-          v-model="comma"
-          size="large"
-          :aria-label="word('set-out-a-comma-is')"
-        >
-          <ElOption value="asked" :label="word('set-out-asked-when-it-matters')" />
-          <ElOption value="decimal" :label="word('set-out-a-decimal-sign')" />
-          <ElOption value="thousands" :label="word('set-out-between-thousands')" />
-        </ElSelect>
-        <template v-for="f in fields" :key="f">
-          <label :for="`column-${f}`"
-            >{{ FIELD_WORDS[f] }}{{ isNeeded(f) ? '' : ` ${word('set-out-may-be-left-out')}` }}</label
-          >
-          <ElSelect
-            :teleported="false"
-            :id="`column-${f}`"
-            v-model="columns[f]"
-            size="large"
-            clearable
-            :placeholder="word('set-out-no-column')"
-            :aria-label="FIELD_WORDS[f]"
-          >
-            <ElOption v-for="c in choices" :key="c.i" :value="c.i" :label="c.says" />
-          </ElSelect>
-        </template>
-      </div>
-      <div class="scroll" role="region" :aria-label="word('set-out-first-rows-of-the')" tabindex="0">
-        <table class="rows" :aria-label="word('set-out-first-rows-of-the')">
-          <thead>
-            <tr>
-              <th>{{ word('set-out-row-2') }}</th>
-              <th v-for="c in choices" :key="c.i">{{ c.says }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(r, i) in found.head.slice(0, 8)" :key="i" :class="{ open: i === first - 2 }">
-              <td class="soft">{{ i + 1 }}</td>
-              <td v-for="c in choices" :key="c.i">{{ r[c.i] ?? '' }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <ImportColumns :found="found" :how="how" />
     </template>
     <p v-else-if="!running" class="why">
       {{ word('set-out-a-row-may-be') }}
@@ -325,15 +191,6 @@ async function take(): Promise<void> {
   outline: 3px solid var(--copper);
   outline-offset: 2px;
 }
-.asked {
-  display: grid;
-  grid-template-columns: minmax(180px, 300px) minmax(200px, 340px);
-  gap: 8px 16px;
-  align-items: center;
-}
-.asked label {
-  font-weight: 600;
-}
 .progress {
   display: flex;
   gap: 12px;
@@ -341,14 +198,5 @@ async function take(): Promise<void> {
 }
 .scroll {
   max-height: 50vh;
-}
-.soft {
-  color: var(--soft);
-}
-@media (max-width: 720px) {
-  .asked {
-    grid-template-columns: minmax(0, 1fr);
-    gap: 2px 0;
-  }
 }
 </style>

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { type As, USUAL, allMethods, lineSeriesChoices } from '@jugalis/core'
-import { ElInput, ElOption, ElSelect } from 'element-plus'
+import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import 'element-plus/es/components/select/style/css'
-import 'element-plus/es/components/option/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { askedFields } from '../../asked-fields'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { named, word } from '../../words/word'
+import ListField from '../../frame/ListField.vue'
 
 const emit = defineEmits<{ close: []; made: [id: string] }>()
 const job = useJob()
@@ -130,43 +129,29 @@ async function save(): Promise<void> {
       size="large"
       :placeholder="word('set-out-quarantine-loop-seawater')"
     />
-    <label for="line-method">{{ word('ui-joined-by') }}</label>
-    <ElSelect
-      :teleported="false"
+    <ListField
       id="line-method"
       v-model="typed.method"
-      size="large"
-      :aria-label="word('ui-joined-by')"
-    >
-      <ElOption v-for="m in methods" :key="m.id" :value="m.id" :label="job.t(m.name)" />
-    </ElSelect>
-    <label for="line-material">{{ word('ui-material') }}</label>
-    <ElSelect
-      :teleported="false"
+      :label="word('ui-joined-by')"
+      :options="methods.map((m) => [m.id, job.t(m.name)] as const)"
+    />
+    <ListField
       id="line-material"
       v-model="typed.material"
-      size="large"
-      :aria-label="word('ui-material')"
-    >
-      <ElOption v-for="m in materials" :key="m" :value="m" :label="named(m)" />
-    </ElSelect>
-    <template v-if="walls.length > 1">
-      <label for="line-series">{{ word('ui-wall') }}</label>
-      <ElSelect
-        :teleported="false"
-        id="line-series"
-        v-model="series"
-        size="large"
-        :aria-label="word('ui-wall')"
-      >
-        <ElOption
-          v-for="(s, i) in walls"
-          :key="s"
-          :value="s"
-          :label="i ? named(s) : word('set-out-where-nobody-says-otherwise', { s: named(s) })"
-        />
-      </ElSelect>
-    </template>
+      :label="word('ui-material')"
+      :options="materials.map((m) => [m, named(m)] as const)"
+    />
+    <ListField
+      v-if="walls.length > 1"
+      id="line-series"
+      v-model="series"
+      :label="word('ui-wall')"
+      :options="
+        walls.map(
+          (s, i) => [s, i ? named(s) : word('set-out-where-nobody-says-otherwise', { s: named(s) })] as const,
+        )
+      "
+    />
     <template v-for="f in asked" :key="f.key">
       <QuantityField
         v-if="AS[f.unit ?? ''] && !f.options"
@@ -178,27 +163,25 @@ async function save(): Promise<void> {
         :most="f.max"
         :usual="USUAL_OF[f.unit ?? '']"
       />
-      <label v-else :for="`line-${f.key}`">{{ job.t(f.label) }}</label>
-      <ElSelect
-        :teleported="false"
-        v-if="f.options || f.control === 'yes-no'"
+      <ListField
+        v-else-if="f.options || f.control === 'yes-no'"
         :id="`line-${f.key}`"
         v-model="details[f.key]"
-        size="large"
         clearable
-        :aria-label="job.t(f.label)"
+        :label="job.t(f.label)"
+        :options="(f.options ?? ['yes', 'no']).map((o) => [o, named(o)] as const)"
         :placeholder="word('ui-not-said')"
-      >
-        <ElOption v-for="o in f.options ?? ['yes', 'no']" :key="o" :value="o" :label="named(o)" />
-      </ElSelect>
-      <ElInput
-        v-else-if="!AS[f.unit ?? '']"
-        :id="`line-${f.key}`"
-        v-model="details[f.key]"
-        size="large"
-        inputmode="decimal"
-        :placeholder="word('ui-not-known')"
       />
+      <template v-else>
+        <label :for="`line-${f.key}`">{{ job.t(f.label) }}</label>
+        <ElInput
+          :id="`line-${f.key}`"
+          v-model="details[f.key]"
+          size="large"
+          inputmode="decimal"
+          :placeholder="word('ui-not-known')"
+        />
+      </template>
     </template>
     <QuantityField
       v-model="ratingBar"

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { FORECAST_HEADER, type ForecastFault, fromUnits, readForecast } from '@jugalis/core'
-import { ElInput, ElOption, ElSelect } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
+import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 import { ref } from 'vue'
-import RowFaults from '../../frame/RowFaults.vue'
+import RowsField from '../../frame/RowsField.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
@@ -19,10 +18,6 @@ const placeId = ref('')
 const what = ref<'wall' | 'air'>('air')
 const fault = ref('')
 const faults = ref<readonly ForecastFault[]>([])
-async function pick(e: Event): Promise<void> {
-  const file = (e.target as HTMLInputElement).files?.[0]
-  if (file) csv.value = await file.text()
-}
 async function load(): Promise<void> {
   fault.value = ''
   faults.value = []
@@ -69,17 +64,17 @@ async function load(): Promise<void> {
           <ElOption value="wall" :label="word('site-of-the-pipe-wall')" />
         </ElSelect>
       </span>
-      <label for="forecast-csv">{{ word('site-rows-as-csv-the', { header: FORECAST_HEADER }) }}</label>
-      <ElInput id="forecast-csv" v-model="csv" type="textarea" :rows="5" placeholder="2026-11-26 14:00,8.5" />
-      <span class="buttons">
-        <label class="button" for="forecast-file">{{ word('site-from-a-file') }}</label>
-        <input id="forecast-file" class="sr" type="file" accept=".csv,text/csv" @change="pick" />
-        <button type="button" class="button main" :disabled="!csv.trim()" @click="load">
-          {{ word('site-load-the-forecast') }}
-        </button>
-      </span>
-      <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-      <RowFaults :faults="faults" />
+      <RowsField
+        id="forecast"
+        v-model="csv"
+        :header="FORECAST_HEADER"
+        example="2026-11-26 14:00,8.5"
+        :lines="5"
+        :action="word('site-load-the-forecast')"
+        :fault="fault"
+        :faults="faults"
+        @load="load"
+      />
     </div>
   </section>
 </template>
