@@ -30,3 +30,9 @@ const model = defineModel<T | '' | null>()
     <ElOption v-for="[value, says] in options" :key="value" :value="value" :label="says" />
   </ElSelect>
 </template>
+
+<style scoped>
+label {
+  font-weight: 600;
+}
+</style>

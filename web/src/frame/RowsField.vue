@@ -42,8 +42,7 @@ async function pick(e: Event): Promise<void> {
 </template>
 
 <style scoped>
-label:has(+ .sr:focus-visible) {
-  outline: 3px solid var(--ink);
-  outline-offset: 2px;
+label:not(.button) {
+  font-weight: 600;
 }
 </style>

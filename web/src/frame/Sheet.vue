@@ -103,7 +103,8 @@ function enter(e: KeyboardEvent): void {
   cursor: pointer;
 }
 /* A field's name stands close above it. */
-.inside > :slotted(label) {
+.inside > :slotted(label),
+.inside > :deep(label) {
   font-weight: 600;
   margin-bottom: -8px;
 }

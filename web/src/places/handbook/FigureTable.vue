@@ -62,9 +62,11 @@ const source = (f: HandbookFigure) => (f.fig.value === null ? null : sourceOf(f.
             }}<template v-if="source(r.figure)!.edition">, {{ source(r.figure)!.edition }}</template
             >.
             <span lang="en">{{ source(r.figure)!.note }}</span>
-            <template v-if="source(r.figure)!.from?.length">
-              {{ word('handbook-from', { from: source(r.figure)!.from!.join(', ') }) }}</template
-            >
+            {{
+              source(r.figure)!.from?.length
+                ? word('handbook-from', { from: source(r.figure)!.from!.join(', ') })
+                : ''
+            }}
           </td>
         </tr>
       </template>

@@ -177,15 +177,17 @@ async function end(): Promise<void> {
     <p v-if="!before" class="says" role="status">
       {{ test.leaks.length ? word('prove-lost-a-leak-was') : job.t(says) }}
       {{ steady }}
-      <template v-if="judgement.moreTimeS">
-        {{ word('prove-more-would-settle-it', { moreTimeS: judgement.moreTimeS }) }}
-      </template>
-      <template v-if="judgement.mostly && judgement.verdict !== 'held'">
-        {{ job.t({ code: `mostly-${judgement.mostly}`, params: {} }) }}
-      </template>
-      <template v-if="judgement.verdict === 'lost' && judgement.leakRateLPerH !== null">
-        {{ word('prove-about', { leakRateLPerH: judgement.leakRateLPerH }) }}
-      </template>
+      {{ judgement.moreTimeS ? word('prove-more-would-settle-it', { moreTimeS: judgement.moreTimeS }) : '' }}
+      {{
+        judgement.mostly && judgement.verdict !== 'held'
+          ? job.t({ code: `mostly-${judgement.mostly}`, params: {} })
+          : ''
+      }}
+      {{
+        judgement.verdict === 'lost' && judgement.leakRateLPerH !== null
+          ? word('prove-about', { leakRateLPerH: judgement.leakRateLPerH })
+          : ''
+      }}
     </p>
     <div class="stops">
       <button type="button" class="button stop" @click="asksWhere = !asksWhere">

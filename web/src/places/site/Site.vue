@@ -133,12 +133,16 @@ async function addPlace(): Promise<void> {
             ><strong>{{ t(r.dewC) }}</strong></template
           >
         </Said>
-        <template v-if="r.health.lastAtS !== null">{{
-          word('site-last-read', { when: when(r.health.lastAtS, view.nowS, zone) })
-        }}</template>
-        <template v-if="r.health.forecastToS">{{
-          word('site-forecast-to', { when: when(r.health.forecastToS, view.nowS, zone) })
-        }}</template>
+        {{
+          r.health.lastAtS === null
+            ? ''
+            : word('site-last-read', { when: when(r.health.lastAtS, view.nowS, zone) })
+        }}
+        {{
+          r.health.forecastToS
+            ? word('site-forecast-to', { when: when(r.health.forecastToS, view.nowS, zone) })
+            : ''
+        }}
       </p>
       <ClimateChart v-if="r.wall || r.air" :place-id="r.placeId" :days="DAYS" />
       <ul v-if="r.health.gaps.length || r.health.jumps.length" class="wrong">
