@@ -103,6 +103,25 @@ export default [
   },
   ...coreLayerRules,
   {
+    files: ['e2e/**/*.ts', '**/test/**/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.property.name="waitForTimeout"]',
+          message:
+            'a fixed wait is too short on a busy machine and too long on a quick one: wait for what is to come',
+        },
+        {
+          selector:
+            'NewExpression[callee.name="Promise"] CallExpression[callee.name="setTimeout"][arguments.1.value>50]',
+          message:
+            'a fixed wait is too short on a busy machine and too long on a quick one: wait for what is to come',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/src/**/*.vue'],
     rules: {
       // A list that hangs on the body opens underneath a modal sheet, and nobody can choose from it with a mouse.

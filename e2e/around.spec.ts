@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { PHONE, eventsOf, noViolations, signIn } from './help'
+import { chooseIn } from './lists-help'
 import { jobOf } from './make-help'
 
 /** What only somebody on site can say is asked once for a line, by thumb and by mouse, and the rules speak by it. */
@@ -21,13 +22,8 @@ for (const [name, viewport] of [
     const sheet = page.getByRole('dialog', { name: 'What the rules need to know' })
     await sheet.getByRole('button', { name: 'Keep for the line M' }).click()
     await expect(sheet.getByRole('alert')).toHaveText('Nothing is answered anew. Answer one, or close this.')
-    const choose = async (label: string, answer: string) => {
-      await sheet
-        .locator('.el-select')
-        .filter({ has: page.getByRole('combobox', { name: label }) })
-        .click()
-      await sheet.getByRole('option', { name: answer, exact: true }).click()
-    }
+    const choose = (label: string, answer: string): Promise<void> =>
+      chooseIn(sheet.getByRole('combobox', { name: label }), answer)
     await choose('What runs in it', 'drinking water')
     await sheet.getByRole('radio', { name: 'EPDM' }).click()
     await noViolations(page)

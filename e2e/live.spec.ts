@@ -28,7 +28,8 @@ test('two people on one job see what the other writes within a second; the tabs 
   const wren = await browser.newContext()
   const [a, b] = [await wren.newPage(), await wren.newPage()]
   const streams: string[] = []
-  wren.on('request', (r) => {
+  // Answered: the server follows the log for this page.
+  wren.on('response', (r) => {
     if (r.url().endsWith('/live')) streams.push(r.url())
   })
   await signIn(a)
@@ -38,7 +39,6 @@ test('two people on one job see what the other writes within a second; the tabs 
   await b.goto(`/job/${job}/set-out`)
   await expect(b.getByLabel('Next fitting or piece')).toBeVisible()
   await expect.poll(() => streams.length).toBe(1)
-  await a.waitForTimeout(500)
   const put = (tag: string) =>
     write(a, job, [
       {
@@ -54,7 +54,6 @@ test('two people on one job see what the other writes within a second; the tabs 
   // The tab that held the stream goes: the other takes it over and misses nothing.
   await a.close()
   await expect.poll(() => streams.length).toBe(2)
-  await b.waitForTimeout(500)
   const teal = await browser.newContext()
   const other = await teal.newPage()
   await signIn(other)

@@ -14,7 +14,7 @@ test('a server killed and a network lost in the middle of a logged test lose and
     const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}` })
     const page = await context.newPage()
     await signIn(page)
-    const { job } = await ready(page, { holdS: 100 })
+    const { job } = await ready(page, { holdS: 60 })
     await begin(page, job)
     const rows = async (): Promise<number[]> =>
       (await eventsOf(page, job))
@@ -29,12 +29,14 @@ test('a server killed and a network lost in the middle of a logged test lose and
     await page.getByLabel('Gauge now').fill('9.01')
     await page.getByRole('button', { name: 'Read', exact: true }).click()
     await expect(page.getByRole('status').filter({ hasText: 'No signal' })).toBeVisible()
-    await page.waitForTimeout(8000)
     d = await demo(state, port)
     await expect(page.getByRole('status').filter({ hasText: 'No signal' })).toBeHidden({ timeout: 30_000 })
 
+    // The logger goes on without the page: what it sends is counted beside it.
+    const counted = async (): Promise<number> => (await rows()).length
     await context.setOffline(true)
-    await page.waitForTimeout(61_000)
+    const before = await counted()
+    await expect.poll(counted, { timeout: 60_000 }).toBeGreaterThan(before + 25)
     await context.setOffline(false)
     await expect(ends(page, 'held')).toBeVisible({ timeout: 90_000 })
 
@@ -43,7 +45,7 @@ test('a server killed and a network lost in the middle of a logged test lose and
     // The logger reads each second: no second between the first and the last is without its reading.
     const sorted = [...times].sort((a, b) => a - b)
     const steps = sorted.slice(1).map((t, i) => t - (sorted[i] as number))
-    expect(sorted.length).toBeGreaterThan(95)
+    expect(sorted.length).toBeGreaterThan(55)
     expect(Math.max(...steps)).toBeLessThan(1.5)
     const typed = (await eventsOf(page, job)).filter((e) => e.kind === 'test-read')
     expect(typed.map((e) => e.data.bar)).toEqual([9.01])

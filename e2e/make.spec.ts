@@ -207,7 +207,9 @@ test('a window that ended while the screen was dark is shown first on waking', a
   await expect(digits).toHaveText(/^\d+:\d\d$/)
   const [m = 0, s = 0] = (await digits.innerText()).split(':').map(Number)
   // Another joint whose window ends in some seconds, by the same figure.
-  await write(page, job, [step(second, 'fit', 600), step(second, 'cement', OPEN_S + m * 60 + s - 9)])
+  const LEFT_S = 6
+  const endsMs = Date.now() + LEFT_S * 1000
+  await write(page, job, [step(second, 'fit', 600), step(second, 'cement', OPEN_S + m * 60 + s - LEFT_S)])
   await expect(page.locator('.dock-strip .digits').first()).toHaveText(/^0:0\d$/)
   const turn = (state: string) =>
     page.evaluate((v) => {
@@ -215,7 +217,7 @@ test('a window that ended while the screen was dark is shown first on waking', a
       document.dispatchEvent(new Event('visibilitychange'))
     }, state)
   await turn('hidden')
-  await page.waitForTimeout(12_000)
+  await expect.poll(() => Date.now() - endsMs).toBeGreaterThan(2000)
   await turn('visible')
   const sheet = page.getByRole('dialog', { name: 'While the screen was dark' })
   await expect(sheet).toContainText(/M-02\s+the time to push home ended .* ago\.\s+Skinned/)

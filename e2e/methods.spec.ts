@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { allMethods, joinable } from '@jugalis/core'
 import { type Page, expect, test } from '@playwright/test'
 import { PHONE, demoJob, eventsOf, noViolations, signIn, write } from './help'
+import { chooseIn } from './lists-help'
 import { jobOf } from './make-help'
 
 interface Story {
@@ -173,13 +174,7 @@ test('a line of another method is set out with the mouse, what its method asks i
   await write(page, job, [{ kind: 'job-set', data: set }])
   await page.goto(`/job/${job}/set-out`)
   await page.getByRole('button', { name: /line/i }).first().click()
-  const choose = async (id: string, option: string): Promise<void> => {
-    await page
-      .locator('.el-select')
-      .filter({ has: page.locator(`#${id}`) })
-      .click()
-    await page.getByRole('option', { name: option, exact: true }).click()
-  }
+  const choose = (id: string, option: string): Promise<void> => chooseIn(page.locator(`#${id}`), option)
   await choose('line-method', 'Compression')
   await choose('line-material', 'PE')
   await noViolations(page)

@@ -75,7 +75,6 @@ test('kill -9 of either process loses nothing that was acknowledged, and the nex
     await expect
       .poll(() => pids((cmd) => cmd.includes('dist/main.mjs') && cmd.includes(state)).length)
       .toBe(0)
-    await new Promise((r) => setTimeout(r, 1000))
     d = await demo(state, port)
     await allThere()
     d.child.kill('SIGTERM')

@@ -248,9 +248,10 @@ test('an answer that comes back late changes nothing: what is set out stays, and
   await expect.poll(() => held, { timeout: 10_000 }).toBe(true)
   await type(page, '500', 'elbow 90')
   await expect(headline(page)).toContainText('2 joints')
-  await page.waitForTimeout(800)
+  // What waits is sent once that answer was read.
+  const sent = page.waitForResponse((r) => r.request().method() === 'POST' && r.url().endsWith('/events'))
   answered()
-  await page.waitForTimeout(800)
+  await sent
   await expect(typedParts(page)).toHaveText(['tee 63', '500 c-c', 'elbow 90 63'])
   await expect(entry).toHaveAttribute('data-same', 'yes')
 })

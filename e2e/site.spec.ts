@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { expect, test } from '@playwright/test'
 import { PHONE, eventsOf, noViolations, signIn, write } from './help'
+import { chooseIn } from './lists-help'
 
 test('the site: a jump waits for a person, a gap is named, an instrument reports by its token, a forecast only plans', async ({
   page,
@@ -35,11 +36,7 @@ test('the site: a jump waits for a person, a gap is named, an instrument reports
   // An instrument is put up; its token is told once, and what it sends stands here a moment later.
   await page.getByRole('button', { name: 'Put one up…' }).click()
   await page.getByLabel('Name on the instrument').fill('Probe 7')
-  await page
-    .locator('.el-select')
-    .filter({ has: page.getByLabel('Where it hangs') })
-    .click()
-  await page.getByRole('option', { name: 'Pump room' }).click()
+  await chooseIn(page.getByRole('combobox', { name: 'Where it hangs' }), 'Pump room')
   await page.getByRole('button', { name: 'Put it up' }).click()
   const token = await page.locator('.token code').innerText()
   const sent = await page.request.post('/api/devices/reports', {
@@ -53,11 +50,7 @@ test('the site: a jump waits for a person, a gap is named, an instrument reports
   await expect(h1).toContainText('Pump room: wall 13.4 °C')
   // A forecast: bad rows by line, then taken whole.
   await page.getByRole('button', { name: 'Load a forecast…' }).click()
-  await page
-    .locator('.el-select')
-    .filter({ has: page.getByLabel('Place', { exact: true }) })
-    .click()
-  await page.getByRole('option', { name: 'Pump room' }).last().click()
+  await chooseIn(page.getByRole('combobox', { name: 'Place', exact: true }), 'Pump room')
   const day = new Date((now + 86400) * 1000).toISOString().slice(0, 10)
   await page.getByLabel(/Rows as CSV/).fill(`time,temperature\n${day} 26:00,4\n${day} 03:00,-2`)
   await page.getByRole('button', { name: 'Load the forecast' }).click()

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { eventsOf, madeLongAgo, readings, signIn, write } from './help'
+import { readUntilHeld } from './prove-help'
 
 test.setTimeout(150_000)
 test('one line from a bare job to a signed hand-over', async ({ page }) => {
@@ -192,12 +193,11 @@ test('one line from a bare job to a signed hand-over', async ({ page }) => {
   await page.getByRole('button', { name: 'Pressure is on: begin' }).click()
   await expect(page.getByRole('button', { name: 'Read' })).toBeVisible()
   // No stretch longer than a quarter of the hold may go unread.
-  for (let i = 0; i < 14; i++) {
+  await readUntilHeld(page, async () => {
     await page.getByLabel('Gauge now').fill('9')
     await page.getByLabel(/^Temperature /).fill('14')
     await page.getByRole('button', { name: 'Read' }).click()
-    await page.waitForTimeout(900)
-  }
+  })
   await page.getByRole('button', { name: /End the test: held/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Q9-A is proved at 9 bar')
 

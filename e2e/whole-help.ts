@@ -2,6 +2,8 @@ import { methodOf, named, say } from '@jugalis/core'
 import { type Locator, type Page, expect } from '@playwright/test'
 import { fileOf, pagesOf } from './files-help'
 import { eventsOf } from './help'
+import { chooseIn, hit } from './lists-help'
+import { readUntilHeld } from './prove-help'
 import type { Way } from './ways'
 
 /** A whole job, from an empty database to its hand-over, in the figures of its school. */
@@ -24,13 +26,6 @@ export interface Whole {
   foreign: RegExp
 }
 
-/** A hand: it taps where the screen is touched, and clicks elsewhere. */
-const touched = new WeakMap<Page, boolean>()
-async function hit(at: Locator): Promise<void> {
-  const page = at.page()
-  if (!touched.has(page)) touched.set(page, await page.evaluate(() => navigator.maxTouchPoints > 0))
-  await (touched.get(page) ? at.tap() : at.click())
-}
 /** A picture of what is on the screen, where a folder for them is named: every screen of the walk can be looked at. */
 let nth = 0
 async function look(page: Page, name: string): Promise<void> {
@@ -42,16 +37,6 @@ const type = async (field: Locator, text: string): Promise<void> => {
   await hit(field)
   await field.selectText()
   await field.page().keyboard.insertText(text)
-}
-/** Opens a list by pointing at it and chooses in it; the next may not be asked for before this one is gone. */
-async function chooseIn(box: Locator, option: string | RegExp): Promise<void> {
-  const page = box.page()
-  await hit(page.locator('.el-select').filter({ has: box }))
-  await expect(box).toHaveAttribute('aria-expanded', 'true')
-  const list = page.locator(`#${(await box.getAttribute('aria-controls')) ?? ''}`)
-  await hit(list.getByRole('option', { name: option, exact: typeof option === 'string' }).first())
-  await expect(box).toHaveAttribute('aria-expanded', 'false')
-  await expect(list).toBeHidden()
 }
 const choose = (page: Page, id: string, option: string): Promise<void> =>
   chooseIn(page.locator(`#${id}`), option)
@@ -241,12 +226,11 @@ export async function wholeJob(page: Page, o: Whole): Promise<void> {
   await hit(page.getByRole('link', { name: 'Prove' }).first())
   await expect(h1(page)).toContainText(`${o.held}-A`)
   await beginTest(page, o)
-  for (let i = 0; i < 14; i++) {
+  await readUntilHeld(page, async () => {
     await type(page.getByLabel('Gauge now'), o.reads)
     await type(page.getByLabel(/^Temperature /), o.wall)
     await hit(page.getByRole('button', { name: 'Read', exact: true }))
-    await page.waitForTimeout(900)
-  }
+  })
   await look(page, 'test-held')
   await hit(page.getByRole('button', { name: /End the test: held/ }))
   await expect(h1(page)).toContainText(`${o.held}-A is proved at ${o.test}`)

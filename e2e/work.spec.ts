@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { PHONE, eventsOf, noViolations, signIn, write } from './help'
+import { chooseIn } from './lists-help'
 import { COPPER, PVC, jobOf, step } from './make-help'
 
 test.use({ viewport: PHONE, hasTouch: true })
@@ -18,8 +19,9 @@ test('a batch of press joints with a tool that reports: two taps each, the next 
     { kind: 'tool-proof', data: { toolId: tool, good: true, how: 'tried' } },
   ])
   await page.goto(`/job/${job}/make/${joints[0]}`)
-  await page.locator('.field', { hasText: 'press tool' }).locator('.el-select').click()
-  await page.getByRole('option', { name: tool }).click()
+  await chooseIn(page.locator('.field', { hasText: 'press tool' }).getByRole('combobox'), new RegExp(tool))
+  const made = async (): Promise<unknown[]> =>
+    (await eventsOf(page, job)).filter((e) => e.kind === 'step-done').map((e) => [e.jointId, e.data.step])
   let taps = 0
   const tap = async (name: RegExp): Promise<void> => {
     await page.getByRole('button', { name }).click()
@@ -29,8 +31,8 @@ test('a batch of press joints with a tool that reports: two taps each, the next 
     await expect(page.getByRole('region', { name: `Joint M-0${n}` })).toBeVisible()
     await tap(/^In to the mark/)
     await expect(page.getByText('assembled, not pressed')).toBeVisible()
-    // A cycle takes its time: one that had ended before the tap would be of another joint.
-    await page.waitForTimeout(1500)
+    // One that had ended before the tap would be a cycle of another joint.
+    await expect.poll(async () => (await made()).length).toBe(n * 3 - 2)
     await write(page, job, [
       {
         kind: 'tool-said',
@@ -41,8 +43,6 @@ test('a batch of press joints with a tool that reports: two taps each, the next 
   }
   await expect(page.getByRole('region', { name: 'Joint M-04' })).toBeVisible()
   expect(taps).toBe(6)
-  const made = async (): Promise<unknown[]> =>
-    (await eventsOf(page, job)).filter((e) => e.kind === 'step-done').map((e) => [e.jointId, e.data.step])
   await expect
     .poll(made)
     .toEqual(joints.slice(0, 3).flatMap((j) => ['insert', 'press', 'look'].map((s) => [j, s])))
@@ -56,8 +56,9 @@ test('hot work without a permit is stopped; the permit is written down and the w
   await page.goto(`/job/${job}/make/${joints[0]}`)
   const action = page.locator('.action')
   for (let i = 0; i < 4 && (await action.isEnabled()); i++) {
+    const was = await action.innerText()
     await action.click()
-    await page.waitForTimeout(300)
+    await expect(action).not.toHaveText(was)
   }
   await expect(action).toBeDisabled()
   await expect(page.getByRole('button', { name: /Not like this/ })).toBeVisible()

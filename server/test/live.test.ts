@@ -44,7 +44,8 @@ describe.each(['push', 'poll'] as const)('followers of a job, by %s', (live) => 
     const here = await follow(h.url, job, h.cookieOf('wren'))
     const there = await follow(other, job, h.cookieOf('wren'))
     expect(there.type).toBe('text/event-stream')
-    await new Promise((done) => setTimeout(done, 300))
+    // Each is told where the log stands before anything is written.
+    await until(() => [here, there].every((x) => x.heard.length > 0))
     expect((await h.call('POST', `/jobs/${job}/events`, batch([jobSet()]))).status).toBe(200)
     await until(() => here.heard.some((x) => x.seq >= 1) && there.heard.some((x) => x.seq >= 1))
     here.stop()
@@ -52,7 +53,8 @@ describe.each(['push', 'poll'] as const)('followers of a job, by %s', (live) => 
   })
   it('hear of a burst without an entry for each, and of its end', async () => {
     const there = await follow(other, job, h.cookieOf('wren'))
-    await new Promise((done) => setTimeout(done, 700))
+    await until(() => there.heard.length > 0)
+    const before = there.heard.length
     let seq = 0
     for (let i = 0; i < 30; i++) {
       const r = await h.call(
@@ -63,7 +65,7 @@ describe.each(['push', 'poll'] as const)('followers of a job, by %s', (live) => 
       seq = (r.body.head as { seq: number }).seq
     }
     await until(() => there.heard.at(-1)?.seq === seq)
-    expect(there.heard.length).toBeLessThanOrEqual(31)
+    expect(there.heard.length).toBeLessThanOrEqual(before + 31)
     there.stop()
   })
   it('no one hears who is not on the job', async () => {
@@ -73,7 +75,7 @@ describe.each(['push', 'poll'] as const)('followers of a job, by %s', (live) => 
   })
   it('what was written while the listening connection was cut is told after', async () => {
     const there = await follow(other, job, h.cookieOf('wren'))
-    await new Promise((done) => setTimeout(done, 300))
+    await until(() => there.heard.length > 0)
     await h.pool.query(
       `select pg_terminate_backend(pid) from pg_stat_activity where query like 'listen %' and pid <> pg_backend_pid()`,
     )

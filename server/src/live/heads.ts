@@ -8,9 +8,11 @@ const POLL_MS = 500
 /** Appends that come in a burst are told once. */
 const TELL_MS = 40
 const AGAIN_MS = 1000
+/** Before a log's head was ever read. */
+const UNKNOWN = -1
 
 export interface Heads {
-  /** Told when a job's log has grown; gives the way to stop. What is told is a hint: the log is read by its number. */
+  /** Told where a job's log stands now, and whenever it has grown; gives the way to stop. What is told is a hint: the log is read by its number. */
   watch(jobId: string, told: Told): () => void
   /** An append of this process has been committed. */
   grew(jobId: string, seq: number): void
@@ -87,17 +89,21 @@ export function headsOf(pool: pg.Pool, mode: LiveMode = 'push'): Heads {
   const start = (): void => {
     if (mode === 'poll') {
       if (!polling) poll()
-    } else void listen()
+    } else if (client) void readHeads().catch(() => undefined)
+    else void listen()
   }
   return {
     watch(jobId, told) {
-      const w = watched.get(jobId) ?? { seq: 0, told: new Set<Told>() }
-      w.told.add(told)
-      watched.set(jobId, w)
+      const w = watched.get(jobId)
+      // Who comes later is told what the others know, even where nothing is written yet.
+      if (w && w.seq > UNKNOWN) told(w.seq)
+      const entry = w ?? { seq: UNKNOWN, told: new Set<Told>() }
+      entry.told.add(told)
+      watched.set(jobId, entry)
       start()
       return () => {
-        w.told.delete(told)
-        if (!w.told.size) watched.delete(jobId)
+        entry.told.delete(told)
+        if (!entry.told.size && watched.get(jobId) === entry) watched.delete(jobId)
       }
     },
     grew(jobId, seq) {
