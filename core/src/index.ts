@@ -24,7 +24,7 @@ export {
 export { USUAL } from './units/usual.js'
 export { tagOrder } from './units/tag-order.js'
 export * from './sources/source.js'
-export { allSources, sourceOf } from './methods/sources.js'
+export { allSources, allTables, sourceOf, tablesOf } from './handbook/tables.js'
 export { DEFAULT_LANGUAGE, LANGUAGES, type Language, localeOf } from './units/languages.js'
 export { accented } from './words/pseudo.js'
 export type { Wordings } from './sources/wording.js'
@@ -39,7 +39,9 @@ export {
   named,
   say,
 } from './words/words.js'
-export { METRIC_SERIES, NPS_OD_INCH, outsideDiameterMm, parseSize, suggestSize } from './sizes/size.js'
+export { METRIC_SERIES } from './sizes/diameters.js'
+export { type TableFile, columnsOf, howSure } from './sources/table.js'
+export { outsideDiameterMm, parseSize, suggestSize } from './sizes/size.js'
 export { dewPointC } from './conditions/dew-point.js'
 export { HUMID_ABOVE_PCT } from './conditions/humidity.js'
 export { append, extent, greatest, median, smallest } from './units/extent.js'

@@ -28,6 +28,7 @@ export const toyMethod: Method<ToySpec> = {
   name: msg('toy-name'),
   words: WORDS,
   sources: [],
+  tables: [],
   findBy: ['toy'],
   differs: [],
   examples: [{ school: 'metric', spec: { material: 'toy', size: 'd40' } }],

@@ -1,5 +1,5 @@
 import type * as yup from 'yup'
-import { sourceOf } from '../methods/sources.js'
+import { sourceOf } from '../handbook/tables.js'
 import type { Source, SourceId } from '../sources/source.js'
 import { type Input, type Shape, firstFault, jsonSchemaOf, unknownFields, yupOf } from '../schema/shape.js'
 

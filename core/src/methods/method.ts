@@ -4,6 +4,7 @@ import type { Around, AskedFact } from './around.js'
 import type { CureMode } from './cure/pace.js'
 import type { CureRule } from './cure/rule.js'
 import type { Source } from '../sources/records.js'
+import type { Table } from '../sources/table.js'
 import type { FigureKey, Wordings } from '../sources/wording.js'
 import type { Joins, School } from './joinable.js'
 
@@ -221,6 +222,8 @@ export interface Method<S = unknown> {
   readonly words: Wordings
   /** The sources that are its own. */
   readonly sources: readonly Source[]
+  /** The tables that are its own. */
+  readonly tables: readonly Table[]
   readonly findBy: readonly string[]
   readonly differs: readonly Difference[]
   readonly examples: readonly Example[]

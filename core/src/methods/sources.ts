@@ -2,15 +2,15 @@ import { SHARED_SOURCES } from '../sources/known.js'
 import { MEMORY, type Source } from '../sources/records.js'
 import { allMethods } from './registry.js'
 
-/** Every source that core's own tables and rules name: those that are shared, and each method's own. */
-export const allSources = (): readonly Source[] => [
+/** The record of every source that core's own tables and rules name: those that are shared, and each method's own. */
+export const allRecords = (): readonly Source[] => [
   ...SHARED_SOURCES,
   ...allMethods().flatMap((m) => m.sources),
 ]
 
 /** The source record of an id, charts' and computed ones too. Ids come from code: an unknown one is a fault of ours and throws. */
-export function sourceOf(id: string): Source {
-  const known = allSources().find((s) => s.id === id)
+export function recordOf(id: string): Source {
+  const known = allRecords().find((s) => s.id === id)
   if (known) return known
   if (id.startsWith('chart:'))
     return {
@@ -21,7 +21,7 @@ export function sourceOf(id: string): Source {
       note: 'A chart that was loaded: it wins over generic figures.',
     }
   if (id.includes('+')) {
-    const parts = id.split('+').map((part) => sourceOf(part))
+    const parts = id.split('+').map((part) => recordOf(part))
     return {
       id,
       kind: 'computed',

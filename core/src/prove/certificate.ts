@@ -1,5 +1,5 @@
 import { msg } from '../sources/source.js'
-import { sourceOf } from '../methods/sources.js'
+import { recordOf } from '../methods/sources.js'
 import type { Msg } from '../methods/method.js'
 import { jointFacts } from '../joint/assess.js'
 import type { JobState, TestRun } from '../joint/state.js'
@@ -52,7 +52,7 @@ export function ruleSource(id: string | null): { reference: string; note: string
     custom: null,
   })
   if ('missing' in plan) return null
-  const s = sourceOf(plan.source)
+  const s = recordOf(plan.source)
   return { reference: `${s.reference}${s.edition ? ` (${s.edition})` : ''}`, note: s.note }
 }
 

@@ -1,14 +1,13 @@
+import { tableOf } from '../sources/table.js'
+import { greatest } from '../units/extent.js'
 import { ATMOSPHERE_BAR_ABS } from '../units/units.js'
+import DISTANCES_FILE from './tables/gas-distances.json' with { type: 'json' }
 
 /** Air and nitrogen: (k − 1) / k with k = 1.4, as PCC-2 rounds it; and 1 / (k − 1). */
 const EXPONENT = 0.286
 const OVER = 2.5
 const J_PER_KG_TNT = 4_266_920
-/** Least distances: up to an energy in J, so many metres. */
-const LEAST: readonly (readonly [toJ: number, m: number])[] = [
-  [135.5e6, 30],
-  [271e6, 60],
-]
+const DISTANCES = tableOf(DISTANCES_FILE, 'asme-pcc-2')
 const SCALED_M = 20
 
 /** Energy of gas under pressure: J, its like in kg of TNT, and the distance people keep, m. Source: `asme-pcc-2`. */
@@ -20,6 +19,7 @@ export function storedEnergy(
   const outside = ATMOSPHERE_BAR_ABS * 1e5
   const energyJ = OVER * abs * volumeM3 * (1 - (outside / abs) ** EXPONENT)
   const tntKg = energyJ / J_PER_KG_TNT
-  const least = LEAST.find(([toJ]) => energyJ <= toJ)?.[1] ?? (LEAST.at(-1) as readonly [number, number])[1]
+  const { rows } = DISTANCES
+  const least = rows.find(({ to }) => energyJ <= to)?.distance ?? greatest(rows.map((row) => row.distance))
   return { energyJ, tntKg, distanceM: Math.max(least, SCALED_M * Math.cbrt(2 * tntKg)) }
 }

@@ -1,5 +1,7 @@
 import { type Fig, fig, msg, noFig } from '../sources/source.js'
-import { EDGE_C, KELVIN_0C, YEAR_H, fToC, psiToBar } from '../units/units.js'
+import { tableOf } from '../sources/table.js'
+import { EDGE_C, KELVIN_0C, YEAR_H } from '../units/units.js'
+import COPPER_FILE from './tables/copper-stress.json' with { type: 'json' }
 
 /** Design coefficient of PP-R pipe and the years it is to last; hotter than this there is no figure. */
 const PPR = { coefficient: 1.5, years: 50, hotYears: 25, hotAboveC: 70, maxC: 80 } as const
@@ -23,16 +25,7 @@ export function pprDesignMpa(temperatureC: number): Fig {
   return fig(pprStressMpa(years * YEAR_H, Math.max(20, temperatureC)) / PPR.coefficient, 'iso-15874-2')
 }
 
-/** Allowable stress of annealed copper in psi up to a temperature in °F: ASME B31, as copper tables print it. */
-const COPPER_PSI: readonly (readonly [toF: number, psi: number])[] = [
-  [100, 6000],
-  [150, 5100],
-  [200, 4900],
-  [250, 4800],
-  [300, 4700],
-  [350, 4000],
-  [400, 3000],
-]
+const COPPER = tableOf(COPPER_FILE, 'asme-b31-copper')
 /** What the wall of a tube may be less than its name (ASTM B88 tolerances come to some 10 %). */
 const THINNEST = 0.9
 /**
@@ -40,8 +33,8 @@ const THINNEST = 0.9
  * thinnest wall. Source: `asme-b31-copper`. Between rows the hotter counts.
  */
 export function copperRatingBar(odMm: number, wallMm: number, temperatureC: number): Fig {
-  const row = COPPER_PSI.find(([toF]) => temperatureC <= fToC(toF) + EDGE_C)
+  const row = COPPER.rows.find(({ to }) => temperatureC <= to + EDGE_C)
   if (!row) return noFig(msg('derating-too-hot', { material: 'copper', c: temperatureC }))
   const t = THINNEST * wallMm
-  return fig(psiToBar((2 * row[1] * t) / (odMm - 0.8 * t)), 'asme-b31-copper')
+  return fig((2 * row.stress * t) / (odMm - 0.8 * t), COPPER.source)
 }

@@ -2,61 +2,27 @@ import { ratingAt23Bar } from '../sizes/plastic-walls.js'
 import { type Size, outsideDiameterMm } from '../sizes/size.js'
 import { seriesKey, wallSeriesOf, wallMm } from '../sizes/walls.js'
 import { type Fig, fig, msg, noFig, type SourceId } from '../sources/source.js'
-import { EDGE_C, fToC, psiToBar } from '../units/units.js'
+import { type Table, tableOf } from '../sources/table.js'
+import { EDGE_C, psiToBar } from '../units/units.js'
 import { copperRatingBar, pprDesignMpa } from './lasting.js'
+import ABS_FILE from './tables/abs-derating.json' with { type: 'json' }
+import CPVC_FILE from './tables/cpvc-derating.json' with { type: 'json' }
+import D2241_FILE from './tables/d2241-pressures.json' with { type: 'json' }
+import D2846_FILE from './tables/d2846-pressures.json' with { type: 'json' }
+import PVC_FILE from './tables/pvc-derating.json' with { type: 'json' }
+import PVC_U_FILE from './tables/pvc-u-derating.json' with { type: 'json' }
+import PVC_U_PN_FILE from './tables/pvc-u-pressures.json' with { type: 'json' }
 
-/** Share of the rating that is left up to a temperature. Between rows the hotter row counts. */
-type Row = readonly [toC: number, factor: number]
-const fromF = (...rows: readonly (readonly [number, number])[]): readonly Row[] =>
-  rows.map(([f, k]) => [fToC(f), k] as const)
-/** Source: `astm-d1785-derate`. */
-const PVC = fromF(
-  [73, 1],
-  [80, 0.88],
-  [90, 0.75],
-  [100, 0.62],
-  [110, 0.51],
-  [120, 0.4],
-  [130, 0.31],
-  [140, 0.22],
-)
-/** Source: `astm-f441-derate`. */
-const CPVC = fromF(
-  [80, 1],
-  [90, 0.91],
-  [100, 0.82],
-  [110, 0.72],
-  [120, 0.65],
-  [130, 0.57],
-  [140, 0.5],
-  [150, 0.42],
-  [160, 0.4],
-  [170, 0.29],
-  [180, 0.25],
-  [200, 0.2],
-)
-/** Source: `iso-1452-2`. */
-const PVC_U: readonly Row[] = [
-  [25, 1],
-  [30, 0.9],
-  [35, 0.8],
-  [40, 0.71],
-  [45, 0.63],
-]
-/** Source: `cp-abs-derate`. */
-const ABS: readonly Row[] = [
-  [23, 1],
-  [30, 0.8],
-  [40, 0.6],
-  [50, 0.4],
-  [60, 0.2],
-]
-const TABLES: Readonly<Record<string, { rows: readonly Row[]; source: SourceId }>> = {
-  pvc: { rows: PVC, source: 'astm-d1785-derate' },
-  cpvc: { rows: CPVC, source: 'astm-f441-derate' },
-  'pvc-u': { rows: PVC_U, source: 'iso-1452-2' },
-  abs: { rows: ABS, source: 'cp-abs-derate' },
-}
+/** Share of the rating that is left up to a temperature, °C. Between rows the hotter row counts. */
+const DERATING = {
+  pvc: tableOf(PVC_FILE, 'astm-d1785-derate'),
+  cpvc: tableOf(CPVC_FILE, 'astm-f441-derate'),
+  'pvc-u': tableOf(PVC_U_FILE, 'iso-1452-2'),
+  abs: tableOf(ABS_FILE, 'cp-abs-derate'),
+} as const
+type Derating = Table<{ to: number; keeps: number }>
+const deratingOf = (material: string): Derating | undefined =>
+  (DERATING as Readonly<Record<string, Derating>>)[material]
 const isPpr = (material: string): boolean => material === 'pp-r' || material === 'pp-r-layered'
 
 /** Share of its rating when cool that pipe keeps at a temperature. */
@@ -65,33 +31,24 @@ export function deratingFactor(material: string, temperatureC: number): Fig {
     const [now, cool] = [pprDesignMpa(temperatureC), pprDesignMpa(20)]
     return now.value === null || cool.value === null ? now : fig(now.value / cool.value, now.source)
   }
-  const table = TABLES[material]
-  const row = table?.rows.find(([toC]) => temperatureC <= toC + EDGE_C)
+  const table = deratingOf(material)
+  const row = table?.rows.find(({ to }) => temperatureC <= to + EDGE_C)
   if (!table) return noFig(msg('derating-unknown', { material }))
-  return row ? fig(row[1], table.source) : noFig(msg('derating-too-hot', { material, c: temperatureC }))
+  return row ? fig(row.keeps, table.source) : noFig(msg('derating-too-hot', { material, c: temperatureC }))
 }
 
 /**
  * Nominal pressure of PVC-U pipe by its ratio: to d90 (design stress 10 MPa), above (12.5 MPa). The standard names rounded
  * pressures: 6.25 bar is PN 6. Source: `iso-1452-2`.
  */
-const PVC_U_PN: Readonly<Record<string, readonly [to90: number, above: number]>> = {
-  '41': [5, 6],
-  '34.4': [6, 7.5],
-  '33': [6, 8],
-  '26': [8, 10],
-  '21': [10, 12.5],
-  '17': [12.5, 16],
-  '13.6': [16, 20],
-  '11': [20, 25],
-}
-/** ASTM D2241 and D2846: psi at 73 °F by ratio, whatever the size (from memory). */
-const BY_RATIO_PSI: Readonly<
-  Record<string, Readonly<Record<string, readonly [psi: number, source: SourceId]>>>
-> = {
-  pvc: { 'SDR 21': [200, 'astm-d2241'], 'SDR 26': [160, 'astm-d2241'] },
-  cpvc: { 'SDR 11': [400, 'astm-d2846'] },
-}
+const PVC_U_PN = tableOf(PVC_U_PN_FILE, 'iso-1452-2')
+/** Up to this diameter the lesser design stress counts. */
+const PVC_U_SMALL_MM = 90
+/** Rating at 73 °F by ratio, whatever the size. Sources: ASTM D2241, D2846. */
+const BY_RATIO = {
+  pvc: tableOf(D2241_FILE, 'astm-d2241'),
+  cpvc: tableOf(D2846_FILE, 'astm-d2846'),
+} as const
 /** Design stress of ABS: metric in MPa at 20 °C, inch (ABS 1210) in psi at 73 °F. */
 const ABS_STRESS = { mpa: 8, psi: 1000 } as const
 /** Pressure of pipe by its stress and ratio: 20 stress / (SDR - 1), bar and MPa. Source: ISO 161-1. */
@@ -103,8 +60,9 @@ interface Asked {
   series: string
 }
 function inchRating({ material, size, series }: Asked): Fig {
-  const ratio = BY_RATIO_PSI[material]?.[series]
-  if (ratio) return fig(psiToBar(ratio[0]), ratio[1])
+  const byRatio = material === 'pvc' || material === 'cpvc' ? BY_RATIO[material] : null
+  const ratio = byRatio?.at(series)
+  if (byRatio && ratio) return fig(ratio.rating, byRatio.source)
   const schedule = /^Sch (40|80)$/.exec(series)?.[1]
   if (size.family === 'NPS' && schedule && (material === 'pvc' || material === 'cpvc'))
     return ratingAt23Bar(size.text, schedule)
@@ -119,8 +77,8 @@ function metricRating({ material, size, series }: Asked): Fig {
   if (pn) return fig(Number(pn[1]), material === 'pvc-u' ? 'iso-1452-2' : 'iso-15493-pn')
   const sdr = /^SDR (\d+(?:\.\d+)?)$/.exec(series)?.[1]
   const ratio = Number(sdr)
-  const pnOf = material === 'pvc-u' ? PVC_U_PN[String(ratio)] : undefined
-  if (pnOf) return fig(pnOf[size.nominal <= 90 ? 0 : 1], 'iso-1452-2')
+  const pnOf = material === 'pvc-u' ? PVC_U_PN.at(`SDR ${ratio}`) : undefined
+  if (pnOf) return fig(size.nominal <= PVC_U_SMALL_MM ? pnOf['to d90'] : pnOf.above, PVC_U_PN.source)
   if (sdr && material === 'abs') return fig(bySdr(ABS_STRESS.mpa, ratio), 'iso-15493-pn')
   const ppr = isPpr(material) ? pprDesignMpa(20) : null
   if (sdr && ppr && ppr.value !== null) return fig(bySdr(ppr.value, ratio), ppr.source)

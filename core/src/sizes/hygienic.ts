@@ -1,48 +1,29 @@
 import { type Fig, fig, msg, noFig } from '../sources/source.js'
-import { inchToMm } from '../units/units.js'
+import { tableOf } from '../sources/table.js'
+import { DN_TUBE as METRIC } from './diameters.js'
 import { type Size, nominalKey } from './size.js'
+import BPE from './tables/bpe-tube.json' with { type: 'json' }
+import DN_FLANGES from './tables/dn-flanges.json' with { type: 'json' }
 
-/** ASME BPE: wall and ferrule flange in inches by tube size (from memory). Several sizes share a flange. */
-const BPE: Readonly<Record<string, readonly [wall: number, flange: number]>> = {
-  '1/4': [0.035, 0.992],
-  '3/8': [0.035, 0.992],
-  '1/2': [0.065, 0.992],
-  '3/4': [0.065, 0.992],
-  '1': [0.065, 1.984],
-  '1-1/2': [0.065, 1.984],
-  '2': [0.065, 2.516],
-  '2-1/2': [0.065, 3.047],
-  '3': [0.065, 3.579],
-  '4': [0.083, 4.682],
-  '6': [0.109, 6.57],
-}
-/** DIN 11866 A wall and DIN 32676 A flange in mm by DN (from memory). */
-const DIN: Readonly<Record<number, readonly [wall: number, flange: number]>> = {
-  10: [1.5, 34],
-  15: [1.5, 34],
-  20: [1.5, 34],
-  25: [1.5, 50.5],
-  32: [1.5, 50.5],
-  40: [1.5, 50.5],
-  50: [1.5, 64],
-  65: [2, 91],
-  80: [2, 106],
-  100: [2, 119],
-}
+const INCH = tableOf(BPE, 'asme-bpe')
+const METRIC_FLANGES = tableOf(DN_FLANGES, 'din-32676')
+
 /** Wall of hygienic tube in mm. Sources: ASME BPE, DIN 11866 A. */
 export function hygienicWallMm(size: Size): Fig {
-  const inch = size.family === 'BPE' ? BPE[nominalKey(size)]?.[0] : undefined
-  if (inch !== undefined) return fig(inchToMm(inch), 'asme-bpe')
-  const mm = size.family === 'DN' ? DIN[size.nominal]?.[0] : undefined
-  return mm === undefined ? noFig(msg('wall-unknown', { size: size.text })) : fig(mm, 'din-11866')
+  const inch = size.family === 'BPE' ? INCH.at(nominalKey(size)) : undefined
+  if (inch) return fig(inch.wall, INCH.source)
+  const metric = size.family === 'DN' ? METRIC.at(nominalKey(size)) : undefined
+  return metric ? fig(metric.wall, METRIC.source) : noFig(msg('wall-unknown', { size: size.text }))
 }
 
 /** Outside diameter of the ferrule's flange in mm. Sources: ASME BPE, DIN 32676 A. */
 export function flangeOdMm(size: Size): Fig {
-  const inch = size.family === 'BPE' ? BPE[nominalKey(size)]?.[1] : undefined
-  if (inch !== undefined) return fig(inchToMm(inch), 'asme-bpe')
-  const mm = size.family === 'DN' ? DIN[size.nominal]?.[1] : undefined
-  return mm === undefined ? noFig(msg('flange-unknown', { size: size.text })) : fig(mm, 'din-32676')
+  const inch = size.family === 'BPE' ? INCH.at(nominalKey(size)) : undefined
+  if (inch) return fig(inch.flange, INCH.source)
+  const metric = size.family === 'DN' ? METRIC_FLANGES.at(nominalKey(size)) : undefined
+  return metric
+    ? fig(metric.flange, METRIC_FLANGES.source)
+    : noFig(msg('flange-unknown', { size: size.text }))
 }
 
 /** Flanges this close will clamp together, whatever the bores behind them. */

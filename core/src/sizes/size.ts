@@ -1,4 +1,6 @@
 import type { SourceId } from '../sources/source.js'
+import { inchToMm } from '../units/units.js'
+import { dnOutsideMm, npsOutsideMm } from './diameters.js'
 
 /** Sizes as the trade names them. One text form everywhere: `d110`, `NPS 1-1/4`, `CTS 3/4`, `OD 1/4`, `BPE 2`, `DN 40`. */
 export type SizeFamily = 'd' | 'NPS' | 'CTS' | 'OD' | 'BPE' | 'DN'
@@ -35,56 +37,8 @@ export function suggestSize(text: string): string {
   return 'd110 or NPS 2'
 }
 
-export const METRIC_SERIES = [
-  16, 20, 25, 32, 40, 50, 63, 75, 90, 110, 125, 140, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450, 500,
-  560, 630,
-] as const
-/** Outside diameters of inch-nominal pipe, in inches (ASTM D1785, as ASME B36.10M; from memory). */
-const NPS_OD = {
-  '1/2': 0.84,
-  '3/4': 1.05,
-  '1': 1.315,
-  '1-1/4': 1.66,
-  '1-1/2': 1.9,
-  '2': 2.375,
-  '2-1/2': 2.875,
-  '3': 3.5,
-  '3-1/2': 4,
-  '4': 4.5,
-  '5': 5.563,
-  '6': 6.625,
-  '8': 8.625,
-  '10': 10.75,
-  '12': 12.75,
-  '14': 14,
-  '16': 16,
-  '18': 18,
-  '20': 20,
-  '24': 24,
-} as const
-export type NpsName = keyof typeof NPS_OD
-export const NPS_OD_INCH: Readonly<Record<string, number>> = NPS_OD
-/** Names smallest first: keys that look like whole numbers would come before the rest. */
-export const NPS_NAMES = (Object.keys(NPS_OD) as NpsName[]).sort((a, b) => NPS_OD[a] - NPS_OD[b])
-
 /** The nominal as its tables write it: `1-1/4` of `NPS 1-1/4`. */
 export const nominalKey = (size: Size): string => size.text.slice(size.text.indexOf(' ') + 1)
-
-/** Outside diameters of DIN 11866 A tube by DN, in mm (from memory). */
-const DN_TUBE = {
-  10: 13,
-  15: 19,
-  20: 23,
-  25: 29,
-  32: 35,
-  40: 41,
-  50: 53,
-  65: 70,
-  80: 85,
-  100: 104,
-} as const
-export type DnName = keyof typeof DN_TUBE
-const DN_TUBE_MM: Readonly<Record<number, number>> = DN_TUBE
 
 /**
  * Outside diameter in mm, or null for a size that is not made. Sources: `iso-161`, `astm-d1785`, `astm-d2846` and
@@ -94,17 +48,15 @@ export function outsideDiameterMm(size: Size): number | null {
   switch (size.family) {
     case 'd':
       return size.nominal
-    case 'NPS': {
-      const inch = NPS_OD_INCH[nominalKey(size)]
-      return inch === undefined ? null : inch * 25.4
-    }
+    case 'NPS':
+      return npsOutsideMm(nominalKey(size))
     // Copper tube sizes: outside diameter is the nominal size plus 1/8 in.
     case 'CTS':
-      return (size.nominal + 0.125) * 25.4
+      return inchToMm(size.nominal + 0.125)
     case 'DN':
-      return DN_TUBE_MM[size.nominal] ?? null
+      return dnOutsideMm(size.nominal)
     default:
-      return size.nominal * 25.4
+      return inchToMm(size.nominal)
   }
 }
 export function odSource(size: Size, material = ''): SourceId {

@@ -1,55 +1,11 @@
-/** ASME B36.10M: walls of carbon steel pipe in inches, Sch 10, 40 and 80 (from memory; Sch 10 above 12 in less sure). */
-export const B36_10: Readonly<Record<string, readonly [number, number, number]>> = {
-  '1/2': [0.083, 0.109, 0.147],
-  '3/4': [0.083, 0.113, 0.154],
-  '1': [0.109, 0.133, 0.179],
-  '1-1/4': [0.109, 0.14, 0.191],
-  '1-1/2': [0.109, 0.145, 0.2],
-  '2': [0.109, 0.154, 0.218],
-  '2-1/2': [0.12, 0.203, 0.276],
-  '3': [0.12, 0.216, 0.3],
-  '3-1/2': [0.12, 0.226, 0.318],
-  '4': [0.12, 0.237, 0.337],
-  '5': [0.134, 0.258, 0.375],
-  '6': [0.134, 0.28, 0.432],
-  '8': [0.148, 0.322, 0.5],
-  '10': [0.165, 0.365, 0.594],
-  '12': [0.18, 0.406, 0.688],
-  '14': [0.25, 0.438, 0.75],
-  '16': [0.25, 0.5, 0.844],
-  '18': [0.25, 0.562, 0.938],
-  '20': [0.25, 0.594, 1.031],
-  '24': [0.25, 0.688, 1.219],
-}
-/** ASME B36.19M: walls of stainless pipe in inches, Sch 5S, 10S and 40S (from memory). */
-export const B36_19: Readonly<Record<string, readonly [number, number, number]>> = {
-  '1/2': [0.065, 0.083, 0.109],
-  '3/4': [0.065, 0.083, 0.113],
-  '1': [0.065, 0.109, 0.133],
-  '1-1/4': [0.065, 0.109, 0.14],
-  '1-1/2': [0.065, 0.109, 0.145],
-  '2': [0.065, 0.109, 0.154],
-  '2-1/2': [0.083, 0.12, 0.203],
-  '3': [0.083, 0.12, 0.216],
-  '3-1/2': [0.083, 0.12, 0.226],
-  '4': [0.083, 0.12, 0.237],
-  '5': [0.109, 0.134, 0.258],
-  '6': [0.109, 0.134, 0.28],
-  '8': [0.109, 0.148, 0.322],
-  '10': [0.134, 0.165, 0.365],
-  '12': [0.156, 0.18, 0.375],
-}
-/** Usual walls of press tube in mm: stainless, carbon steel. Source: `cp-press-tube`. */
-export const PRESS_TUBE: Readonly<Record<string, readonly [number, number]>> = {
-  d15: [1, 1.2],
-  d18: [1, 1.2],
-  d22: [1.2, 1.5],
-  d28: [1.2, 1.5],
-  d35: [1.5, 1.5],
-  d42: [1.5, 1.5],
-  d54: [1.5, 1.5],
-  'd66.7': [1.5, 1.5],
-  'd76.1': [2, 2],
-  'd88.9': [2, 2],
-  d108: [2, 2],
-}
+import { tableOf } from '../sources/table.js'
+import B36_10_FILE from './tables/b36-10-walls.json' with { type: 'json' }
+import B36_19_FILE from './tables/b36-19-walls.json' with { type: 'json' }
+import PRESS_TUBE_FILE from './tables/press-tube-walls.json' with { type: 'json' }
+
+/** Walls of carbon steel pipe in mm by schedule. Source: ASME B36.10M. */
+export const B36_10 = tableOf(B36_10_FILE, 'asme-b36-10')
+/** Walls of stainless pipe in mm by schedule. Source: ASME B36.19M. */
+export const B36_19 = tableOf(B36_19_FILE, 'asme-b36-19')
+/** Usual walls of press tube in mm by material. Source: `cp-press-tube`. */
+export const PRESS_TUBE = tableOf(PRESS_TUBE_FILE, 'cp-press-tube')

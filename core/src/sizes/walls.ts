@@ -1,10 +1,13 @@
 import { type Fig, type SourceId, fig, msg, noFig } from '../sources/source.js'
+import { tableOf } from '../sources/table.js'
 import { inchToMm } from '../units/units.js'
 import { EN_1057_LISTS, copperWallMm, metricCopperWallMm } from './copper.js'
 import { hygienicWallMm } from './hygienic.js'
 import { plasticWallMm, sdrWallInch } from './plastic-walls.js'
 import { type Size, type SizeFamily, nominalKey } from './size.js'
 import { B36_10, B36_19, PRESS_TUBE } from './steel.js'
+import MULTILAYER_FILE from './tables/multilayer-walls.json' with { type: 'json' }
+import PFA_FILE from './tables/pfa-walls.json' with { type: 'json' }
 
 /** Walls that pipe of one material is made with, for one family of sizes. */
 interface Made {
@@ -18,11 +21,6 @@ interface Made {
 }
 const inches = (inch: number | null | undefined): number | undefined =>
   inch === null || inch === undefined ? undefined : inchToMm(inch)
-const column =
-  (table: Readonly<Record<string, readonly number[]>>, names: readonly string[]) =>
-  (size: Size, series: string): number | undefined =>
-    inches(table[nominalKey(size)]?.[names.indexOf(series)])
-
 /** Diameter to wall of a series as ISO 4065 reckons it: by the preferred number next to (SDR - 1) / 2. */
 function sdrOf(series: string): number {
   const said = Number(series.slice('SDR '.length))
@@ -44,27 +42,8 @@ const metric = (materials: readonly string[], ...ratios: number[]): Made => ({
   wallMm: bySdr,
 })
 const ONE = ['one wall'] as const
-const MULTILAYER: Readonly<Record<string, number>> = {
-  d14: 2,
-  d16: 2,
-  d18: 2,
-  d20: 2,
-  d25: 2.5,
-  d26: 3,
-  d32: 3,
-  d40: 3.5,
-  d50: 4,
-  d63: 4.5,
-}
-/** Walls of fluoropolymer tube for flares in inches; of other sizes no wall is known. */
-const PFA: Readonly<Record<string, number>> = {
-  '1/4': 0.047,
-  '3/8': 0.062,
-  '1/2': 0.062,
-  '3/4': 0.062,
-  '1': 0.062,
-  '1-1/4': 0.075,
-}
+const MULTILAYER = tableOf(MULTILAYER_FILE, 'cp-multilayer-wall')
+const PFA = tableOf(PFA_FILE, 'cp-pfa-wall')
 const STEEL = ['Sch 40', 'Sch 80', 'Sch 10'] as const
 const STAINLESS = ['Sch 10S', 'Sch 5S', 'Sch 40S'] as const
 const schedule = (size: Size, series: string): number | undefined =>
@@ -112,14 +91,14 @@ const ALL: readonly Made[] = [
     family: 'NPS',
     series: STEEL,
     source: 'asme-b36-10',
-    wallMm: (size, series) => column(B36_10, ['Sch 10', 'Sch 40', 'Sch 80'])(size, series),
+    wallMm: (size, series) => B36_10.at(nominalKey(size))?.[series as (typeof STEEL)[number]],
   },
   {
     materials: ['stainless'],
     family: 'NPS',
     series: STAINLESS,
     source: 'asme-b36-19',
-    wallMm: (size, series) => column(B36_19, ['Sch 5S', 'Sch 10S', 'Sch 40S'])(size, series),
+    wallMm: (size, series) => B36_19.at(nominalKey(size))?.[series as (typeof STAINLESS)[number]],
   },
   metric(['pvc-u'], 21, 41, 33, 26, 17, 13.6, 11),
   metric(['abs'], 21, 33, 13.6),
@@ -132,21 +111,22 @@ const ALL: readonly Made[] = [
     family: 'd',
     series: ONE,
     source: 'cp-press-tube',
-    wallMm: (size, _s, material) => PRESS_TUBE[size.text]?.[material === 'stainless' ? 0 : 1],
+    wallMm: (size, _s, material) =>
+      PRESS_TUBE.at(size.text)?.[material === 'stainless' ? 'stainless' : 'carbon-steel'],
   },
   {
     materials: ['multilayer'],
     family: 'd',
     series: ONE,
     source: 'cp-multilayer-wall',
-    wallMm: (size) => MULTILAYER[size.text],
+    wallMm: (size) => MULTILAYER.at(size.text)?.wall,
   },
   {
     materials: ['pfa'],
     family: 'OD',
     series: ONE,
     source: 'cp-pfa-wall',
-    wallMm: (size) => inches(PFA[nominalKey(size)]),
+    wallMm: (size) => PFA.at(nominalKey(size))?.wall,
   },
 ]
 const made = (material: string, family: SizeFamily): Made | undefined =>

@@ -27,6 +27,10 @@ export const inLbfToNm = (inLbf: number): number => inLbf * NM_PER_IN_LBF
 /** A US gallon (231 cubic inches, exact by definition) in litres. */
 export const LITRES_PER_GALLON = 3.785411784
 
+/** A thousand pounds-force per square inch in MPa, and a GPa in bar. */
+export const MPA_PER_KSI = 6.894757
+export const BAR_PER_GPA = 10_000
+
 /** 0 °C in kelvin. */
 export const KELVIN_0C = 273.15
 /** A year in hours. */
@@ -34,3 +38,11 @@ export const YEAR_H = 8760
 export const MINUTE_S = 60
 export const HOUR_S = 3600
 export const DAY_S = 86400
+
+const TIME_S: Readonly<Record<string, number>> = { s: 1, min: MINUTE_S, h: HOUR_S, d: DAY_S }
+/** Seconds of a duration as tables print it: `15 min`, `1.5 h`, `8 d`. Throws for anything else. */
+export function durationS(text: string): number {
+  const [, figure, unit = ''] = /^(\d+(?:\.\d+)?) (s|min|h|d)$/.exec(text) ?? []
+  if (!figure) throw new Error(`no duration: ${text}`)
+  return Number(figure) * (TIME_S[unit] as number)
+}

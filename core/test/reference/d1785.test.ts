@@ -1,5 +1,5 @@
 import { plasticWallMm, ratingAt23Bar } from '../../src/sizes/plastic-walls.js'
-import { NPS_OD_INCH } from '../../src/sizes/size.js'
+import { npsOutsideMm } from '../../src/sizes/diameters.js'
 
 const PSI = 0.0689475729
 describe('ASTM D1785, PVC 1120 pipe: least wall in inches and rating in psi at 73 °F (from memory)', () => {
@@ -40,7 +40,7 @@ describe('ASTM D1785, PVC 1120 pipe: least wall in inches and rating in psi at 7
         [w40, p40],
         [w80, p80],
       ] as const) {
-        const formula = (2 * 2000 * wall) / ((NPS_OD_INCH[n] as number) - wall)
+        const formula = (2 * 2000 * wall) / ((npsOutsideMm(n) as number) / 25.4 - wall)
         expect(Math.abs(formula - psi)).toBeLessThan(10)
       }
   })

@@ -95,6 +95,8 @@ export const HANDBOOK = {
   // Unverified
   'handbook-published-not-yet-compared': 'Published, not yet compared with a copy',
   'handbook-edition': 'Edition',
+  'handbook-how-sure': 'How sure',
+  'handbook-column-in': '{column}, {unit}',
   'handbook-compare': 'Compare',
   'handbook-compared-with-a-copy': 'Compared with a copy: {reference}',
   'handbook-compared': 'Compared…',

@@ -1,7 +1,7 @@
 import { outsideDiameterMm, parseSize } from '../../sizes/size.js'
 import { wallMm } from '../../sizes/walls.js'
 import { type Fig, fig, msg, noFig } from '../../sources/source.js'
-import { feetToMm, layingOf } from './tables.js'
+import { layingOf } from './tables.js'
 
 const GRAVITY = 9.80665
 const WATER_KG_M3 = 1000
@@ -70,11 +70,11 @@ export function armMm(pipe: Pipe, growth: number): Fig {
 export function hangerSpacingMm(pipe: Pipe, wallC: number): Fig {
   const size = parseSize(pipe.size)
   const odMm = size && outsideDiameterMm(size)
-  const { spacingFt, spacingMaxC } = layingOf(pipe.material)
-  const feet = odMm ? spacingFt.find(([upTo]) => odMm <= upTo)?.[1] : undefined
-  if (feet === undefined) return noFig(msg('span-unknown', { material: pipe.material }))
+  const { spacings, spacingMaxC } = layingOf(pipe.material)
+  const spacing = odMm ? spacings.find(({ toOdMm }) => odMm <= toOdMm) : undefined
+  if (!spacing) return noFig(msg('span-unknown', { material: pipe.material }))
   if (wallC > spacingMaxC) return noFig(msg('span-too-warm', { material: pipe.material, c: spacingMaxC }))
-  return fig(feetToMm(feet), 'ipc-308-5')
+  return fig(spacing.mm, 'ipc-308-5')
 }
 /** Span that sags by a five-hundredth when full of a liquid, mm; plastics up to 25 °C. Source: `sag-span`. */
 export function sagSpanMm(pipe: Pipe, wallC: number, densityKgM3 = WATER_KG_M3): Fig {

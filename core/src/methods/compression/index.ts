@@ -7,7 +7,15 @@ import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { type BaseSpec, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import type { Field, Need } from '../method.js'
-import { type CompressionKind, KINDS, TURNS_TOLERANCE, type Turns, byMaker, turnsFor } from './rules.js'
+import {
+  TABLES,
+  type CompressionKind,
+  KINDS,
+  TURNS_TOLERANCE,
+  type Turns,
+  byMaker,
+  turnsFor,
+} from './rules.js'
 import { anywhere, cts, mm, npsEach, od } from '../kit/joins.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
@@ -78,6 +86,7 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   joins: JOINS,
   words: WORDS,
   sources: SOURCES,
+  tables: TABLES,
   findBy: ['compression', 'ferrule', 'ferrules', 'nut'],
   differs: {
     'compression-start': { inch: null, metric: null },

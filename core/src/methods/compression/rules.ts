@@ -1,5 +1,7 @@
 import type { Size } from '../../sizes/size.js'
 import type { Fig, SourceId } from '../../sources/source.js'
+import { tableOf } from '../../sources/table.js'
+import SERVICE_FILE from './service-turns.json' with { type: 'json' }
 
 export const KINDS = ['twin-ferrule', 'packed-nut', 'grip-nut', 'stop-nut', 'stab'] as const
 export type CompressionKind = (typeof KINDS)[number]
@@ -18,12 +20,8 @@ export interface Turns {
 const REMAKE_TURNS = 0.25
 const SMALL_TURNS = 0.75
 const FULL_TURNS = 1.25
-const SERVICE: Readonly<Record<string, readonly [Turns['start'], number | null, number | null]>> = {
-  'packed-nut': ['first-compression', 1, 1.5],
-  'grip-nut': ['first-compression', 1.5, 2.5],
-  'stop-nut': ['stop', null, null],
-  stab: ['push', null, null],
-}
+const SERVICE = tableOf(SERVICE_FILE, 'cp-service-turns')
+export const TABLES = [SERVICE]
 /** Nominal diameter in inches and whether a size is at most (inch, mm). */
 const atMost = (size: Size, inch: number, mm: number): boolean =>
   size.family === 'd' ? size.nominal <= mm : size.nominal <= inch
@@ -38,16 +36,16 @@ const clockAfter = (turns: number): number => ((6 + turns * 12 - 1) % 12) + 1
  * hard alloys; 3/4 turn to 3/16 in and 4 mm; a remake goes to finger tight and about a quarter. Common practice.
  */
 export function turnsFor(kind: CompressionKind, size: Size, hardAlloy: boolean, remake: boolean): Turns {
-  const service = SERVICE[kind]
+  const service = SERVICE.at(kind)
   if (service) {
-    const [start, turnsMin, turnsMax] = service
+    const { start, turnsMin, turnsMax } = service
     return {
-      start,
+      start: start as Turns['start'],
       turnsMin,
       turnsMax,
       flatsMin: turnsMin === null ? null : turnsMin * 6,
       markEndsAtClock: null,
-      source: 'cp-service-turns',
+      source: SERVICE.source,
       preset: false,
     }
   }

@@ -7,7 +7,15 @@ import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { type BaseSpec, gapReads, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
 import type { Field } from '../method.js'
-import { GAP_MAX_MM, GAP_MIN_MM, flareHeatS, flareHoldS, flareTorqueNm, flareWallMm } from './rules.js'
+import {
+  TABLES,
+  GAP_MAX_MM,
+  GAP_MIN_MM,
+  flareHeatS,
+  flareHoldS,
+  flareTorqueNm,
+  flareWallMm,
+} from './rules.js'
 import { anywhere, od } from '../kit/joins.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
@@ -57,6 +65,7 @@ export const flare = defineMethod<FlareSpec, typeof WORDS>({
   joins: JOINS,
   words: WORDS,
   sources: SOURCES,
+  tables: TABLES,
   findBy: ['flare', 'flared'],
   examples: EXAMPLES,
   cutOutTakes: 'end',

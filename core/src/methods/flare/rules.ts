@@ -1,27 +1,27 @@
 import { type Size, nominalKey } from '../../sizes/size.js'
 import { wallMm } from '../../sizes/walls.js'
 import { type Fig, fig, msg, noFig } from '../../sources/source.js'
-import { inLbfToNm, inchToMm } from '../../units/units.js'
+import { tableOf } from '../../sources/table.js'
+import { inchToMm } from '../../units/units.js'
+import HEATING_FILE from './heating.json' with { type: 'json' }
+import TORQUES_FILE from './torques.json' with { type: 'json' }
 
 export const GAP_MIN_MM = inchToMm(0.08)
 export const GAP_MAX_MM = inchToMm(0.15)
 export const HOLD_QUENCHED_S = 20
 export const HOLD_S = 120
-/** Heating times that are known, by nominal inch size. Source: `cp-flare-heat`. */
-const HEAT_S: Readonly<Record<string, number>> = { '1/4': 15, '3/4': 25 }
-/** Least torques that are known, in-lbf. Source: `cp-flare-torque`. */
-const TORQUE_IN_LBF: Readonly<Record<string, number>> = { '3/4': 14 }
+const HEATING = tableOf(HEATING_FILE, 'cp-flare-heat')
+const TORQUES = tableOf(TORQUES_FILE, 'cp-flare-torque')
+export const TABLES = [HEATING, TORQUES]
 
 export const flareWallMm = (size: Size): Fig => wallMm('pfa', size)
 export function flareHeatS(size: Size): Fig {
-  const s = HEAT_S[nominalKey(size)]
-  return s === undefined ? noFig(msg('flare-heat-unknown', { size: size.text })) : fig(s, 'cp-flare-heat')
+  const row = HEATING.at(nominalKey(size))
+  return row ? fig(row.heat, HEATING.source) : noFig(msg('flare-heat-unknown', { size: size.text }))
 }
 export const flareHoldS = (quenched: boolean): Fig =>
   fig(quenched ? HOLD_QUENCHED_S : HOLD_S, 'cp-flare-hold')
 export function flareTorqueNm(size: Size): Fig {
-  const t = TORQUE_IN_LBF[nominalKey(size)]
-  return t === undefined
-    ? noFig(msg('flare-torque-unknown', { size: size.text }))
-    : fig(inLbfToNm(t), 'cp-flare-torque')
+  const row = TORQUES.at(nominalKey(size))
+  return row ? fig(row.torque, TORQUES.source) : noFig(msg('flare-torque-unknown', { size: size.text }))
 }

@@ -10,7 +10,7 @@ import { type BaseSpec, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import { choiceRead } from '../kit/steps.js'
 import type { Field, Need, Shape } from '../method.js'
 import { EXAMPLES } from './examples.js'
-import { type Groove, grooveOf, judgeGroove, largestGap, mostDeflection } from './rules.js'
+import { TABLES, type Groove, grooveOf, judgeGroove, largestGap, mostDeflection } from './rules.js'
 import { SOURCES } from './sources.js'
 import { WORDS } from './words.js'
 
@@ -93,6 +93,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
   joins: JOINS,
   words: WORDS,
   sources: SOURCES,
+  tables: TABLES,
   findBy: ['grooved', 'groove', 'housing'],
   differs: { 'grooved-pads': { inch: null, metric: null } },
   examples: EXAMPLES,

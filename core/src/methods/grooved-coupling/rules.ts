@@ -1,8 +1,9 @@
 import type { Size } from '../../sizes/size.js'
 import { outsideDiameterMm } from '../../sizes/size.js'
 import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
+import { tableOf } from '../../sources/table.js'
 import { inchToMm } from '../../units/units.js'
-import GROOVES from './roll-grooves.json' with { type: 'json' }
+import GROOVES_FILE from './roll-grooves.json' with { type: 'json' }
 
 /** A standard roll groove, mm. Source: `awwa-c606`. */
 export interface Groove {
@@ -15,17 +16,21 @@ export interface Groove {
   /** Thinnest wall that is rolled. */
   wallMm: number
 }
+const GROOVES = tableOf(GROOVES_FILE, 'awwa-c606')
+export const TABLES = [GROOVES]
+
 /** The groove of a pipe size; null where none is listed. */
 export function grooveOf(size: Size): Groove | null {
-  const row = GROOVES.rows.find((r) => r.size === size.text)
-  if (!row) return null
-  return {
-    seatMm: inchToMm(row.seat),
-    widthMm: inchToMm(row.width),
-    mostMm: inchToMm(row.diameter),
-    leastMm: inchToMm(row.diameter - row.under),
-    wallMm: inchToMm(row.wall),
-  }
+  const row = GROOVES.at(size.text)
+  return row
+    ? {
+        seatMm: row.seat,
+        widthMm: row.width,
+        mostMm: row.diameter,
+        leastMm: row.diameter - row.under,
+        wallMm: row.wall,
+      }
+    : null
 }
 /** How far the ends of the pipe may stand apart at most, mm. Source: `cp-grooved-gap`. */
 export const largestGap = (size: Size): Fig =>

@@ -29,6 +29,7 @@ export function fromManifest<W extends MethodWords>(m: Manifest<W>) {
     sizes: (material: string) => sizesOf(m.joins, material),
     words: wordsByCode(m.id, m.key ?? m.id, m.words),
     sources: m.sources,
+    tables: m.tables ?? [],
     findBy: m.findBy,
     examples: m.examples,
     differs: differs.map(([id, follows]): Difference => ({

@@ -1,4 +1,4 @@
-import { METRIC_SERIES, type NpsName, type DnName, NPS_NAMES } from '../../sizes/size.js'
+import { type DnName, METRIC_SERIES, NPS_NAMES, type NpsName } from '../../sizes/diameters.js'
 import { type Joins, type Row, rowsOf } from '../joinable.js'
 
 /** A size in inches as it is written: `2`, `1/2`, `1-1/4`. */

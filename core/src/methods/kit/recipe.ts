@@ -1,5 +1,6 @@
 import type { Fig, Finding, SourceId } from '../../sources/source.js'
 import type { Source } from '../../sources/records.js'
+import type { Table } from '../../sources/table.js'
 import type { Code } from '../../sources/wording.js'
 import type { CureRule } from '../cure/rule.js'
 import type { Joins } from '../joinable.js'
@@ -34,6 +35,8 @@ export interface Manifest<W extends MethodWords> {
   joins: Joins
   words: W
   sources: readonly Source[]
+  /** Its published and practice tables, each a file of its folder. */
+  tables?: readonly Table[]
   /** Words that somebody may look for it by in the Handbook. No trade names. */
   findBy: readonly string[]
   /** Which way each school follows, where its words tell of two. */

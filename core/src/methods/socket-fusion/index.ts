@@ -6,6 +6,7 @@ import { defineMethod } from '../kit/define.js'
 import { type BaseSpec, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import {
+  TABLES,
   MAX_TILT_DEG,
   TEST_AFTER_COOL_S,
   TOOL_MAX_C,
@@ -42,6 +43,7 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
   joins: JOINS,
   words: WORDS,
   sources: SOURCES,
+  tables: TABLES,
   findBy: ['fusion', 'fuse', 'welding'],
   differs: { 'fusion-tool': { inch: 'a', metric: 'a' } },
   examples: EXAMPLES,

@@ -21,6 +21,7 @@ import {
 } from './setup.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
+import { TABLE_FILES } from './tables.js'
 import { JOINS, type SolventSpec, depthOf, fields, odMm, parse } from './spec.js'
 import { steps } from './steps.js'
 import { WORDS } from './words.js'
@@ -147,6 +148,7 @@ export const solventCement: Method<SolventSpec> = {
     joins: JOINS,
     words: WORDS,
     sources: SOURCES,
+    tables: TABLE_FILES,
     findBy: ['solvent', 'cement', 'cemented', 'glue', 'glued'],
     differs: {
       insertion: { inch: 'a', metric: 'b' },

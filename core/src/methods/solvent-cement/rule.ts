@@ -1,10 +1,11 @@
-import { NPS_OD_INCH, outsideDiameterMm, parseSize } from '../../sizes/size.js'
+import { NPS_NAMES } from '../../sizes/diameters.js'
+import { outsideDiameterMm, parseSize } from '../../sizes/size.js'
 import { type Msg, msg } from '../../sources/source.js'
 import { EDGE_C, HOUR_S } from '../../units/units.js'
 import type { CureClass, CureRule } from '../cure/rule.js'
 import { type SolventSpec, sizeOf } from './spec.js'
 import { chartRule } from '../cure/chart-rule.js'
-import { type CureTable, HUMID_FACTOR, TABLES, bandsC, classBars } from './tables.js'
+import { type Band, type CureTable, HUMID_FACTOR, TABLES } from './tables.js'
 import type { Code } from '../../sources/wording.js'
 
 /** Hours per bar is a quick rule for ordinary pressures: it stops here. */
@@ -16,11 +17,12 @@ const WARM_C = 10
 const COLD_C = 5
 const HOT_C = 40
 
-/** Index of the band a temperature falls in, warmest first; on an edge the colder one. -1 outside all. */
-function bandIndex(bands: readonly (readonly [number, number])[], t: number): number {
+/** Seconds of the band a temperature falls in, warmest first; on an edge the colder one. Null outside all. */
+function inBand(bands: readonly Band[], t: number): number | null {
   const last = bands.length - 1
-  if (t > (bands[0] as readonly [number, number])[1] + EDGE_C) return -1
-  return bands.findIndex(([from], i) => (i < last ? t > from + EDGE_C : t >= from - EDGE_C))
+  if (t > (bands[0] as Band).toC + EDGE_C) return null
+  const found = bands.find((band, i) => (i < last ? t > band.fromC + EDGE_C : t >= band.fromC - EDGE_C))
+  return found?.seconds ?? null
 }
 
 interface InchRow {
@@ -31,24 +33,18 @@ interface InchRow {
 function inchRow(table: CureTable, nominalInch: number): InchRow | null {
   const band = table.sizeToInch.findIndex((to) => nominalInch <= to)
   const classes = table.cure[band]
-  const set = table.set.seconds[band]
+  const set = table.set[band]
   if (!classes || !set) return null
-  const cureBands = bandsC(table.cureBandsF)
-  const setBands = bandsC(table.set.bandsF)
-  const bars = classBars(classes)
   return {
     id: `${table.id}/${band}`,
-    classes: classes.map((c, i) => ({
-      toBar: bars[i] as number,
+    classes: classes.map(({ toBar, bands }) => ({
+      toBar,
       requiredS: (t, humid) => {
-        const at = bandIndex(cureBands, t)
-        return at < 0 ? null : (c.seconds[at] as number) * (humid ? HUMID_FACTOR : 1)
+        const seconds = inBand(bands, t)
+        return seconds === null ? null : seconds * (humid ? HUMID_FACTOR : 1)
       },
     })),
-    setS: (t) => {
-      const at = bandIndex(setBands, t)
-      return at < 0 ? null : (set[at] as number)
-    },
+    setS: (t) => inBand(set, t),
   }
 }
 
@@ -56,7 +52,7 @@ function inchRow(table: CureTable, nominalInch: number): InchRow | null {
 function nextInchSize(od: number): number | null {
   if (od <= 20) return 0.5
   let best: { inch: number; od: number } | null = null
-  for (const name of Object.keys(NPS_OD_INCH)) {
+  for (const name of NPS_NAMES) {
     const size = parseSize(`NPS ${name}`)
     const theirs = size && outsideDiameterMm(size)
     if (size && theirs && theirs >= od - 1e-9 && (!best || theirs < best.od))

@@ -1,98 +1,72 @@
 import type { SourceId } from '../../sources/source.js'
+import { type Table, tableOf } from '../../sources/table.js'
 import type { CURE_TABLES } from '../cure/rule.js'
-import { HOUR_S, MINUTE_S, fToC, psiToBar } from '../../units/units.js'
+import CURRENT_CURE from './current-cure.json' with { type: 'json' }
+import CURRENT_SET from './current-set.json' with { type: 'json' }
+import OLD_CURE from './d2855-96-cure.json' with { type: 'json' }
+import OLD_SET from './d2855-96-set.json' with { type: 'json' }
 
-/**
- * Set and cure schedules as data. Temperatures in °F and pressures in psi as printed; seconds inside.
- * Each list runs from the warmest temperature band to the coldest. All from memory, unverified.
- */
+/** Seconds that are asked for between two temperatures. */
+export interface Band {
+  fromC: number
+  toC: number
+  seconds: number
+}
+/** One edition's schedule: for each band of sizes when a joint is set, and when it has cured for a pressure. */
 export interface CureTable {
   id: (typeof CURE_TABLES)[number]
   source: SourceId
   /** Upper edges of the size bands, nominal inches. */
   sizeToInch: readonly number[]
-  /** Set bands may be finer than cure bands. */
-  set: { bandsF: readonly (readonly [number, number])[]; seconds: readonly (readonly number[])[] }
-  cureBandsF: readonly (readonly [number, number])[]
-  /** For each size band: pressure classes in ascending order. */
-  cure: readonly (readonly { toPsi: number; seconds: readonly number[] }[])[]
+  /** By size band, the warmest temperatures first; set bands may be finer than cure bands. */
+  set: readonly (readonly Band[])[]
+  /** By size band: pressures in ascending order. */
+  cure: readonly (readonly { toBar: number; bands: readonly Band[] }[])[]
 }
 
-const m = (n: number): number => n * MINUTE_S
-const h = (n: number): number => n * HOUR_S
-const d = (n: number): number => n * 24 * HOUR_S
-const THREE_BANDS = [
-  [60, 100],
-  [40, 60],
-  [0, 40],
-] as const
-
-/** ASTM D2855, current handbook form. Source: `astm-d2855`. */
-export const CURRENT: CureTable = {
-  id: 'current',
-  source: 'astm-d2855',
-  sizeToInch: [1.25, 2, 8, 15, 24],
-  set: {
-    bandsF: THREE_BANDS,
-    seconds: [
-      [m(2), m(5), m(10)],
-      [m(5), m(10), m(15)],
-      [m(30), h(2), h(12)],
-      [h(2), h(8), h(24)],
-      [h(4), h(16), h(48)],
-    ],
-  },
-  cureBandsF: THREE_BANDS,
-  cure: [
-    [
-      { toPsi: 160, seconds: [m(15), m(20), m(30)] },
-      { toPsi: 370, seconds: [h(6), h(12), h(48)] },
-    ],
-    [
-      { toPsi: 160, seconds: [m(30), m(45), h(1)] },
-      { toPsi: 315, seconds: [h(12), h(24), h(96)] },
-    ],
-    [
-      { toPsi: 160, seconds: [h(1.5), h(4), h(72)] },
-      { toPsi: 315, seconds: [h(24), h(48), d(8)] },
-    ],
-    [{ toPsi: 100, seconds: [h(48), h(96), d(8)] }],
-    [{ toPsi: 100, seconds: [h(72), d(6), d(14)] }],
-  ],
+interface Bands {
+  /** Upper edge of the size band, nominal inches. */
+  to: number
+  /** Temperatures, °C. */
+  from: number
+  until: number
 }
-
-const SET_96 = [m(30), h(1), h(2), h(4)]
-/** ASTM D2855-96: appendix cure schedule to 180 psi; set periods of its text. Source: `astm-d2855-96`. */
-export const D2855_96: CureTable = {
-  id: 'd2855-96',
-  source: 'astm-d2855-96',
-  sizeToInch: [1.25, 3, 8],
-  set: {
-    bandsF: [
-      [60, 100],
-      [40, 60],
-      [20, 40],
-      [0, 20],
-    ],
-    seconds: [SET_96, SET_96, SET_96],
-  },
-  cureBandsF: [
-    [60, 100],
-    [40, 60],
-    [10, 40],
-  ],
-  cure: [
-    [{ toPsi: 180, seconds: [h(1), h(2), h(8)] }],
-    [{ toPsi: 180, seconds: [h(2), h(4), h(16)] }],
-    [{ toPsi: 180, seconds: [h(6), h(12), h(48)] }],
-  ],
+type SetRows = Table<Bands & { set: number }>
+type CureRows = Table<Bands & { pressure: number; cure: number }>
+const different = (list: readonly number[]): number[] => [...new Set(list)]
+function scheduleOf(id: CureTable['id'], set: SetRows, cure: CureRows): CureTable {
+  const sizeToInch = different(cure.rows.map((row) => row.to))
+  const band = (row: Bands, seconds: number): Band => ({
+    fromC: row.from,
+    toC: row.until,
+    seconds,
+  })
+  return {
+    id,
+    source: cure.source,
+    sizeToInch,
+    set: sizeToInch.map((to) => set.rows.filter((row) => row.to === to).map((row) => band(row, row.set))),
+    cure: sizeToInch.map((to) => {
+      const rows = cure.rows.filter((row) => row.to === to)
+      return different(rows.map((row) => row.pressure)).map((toBar) => ({
+        toBar,
+        bands: rows.filter((row) => row.pressure === toBar).map((row) => band(row, row.cure)),
+      }))
+    }),
+  }
 }
-export const TABLES: Readonly<Record<string, CureTable>> = { current: CURRENT, 'd2855-96': D2855_96 }
+const FILES = {
+  current: [tableOf(CURRENT_SET, 'astm-d2855'), tableOf(CURRENT_CURE, 'astm-d2855')],
+  'd2855-96': [tableOf(OLD_SET, 'astm-d2855-96'), tableOf(OLD_CURE, 'astm-d2855-96')],
+} as const
+
+export const TABLE_FILES = Object.values(FILES).flat()
+
+/** Set and cure schedules by their id. Sources: `astm-d2855`, `astm-d2855-96`. */
+export const TABLES: Readonly<Record<string, CureTable>> = {
+  current: scheduleOf('current', ...FILES.current),
+  'd2855-96': scheduleOf('d2855-96', ...FILES['d2855-96']),
+}
 
 /** Half again on cure in damp air. */
 export const HUMID_FACTOR = 1.5
-
-export const bandsC = (bandsF: readonly (readonly [number, number])[]): (readonly [number, number])[] =>
-  bandsF.map(([a, b]) => [fToC(a), fToC(b)] as const)
-export const classBars = (classes: readonly { toPsi: number }[]): number[] =>
-  classes.map((c) => psiToBar(c.toPsi))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allSources, sourceOf } from '@jugalis/core'
+import { allSources, howSure, sourceOf, tablesOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -7,6 +7,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
+import PrintedTable from './PrintedTable.vue'
 import { unverified } from './figure-text'
 import { word } from '../../words/word'
 
@@ -22,9 +23,16 @@ const checked = computed(() =>
 )
 /** What every table from memory says; only what differs is worth a line. */
 const USUAL = sourceOf('astm-d2466').note
+/** How sure its tables are; where it has none, what its record says. */
+function standingOf(source: { id: string; note: string }): string {
+  const tables = tablesOf(source.id)
+  if (tables.length) return [...new Set(tables.map(howSure))].join('. ')
+  return source.note === USUAL ? '' : source.note
+}
 const marking = ref<string | null>(null)
 const typed = reactive({ edition: '', on: '', note: '' })
 const fault = ref('')
+const markingTables = computed(() => (marking.value ? tablesOf(marking.value) : []))
 const markingSource = computed(() => allSources().find((s) => s.id === marking.value))
 function begin(id: string): void {
   marking.value = id
@@ -63,7 +71,7 @@ async function save(): Promise<void> {
         <tr>
           <th>{{ word('handbook-reference') }}</th>
           <th>{{ word('handbook-edition') }}</th>
-          <th>{{ word('handbook-note') }}</th>
+          <th>{{ word('handbook-how-sure') }}</th>
           <th>
             <span class="spoken">{{ word('handbook-compare') }}</span>
           </th>
@@ -73,7 +81,7 @@ async function save(): Promise<void> {
         <tr v-for="s in published" :key="s.id">
           <td lang="en">{{ s.reference }}</td>
           <td lang="en">{{ s.edition }}</td>
-          <td lang="en">{{ s.note === USUAL ? '' : s.note }}</td>
+          <td lang="en">{{ standingOf(s) }}</td>
           <td>
             <button
               type="button"
@@ -118,6 +126,7 @@ async function save(): Promise<void> {
     </table>
     <Sheet v-if="marking" :title="word('handbook-checked-against-a-copy')" @close="marking = null">
       <p lang="en">{{ markingSource?.reference }}</p>
+      <PrintedTable v-for="file in markingTables" :key="file.id" :file="file" />
       <p class="why">
         {{ word('handbook-says-every-figure-of', { name: session.person?.name }) }}
       </p>
