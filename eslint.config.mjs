@@ -98,6 +98,10 @@ export default [
             'CallExpression[callee.property.name=/^(push|unshift|splice|fromCharCode|apply)$/] > SpreadElement',
           message: 'a list of any length: append() of core/units/extent',
         },
+        {
+          selector: 'ConditionalExpression > ConditionalExpression > ConditionalExpression',
+          message: 'three questions in one expression: a function with early returns, or a table',
+        },
       ],
     },
   },
@@ -127,6 +131,10 @@ export default [
       // A list that hangs on the body opens underneath a modal sheet, and nobody can choose from it with a mouse.
       'vue/no-restricted-syntax': [
         'error',
+        {
+          selector: 'ConditionalExpression > ConditionalExpression > ConditionalExpression',
+          message: 'three questions in one expression: a function with early returns, or a table',
+        },
         {
           selector: 'VElement[rawName="ElSelect"]:not(:has(VAttribute[key.argument.name="teleported"]))',
           message: 'a list stays where it is: :teleported="false"',

@@ -9,8 +9,12 @@ import {
   usePlanner,
 } from '../src/index.js'
 
-const highs = await loadHighs()
-const solve = solverFrom(highs as never)
+let solve: ReturnType<typeof solverFrom>
+let highs: Awaited<ReturnType<typeof loadHighs>>
+beforeAll(async () => {
+  highs = await loadHighs()
+  solve = solverFrom(highs as never)
+})
 const clock = (): number => performance.now()
 const planOf = (input: StockInput, limitMs = 8000): StockPlan => planStock(input, { solve, clock, limitMs })
 

@@ -26,22 +26,22 @@ interface BodyParserError {
   type?: string
   status?: number
 }
+const UNREADABLE = ['entity.parse.failed', 'encoding.unsupported', 'charset.unsupported']
+/** What a body, a route or a check refused; null: a fault of ours. */
+function knownError(e: unknown): HttpError | null {
+  if (e instanceof HttpError) return e
+  const { type, status } = e as BodyParserError
+  if (type === 'entity.too.large') return new HttpError(413, 'too-large', refusal('refused-that-is-too-much'))
+  if (type && UNREADABLE.includes(type))
+    return new HttpError(400, 'bad-input', refusal('refused-this-is-not-json'))
+  if (typeof status === 'number' && status >= 400 && status < 500)
+    return new HttpError(status, 'bad-input', refusal('refused-the-request-cant-be'))
+  return null
+}
 /** Turns whatever went wrong into one form. Nothing of the inside reaches a client. */
 export const answerErrors: ErrorRequestHandler = (e: unknown, req, res, next) => {
   if (res.headersSent) return next(e)
-  const parse = e as BodyParserError
-  const known =
-    e instanceof HttpError
-      ? e
-      : parse.type === 'entity.too.large'
-        ? new HttpError(413, 'too-large', refusal('refused-that-is-too-much'))
-        : parse.type === 'entity.parse.failed' ||
-            parse.type === 'encoding.unsupported' ||
-            parse.type === 'charset.unsupported'
-          ? new HttpError(400, 'bad-input', refusal('refused-this-is-not-json'))
-          : typeof parse.status === 'number' && parse.status >= 400 && parse.status < 500
-            ? new HttpError(parse.status, 'bad-input', refusal('refused-the-request-cant-be'))
-            : null
+  const known = knownError(e)
   if (!known) console.error(e)
   const answer = known ?? new HttpError(500, 'failed', refusal('refused-something-went-wrong-here'))
   if (typeof answer.more.retryAfterS === 'number') res.set('Retry-After', String(answer.more.retryAfterS))

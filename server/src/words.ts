@@ -1,6 +1,6 @@
 import { type AnyMsg, LANGUAGES, type Reader, addTranslation, addWords } from '@jugalis/core'
 import type { Request } from 'express'
-import spanish from '../../words/es.json'
+import spanish from '../../words/es.json' with { type: 'json' }
 
 /** What the server refuses with. */
 const REFUSALS = {

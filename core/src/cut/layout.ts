@@ -74,8 +74,11 @@ export function layOut(state: JobState, line: Line): Laid {
   const behindAll = (): number => behind + 2 * APART_MM
   for (const item of [...line.items.filter(hangs), ...line.items.filter((i) => !hangs(i))]) {
     const run = item.run ?? null
-    const start = (): number =>
-      run === null ? 0 : hangs(item) ? centreOf(laid.get(run)) : behind > 0 ? behindAll() : 0
+    const start = (): number => {
+      if (run === null) return 0
+      if (hangs(item)) return centreOf(laid.get(run))
+      return behind > 0 ? behindAll() : 0
+    }
     const at = cursor.get(run) ?? start()
     const part = item.type === 'fitting' ? fitting(item, at) : piece(item, at)
     laid.set(item.id, part)

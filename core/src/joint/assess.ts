@@ -261,6 +261,12 @@ export function lookOf(facts: JointFacts, nowS: number, targetBar: number, teste
   }
 }
 
+/** How far a cure has come, the most first. */
+const CURE_QUARTERS = [
+  [0.75, 'cure75'],
+  [0.5, 'cure50'],
+  [0.25, 'cure25'],
+] as const
 function glyphOf(facts: JointFacts, nowS: number, targetBar: number, tested: boolean): GlyphId {
   if (!facts.life) return 'planned'
   if (facts.inspection?.verdict === 'fail') return 'failed'
@@ -283,7 +289,7 @@ function glyphOf(facts: JointFacts, nowS: number, targetBar: number, tested: boo
   const readyS = timeOf(facts.pieces, targetBar)
   if (readyS !== null && nowS >= readyS) return 'loadable'
   const share = readyS === null ? 0 : (nowS - facts.homeAtS) / (readyS - facts.homeAtS)
-  return share >= 0.75 ? 'cure75' : share >= 0.5 ? 'cure50' : share >= 0.25 ? 'cure25' : 'made'
+  return CURE_QUARTERS.find(([from]) => share >= from)?.[1] ?? 'made'
 }
 
 /** Pressure one joint may take at a time, bar gauge; Infinity = it sets no ceiling. */

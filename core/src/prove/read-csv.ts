@@ -47,7 +47,7 @@ export function logTable(text: string): { head: string[]; body: string[][]; gues
       time: Math.max(0, find(/time|date|zeit/i)),
       pressure: pressure < 0 ? 1 : pressure,
       temperature: temperature < 0 || temperature === pressure ? null : temperature,
-      pressureUnit: /mbar/i.test(of) ? 'mbar' : /psi/i.test(of) ? 'psi' : /kpa/i.test(of) ? 'kPa' : 'bar',
+      pressureUnit: (['mbar', 'psi', 'kPa'] as const).find((unit) => new RegExp(unit, 'i').test(of)) ?? 'bar',
       temperatureUnit: /°?f\b/i.test(head[temperature] ?? '') ? 'F' : 'C',
     },
   }

@@ -95,17 +95,15 @@ export function lookFirst(state: JobState, answer: SectionAnswer): Suspect[] {
     const marginal = (f.inspection?.findings.length ?? 0) > 0 || f.inspection?.verdict !== 'pass'
     const remade = f.past.length > 0
     const fromMemory = f.life?.done.some((d) => d.fromMemory) ?? false
-    const why = marginal
-      ? msg('suspect-marginal')
-      : fromMemory
-        ? msg('suspect-memory')
-        : remade
-          ? msg('suspect-remade')
-          : earlier.length && !tested
-            ? msg('suspect-untested')
-            : msg('suspect-late')
-    const score =
-      (marginal ? 8 : 0) + (earlier.length && !tested ? 4 : 0) + (fromMemory ? 2 : 0) + (remade ? 1 : 0)
+    const untested = earlier.length > 0 && !tested
+    const reasons = [
+      [marginal, 'suspect-marginal'],
+      [fromMemory, 'suspect-memory'],
+      [remade, 'suspect-remade'],
+      [untested, 'suspect-untested'],
+    ] as const
+    const why = msg(reasons.find(([is]) => is)?.[1] ?? 'suspect-late')
+    const score = (marginal ? 8 : 0) + (untested ? 4 : 0) + (fromMemory ? 2 : 0) + (remade ? 1 : 0)
     return { jointId: f.id, tag: f.tag, why, score, madeS }
   })
   return scored

@@ -33,6 +33,25 @@ const asked = yup
   })
   .noUnknown()
 
+/** What a stand-in tool reports when its trigger is pulled; null for instruments that read by themselves. */
+function standInSays(
+  { deviceId, kind }: { deviceId: string; kind: string },
+  how: yup.InferType<typeof asked>,
+  seq: number,
+): Record<string, unknown> | null {
+  if (kind === 'press-tool') {
+    const profile = how.profile ? { profile: how.profile } : {}
+    return { what: 'cycle', result: how.fault ? 'interrupted' : 'complete', ...profile }
+  }
+  if (kind === 'torque-tool') {
+    const reached = how.fault ? 0.5 + 0.3 * chance(deviceId, seq) : 1
+    const value = torqueAt((how.setNm ?? 10) * reached, deviceId, seq)
+    return { what: 'torque', result: how.fault ? 'not-reached' : 'reached', value }
+  }
+  const blanket = how.off ? 'off' : 'on'
+  return kind === 'heat-blanket' ? { what: 'blanket', result: how.fault ? 'fault' : blanket } : null
+}
+
 /** Instruments of a job, as its people see them. Mounted below a job; `jobId` checks who asks. */
 export function deviceRoutes(
   pool: pg.Pool,
@@ -78,26 +97,7 @@ export function deviceRoutes(
     const o = checked(asked, req.body ?? {})
     const now = nowS()
     const seq = Math.floor(now * 100)
-    const says =
-      device.kind === 'press-tool'
-        ? {
-            what: 'cycle',
-            result: o.fault ? 'interrupted' : 'complete',
-            ...(o.profile ? { profile: o.profile } : {}),
-          }
-        : device.kind === 'torque-tool'
-          ? {
-              what: 'torque',
-              result: o.fault ? 'not-reached' : 'reached',
-              value: torqueAt(
-                (o.setNm ?? 10) * (o.fault ? 0.5 + 0.3 * chance(device.deviceId, seq) : 1),
-                device.deviceId,
-                seq,
-              ),
-            }
-          : device.kind === 'heat-blanket'
-            ? { what: 'blanket', result: o.fault ? 'fault' : o.off ? 'off' : 'on' }
-            : null
+    const says = standInSays(device, o, seq)
     if (!says) throw new HttpError(422, 'bad-input', refusal('refused-this-one-reads-by'))
     const done = await takeReports(
       pool,

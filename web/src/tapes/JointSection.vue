@@ -32,15 +32,11 @@ const bounds = computed(() => {
     s.kind === 'socket' ? [s.face, s.stop] : s.kind === 'mark' ? [s.at] : [s.x1, s.x2],
   )
   const od = greatest([
-    ...props.shapes.map((s) =>
-      s.kind === 'socket'
-        ? s.odMm + s.wallMm * 2
-        : s.kind === 'pipe'
-          ? s.odMm
-          : s.kind === 'ring'
-            ? s.outerMm
-            : 0,
-    ),
+    ...props.shapes.map((s) => {
+      if (s.kind === 'socket') return s.odMm + s.wallMm * 2
+      if (s.kind === 'pipe') return s.odMm
+      return s.kind === 'ring' ? s.outerMm : 0
+    }),
     1,
   ])
   return { min: smallest(xs), max: greatest(xs) + 4, od }

@@ -37,6 +37,8 @@ export const HAND_OVER = {
     '{good} of {joints} joints made and judged good, {proved} of {sections} sections proved. {missing} {missing, plural, one {thing is} other {things are}} missing.',
   'hand-over-ready-to-hand-over': 'Ready to hand over: nothing is missing.',
   'hand-over-not-judged': 'not judged',
+  'hand-over-failed': 'failed',
+  'hand-over-open': 'open',
   'hand-over-cut-out': 'cut out {at}',
   'hand-over-handed-over-with-things':
     'Handed over with {left} {left, plural, one {thing} other {things}} missing, as listed.',

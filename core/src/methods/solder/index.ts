@@ -169,15 +169,10 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
     if (r.ring === 'gaps') findings.push(finding('stop', 'solder-gaps', practice))
     if (r.ring === 'black') findings.push(finding('stop', 'solder-black', practice))
     const burnt = r.ring === 'black' || seen?.burnt === true
-    const causes =
-      r.ring === 'gaps'
-        ? [msg('cause-solder-one-side'), msg('cause-solder-flux')]
-        : burnt
-          ? [msg('cause-solder-burnt')]
-          : peel?.verdict === 'fail'
-            ? peel.causes
-            : []
-    return { findings, causes }
+    const ofPeel = peel?.verdict === 'fail' ? peel.causes : []
+    const unlessGaps = burnt ? [msg('cause-solder-burnt')] : ofPeel
+    const gaps = [msg('cause-solder-one-side'), msg('cause-solder-flux')]
+    return { findings, causes: r.ring === 'gaps' ? gaps : unlessGaps }
   },
   interrupted: [
     { after: 'fit', code: 'interrupted-solder-clean' },

@@ -20,8 +20,12 @@ export function cementBody(joint: Joint, pressureService: boolean): { value: str
   if (joint.school === 'metric') return { value: 'gap-filling', source: 'cp-gap-filling' }
   const inch = sizeOf(joint).nominal
   const [regularTo, heavyTo] = pressureService ? [2, 12] : [4, 18]
-  const value =
-    inch <= regularTo ? 'regular' : inch <= 6 ? 'medium' : inch <= heavyTo ? 'heavy' : 'extra-heavy'
+  const bodies = [
+    [regularTo, 'regular'],
+    [6, 'medium'],
+    [heavyTo, 'heavy'],
+  ] as const
+  const value = bodies.find(([to]) => inch <= to)?.[1] ?? 'extra-heavy'
   return { value, source: 'cp-cement-body' }
 }
 

@@ -44,16 +44,12 @@ const thick = (size: string): number => {
 }
 const measured = (p: PieceCut): string =>
   p.item.bend ? entryText(p.item, job.reader) : p.item.measuredMm === null ? '' : figure(p.item.measuredMm)
-const state = (p: PieceCut): string =>
-  p.changedSinceCut
-    ? word('cut-changed-since-cut')
-    : p.isCut
-      ? word('paper-cut-done')
-      : p.cutMm.value === null
-        ? word('ui-not-yet-known')
-        : props.warned.has(p.item.id)
-          ? word('cut-no-room')
-          : word('cut-to-cut')
+function state(p: PieceCut): string {
+  if (p.changedSinceCut) return word('cut-changed-since-cut')
+  if (p.isCut) return word('paper-cut-done')
+  if (p.cutMm.value === null) return word('ui-not-yet-known')
+  return props.warned.has(p.item.id) ? word('cut-no-room') : word('cut-to-cut')
+}
 const fittingAt = (p: PieceCut, end: 0 | 1): string => {
   const kind = p.ends[end].fitting?.fitting
   return kind ? named(kind) : word('ui-free-end')

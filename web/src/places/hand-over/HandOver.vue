@@ -116,14 +116,12 @@ const judged = (f: JointFacts, life: LifeState): string => {
     .join(', ')
 }
 const who = (life: LifeState): string => [...new Set(life.done.map((d) => job.nameOf(d.by)))].join(', ')
-const fate = (r: LifeRow): string =>
-  r.out
-    ? word('hand-over-cut-out', { at: hhmm(r.life.cutOutAtS ?? 0, zone.value) })
-    : r.facts.inspection?.verdict === 'pass'
-      ? word('ui-judged-good')
-      : r.facts.inspection?.verdict === 'fail'
-        ? 'failed'
-        : 'open'
+function fate(r: LifeRow): string {
+  if (r.out) return word('hand-over-cut-out', { at: hhmm(r.life.cutOutAtS ?? 0, zone.value) })
+  const verdict = r.facts.inspection?.verdict
+  if (verdict === 'pass') return word('ui-judged-good')
+  return verdict === 'fail' ? word('hand-over-failed') : word('hand-over-open')
+}
 const print = (): void => window.print()
 const left = computed(() => missing.value.filter((m) => m.id !== 'sign'))
 const statement = computed(() =>

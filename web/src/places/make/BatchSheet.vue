@@ -62,32 +62,26 @@ function valuesOf(s: (typeof steps.value)[number]): Record<string, unknown> {
     }),
   )
 }
-async function keep(): Promise<void> {
-  const fromS = lastAt(typed.from, clock.nowS, zone.value, daysBack.value ?? 0)
-  const toS = lastAt(typed.to, clock.nowS, zone.value, daysBack.value ?? 0)
+/** What is missing or cannot be, in a sentence; nothing where all is said. */
+function faultOf(fromS: number | null, toS: number | null): string {
+  if (!chosen.value.length) return word('make-choose-at-least-one')
+  if (fromS === null || toS === null) return word('make-say-between-which-times')
+  if (fromS > toS) return word('make-the-first-time-lies')
+  for (const { id, tag, lifeNo } of props.candidates.filter((f) => chosen.value.includes(f.id))) {
+    const endedS = lifeBeforeEndedS(job.state, id, lifeNo)
+    if (endedS !== null && fromS < endedS)
+      return word('make-was-still-in-then', { tag, at: hhmm(endedS, zone.value) })
+  }
+  if (!basis.value) return word('make-say-whether-it-was')
   const unread = reads.value.find(
     (r) => (isNumber(r) || r.asked) && r.needed && (readings.value[r.key] ?? null) === null,
   )
-  const early = props.candidates.find((f) => {
-    const endedS = lifeBeforeEndedS(job.state, f.id, f.lifeNo)
-    return chosen.value.includes(f.id) && endedS !== null && fromS !== null && fromS < endedS
-  })
-  fault.value = !chosen.value.length
-    ? word('make-choose-at-least-one')
-    : fromS === null || toS === null
-      ? word('make-say-between-which-times')
-      : fromS > toS
-        ? word('make-the-first-time-lies')
-        : early
-          ? word('make-was-still-in-then', {
-              tag: early.tag,
-              at: hhmm(lifeBeforeEndedS(job.state, early.id, early.lifeNo) ?? 0, zone.value),
-            })
-          : !basis.value
-            ? word('make-say-whether-it-was')
-            : unread
-              ? word('make-not-read-yet', { label: job.t(unread.label) })
-              : ''
+  return unread ? word('make-not-read-yet', { label: job.t(unread.label) }) : ''
+}
+async function keep(): Promise<void> {
+  const fromS = lastAt(typed.from, clock.nowS, zone.value, daysBack.value ?? 0)
+  const toS = lastAt(typed.to, clock.nowS, zone.value, daysBack.value ?? 0)
+  fault.value = faultOf(fromS, toS)
   if (fault.value || fromS === null || toS === null) return
   const joints = props.candidates.filter((f) => chosen.value.includes(f.id))
   const pin = (f: JointFacts) => ({

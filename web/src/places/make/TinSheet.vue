@@ -36,13 +36,13 @@ const says = computed(() => {
 async function keep(): Promise<void> {
   const code = typed.code.trim()
   const until = typed.until.trim() || (filling.value.ok ? filling.value.expiresOn : '')
-  fault.value = !code
-    ? word('make-write-the-code-that')
-    : !plastic.value
-      ? word('make-say-which-plastic-it')
-      : midnightOf(until) === null
-        ? word('make-write-the-last-good')
-        : ''
+  const lacks = [
+    [!code, 'make-write-the-code-that'],
+    [!plastic.value, 'make-say-which-plastic-it'],
+    [midnightOf(until) === null, 'make-write-the-last-good'],
+  ] as const
+  const first = lacks.find(([is]) => is)
+  fault.value = first ? word(first[1]) : ''
   if (fault.value) return
   const tinId = crypto.randomUUID()
   await job.write(

@@ -74,6 +74,11 @@ const aboutNotices = computed(
     })[noticesNow.value],
 )
 const onApple = /iPhone|iPad/.test(navigator.userAgent)
+const installing = computed(() => {
+  if (installed()) return word('settings-it-is-there-this')
+  if (installable.value) return word('settings-it-opens-without-the')
+  return onApple ? word('settings-share-then-add-to') : word('settings-the-browser-offers-it')
+})
 function back(): void {
   if (window.history.state?.back) router.back()
   else void router.push('/jobs')
@@ -173,15 +178,7 @@ function back(): void {
           {{ word('ui-put-it-there') }}
         </button>
         <p class="why">
-          {{
-            installed()
-              ? word('settings-it-is-there-this')
-              : installable
-                ? word('settings-it-opens-without-the')
-                : onApple
-                  ? word('settings-share-then-add-to')
-                  : word('settings-the-browser-offers-it')
-          }}
+          {{ installing }}
         </p>
       </div>
     </section>

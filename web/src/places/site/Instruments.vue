@@ -91,14 +91,11 @@ function heard(d: Device): string {
     })
   return d.lastAtS === null ? word('site-nothing-heard-yet') : word('site-last-heard', { on: on(d.lastAtS) })
 }
-const at = (d: Device): string =>
-  d.placeId
-    ? (job.state.places.get(d.placeId) ?? '')
-    : d.sectionId
-      ? (job.state.sections.get(d.sectionId)?.tag ?? '')
-      : d.toolId
-        ? (job.state.tools.get(d.toolId)?.name ?? '')
-        : ''
+function at(d: Device): string {
+  if (d.placeId) return job.state.places.get(d.placeId) ?? ''
+  if (d.sectionId) return job.state.sections.get(d.sectionId)?.tag ?? ''
+  return d.toolId ? (job.state.tools.get(d.toolId)?.name ?? '') : ''
+}
 </script>
 
 <template>

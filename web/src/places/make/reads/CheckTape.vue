@@ -44,15 +44,11 @@ const words = computed(() => {
   if (v < low.value - 1e-9) return word('make-past-the-stop', { off: -off })
   return word('make-home-by-the-check')
 })
-const chip = computed(() =>
-  props.modelValue === null
-    ? ''
-    : props.modelValue > high.value + 1e-9
-      ? 'short'
-      : props.modelValue < low.value - 1e-9
-        ? 'long'
-        : 'right',
-)
+const chip = computed(() => {
+  if (props.modelValue === null) return ''
+  if (props.modelValue > high.value + 1e-9) return 'short'
+  return props.modelValue < low.value - 1e-9 ? 'long' : 'right'
+})
 </script>
 
 <template>

@@ -25,8 +25,11 @@ const others = computed(() => props.reads.filter((r) => isNumber(r) && (typing.v
 const grids = computed(() => props.reads.filter((r) => r.control === 'grid'))
 const opened = ref<string[]>([])
 const drawn = computed(() => props.reads.some((r) => isGap(r) || onTape(r) || onDial(r)))
-const controlOf = (r: Field) =>
-  typing.value ? ReadNumber : onTape(r) ? CheckTape : onDial(r) ? TurnsDial : ReadNumber
+const controlOf = (r: Field) => {
+  if (typing.value) return ReadNumber
+  if (onTape(r)) return CheckTape
+  return onDial(r) ? TurnsDial : ReadNumber
+}
 const numberIn = (key: string): number | null => (readings.value[key] as number | undefined) ?? null
 </script>
 
