@@ -1,17 +1,26 @@
 import { LANGUAGES, type Reader, type System } from '@jugalis/core'
 import bcrypt from 'bcryptjs'
+import { eq } from 'drizzle-orm'
 import type pg from 'pg'
+import { on } from './db/connect.js'
+import { person } from './db/schema.js'
 
+/** What a person chose of how they read; null: nothing. */
+export async function settingsOf(pool: pg.Pool, personId: string): Promise<unknown> {
+  const [found] = await on(pool)
+    .select({ settings: person.settings })
+    .from(person)
+    .where(eq(person.personId, personId))
+  return found?.settings ?? null
+}
 /** How a person reads: the units, the decimal sign and the language they chose, the school's units for the rest. */
 export async function readerOf(pool: pg.Pool, personId: string, school: System): Promise<Reader> {
-  const r = await pool.query<{
-    settings: Partial<{
-      own: Reader['own']
-      decimal: string
-      language: string
-    }> | null
-  }>('select settings from person where person_id = $1', [personId])
-  const { own, decimal, language } = r.rows[0]?.settings ?? {}
+  const kept = (await settingsOf(pool, personId)) as Partial<{
+    own: Reader['own']
+    decimal: string
+    language: string
+  }> | null
+  const { own, decimal, language } = kept ?? {}
   return {
     units: school,
     ...(own ? { own } : {}),
@@ -29,8 +38,9 @@ export interface NewPerson {
 }
 /** Adds a person who may sign in. */
 export async function addPerson(pool: pg.Pool, p: NewPerson): Promise<void> {
-  await pool.query(
-    'insert into person (org_id, person_id, name, login, password_hash) values ($1, $2, $3, $4, $5) on conflict (person_id) do nothing',
-    [p.orgId, p.personId, p.name, p.login, await bcrypt.hash(p.password, 10)],
-  )
+  const { password, ...named } = p
+  await on(pool)
+    .insert(person)
+    .values({ ...named, passwordHash: await bcrypt.hash(password, 10) })
+    .onConflictDoNothing({ target: person.personId })
 }

@@ -3,19 +3,31 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import pg from 'pg'
 import * as schema from './schema.js'
 
-export type Db = NodePgDatabase<typeof schema>
 export interface Database {
   pool: pg.Pool
-  db: Db
   close(): Promise<void>
+}
+/** Where queries run: the pool, or one connection of it inside a transaction. */
+export type Client = pg.Pool | pg.PoolClient
+export type Db = NodePgDatabase<typeof schema>
+const typed = new WeakMap<Client, Db>()
+/** Typed queries over the tables of schema.ts, on this pool or in this transaction. */
+export function on(client: Client): Db {
+  let db = typed.get(client)
+  if (!db) typed.set(client, (db = drizzle(client, { schema })))
+  return db
 }
 
 export function connect(url: string): Database {
   const pool = new pg.Pool({ connectionString: url, max: 10 })
   // A connection lost while idle is replaced by the pool; without a listener it would end the process.
   pool.on('error', (e) => console.error(`database connection lost: ${e.message}`))
-  return { pool, db: drizzle(pool, { schema }), close: () => pool.end() }
+  return { pool, close: () => pool.end() }
 }
+
+/** Times are kept as instants, and counted in seconds everywhere else. */
+export const dateOf = (atS: number): Date => new Date(atS * 1000)
+export const secondsOf = (at: Date): number => at.getTime() / 1000
 
 const MIGRATION_LOCK = 7_301_924
 /** Brings the database up to date; two servers starting at once take turns. */

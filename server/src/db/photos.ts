@@ -1,6 +1,9 @@
 import { createHash } from 'node:crypto'
 import type { PHOTO } from '@jugalis/core'
+import { and, eq } from 'drizzle-orm'
 import type pg from 'pg'
+import { on } from './connect.js'
+import { photo } from './schema.js'
 
 type PhotoKind = (typeof PHOTO.kinds)[number]
 
@@ -22,19 +25,19 @@ export async function keepPhoto(
   kind: PhotoKind,
   bytes: Buffer,
 ): Promise<void> {
-  await pool.query(
-    `insert into photo (job_id, hash, kind, bytes) values ($1, $2, $3, $4) on conflict do nothing`,
-    [jobId, Buffer.from(hash, 'hex'), kind, bytes],
-  )
+  await on(pool)
+    .insert(photo)
+    .values({ jobId, hash: Buffer.from(hash, 'hex'), kind, bytes })
+    .onConflictDoNothing()
 }
 export async function photoOf(
   pool: pg.Pool,
   jobId: string,
   hash: string,
 ): Promise<{ kind: string; bytes: Buffer } | null> {
-  const r = await pool.query<{ kind: string; bytes: Buffer }>(
-    'select kind, bytes from photo where job_id = $1 and hash = $2',
-    [jobId, Buffer.from(hash, 'hex')],
-  )
-  return r.rows[0] ?? null
+  const [found] = await on(pool)
+    .select({ kind: photo.kind, bytes: photo.bytes })
+    .from(photo)
+    .where(and(eq(photo.jobId, jobId), eq(photo.hash, Buffer.from(hash, 'hex'))))
+  return found ?? null
 }

@@ -1,28 +1,27 @@
 import type { LogLine } from '@jugalis/core'
+import { and, eq, gt } from 'drizzle-orm'
 import type pg from 'pg'
+import { type Client, on } from './connect.js'
+import { event } from './schema.js'
 
 /** The log of a job after a number, in order. */
-export async function readLog(
-  pool: pg.Pool | pg.PoolClient,
-  jobId: string,
-  after: number,
-): Promise<LogLine[]> {
-  const r = await pool.query<{
-    seq: string
-    recorded_at: Date
-    body: string
-    prev_hash: Buffer
-    hash: Buffer
-  }>(
-    'select seq, recorded_at, body, prev_hash, hash from event where job_id = $1 and seq > $2 order by seq',
-    [jobId, after],
-  )
-  return r.rows.map((x) => ({
-    seq: Number(x.seq),
-    recordedAt: x.recorded_at.toISOString(),
-    body: x.body,
-    prevHash: x.prev_hash.toString('hex'),
-    hash: x.hash.toString('hex'),
+export async function readLog(pool: Client, jobId: string, after: number): Promise<LogLine[]> {
+  const rows = await on(pool)
+    .select({
+      seq: event.seq,
+      recordedAt: event.recordedAt,
+      body: event.body,
+      prevHash: event.prevHash,
+      hash: event.hash,
+    })
+    .from(event)
+    .where(and(eq(event.jobId, jobId), gt(event.seq, after)))
+    .orderBy(event.seq)
+  return rows.map((row) => ({
+    ...row,
+    recordedAt: row.recordedAt.toISOString(),
+    prevHash: row.prevHash.toString('hex'),
+    hash: row.hash.toString('hex'),
   }))
 }
 

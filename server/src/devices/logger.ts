@@ -1,7 +1,10 @@
 import { type Draft, type JobEvent, KINDS } from '@jugalis/core'
+import { and, eq, inArray, max } from 'drizzle-orm'
 import type pg from 'pg'
+import { on } from '../db/connect.js'
 import type { Device } from '../db/devices.js'
 import { type Appended, appendBatch } from '../db/log.js'
+import { event, jobHead } from '../db/schema.js'
 import { HttpError } from '../errors.js'
 import { AHEAD_S, bad, idOf } from './entry.js'
 import type { Reports } from './report.js'
@@ -14,11 +17,12 @@ export interface Running {
 }
 /** The test that runs on a section now; null when none does. */
 export async function runningTest(pool: pg.Pool, jobId: string, sectionId: string): Promise<Running | null> {
-  const r = await pool.query<{ body: string }>(
-    `select body from event where job_id = $1 and kind in ('test-begun', 'test-ended', 'correction') order by seq`,
-    [jobId],
-  )
-  const events = r.rows.map((x) => JSON.parse(x.body) as JobEvent)
+  const rows = await on(pool)
+    .select({ body: event.body })
+    .from(event)
+    .where(and(eq(event.jobId, jobId), inArray(event.kind, ['test-begun', 'test-ended', 'correction'])))
+    .orderBy(event.seq)
+  const events = rows.map((row) => JSON.parse(row.body) as JobEvent)
   const ended = new Set(events.filter((e) => e.kind === 'test-ended').map((e) => e.data.testId))
   const back = new Set(events.filter((e) => e.kind === 'correction' && e.data.undo).map((e) => e.data.target))
   const begun = events.filter(
@@ -54,22 +58,16 @@ export async function takeLog(
   })
   const running = await runningTest(pool, device.jobId, device.sectionId)
   if (!running) throw new HttpError(409, 'no-test', refusal('refused-no-test-is-running'), 'sectionId')
-  const had = await pool.query<{ last: string | null }>(
-    'select max(device_seq) as last from event where job_id = $1 and device_id = $2',
-    [device.jobId, device.deviceId],
-  )
-  const last = Number(had.rows[0]?.last ?? 0)
+  const [had] = await on(pool)
+    .select({ last: max(event.deviceSeq) })
+    .from(event)
+    .where(and(eq(event.jobId, device.jobId), eq(event.deviceId, device.deviceId)))
+  const last = had?.last ?? 0
   const fresh = reports.filter((r) => r.seq > last)
   const end = fresh.at(-1)
   if (!end) {
-    const head = await pool.query<{ seq: string; hash: Buffer }>(
-      'select seq, hash from job_head where job_id = $1',
-      [device.jobId],
-    )
-    return {
-      seqs: [],
-      head: { seq: Number(head.rows[0]?.seq ?? 0), hash: head.rows[0]?.hash.toString('hex') ?? '' },
-    }
+    const [head] = await on(pool).select().from(jobHead).where(eq(jobHead.jobId, device.jobId))
+    return { seqs: [], head: { seq: head?.seq ?? 0, hash: head?.hash.toString('hex') ?? '' } }
   }
   const draft: Draft = {
     id: idOf(device.deviceId, end.seq),

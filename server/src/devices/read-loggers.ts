@@ -1,5 +1,8 @@
 import { setTimeout } from 'node:timers/promises'
+import { and, eq, max } from 'drizzle-orm'
 import type pg from 'pg'
+import { on, secondsOf } from '../db/connect.js'
+import { event } from '../db/schema.js'
 import { type Device, keepSilence, ownDevices } from '../db/devices.js'
 import type { Heads } from '../live/heads.js'
 import { loggerReports } from './line-stand-in.js'
@@ -26,11 +29,11 @@ export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, eve
         { seq: Math.round(now * 10), atDeviceS: now, what: 'pressure', value: read.bar, ...temperature },
       ]
     }
-    const last = await pool.query<{ at: number | null }>(
-      'select extract(epoch from max(occurred_at))::float8 as at from event where job_id = $1 and device_id = $2',
-      [d.jobId, d.deviceId],
-    )
-    return loggerReports(d, test, Math.max(last.rows[0]?.at ?? 0, test.begunAtS - 0.5), now)
+    const [last] = await on(pool)
+      .select({ at: max(event.occurredAt) })
+      .from(event)
+      .where(and(eq(event.jobId, d.jobId), eq(event.deviceId, d.deviceId)))
+    return loggerReports(d, test, Math.max(last?.at ? secondsOf(last.at) : 0, test.begunAtS - 0.5), now)
   }
   /** Reads one and keeps what it said. One that does not answer leaves a gap. */
   async function take(d: Device): Promise<number> {

@@ -14,7 +14,10 @@ import {
 } from '@jugalis/core'
 import { type Request, Router } from 'express'
 import ical, { ICalAlarmType, ICalEventStatus, ICalEventTransparency } from 'ical-generator'
+import { eq } from 'drizzle-orm'
 import type pg from 'pg'
+import { on, secondsOf } from '../db/connect.js'
+import { event } from '../db/schema.js'
 import { requireMember } from '../db/jobs.js'
 import { HttpError } from '../errors.js'
 import { readerOf } from '../people.js'
@@ -123,13 +126,14 @@ export function calendarRoutes(pool: pg.Pool, secret: string, nowS: () => number
     if (!isUuid(jobId) || !isUuid(personId)) throw gone
     if (!same(String(req.params.file), `${macOf(secret, jobId, personId)}.ics`)) throw gone
     await requireMember(pool, jobId, personId)
-    const r = await pool.query<{ body: string; seq: string; at: number }>(
-      'select body, seq, extract(epoch from recorded_at)::float8 as at from event where job_id = $1 order by seq',
-      [jobId],
-    )
-    const state = foldJob(readToFold(r.rows.map((x) => x.body)))
-    const last = r.rows.at(-1)
-    const end = { seq: Number(last?.seq ?? 0), recordedAtS: last?.at ?? 0 }
+    const rows = await on(pool)
+      .select({ body: event.body, seq: event.seq, recordedAt: event.recordedAt })
+      .from(event)
+      .where(eq(event.jobId, jobId))
+      .orderBy(event.seq)
+    const state = foldJob(readToFold(rows.map((row) => row.body)))
+    const last = rows.at(-1)
+    const end = { seq: last?.seq ?? 0, recordedAtS: last ? secondsOf(last.recordedAt) : 0 }
     const text = calendarOf(state, jobId, nowS(), end, await readerOf(pool, personId, state.job.school))
     const tag = `"${createHash('sha256').update(text).digest('base64url')}"`
     res.set({ 'cache-control': 'no-cache', etag: tag })

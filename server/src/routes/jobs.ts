@@ -8,6 +8,7 @@ import {
   inTransaction,
   insertJob,
   insertMember,
+  isJob,
   jobsOf,
   membersOf,
   requireMember,
@@ -20,6 +21,7 @@ import { streamHead } from '../live/stream.js'
 import { calendarPath } from './calendar.js'
 import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
+import { me } from './session.js'
 import { entriesCsv, jointLogCsv } from './tables.js'
 import { exportJob, importJob } from './transfer.js'
 import { refusal } from '../words.js'
@@ -27,12 +29,6 @@ import { refusal } from '../words.js'
 const newJob = yup
   .object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() })
   .noUnknown()
-const me = (req: Request): { personId: string; name: string; orgId: string } => {
-  const p = req.session.person
-  if (!p) throw new HttpError(401, 'sign-in', refusal('refused-sign-in-first-4'))
-  return p
-}
-
 export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secret: string): Router {
   const routes = Router()
   const jobId = async (req: Request): Promise<string> => {
@@ -65,8 +61,8 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     const { jobId: id, name } = body as { jobId: string; name: string }
     const person = me(req)
     await inTransaction(pool, async (client) => {
-      const had = await client.query('select 1 from job where job_id = $1', [id])
-      if (had.rowCount) throw new HttpError(409, 'id-reused', refusal('refused-this-job-is-already'), 'jobId')
+      if (await isJob(client, id))
+        throw new HttpError(409, 'id-reused', refusal('refused-this-job-is-already'), 'jobId')
       await insertJob(client, id, person.orgId, name, nowS())
       await insertMember(client, id, person.personId, person.name, 'owner')
     })

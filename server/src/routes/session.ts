@@ -1,10 +1,14 @@
 import { KINDS_OF_QUANTITY, LANGUAGES } from '@jugalis/core'
 import bcrypt from 'bcryptjs'
-import express, { type RequestHandler, Router } from 'express'
+import { eq } from 'drizzle-orm'
+import express, { type Request, type RequestHandler, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { checked } from '../checked.js'
+import { on } from '../db/connect.js'
+import { person } from '../db/schema.js'
 import { HttpError } from '../errors.js'
+import { settingsOf } from '../people.js'
 import { refusal } from '../words.js'
 
 declare module 'express-session' {
@@ -33,8 +37,14 @@ const settings = yup
 // Compared with when nobody has that login, so that both answers take as long.
 const NOBODY = bcrypt.hashSync('nobody', 10)
 
+/** Who asks. @throws HttpError 401 where nobody signed in. */
+export function me(req: Request): { personId: string; name: string; orgId: string } {
+  const { person: signedIn } = req.session
+  if (!signedIn) throw new HttpError(401, 'sign-in', refusal('refused-sign-in-first-4'))
+  return signedIn
+}
 export const requireSession: RequestHandler = (req, _res, next) => {
-  if (!req.session.person) throw new HttpError(401, 'sign-in', refusal('refused-sign-in-first-4'))
+  me(req)
   next()
 }
 
@@ -47,34 +57,25 @@ export function sessionRoutes(pool: pg.Pool): Router {
     if (!signIn.isValidSync(req.body, { strict: true }))
       throw new HttpError(422, 'bad-input', refusal('refused-give-a-name-and'), 'login')
     const { login, password } = req.body as { login: string; password: string }
-    const r = await pool.query<{
-      person_id: string
-      name: string
-      org_id: string
-      password_hash: string | null
-    }>('select person_id, name, org_id, password_hash from person where login = $1', [login.toLowerCase()])
-    const row = r.rows[0]
-    const right = await bcrypt.compare(password, row?.password_hash ?? NOBODY)
-    if (!row || !row.password_hash || !right)
+    const [row] = await on(pool).select().from(person).where(eq(person.login, login.toLowerCase()))
+    const right = await bcrypt.compare(password, row?.passwordHash ?? NOBODY)
+    if (!row || !row.passwordHash || !right)
       throw new HttpError(401, 'wrong-sign-in', refusal('refused-name-or-password-is'), 'password')
     await new Promise<void>((done, fail) =>
       req.session.regenerate((e?: unknown) => (e ? fail(e as Error) : done())),
     )
-    req.session.person = { personId: row.person_id, name: row.name, orgId: row.org_id }
+    req.session.person = { personId: row.personId, name: row.name, orgId: row.orgId }
     res.json({ person: req.session.person })
   })
   routes.get('/settings', requireSession, async (req, res) => {
-    const r = await pool.query<{ settings: unknown }>('select settings from person where person_id = $1', [
-      req.session.person?.personId,
-    ])
-    res.json({ settings: r.rows[0]?.settings ?? null })
+    res.json({ settings: await settingsOf(pool, me(req).personId) })
   })
   routes.put('/settings', requireSession, express.json({ limit: '4kb' }), async (req, res) => {
     const asked = checked(settings, req.body)
-    await pool.query('update person set settings = $2 where person_id = $1', [
-      req.session.person?.personId,
-      JSON.stringify(asked),
-    ])
+    await on(pool)
+      .update(person)
+      .set({ settings: asked })
+      .where(eq(person.personId, me(req).personId))
     res.status(204).end()
   })
   routes.delete('/', async (req, res) => {

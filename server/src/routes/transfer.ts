@@ -1,9 +1,12 @@
 import { type JobEvent, type LogLine, checkChain, draftFault, isUuid } from '@jugalis/core'
+import { eq } from 'drizzle-orm'
 import type pg from 'pg'
 import * as yup from 'yup'
-import { inTransaction, insertJob, insertMember, membersOf } from '../db/jobs.js'
+import { on } from '../db/connect.js'
+import { inTransaction, insertJob, insertMember, isJob, membersOf } from '../db/jobs.js'
 import { insertLines, jointsDefined, writeHead } from '../db/log.js'
 import { readLog } from '../db/read-log.js'
+import * as schema from '../db/schema.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 
@@ -50,13 +53,16 @@ export async function exportJob(
   jobId: string,
   nowS: number,
 ): Promise<JobFile & { exportedAt: string }> {
-  const name = await pool.query<{ name: string }>('select name from job where job_id = $1', [jobId])
+  const [found] = await on(pool)
+    .select({ name: schema.job.name })
+    .from(schema.job)
+    .where(eq(schema.job.jobId, jobId))
   const lines = await readLog(pool, jobId, 0)
   const last = lines.at(-1)
   return {
     format: FORMAT,
     jobId,
-    name: name.rows[0]?.name ?? '',
+    name: found?.name ?? '',
     exportedAt: new Date(nowS * 1000).toISOString(),
     people: await membersOf(pool, jobId),
     head: { seq: last?.seq ?? 0, hash: last?.hash ?? '0'.repeat(64) },
@@ -91,15 +97,14 @@ export async function importJob(
     throw new HttpError(422, 'broken-chain', refusal('refused-the-end-of-the'), 'head')
   const events = job.lines.map((l, i) => readEvent(l.body, job.jobId, `lines[${i}].body`))
   await inTransaction(pool, async (client) => {
-    const had = await client.query('select 1 from job where job_id = $1', [job.jobId])
-    if (had.rowCount)
+    if (await isJob(client, job.jobId))
       throw new HttpError(409, 'id-reused', refusal('refused-this-job-is-already-here'), 'jobId')
     await insertJob(client, job.jobId, importer.orgId, job.name, nowS)
     for (const p of job.people) {
-      await client.query(
-        'insert into person (org_id, person_id, name) values ($1, $2, $3) on conflict do nothing',
-        [importer.orgId, p.personId, p.name],
-      )
+      await on(client)
+        .insert(schema.person)
+        .values({ orgId: importer.orgId, personId: p.personId, name: p.name })
+        .onConflictDoNothing()
       await insertMember(client, job.jobId, p.personId, p.name, p.role)
     }
     await insertMember(client, job.jobId, importer.personId, importer.name, 'owner')
