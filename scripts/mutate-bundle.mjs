@@ -1,0 +1,37 @@
+import { build } from 'esbuild'
+import { readdirSync, statSync } from 'node:fs'
+
+/**
+ * Core's tests with what they test, all in one file: a mutation run loads it some ten thousand times, and loads of sixty
+ * files are what it would spend its hours on. Tests that read the sources themselves say nothing of a change.
+ */
+const READS_SOURCES = ['tables.test', 'source-ids.test', 'method-types.test']
+/** Those that take seconds come last: what is noticed is noticed by a quick one first. */
+const SLOW = [
+  'stock.test',
+  'verdict.test',
+  'lives.test',
+  'cure-incidents.test',
+  'incidents.test',
+  'walls.test',
+]
+const root = process.cwd()
+const late = (file) => SLOW.findIndex((name) => file.includes(name))
+const tests = readdirSync('core/test', { recursive: true })
+  .filter((file) => file.endsWith('.test.ts') && !READS_SOURCES.some((name) => file.includes(name)))
+  .map((file) => `core/test/${file}`)
+  .sort((a, b) => late(a) - late(b) || statSync(a).size - statSync(b).size)
+await build({
+  stdin: {
+    contents: tests.map((file) => `describe('${file}', () => void require('./${file}'))`).join('\n'),
+    resolveDir: root,
+  },
+  outfile: '.jugalis/bundles/core.test.js',
+  bundle: true,
+  format: 'cjs',
+  platform: 'node',
+  target: 'node20',
+  external: ['highs', '@jest/globals'],
+  define: { 'import.meta.dirname': JSON.stringify(`${root}/core/test`) },
+  logLevel: 'error',
+})

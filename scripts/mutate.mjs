@@ -1,0 +1,105 @@
+import { spawnSync } from 'node:child_process'
+import { readFileSync, readdirSync, writeFileSync } from 'node:fs'
+import path from 'node:path'
+import { parseArgs } from 'node:util'
+import seedrandom from 'seedrandom'
+import ts from 'typescript'
+import { ROOT } from './lib/proc.mjs'
+
+/**
+ * npm run mutate: changes core's rules, verdict, cure, cut, units and readers one place at a time and asks whether a test
+ * notices. All of it takes many hours; `-- --share 0.05 --seed 7` takes that share of the functions, drawn by the seed.
+ * `-- --files core/src/units/parse.ts` takes these files.
+ */
+const FILES = [
+  /^methods\/[^/]+\/rules\.ts$/,
+  /^methods\/solvent-cement\/(rule|setup|clocks)\.ts$/,
+  /^methods\/cure\//,
+  /^prove\/(rules|judge|fit|expected|steady|outliers|restored|window|answer|rating|limits|lasting)\.ts$/,
+  /^prove\/(weigh-explanations|cured-under|ladder|water-column|energy|read-csv)\.ts$/,
+  /^cut\//,
+  /^units\//,
+  /^conditions\/forecast\.ts$/,
+]
+const inScope = () =>
+  readdirSync(path.join(ROOT, 'core/src'), { recursive: true })
+    .filter((file) => file.endsWith('.ts') && FILES.some((pattern) => pattern.test(file)))
+    .map((file) => `core/src/${file}`)
+    .sort()
+
+/** First and last line of each statement that holds something to change. */
+function statementsOf(file) {
+  const source = ts.createSourceFile(
+    file,
+    readFileSync(path.join(ROOT, file), 'utf8'),
+    ts.ScriptTarget.Latest,
+    true,
+  )
+  const line = (at) => source.getLineAndCharacterOfPosition(at).line + 1
+  return source.statements
+    .filter(
+      (s) => !ts.isImportDeclaration(s) && !ts.isInterfaceDeclaration(s) && !ts.isTypeAliasDeclaration(s),
+    )
+    .map((s) => `${file}:${line(s.getStart())}-${line(s.end)}`)
+}
+
+async function main() {
+  const { values: o } = parseArgs({
+    options: {
+      share: { type: 'string', default: '1' },
+      seed: { type: 'string', default: '1' },
+      files: { type: 'string' },
+      concurrency: { type: 'string', default: '2' },
+    },
+  })
+  const files = o.files?.split(',') ?? inScope()
+  const draw = seedrandom(o.seed)
+  const drawn = files.flatMap(statementsOf).filter(() => draw() < Number(o.share))
+  const r = spawnSync(
+    'npx',
+    [
+      'stryker',
+      'run',
+      'scripts/mutate.config.mjs',
+      '--concurrency',
+      o.concurrency,
+      '--mutate',
+      drawn.join(','),
+    ],
+    { cwd: ROOT, stdio: 'inherit' },
+  )
+  if (r.status) process.exit(r.status)
+  report(o, drawn.length)
+}
+
+const NOTICED = ['Killed', 'Timeout', 'RuntimeError']
+/** docs/mutation.md: what was noticed, by file, and each change that was not. */
+function report(o, statements) {
+  const { files } = JSON.parse(readFileSync(path.join(ROOT, '.jugalis/mutation.json'), 'utf8'))
+  const rows = Object.entries(files)
+    .map(([file, { mutants }]) => {
+      const counted = mutants.filter((m) => m.status !== 'Ignored' && m.status !== 'CompileError')
+      const lived = counted.filter((m) => !NOTICED.includes(m.status))
+      return { file: file.replace('core/src/', ''), counted: counted.length, lived }
+    })
+    .filter((r) => r.counted)
+  const all = rows.reduce((n, r) => n + r.counted, 0)
+  const lived = rows.reduce((n, r) => n + r.lived.length, 0)
+  const score = ((1 - lived / all) * 100).toFixed(1)
+  const page = `# Mutation run
+
+Made by \`npm run mutate -- --share ${o.share} --seed ${o.seed}\` on ${new Date().toISOString().slice(0, 10)}, with
+Stryker: ${all} changes in ${statements} statements; **${score} % noticed** (${lived} lived).
+
+| file | changes | noticed |
+| --- | --- | --- |
+${rows.map((r) => `| ${r.file} | ${r.counted} | ${(((r.counted - r.lived.length) / r.counted) * 100).toFixed(0)} % |`).join('\n')}
+
+## What lived
+
+${rows.flatMap((r) => r.lived.map((m) => `- \`${r.file}:${m.location.start.line}\` ${m.mutatorName}: \`${(m.replacement ?? '').replace(/\s+/g, ' ').slice(0, 90)}\``)).join('\n')}
+`
+  if (!o.files) writeFileSync(path.join(ROOT, 'docs/mutation.md'), page)
+  console.log(`${all} changes, ${score} % noticed`)
+}
+await main()
