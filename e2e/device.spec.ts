@@ -2,6 +2,8 @@ import { type Page, expect, test } from '@playwright/test'
 import { PHONE, eventsOf, signIn } from './help'
 import { PVC, jobOf } from './make-help'
 
+test.use({ serviceWorkers: 'allow' })
+
 // What a phone does to a page: its clock is set, its stores are shut, a part of the page does not arrive.
 test.use({ viewport: PHONE, hasTouch: true, serviceWorkers: 'block' })
 

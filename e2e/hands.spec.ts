@@ -2,6 +2,8 @@ import { type Page, expect, test } from '@playwright/test'
 import { PHONE, demoJob, noViolations, signIn, write } from './help'
 import { COPPER, PVC, jobOf, step } from './make-help'
 
+test.use({ serviceWorkers: 'allow' })
+
 const box = async (page: Page, selector: string) => {
   const b = await page.locator(selector).first().boundingBox()
   if (!b) throw new Error(`${selector} is not there`)

@@ -3,6 +3,8 @@ import { demo, freePort, serverOf, stateFolder } from './demo-help'
 import { eventsOf, signIn } from './help'
 import { begin, ends, ready } from './prove-help'
 
+test.use({ serviceWorkers: 'allow' })
+
 test('a server killed and a network lost in the middle of a logged test lose and double nothing', async ({
   browser,
 }) => {

@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test'
 import { demoJob, eventsOf, signIn } from './help'
 
+test.use({ serviceWorkers: 'allow' })
+
 test('a label opens its joint and its piece without signal, once the job was open on this device', async ({
   browser,
 }) => {

@@ -2,6 +2,8 @@ import { expect, test } from '@playwright/test'
 import { PHONE, eventsOf, signIn } from './help'
 import { PVC, jobOf } from './make-help'
 
+test.use({ serviceWorkers: 'allow' })
+
 test.use({ viewport: PHONE, hasTouch: true })
 test('of what waits on the phone only the entry that is refused comes back; the rest goes out', async ({
   page,

@@ -2,6 +2,8 @@ import { type Page, expect, test } from '@playwright/test'
 import { PHONE, eventsOf, signIn, write } from './help'
 import { type Made, jobOf } from './make-help'
 
+test.use({ serviceWorkers: 'allow' })
+
 /** A job of its own with one line of two joints, ready to be made. */
 async function smallJob(page: Page, school: 'metric' | 'inch' = 'metric'): Promise<Made> {
   await signIn(page)

@@ -14,6 +14,8 @@ export default defineConfig({
     actionTimeout: 20_000,
     baseURL: process.env.BASE_URL,
     viewport: { width: 1280, height: 800 },
+    // Each context would fetch and keep the whole app first. What is about being without signal, or newer, allows it.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env.CHROMIUM,
       args: [

@@ -2,6 +2,8 @@ import { expect, test } from '@playwright/test'
 import { PHONE, eventsOf, noViolations, signIn, waitingOnDevice } from './help'
 import { PVC, jobOf } from './make-help'
 
+test.use({ serviceWorkers: 'allow' })
+
 test.use({ viewport: PHONE, hasTouch: true })
 test('signed out in the middle of the work: it goes on here; nobody else sends it, and it goes out under its own name', async ({
   page,

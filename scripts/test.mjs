@@ -31,6 +31,21 @@ async function check(name, cmd, args) {
   else failed++
 }
 
+/** Where the time goes: the longest of a runner, in seconds. */
+function slowest(took, most = 8) {
+  const worst = [...took].sort((a, b) => b.ms - a.ms).slice(0, most)
+  if (worst.length)
+    console.log(`     longest: ${worst.map((t) => `${t.name} ${(t.ms / 1000).toFixed(0)} s`).join(', ')}`)
+}
+/** Every test of a browser report, however deep its file groups it. */
+const testsOf = (suite) => [
+  ...(suite.specs ?? []).map((spec) => ({
+    name: `${spec.file}:${spec.line}`,
+    ms: spec.tests.flatMap((t) => t.results).reduce((ms, r) => ms + r.duration, 0),
+  })),
+  ...(suite.suites ?? []).flatMap(testsOf),
+]
+
 async function main() {
   const work = mkdtempSync(path.join(os.tmpdir(), 'jugalis-run-'))
   nodePackages()
@@ -76,6 +91,9 @@ function unit(out, database) {
   passed += report?.numPassedTests ?? 0
   failed += (report?.numFailedTests ?? 0) + (report?.numRuntimeErrorTestSuites ?? 0)
   console.log(`${r.ok ? 'ok  ' : 'FAIL'} unit and server: ${report?.numPassedTests ?? 0} passed`)
+  slowest(
+    (report?.testResults ?? []).map((t) => ({ name: path.basename(t.name), ms: t.endTime - t.startTime })),
+  )
   if (!r.ok) console.log(r.out.replace(/^\{.*\}$/ms, '').slice(-12000))
 }
 
@@ -105,7 +123,9 @@ async function e2e(out, database) {
     })
     let stats = null
     try {
-      stats = JSON.parse(readFileSync(out, 'utf8')).stats
+      const report = JSON.parse(readFileSync(out, 'utf8'))
+      stats = report.stats
+      slowest(report.suites.flatMap(testsOf))
     } catch {
       failed++
     }
