@@ -1,3 +1,4 @@
+import { saveFile } from '../save-file'
 /** Style properties that a drawing takes from the page. */
 const CARRIED = [
   'fill',
@@ -34,7 +35,5 @@ export function svgText(svg: SVGSVGElement): string {
 
 export function saveSvg(svg: SVGSVGElement | undefined, name: string): void {
   if (!svg) return
-  const url = URL.createObjectURL(new Blob([svgText(svg)], { type: 'image/svg+xml' }))
-  Object.assign(document.createElement('a'), { href: url, download: `${name}.svg` }).click()
-  setTimeout(() => URL.revokeObjectURL(url), 10_000)
+  saveFile(svgText(svg), 'image/svg+xml', `${name}.svg`)
 }

@@ -51,7 +51,7 @@ export const PROVE_AFTER = {
   'prove-say-where-it-is': 'Say where it is.',
   'prove-tagged-2': 'Tagged: {kind}, {where}.',
   'prove-back-as-it-was': 'Back as it was: {kind}, {where}.',
-  // Pursue
+  // AfterTest
   'prove-is-still-under-pressure': '{tag} is still under pressure.',
   'prove-pressure-off': 'pressure off',
   'prove-pressure-is-off': 'Pressure is off',
@@ -63,6 +63,8 @@ export const PROVE_AFTER = {
   'prove-the-inspector': 'the inspector',
   'prove-go-on-2': 'Go on',
   'prove-wait': 'Wait',
+  'prove-said-go-on': 'go on',
+  'prove-said-wait': 'wait',
   'prove-what-is-to-be': 'What is to be seen first',
   'prove-north-wall-before-it': 'north wall, before it is closed',
   'prove-by-whom': 'By whom',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { allPieces } from '@jugalis/core'
 import { computed, ref } from 'vue'
+import { saveFile } from '../../save-file'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { named, word } from '../../words/word'
@@ -85,13 +86,7 @@ async function save(p: (typeof PAPERS)[number]): Promise<void> {
   fault.value = ''
   try {
     const made = await p.make(await import('../../paper'))
-    const url = URL.createObjectURL(made instanceof Blob ? made : new Blob([made as BlobPart]))
-    const link = Object.assign(document.createElement('a'), {
-      href: url,
-      download: `${name.value.replace(/[^\p{L}\p{N}]+/gu, '-')}-${p.file}`,
-    })
-    link.click()
-    setTimeout(() => URL.revokeObjectURL(url), 10_000)
+    saveFile(made as BlobPart, '', `${name.value.replace(/[^\p{L}\p{N}]+/gu, '-')}-${p.file}`)
   } catch {
     fault.value = word('cut-this-could-not-be')
   } finally {

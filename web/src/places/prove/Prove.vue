@@ -27,7 +27,7 @@ import GateList from './GateList.vue'
 import PartsAndTags from './PartsAndTags.vue'
 import PlanFigures from './PlanFigures.vue'
 import PressureTape from './PressureTape.vue'
-import Pursue from './Pursue.vue'
+import AfterTest from './AfterTest.vue'
 import RunTest from './RunTest.vue'
 import { ruleName } from './rule-names'
 import { named, word } from '../../words/word'
@@ -218,7 +218,7 @@ async function setState(state: string): Promise<void> {
             </template>
             <PlanFigures v-else-if="shows === 'plan'" :answer="answer" />
             <PartsAndTags v-else-if="shows === 'parts'" :answer="answer" />
-            <Pursue v-else :answer="answer" :tests="tests" />
+            <AfterTest v-else :answer="answer" :tests="tests" />
           </template>
         </div>
       </div>

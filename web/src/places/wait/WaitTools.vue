@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type SectionAnswer, fmt } from '@jugalis/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
+import { PDF, saveFile } from '../../save-file'
 import { api } from '../../api'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
@@ -55,12 +56,7 @@ async function tags(): Promise<void> {
       })),
       sheetOf(job.reader),
     )
-    const url = URL.createObjectURL(new Blob([bytes as BlobPart], { type: 'application/pdf' }))
-    const link = document.createElement('a')
-    link.href = url
-    link.download = `${a.section.tag}-hang-tags.pdf`
-    link.click()
-    setTimeout(() => URL.revokeObjectURL(url), 10_000)
+    saveFile(bytes as BlobPart, PDF, `${a.section.tag}-hang-tags.pdf`)
   } catch (e) {
     fault.value = (e as Error).message
   }

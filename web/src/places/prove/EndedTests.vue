@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import { type SectionAnswer, type TestRun, certificateOf, flagsOf, layOut, msg } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import SignSheet from '../../frame/SignSheet.vue'
+import { PDF, saveFile } from '../../save-file'
+import { useClock } from '../../stores/clock'
+import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
+import { hhmm, onPaper, when } from '../../when'
+import { Said } from '../../words/said'
+import { named, word } from '../../words/word'
+import { ruleName } from './rule-names'
+import './after.css'
+
+/** Tests of a section that have ended: what they came to, signatures, certificates. */
+const props = defineProps<{ answer: SectionAnswer; ended: readonly TestRun[] }>()
+const job = useJob()
+const clock = useClock()
+const session = useSession()
+const zone = computed(() => job.state.job.zone)
+const section = computed(() => props.answer.section)
+const VERDICTS = {
+  held: word('prove-held'),
+  lost: word('prove-lost'),
+  inconclusive: word('prove-inconclusive'),
+} as const
+const fault = ref('')
+const at = (s: number): string => when(s, clock.nowS, zone.value)
+const signing = ref<TestRun | null>(null)
+const statementOf = (t: TestRun): string =>
+  word('prove-test-of-at-with', {
+    tag: section.value.tag,
+    bar: t.bar,
+    medium: named(t.medium),
+    verdict: named(t.ended?.verdict ?? 'inconclusive'),
+  })
+function sign(t: TestRun): Promise<unknown> {
+  signing.value = null
+  return job.write(
+    [
+      {
+        kind: 'signed',
+        data: {
+          what: 'test',
+          refId: t.id,
+          statement: statementOf(t),
+        },
+      },
+    ],
+    word('ui-signed'),
+  )
+}
+const signedBy = (t: TestRun): string =>
+  job.state.signed
+    .filter((s) => s.refId === t.id)
+    .map((s) => job.nameOf(s.by))
+    .join(', ')
+async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
+  fault.value = ''
+  const c = certificateOf(job.state, t.id, job.logHead())
+  if (!c) return
+  const name = `${section.value.tag}-test-${new Date(t.begunAtS * 1000).toISOString().slice(0, 10)}`
+  if (as === 'json') return saveFile(JSON.stringify(c, null, 2), 'application/json', `${name}.json`)
+  try {
+    const { certificatePaper } = await import('../../paper')
+    const inside = new Set(section.value.jointIds)
+    const lines = [...job.state.lines.values()].filter((l) =>
+      l.items.some((i) => i.joints.some((j) => j !== null && inside.has(j))),
+    )
+    const bytes = await certificatePaper(c, {
+      say: (m) => job.t(m),
+      name: job.nameOf,
+      when: (s) => onPaper(s, zone.value),
+      clock: (s) => hhmm(s, zone.value),
+      rule: ruleName(c.rule.id),
+      reader: job.reader,
+      lines: lines.map((l) => ({ tag: l.tag, laid: layOut(job.state, l) })),
+      inside,
+    })
+    saveFile(bytes as BlobPart, PDF, `${name}.pdf`)
+  } catch {
+    fault.value = word('prove-the-certificate-could-not')
+  }
+}
+</script>
+
+<template>
+  <section aria-labelledby="tests">
+    <h2 id="tests">{{ word('prove-tests-of', { tag: section.tag }) }}</h2>
+    <ul class="after-list">
+      <li v-for="t in ended" :key="t.id" class="test">
+        <span class="grow">
+          <Said
+            code="prove-with-2"
+            :values="{
+              bar: t.bar,
+              medium: named(t.medium),
+              at: at(t.begunAtS),
+              fell:
+                t.ended?.dropBar == null
+                  ? word('prove-fall-not-known')
+                  : job.t(
+                      msg('test-fell', {
+                        dropBar: t.ended.dropBar,
+                        holdS: t.holdS,
+                        allowedBar: t.allowedDropBar,
+                      }),
+                    ),
+            }"
+          >
+            <template #verdict>
+              <strong :class="{ refusal: t.ended?.verdict === 'lost' }">{{
+                VERDICTS[t.ended?.verdict ?? 'inconclusive']
+              }}</strong>
+            </template>
+          </Said>
+          <span class="who">{{ word('prove-signed', { tester: t.tester, signedBy: signedBy(t) }) }}</span>
+          <span v-for="f in flagsOf(job.state, t)" :key="`${f.code}${f.params.joint}`" class="flag">{{
+            word('prove-flag', { f: job.t(f) })
+          }}</span></span
+        >
+        <span class="buttons">
+          <button type="button" class="button" @click="signing = t">
+            {{ word('ui-sign-as', { name: session.person?.name }) }}
+          </button>
+          <button type="button" class="button" @click="certificate(t, 'pdf')">
+            {{ word('prove-certificate-pdf') }}
+          </button>
+          <button type="button" class="button" @click="certificate(t, 'json')">
+            {{ word('prove-json') }}
+          </button>
+        </span>
+      </li>
+    </ul>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <SignSheet
+      v-if="signing"
+      :title="word('prove-sign-the-test-of', { tag: section.tag })"
+      :statement="statementOf(signing)"
+      :says="[
+        word('prove-it-speaks-for-joints', { jointIds: section.jointIds.length, tester: signing.tester }),
+      ]"
+      @close="signing = null"
+      @sign="sign(signing)"
+    />
+  </section>
+</template>
+
+<style scoped>
+.flag {
+  display: block;
+  font-size: 15px;
+  color: var(--stop);
+  font-weight: 600;
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+</style>
