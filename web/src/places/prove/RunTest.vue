@@ -4,26 +4,23 @@ import {
   type TestRun,
   correctedCourse,
   fmt,
-  greatest,
   heldPart,
   heldStage,
-  longestGapS,
   overWeakest,
   saysOf,
   seriesOf,
   stageNow,
   steadyFromS,
-  unitOf,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { computed, reactive, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
-import QuantityField from '../../frame/QuantityField.vue'
-import LogFile from './LogFile.vue'
+import LastReadings from './LastReadings.vue'
 import LoggerSilence from './LoggerSilence.vue'
+import ReadGauge from './ReadGauge.vue'
 import StageGuide from './StageGuide.vue'
 import TestChart from './TestChart.vue'
 import { word } from '../../words/word'
@@ -31,19 +28,8 @@ import { word } from '../../words/word'
 const props = defineProps<{ test: TestRun; judgement: Judgement }>()
 const job = useJob()
 const clock = useClock()
-const given = reactive<{ bar: number | null; temperatureC: number | null }>({ bar: null, temperatureC: null })
-/** A reading that this section can hardly show: asked about once before it is kept. */
-const doubted = ref('')
-const fault = ref('')
-const file = ref(false)
 const asksWhere = ref(false)
 const where = ref('')
-const TEMPERATURE = {
-  medium: word('prove-temperature-inside'),
-  wall: word('prove-temperature-of-the-wall'),
-  air: word('prove-temperature-of-the-air'),
-}
-const SHOWN = 8
 const zone = computed(() => job.state.job.zone)
 /** The readings that are judged: of several stages, those of the hold. */
 const held = computed(() => heldPart(props.test))
@@ -78,50 +64,11 @@ const over = computed(() => {
       }
     : null
 })
-function taken(says: string): void {
-  file.value = false
-  fault.value = says
-}
 const last = computed(() => props.test.readings.at(-1) ?? null)
 const holdEndsS = computed(
   () => (held.value.readings[0]?.atS ?? clock.nowS) + props.test.stabiliseS + props.test.holdS,
 )
-/** Where a person reads the gauge: how often at least, and by when the next time. */
-const nextRead = computed(() => {
-  const l = last.value
-  if (!l?.typed || left.value === 0) return ''
-  const everyS = longestGapS(props.test.holdS)
-  return word('prove-read-it-at-least', { everyS, at: hhmmss(l.atS + everyS, zone.value) })
-})
 const left = computed(() => Math.max(0, Math.ceil(holdEndsS.value - clock.nowS)))
-const FAR = { above: 1.5, below: 0.5 }
-/** Why a reading should be looked at again; empty where it goes on from what was read. */
-function doubtOf(bar: number): string {
-  const most = greatest([props.test.bar, ...props.test.stages.map((x) => x.bar)])
-  if (bar > FAR.above * most) return word('prove-is-far-above-the', { bar, most })
-  const before = last.value?.bar ?? 0
-  return before > 0 && bar < FAR.below * before ? word('prove-is-less-than-half', { bar, before }) : ''
-}
-async function read(): Promise<void> {
-  fault.value = ''
-  const { bar, temperatureC } = given
-  if (Number.isNaN(bar) || Number.isNaN(temperatureC)) return
-  if (bar === null) return void (fault.value = word('prove-type-what-the-gauge'))
-  const doubt = doubtOf(bar)
-  if (doubt && doubted.value !== doubt) return void (doubted.value = doubt)
-  doubted.value = ''
-  await job.write(
-    [
-      {
-        kind: 'test-read',
-        // Not the time on the screen, which goes in steps: what is read follows what was signed before it.
-        data: { testId: props.test.id, atS: Date.now() / 1000, bar, temperatureC },
-      },
-    ],
-    word('prove-read-2', { bar }),
-  )
-  given.bar = null
-}
 async function leak(): Promise<void> {
   await job.write(
     [
@@ -211,58 +158,8 @@ async function end(): Promise<void> {
         <strong>{{ word('ui-caution') }}</strong> {{ word('prove-let-the-pressure-off-before') }}
       </p>
     </form>
-    <form class="type" @submit.prevent="read">
-      <QuantityField
-        v-model="given.bar"
-        :label="word('prove-gauge-now')"
-        as="fine"
-        :least="-1"
-        :most="1000"
-        :near="last?.bar ?? test.bar"
-      />
-      <QuantityField
-        v-model="given.temperatureC"
-        :label="TEMPERATURE[test.temperatureOf]"
-        as="temperature"
-        :least="-40"
-        :most="100"
-        :near="last?.temperatureC ?? 15"
-      />
-      <button type="submit" class="button">{{ word('prove-read') }}</button>
-      <button type="button" class="button" :aria-expanded="file" @click="file = !file">
-        {{ word('prove-from-a-file') }}
-      </button>
-    </form>
-    <p v-if="nextRead" class="why">{{ nextRead }}</p>
-    <div v-if="doubted" class="refusal" role="alert">
-      {{ doubted }}
-      <button type="button" class="button" @click="read">{{ word('prove-it-is-right-keep') }}</button>
-    </div>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <LogFile v-if="file" :test="test" @done="taken" />
-    <table v-if="test.readings.length" class="rows">
-      <caption>
-        {{
-          word('prove-last-of-readings', { readings: test.readings.length })
-        }}
-      </caption>
-      <thead>
-        <tr>
-          <th>{{ word('prove-time') }}</th>
-          <th class="right">{{ unitOf('fine', job.reader) }}</th>
-          <th class="right">{{ unitOf('temperature', job.reader) }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in test.readings.slice(-SHOWN).reverse()" :key="r.atS">
-          <td>{{ hhmmss(r.atS, zone) }}</td>
-          <td class="num">{{ fmt.figureOf(r.bar, 'fine', job.reader) }}</td>
-          <td class="num">
-            {{ r.temperatureC === null ? '' : fmt.figureOf(r.temperatureC, 'temperature', job.reader) }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <ReadGauge :test="test" :over="left === 0" />
+    <LastReadings v-if="test.readings.length" :readings="test.readings" />
     <p class="why">
       {{ word('prove-the-temperatures-share-is') }}
     </p>
@@ -325,12 +222,5 @@ async function end(): Promise<void> {
   .says {
     order: -1;
   }
-}
-.right {
-  text-align: end !important;
-}
-caption {
-  text-align: start;
-  color: var(--soft);
 }
 </style>
