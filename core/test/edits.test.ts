@@ -164,6 +164,35 @@ describe('edits of a line', () => {
     expect(b.tags()).toBe('F01 P01 F02 P02 F03')
     expect(b.item('Q2/P02').joints.every(Boolean)).toBe(true)
   })
+  it('a copy of several goes behind the last of them, in their order, and goes in last no more', () => {
+    const b = bench('tee 110', '1250', 'elbow 90', '700', 'cap')
+    const tagFor = (type: Item['type'], items: readonly Item[]): string => nextItemTag(b.line, items, type)
+    const closing = {
+      ...b.line,
+      items: b.line.items.map((i) => (i.tag === 'Q2/P01' ? { ...i, closing: true } : i)),
+    }
+    const ids = b.ids('Q2/P01', 'Q2/F02', 'Q2/P02')
+    const copy = copyBelow(closing as Line, ids, b.shop, tagFor)
+    expect(copy.ok && copy.items.map((i) => [i.type, i.size, i.measuredMm, i.closing ?? false])).toEqual([
+      ['fitting', 'd110', null, false],
+      ['piece', 'd110', 1250, true],
+      ['fitting', 'd110', null, false],
+      ['piece', 'd110', 700, false],
+      ['piece', 'd110', 1250, false],
+      ['fitting', 'd110', null, false],
+      ['piece', 'd110', 700, false],
+      ['fitting', 'd110', null, false],
+    ])
+  })
+  it('what stands in two runs is not copied at once; nothing chosen is nothing done', () => {
+    const b = bench('tee 110 63', '1250', 'elbow 90', 'branch', '400', 'cap')
+    const tagFor = (): string => 'Q2/X'
+    const [run, branch] = ['Q2/P01', 'Q2/P02']
+    expect(copyBelow(b.line, b.ids(run, branch), b.shop, tagFor)).toMatchObject({
+      why: { code: 'edit-one-run' },
+    })
+    expect(copyBelow(b.line, new Set(), b.shop, tagFor)).toEqual({ ok: true, edits: [], items: b.line.items })
+  })
   it('a changed size runs on to where it changes anyway', () => {
     const b = bench('tee 110', '1250', 'elbow 90', '700', 'reducer 110 63', '300', 'cap')
     expect(b.take(changeTo(b.line, b.item('Q2/F01'), entry('tee 90'), b.shop))).toBe('ok')
