@@ -263,3 +263,7 @@ export function upper95(bad: number, n: number): number {
   }
   return high
 }
+
+/** How many were judged so. */
+export const count = (list: readonly Trial[], verdict: string): number =>
+  list.filter((t) => t.verdict.verdict === verdict).length
