@@ -1,12 +1,7 @@
 import fc from 'fast-check'
 import {
-  type Cursor,
-  END,
-  type Edited,
   type Item,
-  type JobState,
   type Line,
-  type LineEntry,
   changeTo,
   copied,
   copyBelow,
@@ -21,70 +16,14 @@ import {
   nextItemTag,
   parseEntry,
   pieceCut,
-  placeTexts,
   renumbered,
   settle,
   splitWith,
   takeOut,
   unknownTakeOffs,
 } from '../src/index.js'
+import { Bench, bench, entry } from './line-bench.js'
 import { LINE, Log, uuid } from './make-job.js'
-
-/** A line on the bench: entries and edits are written as events and read back through the fold. */
-class Bench {
-  readonly log = new Log()
-  private n = 50_000
-  readonly begun = new Set<string>()
-  readonly newId = (): string => uuid(this.n++)
-  cursor: Cursor = END
-  constructor() {
-    const head = { tag: 'Q2', name: 'n', method: 'solvent-cement', material: 'pvc-u', school: 'metric' }
-    this.log.put('line-set', { lineId: LINE, ...head, placeId: uuid(1) })
-  }
-  get state(): JobState {
-    return foldJob(this.log.events)
-  }
-  get line(): Line {
-    return this.state.lines.get(LINE) as Line
-  }
-  get shop() {
-    return { begun: this.begun, newId: this.newId }
-  }
-  take(edited: Edited): string {
-    if (!edited.ok) return edited.why.code
-    for (const e of edited.edits) this.log.put(e.kind, { lineId: LINE, ...e.data })
-    // What the edit says it made is what the log gives back.
-    expect(this.line.items).toEqual(edited.items)
-    return 'ok'
-  }
-  type(...texts: string[]): string {
-    const placed = placeTexts(this.line, texts, this.cursor, this.shop, { units: 'metric' })
-    if (placed.ok) this.cursor = placed.cursor
-    return this.take(placed)
-  }
-  item(tag: string): Item {
-    const item = this.line.items.find((i) => i.tag === tag)
-    if (!item) throw new Error(`no ${tag} in ${this.tags()}`)
-    return item
-  }
-  ids = (...tags: string[]): Set<string> => new Set(tags.map((t) => this.item(t).id))
-  tags = (): string => this.line.items.map((i) => i.tag.replace('Q2/', '')).join(' ')
-  /** Joints as `tag:piece>fitting`, in order. */
-  joints = (): string[] =>
-    [...jointPlaces(this.state).values()].map((p) =>
-      `${p.tag}:${p.piece.tag}>${p.fitting?.tag ?? '-'}${p.branch ? ' branch' : ''}`.replaceAll('Q2/', ''),
-    )
-}
-const bench = (...texts: string[]): Bench => {
-  const b = new Bench()
-  if (texts.length) expect(b.type(...texts)).toBe('ok')
-  return b
-}
-const entry = (text: string): LineEntry & { ok: true } => {
-  const e = parseEntry(text, { units: 'metric' })
-  if (!e.ok) throw new Error(e.why.code)
-  return e
-}
 
 describe('branches', () => {
   const b = (): Bench =>
