@@ -19,6 +19,8 @@ export async function demoJob(page: Page): Promise<string> {
 interface Event {
   kind: string
   jointId: string | null
+  occurredAtS: number
+  clockErrorS: number
   data: Record<string, unknown>
 }
 export async function eventsOf(page: Page, job: string): Promise<Event[]> {
@@ -26,6 +28,18 @@ export async function eventsOf(page: Page, job: string): Promise<Event[]> {
     lines: { event: Event }[]
   }
   return r.lines.map((l) => l.event)
+}
+/**
+ * Waits until a moment is certainly after the last step written: a page that hears its server slowly knows its own time to
+ * within that delay only, and what a tool reports inside of it may be of the joint before.
+ */
+export async function afterLastStep(page: Page, job: string): Promise<number> {
+  const surelyPast = async (): Promise<boolean> => {
+    const last = (await eventsOf(page, job)).filter((e) => e.kind === 'step-done').at(-1)
+    return last !== undefined && Date.now() / 1000 > last.occurredAtS + last.clockErrorS
+  }
+  await expect.poll(surelyPast).toBe(true)
+  return Date.now() / 1000
 }
 /** Writes events as another device of the same person would, some of them long ago. */
 export async function write(

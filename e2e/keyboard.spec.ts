@@ -121,6 +121,7 @@ test('the demo job is set out from an empty database by keyboard alone', async (
             known.add(t.name)
             await keyboard.type(String(t.mm))
             await keyboard.press('Enter')
+            await expect(row.locator('.take.refusal').filter({ hasText: text })).toHaveCount(0)
           } else await keyboard.press('Escape')
           await expect(page.getByRole('dialog')).toHaveCount(0)
         }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { expect, test } from '@playwright/test'
-import { PHONE, eventsOf, noViolations, signIn, write } from './help'
+import { PHONE, afterLastStep, eventsOf, noViolations, signIn, write } from './help'
 import { COPPER, PVC, jobOf, step } from './make-help'
 
 test('a window missed leads to its way back, a failed reading to a second life, an interruption is kept', async ({
@@ -118,10 +118,10 @@ test('a press tool that reports writes its own step; what is assembled and not p
   const toolOf = async () => (await eventsOf(page, job)).find((e) => e.kind === 'tool-set')?.data.toolId
   await expect.poll(toolOf).toBeTruthy()
   const tool = await toolOf()
-  const said = (result: string) =>
-    write(page, job, [
-      { kind: 'tool-said', data: { toolId: tool, what: 'cycle', result, atS: Date.now() / 1000 } },
-    ])
+  const said = async (result: string) => {
+    const atS = await afterLastStep(page, job)
+    await write(page, job, [{ kind: 'tool-said', data: { toolId: tool, what: 'cycle', result, atS } }])
+  }
   await said('interrupted')
   await expect(page.getByText('the cycle broke off')).toBeVisible()
   await said('complete')

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { PHONE, eventsOf, noViolations, signIn, write } from './help'
+import { PHONE, afterLastStep, eventsOf, noViolations, signIn, write } from './help'
 import { chooseIn } from './lists-help'
 import { COPPER, PVC, jobOf, step } from './make-help'
 
@@ -36,7 +36,7 @@ test('a batch of press joints with a tool that reports: two taps each, the next 
     await write(page, job, [
       {
         kind: 'tool-said',
-        data: { toolId: tool, what: 'cycle', result: 'complete', atS: Date.now() / 1000 },
+        data: { toolId: tool, what: 'cycle', result: 'complete', atS: await afterLastStep(page, job) },
       },
     ])
     await tap(/^Ring gone|^Indicator gone/)

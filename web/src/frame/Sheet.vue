@@ -20,6 +20,8 @@ onMounted(() => {
 onBeforeUnmount(() => {
   gone()
   window.removeEventListener('beforeunload', ask)
+  // Closed, not only taken away: what had the focus before has it again.
+  box.value?.close()
 })
 /** Loaded anew, or left, with something typed: the browser asks first. */
 const ask = (e: BeforeUnloadEvent): void => e.preventDefault()
@@ -44,6 +46,7 @@ function enter(e: KeyboardEvent): void {
     ref="box"
     class="sheet"
     :aria-label="title"
+    @cancel.prevent="emit('close')"
     @close="emit('close')"
     @click.self="beside"
     @input="touch"
