@@ -117,6 +117,55 @@ export function wholeJob(state: JobState): Section | null {
   }
 }
 
+/** Each joint as it stands, and what it bears if one that is not made is made as planned, one after the other. */
+function jointsIn(
+  section: Section,
+  all: readonly JointFacts[],
+  nowS: number,
+  proved: boolean,
+): { joint: JointInSection; planned: readonly Piece[] }[] {
+  let plannedSoFar = 0
+  return all.map((facts) => {
+    const plannedHomeS = facts.homeAtS === null ? nowS + PLAN_PACE_S * ++plannedSoFar : null
+    const planned = plannedHomeS === null ? facts.pieces : plannedPieces(facts, plannedHomeS)
+    const joint = {
+      facts,
+      look: lookOf(facts, nowS, section.testBar, proved),
+      allowsBar: jointAllows(facts, nowS),
+      readyAtS: timeOf(facts.pieces, section.testBar, SAME_BAR),
+      plannedHomeS,
+      plannedReadyAtS: timeOf(planned, section.testBar, SAME_BAR),
+    }
+    return { joint, planned }
+  })
+}
+/** The ladder as things stand, and the one that counts unmade joints as planned. */
+function laddersOf(
+  section: Section,
+  joints: ReturnType<typeof jointsIn>,
+  nowS: number,
+): { ladder: Ladder; plan: Ladder } {
+  const rating = (f: JointFacts): number | null => {
+    const limits = [f.place.line.ratingBar, section.ratingBar].filter((r): r is number => r !== null)
+    return limits.length ? smallest(limits) : null
+  }
+  const curve = (f: JointFacts, homeS: number | null, pieces: readonly Piece[]): LadderJoint => ({
+    id: f.id,
+    madeAtS: homeS,
+    ratingBar: rating(f),
+    pieces: pieces.length ? pieces : null,
+  })
+  const curves = joints.map(({ joint: { facts } }) => curve(facts, facts.homeAtS, facts.pieces))
+  const ladder = ladderOf(curves, nowS)
+  if (joints.every(({ joint }) => joint.plannedHomeS === null)) return { ladder, plan: ladder }
+  const planned = joints.map(({ joint, planned }, i) =>
+    joint.plannedHomeS === null
+      ? (curves[i] as LadderJoint)
+      : curve(joint.facts, joint.plannedHomeS, planned),
+  )
+  return { ladder, plan: ladderOf(planned, nowS) }
+}
+
 /** The answer about any set of joints at a time. @param known facts of joints in this state and mode, where they are worked out already. */
 export function answerFor(
   state: JobState,
@@ -129,38 +178,9 @@ export function answerFor(
     .map((id) => known?.get(id) ?? jointFacts(state, id, mode, nowS))
     .filter((f): f is JointFacts => f !== null)
   const { last, proved } = provedBy(state, section, all)
-  let plannedSoFar = 0
-  const plans: (readonly Piece[])[] = []
-  const joints = all.map((facts): JointInSection => {
-    const plannedHomeS = facts.homeAtS === null ? nowS + PLAN_PACE_S * ++plannedSoFar : null
-    const plan = plannedHomeS === null ? facts.pieces : plannedPieces(facts, plannedHomeS)
-    plans.push(plan)
-    return {
-      facts,
-      look: lookOf(facts, nowS, section.testBar, proved),
-      allowsBar: jointAllows(facts, nowS),
-      readyAtS: timeOf(facts.pieces, section.testBar, SAME_BAR),
-      plannedHomeS,
-      plannedReadyAtS: timeOf(plan, section.testBar, SAME_BAR),
-    }
-  })
-  const rating = (f: JointFacts): number | null => {
-    const limits = [f.place.line.ratingBar, section.ratingBar].filter((r): r is number => r !== null)
-    return limits.length ? smallest(limits) : null
-  }
-  const curve = (f: JointFacts, homeS: number | null, pieces: readonly Piece[]): LadderJoint => ({
-    id: f.id,
-    madeAtS: homeS,
-    ratingBar: rating(f),
-    pieces: pieces.length ? pieces : null,
-  })
-  const curves = joints.map((j) => curve(j.facts, j.facts.homeAtS, j.facts.pieces))
-  const ladder = ladderOf(curves, nowS)
-  const planned = curves.map((c, i) => {
-    const j = joints[i] as JointInSection
-    return j.plannedHomeS === null ? c : curve(j.facts, j.plannedHomeS, plans[i] ?? [])
-  })
-  const plan = joints.some((j) => j.plannedHomeS !== null) ? ladderOf(planned, nowS) : ladder
+  const withPlans = jointsIn(section, all, nowS, proved)
+  const joints = withPlans.map((j) => j.joint)
+  const { ladder, plan } = laddersOf(section, withPlans, nowS)
   const readyAtS = timeOf(ladder.pieces, section.testBar, SAME_BAR)
   const plannedReadyAtS = timeOf(plan.pieces, section.testBar, SAME_BAR)
   const holdsBack = slowest(joints)

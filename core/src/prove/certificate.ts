@@ -65,6 +65,22 @@ export function headingOf(test: TestRun, j: Judgement): Msg {
   return says.code === 'verdict-short' ? msg('certificate-short', says.params) : says
 }
 
+/** A joint as the certificate lists it: none where it is not known any more. */
+function jointRow(state: JobState, jointId: string, begunAtS: number): Certificate['joints'] {
+  const facts = jointFacts(state, jointId, 'coldest', begunAtS)
+  if (!facts) return []
+  return [
+    {
+      tag: facts.tag,
+      size: facts.place.piece.size,
+      method: facts.place.line.method,
+      lives: facts.lifeNo,
+      homeAtS: facts.homeAtS,
+      verdict: facts.inspection?.verdict ?? 'unknown',
+    },
+  ]
+}
+
 /** Everything a certificate says of a test, from the record alone. Null when the test or its section is not known. */
 export function certificateOf(
   state: JobState,
@@ -100,21 +116,7 @@ export function certificateOf(
       atS,
       how,
     })),
-    joints: section.jointIds.flatMap((id) => {
-      const f = jointFacts(state, id, 'coldest', test.begunAtS)
-      return f
-        ? [
-            {
-              tag: f.tag,
-              size: f.place.piece.size,
-              method: f.place.line.method,
-              lives: f.lifeNo,
-              homeAtS: f.homeAtS,
-              verdict: f.inspection?.verdict ?? 'unknown',
-            },
-          ]
-        : []
-    }),
+    joints: section.jointIds.flatMap((id) => jointRow(state, id, test.begunAtS)),
     judgement,
     heading: headingOf(test, judgement),
     corrected: correctedCourse(series, judgement).map((p) => ({ atS: firstS + p.tS, bar: p.bar })),

@@ -121,6 +121,57 @@ function waves(tS: readonly number[]): number[][] {
   return [x.map((v) => 1.5 * v * v - 0.5), x.map((v) => 2.5 * v ** 3 - 1.5 * v)]
 }
 
+/** The course with one thing off its figure, as a difference: from the plain course, or from another. */
+type Off = (change: Partial<Settings>, against?: readonly number[]) => number[]
+
+/** How far a sensor, the lag and the start may each move the course. */
+function readDirections(
+  s: TestSeries,
+  off: Off,
+  courseOf: (change: Partial<Settings>) => number[],
+): number[][] {
+  const directions = [off({ offC: SENSOR_OFF_K })]
+  if (s.temperatureOf !== 'air' && s.medium !== 'water') return directions
+  directions.push(off({ lag: LAG_OFF }))
+  const startC = START_OFF_K[s.temperatureOf]
+  if (startC > 0) {
+    const start = off({ startC })
+    const both = off({ startC, lag: LAG_OFF }, courseOf({ lag: LAG_OFF }))
+    directions.push(
+      start,
+      both.map((b, i) => b - (start[i] as number)),
+    )
+  }
+  return directions
+}
+
+/** How a plastic pipe gives way after it was raised: what the book says, and how far that may be off. */
+function creepOf(
+  points: Points,
+  perDecadeBar: number,
+  unexplained: (size: number) => number[][],
+  span: (course: readonly number[]) => number,
+): { creep: number[]; off: number[][] } {
+  const shape = (raisedS: number): number[] =>
+    points.tS.map((t) => -perDecadeBar * Math.log10((t + raisedS) / ((points.tS[0] as number) + raisedS)))
+  const [soon, late] = [shape(RAISED_S[0]), shape(RAISED_S[1])]
+  const creep = soon.map((b, i) => (b + (late[i] as number)) / 2)
+  return {
+    creep,
+    off: [
+      creep.map((b) => b * CREEP_OFF),
+      late.map((b, i) => (b - (soon[i] as number)) / 2),
+      ...unexplained(UNEXPLAINED.creep * span(creep)),
+    ],
+  }
+}
+
+/** Noise of the temperatures that were read, K: what is left of them beside their smooth course. */
+function readNoise({ smooth, c }: Points): number {
+  const off = smooth.at.reduce((sum, at, i) => sum + (at - (c[i] as number)) ** 2, 0)
+  return Math.sqrt(off / Math.max(1, smooth.at.length - 2))
+}
+
 /**
  * The course that temperature alone explains. @param points readings from the first on, temperatures known.
  * @param holdFrom number of the point at which the hold begins. @param airPct air shut in, per cent; null = unsaid.
@@ -136,66 +187,37 @@ export function expectedCourse(
   if (lacking) return { lacking }
   const stuff = stuffOf(s.pipeMaterial)
   const plain: Settings = { ...PLAIN, airPct }
-  const bar = course(s, points, stuff, plain)
+  const courseOf = (change: Partial<Settings>): number[] => course(s, points, stuff, { ...plain, ...change })
+  const bar = courseOf({})
   const startBar = points.bar[0] as number
-  const off = (change: Partial<Settings>, against: readonly number[] = bar): number[] =>
-    course(s, points, stuff, { ...plain, ...change }).map((b, i) => b - (against[i] as number))
+  const off: Off = (change, against = bar) => courseOf(change).map((b, i) => b - (against[i] as number))
   const directions: Expected['directions'] = []
-  const add = (of: Expected['directions'][number]['of'], ...courses: number[][]): void =>
+  const add = (of: Expected['directions'][number]['of'], courses: number[][]): void =>
     courses.forEach((c) => directions.push({ of, bar: c }))
-  add('temperature', off({ offC: SENSOR_OFF_K }))
-  if (s.temperatureOf === 'air' || s.medium === 'water') {
-    add('temperature', off({ lag: LAG_OFF }))
-    const startC = START_OFF_K[s.temperatureOf]
-    if (startC > 0) {
-      const late = course(s, points, stuff, { ...plain, lag: LAG_OFF })
-      const start = off({ startC })
-      add(
-        'temperature',
-        start,
-        off({ startC, lag: LAG_OFF }, late).map((b, i) => b - (start[i] as number)),
-      )
-    }
-  }
-  const smooth = points.smooth.at
-  const readSd = Math.sqrt(
-    smooth.reduce((sum, c, i) => sum + (c - (points.c[i] as number)) ** 2, 0) /
-      Math.max(1, smooth.length - 2),
-  )
+  add('temperature', readDirections(s, off, courseOf))
   const hold = points.tS.slice(holdFrom)
   const wave = waves(hold).map((w) => [...points.tS.slice(0, holdFrom).map(() => 0), ...w])
   const span = (v: readonly number[]): number => extent(v.slice(holdFrom))
-  const none = bar.map(() => 0)
   const unexplained = (size: number): number[][] => wave.map((w) => w.map((x) => x * size))
+  const unexplainedBy = (perK: number): number[][] =>
+    unexplained(Math.hypot(UNEXPLAINED.course * span(bar), UNEXPLAINED.kelvin * Math.abs(perK)))
+  const found = { bar, directions, readSd: readNoise(points) }
+  const none = bar.map(() => 0)
   if (s.medium !== 'water' || !stuff) {
     const perK = gasBar(startBar, 15, 16) - startBar
-    add('temperature', ...unexplained(Math.hypot(UNEXPLAINED.course * span(bar), UNEXPLAINED.kelvin * perK)))
-    return { bar, creep: none, directions, airPct: 0, readSd, givePerBar: null, barPerK: perK }
+    add('temperature', unexplainedBy(perK))
+    return { ...found, creep: none, airPct: 0, givePerBar: null, barPerK: perK }
   }
-  add('temperature', off({ growth: 1 + stuff.growthOff }), off({ modulus: 1 + stuff.modulusOff }))
-  if (s.airPct !== null) add('air', off({ airPct: airPct * 1.1 + 0.002 }))
+  add('temperature', [off({ growth: 1 + stuff.growthOff }), off({ modulus: 1 + stuff.modulusOff })])
+  if (s.airPct !== null) add('air', [off({ airPct: airPct * 1.1 + 0.002 })])
   const trapped = trappedOf(s, stuff, startBar, points.c[0] as number, plain)
   const give = givePerBar(trapped)
   const perK = barPerK(trapped)
-  add(
-    'temperature',
-    ...unexplained(Math.hypot(UNEXPLAINED.course * span(bar), UNEXPLAINED.kelvin * Math.abs(perK))),
-  )
-  let creep = none
-  if (stuff.creepPerDecade > 0) {
-    const perDecade = (startBar * trapped.stretchPerBar * stuff.creepPerDecade) / give
-    const shape = (raisedS: number): number[] =>
-      points.tS.map((t) => -perDecade * Math.log10((t + raisedS) / ((points.tS[0] as number) + raisedS)))
-    const [soon, late] = [shape(RAISED_S[0]), shape(RAISED_S[1])]
-    creep = soon.map((b, i) => (b + (late[i] as number)) / 2)
-    add(
-      'creep',
-      creep.map((b) => b * CREEP_OFF),
-      late.map((b, i) => (b - (soon[i] as number)) / 2),
-    )
-    add('creep', ...unexplained(UNEXPLAINED.creep * span(creep)))
-  }
-  return { bar, creep, directions, airPct, readSd, givePerBar: give, barPerK: perK }
+  add('temperature', unexplainedBy(perK))
+  const perDecade = (startBar * trapped.stretchPerBar * stuff.creepPerDecade) / give
+  const giving = stuff.creepPerDecade > 0 ? creepOf(points, perDecade, unexplained, span) : null
+  add('creep', giving?.off ?? [])
+  return { ...found, creep: giving?.creep ?? none, airPct, givePerBar: give, barPerK: perK }
 }
 
 /** The most that each kelvin may do, bar/K, when pipe and air are not known: a wall that does not give. */

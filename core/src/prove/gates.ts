@@ -32,71 +32,64 @@ export const wantsLeakCheck = (answer: SectionAnswer): boolean =>
     )
   })
 
-/** What must be true before pressure is put on a section, open ones first. Source: `cp-gates`. */
-export function gatesOf(state: JobState, answer: SectionAnswer): Gate[] {
-  const { section, joints } = answer
-  const names = (list: readonly { facts: { tag: string } }[]): string => {
-    const tags = list.map((j) => j.facts.tag)
-    return tags.length > 4 ? `${tags.slice(0, 4).join(', ')} and ${tags.length - 4} more` : tags.join(', ')
-  }
-  const auto = (id: string, open: boolean, says: Msg): Gate => ({
-    id,
-    open,
-    says,
-    byPerson: false,
-    by: null,
-    atS: null,
-    how: null,
-  })
+/** A gate that closes by itself. */
+const auto = (id: string, open: boolean, says: Msg): Gate => ({
+  id,
+  open,
+  says,
+  byPerson: false,
+  by: null,
+  atS: null,
+  how: null,
+})
+const names = (list: readonly { facts: { tag: string } }[]): string => {
+  const tags = list.map((j) => j.facts.tag)
+  return tags.length > 4 ? `${tags.slice(0, 4).join(', ')} and ${tags.length - 4} more` : tags.join(', ')
+}
+/** That every joint is made, judged and cured, and that it is known what the section holds. */
+function ownGates({ section, joints, allowedBar, holdsBack }: SectionAnswer): Gate[] {
   const unmade = joints.filter((j) => j.facts.homeAtS === null)
   const unjudged = joints.filter((j) => !j.look.inspected)
-  const uncured = !(answer.allowedBar === null || answer.allowedBar >= section.testBar - SAME_BAR)
-  const gates = [
+  const uncured = !(allowedBar === null || allowedBar >= section.testBar - SAME_BAR)
+  const says = (open: number, list: string) => ({ open, all: joints.length, list })
+  return [
     auto(
       'made',
       unmade.length > 0 || joints.length === 0,
-      msg('gate-joints-made', { open: unmade.length, all: joints.length, list: names(unmade) }),
+      msg('gate-joints-made', says(unmade.length, names(unmade))),
     ),
-    auto(
-      'judged',
-      unjudged.length > 0,
-      msg('gate-joints-judged', { open: unjudged.length, all: joints.length, list: names(unjudged) }),
-    ),
+    auto('judged', unjudged.length > 0, msg('gate-joints-judged', says(unjudged.length, names(unjudged)))),
     auto(
       'cured',
       uncured,
-      msg('gate-cured', {
-        open: uncured ? 1 : 0,
-        bar: section.testBar,
-        list: answer.holdsBack?.facts.tag ?? '',
-      }),
+      msg('gate-cured', { open: uncured ? 1 : 0, bar: section.testBar, list: holdsBack?.facts.tag ?? '' }),
     ),
     auto('state', section.state === 'not known', msg('gate-state', { state: section.state })),
   ]
+}
+/** What lies behind the same valve must be known too. */
+function neighbourGates(state: JobState, { section }: SectionAnswer): Gate[] {
   const near = behindSameValve(state, section)
-  if (near.length) {
-    const unknown = near.filter((s) => s.state === 'not known')
-    gates.push(
-      auto(
-        'neighbours',
-        unknown.length > 0,
-        msg('gate-neighbours', {
-          open: unknown.length,
-          list: (unknown.length ? unknown : near).map((s) => `${s.tag} is ${s.state}`).join(', '),
-        }),
-      ),
-    )
-  }
-  if (wantsLeakCheck(answer)) {
-    const done = [...state.tests.values()].some(
-      (t) =>
-        t.sectionId === section.id && t.rule?.startsWith('press-leak-check') && t.ended?.verdict === 'held',
-    )
-    gates.push(auto('leak-check', !done, msg('gate-leak-check', { open: done ? 0 : 1 })))
-  }
-  for (const id of joints.length <= SMALL_WORK ? BY_PERSON.slice(3) : BY_PERSON) {
+  if (!near.length) return []
+  const unknown = near.filter((s) => s.state === 'not known')
+  const list = (unknown.length ? unknown : near).map((s) => `${s.tag} is ${s.state}`).join(', ')
+  return [auto('neighbours', unknown.length > 0, msg('gate-neighbours', { open: unknown.length, list }))]
+}
+function leakCheckGates(state: JobState, answer: SectionAnswer): Gate[] {
+  if (!wantsLeakCheck(answer)) return []
+  const done = [...state.tests.values()].some(
+    (t) =>
+      t.sectionId === answer.section.id &&
+      t.rule?.startsWith('press-leak-check') &&
+      t.ended?.verdict === 'held',
+  )
+  return [auto('leak-check', !done, msg('gate-leak-check', { open: done ? 0 : 1 }))]
+}
+function personGates({ section, joints }: SectionAnswer): Gate[] {
+  const asked = joints.length <= SMALL_WORK ? BY_PERSON.slice(3) : BY_PERSON
+  return asked.map((id) => {
     const done = section.gates[id]
-    gates.push({
+    return {
       id,
       open: !done?.done,
       says: msg(`gate-${id}`),
@@ -104,7 +97,15 @@ export function gatesOf(state: JobState, answer: SectionAnswer): Gate[] {
       by: done?.by ?? null,
       atS: done?.atS ?? null,
       how: done?.how ?? null,
-    })
-  }
-  return gates.sort((a, b) => Number(b.open) - Number(a.open))
+    }
+  })
 }
+
+/** What must be true before pressure is put on a section, open ones first. Source: `cp-gates`. */
+export const gatesOf = (state: JobState, answer: SectionAnswer): Gate[] =>
+  [
+    ...ownGates(answer),
+    ...neighbourGates(state, answer),
+    ...leakCheckGates(state, answer),
+    ...personGates(answer),
+  ].sort((a, b) => Number(b.open) - Number(a.open))

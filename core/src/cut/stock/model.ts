@@ -1,4 +1,8 @@
 import { greatest } from '../../units/extent.js'
+
+/** Lengths no further apart are the same, mm: what adding up many of them may be off by. */
+export const NEAR_MM = 1e-6
+
 /** A length that pieces may be cut from, mm. Without a count: as many as wanted; an offcut without a count is one. */
 export interface StockLength {
   lengthMm: number

@@ -1,17 +1,16 @@
-import { greatest } from '../../units/extent.js'
 import { Correction, seeded } from './correction.js'
+import { barsOf, reachable, singles, trimmed } from './bars.js'
 import { everyPattern } from './every.js'
 import { greedyPlan } from './greedy.js'
 import { gatherLeftover, onCheapest } from './leftover.js'
 import { type Aim, type Relaxed, type Solve, masterLp, relax } from './master.js'
 import {
-  type Bar,
-  type Cut,
   type Model,
   type Pattern,
   type Stock,
   type StockInput,
   type StockPlan,
+  NEAR_MM,
   modelOf,
   newBars,
   openedMm,
@@ -25,7 +24,6 @@ export interface PlanOptions {
   limitMs: number
   onProgress?: (p: { newMm: number; boundMm: number | null; share: number }) => void
 }
-const NEAR = 1e-6
 /** Plans tried bar by bar before the relaxation is rounded. */
 const CORRECTIONS = 30
 /** Rounds of fixing what the relaxation uses whole, and solving the rest anew. */
@@ -48,7 +46,8 @@ export function planStock(input: StockInput, options: PlanOptions): StockPlan {
     }
   const bars = barsOf(model, gatherLeftover(model, plan))
   const barsUsed = newBars(model, plan)
-  const proven = boundMm !== null && openedMm(model, plan) <= boundMm + NEAR && barsUsed <= (boundBars ?? -1)
+  const proven =
+    boundMm !== null && openedMm(model, plan) <= boundMm + NEAR_MM && barsUsed <= (boundBars ?? -1)
   return {
     bars,
     barsUsed,
@@ -110,7 +109,7 @@ class Search {
     if (this.boundMm === null) return null
     if (lengths.size === 1) return Math.round(this.boundMm / ([...lengths][0] as number))
     const own = this.loose ? this.relaxLoose('bars') : this.relax(this.wanted, relaxed.patterns, 'bars')
-    return own.settled ? Math.ceil(own.value - NEAR) : null
+    return own.settled ? Math.ceil(own.value - NEAR_MM) : null
   }
 
   /**
@@ -132,7 +131,7 @@ class Search {
     if (!mm) return true
     this.boundMm = Math.max(this.boundMm ?? 0, Math.round(mm.value * 1000) / 1000)
     if (this.done()) return true
-    ask('bars', mm.value + NEAR)
+    ask('bars', mm.value + NEAR_MM)
     if (this.done()) return true
     const bars = ask('bars', null)
     if (bars) this.boundBars = Math.max(this.boundBars ?? 0, Math.round(bars.value))
@@ -172,7 +171,7 @@ class Search {
     const add = (i: number, n: number): void => {
       for (let t = 0; t < n; t++) out.push(r.patterns[i] as Pattern)
     }
-    r.uses.forEach((u, i) => add(i, Math.floor(u + NEAR)))
+    r.uses.forEach((u, i) => add(i, Math.floor(u + NEAR_MM)))
     if (k > 0 && out.length === before && r.uses.length)
       add(
         r.uses.reduce((top, u, i) => (u > (r.uses[top] as number) ? i : top), 0),
@@ -210,13 +209,13 @@ class Search {
     if (this.usedBy(plan).some((n, i) => n > (this.model.stocks[i] as Stock).count)) return
     const cost = (p: readonly Pattern[]): number => openedMm(this.model, p) + newBars(this.model, p) * TIE_MM
     const lean = onCheapest(this.model, trimmed(this.model, plan))
-    if (!this.best || cost(lean) < cost(this.best) - NEAR) this.best = lean
+    if (!this.best || cost(lean) < cost(this.best) - NEAR_MM) this.best = lean
   }
   private done(): boolean {
     return (
       this.best !== null &&
       this.boundMm !== null &&
-      openedMm(this.model, this.best) <= this.boundMm + NEAR &&
+      openedMm(this.model, this.best) <= this.boundMm + NEAR_MM &&
       newBars(this.model, this.best) <= (this.boundBars ?? -1)
     )
   }
@@ -231,74 +230,5 @@ const chosen = (patterns: readonly Pattern[], columns: Readonly<Record<string, n
 /** So many patterns at most are solved whole at once. */
 const MOST_PATTERNS = 4000
 const WHOLE_LIMIT_S = 3
-const MOST_SUMS = 20_000
 /** Of plans that open the same length, the one with fewer bars. */
 const TIE_MM = 1e-4
-
-/** One pattern for each item and stock that holds it: the relaxation can cover everything from the start. */
-const singles = (model: Model): Pattern[] =>
-  model.items.flatMap((it, i) =>
-    model.stocks.flatMap((s, stock) => {
-      const n = Math.min(it.pieces.length, Math.floor(s.room / it.width))
-      return n > 0 ? [{ stock, counts: model.items.map((_, k) => (k === i ? n : 0)) }] : []
-    }),
-  )
-
-/** Patterns cut no more than is wanted; bars that are then empty are not opened. */
-function trimmed(model: Model, plan: readonly Pattern[]): Pattern[] {
-  const left = model.items.map((it) => it.pieces.length)
-  return plan
-    .map((p) => ({
-      stock: p.stock,
-      counts: p.counts.map((n, i) => {
-        const take = Math.min(n, left[i] as number)
-        left[i] = (left[i] as number) - take
-        return take
-      }),
-    }))
-    .filter((p) => p.counts.some((n) => n > 0))
-}
-
-/** The least sum of whole new bars that is not below a value, mm: a bound that bars can reach. */
-function reachable(model: Model, valueMm: number): number {
-  const lengths = [...new Set(model.stocks.filter((s) => !s.offcut).map((s) => s.lengthMm))]
-  if (valueMm <= NEAR || !lengths.length) return Math.max(0, valueMm > NEAR ? valueMm : 0)
-  if (lengths.length === 1) {
-    const only = lengths[0] as number
-    return Math.ceil(valueMm / only - NEAR) * only
-  }
-  // Every sum up to the first that is high enough; lengths are few and bars at most some hundreds.
-  const most = valueMm + greatest(lengths)
-  let sums = [0]
-  let least = Infinity
-  while (sums.length) {
-    // So many different sums that the bound is left as it is.
-    if (sums.length > MOST_SUMS) return valueMm
-    const next = new Map<number, number>()
-    for (const sum of sums)
-      for (const l of lengths) {
-        const longer = sum + l
-        if (longer >= valueMm - NEAR) least = Math.min(least, longer)
-        else if (longer < most) next.set(Math.round(longer * 1000), longer)
-      }
-    sums = [...next.values()]
-  }
-  return least
-}
-
-/** Patterns as bars with cuts in order, longest first, each with the ids of its pieces. */
-function barsOf(model: Model, plan: readonly Pattern[]): Bar[] {
-  const pieces = model.items.map((it) => [...it.pieces])
-  return plan.map((p) => {
-    const stock = model.stocks[p.stock] as Stock
-    const cuts: Cut[] = []
-    let atMm = 0
-    p.counts.forEach((n, i) => {
-      for (const { id, lengthMm } of pieces[i]?.splice(0, n) ?? []) {
-        cuts.push({ id, atMm, lengthMm })
-        atMm += lengthMm + model.kerfMm
-      }
-    })
-    return { stockMm: stock.lengthMm, offcut: stock.offcut, cuts, leftMm: Math.max(0, stock.lengthMm - atMm) }
-  })
-}

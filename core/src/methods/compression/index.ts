@@ -1,35 +1,20 @@
-import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
-import type { Code } from '../../sources/wording.js'
+import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { inchToMm } from '../../units/units.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
-import { type BaseSpec, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
-import type { Field, Need } from '../method.js'
-import {
-  TABLES,
-  type CompressionKind,
-  KINDS,
-  TURNS_TOLERANCE,
-  type Turns,
-  byMaker,
-  turnsFor,
-} from './rules.js'
+import { measuredDepth, odOf } from '../kit/spec.js'
+import type { Need } from '../method.js'
+import { TABLES, KINDS, TURNS_TOLERANCE } from './rules.js'
 import { anywhere, cts, mm, npsEach, od } from '../kit/joins.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
+import { type CompressionSpec, depth, isTube, kindOf, practice, standsOff, turns, twin } from './spec.js'
+import { steps } from './steps.js'
 import { WORDS } from './words.js'
 import type { Joins } from '../joinable.js'
 
-interface CompressionSpec extends BaseSpec {
-  socketDepthMm: number | null
-  kind: CompressionKind | null
-  hardAlloy: boolean | null
-  remake: boolean | null
-  /** By the maker, where they differ from the usual. */
-  ownTurns: number | null
-}
 const TUBE_OD = od(
   '1/16',
   '1/8',
@@ -55,30 +40,6 @@ const JOINS: Joins = {
   pe: anywhere(SERVICE_CTS, npsEach('3/4', '1', '1-1/4', '1-1/2', '2')),
   pex: anywhere(SERVICE_CTS),
 }
-const practice = 'cp-compression-steps'
-/** Tube sizes belong to twin ferrules, pipe and copper-tube sizes to service lines, whose nut must be named. */
-const isTube = (spec: Pick<BaseSpec, 'size'>): boolean => ['OD', 'd'].includes(sizeOf(spec).family)
-const kindOf = (spec: CompressionSpec): CompressionKind => spec.kind ?? 'twin-ferrule'
-const turns = (spec: CompressionSpec): Turns =>
-  byMaker(turnsFor(kindOf(spec), sizeOf(spec), spec.hardAlloy ?? false, spec.remake ?? false), ownTurns(spec))
-const ownTurns = (spec: CompressionSpec): Fig | null =>
-  spec.ownTurns === null || spec.ownTurns === undefined
-    ? null
-    : ownFig(spec, 'ownTurns', fig(0, 'given'), 'given')
-const depth = (spec: CompressionSpec) =>
-  ownFig(spec, 'socketDepthMm', noFig(msg('depth-by-gauge', { size: spec.size }), 'socketDepthMm'))
-const twin = (spec: CompressionSpec): boolean => kindOf(spec) === 'twin-ferrule'
-/** Drawn in while it is tightened, so the tube stands off the bottom. */
-const standsOff = (spec: CompressionSpec): boolean => ['grip-nut', 'stop-nut'].includes(kindOf(spec))
-
-const choice = (key: string, label: Code, ...options: string[]): Field => ({
-  key,
-  label: msg(label),
-  needed: true,
-  control: 'choice',
-  options,
-})
-
 /** Twin-ferrule tube fittings and the four service-line nuts. Nothing cures; turns and marks are the proof. */
 export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   id: 'compression',
@@ -132,69 +93,7 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
       offMm: inchToMm(1 / 8),
     }
   },
-  steps: (spec) => {
-    const t = turns(spec)
-    const counted = t.turnsMin !== null
-    return [
-      {
-        id: 'ready',
-        reaches: 'marked',
-        exceptions: [
-          ['scratched', 'cut-out'],
-          ['oval', 'ready'],
-        ],
-        tools: ['tool-wheel-cutter', 'tool-deburrer', 'tool-marker'],
-        never: ['never-mix-makers'],
-        skip: 'stop',
-      },
-      {
-        id: 'start',
-        reaches: 'assembled',
-        exceptions: [['not-bottomed', 'start']],
-        cautions: [finding('warn', 'caution-compression-pressure', practice)],
-        tools: ['tool-two-spanners'],
-        never: ['never-toothed-wrench'],
-      },
-      {
-        id: 'turn',
-        reaches: 'made',
-        exceptions: [['over-turned', 'cut-out']],
-        reads: counted
-          ? [
-              {
-                key: 'turns',
-                label: msg('field-turns'),
-                needed: true,
-                unit: 'turns',
-                min: 0,
-                max: 5,
-                control: 'turns',
-                target: {
-                  value: fig(t.turnsMin as number, t.source),
-                  shortMax: TURNS_TOLERANCE,
-                  overMax: (t.turnsMax as number) - (t.turnsMin as number) + TURNS_TOLERANCE,
-                },
-              },
-            ]
-          : [choice('stop', 'field-nut-stop', kindOf(spec) === 'stab' ? 'home' : 'at-stop', 'not-yet')],
-        tools: ['tool-two-spanners'],
-        never: ['never-toothed-wrench', 'never-back-off'],
-      },
-      {
-        id: 'look',
-        reaches: 'verified',
-        exceptions: [['cannot-see', 'on']],
-        reads: [
-          choice(
-            'mark',
-            'field-depth-mark',
-            ...(twin(spec) ? ['shows-behind-nut', 'not-moved'] : ['at-nut', 'moved-out']),
-          ),
-        ],
-        tools: twin(spec) ? ['tool-gap-gauge'] : [],
-      },
-    ]
-  },
+  steps,
   mends: { 'turns-short': 'turn', 'nut-not-at-stop': 'turn' },
   judge: (spec, r) => {
     const t = turns(spec)

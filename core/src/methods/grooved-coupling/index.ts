@@ -85,6 +85,35 @@ function drawing(spec: GroovedSpec, state: { marked: boolean; made: boolean }): 
   return [...ends, gasket, ...keys, ring('clamp', -reach, reach, od * 1.12, od * 1.34)]
 }
 
+const grooveRead: Field = {
+  key: 'grooveMm',
+  label: msg('field-groove'),
+  needed: true,
+  unit: 'mm',
+  min: 10,
+  max: 700,
+  control: 'length',
+  gauged: true,
+}
+const endGapRead: Field = {
+  key: 'endGapMm',
+  label: msg('field-end-gap'),
+  needed: true,
+  unit: 'mm',
+  min: 0,
+  max: 20,
+  control: 'length',
+}
+const deflectionRead: Field = {
+  key: 'deflectionDeg',
+  label: msg('field-deflection'),
+  needed: true,
+  unit: 'deg',
+  min: 0,
+  max: 45,
+  control: 'turns',
+}
+
 /** Grooved couplings of steel pipe: a housing whose keys sit in rolled grooves over a gasket. Nothing cures. */
 export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
   id: 'grooved-coupling',
@@ -118,18 +147,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
         ['pipe-flared', 'cut-out'],
       ],
       cautions: [finding('warn', 'caution-grooved-roller', practice)],
-      reads: [
-        {
-          key: 'grooveMm',
-          label: msg('field-groove'),
-          needed: true,
-          unit: 'mm',
-          min: 10,
-          max: 700,
-          control: 'length',
-          gauged: true,
-        },
-      ],
+      reads: [grooveRead],
       tools: ['tool-diameter-tape', 'tool-go-gauge'],
       skip: 'stop',
     },
@@ -144,17 +162,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
       id: 'ends',
       exceptions: [['not-in-line', 'ends']],
       cautions: [pinch],
-      reads: [
-        {
-          key: 'endGapMm',
-          label: msg('field-end-gap'),
-          needed: true,
-          unit: 'mm',
-          min: 0,
-          max: 20,
-          control: 'length',
-        },
-      ],
+      reads: [endGapRead],
     },
     {
       id: 'housing',
@@ -176,15 +184,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
       reads: [
         choiceRead('pads', 'field-pads', ['met', 'apart', 'uneven']),
         choiceRead('keys', 'field-keys', ['in', 'out']),
-        {
-          key: 'deflectionDeg',
-          label: msg('field-deflection'),
-          needed: spec.kind === 'flexible',
-          unit: 'deg',
-          min: 0,
-          max: 45,
-          control: 'turns',
-        },
+        { ...deflectionRead, needed: spec.kind === 'flexible' },
       ],
     },
   ],

@@ -1,11 +1,22 @@
 import { type History, steadyHistory } from '../../conditions/history.js'
-import { type Fig, fig, finding, msg, noFig } from '../../sources/source.js'
+import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { greatest } from '../../units/extent.js'
 import { chartRule } from '../cure/chart-rule.js'
 import { paceOf } from '../cure/pace.js'
 import { curePieces } from '../cure/earned-pressure.js'
 import type { CureRule } from '../cure/rule.js'
-import type { Clock, Ctx, CureOptions, Difference, Life, Method, Ramp, Step } from '../method.js'
+import type {
+  Around,
+  Clock,
+  Ctx,
+  CureOptions,
+  Difference,
+  Insertion,
+  Life,
+  Method,
+  Ramp,
+  Step,
+} from '../method.js'
 import { clocksOf } from './clocks.js'
 import { inspectionOf, readingsOf } from './inspection.js'
 import { sizesOf } from './joins.js'
@@ -44,114 +55,145 @@ export function fromManifest<W extends MethodWords>(m: Manifest<W>) {
   }
 }
 
-/**
- * Makes a method of its recipe: every member of the interface, by one set of rules for all.
- * Steps, ways out, clocks and faults are named by its words: one that has none does not compile.
- */
-export function defineMethod<S extends BaseSpec, W extends MethodWords>(r: Recipe<S, W>): Method<S> {
-  const key = r.key ?? r.id
-  const fields = [...baseFields(r.joins), ...r.fields]
-  const steps = (spec: S, ctx: Ctx): Step[] => stepList(key, r.params(spec, ctx), r.steps(spec, ctx))
-  const clocks = (spec: S, life: Life, ctx: Ctx): Clock[] =>
-    clocksOf(key, r.clocks?.(spec, ctx, life) ?? [], life)
+/** When a joint was made, when it may be moved, and what it bears from when: all by the rule it cures by. */
+function curingOf<S extends BaseSpec, W extends MethodWords>(
+  recipe: Recipe<S, W>,
+  steps: (spec: S, ctx: Ctx) => Step[],
+) {
   const madeAtS = (spec: S, life: Life, ctx: Ctx): number | null => {
     const made = steps(spec, ctx).find((s) => s.reaches === 'made')?.id
     const done = life.done.filter((d) => d.step === made)
     return done.length ? greatest(done.map((d) => d.latestS)) : null
   }
   const ruleOf = (spec: S, options: CureOptions): CureRule | null => {
-    const usual = r.cure?.(spec, options) ?? null
-    return r.cure && spec.chartCure ? chartRule(spec.chartCure, usual) : usual
+    const usual = recipe.cure?.(spec, options) ?? null
+    return recipe.cure && spec.chartCure ? chartRule(spec.chartCure, usual) : usual
   }
   const optionsOf = (ctx: Ctx): CureOptions => ({ table: ctx.pin.table })
-  const movableFromS = (spec: S, life: Life, ctx: Ctx): Fig => {
-    const made = madeAtS(spec, life, ctx)
-    if (made === null) return noFig(msg('not-home'))
-    const rule = ruleOf(spec, optionsOf(ctx))
-    if (!rule) return fig(made, 'cp-nothing-cures')
-    const finish = paceOf(historyFor(rule, ctx.wall), `${rule.id}#set`, rule.setS, ctx.mode).finish(made)
-    return finish ? fig(finish.atS, rule.setSource) : noFig(msg('no-set-time', { size: spec.size }))
-  }
-  const pressure = (spec: S, life: Life, ctx: Ctx): Ramp[] => {
-    const made = madeAtS(spec, life, ctx)
-    if (made === null || life.cutOutAtS !== undefined) return []
-    const rule = ruleOf(spec, optionsOf(ctx))
-    if (!rule) return [{ fromS: made, bar: null, slopeBarPerS: 0, source: 'cp-nothing-cures' }]
-    const source = rule.sourceAt(ctx.wallC ?? 20)
-    return curePieces(rule, made, historyFor(rule, ctx.wall), ctx.mode)
-      .filter((p) => p.bar > 0)
-      .map((p) => ({
-        fromS: p.fromS,
-        bar: p.bar === Infinity ? null : p.bar,
-        slopeBarPerS: p.slopeBarPerS,
-        source,
-      }))
-  }
   return {
-    ...fromManifest(r),
-    fields,
-    inserts: r.depth !== undefined,
-    cutOutTakes: r.cutOutTakes ?? (r.depth ? 'fitting' : 'nothing'),
-    parse: specReader<S>({ id: r.id, joins: r.joins, fields }, r.check),
-    upgrade: (raw) => raw,
-    rules: r.rules.map((x) => finding(x.level, x.code, x.source)),
-    asks: [...new Set(r.rules.flatMap((x) => x.asks))],
-    selection: (spec, around, ctx) => [
+    cures: recipe.cure !== undefined,
+    curing: (spec: S, options: CureOptions): ReturnType<Method<S>['curing']> => {
+      const rule = ruleOf(spec, options)
+      return rule ? { by: 'rule', rule } : { by: 'nothing' }
+    },
+    movableFromS: (spec: S, life: Life, ctx: Ctx): Fig => {
+      const made = madeAtS(spec, life, ctx)
+      if (made === null) return noFig(msg('not-home'))
+      const rule = ruleOf(spec, optionsOf(ctx))
+      if (!rule) return fig(made, 'cp-nothing-cures')
+      const finish = paceOf(historyFor(rule, ctx.wall), `${rule.id}#set`, rule.setS, ctx.mode).finish(made)
+      return finish ? fig(finish.atS, rule.setSource) : noFig(msg('no-set-time', { size: spec.size }))
+    },
+    pressure: (spec: S, life: Life, ctx: Ctx): Ramp[] => {
+      const made = madeAtS(spec, life, ctx)
+      if (made === null || life.cutOutAtS !== undefined) return []
+      const rule = ruleOf(spec, optionsOf(ctx))
+      if (!rule) return [{ fromS: made, bar: null, slopeBarPerS: 0, source: 'cp-nothing-cures' }]
+      const source = rule.sourceAt(ctx.wallC ?? 20)
+      return curePieces(rule, made, historyFor(rule, ctx.wall), ctx.mode)
+        .filter((p) => p.bar > 0)
+        .map((p) => ({
+          fromS: p.fromS,
+          bar: p.bar === Infinity ? null : p.bar,
+          slopeBarPerS: p.slopeBarPerS,
+          source,
+        }))
+    },
+  }
+}
+
+/** How far one end goes into the other and where it is marked; what speaks for or against this way of joining. */
+function endsOf<S extends BaseSpec, W extends MethodWords>(recipe: Recipe<S, W>) {
+  return {
+    inserts: recipe.depth !== undefined,
+    cutOutTakes: recipe.cutOutTakes ?? (recipe.depth ? 'fitting' : 'nothing'),
+    insertion: (spec: S): Insertion => {
+      const depthMm = recipe.depth?.(spec) ?? noFig(msg('nothing-inserted'))
+      return {
+        depthMm,
+        gapMm: recipe.gap?.(spec) ?? fig(0, 'cp-face-to-face'),
+        shortMaxMm: recipe.shortMaxMm ?? 0,
+        overMaxMm: recipe.overMaxMm ?? 0,
+        marks: recipe.marks?.(spec, depthMm) ?? (recipe.depth ? [{ kind: 'depth', fromEndMm: depthMm }] : []),
+      }
+    },
+    clearances: (spec: S) => recipe.clearances?.(spec) ?? [],
+  } as const
+}
+function choiceOf<S extends BaseSpec, W extends MethodWords>({ rules }: Recipe<S, W>) {
+  return {
+    rules: rules.map((x) => finding(x.level, x.code, x.source)),
+    asks: [...new Set(rules.flatMap((x) => x.asks))],
+    selection: (spec: S, around: Around, ctx: Ctx): Finding[] => [
       ...(around.live ? [finding('stop', 'section-live', 'cp-gates')] : []),
-      ...r.rules.flatMap((x) => {
+      ...rules.flatMap((x) => {
         const speaks = x.when(spec, around, ctx)
         return speaks === false ? [] : [finding(x.level, x.code, x.source, speaks === true ? {} : speaks)]
       }),
     ],
-    insertion: (spec) => {
-      const depthMm = r.depth?.(spec) ?? noFig(msg('nothing-inserted'))
-      return {
-        depthMm,
-        gapMm: r.gap?.(spec) ?? fig(0, 'cp-face-to-face'),
-        shortMaxMm: r.shortMaxMm ?? 0,
-        overMaxMm: r.overMaxMm ?? 0,
-        marks: r.marks?.(spec, depthMm) ?? (r.depth ? [{ kind: 'depth', fromEndMm: depthMm }] : []),
-      }
-    },
-    clearances: (spec) => r.clearances?.(spec) ?? [],
+  }
+}
+
+/** What work broken off after the last step costs: the dearest that the recipe knows for this kind. */
+function interruptionOf<S extends BaseSpec, W extends MethodWords>(
+  { interrupted, practice }: Recipe<S, W>,
+  life: Life,
+  kind: string,
+): Finding[] {
+  const stage = life.done.at(-1)?.step ?? 'start'
+  const cost =
+    interrupted.find((c) => c.after === stage && c.kind === kind) ??
+    interrupted.find((c) => c.after === stage && !c.kind)
+  return [finding(cost ? 'warn' : 'note', cost?.code ?? 'interrupted-no-clock', practice, { kind })]
+}
+
+/**
+ * Makes a method of its recipe: every member of the interface, by one set of rules for all.
+ * Steps, ways out, clocks and faults are named by its words: one that has none does not compile.
+ */
+export function defineMethod<S extends BaseSpec, W extends MethodWords>(recipe: Recipe<S, W>): Method<S> {
+  const key = recipe.key ?? recipe.id
+  const fields = [...baseFields(recipe.joins), ...recipe.fields]
+  const steps = (spec: S, ctx: Ctx): Step[] =>
+    stepList(key, recipe.params(spec, ctx), recipe.steps(spec, ctx))
+  const clocks = (spec: S, life: Life, ctx: Ctx): Clock[] =>
+    clocksOf(key, recipe.clocks?.(spec, ctx, life) ?? [], life)
+  return {
+    ...fromManifest(recipe),
+    ...endsOf(recipe),
+    ...choiceOf(recipe),
+    ...curingOf(recipe, steps),
+    fields,
+    parse: specReader<S>({ id: recipe.id, joins: recipe.joins, fields }, recipe.check),
+    upgrade: (raw) => raw,
     steps,
     clocks,
-    cures: r.cure !== undefined,
-    curing: (spec, options) => {
-      const rule = ruleOf(spec, options)
-      return rule ? { by: 'rule', rule } : { by: 'nothing' }
-    },
-    pressure,
-    movableFromS,
     inspection: (spec, life, ctx) =>
       inspectionOf(
         steps(spec, ctx),
         clocks(spec, life, ctx),
         life,
-        r.practice,
-        r.judge(spec, readingsOf(life), life),
-        r.mends,
+        recipe.practice,
+        recipe.judge(spec, readingsOf(life), life),
+        recipe.mends,
       ),
-    mends: r.mends ?? {},
-    interruption: (_spec, life, kind) => {
-      const stage = life.done.at(-1)?.step ?? 'start'
-      const cost =
-        r.interrupted.find((c) => c.after === stage && c.kind === kind) ??
-        r.interrupted.find((c) => c.after === stage && !c.kind)
-      return [finding(cost ? 'warn' : 'note', cost?.code ?? 'interrupted-no-clock', r.practice, { kind })]
-    },
-    testing: (spec) => ({ open: r.beforeTest ?? [], forbids: r.forbids?.(spec) ?? [] }),
-    consumables: (spec) => r.needs(spec),
-    cautions: (spec) => r.cautions(spec),
-    figures: (spec, ctx) => r.figures(spec, ctx).map((f) => ({ ...f, otherSchools: [] })),
+    mends: recipe.mends ?? {},
+    interruption: (_spec, life, kind) => interruptionOf(recipe, life, kind),
+    testing: (spec) => ({ open: recipe.beforeTest ?? [], forbids: recipe.forbids?.(spec) ?? [] }),
+    consumables: (spec) => recipe.needs(spec),
+    cautions: (spec) => recipe.cautions(spec),
+    figures: (spec, ctx) => recipe.figures(spec, ctx).map((f) => ({ ...f, otherSchools: [] })),
     section: (spec, life, ctx) => {
       const reached = new Set(
         steps(spec, ctx)
           .filter((s) => life?.done.some((d) => d.step === s.id))
           .map((s) => s.reaches),
       )
-      return r.drawing(spec, { marked: reached.size > 0 || !life?.done.length, made: reached.has('made') })
+      return recipe.drawing(spec, {
+        marked: reached.size > 0 || !life?.done.length,
+        made: reached.has('made'),
+      })
     },
-    faults: r.faults.map(([id, step]) => ({ id, step, shows: msg(placed('fault', key, id)) })),
+    faults: recipe.faults.map(([id, step]) => ({ id, step, shows: msg(placed('fault', key, id)) })),
   }
 }

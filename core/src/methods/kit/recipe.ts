@@ -51,6 +51,12 @@ export interface Cost<W extends MethodWords> {
   code: Code
 }
 /** A way to join pipe, written down. What is usual is filled in by `defineMethod`. */
+/** The steps of a joint in order, as the recipe writes them down; null = this joint has no such step. */
+export type RecipeSteps<S extends BaseSpec, W extends MethodWords> = (
+  spec: S,
+  ctx: Ctx,
+) => (StepDef<StepId<W>, ExceptionId<W>> | null)[]
+
 export interface Recipe<S extends BaseSpec, W extends MethodWords> extends Manifest<W> {
   /** Fields besides material, size and school. */
   fields: readonly Field[]
@@ -72,7 +78,7 @@ export interface Recipe<S extends BaseSpec, W extends MethodWords> extends Manif
   /** Figures that the words of the steps speak of. */
   params(spec: S, ctx: Ctx): Record<string, string | number>
   /** In order; null = not with this joint. */
-  steps(spec: S, ctx: Ctx): (StepDef<StepId<W>, ExceptionId<W>> | null)[]
+  steps: RecipeSteps<S, W>
   clocks?(spec: S, ctx: Ctx, life: Life): (ClockDef<StepId<W>, ClockId<W>> | null)[]
   /** How long it must be left alone; null = nothing cures, made is made. */
   cure?(spec: S, options: CureOptions): CureRule | null

@@ -4,7 +4,7 @@ import { numberOf, passing } from '../kit/inspection.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { type BaseSpec, measuredDepth, odOf, ownFig, seconds, sizeOf } from '../kit/spec.js'
-import type { Need } from '../method.js'
+import type { Field, Need } from '../method.js'
 import {
   TABLES,
   MAX_TILT_DEG,
@@ -34,6 +34,16 @@ const depth = (spec: FusionSpec) =>
 const heat = (spec: FusionSpec, airC: number | null) => ownFig(spec, 'heatS', heatS(sizeOf(spec), airC))
 const cool = (spec: FusionSpec) => ownFig(spec, 'coolS', fig(rowOf(sizeOf(spec)).coolS, 'dvs-2207-11'))
 const burns = finding('warn', 'caution-fusion-burn', practice)
+
+const toolRead: Field = {
+  key: 'toolC',
+  label: msg('field-tool-temperature'),
+  needed: true,
+  unit: 'C',
+  min: 100,
+  max: 400,
+  control: 'temperature',
+}
 
 /** Socket fusion of PP-R, plain and with an aluminium layer. */
 export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
@@ -81,17 +91,7 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
         ['lost-hold', 'ready'],
       ],
       cautions: [burns, finding('warn', 'caution-fusion-fumes', practice)],
-      reads: [
-        {
-          key: 'toolC',
-          label: msg('field-tool-temperature'),
-          needed: true,
-          unit: 'C',
-          min: 100,
-          max: 400,
-          control: 'temperature',
-        },
-      ],
+      reads: [toolRead],
       skip: 'stop',
     },
     {

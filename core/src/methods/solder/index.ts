@@ -4,7 +4,7 @@ import { pipeInSocket, ring } from '../kit/drawing.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { type BaseSpec, measuredDepth, odOf, ownFig, sizeOf } from '../kit/spec.js'
-import type { Need } from '../method.js'
+import type { Field, Need } from '../method.js'
 import { judgePeel, seenIn } from './peel.js'
 import { COOL_MAX_S, FIRE_WATCH_S, solderWireMm } from './rules.js'
 import { anywhere, cts, mm } from '../kit/joins.js'
@@ -12,6 +12,7 @@ import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { WORDS } from './words.js'
 import { choiceRead } from '../kit/steps.js'
+import type { Code } from '../../sources/wording.js'
 import type { Joins } from '../joinable.js'
 
 interface SolderSpec extends BaseSpec {
@@ -30,6 +31,15 @@ const hotWork = [
   finding('warn', 'caution-solder-fire', 'cp-hot-work'),
   finding('warn', 'caution-solder-steam', practice),
 ]
+
+/** What is asked of a part that heat could spoil, before the flame. */
+const asked = (key: string, label: Code, ...options: string[]): Field[] => [
+  { key, label: msg(label), needed: true, control: 'choice', options, asked: true },
+]
+const PART_READS: Partial<Record<string, Field[]>> = {
+  'ball-valve': asked('valvePosition', 'field-valve-position', 'closed', 'open', 'part-open'),
+  union: asked('unionNut', 'field-union-nut', 'on', 'other-side', 'forgotten'),
+}
 
 /** Soldered copper joints, with unions and valves. Bears when it has cooled by itself. */
 export const solder = defineMethod<SolderSpec, typeof WORDS>({
@@ -72,30 +82,7 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
         ['too-loose', 'cut-out'],
         ['water-in-line', 'fit'],
       ],
-      reads:
-        spec.part === 'ball-valve'
-          ? [
-              {
-                key: 'valvePosition',
-                label: msg('field-valve-position'),
-                needed: true,
-                control: 'choice',
-                options: ['closed', 'open', 'part-open'],
-                asked: true,
-              },
-            ]
-          : spec.part === 'union'
-            ? [
-                {
-                  key: 'unionNut',
-                  label: msg('field-union-nut'),
-                  needed: true,
-                  control: 'choice',
-                  options: ['on', 'other-side', 'forgotten'],
-                  asked: true,
-                },
-              ]
-            : [],
+      reads: spec.part ? (PART_READS[spec.part] ?? []) : [],
       tools: ['tool-wheel-cutter', 'tool-deburrer', 'tool-solder-cloth'],
       never: ['never-solder-metal-off'],
     },

@@ -1,5 +1,5 @@
-import { fig, finding, msg } from '../../sources/source.js'
-import type { Ctx, Step, StepException } from '../method.js'
+import { type Fig, type Msg, fig, finding, msg } from '../../sources/source.js'
+import type { Ctx, Field, Step, StepException } from '../method.js'
 import { OVER_PASS_MM, SHORT_PASS_MM } from './inspection.js'
 import { applicatorMinMm, brushStarves, chamfer, crew, usesPrimer, usesPuller } from './setup.js'
 import { type SolventSpec, depthOf } from './spec.js'
@@ -23,152 +23,176 @@ const ex = (
   backTo,
 })
 
-/** The steps of one joint in order, as the job's school makes it. Steps of the other school are not shown. */
-export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
-  const depth = depthOf(spec)
-  const metric = spec.school === 'metric'
-  const primed = usesPrimer(spec)
+/** What the steps of one joint share: how it is made, and words with its figures in them. */
+interface Making {
+  spec: SolventSpec
+  metric: boolean
+  primed: boolean
+  /** Too large to be pushed by hand. */
+  large: boolean
+  people: Fig
+  /** Words of a code, with the joint's figures. */
+  m(code: Code): Msg
+}
+function makingOf(spec: SolventSpec): Making {
+  const depthMm = depthOf(spec).value
   const cut = chamfer(spec)
   const people = crew(spec)
   const params = {
-    depthMm: depth.value ?? -1,
-    checkMm: depth.value === null ? -1 : depth.value + spec.checkOffsetMm,
-    meetsFromMm: depth.value === null ? -1 : depth.value / 3,
-    meetsToMm: depth.value === null ? -1 : (depth.value * 2) / 3,
+    depthMm: depthMm ?? -1,
+    checkMm: depthMm === null ? -1 : depthMm + spec.checkOffsetMm,
+    meetsFromMm: depthMm === null ? -1 : depthMm / 3,
+    meetsToMm: depthMm === null ? -1 : (depthMm * 2) / 3,
     chamferMinMm: cut.minMm ?? 0,
     chamferMaxMm: cut.maxMm ?? 0,
     applicatorMm: applicatorMinMm(spec).value ?? 0,
     people: people.value ?? 1,
     offsetMm: spec.checkOffsetMm,
   }
-  const m = (code: Code) => msg(code, params)
-  const large = usesPuller(spec)
-  const never = brushStarves(spec) ? { never: [msg('never-brush-large')] } : {}
-  const vapour = finding('warn', 'caution-vapour', 'cp-steps')
-  const skin = finding('warn', 'caution-skin', 'cp-steps')
-  const fit: Step = {
-    id: 'fit',
-    after: [],
-    does: m(metric ? 'do-fit-metric' : 'do-fit-inch'),
-    lookFor: m(metric ? 'look-fit-metric' : 'look-fit-inch'),
-    mistake: m('mistake-fit'),
-    action: m('act-fit'),
-    hint: m('hint-fit'),
-    exceptions: [ex('too-loose', 'cut-out'), ex('wont-reach-third', 'on')],
-    cautions: [],
-    reads: [],
-    reaches: 'marked',
-    skip: 'reason',
-    people: fig(1, 'cp-crew'),
-    tools: [
-      ...(large ? [msg('tool-pipe-wrap'), msg('tool-large-saw')] : [m('tool-cutter')]),
-      m('tool-chamfer'),
-    ],
-    ...(large ? { never: [msg('never-side-grinder')] } : {}),
-  }
-  /** Large pipe: nothing is opened before the tool is on and everybody stands where they will work. */
-  const rig: Step = {
-    id: 'rig',
-    after: ['fit'],
-    does: m('do-rig'),
-    lookFor: m('look-rig'),
-    mistake: m('mistake-rig'),
-    action: m('act-rig'),
-    hint: m('hint-rig'),
-    exceptions: [ex('slips', 'rig')],
-    cautions: [finding('warn', 'caution-puller', 'cp-puller')],
-    reads: [],
-    skip: 'free',
+  return {
+    spec,
+    metric: spec.school === 'metric',
+    primed: usesPrimer(spec),
+    large: usesPuller(spec),
     people,
-    tools: [msg('tool-puller')],
+    m: (code) => msg(code, params),
   }
-  const prime: Step = {
-    id: 'prime',
-    after: ['fit'],
-    does: m('do-prime'),
-    lookFor: m('look-prime'),
-    mistake: m('mistake-prime'),
-    action: m('act-prime'),
-    hint: m('hint-prime'),
-    exceptions: [ex('put-down', 'on')],
-    cautions: [vapour, skin],
-    reads: [],
-    reaches: 'prepared',
-    skip: 'stop',
-    people,
-    tools: [m('tool-applicator')],
-    ...never,
-  }
-  const cement: Step = {
-    id: 'cement',
-    after: [primed ? 'prime' : 'fit'],
-    does: m(metric ? 'do-cement-metric' : 'do-cement-inch'),
-    lookFor: m('look-cement'),
-    mistake: m('mistake-cement'),
-    action: m(metric ? 'act-cement-metric' : 'act-cement-inch'),
-    hint: m('hint-cement'),
-    exceptions: [ex('put-down', 'on')],
-    cautions: primed ? [vapour] : [vapour, skin],
-    reads: [],
-    reaches: 'prepared',
-    skip: 'stop',
-    people,
-    tools: [m('tool-applicator')],
-    ...never,
-  }
-  const home: Step = {
-    id: 'home',
-    after: ['cement'],
-    does: m(metric ? 'do-home-metric' : 'do-home-inch'),
-    lookFor: m(metric ? 'look-home-metric' : 'look-home-inch'),
-    mistake: m('mistake-home'),
-    action: m(metric ? 'act-home-metric' : 'act-home-inch'),
-    hint: m('hint-home'),
-    exceptions: [ex('skinned', 'cement'), ex('hard', 'cut-out')],
-    cautions: [],
-    reads: [],
-    reaches: 'made',
-    skip: 'stop',
-    people,
-    tools: large ? [msg('tool-puller')] : [],
-  }
-  const judge: Step = {
-    id: 'judge',
-    after: ['home'],
-    does: m('do-judge'),
-    lookFor: m('look-judge'),
-    mistake: m('mistake-judge'),
-    action: m('act-judge'),
-    hint: m('hint-judge'),
-    exceptions: [ex('bead-broken', 'on'), ex('cannot-read', 'on')],
-    cautions: [],
-    reads: [
-      {
-        key: 'checkMm',
-        label: msg('field-check-reading'),
-        needed: true,
-        unit: 'mm',
-        min: 0,
-        max: 400,
-        control: 'length',
-        target: {
-          value: fig(spec.checkOffsetMm, 'ours-check-mark'),
-          shortMax: SHORT_PASS_MM,
-          overMax: OVER_PASS_MM,
-        },
-      },
-      {
-        key: 'bead',
-        label: msg('field-bead'),
-        needed: true,
-        control: 'choice',
-        options: ['all-round', 'broken'],
-      },
-    ],
-    reaches: 'verified',
-    skip: 'reason',
-    people: fig(1, 'cp-crew'),
-    tools: [],
-  }
-  return [fit, ...(large ? [rig] : []), ...(primed ? [prime] : []), cement, home, judge]
+}
+const vapour = finding('warn', 'caution-vapour', 'cp-steps')
+const skin = finding('warn', 'caution-skin', 'cp-steps')
+/** What a small brush may never be used for. */
+const never = (spec: SolventSpec) => (brushStarves(spec) ? { never: [msg('never-brush-large')] } : {})
+
+const fit = ({ metric, large, m }: Making): Step => ({
+  id: 'fit',
+  after: [],
+  does: m(metric ? 'do-fit-metric' : 'do-fit-inch'),
+  lookFor: m(metric ? 'look-fit-metric' : 'look-fit-inch'),
+  mistake: m('mistake-fit'),
+  action: m('act-fit'),
+  hint: m('hint-fit'),
+  exceptions: [ex('too-loose', 'cut-out'), ex('wont-reach-third', 'on')],
+  cautions: [],
+  reads: [],
+  reaches: 'marked',
+  skip: 'reason',
+  people: fig(1, 'cp-crew'),
+  tools: [
+    ...(large ? [msg('tool-pipe-wrap'), msg('tool-large-saw')] : [m('tool-cutter')]),
+    m('tool-chamfer'),
+  ],
+  ...(large ? { never: [msg('never-side-grinder')] } : {}),
+})
+/** Large pipe: nothing is opened before the tool is on and everybody stands where they will work. */
+const rig = ({ people, m }: Making): Step => ({
+  id: 'rig',
+  after: ['fit'],
+  does: m('do-rig'),
+  lookFor: m('look-rig'),
+  mistake: m('mistake-rig'),
+  action: m('act-rig'),
+  hint: m('hint-rig'),
+  exceptions: [ex('slips', 'rig')],
+  cautions: [finding('warn', 'caution-puller', 'cp-puller')],
+  reads: [],
+  skip: 'free',
+  people,
+  tools: [msg('tool-puller')],
+})
+const prime = ({ spec, people, m }: Making): Step => ({
+  id: 'prime',
+  after: ['fit'],
+  does: m('do-prime'),
+  lookFor: m('look-prime'),
+  mistake: m('mistake-prime'),
+  action: m('act-prime'),
+  hint: m('hint-prime'),
+  exceptions: [ex('put-down', 'on')],
+  cautions: [vapour, skin],
+  reads: [],
+  reaches: 'prepared',
+  skip: 'stop',
+  people,
+  tools: [m('tool-applicator')],
+  ...never(spec),
+})
+const cement = ({ spec, metric, primed, people, m }: Making): Step => ({
+  id: 'cement',
+  after: [primed ? 'prime' : 'fit'],
+  does: m(metric ? 'do-cement-metric' : 'do-cement-inch'),
+  lookFor: m('look-cement'),
+  mistake: m('mistake-cement'),
+  action: m(metric ? 'act-cement-metric' : 'act-cement-inch'),
+  hint: m('hint-cement'),
+  exceptions: [ex('put-down', 'on')],
+  cautions: primed ? [vapour] : [vapour, skin],
+  reads: [],
+  reaches: 'prepared',
+  skip: 'stop',
+  people,
+  tools: [m('tool-applicator')],
+  ...never(spec),
+})
+const home = ({ metric, large, people, m }: Making): Step => ({
+  id: 'home',
+  after: ['cement'],
+  does: m(metric ? 'do-home-metric' : 'do-home-inch'),
+  lookFor: m(metric ? 'look-home-metric' : 'look-home-inch'),
+  mistake: m('mistake-home'),
+  action: m(metric ? 'act-home-metric' : 'act-home-inch'),
+  hint: m('hint-home'),
+  exceptions: [ex('skinned', 'cement'), ex('hard', 'cut-out')],
+  cautions: [],
+  reads: [],
+  reaches: 'made',
+  skip: 'stop',
+  people,
+  tools: large ? [msg('tool-puller')] : [],
+})
+/** What is read of a finished joint: its check mark, and the bead. */
+const judged = (spec: SolventSpec): Field[] => [
+  {
+    key: 'checkMm',
+    label: msg('field-check-reading'),
+    needed: true,
+    unit: 'mm',
+    min: 0,
+    max: 400,
+    control: 'length',
+    target: {
+      value: fig(spec.checkOffsetMm, 'ours-check-mark'),
+      shortMax: SHORT_PASS_MM,
+      overMax: OVER_PASS_MM,
+    },
+  },
+  {
+    key: 'bead',
+    label: msg('field-bead'),
+    needed: true,
+    control: 'choice',
+    options: ['all-round', 'broken'],
+  },
+]
+const judge = ({ spec, m }: Making): Step => ({
+  id: 'judge',
+  after: ['home'],
+  does: m('do-judge'),
+  lookFor: m('look-judge'),
+  mistake: m('mistake-judge'),
+  action: m('act-judge'),
+  hint: m('hint-judge'),
+  exceptions: [ex('bead-broken', 'on'), ex('cannot-read', 'on')],
+  cautions: [],
+  reads: judged(spec),
+  reaches: 'verified',
+  skip: 'reason',
+  people: fig(1, 'cp-crew'),
+  tools: [],
+})
+
+/** The steps of one joint in order, as the job's school makes it. Steps of the other school are not shown. */
+export function steps(spec: SolventSpec, _ctx: Ctx): Step[] {
+  const making = makingOf(spec)
+  const order = [fit, making.large && rig, making.primed && prime, cement, home, judge]
+  return order.flatMap((step) => (step ? [step(making)] : []))
 }

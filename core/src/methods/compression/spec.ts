@@ -1,0 +1,27 @@
+import { type Fig, fig, msg, noFig } from '../../sources/source.js'
+import { type BaseSpec, ownFig, sizeOf } from '../kit/spec.js'
+import { type CompressionKind, type Turns, byMaker, turnsFor } from './rules.js'
+
+export interface CompressionSpec extends BaseSpec {
+  socketDepthMm: number | null
+  kind: CompressionKind | null
+  hardAlloy: boolean | null
+  remake: boolean | null
+  /** By the maker, where they differ from the usual. */
+  ownTurns: number | null
+}
+export const practice = 'cp-compression-steps'
+/** Tube sizes belong to twin ferrules, pipe and copper-tube sizes to service lines, whose nut must be named. */
+export const isTube = (spec: Pick<BaseSpec, 'size'>): boolean => ['OD', 'd'].includes(sizeOf(spec).family)
+export const kindOf = (spec: CompressionSpec): CompressionKind => spec.kind ?? 'twin-ferrule'
+export const turns = (spec: CompressionSpec): Turns =>
+  byMaker(turnsFor(kindOf(spec), sizeOf(spec), spec.hardAlloy ?? false, spec.remake ?? false), ownTurns(spec))
+const ownTurns = (spec: CompressionSpec): Fig | null =>
+  spec.ownTurns === null || spec.ownTurns === undefined
+    ? null
+    : ownFig(spec, 'ownTurns', fig(0, 'given'), 'given')
+export const depth = (spec: CompressionSpec) =>
+  ownFig(spec, 'socketDepthMm', noFig(msg('depth-by-gauge', { size: spec.size }), 'socketDepthMm'))
+export const twin = (spec: CompressionSpec): boolean => kindOf(spec) === 'twin-ferrule'
+/** Drawn in while it is tightened, so the tube stands off the bottom. */
+export const standsOff = (spec: CompressionSpec): boolean => ['grip-nut', 'stop-nut'].includes(kindOf(spec))
