@@ -42,42 +42,47 @@ export interface AppOptions {
 const VERSION = '1.0.0'
 const WEEK_MS = 7 * 86400_000
 
-export function createApp(o: AppOptions): Express {
-  const app = express()
-  const nowS = o.nowS ?? (() => Date.now() / 1000)
-  const heads = o.heads ?? headsOf(o.pool)
-  app.disable('x-powered-by')
-  // Nothing the API answers is asked for again by its tag; to hash a log of ten megabytes takes longer than to send it.
-  app.disable('etag')
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: true,
-        directives: {
-          // A picture that this device still keeps is shown from here.
-          'img-src': ["'self'", 'data:', 'blob:'],
-          // The planner of bars is WebAssembly in a worker.
-          'script-src': ["'self'", "'wasm-unsafe-eval'"],
-          'worker-src': ["'self'"],
-          'style-src': ["'self'", "'unsafe-inline'"],
-          'upgrade-insecure-requests': o.https ? [] : null,
-        },
+/** What a page of ours may load and do. */
+const guarded = (https: boolean) =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: true,
+      directives: {
+        // A picture that this device still keeps is shown from here.
+        'img-src': ["'self'", 'data:', 'blob:'],
+        // The planner of bars is WebAssembly in a worker.
+        'script-src': ["'self'", "'wasm-unsafe-eval'"],
+        'worker-src': ["'self'"],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'upgrade-insecure-requests': https ? [] : null,
       },
-      strictTransportSecurity: o.https ?? false,
-    }),
-  )
-  const limit = (perMinute: number) =>
-    rateLimit({
-      windowMs: 60_000,
-      limit: perMinute,
-      skip: () => o.limiter === false,
-      standardHeaders: true,
-      legacyHeaders: false,
-      handler: (_req, _res, next) => next(new HttpError(429, 'too-many', refusal('refused-too-many'))),
-    })
-  // The quickest there is: a log that is opened whole is ten megabytes. Brotli takes a third of gzip's time for less.
-  app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))
-  app.use('/api', notKept, askedWell)
+    },
+    strictTransportSecurity: https,
+  })
+/** So many requests a minute from one address. */
+const limitOf = (on: boolean) => (perMinute: number) =>
+  rateLimit({
+    windowMs: 60_000,
+    limit: perMinute,
+    skip: () => !on,
+    standardHeaders: true,
+    legacyHeaders: false,
+    handler: (_req, _res, next) => next(new HttpError(429, 'too-many', refusal('refused-too-many'))),
+  })
+const sessions = ({ pool, sessionSecret, https = false }: AppOptions) => {
+  const Store = connectPgSimple(session)
+  return session({
+    store: new Store({ pool, tableName: 'session', pruneSessionInterval: false }),
+    name: 'jugalis',
+    secret: sessionSecret,
+    resave: false,
+    saveUninitialized: false,
+    cookie: { httpOnly: true, sameSite: 'lax', secure: https, maxAge: WEEK_MS },
+  })
+}
+
+/** The interface as one who writes to it reads it: its description, its pages, the shapes of its files. */
+function described(app: Express): void {
   app.get('/api/openapi.json', (_req, res) => void res.json(openApi(VERSION)))
   app.use('/api/docs', docsRoutes())
   const schemas: Readonly<Record<string, object>> = { job: JOB_FILE_SCHEMA, certificate: CERTIFICATE_SCHEMA }
@@ -86,6 +91,21 @@ export function createApp(o: AppOptions): Express {
     if (!schema) throw notFound()
     res.type('application/schema+json').send(JSON.stringify(schema))
   })
+}
+
+export function createApp(o: AppOptions): Express {
+  const app = express()
+  const nowS = o.nowS ?? (() => Date.now() / 1000)
+  const heads = o.heads ?? headsOf(o.pool)
+  const limit = limitOf(o.limiter !== false)
+  app.disable('x-powered-by')
+  // Nothing the API answers is asked for again by its tag; to hash a log of ten megabytes takes longer than to send it.
+  app.disable('etag')
+  app.use(guarded(o.https ?? false))
+  // The quickest there is: a log that is opened whole is ten megabytes. Brotli takes a third of gzip's time for less.
+  app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))
+  app.use('/api', notKept, askedWell)
+  described(app)
   app.get('/api/health', async (_req, res) => {
     await o.pool.query('select 1')
     res.json({ ok: true, serverNowS: nowS() })
@@ -96,18 +116,7 @@ export function createApp(o: AppOptions): Express {
   // Instruments have tokens, not sessions.
   app.use('/api/devices', limit(600), deviceDoor(o.pool, nowS, heads))
   app.use('/api/calendar', limit(120), calendarRoutes(o.pool, o.sessionSecret, nowS))
-  const Store = connectPgSimple(session)
-  app.use(
-    '/api',
-    session({
-      store: new Store({ pool: o.pool, tableName: 'session', pruneSessionInterval: false }),
-      name: 'jugalis',
-      secret: o.sessionSecret,
-      resave: false,
-      saveUninitialized: false,
-      cookie: { httpOnly: true, sameSite: 'lax', secure: o.https ?? false, maxAge: WEEK_MS },
-    }),
-  )
+  app.use('/api', sessions(o))
   app.post('/api/session', limit(30))
   app.use('/api/session', sessionRoutes(o.pool))
   app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS, heads, o.sessionSecret))

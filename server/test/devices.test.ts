@@ -205,7 +205,7 @@ describe('stand-in probes', () => {
     expect((await pull({ off: true })).status).toBe(201)
     expect(await after(3600)).toBe(12)
     await player.stop()
-    await heads.stop()
+    heads.stop()
     h.clock.s = began
   })
   it('with two server processes run once; when one goes the other goes on', async () => {
@@ -230,6 +230,6 @@ describe('stand-in probes', () => {
     await b.once()
     expect(await count()).toBe(87 * 3)
     await b.stop()
-    await heads.stop()
+    heads.stop()
   })
 })

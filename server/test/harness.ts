@@ -110,7 +110,7 @@ export async function harness({
       async end() {
         server.closeAllConnections()
         await new Promise((done) => server.close(done))
-        await heads.stop()
+        heads.stop()
         await own.close()
       },
     })

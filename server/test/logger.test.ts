@@ -90,7 +90,7 @@ describe('the stand-in line', () => {
       await Promise.all([one.once(), two.once()])
     }
     await Promise.all([one.stop(), two.stop()])
-    await heads.stop()
+    heads.stop()
     const state = foldJob(await on.eventsOf(job))
     const times = state.tests.get(testId)?.readings.map((r) => r.atS) ?? []
     expect(times.length).toBeGreaterThan(60)

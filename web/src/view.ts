@@ -1,5 +1,6 @@
 import {
   type CureMode,
+  type JobState,
   type JointFacts,
   type JointLook,
   type Line,
@@ -14,7 +15,7 @@ import {
   tagOrder,
 } from '@jugalis/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { type Ref, computed, ref, shallowRef, watch } from 'vue'
 import { useClock } from './stores/clock'
 import { useJob } from './stores/job'
 
@@ -22,17 +23,9 @@ const STEP_S = 5
 /** From so many joints the drawing and the list do not wait for looks and answers: those follow a moment later. */
 const LARGE = { joints: 800, afterMs: 150 }
 
-/**
- * What the places show, all from one reading of the job: facts of each joint, answer of each section. Worked out
- * anew when the log changes and every few seconds; counting digits use the finer clock.
- */
-export const useView = defineStore('view', () => {
+/** The state that looks and answers are worked out from: of a large job it follows a moment later. */
+function useJudged() {
   const job = useJob()
-  const clock = useClock()
-  const mode = ref<CureMode>('coldest')
-  const nowS = computed(() => Math.floor(clock.nowS / STEP_S) * STEP_S)
-
-  /** The state that looks and answers are worked out from. */
   const judged = shallowRef(job.state)
   let later: ReturnType<typeof setTimeout> | undefined
   watch(
@@ -45,6 +38,11 @@ export const useView = defineStore('view', () => {
     },
     { flush: 'sync' },
   )
+  return judged
+}
+
+/** Facts of every joint, by either way to treat a changing temperature. */
+function useFacts(judged: Ref<JobState>, nowS: Ref<number>) {
   /** What the weather is at each place, as text: joints not begun are worked out anew when it changes, not each second. */
   const weather = computed(() =>
     [...judged.value.places.keys(), ...new Set([...judged.value.lines.values()].map((l) => l.placeId))]
@@ -54,23 +52,37 @@ export const useView = defineStore('view', () => {
   /** The present moment, without what reads it being worked out anew as it passes. */
   let lately = nowS.value
   watch(nowS, (s) => (lately = s), { flush: 'sync' })
-  function factsOf(mode_: CureMode): ReadonlyMap<string, JointFacts> {
+  function factsOf(mode: CureMode): ReadonlyMap<string, JointFacts> {
     const all = new Map<string, JointFacts>()
     const state = judged.value
     // Begun joints go by the time of their work; this names what the others hang on.
     void weather.value
     const atS = lately
     for (const id of jointPlaces(state).keys()) {
-      const f = jointFacts(state, id, mode_, atS)
+      const f = jointFacts(state, id, mode, atS)
       if (f) all.set(id, f)
     }
     return all
   }
-  const facts = computed(() => factsOf('coldest'))
-  /** The same by the other way to treat a changing temperature: worked out only where it is asked for. */
-  const planned = computed(() => factsOf('accumulate'))
-  const factsIn = (m: CureMode): ReadonlyMap<string, JointFacts> =>
-    m === 'coldest' ? facts.value : planned.value
+  const coldest = computed(() => factsOf('coldest'))
+  /** Worked out only where it is asked for. */
+  const accumulate = computed(() => factsOf('accumulate'))
+  const factsIn = (mode: CureMode): ReadonlyMap<string, JointFacts> =>
+    mode === 'coldest' ? coldest.value : accumulate.value
+  return { facts: coldest, factsIn }
+}
+
+/**
+ * What the places show, all from one reading of the job: facts of each joint, answer of each section. Worked out
+ * anew when the log changes and every few seconds; counting digits use the finer clock.
+ */
+export const useView = defineStore('view', () => {
+  const job = useJob()
+  const clock = useClock()
+  const mode = ref<CureMode>('coldest')
+  const nowS = computed(() => Math.floor(clock.nowS / STEP_S) * STEP_S)
+  const judged = useJudged()
+  const { facts, factsIn } = useFacts(judged, nowS)
   const answers = computed<ReadonlyMap<string, SectionAnswer>>(() => {
     const all = new Map<string, SectionAnswer>()
     const state = judged.value

@@ -16,91 +16,147 @@ export interface Heads {
   watch(jobId: string, told: Told): () => void
   /** An append of this process has been committed. */
   grew(jobId: string, seq: number): void
-  stop(): Promise<void>
+  stop(): void
 }
 
-/**
- * Where jobs' logs stand, told to whoever watches. `push`: one connection listens to the database, and what this
- * process appends is told to the others from outside the transaction that wrote it. `poll`: heads of the watched jobs
- * are read twice a second. Either way a lost connection costs a moment, never an event.
- */
-export function headsOf(pool: pg.Pool, mode: LiveMode = 'push'): Heads {
-  const watched = new Map<string, { seq: number; told: Set<Told> }>()
-  const toTell = new Map<string, number>()
-  let telling: NodeJS.Timeout | undefined
-  let polling: NodeJS.Timeout | undefined
-  let again: NodeJS.Timeout | undefined
-  let client: pg.PoolClient | null = null
-  let connecting = false
+/** A way to hear of logs that grew. */
+interface Ear {
+  /** Somebody began to watch. */
+  start(): void
+  stop(): void
+}
+/** Reads the heads of the watched jobs twice a second, for as long as any is watched. */
+function polling(readHeads: () => Promise<void>, anyWatched: () => boolean): Ear {
+  let timer: NodeJS.Timeout | undefined
   let stopped = false
-
-  const heard = (jobId: string, seq: number): void => {
-    const w = watched.get(jobId)
-    if (!w || seq <= w.seq) return
-    w.seq = seq
-    for (const told of w.told) told(seq)
-  }
-  async function readHeads(): Promise<void> {
-    if (!watched.size) return
-    const r = await pool.query<{ job_id: string; seq: string }>(
-      'select job_id, seq from job_head where job_id = any($1::uuid[])',
-      [[...watched.keys()]],
-    )
-    for (const row of r.rows) heard(row.job_id, Number(row.seq))
-  }
-  function poll(): void {
-    polling = setTimeout(() => {
+  const poll = (): void => {
+    timer = setTimeout(() => {
       void readHeads()
         .catch(() => undefined)
         .finally(() => {
-          if (!stopped && watched.size) poll()
-          else polling = undefined
+          if (!stopped && anyWatched()) poll()
+          else timer = undefined
         })
     }, POLL_MS)
+  }
+  return {
+    start: () => {
+      if (!timer) poll()
+    },
+    stop: () => {
+      stopped = true
+      clearTimeout(timer)
+    },
+  }
+}
+/** One connection listens to the database; lost, it is made again. */
+function listening(
+  pool: pg.Pool,
+  heard: (jobId: string, seq: number) => void,
+  readHeads: () => Promise<void>,
+): Ear {
+  let client: pg.PoolClient | null = null
+  let connecting = false
+  let stopped = false
+  let again: NodeJS.Timeout | undefined
+  const later = (): void => {
+    if (!stopped) again = setTimeout(() => void listen(), AGAIN_MS)
   }
   async function listen(): Promise<void> {
     if (client || connecting || stopped) return
     connecting = true
     try {
-      const c = await pool.connect()
+      const own = await pool.connect()
       const lost = (): void => {
-        if (client !== c) return
+        if (client !== own) return
         client = null
-        c.release(true)
-        if (!stopped) again = setTimeout(() => void listen(), AGAIN_MS)
+        own.release(true)
+        later()
       }
-      c.on('error', lost)
-      c.on('end', lost)
-      c.on('notification', (n) => {
+      own.on('error', lost)
+      own.on('end', lost)
+      own.on('notification', (n) => {
         const [jobId, seq] = (n.payload ?? '').split(' ')
         if (jobId && Number.isFinite(Number(seq))) heard(jobId, Number(seq))
       })
-      await c.query(`listen ${CHANNEL}`)
-      client = c
-      if (stopped) return void c.release(true)
+      await own.query(`listen ${CHANNEL}`)
+      client = own
+      if (stopped) return void own.release(true)
       // What was told while nobody listened is read once.
       await readHeads()
     } catch {
-      if (!stopped) again = setTimeout(() => void listen(), AGAIN_MS)
+      later()
     } finally {
       connecting = false
     }
   }
-  const start = (): void => {
-    if (mode === 'poll') {
-      if (!polling) poll()
-    } else if (client) void readHeads().catch(() => undefined)
-    else void listen()
+  return {
+    start: () => void (client ? readHeads().catch(() => undefined) : listen()),
+    stop: () => {
+      stopped = true
+      clearTimeout(again)
+      const own = client
+      client = null
+      own?.release(true)
+    },
+  }
+}
+/** Tells other processes where logs stand, those of a burst at once and outside the transaction that wrote them. */
+function teller(pool: pg.Pool): { tell(jobId: string, seq: number): void; stop(): void } {
+  const toTell = new Map<string, number>()
+  let timer: NodeJS.Timeout | undefined
+  const send = (): void => {
+    timer = undefined
+    const all = [...toTell]
+    toTell.clear()
+    void pool
+      .query(`select pg_notify($1, x) from unnest($2::text[]) as t(x)`, [
+        CHANNEL,
+        all.map(([id, seq]) => `${id} ${seq}`),
+      ])
+      .catch(() => undefined)
   }
   return {
+    tell: (jobId, seq) => {
+      toTell.set(jobId, Math.max(seq, toTell.get(jobId) ?? 0))
+      timer ??= setTimeout(send, TELL_MS)
+    },
+    stop: () => clearTimeout(timer),
+  }
+}
+
+/**
+ * Where jobs' logs stand, told to whoever watches. `push`: one connection listens to the database, and what this
+ * process appends is told to the others. `poll`: heads of the watched jobs are read twice a second. Either way a lost
+ * connection costs a moment, never an event.
+ */
+export function headsOf(pool: pg.Pool, mode: LiveMode = 'push'): Heads {
+  const watched = new Map<string, { seq: number; told: Set<Told> }>()
+  const heard = (jobId: string, seq: number): void => {
+    const entry = watched.get(jobId)
+    if (!entry || seq <= entry.seq) return
+    entry.seq = seq
+    for (const told of entry.told) told(seq)
+  }
+  async function readHeads(): Promise<void> {
+    if (!watched.size) return
+    const found = await pool.query<{ job_id: string; seq: string }>(
+      'select job_id, seq from job_head where job_id = any($1::uuid[])',
+      [[...watched.keys()]],
+    )
+    for (const row of found.rows) heard(row.job_id, Number(row.seq))
+  }
+  const ear = mode === 'poll' ? polling(readHeads, () => watched.size > 0) : listening(pool, heard, readHeads)
+  const others = teller(pool)
+  return {
     watch(jobId, told) {
-      const w = watched.get(jobId)
+      const known = watched.get(jobId)
       // Who comes later is told what the others know, even where nothing is written yet.
-      if (w && w.seq > UNKNOWN) told(w.seq)
-      const entry = w ?? { seq: UNKNOWN, told: new Set<Told>() }
+      if (known && known.seq > UNKNOWN) told(known.seq)
+      const entry = known ?? { seq: UNKNOWN, told: new Set<Told>() }
       entry.told.add(told)
       watched.set(jobId, entry)
-      start()
+      ear.start()
       return () => {
         entry.told.delete(told)
         if (!entry.told.size && watched.get(jobId) === entry) watched.delete(jobId)
@@ -108,29 +164,11 @@ export function headsOf(pool: pg.Pool, mode: LiveMode = 'push'): Heads {
     },
     grew(jobId, seq) {
       heard(jobId, seq)
-      if (mode === 'poll') return
-      toTell.set(jobId, Math.max(seq, toTell.get(jobId) ?? 0))
-      telling ??= setTimeout(() => {
-        telling = undefined
-        const all = [...toTell]
-        toTell.clear()
-        void pool
-          .query(`select pg_notify($1, x) from unnest($2::text[]) as t(x)`, [
-            CHANNEL,
-            all.map(([id, s]) => `${id} ${s}`),
-          ])
-          .catch(() => undefined)
-      }, TELL_MS)
+      if (mode === 'push') others.tell(jobId, seq)
     },
-    async stop() {
-      stopped = true
-      clearTimeout(telling)
-      clearTimeout(polling)
-      clearTimeout(again)
-      const c = client
-      client = null
-      c?.release(true)
-      await Promise.resolve()
+    stop() {
+      ear.stop()
+      others.stop()
     },
   }
 }

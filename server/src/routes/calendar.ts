@@ -38,47 +38,18 @@ export interface LogEnd {
   recordedAtS: number
 }
 
-/**
- * What changes by itself, as entries of a calendar: joints that may be moved, sections that take pressure. An entry is
- * the same one (UID) for ever: when a colder reading moves it, it comes with a higher SEQUENCE; when its time is taken
- * away, it stays and is cancelled, so that no calendar goes on showing a time that nobody stands for.
- * @param reader whose calendar it is. @param end the last entry of the log: two answers from one log are the same text.
- */
-export function calendarOf(
-  state: JobState,
-  jobId: string,
-  nowS: number,
-  end: LogEnd,
-  reader: Reader,
-): string {
-  const tell = (code: CalendarCode, params: AnyMsg['params'] = {}): string => say({ code, params }, reader)
-  const feed = ical({ name: state.job.name, ttl: 900, prodId: { company: 'Jugalis', product: 'Wait' } })
-  const stamp = new Date(end.recordedAtS * 1000)
-  /** @param sinceS when the wait began: where an entry without a time stands, crossed out. */
-  const put = (
-    id: string,
-    atS: number | null,
-    sinceS: number,
-    summary: string,
-    description: string,
-  ): void => {
-    const at = atS ?? sinceS
-    if (at < nowS - KEPT_S) return
-    const start = new Date(Math.ceil(at / 60) * 60_000)
-    feed.createEvent({
-      id: `${id}@${jobId}`,
-      sequence: end.seq,
-      status: atS === null ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
-      // A wait keeps nobody busy.
-      transparency: ICalEventTransparency.TRANSPARENT,
-      start,
-      end: new Date(start.getTime() + MARK_S * 1000),
-      summary,
-      description: atS === null ? tell('calendar-taken-back') : description,
-      stamp,
-      alarms: atS === null ? [] : [{ type: ICalAlarmType.display, trigger: 0 }],
-    })
-  }
+/** What entries are made from, and the way to put one in. */
+interface Book {
+  state: JobState
+  nowS: number
+  tell(code: CalendarCode, params?: AnyMsg['params']): string
+  /**
+   * @param atS when it may be, null = nobody stands for a time. @param sinceS when the wait began: where an entry
+   * without a time stands, crossed out.
+   */
+  put(id: string, atS: number | null, sinceS: number, summary: string, description: string): void
+}
+function putJoints({ state, nowS, tell, put }: Book): void {
   for (const id of jointPlaces(state).keys()) {
     const f = jointFacts(state, id, 'coldest', nowS)
     if (f && f.homeAtS !== null)
@@ -90,6 +61,8 @@ export function calendarOf(
         tell('calendar-by-its-rule'),
       )
   }
+}
+function putSections({ state, nowS, tell, put }: Book): void {
   for (const id of state.sections.keys()) {
     const a = sectionAnswer(state, id, nowS, 'coldest')
     if (!a || a.proved) continue
@@ -110,6 +83,45 @@ export function calendarOf(
       : tell('calendar-by-its-rule')
     put(`ready-${id}`, a.readyAtS, greatest(homes), says(a.section.tag), why)
   }
+}
+
+/**
+ * What changes by itself, as entries of a calendar: joints that may be moved, sections that take pressure. An entry is
+ * the same one (UID) for ever: when a colder reading moves it, it comes with a higher SEQUENCE; when its time is taken
+ * away, it stays and is cancelled, so that no calendar goes on showing a time that nobody stands for.
+ * @param reader whose calendar it is. @param end the last entry of the log: two answers from one log are the same text.
+ */
+export function calendarOf(
+  state: JobState,
+  jobId: string,
+  nowS: number,
+  end: LogEnd,
+  reader: Reader,
+): string {
+  const tell = (code: CalendarCode, params: AnyMsg['params'] = {}): string => say({ code, params }, reader)
+  const feed = ical({ name: state.job.name, ttl: 900, prodId: { company: 'Jugalis', product: 'Wait' } })
+  const stamp = new Date(end.recordedAtS * 1000)
+  const put: Book['put'] = (id, atS, sinceS, summary, description) => {
+    const at = atS ?? sinceS
+    if (at < nowS - KEPT_S) return
+    const start = new Date(Math.ceil(at / 60) * 60_000)
+    feed.createEvent({
+      id: `${id}@${jobId}`,
+      sequence: end.seq,
+      status: atS === null ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
+      // A wait keeps nobody busy.
+      transparency: ICalEventTransparency.TRANSPARENT,
+      start,
+      end: new Date(start.getTime() + MARK_S * 1000),
+      summary,
+      description: atS === null ? tell('calendar-taken-back') : description,
+      stamp,
+      alarms: atS === null ? [] : [{ type: ICalAlarmType.display, trigger: 0 }],
+    })
+  }
+  const book: Book = { state, nowS, tell, put }
+  putJoints(book)
+  putSections(book)
   // RFC 5545: the last line ends like every other.
   return `${feed.toString().trimEnd()}\r\n`
 }

@@ -29,20 +29,18 @@ import { refusal } from '../words.js'
 const newJob = yup
   .object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() })
   .noUnknown()
-export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secret: string): Router {
-  const routes = Router()
-  const jobId = async (req: Request): Promise<string> => {
-    const id = String(req.params.jobId).toLowerCase()
-    if (!isUuid(id)) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
-    await requireMember(pool, id, me(req).personId)
-    return id
-  }
-  const requireOwner = async (id: string, req: Request): Promise<void> => {
-    if ((await requireMember(pool, id, me(req).personId)) !== 'owner')
-      throw new HttpError(403, 'not-owner', refusal('refused-only-who-began-this'))
-  }
-  const json = express.json({ limit: '1mb' })
+/** What the routes of jobs stand on. */
+interface On {
+  pool: pg.Pool
+  nowS: () => number
+  heads: Heads
+  secret: string
+  /** The job that is asked for, once it is known that the asker is one of its members. */
+  jobId(req: Request): Promise<string>
+}
+const json = express.json({ limit: '1mb' })
 
+function lists(routes: Router, { pool, nowS }: On): void {
   routes.get('/', async (req, res) => {
     res.json({ jobs: await jobsOf(pool, me(req).personId), serverNowS: nowS() })
   })
@@ -72,17 +70,24 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     const done = await importJob(pool, req.body as unknown, me(req), nowS())
     res.status(201).json(done)
   })
+}
+
+function members(routes: Router, { pool, jobId }: On): void {
   routes.get('/:jobId/members', async (req, res) => {
     res.json({ members: await membersOf(pool, await jobId(req)) })
   })
   routes.post('/:jobId/members', json, async (req, res) => {
     const id = await jobId(req)
-    await requireOwner(id, req)
+    if ((await requireMember(pool, id, me(req).personId)) !== 'owner')
+      throw new HttpError(403, 'not-owner', refusal('refused-only-who-began-this'))
     const { login } = (req.body ?? {}) as { login?: unknown }
     if (typeof login !== 'string' || !login.trim() || login.length > 80)
       throw new HttpError(422, 'bad-input', refusal('refused-say-as-whom-the'), 'login')
     res.status(201).json({ name: await addMember(pool, id, me(req).orgId, login) })
   })
+}
+
+function entries(routes: Router, { pool, nowS, heads, jobId }: On): void {
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)
     const after = Number(req.query.after ?? 0)
@@ -118,14 +123,16 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
   routes.get('/:jobId/live', async (req, res) => {
     streamHead(res, heads, await jobId(req))
   })
-  routes.get('/:jobId/calendar', async (req, res) => {
-    res.json({ path: calendarPath(secret, await jobId(req), me(req).personId) })
-  })
-  routes.use('/:jobId/photos', photoRoutes(pool, jobId))
-  routes.use('/:jobId/devices', deviceRoutes(pool, nowS, heads, jobId))
   routes.get('/:jobId/verify', async (req, res) => {
     const id = await jobId(req)
     res.json(checkChain(id, await readLog(pool, id, 0)))
+  })
+}
+
+/** What is taken away of a job: its file, its tables, its calendar. */
+function files(routes: Router, { pool, nowS, secret, jobId }: On): void {
+  routes.get('/:jobId/calendar', async (req, res) => {
+    res.json({ path: calendarPath(secret, await jobId(req), me(req).personId) })
   })
   routes.get('/:jobId/export.json', async (req, res) => {
     const id = await jobId(req)
@@ -145,5 +152,22 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
       .type('csv')
       .send(await entriesCsv(pool, id))
   })
+}
+
+export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secret: string): Router {
+  const routes = Router()
+  const jobId = async (req: Request): Promise<string> => {
+    const id = String(req.params.jobId).toLowerCase()
+    if (!isUuid(id)) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
+    await requireMember(pool, id, me(req).personId)
+    return id
+  }
+  const on: On = { pool, nowS, heads, secret, jobId }
+  lists(routes, on)
+  members(routes, on)
+  entries(routes, on)
+  files(routes, on)
+  routes.use('/:jobId/photos', photoRoutes(pool, jobId))
+  routes.use('/:jobId/devices', deviceRoutes(pool, nowS, heads, jobId))
   return routes
 }

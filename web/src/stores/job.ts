@@ -1,49 +1,46 @@
-import { type AnyMsg, type JobEvent, type Reader } from '@jugalis/core'
+import type { AnyMsg, JobEvent, JobState, Reader } from '@jugalis/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef, watch } from 'vue'
-import { placeOf } from '../sync/batch'
+import { type Ref, computed, shallowRef, watch } from 'vue'
+import { askingFor } from '../sync/asking'
+import { type ClockFacts, placeOf } from '../sync/batch'
 import * as device from '../sync/device'
-import { createEngine } from '../sync/engine'
+import { type Where, createEngine } from '../sync/engine'
 import { useJobLog } from '../sync/job-log'
 import * as kept from '../sync/kept-log'
-import { followJob } from '../sync/live'
 import { CLOSED, type Happened, type Sync, type Waits } from '../sync/machine'
 import { usePorts } from '../sync/ports'
 import { useActs } from './acts'
 import { useClock } from './clock'
-import { type NewEntry, draftsOf } from './drafts'
+import type { NewEntry } from './drafts'
 import { useMembers } from './members'
 import * as photos from './photos'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
+import { useWriting } from './writing'
 import { reading, told } from '../words/word'
 
-/** How often the log is asked for: while a stream tells of every growth, and while none does. */
-const ASK_MS = { followed: 30_000, alone: 3000 }
 /** A doubt about times that is worth showing before the server has it, s. */
 const DOUBT_S = 2
 
-/** One open job: its log from the server, what waits on this device, and the state folded from both. */
-export const useJob = defineStore('job', () => {
-  const clock = useClock()
-  const session = useSession()
+/** An entry as the server will keep it, by all that is known of its time now. */
+function asEvent(w: Waits, at: Where, clock: ClockFacts): JobEvent {
+  const { atS, errorS } = placeOf(w, clock)
+  return {
+    ...w.draft,
+    jobId: at.jobId,
+    deviceId: at.deviceId,
+    actorId: at.personId,
+    // What was said to have been earlier was so much earlier than it was written.
+    occurredAtS: atS + (w.made ? w.draft.atDeviceS - w.made.at.wallS : 0),
+    clockErrorS: errorS > DOUBT_S ? errorS : 0,
+  }
+}
+const sameWaits = (a: Sync, b: Sync): boolean =>
+  a.waiting.length === b.waiting.length && a.waiting.every((w, i) => w.draft.id === b.waiting[i]?.draft.id)
+
+/** What one job shows: its state, what the reader sees of it, and how its log stands. */
+function useShown(jobId: Ref<string | null>, sync: Ref<Sync>, state: Ref<JobState>) {
   const prefs = usePrefs()
-  const ports = usePorts()
-  const jobId = shallowRef<string | null>(null)
-  const sync = shallowRef<Sync>(CLOSED)
-  const { pending, state, set } = useJobLog()
-  const { members, take, ask: askMembers, keep: keepMembers, knowsAll, nameOf } = useMembers()
-  let deviceId = ''
-  let openedAs = ''
-  /** Counts openings: one that another overtook ends. */
-  let opens = 0
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let live: ReturnType<typeof followJob> | null = null
-
-  const engine = createEngine(ports, changed)
-  const me = (): string => session.person?.personId ?? ''
-  const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs((entries) => keep(entries))
-
   /** What this device kept is shown at once; what is new comes when the server has answered. */
   const status = computed<'none' | 'loading' | 'open' | 'missing'>(() => {
     if (!jobId.value) return 'none'
@@ -55,32 +52,48 @@ export const useJob = defineStore('job', () => {
   const reader = computed<Reader>(() => prefs.readerFor(state.value.job.school))
   watch(reader, (r) => (reading.value = r), { immediate: true, flush: 'sync' })
   const t = (m: AnyMsg): string => told(m, reader.value)
+  /** The line at the head of the log, as far as it is known here. */
+  const logHead = (): { seq: number; hash: string } => ({
+    seq: sync.value.head.seq,
+    hash: sync.value.head.hash ?? '',
+  })
+  return { status, offline, returned, reader, t, logHead }
+}
 
+/** One open job: its log from the server, what waits on this device, and the state folded from both. */
+export const useJob = defineStore('job', () => {
+  const session = useSession()
+  const ports = usePorts()
+  const jobId = shallowRef<string | null>(null)
+  const sync = shallowRef<Sync>(CLOSED)
+  const { pending, state, set } = useJobLog()
+  const shown = useShown(jobId, sync, state)
+  const { members, take, ask: askMembers, keep: keepMembers, knowsAll, nameOf } = useMembers()
+  let deviceId = ''
+  let openedAs = ''
+  /** Counts openings: one that another overtook ends. */
+  let opens = 0
+
+  const me = (): string => session.person?.personId ?? ''
+  const at = (): Where | null => (jobId.value ? { jobId: jobId.value, personId: me(), deviceId } : null)
+  const engine = createEngine(ports, changed)
+  const asking = askingFor(engine, () => shown.offline.value || pending.value.length > 0)
+  const { keep, writeNow } = useWriting(engine, at, () => [...sync.value.known, ...pending.value])
+  const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs(keep)
   const namesOf = (id: string): Promise<void> => askMembers(id, () => jobId.value === id)
 
-  /** An entry as the server will keep it, by all that is known of its time now. */
-  function asEvent(w: Waits): JobEvent {
-    const { atS, errorS } = placeOf(w, ports.clock())
-    return {
-      ...w.draft,
-      jobId: jobId.value as string,
-      deviceId,
-      actorId: me(),
-      // What was said to have been earlier was so much earlier than it was written.
-      occurredAtS: atS + (w.made ? w.draft.atDeviceS - w.made.at.wallS : 0),
-      clockErrorS: errorS > DOUBT_S ? errorS : 0,
-    }
-  }
   function changed(to: Sync, by: Happened): void {
     const had = sync.value
     sync.value = to
-    const sameWaits =
-      had.waiting.length === to.waiting.length &&
-      had.waiting.every((w, i) => w.draft.id === to.waiting[i]?.draft.id)
-    if (had.known !== to.known || !sameWaits)
-      set({ known: to.known, ...(sameWaits ? {} : { pending: to.waiting.map(asEvent) }) })
-    const id = jobId.value
-    if (!id) return
+    const where = at()
+    const same = sameWaits(had, to)
+    if (had.known !== to.known || !same)
+      set({
+        known: to.known,
+        ...(same || !where ? {} : { pending: to.waiting.map((w) => asEvent(w, where, ports.clock())) }),
+      })
+    if (!where) return
+    const id = where.jobId
     if (to.missing) void kept.drop(id)
     // Somebody who came on the job since it was opened.
     if (by.what === 'read' && !knowsAll(to.known.slice(had.known.length)))
@@ -89,7 +102,7 @@ export const useJob = defineStore('job', () => {
   }
 
   async function open(id: string): Promise<void> {
-    if (jobId.value === id && status.value === 'open' && openedAs === me()) return
+    if (jobId.value === id && shown.status.value === 'open' && openedAs === me()) return
     close()
     const turn = opens
     jobId.value = id
@@ -110,97 +123,52 @@ export const useJob = defineStore('job', () => {
     if (opens !== turn || sync.value.missing) return
     if (sync.value.answered) keepMembers(id, state.value.job.name)
     void photos.send(id)
-    live = followJob(id, (seq) => {
-      if (seq > sync.value.head.seq) void engine.ask()
-    })
-    poll()
+    asking.begin(id, (seq) => seq > sync.value.head.seq)
   }
   function close(): void {
     opens++
-    clearTimeout(timer)
-    live?.stop()
-    live = null
+    asking.end()
     jobId.value = null
     engine.close()
     set({ known: [], pending: [] })
     forget()
   }
-  function poll(): void {
-    clearTimeout(timer)
-    if (!jobId.value) return
-    const often = offline.value || pending.value.length > 0 || !live?.alive()
-    timer = setTimeout(() => void engine.ask().finally(poll), often ? ASK_MS.alone : ASK_MS.followed)
-  }
-
   /** Writes entries: kept on this device first, shown at once, then sent. Gives their ids. */
   async function write(entries: NewEntry[], says = ''): Promise<string[]> {
     const ids = await keep(entries)
     if (says && ids.length) remember(ids, says)
     return ids
   }
-  async function keep(entries: NewEntry[]): Promise<string[]> {
-    const id = jobId.value
-    if (!id || !entries.length) return []
-    const now = clock.moment()
-    const seen = [...sync.value.known, ...pending.value]
-    const drafts = draftsOf(entries, seen, { wallS: now.wallS, offsetS: clock.offsetS })
-    const waits = await device.keep(id, me(), drafts, { at: now, before: clock.lastHeard() })
-    // Left meanwhile, they wait on this device until that job is opened again.
-    if (jobId.value === id) engine.wrote(waits)
-    return waits.map((w) => w.draft.id)
-  }
-  /**
-   * Asks the server at once and keeps nothing here: for what may be refused, such as beginning a test. It never waits
-   * among the entries, so that nobody sends it a second time.
-   */
-  async function writeNow(entry: NewEntry): Promise<void> {
-    const id = jobId.value
-    if (!id) return
-    await engine.ask()
-    const now = clock.moment()
-    const [draft] = draftsOf([entry], [], { wallS: now.wallS, offsetS: clock.offsetS })
-    if (!draft) return
-    const numbered = { ...draft, deviceSeq: await device.nextSeq() }
-    const where = { jobId: id, personId: me(), deviceId }
-    await ports.server.send(where, [{ draft: numbered, made: { at: now, before: clock.lastHeard() } }])
-    await engine.ask()
-  }
 
-  /** The line at the head of the log, as far as it is known here. */
-  const logHead = (): { seq: number; hash: string } => ({
-    seq: sync.value.head.seq,
-    hash: sync.value.head.hash ?? '',
-  })
-  // The clock was set, or the device slept: the server is asked for the time at once.
-  clock.whenParted(() => void engine.ask())
-  // Signed in again: what waited goes out at once.
+  askAtOnce(engine)
+  return {
+    jobId,
+    state,
+    nameOf,
+    members,
+    pending,
+    ...shown,
+    acts,
+    takenBack,
+    lastAct,
+    undo,
+    redo,
+    open,
+    close,
+    write,
+    writeNow,
+    dropReturned: engine.putAway,
+  }
+})
+
+/** When the clock was set or the device slept, and when somebody signed in again: nothing waits for the next turn. */
+function askAtOnce(engine: ReturnType<typeof createEngine>): void {
+  const session = useSession()
+  useClock().whenParted(() => void engine.ask())
   watch(
     () => session.lapsed,
     (out) => {
       if (!out) void engine.ask()
     },
   )
-  return {
-    logHead,
-    jobId,
-    status,
-    state,
-    reader,
-    t,
-    nameOf,
-    members,
-    offline,
-    pending,
-    returned,
-    acts,
-    takenBack,
-    lastAct,
-    open,
-    close,
-    write,
-    writeNow,
-    undo,
-    redo,
-    dropReturned: engine.putAway,
-  }
-})
+}

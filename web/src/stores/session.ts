@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref, watch } from 'vue'
+import { type Ref, ref, watch } from 'vue'
 import { NoSignal, Refused, api } from '../api'
 import { dropAll } from '../sync/kept-log'
 import { keepJson, keepText, readJson, readText } from '../stored'
@@ -21,32 +21,11 @@ const OUT = 'jugalis-signed-out'
 const markSignedOut = (on: boolean): void => void keepText(OUT, on ? '1' : null)
 const isSignedOut = (): boolean => readText(OUT) === '1'
 
-export const useSession = defineStore('session', () => {
+/** The choices of a person: read when they come, sent one after another as they change, so that the last one is kept. */
+function keptChoices(person: Ref<Person | null>) {
   const prefs = usePrefs()
-  const person = ref<Person | null>(null)
-  /** The server does not know this person any more: work goes on here, and waits until they sign in again. */
-  const lapsed = ref(false)
-  let asked: Promise<void> | null = null
-
-  function isNow(p: Person): void {
-    const other = person.value?.personId !== p.personId
-    person.value = p
-    lapsed.value = false
-    keepJson(KEY, p)
-    if (other || !settled) void readSettings()
-  }
   /** Settings of this person have been read: what is changed from then on is kept with them. */
   let settled = false
-  async function readSettings(): Promise<void> {
-    try {
-      const r = await api<{ settings: Partial<Personal> | null }>('GET', '/session/settings')
-      prefs.take(r.settings)
-      settled = true
-    } catch {
-      /* the choices of this device go on; asked again when somebody signs in */
-    }
-  }
-  /** One after another: the last choice is the one that is kept. */
   let saving: Promise<unknown> = Promise.resolve()
   watch(
     () => JSON.stringify(prefs.personal()),
@@ -55,6 +34,35 @@ export const useSession = defineStore('session', () => {
       saving = saving.then(() => api('PUT', '/session/settings', prefs.personal()).catch(() => undefined))
     },
   )
+  return {
+    isSettled: () => settled,
+    forget: () => void (settled = false),
+    async read(): Promise<void> {
+      try {
+        const kept = await api<{ settings: Partial<Personal> | null }>('GET', '/session/settings')
+        prefs.take(kept.settings)
+        settled = true
+      } catch {
+        /* the choices of this device go on; asked again when somebody signs in */
+      }
+    },
+  }
+}
+
+export const useSession = defineStore('session', () => {
+  const person = ref<Person | null>(null)
+  /** The server does not know this person any more: work goes on here, and waits until they sign in again. */
+  const lapsed = ref(false)
+  const choices = keptChoices(person)
+  let asked: Promise<void> | null = null
+
+  function isNow(now: Person): void {
+    const other = person.value?.personId !== now.personId
+    person.value = now
+    lapsed.value = false
+    keepJson(KEY, now)
+    if (other || !choices.isSettled()) void choices.read()
+  }
   /** What an answer of the server says about the session: asked as this person, and let in or not. */
   function heard(e?: unknown): void {
     if (e instanceof Refused ? e.status === 401 : !e) lapsed.value = Boolean(e)
@@ -86,9 +94,9 @@ export const useSession = defineStore('session', () => {
     if (!person.value) await asked
   }
   async function signIn(login: string, password: string): Promise<void> {
-    const p = (await api<{ person: Person }>('POST', '/session', { login, password })).person
+    const answer = await api<{ person: Person }>('POST', '/session', { login, password })
     markSignedOut(false)
-    isNow(p)
+    isNow(answer.person)
   }
   async function signOut(): Promise<void> {
     // Without signal it holds here at once, and the server is told when it answers again.
@@ -101,7 +109,7 @@ export const useSession = defineStore('session', () => {
     await dropAll().catch(() => undefined)
     person.value = null
     lapsed.value = false
-    settled = false
+    choices.forget()
     asked = null
   }
   // Another tab signed in as somebody else, or out: nothing is written here under the name that was.

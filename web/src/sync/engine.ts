@@ -46,22 +46,8 @@ export interface Ports {
   clock(): ClockFacts
 }
 
-/** Does what the machine asks for, and tells it what came of it. */
-export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) => void) {
-  let sync = CLOSED
-  let at: Where | null = null
-  let idle: (() => void)[] = []
-
-  function tell(h: Happened): void {
-    const n = next(sync, h, ports.clock())
-    sync = n.sync
-    changed(sync, h)
-    if (at) for (const todo of n.todo) void perform(todo, at)
-    if (sync.busy) return
-    const waiters = idle
-    idle = []
-    for (const done of waiters) done()
-  }
+/** Does one thing the machine asks for; what comes of a request is told to it. */
+function performer(ports: Ports, tell: (h: Happened) => void) {
   /** A request under way, and its end told. */
   async function request(turn: number, batch: readonly Waits[], ask: () => Promise<Happened>): Promise<void> {
     try {
@@ -70,7 +56,7 @@ export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) =
       tell({ ...ports.server.failure(e, batch), turn })
     }
   }
-  async function perform(todo: Todo, where: Where): Promise<void> {
+  return async (todo: Todo, where: Where): Promise<void> => {
     switch (todo.do) {
       case 'read': {
         const { turn, from } = todo
@@ -99,6 +85,25 @@ export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) =
       case 'forget-log':
         return ports.device.forgetLog(where)
     }
+  }
+}
+
+/** Does what the machine asks for, and tells it what came of it. */
+export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) => void) {
+  let sync = CLOSED
+  let at: Where | null = null
+  let idle: (() => void)[] = []
+  const perform = performer(ports, tell)
+
+  function tell(h: Happened): void {
+    const n = next(sync, h, ports.clock())
+    sync = n.sync
+    changed(sync, h)
+    if (at) for (const todo of n.todo) void perform(todo, at)
+    if (sync.busy) return
+    const waiters = idle
+    idle = []
+    for (const done of waiters) done()
   }
   /** Done with all that is under way. */
   const settled = (): Promise<void> =>

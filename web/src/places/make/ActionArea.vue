@@ -7,7 +7,7 @@ import { useNarrow } from '../../use-narrow'
 import BigAction from './BigAction.vue'
 import PhotoStrip from './PhotoStrip.vue'
 import { useCautions } from './use-cautions'
-import type { Phase } from './use-joint'
+import type { Phase } from './use-phase'
 import { word } from '../../words/word'
 
 /** The lower half: caution, the one large action, exceptions in their fixed places. Knows no method. */

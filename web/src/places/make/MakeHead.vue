@@ -6,7 +6,7 @@ import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import StepBar from './StepBar.vue'
-import type { Phase } from './use-joint'
+import type { Phase } from './use-phase'
 import { named, word } from '../../words/word'
 import { Said } from '../../words/said'
 

@@ -11,7 +11,7 @@ import {
 import { type ComputedRef, computed, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
-import type { Phase } from './use-joint'
+import type { Phase } from './use-phase'
 import { word } from '../../words/word'
 
 interface Here {

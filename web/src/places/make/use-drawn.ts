@@ -1,7 +1,7 @@
 import type { Field, JointFacts } from '@jugalis/core'
 import { type Ref, computed } from 'vue'
 import { useNarrow } from '../../use-narrow'
-import type { Phase } from './use-joint'
+import type { Phase } from './use-phase'
 import { LEAST_PX } from './use-room'
 import { isGap, onDial } from './use-writes'
 

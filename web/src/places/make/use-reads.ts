@@ -2,7 +2,7 @@ import { type Step, readingSaid } from '@jugalis/core'
 import { type Ref, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { turnsText } from './reads/turns-text'
-import type { Phase } from './use-joint'
+import type { Phase } from './use-phase'
 import { isGap, isNumber, onDial, onTape } from './use-writes'
 import { word } from '../../words/word'
 

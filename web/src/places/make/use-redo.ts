@@ -1,6 +1,6 @@
 import type { Clock, JointFacts, Step } from '@jugalis/core'
 import { type Ref, computed, ref, watch } from 'vue'
-import type { Phase } from './use-joint'
+import type { Phase } from './use-phase'
 
 /** A step that is done again because its result was not good: "Turn on", "Loosen and tighten again". */
 export function useRedo(facts: Ref<JointFacts>) {

@@ -1,6 +1,6 @@
 import type { JointFacts, Step } from '@jugalis/core'
 import { type Ref, computed } from 'vue'
-import type { Phase } from './use-joint'
+import type { Phase } from './use-phase'
 import type { useTools } from './use-tools'
 
 /** What the tools in hand reported since the last step of the joint. */

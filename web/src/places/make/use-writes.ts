@@ -41,8 +41,8 @@ export const onDial = (r: Field): boolean => r.control === 'turns' && r.unit ===
 /** Least and largest of a gap read in several places. */
 export const isGap = (r: Field): boolean => r.control === 'gap-pair' || r.control === 'gap-round'
 
-/** What the buttons of Make write: one entry a tap, kept on the device first. */
-export function useWrites(o: Options) {
+/** Writes one step down, with the figures that stood on the screen and the tools and tin in hand. */
+function useStepDone(o: Options) {
   const job = useJob()
   const pin = () => ({
     rules: o.facts().method?.version ?? 1,
@@ -57,109 +57,119 @@ export function useWrites(o: Options) {
       ? []
       : [{ key: 'depthMm', value: depth.value, source: depth.source }]
   }
-  const said = () => o.step()?.reads.filter((r) => isNumber(r) || r.asked || r.control === 'grid') ?? []
-  const choices = () => o.step()?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? []
-
-  async function done(
-    s: Step,
+  return async (
+    step: Step,
     values: Record<string, unknown>,
     says: string,
     more: { skipped?: string } = {},
-  ): Promise<void> {
+  ): Promise<void> => {
     const first = !o.facts().life
     const toolIds = o.toolIds()
     // The step that makes the joint is where a tool does its work: its own report is compared with this entry.
-    const worked = toolIds.length && s.reaches === 'made' && !more.skipped ? { byTool: true } : {}
+    const worked = toolIds.length && step.reaches === 'made' && !more.skipped ? { byTool: true } : {}
     const said = { ...values, ...worked }
-    await job.write(
-      [
-        {
-          kind: 'step-done',
-          jointId: o.facts().id,
-          data: {
-            life: o.facts().lifeNo,
-            step: s.id,
-            readings: o.overrides().length ? { ...said, overrides: [...o.overrides()] } : said,
-            shown: shown(),
-            ...(first ? { pin: pin() } : {}),
-            ...(o.tinId() ? { tinId: o.tinId() } : {}),
-            ...(toolIds.length ? { toolIds } : {}),
-            ...more,
-          },
-        },
-      ],
-      says,
-    )
-    for (const k of Object.keys(o.readings())) delete o.readings()[k]
-  }
-  async function act(): Promise<void> {
-    const s = o.step()
-    if (!s || !o.mayAct()) return
-    const values: Record<string, unknown> = o.again() ? { again: true } : {}
-    for (const r of said()) if ((o.readings()[r.key] ?? null) !== null) values[r.key] = o.readings()[r.key]
-    for (const r of choices()) values[r.key] = r.options?.[0]
-    await done(s, values, `${o.facts().tag}: ${o.label()}.`)
-  }
-  async function except(e: StepException): Promise<void> {
-    const s = o.step()
-    if (!s) return
-    const says = `${o.facts().tag}: ${job.t(e.says)}.`
-    if (e.backTo === 'cut-out') {
-      // Before the first step is done there is nothing to cut out: the part is put aside.
-      if (o.facts().life) o.askCutOut(job.t(e.says))
-      else o.putAside(job.t(e.says))
-      return
+    const data = {
+      life: o.facts().lifeNo,
+      step: step.id,
+      readings: o.overrides().length ? { ...said, overrides: [...o.overrides()] } : said,
+      shown: shown(),
+      ...(first ? { pin: pin() } : {}),
+      ...(o.tinId() ? { tinId: o.tinId() } : {}),
+      ...(toolIds.length ? { toolIds } : {}),
+      ...more,
     }
-    if (e.backTo !== 'on') {
-      const back = o.facts().steps.find((x) => x.id === e.backTo)
-      if (back) await done(back, { again: true, exception: e.id }, says)
-      return
-    }
-    const values: Record<string, unknown> = { exception: e.id, ...(o.again() ? { again: true } : {}) }
-    for (const r of choices())
-      values[r.key] = r.options?.find((x) => `${r.key}-${x}` === e.id) ?? r.options?.[0]
-    for (const r of said())
-      if ((o.readings()[r.key] ?? null) !== null && e.id !== 'cannot-read')
-        values[r.key] = o.readings()[r.key]
-    await done(s, values, says)
+    await job.write([{ kind: 'step-done', jointId: o.facts().id, data }], says)
+    for (const key of Object.keys(o.readings())) delete o.readings()[key]
   }
-  const again = (s: Step): Promise<void> => done(s, { again: true }, `${o.facts().tag}: ${job.t(s.action)}.`)
+}
+
+/** What ends a life, or a hold, before its time. */
+function useEndings({ facts }: Pick<Options, 'facts'>) {
+  const job = useJob()
   async function cutOut(
     reason: string,
     withIt: readonly { id: string; tag: string; life: number }[] = [],
   ): Promise<void> {
     // Whatever asks for it: first the pressure comes off. The screen says so.
-    if (liveSection(job.state, o.facts().id)) return
+    if (liveSection(job.state, facts().id)) return
+    const { id, tag, life } = facts()
     await job.write(
       [
-        { kind: 'cut-out', jointId: o.facts().id, data: { life: o.facts().life?.no ?? 1, reason } },
+        { kind: 'cut-out', jointId: id, data: { life: life?.no ?? 1, reason } },
         ...withIt.map((j) => ({
           kind: 'cut-out',
           jointId: j.id,
-          data: { life: j.life, reason: word('make-came-out-with', { tag: o.facts().tag }) },
+          data: { life: j.life, reason: word('make-came-out-with', { tag }) },
         })),
       ],
       withIt.length
-        ? word('make-are-cut-out-all', { joints: [o.facts().tag, ...withIt.map((j) => j.tag)].join(', ') })
-        : word('make-is-cut-out-both', { tag: o.facts().tag }),
+        ? word('make-are-cut-out-all', { joints: [tag, ...withIt.map((j) => j.tag)].join(', ') })
+        : word('make-is-cut-out-both', { tag }),
     )
   }
   /** Letting go is not a second push-home: it ends the hold and stays a doubt until the mark has been read. */
   async function letGo(): Promise<void> {
+    const { id, tag, lifeNo } = facts()
     await job.write(
-      [
-        {
-          kind: 'interrupted',
-          jointId: o.facts().id,
-          data: { life: o.facts().lifeNo, what: 'let-go-early' },
-        },
-      ],
-      word('make-let-go-early-read', { tag: o.facts().tag }),
+      [{ kind: 'interrupted', jointId: id, data: { life: lifeNo, what: 'let-go-early' } }],
+      word('make-let-go-early-read', { tag }),
     )
   }
+  return { cutOut, letGo }
+}
 
-  const skip = (s: Step, reason: string): Promise<void> =>
-    done(s, {}, word('make-skipped', { tag: o.facts().tag, reason }), { skipped: reason })
+/** What the buttons of Make write: one entry a tap, kept on the device first. */
+export function useWrites(o: Options) {
+  const job = useJob()
+  const done = useStepDone(o)
+  const tagged = (says: string): string => `${o.facts().tag}: ${says}.`
+  const choices = () => o.step()?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? []
+  /** Readings that were typed or drawn at this step. */
+  function typed(): Record<string, unknown> {
+    const said = o.step()?.reads.filter((r) => isNumber(r) || r.asked || r.control === 'grid') ?? []
+    return Object.fromEntries(
+      said.flatMap((r) => {
+        const value = o.readings()[r.key] ?? null
+        return value === null ? [] : [[r.key, value]]
+      }),
+    )
+  }
+  async function act(): Promise<void> {
+    const step = o.step()
+    if (!step || !o.mayAct()) return
+    const good = Object.fromEntries(choices().map((r) => [r.key, r.options?.[0]]))
+    await done(step, { ...(o.again() ? { again: true } : {}), ...typed(), ...good }, tagged(o.label()))
+  }
+  async function except(e: StepException): Promise<void> {
+    const step = o.step()
+    if (!step) return
+    const says = job.t(e.says)
+    if (e.backTo === 'cut-out') {
+      // Before the first step is done there is nothing to cut out: the part is put aside.
+      if (o.facts().life) o.askCutOut(says)
+      else o.putAside(says)
+      return
+    }
+    if (e.backTo !== 'on') {
+      const back = o.facts().steps.find((s) => s.id === e.backTo)
+      if (back) await done(back, { again: true, exception: e.id }, tagged(says))
+      return
+    }
+    const chosen = choices().map((r) => [
+      r.key,
+      r.options?.find((x) => `${r.key}-${x}` === e.id) ?? r.options?.[0],
+    ])
+    const values = {
+      exception: e.id,
+      ...(o.again() ? { again: true } : {}),
+      ...Object.fromEntries(chosen),
+      ...(e.id === 'cannot-read' ? {} : typed()),
+    }
+    await done(step, values, tagged(says))
+  }
+  const again = (step: Step): Promise<void> => done(step, { again: true }, tagged(job.t(step.action)))
+  const skip = (step: Step, reason: string): Promise<void> =>
+    done(step, {}, word('make-skipped', { tag: o.facts().tag, reason }), { skipped: reason })
 
-  return { act, again, except, cutOut, letGo, skip }
+  return { act, again, except, skip, ...useEndings(o) }
 }

@@ -18,6 +18,7 @@ import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
 import { hhmm, hhmmss } from '../../when'
 import { type RoundScale, roundScale } from '../../tapes/ticks'
+import { chartOption } from './chart-option'
 import { thinned } from './thin'
 import { word } from '../../words/word'
 
@@ -63,102 +64,29 @@ function degreeScale(): RoundScale {
   )
 }
 const holdFrom = computed(() => firstS.value + props.test.stabiliseS)
+/** Pressure at which the hold begins, less the fall allowed. */
+function limitOf(): number {
+  const { readings, bar: testBar, allowedDropBar } = props.test
+  return bar((readings.find((r) => r.atS >= holdFrom.value)?.bar ?? testBar) - allowedDropBar)
+}
 function draw(): void {
-  if (!chart) return
-  const css = getComputedStyle(document.documentElement)
-  const color = (name: string): string => css.getPropertyValue(name).trim()
-  const ink = color('--ink')
-  const zone = job.state.job.zone
-  const text = { color: ink, fontSize: 16, fontFamily: 'Barlow Condensed' }
-  const line = (
-    data: readonly (readonly [number, number])[],
-    width: number,
-    type: 'solid' | 'dashed' | 'dotted',
-    axis = 0,
-  ) => ({
-    type: 'line' as const,
-    data: data as [number, number][],
-    yAxisIndex: axis,
-    showSymbol: data.length < 30,
-    symbolSize: 7,
-    symbol: 'circle',
-    silent: true,
-    itemStyle: { color: ink },
-    lineStyle: { color: ink, width, type },
-  })
-  const lastS = Math.max(holdFrom.value + props.test.holdS, props.test.readings.at(-1)?.atS ?? 0)
+  const { test } = props
+  const limit = limitOf()
+  const endS = holdFrom.value + test.holdS
+  const lastS = Math.max(endS, test.readings.at(-1)?.atS ?? 0)
   // A short test is read to the second.
   const clockText = lastS - firstS.value < SHORT_S ? hhmmss : hhmm
-  const limit = bar(
-    (props.test.readings.find((r) => r.atS >= holdFrom.value)?.bar ?? props.test.bar) -
-      props.test.allowedDropBar,
-  )
-  const y = {
-    type: 'value' as const,
-    scale: true,
-    axisLine: { show: true, lineStyle: { color: ink } },
-  }
-  const scaled = ({ min, max, interval, places }: RoundScale) => ({
-    ...{ min, max, interval },
-    axisLabel: { ...text, formatter: (v: number) => fmt.number(v, places, job.reader.decimal) },
-  })
-  chart.setOption(
-    {
-      animation: false,
-      grid: { left: 64, right: 56, top: 30, bottom: 30 },
-      xAxis: {
-        type: 'time',
-        axisLabel: { ...text, formatter: (ms: number) => clockText(ms / 1000, zone), hideOverlap: true },
-        axisLine: { lineStyle: { color: ink } },
-        max: lastS * 1000,
-      },
-      yAxis: [
-        {
-          ...y,
-          name: unitOf('fine', job.reader),
-          ...scaled(pressureScale(limit)),
-          nameTextStyle: text,
-          splitLine: { lineStyle: { color: color('--line') } },
-        },
-        {
-          ...y,
-          name: unitOf('temperature', job.reader),
-          ...scaled(degreeScale()),
-          nameTextStyle: text,
-          splitLine: { show: false },
-        },
-      ],
-      series: [
-        {
-          ...line(curves.value.read, 1.5, 'solid'),
-          markLine: {
-            silent: true,
-            symbol: 'none',
-            lineStyle: { color: ink, width: 2, type: 'solid' },
-            label: { ...text, position: 'insideEndTop' },
-            data: [
-              {
-                xAxis: holdFrom.value * 1000,
-                // On the side of the hold: at the other the scale of a test without a time to settle stands.
-                label: { ...text, formatter: 'hold', position: 'insideEndBottom' as const },
-              },
-              { xAxis: (holdFrom.value + props.test.holdS) * 1000, label: { ...text, formatter: 'ends' } },
-              ...(props.test.allowedDropBar > 0
-                ? [
-                    {
-                      yAxis: limit,
-                      lineStyle: { color: color('--stop'), type: 'dashed' as const },
-                      label: { ...text, formatter: 'allowed', position: 'insideStartBottom' as const },
-                    },
-                  ]
-                : []),
-            ],
-          },
-        },
-        line(curves.value.corrected, 3, 'solid'),
-        line(curves.value.temperature, 1.5, 'dotted', 1),
-      ],
-    },
+  chart?.setOption(
+    chartOption({
+      curves: curves.value,
+      units: { bar: unitOf('fine', job.reader), degrees: unitOf('temperature', job.reader) },
+      scales: { bar: pressureScale(limit), degrees: degreeScale() },
+      hold: { fromMs: holdFrom.value * 1000, toMs: endS * 1000 },
+      lastMs: lastS * 1000,
+      limit: test.allowedDropBar > 0 ? limit : null,
+      clockText: (ms) => clockText(ms / 1000, job.state.job.zone),
+      number: (v, places) => fmt.number(v, places, job.reader.decimal),
+    }),
     true,
   )
 }

@@ -15,10 +15,9 @@ export const LARGE_LINE = 800
 const MARKED_PX = 12
 const MEASURED_PX = 66
 
-/** What of a line is drawn, and where: laid out straight, in the window that is in sight. */
-export function useDrawn(line: () => Line, current: () => string | null, width: Ref<number>) {
+/** The line laid out straight, and the window of it that is in sight. */
+function useLaid(line: () => Line, width: Ref<number>) {
   const job = useJob()
-  const view = useView()
   const shown = usePaintedLater(
     () => ({ state: job.state, line: line() }),
     (s) => s.line.items.length > LARGE_LINE,
@@ -40,9 +39,15 @@ export function useDrawn(line: () => Line, current: () => string | null, width: 
   const h = (odMm: number): number => Math.max(7, odMm * thick.value)
   const top = (lane: number): number => lane * LANE.height
   const mid = (lane: number): number => top(lane) + LANE.middle
-  const frame = computed<Frame>(() => ({ x: X, mid, thick: h }))
-
   const seen = computed(() => inSight(laid.value, scale.value, fromMm.value, toMm.value))
+  return { laid, joints, total, inner, full, window, X, h, top, mid, seen }
+}
+type LaidOut = ReturnType<typeof useLaid>
+
+/** Outlines of pipe and fittings in sight, marks on fittings wide enough for one, and what is chosen. */
+function usePaths({ laid, seen, window, X, h, mid }: LaidOut, current: () => string | null) {
+  const { scale, fromMm, toMm } = window
+  const frame = computed<Frame>(() => ({ x: X, mid, thick: h }))
   const pieces = computed(() => seen.value.filter((p) => p.item.type === 'piece'))
   const fittings = computed(() => seen.value.filter((p) => p.item.type === 'fitting'))
   const wider = (px: number) => (p: { fromMm: number; toMm: number }) =>
@@ -50,17 +55,10 @@ export function useDrawn(line: () => Line, current: () => string | null, width: 
   const here = computed(() => laid.value.parts.find((p) => p.item.id === current()))
   const paths = computed(() => {
     const f = frame.value
+    const pipes = (guessed: boolean) => pieces.value.filter((p) => p.guessed === guessed)
     return {
-      pipes: outlines(
-        f,
-        pieces.value.filter((p) => !p.guessed),
-        0,
-      ),
-      unmeasured: outlines(
-        f,
-        pieces.value.filter((p) => p.guessed),
-        0,
-      ),
+      pipes: outlines(f, pipes(false), 0),
+      unmeasured: outlines(f, pipes(true), 0),
       fittings: outlines(f, fittings.value, 5),
       marks: fittings.value
         .filter(wider(MARKED_PX))
@@ -71,6 +69,18 @@ export function useDrawn(line: () => Line, current: () => string | null, width: 
     }
   })
   const measures = computed(() => pieces.value.filter(wider(MEASURED_PX)))
+  // What is chosen is brought into sight, once it has been laid out.
+  watch(
+    () => here.value?.item.id,
+    () => here.value && window.show((here.value.fromMm + here.value.toMm) / 2),
+  )
+  return { paths, measures }
+}
+
+/** Tags and glyphs of the joints in sight, and the bands of their sections. */
+function useNames({ joints, window }: LaidOut) {
+  const view = useView()
+  const { scale, fromMm, toMm } = window
   const tags = computed(() => tagsAt(joints.value, scale.value))
   const inView = (mm: number): boolean => mm >= fromMm.value - 1 && mm <= toMm.value + 1
   const names = computed(() =>
@@ -92,14 +102,18 @@ export function useDrawn(line: () => Line, current: () => string | null, width: 
       [...view.answers.values()].map((a) => a.section),
     ).filter((b) => b.toMm >= fromMm.value && b.fromMm <= toMm.value),
   )
-  // What is chosen is brought into sight, once it has been laid out.
-  watch(
-    () => here.value?.item.id,
-    () => here.value && window.show((here.value.fromMm + here.value.toMm) / 2),
-  )
+  return { tags, names, glyphs, bands }
+}
+
+/** What of a line is drawn, and where: laid out straight, in the window that is in sight. */
+export function useDrawn(line: () => Line, current: () => string | null, width: Ref<number>) {
+  const out = useLaid(line, width)
+  const { laid, full, window } = out
+  const { scale, fromMm } = window
   return {
-    ...{ laid, joints, total, inner, full, window, X, h, top, mid },
-    ...{ paths, measures, tags, names, glyphs, bands },
+    ...out,
+    ...usePaths(out, current),
+    ...useNames(out),
     height: computed(() => laid.value.lanes * LANE.height + TAPE_H),
     percent: computed(() => Math.round((scale.value / full.value) * 100)),
     jointX: (j: Laid['joints'][number]): number => tagX(j, scale.value) + MARGIN - fromMm.value * scale.value,

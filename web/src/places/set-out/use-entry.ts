@@ -16,19 +16,26 @@ import { word } from '../../words/word'
 
 const REMEMBERED = 30
 
-/** The entry line: what is typed, where it goes, what it may become, what was typed before. */
-export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed: (id: string) => void) {
-  const job = useJob()
-  /** Sizes by the line's school, lengths as this person reads them. */
-  const readerOf = (l: Line): Reader => ({ ...job.reader, units: l.school })
-  const text = ref('')
-  const cursor = ref<Cursor>(END)
+/** What was typed before, to be called back. */
+function useRecall(text: Ref<string>) {
   const recall = ref<string[]>([])
   const recalled = ref(-1)
-  watch(
-    () => line.value?.id,
-    () => void (cursor.value = END),
-  )
+  return {
+    remember(typed: string): void {
+      recalled.value = -1
+      recall.value = [typed, ...recall.value.filter((r) => r !== typed)].slice(0, REMEMBERED)
+    },
+    recallStep(by: 1 | -1): void {
+      const next = Math.max(-1, Math.min(recall.value.length - 1, recalled.value + by))
+      recalled.value = next
+      text.value = next < 0 ? '' : (recall.value[next] ?? '')
+    },
+  }
+}
+
+/** What the text may become: fittings lately typed, groups of this job, words that begin alike. */
+function useOffers(line: Ref<Line | null>, text: Ref<string>, readerOf: (line: Line) => Reader) {
+  const job = useJob()
   const groups = computed(() => [...job.state.groups.values()])
   /** Fittings of this line as last typed, newest first. */
   const lately = computed(() => {
@@ -47,6 +54,22 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
       groups.value.map((g) => g.name),
     ),
   )
+  function complete(): boolean {
+    const first = offers.value[0]
+    if (!first || !text.value.trim()) return false
+    text.value = first
+    return true
+  }
+  return { groups, lately, offers, complete }
+}
+
+/** Where the next entry goes: at the end, after a part, into a branch. */
+function useCursor(line: Ref<Line | null>) {
+  const cursor = ref<Cursor>(END)
+  watch(
+    () => line.value?.id,
+    () => void (cursor.value = END),
+  )
   const where = computed(() => {
     const l = line.value
     const at = l && standing(l, cursor.value)
@@ -55,6 +78,18 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
       ? word('set-out-into-the-branch-of', { tag: at.tag })
       : word('set-out-after', { tag: at.tag })
   })
+  return { cursor, where, toEnd: () => void (cursor.value = END) }
+}
+
+/** The entry line: what is typed, where it goes, what it may become, what was typed before. */
+export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed: (id: string) => void) {
+  const job = useJob()
+  /** Sizes by the line's school, lengths as this person reads them. */
+  const readerOf = (l: Line): Reader => ({ ...job.reader, units: l.school })
+  const text = ref('')
+  const { cursor, where, toEnd } = useCursor(line)
+  const { remember, recallStep } = useRecall(text)
+  const { groups, lately, offers, complete } = useOffers(line, text, readerOf)
 
   /** Which of two units was meant, where a bare length looks like the other system's. */
   const doubt = ref<ReturnType<typeof doubtfulLength>>(null)
@@ -71,45 +106,34 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     if (doubt.value) return
     // The field is free at once: a quick typist is already at the next entry while this one is kept.
     text.value = ''
-    recalled.value = -1
-    recall.value = [typed, ...recall.value.filter((r) => r !== typed)].slice(0, REMEMBERED)
+    remember(typed)
     const group = /^use (.+)$/i.exec(typed)?.[1]?.trim()
     const texts = group
       ? groups.value.find((g) => g.name.toLowerCase() === group.toLowerCase())?.entries
       : [typed]
-    const refused = (): void => void (text.value ||= typed)
-    if (!texts) {
+    if (texts) void put(typed, texts, group !== undefined)
+    else {
       fault.value = word('set-out-there-is-no-group', { group })
-      return refused()
+      text.value ||= typed
     }
+  }
+  async function put(typed: string, texts: readonly string[], isGroup: boolean): Promise<void> {
     let next: Cursor = cursor.value
-    void edit(
+    const ok = await edit(
       (l, shop) => {
-        const done = placeTexts(l, texts, cursor.value, shop, group ? { units: l.school } : readerOf(l))
+        const done = placeTexts(l, texts, cursor.value, shop, isGroup ? { units: l.school } : readerOf(l))
         if (done.ok) next = done.cursor
         return done
       },
       word('set-out-set-out-2', { typed }),
-      refused,
-    ).then((ok) => {
-      const l = line.value
-      if (!ok || !l) return
-      // At the end of the main run it stays there, whatever is taken out in the meantime.
-      cursor.value = next.after !== null && !next.branch && standing(l, END)?.id === next.after ? END : next
-      const at = next.after ?? standing(l, END)?.id
-      if (at) placed(at)
-    })
-  }
-  function complete(): boolean {
-    const first = offers.value[0]
-    if (!first || !text.value.trim()) return false
-    text.value = first
-    return true
-  }
-  function recallStep(by: 1 | -1): void {
-    const next = Math.max(-1, Math.min(recall.value.length - 1, recalled.value + by))
-    recalled.value = next
-    text.value = next < 0 ? '' : (recall.value[next] ?? '')
+      () => void (text.value ||= typed),
+    )
+    const l = line.value
+    if (!ok || !l) return
+    // At the end of the main run it stays there, whatever is taken out in the meantime.
+    cursor.value = next.after !== null && !next.branch && standing(l, END)?.id === next.after ? END : next
+    const at = next.after ?? standing(l, END)?.id
+    if (at) placed(at)
   }
   return {
     text,
@@ -123,7 +147,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     meant,
     complete,
     recallStep,
-    toEnd: () => void (cursor.value = END),
+    toEnd,
   }
 }
 export type EntryLineState = ReturnType<typeof useEntry>

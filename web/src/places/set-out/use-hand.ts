@@ -5,18 +5,43 @@ import { isOwnKey } from '../../keys'
 const STILL_PX = 4
 const STEP_PX = 80
 
-/** A drawing in the hand: pulled along, zoomed about the pointer, tapped; and by key while no field has the focus. */
-export function useHand(
-  svg: Ref<SVGSVGElement | undefined>,
-  does: {
-    pan(px: number): void
-    zoom(by: 1 | -1, atPx?: number): void
-    fit(): void
-    toStart(): void
-    toEnd(): void
-    tap(x: number, y: number): void
-  },
-) {
+/** What a drawing does when it is pulled, zoomed or tapped. */
+interface Does {
+  pan(px: number): void
+  zoom(by: 1 | -1, atPx?: number): void
+  fit(): void
+  toStart(): void
+  toEnd(): void
+  tap(x: number, y: number): void
+}
+
+/** By key, while no field has the focus: to zoom from anywhere, to go along it where the drawing has the focus. */
+function useKeysOf(svg: Ref<SVGSVGElement | undefined>, does: Does): void {
+  function key(e: KeyboardEvent): void {
+    if (!isOwnKey(e)) return
+    const anywhere: Record<string, () => void> = {
+      '+': () => does.zoom(1),
+      '-': () => does.zoom(-1),
+      '0': does.fit,
+    }
+    const here: Record<string, () => void> = {
+      ArrowLeft: () => does.pan(-STEP_PX),
+      ArrowRight: () => does.pan(STEP_PX),
+      Home: does.toStart,
+      End: does.toEnd,
+    }
+    const act = anywhere[e.key] ?? (e.target === svg.value ? here[e.key] : undefined)
+    if (!act) return
+    e.preventDefault()
+    act()
+  }
+  onMounted(() => window.addEventListener('keydown', key))
+  onBeforeUnmount(() => window.removeEventListener('keydown', key))
+}
+
+/** A drawing in the hand: pulled along, zoomed about the pointer, tapped; and by key. */
+export function useHand(svg: Ref<SVGSVGElement | undefined>, does: Does) {
+  useKeysOf(svg, does)
   let from: { x: number; moved: boolean } | null = null
   const at = (e: MouseEvent): { x: number; y: number } => {
     const box = svg.value?.getBoundingClientRect()
@@ -48,26 +73,5 @@ export function useHand(
       does.pan(e.deltaX || e.deltaY)
     }
   }
-  function key(e: KeyboardEvent): void {
-    const el = e.target as Element
-    if (!isOwnKey(e)) return
-    const anywhere: Record<string, () => void> = {
-      '+': () => does.zoom(1),
-      '-': () => does.zoom(-1),
-      '0': does.fit,
-    }
-    const here: Record<string, () => void> = {
-      ArrowLeft: () => does.pan(-STEP_PX),
-      ArrowRight: () => does.pan(STEP_PX),
-      Home: does.toStart,
-      End: does.toEnd,
-    }
-    const act = anywhere[e.key] ?? (el === svg.value ? here[e.key] : undefined)
-    if (!act) return
-    e.preventDefault()
-    act()
-  }
-  onMounted(() => window.addEventListener('keydown', key))
-  onBeforeUnmount(() => window.removeEventListener('keydown', key))
   return { down, move, up, cancel, wheel }
 }

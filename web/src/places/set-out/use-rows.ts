@@ -16,9 +16,8 @@ import { useJob } from '../../stores/job'
 import type { Edits } from './use-edits'
 import { word } from '../../words/word'
 
-/** Which rows of a line are chosen, and what can be done with them. */
-export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
-  const job = useJob()
+/** Which rows of a line are chosen: one, or all from one to another; and which is being typed over. */
+function useChosen(line: Ref<Line | null>) {
   const currentId = ref<string | null>(null)
   /** The other end of what is chosen, when it is more than one row. */
   const anchorId = ref<string | null>(null)
@@ -32,13 +31,6 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     return b < 0 ? items.value.slice(a, a + 1) : items.value.slice(Math.min(a, b), Math.max(a, b) + 1)
   })
   const chosenIds = computed(() => new Set(chosen.value.map((i) => i.id)))
-  watch(
-    () => line.value?.id,
-    () => {
-      currentId.value = anchorId.value = editing.value = null
-      fault.value = ''
-    },
-  )
   function choose(id: string | null, extend = false): void {
     if (extend) anchorId.value ??= currentId.value
     else anchorId.value = null
@@ -50,9 +42,20 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     const next = items.value[at < 0 ? (by > 0 ? 0 : items.value.length - 1) : at + by]
     if (next) choose(next.id, extend)
   }
-  const name = (list: readonly Item[]): string =>
-    list.length === 1 ? (list[0] as Item).tag : word('set-out-parts', { parts: list.length })
+  /** Opens a row for typing over; null closes it. */
+  const typeOver = (id: string | null): void => void (editing.value = id)
+  watch(
+    () => line.value?.id,
+    () => void (currentId.value = anchorId.value = editing.value = null),
+  )
+  return { items, indexOf, current, currentId, chosen, chosenIds, editing, choose, step, typeOver }
+}
+type Chosen = ReturnType<typeof useChosen>
+const name = (list: readonly Item[]): string =>
+  list.length === 1 ? (list[0] as Item).tag : word('set-out-parts', { parts: list.length })
 
+/** What is done with the chosen rows: taken out, copied below, moved. */
+function useMoves({ items, indexOf, chosen, chosenIds, choose }: Chosen, edit: Edits['edit']) {
   async function remove(): Promise<void> {
     const gone = chosen.value
     if (!gone.length) return
@@ -89,42 +92,35 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     const ids = new Set(chosenIds.value)
     await (by > 0 ? moveTo(ids, next.id) : moveTo(new Set([next.id]), last.id, ids))
   }
+  return { remove, copy, moveTo, nudge }
+}
+
+/** The rows of a line: which are chosen, and what can be done with them. */
+export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
+  const job = useJob()
+  const rows = useChosen(line)
+  watch(
+    () => line.value?.id,
+    () => void (fault.value = ''),
+  )
+  const refused = (why: string): Promise<boolean> => {
+    fault.value = why
+    return Promise.resolve(false)
+  }
   /** Reads a row as it was typed over. */
   function change(item: Item, typed: string): Promise<boolean> {
     const l = line.value
     if (!l) return Promise.resolve(false)
     const reader = { ...job.reader, units: l.school }
     const doubt = doubtfulLength(typed, reader)
-    if (doubt) {
-      fault.value = word('set-out-which-was-meant-or', { own: doubt.own, other: doubt.other })
-      return Promise.resolve(false)
-    }
+    if (doubt) return refused(word('set-out-which-was-meant-or', { own: doubt.own, other: doubt.other }))
     const entry = parseEntry(typed, reader, methodOf(l.method)?.sizes(l.material) ?? [])
-    if (!entry.ok) {
-      fault.value = job.t(entry.why)
-      return Promise.resolve(false)
-    }
+    if (!entry.ok) return refused(job.t(entry.why))
     return edit((now, shop) => {
       const own = now.items.find((i) => i.id === item.id)
       return own ? changeTo(now, own, entry, shop) : { ok: true, edits: [], items: now.items }
     }, `${item.tag}: ${typed}.`)
   }
-  /** Opens a row for typing over; null closes it. */
-  const typeOver = (id: string | null): void => void (editing.value = id)
-  return {
-    current,
-    currentId,
-    chosen,
-    chosenIds,
-    editing,
-    choose,
-    step,
-    remove,
-    copy,
-    moveTo,
-    nudge,
-    change,
-    typeOver,
-  }
+  return { ...rows, ...useMoves(rows, edit), change }
 }
 export type Rows = ReturnType<typeof useRows>

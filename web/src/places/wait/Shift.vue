@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { type JointFacts, placeHealth, shiftOf } from '@jugalis/core'
+import { shiftOf } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { when } from '../../when'
 import { word } from '../../words/word'
+import { useShiftBlocks } from './use-shift-blocks'
 
 /** What the next shift must know, in two minutes; nothing of what is done with. */
 const job = useJob()
@@ -12,121 +13,7 @@ const view = useView()
 const zone = computed(() => job.state.job.zone)
 const at = (s: number): string => when(s, view.nowS, zone.value)
 const shift = computed(() => shiftOf(job.state, view.facts.values(), view.looks, view.nowS))
-const doubts = computed(() =>
-  [...job.state.places].flatMap(([placeId, name]) => {
-    const h = placeHealth(job.state, placeId, view.nowS - 86400, view.nowS)
-    if (!job.state.readings.has(placeId)) return []
-    const old = h.lastAtS !== null && view.nowS - h.lastAtS > 7200
-    return [
-      ...(old ? [word('wait-not-read-since', { name, at: at(h.lastAtS ?? 0) })] : []),
-      ...(h.jumps.length ? [word('wait-jumps-of-the-probe', { name, jumps: h.jumps.length })] : []),
-    ]
-  }),
-)
-interface Line {
-  key: string
-  tag: string
-  jointId?: string
-  says: string
-}
-const of = (f: JointFacts, says: string): Line => ({ key: f.id, tag: f.tag, jointId: f.id, says })
-const stepSays = (f: JointFacts, id: string): string => {
-  const s = f.steps.find((x) => x.id === id)
-  return s ? job.t(s.action) : id
-}
-const blocks = computed<{ title: string; lines: Line[] }[]>(() => {
-  const s = shift.value
-  return [
-    {
-      title: word('wait-under-pressure-or-vacuum'),
-      lines: s.sections.map((x) => ({
-        key: x.id,
-        tag: x.tag,
-        says: word('wait-is-nobody-cuts-or', { state: x.state }),
-      })),
-    },
-    {
-      title: word('ui-assembled-not-fixed'),
-      lines: s.unfixed.map((f) => of(f, f.nextStep ? job.t(f.nextStep.does) : '')),
-    },
-    {
-      title: word('wait-half-made'),
-      lines: s.halfMade.map((x) =>
-        of(
-          x.facts,
-          word(
-            x.byS === null
-              ? 'wait-last-step'
-              : x.byS < view.nowS
-                ? 'wait-last-step-over'
-                : 'wait-last-step-until',
-            { step: stepSays(x.facts, x.lastStep), at: at(x.lastAtS), by: x.byS === null ? '' : at(x.byS) },
-          ),
-        ),
-      ),
-    },
-    {
-      title: word('wait-judged-failed-still-in'),
-      lines: s.failed.map((f) => of(f, word('wait-cut-out-and-make'))),
-    },
-    {
-      title: word('wait-not-to-be-touched'),
-      lines: s.dontTouch.map((x) =>
-        of(
-          x.facts,
-          x.untilS === null ? word('wait-until-somebody-has-said') : word('wait-until', { at: at(x.untilS) }),
-        ),
-      ),
-    },
-    {
-      title: word('wait-blankets-on'),
-      lines: s.blanketsOn.map((b) => ({
-        key: b.tool.id,
-        tag: b.tool.name,
-        says: word('wait-on-since', { at: at(b.sinceS) }),
-      })),
-    },
-    {
-      title: word('wait-to-look-at-again'),
-      lines: s.toLookAt.map((f) =>
-        of(f, f.inspection?.findings[0] ? job.t(f.inspection.findings[0]) : word('wait-not-judged')),
-      ),
-    },
-    {
-      title: word('wait-tools-not-good'),
-      lines: s.toolsNotGood.map((t) => ({
-        key: t.id,
-        tag: t.name,
-        says: word('wait-failed-its-trial', { how: t.proofs.at(-1)?.how ?? '' }),
-      })),
-    },
-    {
-      title: word('wait-hot-work-permits-in'),
-      lines: s.permits.map((p) => ({
-        key: p.number,
-        tag: p.number,
-        says: word('wait-until', { at: at(p.untilS) }),
-      })),
-    },
-    {
-      title: word('wait-no-pressure-yet'),
-      lines: [...view.answers.values()]
-        .filter((a) => !a.proved && !(a.readyAtS !== null && a.readyAtS <= view.nowS))
-        .map((a) => ({
-          key: a.section.id,
-          tag: a.section.tag,
-          says: word(a.readyAtS === null ? 'wait-at-no-time-yet' : 'wait-bar-from', {
-            bar: a.section.testBar,
-            at: a.readyAtS === null ? '' : at(a.readyAtS),
-          }),
-        })),
-    },
-    {
-      title: word('wait-readings-in-doubt'),
-      lines: doubts.value.map((says) => ({ key: says, tag: '', says })),
-    },
-  ].filter((b) => b.lines.length)
-})
+const { blocks } = useShiftBlocks(shift)
 const headline = computed(() => {
   const s = shift.value
   const parts = [

@@ -1,0 +1,148 @@
+import { type JointFacts, type shiftOf, placeHealth } from '@jugalis/core'
+import { type ComputedRef, computed } from 'vue'
+import { useJob } from '../../stores/job'
+import { useView } from '../../view'
+import { when } from '../../when'
+import { word } from '../../words/word'
+
+interface Line {
+  key: string
+  tag: string
+  jointId?: string
+  says: string
+}
+interface Block {
+  title: string
+  lines: Line[]
+}
+type Shift = ReturnType<typeof shiftOf>
+
+const DAY_S = 86_400
+/** A place not read for so long is said, s. */
+const OLD_S = 7200
+const of = (facts: JointFacts, says: string): Line => ({
+  key: facts.id,
+  tag: facts.tag,
+  jointId: facts.id,
+  says,
+})
+
+/** What the next shift must know, under the heading it belongs to; a heading with nothing under it is left out. */
+export function useShiftBlocks(shift: ComputedRef<Shift>) {
+  const job = useJob()
+  const view = useView()
+  const at = (s: number): string => when(s, view.nowS, job.state.job.zone)
+
+  function halfMade({ facts, lastStep, lastAtS, byS }: Shift['halfMade'][number]): Line {
+    const action = facts.steps.find((s) => s.id === lastStep)?.action
+    const over = byS !== null && byS < view.nowS
+    const code = over ? 'wait-last-step-over' : 'wait-last-step-until'
+    return of(
+      facts,
+      word(byS === null ? 'wait-last-step' : code, {
+        step: action ? job.t(action) : lastStep,
+        at: at(lastAtS),
+        by: byS === null ? '' : at(byS),
+      }),
+    )
+  }
+  /** What hurts or spoils work if it is not known. */
+  const atOnce = (s: Shift): Block[] => [
+    {
+      title: word('wait-under-pressure-or-vacuum'),
+      lines: s.sections.map((x) => ({
+        key: x.id,
+        tag: x.tag,
+        says: word('wait-is-nobody-cuts-or', { state: x.state }),
+      })),
+    },
+    {
+      title: word('ui-assembled-not-fixed'),
+      lines: s.unfixed.map((f) => of(f, f.nextStep ? job.t(f.nextStep.does) : '')),
+    },
+    { title: word('wait-half-made'), lines: s.halfMade.map(halfMade) },
+    {
+      title: word('wait-judged-failed-still-in'),
+      lines: s.failed.map((f) => of(f, word('wait-cut-out-and-make'))),
+    },
+    {
+      title: word('wait-not-to-be-touched'),
+      lines: s.dontTouch.map((x) =>
+        of(
+          x.facts,
+          x.untilS === null ? word('wait-until-somebody-has-said') : word('wait-until', { at: at(x.untilS) }),
+        ),
+      ),
+    },
+    {
+      title: word('wait-blankets-on'),
+      lines: s.blanketsOn.map((b) => ({
+        key: b.tool.id,
+        tag: b.tool.name,
+        says: word('wait-on-since', { at: at(b.sinceS) }),
+      })),
+    },
+  ]
+  /** What is looked at before work goes on. */
+  const before = (s: Shift): Block[] => [
+    {
+      title: word('wait-to-look-at-again'),
+      lines: s.toLookAt.map((f) =>
+        of(f, f.inspection?.findings[0] ? job.t(f.inspection.findings[0]) : word('wait-not-judged')),
+      ),
+    },
+    {
+      title: word('wait-tools-not-good'),
+      lines: s.toolsNotGood.map((t) => ({
+        key: t.id,
+        tag: t.name,
+        says: word('wait-failed-its-trial', { how: t.proofs.at(-1)?.how ?? '' }),
+      })),
+    },
+    {
+      title: word('wait-hot-work-permits-in'),
+      lines: s.permits.map((p) => ({
+        key: p.number,
+        tag: p.number,
+        says: word('wait-until', { at: at(p.untilS) }),
+      })),
+    },
+  ]
+  function noPressureYet(): Block {
+    const waiting = [...view.answers.values()].filter(
+      (a) => !a.proved && !(a.readyAtS !== null && a.readyAtS <= view.nowS),
+    )
+    return {
+      title: word('wait-no-pressure-yet'),
+      lines: waiting.map((a) => ({
+        key: a.section.id,
+        tag: a.section.tag,
+        says: word(a.readyAtS === null ? 'wait-at-no-time-yet' : 'wait-bar-from', {
+          bar: a.section.testBar,
+          at: a.readyAtS === null ? '' : at(a.readyAtS),
+        }),
+      })),
+    }
+  }
+  function doubts(): Block {
+    const lines = [...job.state.places].flatMap(([placeId, name]) => {
+      const health = placeHealth(job.state, placeId, view.nowS - DAY_S, view.nowS)
+      if (!job.state.readings.has(placeId)) return []
+      const old = health.lastAtS !== null && view.nowS - health.lastAtS > OLD_S
+      return [
+        ...(old ? [word('wait-not-read-since', { name, at: at(health.lastAtS ?? 0) })] : []),
+        ...(health.jumps.length
+          ? [word('wait-jumps-of-the-probe', { name, jumps: health.jumps.length })]
+          : []),
+      ]
+    })
+    return {
+      title: word('wait-readings-in-doubt'),
+      lines: lines.map((says) => ({ key: says, tag: '', says })),
+    }
+  }
+  const blocks = computed(() =>
+    [...atOnce(shift.value), ...before(shift.value), noPressureYet(), doubts()].filter((b) => b.lines.length),
+  )
+  return { blocks }
+}
