@@ -18,6 +18,14 @@ const NOT_READ =
 
 const CALLS_WITHOUT_WORDS =
   /^(?:emit|api|ask|fetch|inject|matchMedia|define\w+|querySelector\w*|closest|matches|getContext|createElement|addEventListener|removeEventListener|startsWith|endsWith|includes|indexOf|split|replace|replaceAll|test|setAttribute|append|as|on|set|attribute)$/
+/** Attributes that no person reads, whatever stands in them. */
+const ATTRIBUTE_OF_CODE =
+  /^(?:class|style|id|value|d|viewBox|points|transform|font-family|autocomplete|accept|media|content|href|to|sandbox)$/
+/** What is written on paper or in a drawing by these: one word is read as much as a sentence. */
+const WRITES = /^(?:text|say|head|flag)$/
+/** Members that are shown as they are. */
+const SHOWN = /^(?:label|title|says|heading|formatter|placeholder)$/
+const ONE_WORD = /^\p{Ll}{3,}$/u
 const callee = (node) =>
   node.callee.type === 'MemberExpression' ? node.callee.property.name : node.callee.name
 
@@ -48,6 +56,18 @@ function notRead(node) {
   }
   return false
 }
+/** Does a single word, which might be an id anywhere else, stand where people read it? */
+function shown(node) {
+  for (let at = node, up = node.parent; up; at = up, up = up.parent) {
+    if (up.type === 'ConditionalExpression' && up.test !== at) continue
+    if (up.type === 'LogicalExpression') continue
+    if (up.type === 'Property') return up.value === at && SHOWN.test(up.key.name ?? up.key.value ?? '')
+    if (up.type === 'CallExpression')
+      return up.callee.type === 'MemberExpression' && up.arguments[0] === at && WRITES.test(callee(up))
+    return up.type === 'VExpressionContainer' && up.parent.type === 'VElement'
+  }
+  return false
+}
 const reads = (text, pattern) =>
   pattern.test(text) && !KEY.test(text) && !SQL.test(text) && !NOT_READ.test(text)
 
@@ -62,8 +82,9 @@ export const inTheBook = {
       context.report({ node, messageId: 'outside', data: { text: text.trim().slice(0, 60) } })
     const strings = {
       Literal(node) {
-        if (typeof node.value === 'string' && reads(node.value, SENTENCE) && !notRead(node))
-          say(node, node.value)
+        if (typeof node.value !== 'string') return
+        const sentence = reads(node.value, SENTENCE) && !notRead(node)
+        if (sentence || (reads(node.value, ONE_WORD) && shown(node))) say(node, node.value)
       },
       TemplateElement(node) {
         const text = node.value.cooked ?? ''
@@ -83,8 +104,9 @@ export const inTheBook = {
           if (reads(node.value, WORD) && !['code', 'b', 'kbd'].includes(inside)) say(node, node.value)
         },
         'VAttribute[directive=false]'(node) {
-          if (READ_ALOUD.has(node.key.rawName) && WORD.test(node.value?.value ?? ''))
-            say(node, node.value.value)
+          const [name, value] = [node.key.rawName, node.value?.value ?? '']
+          const aloud = READ_ALOUD.has(name) && WORD.test(value)
+          if (aloud || (!ATTRIBUTE_OF_CODE.test(name) && reads(value, SENTENCE))) say(node, value)
         },
       },
       strings,

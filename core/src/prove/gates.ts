@@ -42,23 +42,24 @@ const auto = (id: string, open: boolean, says: Msg): Gate => ({
   atS: null,
   how: null,
 })
-const names = (list: readonly { facts: { tag: string } }[]): string => {
-  const tags = list.map((j) => j.facts.tag)
-  return tags.length > 4 ? `${tags.slice(0, 4).join(', ')} and ${tags.length - 4} more` : tags.join(', ')
-}
+/** So many joints are named; the rest are counted. */
+const NAMED = 4
+const named = (list: readonly { facts: { tag: string } }[]): { list: string; more: number } => ({
+  list: list
+    .slice(0, NAMED)
+    .map((j) => j.facts.tag)
+    .join(', '),
+  more: Math.max(0, list.length - NAMED),
+})
 /** That every joint is made, judged and cured, and that it is known what the section holds. */
 function ownGates({ section, joints, allowedBar, holdsBack }: SectionAnswer): Gate[] {
   const unmade = joints.filter((j) => j.facts.homeAtS === null)
   const unjudged = joints.filter((j) => !j.look.inspected)
   const uncured = !(allowedBar === null || allowedBar >= section.testBar - SAME_BAR)
-  const says = (open: number, list: string) => ({ open, all: joints.length, list })
+  const says = (open: typeof joints) => ({ open: open.length, all: joints.length, ...named(open) })
   return [
-    auto(
-      'made',
-      unmade.length > 0 || joints.length === 0,
-      msg('gate-joints-made', says(unmade.length, names(unmade))),
-    ),
-    auto('judged', unjudged.length > 0, msg('gate-joints-judged', says(unjudged.length, names(unjudged)))),
+    auto('made', unmade.length > 0 || joints.length === 0, msg('gate-joints-made', says(unmade))),
+    auto('judged', unjudged.length > 0, msg('gate-joints-judged', says(unjudged))),
     auto(
       'cured',
       uncured,

@@ -26,9 +26,9 @@ export const ANSWERS = {
   'joint-curing': '{many, select, yes {{joint} are curing} other {{joint} is curing}}',
   'section-empty': 'No joints in this section yet.',
   'gate-joints-made':
-    '{open, plural, =0 {All {all} joints are made.} other {{open} of {all} joints are not made: {list}.}}',
+    '{open, plural, =0 {All {all} joints are made.} other {{open} of {all} joints are not made: {list}{more, plural, =0 {} other { and {more} more}}.}}',
   'gate-joints-judged':
-    '{open, plural, =0 {All {all} joints are judged good.} other {{open} of {all} joints are not judged good: {list}.}}',
+    '{open, plural, =0 {All {all} joints are judged good.} other {{open} of {all} joints are not judged good: {list}{more, plural, =0 {} other { and {more} more}}.}}',
   'gate-cured':
     '{open, plural, =0 {Every joint is cured for {bar, number, pressure} by its rule.} other {Not cured for {bar, number, pressure}: {list} holds it back.}}',
   'gate-state': 'The section is {state}.',

@@ -75,7 +75,7 @@ function drawChart(p: Paper, c: Certificate, top: number, high: number, w: Reade
     )
   const limit = Y(pressure(allowed), sp)
   p.line(LEFT_MM, limit, right, limit, 0.3, [2, 1.4])
-  p.text('allowed', right - 1, limit - 0.8, 2, { end: true })
+  p.text(word('paper-allowed'), right - 1, limit - 0.8, 2, { end: true })
   for (const s of [holdS, holdS + c.test.holdS]) p.line(X(s), top, X(s), top + high, 0.3)
   const numerals = (s: RoundScale, x: number, end: boolean): void => {
     for (let k = 0; k <= Math.round((s.max - s.min) / s.interval); k++) {

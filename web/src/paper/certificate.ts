@@ -149,7 +149,7 @@ function recordRows(c: Certificate, w: CertificateWords): Row[] {
     ])
   rows.push([
     word('paper-joints'),
-    c.joints.map((x) => `${x.tag} ${x.size}${x.lives > 1 ? ` (life ${x.lives})` : ''}`).join(', '),
+    c.joints.map((x) => word('paper-joint-row', { tag: x.tag, size: x.size, life: x.lives })).join(', '),
   ])
   return rows
 }
@@ -237,7 +237,7 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   f.head(word('ui-gates'))
   f.rows(
     c.gates.map((g) => [
-      g.open ? 'open' : 'closed',
+      word('paper-gate-is', { open: g.open ? 'yes' : 'no' }),
       `${w.say(g.says)}${g.by ? ` ${w.name(g.by)}, ${w.when(g.atS ?? 0)}, ${g.how ?? ''}` : ''}`,
     ]),
   )

@@ -54,11 +54,11 @@ function strip(p: Paper, s: Strip, x: number, y: number, reader: Reader): void {
   p.line(x, y - 1.5, x, y + STRIP_MM - 6.5, 0.8)
   p.line(x + s.depthMm, y, x + s.depthMm, y + STRIP_MM - 8, 0.4)
   p.text(fmt.lengthFigure(s.depthMm, reader), x + s.depthMm - 1, y + 6, 3.2, { end: true, bold: true })
-  p.text('depth', x + s.depthMm - 1, y + 10.5, 2.4, { end: true })
+  p.text(word('paper-depth'), x + s.depthMm - 1, y + 10.5, 2.4, { end: true })
   if (s.checkMm !== null) {
     p.line(x + s.checkMm, y, x + s.checkMm, y + STRIP_MM - 8, 0.4, [2, 1.2])
     p.text(fmt.lengthFigure(s.checkMm, reader), x + s.checkMm - 1, y + 6, 3.2, { end: true, bold: true })
-    p.text('check', x + s.checkMm - 1, y + 10.5, 2.4, { end: true })
+    p.text(word('paper-check'), x + s.checkMm - 1, y + 10.5, 2.4, { end: true })
   }
   const whole = `${s.size}: ${s.joints.join(', ')}`
   let shown = whole

@@ -84,6 +84,11 @@ export const PAPER = {
     'Some letters here are in none of the fonts that ship with this: each stands as a box.',
   // tables
   'paper-cut-list-2': 'Cut list',
+  'paper-allowed': 'allowed',
+  'paper-depth': 'depth',
+  'paper-check': 'check',
+  'paper-gate-is': '{open, select, yes {open} other {closed}}',
+  'paper-joint-row': '{tag} {size}{life, plural, =1 {} other { (life {life})}}',
   'paper-hold-from-to': 'hold {from} to {to}',
   'paper-from-until': '{ended, select, none {{begun}} other {{begun}, ended {ended}}}',
   'paper-stage-done': '{stage} at {bar}: {note}, {when}, {by}',

@@ -4,6 +4,7 @@ import type { Wordings } from '@jugalis/core'
 export const SITE = {
   // ClimateChart
   'site-wall-and-air-temperature': 'Wall and air temperature of the last days',
+  'site-chart-now': 'now',
   'site-thick-pipe-wall-thin': 'Thick: pipe wall. Thin: air. Dashed: forecast.',
   // Forecast
   'site-forecast': 'Forecast',

@@ -3,16 +3,11 @@ import {
   OPENERS,
   CLOSING_SPARE_MM,
   allPieces,
-  begunJoints,
   clearanceFindings,
   clearancesOf,
   closingFinding,
   fmt,
-  jointPlaces,
-  putOf,
   sourceOf,
-  splitWith,
-  twinJoint,
 } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -26,6 +21,8 @@ import MeasureSheet from './MeasureSheet.vue'
 import NearSheet from './NearSheet.vue'
 import PaperSheet from './PaperSheet.vue'
 import PieceList from './PieceList.vue'
+import { useCutActs } from './use-cut-acts'
+import { useCutSentences } from './use-cut-sentences'
 import { named, word } from '../../words/word'
 import { Said } from '../../words/said'
 
@@ -46,95 +43,19 @@ const gone = computed(
   () => Boolean(route.params.itemId) && piece.value?.item.id !== route.params.itemId && job.status === 'open',
 )
 const index = computed(() => pieces.value.findIndex((p) => p === piece.value))
-const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 const length = (mm: number): string => fmt.length(mm, job.reader)
 const open = (step: number): void => {
   const next = pieces.value[index.value + step]
   if (next) void router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
 }
-/** Where to mark, in words. A method without a check mark has none; ends that meet face to face have no mark at all. */
-const marks = computed(() => {
-  const ends = (piece.value?.ends ?? []).flatMap((e) =>
-    e.depthMm?.value
-      ? [{ depth: e.depthMm.value, check: e.checkMarkMm?.value ?? null, tag: e.jointTag }]
-      : [],
-  )
-  const [a, b] = ends
-  if (!a) return ''
-  const same = b && a.depth === b.depth
-  const depths = same
-    ? word('cut-both-ends', { figure: figure(a.depth) })
-    : ends.map((e) => word('cut-depth-at', { depth: figure(e.depth), tag: e.tag })).join(', ')
-  const checks = [...new Set(ends.flatMap((e) => (e.check === null ? [] : [figure(e.check)])))]
-  return word('cut-mark', { depths, ends: ends.length, checks: checks.join(', ') })
-})
 /** What to set the saw to: a piece that goes in last is cut over first, mm. */
 const toCutMm = computed(() => {
   const p = piece.value
   return (p?.cutMm.value ?? 0) + (p?.item.closing ? CLOSING_SPARE_MM : 0)
 })
-/** What stands in the headline when there is no length to cut. */
-const headline = computed(() => {
-  const p = piece.value
-  if (!p) return word('cut-no-measures-yet-give')
-  return p.cutMm.value === null ? job.t(p.cutMm.why) : ''
-})
 const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null && !p.isCut).length)
-const how = computed(() => {
-  const p = piece.value
-  if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
-  return word('cut-less-take-offs-plus', {
-    tag: p.item.tag,
-    size: p.item.size,
-    material: named(p.line.material),
-    measure: p.item.measure,
-    measured: figure(p.item.measuredMm),
-    takeOffs: figure(p.takeOffsMm),
-    insertions: figure(p.insertionsMm),
-    gaps: figure(p.gapsMm),
-    hasGaps: p.gapsMm ? 'yes' : 'no',
-  })
-})
-/** Pipe-in-pipe: the piece at the same place of the other pipe, and how much longer the inner one is. */
-const twin = computed(() => {
-  const p = piece.value
-  const end = p?.ends.find((e) => e.jointId)
-  const at = end?.jointId ? jointPlaces(job.state).get(end.jointId) : undefined
-  const other = at && twinJoint(job.state, at)
-  const cut = other && pieces.value.find((x) => x.item === other.place.piece)
-  if (!p || !cut || p.cutMm.value === null || cut.cutMm.value === null) return ''
-  const by = other.inner ? cut.cutMm.value - p.cutMm.value : p.cutMm.value - cut.cutMm.value
-  return word(other.inner ? 'cut-its-carrier-is-cut' : 'cut-it-is-than-round', {
-    tag: cut.item.tag,
-    by: figure(Math.abs(by)),
-    which: by < 0 ? 'shorter' : 'longer',
-  })
-})
 /** A piece that goes in last, between ends that stand: can it be got in? */
 const closing = computed(() => (piece.value ? closingFinding(piece.value) : null))
-async function turnClosing(): Promise<void> {
-  const p = piece.value
-  if (!p) return
-  const on = !p.item.closing
-  await job.write(
-    [{ kind: 'item-put', data: { lineId: p.line.id, ...putOf({ ...p.item, closing: on }) } }],
-    word(on ? 'cut-goes-in-last' : 'cut-is-an-ordinary-piece', { tag: p.item.tag }),
-  )
-}
-/** What lets a piece in that cannot be drawn back: it becomes two, with a fitting that opens between. */
-async function letIn(fitting: (typeof OPENERS)[number]): Promise<void> {
-  const p = piece.value
-  const split =
-    p &&
-    splitWith(p.line, p.item, fitting, { begun: begunJoints(job.state), newId: () => crypto.randomUUID() })
-  if (!p || !split) return
-  if (!split.ok) return void (splitFault.value = job.t(split.why))
-  await job.write(
-    split.edits.map((e) => ({ kind: e.kind, data: { lineId: p.line.id, ...e.data } })),
-    word('cut-is-two-pieces-with', { tag: p.item.tag, fitting }),
-  )
-}
-const splitFault = ref('')
 /** Room for the joints of this piece, and whether any of its ends asks for room at all. */
 const room = computed(() => (piece.value ? clearanceFindings(job.state, piece.value) : []))
 const asksRoom = computed(
@@ -151,22 +72,8 @@ const warned = computed<ReadonlySet<string>>(
         .map((p) => p.item.id),
     ),
 )
-/** Where the bends begin on the straight tube, in words. */
-const bends = computed(() =>
-  piece.value?.bends.length
-    ? word('cut-bend', {
-        bends: piece.value.bends
-          .map((b) =>
-            word('cut-bend-from', {
-              turn: Math.abs(b.turnDeg),
-              side: b.turnDeg < 0 ? 'right' : 'left',
-              at: figure(b.atMm),
-            }),
-          )
-          .join(', '),
-      })
-    : '',
-)
+const { marks, headline, how, twin, bends } = useCutSentences(piece, pieces)
+const { splitFault, turnClosing, letIn, cut } = useCutActs(piece, pieces, toCutMm)
 const near = ref(false)
 const sources = ref(false)
 const measuring = ref(false)
@@ -175,17 +82,6 @@ const depthSource = computed(() => {
   const f = piece.value?.ends.find((e) => e.depthMm?.value != null)?.depthMm
   return f && f.value !== null ? sourceOf(f.source) : null
 })
-async function cut(): Promise<void> {
-  const p = piece.value
-  if (!p || p.cutMm.value === null) return
-  await job.write(
-    [{ kind: 'piece-cut', data: { itemId: p.item.id, cutMm: toCutMm.value } }],
-    word('cut-is-cut-2', { tag: p.item.tag }),
-  )
-  const next = pieces.value.find((x) => !x.isCut && x.item.id !== p.item.id && x.cutMm.value !== null)
-  if (next)
-    await router.replace({ name: 'cut', params: { jobId: job.jobId as string, itemId: next.item.id } })
-}
 /** J and K go from piece to piece. No key cuts: that is told by the button. */
 function key(e: KeyboardEvent): void {
   if (!isOwnKey(e)) return
@@ -221,6 +117,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
           <button v-for="f in OPENERS" :key="f" type="button" class="figure-link opener" @click="letIn(f)">
             {{ word('cut-put-a-in', { f }) }}
           </button>
+          <span v-if="splitFault" class="refusal" role="alert">{{ splitFault }}</span>
         </template>
       </p>
       <p

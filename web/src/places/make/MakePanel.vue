@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import {
-  type Clock,
-  type Done,
   type Finding,
   type JointFacts,
   type StepException,
@@ -25,6 +23,7 @@ import SkipSheet from './SkipSheet.vue'
 import SourcesSheet from './SourcesSheet.vue'
 import StepReads from './reads/StepReads.vue'
 import WorkNotes from './WorkNotes.vue'
+import { useAct } from './use-act'
 import { useAround, useMakesWay } from './use-around'
 import { useDrawingHeight, useDrawn } from './use-drawn'
 import { useJoint } from './use-joint'
@@ -94,24 +93,12 @@ const writes = useWrites({
   again: () => redo.value !== null,
   mayAct: () => phase.value !== 'hold' && !held.value && !(judging.value && unread.value),
 })
-/** A tap just after a limit is asked about: the window it was for, and the entry it made. */
-const asked = ref<{ clock: Clock; done: Done } | null>(null)
-async function act(): Promise<void> {
+const { asked, act } = useAct(props, joint, async () => {
   acted()
-  const limit = joint.open.value
-  const passed = phase.value === 'window' && limit !== null && joint.left(limit) < 0
   before.value?.begun()
   await writes.act()
   redo.value = null
-  const done = props.facts.life?.done.at(-1)
-  if (
-    passed &&
-    limit &&
-    done &&
-    !props.facts.clocks.some((c) => c.id === limit.id && c.stoppedAtS === undefined)
-  )
-    asked.value = { clock: limit, done }
-}
+})
 async function cutOut(withIt: Parameters<typeof writes.cutOut>[1]): Promise<void> {
   const reason = cuttingOut.value ?? ''
   cuttingOut.value = null

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Item, allMethods, hasBranch, lineFaults, methodOf, unknownTakeOffs } from '@jugalis/core'
+import { type Item, hasBranch, lineFaults, methodOf } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { isOwnKey } from '../../keys'
@@ -9,6 +9,7 @@ import CarrierSheet from './CarrierSheet.vue'
 import EntryLine from './EntryLine.vue'
 import LineDrawing from './LineDrawing.vue'
 import LineSheet from './LineSheet.vue'
+import LineTabs from './LineTabs.vue'
 import NameSheet from './NameSheet.vue'
 import PartList from './PartList.vue'
 import RowTools from './RowTools.vue'
@@ -16,6 +17,7 @@ import SectionSheet from './SectionSheet.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
 import { useEdits } from './use-edits'
 import { useEntry } from './use-entry'
+import { useLineHeadline } from './use-line-headline'
 import { useLines } from './use-lines'
 import { useRows } from './use-rows'
 import { named, word } from '../../words/word'
@@ -47,12 +49,6 @@ const pieces = computed(() => line.value?.items.filter((i) => i.type === 'piece'
 const jointsOf = (list: readonly Item[]): string[] =>
   list.flatMap((p) => p.joints).filter((j): j is string => j !== null)
 const jointIds = computed(() => jointsOf(pieces.value))
-const unknown = computed(() => (line.value ? unknownTakeOffs(job.state, line.value) : []))
-const kinds = computed(
-  () =>
-    new Set(unknown.value.map((o) => [o.fitting.fitting, o.branch, o.fitting.size, o.fitting.size2].join()))
-      .size,
-)
 const faults = computed(() => (line.value ? lineFaults(line.value) : []))
 const sections = computed(() => {
   const own = new Set(jointIds.value)
@@ -63,28 +59,7 @@ const painted = computed(() => {
   const chosen = jointsOf(rows.chosen.value)
   return rows.chosen.value.length > 1 && chosen.length ? chosen : jointIds.value
 })
-const headline = computed(() => {
-  const l = line.value
-  if (!l) return word('set-out-nothing-set-out-yet')
-  if (!l.items.length) return word('set-out-nothing-set-out-yet-type')
-  if (!allMethods().some((m) => m.id === l.method))
-    return word('set-out-has-no-method-choose', { tag: l.tag })
-  if (faults.value.length)
-    return word('set-out-cannot-be-joined-as', { tag: l.tag, faults: faults.value.length })
-  return kinds.value
-    ? word('set-out-has-joints-and-pieces', {
-        tag: l.tag,
-        jointIds: jointIds.value.length,
-        pieces: pieces.value.length,
-        kinds: kinds.value,
-      })
-    : word('set-out-is-complete-joints-pieces', {
-        tag: l.tag,
-        jointIds: jointIds.value.length,
-        pieces: pieces.value.length,
-        sections: sections.value.length,
-      })
-})
+const headline = useLineHeadline(line, { faults, jointIds, pieces, sections })
 const go = (lineId: string): void =>
   void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId } })
 
@@ -130,16 +105,7 @@ const groupWrong = (name: string): string =>
 
 <template>
   <div class="place">
-    <nav v-if="view.lines.length" class="lines" :aria-label="word('set-out-lines')">
-      <RouterLink
-        v-for="l in view.lines"
-        :key="l.id"
-        :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: l.id } }"
-        :class="{ here: l === line }"
-        >{{ l.tag }} {{ l.name }}</RouterLink
-      >
-      <button type="button" class="button" @click="sheet = 'line'">{{ word('set-out-new-line') }}</button>
-    </nav>
+    <LineTabs v-if="view.lines.length" :here="line" @fresh="sheet = 'line'" />
     <div class="head">
       <h1>{{ headline }}</h1>
       <p v-for="f in faults.slice(0, 3)" :key="f.item.id" class="refusal">
@@ -267,7 +233,7 @@ const groupWrong = (name: string): string =>
       :title="word('set-out-keep-these-rows-as')"
       :label="word('set-out-name-of-the-group')"
       :says="word('set-out-a-group-is-typed')"
-      action="Keep it"
+      :action="word('ui-keep-it')"
       :wrong="groupWrong"
       @close="sheet = null"
       @named="(name) => lines.keepGroup(name, rows.chosen.value)"
@@ -277,7 +243,7 @@ const groupWrong = (name: string): string =>
       :title="word('set-out-copy', { tag: line.tag })"
       :label="word('set-out-tag-of-the-new')"
       :says="word('set-out-the-same-parts-and')"
-      action="Copy the line"
+      :action="word('set-out-copy-the-line')"
       :wrong="lines.tagWrong"
       @close="sheet = null"
       @named="(tag) => lines.copyLine(tag).then((id) => id && go(id))"
@@ -287,24 +253,6 @@ const groupWrong = (name: string): string =>
 </template>
 
 <style scoped>
-.lines {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 18px;
-  align-items: center;
-}
-.lines a {
-  min-height: 44px;
-  min-width: 44px;
-  display: flex;
-  align-items: center;
-  text-decoration: none;
-  font-weight: 500;
-}
-.lines a.here {
-  font-weight: 600;
-  box-shadow: inset 0 -3px 0 var(--copper);
-}
 .begin {
   align-self: flex-start;
   min-height: 56px;
@@ -316,16 +264,7 @@ const groupWrong = (name: string): string =>
   align-items: flex-start;
 }
 @media (max-width: 720px) {
-  /* One row of lines that slides; the list before the drawing. */
-  .lines {
-    flex-wrap: nowrap;
-    overflow-x: auto;
-    margin: 0 -14px;
-    padding: 0 14px;
-  }
-  .lines > * {
-    flex: none;
-  }
+  /* The list before the drawing. */
   .drawn,
   .sections {
     order: 1;

@@ -1,35 +1,17 @@
 <script setup lang="ts">
-import {
-  type Fig,
-  type Stretch,
-  armMm,
-  filledWeight,
-  fmt,
-  growthMm,
-  hangerSpacingMm,
-  USUAL,
-  lineSeries,
-  litresPerMetre,
-  sagSpanMm,
-  sourceOf,
-  stretchesOf,
-  systemOf,
-  smallest,
-} from '@jugalis/core'
+import { type Fig, USUAL, fmt, sourceOf, systemOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import QuantityField from '../../frame/QuantityField.vue'
 import { useJob } from '../../stores/job'
-import { useView } from '../../view'
+import { type SupportRow, hangersAlong, hangersOf, useSupportRows } from './support-rows'
 import { named, word } from '../../words/word'
 import { Said } from '../../words/said'
 
 /** How the lines lie: growth of straight stretches, the arm or loop each needs, supports, weight when full. */
 const job = useJob()
-const view = useView()
 const route = useRoute()
 const router = useRouter()
-const MOST = 60
 /** What is asked stands in the address, temperatures in °C: a link shows the same to somebody who reads other units. */
 const asked = (key: string): string => String(route.query[key] ?? '')
 const set = (key: string, value: string): void =>
@@ -53,50 +35,12 @@ const LIQUIDS = [
 ] as const
 const density = computed(() => Number(asked('density') || 1000))
 
-const pipeOf = (s: Stretch) => ({ material: s.line.material, size: s.size, series: lineSeries(s.line) })
-const stretches = computed(() =>
-  view.lines.flatMap((l) => stretchesOf(job.state, l)).sort((a, b) => b.lengthMm - a.lengthMm),
-)
-interface Row {
-  s: Stretch
-  grows: Fig | null
-  arm: Fig | null
-  loop: Fig | null
-  hangers: Fig
-  sag: Fig
-  full: Fig
-  litres: Fig
-  /** The closer of the two spacings. */
-  everyMm: number | null
-}
-const rows = computed<Row[]>(() =>
-  stretches.value.slice(0, MOST).map((s) => {
-    const pipe = pipeOf(s)
-    const ends = [cold.value, warm.value].filter((t): t is number => t !== null)
-    const growths =
-      laid.value === null ? [] : ends.map((t) => growthMm(pipe.material, s.lengthMm, laid.value as number, t))
-    const grows = growths.reduce<Fig | null>(
-      (a, b) => (a === null || Math.abs(b.value ?? 0) > Math.abs(a.value ?? 0) ? b : a),
-      null,
-    )
-    const mm = grows?.value ?? null
-    const wallC = warm.value ?? 20
-    const hangers = hangerSpacingMm(pipe, wallC)
-    const sag = sagSpanMm(pipe, wallC, density.value)
-    const spans = [hangers.value, sag.value].filter((v): v is number => v !== null)
-    return {
-      s,
-      grows,
-      arm: mm === null ? null : armMm(pipe, mm),
-      loop: mm === null ? null : armMm(pipe, mm / 2),
-      hangers,
-      sag,
-      full: filledWeight(pipe, density.value),
-      litres: litresPerMetre(pipe),
-      everyMm: spans.length ? smallest(spans) : null,
-    }
-  }),
-)
+const { stretches, rows } = useSupportRows(() => ({
+  laidC: laid.value,
+  coldC: cold.value,
+  warmC: warm.value,
+  density: density.value,
+}))
 const most = computed(
   () =>
     rows.value
@@ -136,14 +80,9 @@ const reasons = computed(() => [
       .flatMap((f) => (f && f.value === null ? [job.t(f.why)] : [])),
   ),
 ])
-const count = (r: Row): number => (r.everyMm ? Math.ceil(r.s.lengthMm / r.everyMm) + 1 : 0)
 const longestMm = computed(() => Math.max(1, stretches.value[0]?.lengthMm ?? 1))
 const BAR_PX = 96
-const hangersAt = (r: Row): number[] => {
-  const n = count(r)
-  const w = (r.s.lengthMm / longestMm.value) * BAR_PX
-  return n < 2 || n > 60 ? [] : Array.from({ length: n }, (_, i) => 4 + (i / (n - 1)) * w)
-}
+const hangersAt = (r: SupportRow): number[] => hangersAlong(r, (r.s.lengthMm / longestMm.value) * BAR_PX)
 const SOURCES = [
   'cp-expansion',
   'cp-expansion-arm',
@@ -262,7 +201,7 @@ const sources = ref(false)
               }}
             </td>
             <td class="num">
-              <template v-if="r.everyMm">{{ dist(r.everyMm) }}, {{ count(r) }}</template>
+              <template v-if="r.everyMm">{{ dist(r.everyMm) }}, {{ hangersOf(r) }}</template>
               <template v-else>{{ text(r.hangers, dist) }}</template>
             </td>
             <td class="num">
@@ -279,8 +218,8 @@ const sources = ref(false)
         </tbody>
       </table>
       <p v-for="r in reasons" :key="r" class="why">{{ word('set-out-no-figure', { r }) }}</p>
-      <p v-if="stretches.length > MOST" class="why">
-        {{ word('set-out-shorter-stretches-are-left', { stretches: stretches.length - MOST }) }}
+      <p v-if="stretches.length > rows.length" class="why">
+        {{ word('set-out-shorter-stretches-are-left', { stretches: stretches.length - rows.length }) }}
       </p>
     </div>
   </div>

@@ -91,7 +91,7 @@ function draw(): void {
           markLine: {
             silent: true,
             symbol: 'none',
-            label: { ...text, formatter: 'now', position: 'insideEndTop' },
+            label: { ...text, formatter: word('site-chart-now'), position: 'insideEndTop' },
             lineStyle: { color: ink, type: 'solid', width: 1.5 },
             data: [{ xAxis: view.nowS * 1000 }],
           },

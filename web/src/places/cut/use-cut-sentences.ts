@@ -1,0 +1,82 @@
+import { type PieceCut, fmt, jointPlaces, twinJoint } from '@jugalis/core'
+import { type ComputedRef, computed } from 'vue'
+import { useJob } from '../../stores/job'
+import { named, word } from '../../words/word'
+
+/** What is said of the piece at hand: where to mark it, how its length came about, its twin, its bends. */
+export function useCutSentences(
+  piece: ComputedRef<PieceCut | null>,
+  pieces: ComputedRef<readonly PieceCut[]>,
+) {
+  const job = useJob()
+  const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
+  /** Where to mark, in words. A method without a check mark has none; ends that meet face to face have no mark at all. */
+  const marks = computed(() => {
+    const ends = (piece.value?.ends ?? []).flatMap((e) =>
+      e.depthMm?.value
+        ? [{ depth: e.depthMm.value, check: e.checkMarkMm?.value ?? null, tag: e.jointTag }]
+        : [],
+    )
+    const [a, b] = ends
+    if (!a) return ''
+    const same = b && a.depth === b.depth
+    const depths = same
+      ? word('cut-both-ends', { figure: figure(a.depth) })
+      : ends.map((e) => word('cut-depth-at', { depth: figure(e.depth), tag: e.tag })).join(', ')
+    const checks = [...new Set(ends.flatMap((e) => (e.check === null ? [] : [figure(e.check)])))]
+    return word('cut-mark', { depths, ends: ends.length, checks: checks.join(', ') })
+  })
+  /** What stands in the headline when there is no length to cut. */
+  const headline = computed(() => {
+    const p = piece.value
+    if (!p) return word('cut-no-measures-yet-give')
+    return p.cutMm.value === null ? job.t(p.cutMm.why) : ''
+  })
+  const how = computed(() => {
+    const p = piece.value
+    if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
+    return word('cut-less-take-offs-plus', {
+      tag: p.item.tag,
+      size: p.item.size,
+      material: named(p.line.material),
+      measure: p.item.measure,
+      measured: figure(p.item.measuredMm),
+      takeOffs: figure(p.takeOffsMm),
+      insertions: figure(p.insertionsMm),
+      gaps: figure(p.gapsMm),
+      hasGaps: p.gapsMm ? 'yes' : 'no',
+    })
+  })
+  /** Pipe-in-pipe: the piece at the same place of the other pipe, and how much longer the inner one is. */
+  const twin = computed(() => {
+    const p = piece.value
+    const end = p?.ends.find((e) => e.jointId)
+    const at = end?.jointId ? jointPlaces(job.state).get(end.jointId) : undefined
+    const other = at && twinJoint(job.state, at)
+    const cut = other && pieces.value.find((x) => x.item === other.place.piece)
+    if (!p || !cut || p.cutMm.value === null || cut.cutMm.value === null) return ''
+    const by = other.inner ? cut.cutMm.value - p.cutMm.value : p.cutMm.value - cut.cutMm.value
+    return word(other.inner ? 'cut-its-carrier-is-cut' : 'cut-it-is-than-round', {
+      tag: cut.item.tag,
+      by: figure(Math.abs(by)),
+      which: by < 0 ? 'shorter' : 'longer',
+    })
+  })
+  /** Where the bends begin on the straight tube, in words. */
+  const bends = computed(() =>
+    piece.value?.bends.length
+      ? word('cut-bend', {
+          bends: piece.value.bends
+            .map((b) =>
+              word('cut-bend-from', {
+                turn: Math.abs(b.turnDeg),
+                side: b.turnDeg < 0 ? 'right' : 'left',
+                at: figure(b.atMm),
+              }),
+            )
+            .join(', '),
+        })
+      : '',
+  )
+  return { marks, headline, how, twin, bends }
+}

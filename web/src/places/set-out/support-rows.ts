@@ -1,0 +1,95 @@
+import {
+  type Fig,
+  type Stretch,
+  armMm,
+  filledWeight,
+  growthMm,
+  hangerSpacingMm,
+  lineSeries,
+  litresPerMetre,
+  sagSpanMm,
+  smallest,
+  stretchesOf,
+} from '@jugalis/core'
+import { computed } from 'vue'
+import { useJob } from '../../stores/job'
+import { useView } from '../../view'
+
+/** So many stretches are worked out, longest first. */
+const MOST = 60
+/** More hangers than this are not drawn one by one. */
+const DRAWN = 60
+/** What the wall is taken at where nobody said how warm it gets, °C. */
+const ORDINARY_C = 20
+
+export interface SupportRow {
+  s: Stretch
+  grows: Fig | null
+  arm: Fig | null
+  loop: Fig | null
+  hangers: Fig
+  sag: Fig
+  full: Fig
+  litres: Fig
+  /** The closer of the two spacings. */
+  everyMm: number | null
+}
+/** Temperatures at which it is laid and used, °C, null = not said; density of what is in it, kg/m³. */
+interface Service {
+  laidC: number | null
+  coldC: number | null
+  warmC: number | null
+  density: number
+}
+const pipeOf = (s: Stretch) => ({ material: s.line.material, size: s.size, series: lineSeries(s.line) })
+
+/** The larger movement of the two between laid and service; null where a temperature is not said. */
+function movement(s: Stretch, { laidC, coldC, warmC }: Service): Fig | null {
+  if (laidC === null) return null
+  return [coldC, warmC]
+    .filter((t): t is number => t !== null)
+    .map((t) => growthMm(s.line.material, s.lengthMm, laidC, t))
+    .reduce<Fig | null>(
+      (a, b) => (a === null || Math.abs(b.value ?? 0) > Math.abs(a.value ?? 0) ? b : a),
+      null,
+    )
+}
+function rowOf(s: Stretch, service: Service): SupportRow {
+  const pipe = pipeOf(s)
+  const grows = movement(s, service)
+  const mm = grows?.value ?? null
+  const wallC = service.warmC ?? ORDINARY_C
+  const hangers = hangerSpacingMm(pipe, wallC)
+  const sag = sagSpanMm(pipe, wallC, service.density)
+  const spans = [hangers.value, sag.value].filter((v): v is number => v !== null)
+  return {
+    s,
+    grows,
+    arm: mm === null ? null : armMm(pipe, mm),
+    loop: mm === null ? null : armMm(pipe, mm / 2),
+    hangers,
+    sag,
+    full: filledWeight(pipe, service.density),
+    litres: litresPerMetre(pipe),
+    everyMm: spans.length ? smallest(spans) : null,
+  }
+}
+
+/** How many hangers a stretch takes; 0 where no spacing is known. */
+export const hangersOf = (r: SupportRow): number => (r.everyMm ? Math.ceil(r.s.lengthMm / r.everyMm) + 1 : 0)
+/** Where they stand along a bar of a width, px. */
+export function hangersAlong(r: SupportRow, widthPx: number): number[] {
+  const n = hangersOf(r)
+  return n < 2 || n > DRAWN ? [] : Array.from({ length: n }, (_, i) => 4 + (i / (n - 1)) * widthPx)
+}
+
+/** Straight stretches of the job, longest first, with their movement, supports and weight in service. */
+export function useSupportRows(service: () => Service) {
+  const job = useJob()
+  const view = useView()
+  const stretches = computed(() =>
+    view.lines.flatMap((l) => stretchesOf(job.state, l)).sort((a, b) => b.lengthMm - a.lengthMm),
+  )
+  const rows = computed(() => stretches.value.slice(0, MOST).map((s) => rowOf(s, service())))
+  return { stretches, rows }
+}

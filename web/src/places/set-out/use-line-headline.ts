@@ -1,0 +1,42 @@
+import { type Line, allMethods, unknownTakeOffs } from '@jugalis/core'
+import { type Ref, computed } from 'vue'
+import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
+
+type Many = Readonly<Ref<readonly unknown[]>>
+
+/** What a line lacks, most pressing first; or what it comes to. */
+export function useLineHeadline(
+  line: Ref<Line | null>,
+  is: { faults: Many; jointIds: Many; pieces: Many; sections: Many },
+) {
+  const job = useJob()
+  const unknown = computed(() => (line.value ? unknownTakeOffs(job.state, line.value) : []))
+  const kinds = computed(
+    () =>
+      new Set(unknown.value.map((o) => [o.fitting.fitting, o.branch, o.fitting.size, o.fitting.size2].join()))
+        .size,
+  )
+  return computed(() => {
+    const l = line.value
+    if (!l) return word('set-out-nothing-set-out-yet')
+    if (!l.items.length) return word('set-out-nothing-set-out-yet-type')
+    if (!allMethods().some((m) => m.id === l.method))
+      return word('set-out-has-no-method-choose', { tag: l.tag })
+    if (is.faults.value.length)
+      return word('set-out-cannot-be-joined-as', { tag: l.tag, faults: is.faults.value.length })
+    return kinds.value
+      ? word('set-out-has-joints-and-pieces', {
+          tag: l.tag,
+          jointIds: is.jointIds.value.length,
+          pieces: is.pieces.value.length,
+          kinds: kinds.value,
+        })
+      : word('set-out-is-complete-joints-pieces', {
+          tag: l.tag,
+          jointIds: is.jointIds.value.length,
+          pieces: is.pieces.value.length,
+          sections: is.sections.value.length,
+        })
+  })
+}
