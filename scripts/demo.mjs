@@ -20,9 +20,8 @@ const OPTIONS = {
   'no-limit': { type: 'boolean', default: false },
 }
 
-async function main() {
-  const o = optionsOf(OPTIONS, HELP)
-  if (o.help) return console.log(HELP)
+/** The port that was asked for; refuses what cannot be done before anything is started. */
+async function checked(o) {
   const port = Number(o.port)
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`"${o.port}" is not a port.`)
   if (Boolean(o['tls-cert']) !== Boolean(o['tls-key']))
@@ -34,6 +33,13 @@ async function main() {
     throw new Plain(
       `Port ${port} on ${o.host} is ${busy === 'EACCES' ? 'not allowed for this user' : 'in use'}. Stop what runs there, or choose another with --port.`,
     )
+  return port
+}
+
+async function main() {
+  const o = optionsOf(OPTIONS, HELP)
+  if (o.help) return console.log(HELP)
+  const port = await checked(o)
   nodePackages()
   const { startPostgres } = await import('./lib/pg.mjs')
   const { build } = await import('./lib/build.mjs')

@@ -61,6 +61,8 @@ function shown(node) {
   for (let at = node, up = node.parent; up; at = up, up = up.parent) {
     if (up.type === 'ConditionalExpression' && up.test !== at) continue
     if (up.type === 'LogicalExpression') continue
+    if (up.type === 'TemplateLiteral')
+      return at !== node && up.quasis.some((q) => /\s/.test(q.value.cooked ?? '')) && !notRead(up)
     if (up.type === 'Property') return up.value === at && SHOWN.test(up.key.name ?? up.key.value ?? '')
     if (up.type === 'CallExpression')
       return up.callee.type === 'MemberExpression' && up.arguments[0] === at && WRITES.test(callee(up))

@@ -31,70 +31,100 @@ export function chart(p: Paper, c: Certificate, y: number, highMm: number, w: Re
     () => drawChart(p, c, y + OVER_MM, highMm - OVER_MM - UNDER_MM, w),
   )
 }
+/** The chart's frame, times across and a value's height by its scale. */
+interface Axes {
+  top: number
+  high: number
+  right: number
+  x(atS: number): number
+  y(value: number, scale: RoundScale): number
+}
+function axesOf(fromS: number, toS: number, top: number, high: number): Axes {
+  const right = RIGHT_MM - 12
+  return {
+    top,
+    high,
+    right,
+    x: (atS) => LEFT_MM + ((atS - fromS) / (toS - fromS || 1)) * (right - LEFT_MM),
+    y: (value, scale) => top + high - ((value - scale.min) / (scale.max - scale.min)) * high,
+  }
+}
+type Points = readonly (readonly [atS: number, value: number])[]
+/** So many points of a curve are drawn at most. */
+const MOST_POINTS = 300
+function drawCurve(
+  p: Paper,
+  { x, y }: Axes,
+  points: Points,
+  scale: RoundScale,
+  mm: number,
+  dash?: number[],
+): void {
+  const every = Math.max(1, Math.ceil(points.length / MOST_POINTS))
+  const few = points.filter((_, i) => i % every === 0)
+  few.slice(1).forEach(([atS, value], i) => {
+    const [beforeS, before] = few[i] as readonly [number, number]
+    p.line(x(beforeS), y(before, scale), x(atS), y(value, scale), mm, dash)
+  })
+}
+/** Figures of a scale, its unit above them. */
+function drawScale(
+  p: Paper,
+  axes: Axes,
+  scale: RoundScale,
+  { at, end, unit }: { at: number; end: boolean; unit: string },
+  w: Readers,
+): void {
+  for (let k = 0; k <= Math.round((scale.max - scale.min) / scale.interval); k++) {
+    const value = scale.min + k * scale.interval
+    p.text(fmt.number(value, scale.places, w.reader.decimal), at, axes.y(value, scale) + 1, 2, { end })
+  }
+  p.text(unit, at, axes.top - 1.5, 2, { end })
+}
 function drawChart(p: Paper, c: Certificate, top: number, high: number, w: Readers): void {
   const { readings } = c.test
   const first = readings[0] as (typeof readings)[number]
   const holdS = first.atS + c.test.stabiliseS
-  const endS = Math.max(holdS + c.test.holdS, readings.at(-1)?.atS ?? 0)
+  const hold = { fromS: holdS, toS: holdS + c.test.holdS }
+  const endS = Math.max(hold.toS, readings.at(-1)?.atS ?? 0)
   const allowed = (readings.find((r) => r.atS >= holdS)?.bar ?? c.test.bar) - c.test.allowedDropBar
-  const bars = [...readings.map((r) => r.bar), ...c.corrected.map((r) => r.bar), allowed]
-  const temps = readings.flatMap((r) => (r.temperatureC === null ? [] : [r.temperatureC]))
   // In round numbers of the reader's unit, as on the screen.
   const own = (as: 'fine' | 'temperature') => (v: number) => fmt.inUnits(v, as, w.reader)
   const [pressure, degrees] = [own('fine'), own('temperature')]
-  const sp = roundScale([...bars, c.test.bar].map(pressure), 4)
-  const st = temps.length ? roundScale(temps.map(degrees), 4, LEAST_DEGREES) : null
-  const right = RIGHT_MM - 12
-  const X = (s: number): number => LEFT_MM + ((s - first.atS) / (endS - first.atS || 1)) * (right - LEFT_MM)
-  const Y = (v: number, s: RoundScale): number => top + high - ((v - s.min) / (s.max - s.min)) * high
-  p.box(LEFT_MM, top, right - LEFT_MM, high)
-  const curve = (pts: readonly (readonly [number, number])[], s: RoundScale, mm: number, dash?: number[]) => {
-    const every = Math.max(1, Math.ceil(pts.length / 300))
-    const few = pts.filter((_, i) => i % every === 0)
-    few.slice(1).forEach((q, i) => {
-      const o = few[i] as readonly [number, number]
-      p.line(X(o[0]), Y(o[1], s), X(q[0]), Y(q[1], s), mm, dash)
-    })
-  }
-  curve(
-    readings.map((r) => [r.atS, pressure(r.bar)] as const),
-    sp,
-    0.2,
+  const read = readings.map((r) => [r.atS, pressure(r.bar)] as const)
+  const corrected = c.corrected.map((r) => [r.atS, pressure(r.bar)] as const)
+  const warm = readings.flatMap((r) =>
+    r.temperatureC === null ? [] : [[r.atS, degrees(r.temperatureC)] as const],
   )
-  curve(
-    c.corrected.map((r) => [r.atS, pressure(r.bar)] as const),
-    sp,
-    0.5,
-  )
-  if (st)
-    curve(
-      readings.flatMap((r) => (r.temperatureC === null ? [] : [[r.atS, degrees(r.temperatureC)] as const])),
-      st,
-      0.2,
-      [0.4, 0.8],
+  const values = [...read, ...corrected].map(([, v]) => v)
+  const bars = roundScale([...values, pressure(allowed), pressure(c.test.bar)], 4)
+  const axes = axesOf(first.atS, endS, top, high)
+  p.box(LEFT_MM, top, axes.right - LEFT_MM, high)
+  drawCurve(p, axes, read, bars, 0.2)
+  drawCurve(p, axes, corrected, bars, 0.5)
+  if (warm.length) {
+    const scale = roundScale(
+      warm.map(([, v]) => v),
+      4,
+      LEAST_DEGREES,
     )
-  const limit = Y(pressure(allowed), sp)
-  p.line(LEFT_MM, limit, right, limit, 0.3, [2, 1.4])
-  p.text(word('paper-allowed'), right - 1, limit - 0.8, 2, { end: true })
-  for (const s of [holdS, holdS + c.test.holdS]) p.line(X(s), top, X(s), top + high, 0.3)
-  const numerals = (s: RoundScale, x: number, end: boolean): void => {
-    for (let k = 0; k <= Math.round((s.max - s.min) / s.interval); k++) {
-      const v = s.min + k * s.interval
-      p.text(fmt.number(v, s.places, w.reader.decimal), x, Y(v, s) + 1, 2, { end })
-    }
+    drawCurve(p, axes, warm, scale, 0.2, [0.4, 0.8])
+    drawScale(p, axes, scale, { at: axes.right + 1, end: false, unit: unitOf('temperature', w.reader) }, w)
   }
-  numerals(sp, LEFT_MM - 1, true)
-  if (st) numerals(st, right + 1, false)
-  p.text(unitOf('fine', w.reader), LEFT_MM - 1, top - 1.5, 2, { end: true })
-  if (st) p.text(unitOf('temperature', w.reader), right + 1, top - 1.5, 2)
-  p.text(w.clock(first.atS), LEFT_MM, top + high + 3.5, 2)
+  const limit = axes.y(pressure(allowed), bars)
+  p.line(LEFT_MM, limit, axes.right, limit, 0.3, [2, 1.4])
+  p.text(word('paper-allowed'), axes.right - 1, limit - 0.8, 2, { end: true })
+  for (const atS of [hold.fromS, hold.toS]) p.line(axes.x(atS), top, axes.x(atS), top + high, 0.3)
+  drawScale(p, axes, bars, { at: LEFT_MM - 1, end: true, unit: unitOf('fine', w.reader) }, w)
+  const under = top + high + 3.5
+  p.text(w.clock(first.atS), LEFT_MM, under, 2)
   p.text(
-    word('paper-hold-from-to', { from: w.clock(holdS), to: w.clock(holdS + c.test.holdS) }),
-    (LEFT_MM + right) / 2 - 14,
-    top + high + 3.5,
+    word('paper-hold-from-to', { from: w.clock(hold.fromS), to: w.clock(hold.toS) }),
+    (LEFT_MM + axes.right) / 2 - 14,
+    under,
     2,
   )
-  p.text(w.clock(endS), right, top + high + 3.5, 2, { end: true })
+  p.text(w.clock(endS), axes.right, under, 2, { end: true })
   p.text(word('paper-thin-as-read-thick'), LEFT_MM, top + high + 7.5, 2)
 }
 

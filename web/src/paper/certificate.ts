@@ -35,7 +35,9 @@ function fallRows(c: Certificate, w: CertificateWords): Row[] {
   const seen =
     j.seenS < test.holdS ? ` ${word('paper-seen-for-reckoned-for', { max: Math.max(0, j.seenS) })}` : ''
   const moved = (dropBar: number | null): string =>
-    dropBar === null ? word('ui-not-known') : `${dropBar < 0 ? 'rose' : 'fell'} ${fine(Math.abs(dropBar))}`
+    dropBar === null
+      ? word('ui-not-known')
+      : word('paper-moved', { way: dropBar < 0 ? 'up' : 'down', bar: fine(Math.abs(dropBar)) })
   const doubt = `\u00b1 ${fine(ended?.uncertaintyBar ?? j.uncertaintyBar)} (95 %)`
   return [
     [
@@ -89,12 +91,66 @@ function factRows(c: Certificate, w: CertificateWords): Row[] {
     ],
   ]
 }
+/** Stages that were done, and those that nobody signed. */
+function stageRows(c: Certificate, w: CertificateWords): Row[] {
+  const fine = fineOf(w)
+  const { test } = c
+  const done = test.stagesDone.flatMap((d): Row[] => {
+    const stage = test.stages[d.stage]
+    if (!stage) return []
+    const says = {
+      stage: named(stage.name),
+      bar: fine(stage.bar),
+      note: d.note,
+      when: w.when(d.atS),
+      by: w.name(d.by),
+    }
+    return [[word('paper-stage', { stage: d.stage + 1 }), word('paper-stage-done', says)]]
+  })
+  const open = openStages(test).map((s): Row => [
+    word('paper-not-signed'),
+    word('paper-stage-at', { stage: named(s.name), bar: fine(s.bar) }),
+  ])
+  return [...done, ...open]
+}
+/** What was seen at the pipe, and what of the readings was set aside. */
+function seenRows(c: Certificate, w: CertificateWords): Row[] {
+  const { test, judgement } = c
+  const rate = test.ended?.leakRateLPerH ?? null
+  const lost = (test.ended?.verdict ?? judgement.verdict) === 'lost'
+  const leakRate = (litresPerH: number): Row => [
+    word('paper-leak-rate'),
+    word('paper-about', { rate: fmt.print(litresPerH, 'leak', w.reader) }),
+  ]
+  return [
+    ...test.setAside.map((s): Row => [
+      word('paper-set-aside'),
+      word('paper-reason', { say: w.say({ code: `aside-${s.code}`, params: {} }), reason: s.reason }),
+    ]),
+    ...test.leaks.map((l): Row => [word('paper-leak-seen'), `${l.where}, ${w.when(l.atS)}, ${w.name(l.by)}`]),
+    ...(rate !== null && lost ? [leakRate(rate)] : []),
+  ]
+}
+function physicsRows({ test }: Certificate, w: CertificateWords): Row[] {
+  const { physics } = test
+  if (!physics) return []
+  const figure = (mm: number | null): string => (mm === null ? '?' : fmt.figureOf(mm, 'thickness', w.reader))
+  const says = word('paper-x-air-temperatures-of', {
+    pipeMaterial: named(physics.pipeMaterial),
+    figure: figure(physics.odMm),
+    figure2: figure(physics.wallMm),
+    unitOf: unitOf('thickness', w.reader),
+    isOdMm: physics.odMm === null && physics.wallMm === null ? 'yes' : 'no',
+    axial: physics.axial ?? word('paper-not-said-whether-held'),
+    airPct: physics.airPct,
+    isAirPct: physics.airPct === null ? 'yes' : 'no',
+    temperatureOf: test.temperatureOf,
+  })
+  return [[word('paper-reckoned-with'), says]]
+}
 /** The rest of the record: where the rule's figures come from, stages, what was set aside, what was seen. */
 function recordRows(c: Certificate, w: CertificateWords): Row[] {
   const fine = fineOf(w)
-  const figure = (mm: number | null): string => (mm === null ? '?' : fmt.figureOf(mm, 'thickness', w.reader))
-  const { test, judgement: j } = c
-  const { ended, physics } = test
   const rows: Row[] = []
   if (c.rule.reference) rows.push([word('ui-source'), `${c.rule.reference}. ${c.rule.note ?? ''}`])
   if (c.weakest)
@@ -106,52 +162,14 @@ function recordRows(c: Certificate, w: CertificateWords): Row[] {
         atGauge: fine(c.weakest.atGaugeBar),
       }),
     ])
-  for (const d of test.stagesDone) {
-    const s = test.stages[d.stage]
-    if (s)
-      rows.push([
-        word('paper-stage', { stage: d.stage + 1 }),
-        word('paper-stage-done', {
-          stage: named(s.name),
-          bar: fine(s.bar),
-          note: d.note,
-          when: w.when(d.atS),
-          by: w.name(d.by),
-        }),
-      ])
-  }
-  for (const s of openStages(test))
-    rows.push([word('paper-not-signed'), word('paper-stage-at', { stage: named(s.name), bar: fine(s.bar) })])
-  for (const s of test.setAside)
-    rows.push([
-      word('paper-set-aside'),
-      word('paper-reason', { say: w.say({ code: `aside-${s.code}`, params: {} }), reason: s.reason }),
-    ])
-  for (const l of test.leaks)
-    rows.push([word('paper-leak-seen'), `${l.where}, ${w.when(l.atS)}, ${w.name(l.by)}`])
-  const rate = ended?.leakRateLPerH ?? null
-  if (rate !== null && (ended?.verdict ?? j.verdict) === 'lost')
-    rows.push([word('paper-leak-rate'), word('paper-about', { rate: fmt.print(rate, 'leak', w.reader) })])
-  if (physics)
-    rows.push([
-      word('paper-reckoned-with'),
-      word('paper-x-air-temperatures-of', {
-        pipeMaterial: named(physics.pipeMaterial),
-        figure: figure(physics.odMm),
-        figure2: figure(physics.wallMm),
-        unitOf: unitOf('thickness', w.reader),
-        isOdMm: physics.odMm === null && physics.wallMm === null ? 'yes' : 'no',
-        axial: physics.axial ?? word('paper-not-said-whether-held'),
-        airPct: physics.airPct,
-        isAirPct: physics.airPct === null ? 'yes' : 'no',
-        temperatureOf: test.temperatureOf,
-      }),
-    ])
-  rows.push([
-    word('paper-joints'),
-    c.joints.map((x) => word('paper-joint-row', { tag: x.tag, size: x.size, life: x.lives })).join(', '),
-  ])
-  return rows
+  const joints = c.joints.map((x) => word('paper-joint-row', { tag: x.tag, size: x.size, life: x.lives }))
+  return [
+    ...rows,
+    ...stageRows(c, w),
+    ...seenRows(c, w),
+    ...physicsRows(c, w),
+    [word('paper-joints'), joints.join(', ')],
+  ]
 }
 
 /** Where people sign: who did in the app, and two lines for ink. */
@@ -168,54 +186,49 @@ function signatures(f: Flow, c: Certificate, w: CertificateWords): void {
   f.say(word('paper-by-this-rule-with'), 2.2)
 }
 
-/**
- * A certificate of one test. The first page is for the wall: the answer, what was tested and how, the section, the chart,
- * who signed. The record follows: where the figures come from, what was seen, the gates.
- */
-export async function certificatePaper(c: Certificate, w: CertificateWords): Promise<Uint8Array> {
-  const sheet = sheetOf(w.reader)
-  const b = await book(word('paper-pressure-test', { job: c.job, section: c.section }), sheet)
-  const f = new Flow(b, sheet, word('paper-log-head', { seq: c.head.seq, hash: c.head.hash }))
-  const { test, judgement: j } = c
-  const { ended } = test
+/** The answer in words: what the readings come to, and what a person wrote down where the two differ. */
+function sayAnswer(f: Flow, c: Certificate, w: CertificateWords): void {
+  const { ended } = c.test
   f.say(word('paper-pressure-test-of', { section: c.section }), 5, true, 'H1')
   f.say(c.job, 3)
   f.y += 2
   f.say(w.say(c.heading), 4.2, true)
-  // What a person wrote down stands beside what the readings come to, where the two differ.
-  if (ended && ended.verdict !== j.verdict)
-    f.say(
-      word('paper-recorded-as-by', {
-        verdict: ended.verdict,
-        name: w.name(ended.by),
-        when: w.when(ended.atS),
-        note: ended.note || word('paper-no-reason-given'),
-      }),
-      2.8,
-      true,
-    )
-  for (const r of j.reasons) f.say(w.say({ code: `reading-${r.code}`, params: { count: r.count } }), 2.5)
+  if (ended && ended.verdict !== c.judgement.verdict) {
+    const by = {
+      verdict: ended.verdict,
+      name: w.name(ended.by),
+      when: w.when(ended.atS),
+      note: ended.note || word('paper-no-reason-given'),
+    }
+    f.say(word('paper-recorded-as-by', by), 2.8, true)
+  }
+  for (const r of c.judgement.reasons)
+    f.say(w.say({ code: `reading-${r.code}`, params: { count: r.count } }), 2.5)
   for (const flag of c.flags) f.say(word('paper-flag', { flag: w.say(flag) }), 2.8, true)
-  f.y += 1
-  f.rows(factRows(c, w))
-
+}
+function drawLines(f: Flow, lines: CertificateWords['lines'], inside: CertificateWords['inside']): void {
+  for (const l of lines) {
+    f.room(LINE_MM)
+    lineDrawing(f.p, l.laid, l.tag, f.y, inside)
+    f.y += LINE_MM
+  }
+}
+/** Lines and chart as far as the first page holds them above its signatures. Gives what is left for the record. */
+function drawFirstPage(
+  f: Flow,
+  c: Certificate,
+  w: CertificateWords,
+): { lines: CertificateWords['lines']; chart: boolean } {
   const signedMm = 9 + Math.max(1, c.signed.length) * 5.6 + INK_MM
   const left = f.bottom - signedMm - f.y
-  const hasChart = test.readings.length > 1
+  const hasChart = c.test.readings.length > 1
   const chartMm = hasChart ? Math.min(left - LINE_MM * Math.min(1, w.lines.length), CHART_MOST_MM) : 0
   const chartHere = hasChart && chartMm >= CHART_LEAST_MM
   const count = Math.max(0, Math.floor((left - 9 - (chartHere ? CHART_LEAST_MM : 0)) / LINE_MM))
-  const [here, later] = [w.lines.slice(0, count), w.lines.slice(count)]
-  const draw = (lines: CertificateWords['lines']): void => {
-    for (const l of lines) {
-      f.room(LINE_MM)
-      lineDrawing(f.p, l.laid, l.tag, f.y, w.inside)
-      f.y += LINE_MM
-    }
-  }
+  const here = w.lines.slice(0, count)
   if (here.length) {
     f.head(word('paper-section'))
-    draw(here)
+    drawLines(f, here, w.inside)
   }
   if (chartHere) {
     const high = Math.min(f.bottom - signedMm - f.y, CHART_MOST_MM)
@@ -224,16 +237,9 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
   }
   f.y = Math.max(f.y, f.bottom - signedMm)
   signatures(f, c, w)
-
-  f.turn()
-  f.say(word('paper-the-record'), 4.2, true, 'H2')
-  f.rows(recordRows(c, w))
-  draw(later)
-  if (hasChart && !chartHere) {
-    f.room(CHART_MOST_MM)
-    chart(f.p, c, f.y, CHART_MOST_MM, w)
-    f.y += CHART_MOST_MM
-  }
+  return { lines: w.lines.slice(count), chart: hasChart && !chartHere }
+}
+function sayGates(f: Flow, c: Certificate, w: CertificateWords): void {
   f.head(word('ui-gates'))
   f.rows(
     c.gates.map((g) => [
@@ -241,6 +247,31 @@ export async function certificatePaper(c: Certificate, w: CertificateWords): Pro
       `${w.say(g.says)}${g.by ? ` ${w.name(g.by)}, ${w.when(g.atS ?? 0)}, ${g.how ?? ''}` : ''}`,
     ]),
   )
+}
+
+/**
+ * A certificate of one test. The first page is for the wall: the answer, what was tested and how, the section, the chart,
+ * who signed. The record follows: where the figures come from, what was seen, the gates.
+ */
+export async function certificatePaper(c: Certificate, w: CertificateWords): Promise<Uint8Array> {
+  const sheet = sheetOf(w.reader)
+  const b = await book(word('paper-pressure-test', { job: c.job, section: c.section }), sheet)
+  const f = new Flow(b, sheet, word('paper-log-head', { seq: c.head.seq, hash: c.head.hash }))
+  sayAnswer(f, c, w)
+  f.y += 1
+  f.rows(factRows(c, w))
+  const left = drawFirstPage(f, c, w)
+
+  f.turn()
+  f.say(word('paper-the-record'), 4.2, true, 'H2')
+  f.rows(recordRows(c, w))
+  drawLines(f, left.lines, w.inside)
+  if (left.chart) {
+    f.room(CHART_MOST_MM)
+    chart(f.p, c, f.y, CHART_MOST_MM, w)
+    f.y += CHART_MOST_MM
+  }
+  sayGates(f, c, w)
   if (c.signed.length) {
     f.head(word('paper-what-was-signed'))
     f.rows(c.signed.map((s) => [w.name(s.by), `${w.when(s.atS)}: ${s.statement}`]))

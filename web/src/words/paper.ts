@@ -84,6 +84,7 @@ export const PAPER = {
     'Some letters here are in none of the fonts that ship with this: each stands as a box.',
   // tables
   'paper-cut-list-2': 'Cut list',
+  'paper-moved': '{way, select, up {rose {bar}} other {fell {bar}}}',
   'paper-allowed': 'allowed',
   'paper-depth': 'depth',
   'paper-check': 'check',
