@@ -75,12 +75,22 @@ export default [
   { files: ['core/test/**', 'server/test/**', 'web/test/**'], languageOptions: { globals: globals.jest } },
   {
     rules: {
+      // One idea a file.
+      'max-lines': ['error', 300],
       'vue/multi-word-component-names': 'off',
       '@typescript-eslint/no-explicit-any': 'error',
       // The books of words and sources grow by declarations that add the names of one list each.
       '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'no-undef': 'off',
+    },
+  },
+  {
+    // What ships, and what starts it. Tests and benches are told from top to bottom.
+    files: ['core/src/**', 'web/src/**', 'server/src/**', 'demo/**', 'scripts/*.mjs', 'scripts/lib/**'],
+    ignores: ['scripts/bench*.mjs'],
+    rules: {
+      'max-lines-per-function': ['error', { max: 60, skipComments: true, skipBlankLines: true, IIFEs: true }],
     },
   },
   {

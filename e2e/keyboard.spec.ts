@@ -31,8 +31,16 @@ function shapeOf(state: JobState) {
         head: [l.tag, l.name, l.method, l.material, l.school, l.series ?? null, l.ratingBar],
         inside: l.insideOf ? state.lines.get(l.insideOf)?.tag : null,
         items: l.items.map((i) => [
-          ...[i.type, i.tag, i.fitting, i.size, i.size2, i.measure, i.measuredMm],
-          ...[i.jointTags, i.bend ?? null, l.items.find((f) => f.id === i.run)?.tag ?? null],
+          i.type,
+          i.tag,
+          i.fitting,
+          i.size,
+          i.size2,
+          i.measure,
+          i.measuredMm,
+          i.jointTags,
+          i.bend ?? null,
+          l.items.find((f) => f.id === i.run)?.tag ?? null,
         ]),
       }))
       .sort((a, b) => String(a.head[0]).localeCompare(String(b.head[0]))),

@@ -35,7 +35,8 @@ export async function jobOf(page: Page, o: Wanted): Promise<Made> {
   const pieces = Array.from({ length: Math.ceil(joints.length / 2) }, (_, i) => {
     const [a, b] = [joints[2 * i], joints[2 * i + 1]]
     const ends = {
-      ...{ jointA: a, tagA: `${tag}-0${2 * i + 1}` },
+      jointA: a,
+      tagA: `${tag}-0${2 * i + 1}`,
       ...(b ? { jointB: b, tagB: `${tag}-0${2 * i + 2}` } : {}),
     }
     const piece = { type: 'piece', tag: `${tag}/P0${i + 1}`, measure: 'end-end', measuredMm: 900, ...ends }

@@ -45,7 +45,12 @@ const STORIES: readonly Story[] = allMethods()
     const unitOf = (key: string) => steps.flatMap((s) => s.reads).find((r) => r.key === key)?.unit ?? ''
     const reads = Object.entries(example.reads ?? {})
     return {
-      ...{ method: m.id, material, size, school, details, steps: steps.length },
+      method: m.id,
+      material,
+      size,
+      school,
+      details,
+      steps: steps.length,
       typed: Object.fromEntries(
         reads.filter(([k]) => !DRAWN.includes(k)).map(([k, v]) => [k, `${v}${TYPED[unitOf(k)] ?? ''}`]),
       ),

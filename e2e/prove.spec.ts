@@ -126,8 +126,14 @@ test('a test of several stages: one at a time, each with its pressure, its time 
 }) => {
   await signIn(page)
   const { job } = await ready(page, {
-    ...{ method: 'press', material: 'carbon-steel', size: 'd54', medium: 'air', testBar: 3.3 },
-    ...{ allowedDropBar: 0.1, rule: 'b31.3-pneumatic', standIn: 'off' },
+    method: 'press',
+    material: 'carbon-steel',
+    size: 'd54',
+    medium: 'air',
+    testBar: 3.3,
+    allowedDropBar: 0.1,
+    rule: 'b31.3-pneumatic',
+    standIn: 'off',
   })
   await page.goto(`/job/${job}/prove`)
   await page.getByLabel('Gauge reads to').fill('0.01')

@@ -52,8 +52,13 @@ export async function makeJob(base, cookie, name, pieces) {
   if (joints.length)
     events.push(
       put('section-set', {
-        ...{ sectionId: randomUUID(), tag: 'B-A', jointIds: joints.slice(0, 3000) },
-        ...{ workingBar: 6, testBar: 9, holdS: 3600, allowedDropBar: 0.2 },
+        sectionId: randomUUID(),
+        tag: 'B-A',
+        jointIds: joints.slice(0, 3000),
+        workingBar: 6,
+        testBar: 9,
+        holdS: 3600,
+        allowedDropBar: 0.2,
       }),
     )
   for (let i = 0; i < events.length; i += 6) {

@@ -26,8 +26,15 @@ const begin = (write, sectionId, agoS, holdS) =>
   beginTest(
     write,
     {
-      ...{ sectionId, bar: 3, medium: 'water', holdS, allowedDropBar: 0.3, resolutionBar: 0.0062 },
-      ...{ sensorErrorBar: 0.002, tester: 'Wren', temperatureOf: 'medium' },
+      sectionId,
+      bar: 3,
+      medium: 'water',
+      holdS,
+      allowedDropBar: 0.3,
+      resolutionBar: 0.0062,
+      sensorErrorBar: 0.002,
+      tester: 'Wren',
+      temperatureOf: 'medium',
       physics: { pipeMaterial: 'pvc-u', odMm: 63, wallMm: 3, axial: 'free', airPct: 0, volumeM3: 0.08 },
     },
     'measured here is the gauge',
@@ -44,7 +51,10 @@ async function sectionsOf(base, cookie, name, count) {
   const ids = Array.from({ length: count }, () => randomUUID())
   const steps = joints.flatMap((jointId) =>
     ['fit', 'cement', 'home', 'judge'].map((step, i) => ({
-      ...{ kind: 'step-done', v: 2, jointId, agoS: 172_800 - i * 60 },
+      kind: 'step-done',
+      v: 2,
+      jointId,
+      agoS: 172_800 - i * 60,
       data: {
         life: 1,
         step,
@@ -56,8 +66,13 @@ async function sectionsOf(base, cookie, name, count) {
   const sets = ids.map((sectionId, i) => ({
     kind: 'section-set',
     data: {
-      ...{ sectionId, tag: `S${i + 1}`, jointIds: joints.slice(2 * i, 2 * i + 2) },
-      ...{ workingBar: 2, testBar: 3, holdS: 3600, allowedDropBar: 0.3 },
+      sectionId,
+      tag: `S${i + 1}`,
+      jointIds: joints.slice(2 * i, 2 * i + 2),
+      workingBar: 2,
+      testBar: 3,
+      holdS: 3600,
+      allowedDropBar: 0.3,
     },
   }))
   await write([...steps, ...sets])
@@ -116,7 +131,9 @@ async function live(base, cookie, page, row) {
   for (const [i, sectionId] of ids.entries()) {
     await begin(write, sectionId, 0, 3600)
     const made = await call(base, cookie, 'POST', `/jobs/${job}/devices`, {
-      ...{ name: `L${i}`, kind: 'pressure-logger', sectionId },
+      name: `L${i}`,
+      kind: 'pressure-logger',
+      sectionId,
     })
     if (made.status !== 201) throw new Error(JSON.stringify(made.body))
     tokens.push(made.body.token)
@@ -136,8 +153,11 @@ async function live(base, cookie, page, row) {
       tokens.map(async (token) => {
         const now = Date.now() / 1000
         const reports = Array.from({ length: PER_S }, (_, k) => ({
-          ...{ seq: second * PER_S + k + 1, atDeviceS: Number((now - 1 + (k + 1) / PER_S).toFixed(2)) },
-          ...{ what: 'pressure', value: 3, temperatureC: 15 },
+          seq: second * PER_S + k + 1,
+          atDeviceS: Number((now - 1 + (k + 1) / PER_S).toFixed(2)),
+          what: 'pressure',
+          value: 3,
+          temperatureC: 15,
         }))
         const at = performance.now()
         const r = await fetch(`${base}/api/devices/reports`, {

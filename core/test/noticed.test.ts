@@ -86,7 +86,9 @@ describe('what a change must not go through unseen', () => {
   it('of the offcuts the one that was cut is gone: of its pipe and its length', () => {
     const offcut = (id: string, pipe: string, lengthMm: number) => ({ id, pipe, lengthMm })
     const set: StockSet = {
-      ...{ kerfMm: 3, keepMm: 300, barsMm: [6000] },
+      kerfMm: 3,
+      keepMm: 300,
+      barsMm: [6000],
       offcuts: [
         offcut('a', 'pvc-u d63', 900),
         offcut('c', 'pvc-u d110', 950),
@@ -131,8 +133,14 @@ const piece = (size: string, measuredMm: number) => ({
 function second(log: Log, size: string, measuredMm: number): void {
   const lineId = uuid(50)
   log.put('line-set', {
-    ...{ lineId, tag: 'R', name: 'R', method: 'solvent-cement', material: 'pvc-u' },
-    ...{ school: 'metric', placeId: PLACE, ratingBar: null },
+    lineId,
+    tag: 'R',
+    name: 'R',
+    method: 'solvent-cement',
+    material: 'pvc-u',
+    school: 'metric',
+    placeId: PLACE,
+    ratingBar: null,
   })
   const put = (n: number, item: Record<string, unknown>) =>
     log.put('item-put', { lineId, itemId: uuid(n), item: { size, ...item } })
@@ -144,7 +152,12 @@ function second(log: Log, size: string, measuredMm: number): void {
     for (const fitting of ['tee', 'elbow 90'])
       log.put('take-off', { fitting, size: bore, takeOffMm: 40, takeOffTo: 'face' })
   log.put('section-set', {
-    ...{ sectionId: SECTION, tag: 'Q-A', workingBar: 6, testBar: 9, holdS: 3600, allowedDropBar: 0.2 },
+    sectionId: SECTION,
+    tag: 'Q-A',
+    workingBar: 6,
+    testBar: 9,
+    holdS: 3600,
+    allowedDropBar: 0.2,
     jointIds: [joint(1), joint(2), joint(51), joint(52)],
   })
 }

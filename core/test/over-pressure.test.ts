@@ -6,8 +6,14 @@ describe('a reading above what the weakest part may take', () => {
   const read = (...bars: number[]) => {
     const log = lineJob(2, { testBar: 9, ratingBar: 16 })
     const begun = {
-      ...{ testId: 't', sectionId: SECTION, bar: 9, medium: 'water', holdS: 1800, allowedDropBar: 0.3 },
-      ...{ resolutionBar: 0.1, tester: 'T' },
+      testId: 't',
+      sectionId: SECTION,
+      bar: 9,
+      medium: 'water',
+      holdS: 1800,
+      allowedDropBar: 0.3,
+      resolutionBar: 0.1,
+      tester: 'T',
     }
     log.put('test-begun', begun, { atS: T0 })
     bars.forEach((bar, i) => log.put('test-read', { testId: 't', atS: T0 + i, bar }, { atS: T0 + i }))

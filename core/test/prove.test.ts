@@ -1,90 +1,19 @@
 import {
-  afterSteps,
-  certificateOf,
   contentsOf,
   endsOf,
   fillOf,
-  flagsOf,
   foldJob,
   isHardStop,
   leftStops,
   limitsOf,
   litresToRaise,
   liveSection,
-  lookFirst,
-  mayCover,
-  sectionAnswer,
   steadyFromS,
   stopsForTest,
   trappedWarning,
 } from '../src/index.js'
-import type { Section } from '../src/joint/state.js'
-import { LINE, Log, PLACE, SECTION, T0, joint, lineJob, uuid } from './make-job.js'
-
-const H = 3600
-const HEAD = { seq: 1, hash: 'f'.repeat(64) }
-const GATES = ['supports', 'vents', 'isolated', 'gauge', 'people']
-function wall(log: Log, value: number, fromH: number, toH: number): void {
-  for (let h = fromH; h <= toH; h++)
-    log.put(
-      'reading',
-      { placeId: PLACE, what: 'wall', basis: 'measured', atS: T0 + h * H, value },
-      { atS: T0 + h * H },
-    )
-}
-/** Four joints home at T0, every gate closed, wall at 15 °C, measures that give cut lengths. */
-function ready(): Log {
-  const log = lineJob(2, { testBar: 9, ratingBar: 16 })
-  for (const [n, mm] of [
-    ['tee', 40],
-    ['elbow 90', 38],
-  ] as const)
-    log.put(
-      'take-off',
-      { fitting: n, size: 'd63', takeOffMm: mm, takeOffTo: 'face' },
-      { atS: T0 - 6 * 86400 },
-    )
-  wall(log, 15, -2, 40)
-  for (let n = 1; n <= 4; n++) log.make(joint(n), T0 + n * 300)
-  log.put('section-state', { sectionId: SECTION, state: 'full' }, { atS: T0 + H })
-  for (const gate of GATES) log.put('gate', { sectionId: SECTION, gate, done: true }, { atS: T0 + H })
-  return log
-}
-const plan = (more: Record<string, unknown>): Record<string, unknown> => ({
-  sectionId: SECTION,
-  medium: 'water',
-  ...more,
-})
-const sectionIn = (log: Log): Section => foldJob(log.events).sections.get(SECTION) as Section
-const codes = (log: Log, bar = 9, medium = 'water', atH = 20, more = {}) =>
-  stopsForTest(foldJob(log.events), SECTION, bar, medium, T0 + atH * H, more).map((s) => s.code)
-const BEGUN = {
-  sectionId: SECTION,
-  bar: 9,
-  medium: 'water',
-  holdS: 1800,
-  allowedDropBar: 0.3,
-  resolutionBar: 0.05,
-  tester: 'T',
-}
-function test(log: Log, id: string, atH: number, verdict = 'held', more: Record<string, unknown> = {}): void {
-  const atS = T0 + atH * H
-  log.put(
-    'test-begun',
-    {
-      ...BEGUN,
-      testId: id,
-      ...more,
-    },
-    { atS },
-  )
-  log.put(
-    'test-log',
-    { testId: id, from: 'L', rows: Array.from({ length: 31 }, (_, i) => [atS + i * 60, 9, 15]) },
-    { atS: atS + 1900 },
-  )
-  log.put('test-ended', { testId: id, verdict, dropBar: 0.01, uncertaintyBar: 0.1 }, { atS: atS + 2000 })
-}
+import { LINE, PLACE, SECTION, T0, joint, lineJob, uuid } from './make-job.js'
+import { H, ready, plan, sectionIn, codes, BEGUN } from './proving-job.js'
 
 describe('what a section holds and may take', () => {
   it('volume from its pieces, and how fast it may be filled', () => {
@@ -188,89 +117,6 @@ describe('stops', () => {
     expect([live?.section.tag, live?.own]).toEqual(['X', false])
     log.put('section-state', { sectionId: other, state: 'drained' }, { atS: T0 + 3 * H })
     expect(liveSection(foldJob(log.events), joint(1))).toBeNull()
-  })
-})
-
-describe('after a test', () => {
-  it('readings sent twice are there once, whatever the order they come in', () => {
-    const log = ready()
-    test(log, 't', 20)
-    log.put(
-      'test-log',
-      {
-        testId: 't',
-        from: 'L',
-        rows: [
-          [T0 + 20 * H, 9, 15],
-          [T0 + 20 * H + 30, 8.9, 15],
-        ],
-      },
-      { atS: T0 + 21 * H },
-    )
-    const run = foldJob(log.events).tests.get('t')
-    expect(run?.readings).toHaveLength(32)
-    expect(run?.readings.map((r) => r.atS)).toEqual(
-      [...(run?.readings ?? [])].map((r) => r.atS).sort((a, b) => a - b),
-    )
-  })
-  it('work on a proved section re-opens it and flags the certificate; the verdict stands', () => {
-    const log = ready()
-    test(log, 't', 20)
-    const before = foldJob(log.events)
-    expect(sectionAnswer(before, SECTION, T0 + 22 * H)?.proved).toBe(true)
-    expect(mayCover(before, sectionIn(log), true).may).toBe(true)
-    expect(certificateOf(before, 't', HEAD)).toMatchObject({ flags: [], head: HEAD, section: 'Q-A' })
-    log.put('cut-out', { life: 1, reason: 'branch' }, { atS: T0 + 23 * H, jointId: joint(2) })
-    log.make(joint(2), T0 + 23.5 * H, 2)
-    const after = foldJob(log.events)
-    expect(sectionAnswer(after, SECTION, T0 + 24 * H)?.proved).toBe(false)
-    const run = after.tests.get('t') as never
-    expect(flagsOf(after, run).map((f) => [f.code, f.params.joint])).toEqual([['flag-work-since', 'Q-2']])
-    expect(certificateOf(after, 't', HEAD)?.test.ended?.verdict).toBe('held')
-  })
-  it('a cold reading that comes late flags the certificate and edits nothing', () => {
-    const log = ready()
-    test(log, 't', 10)
-    const sealed = foldJob(log.events).tests.get('t')?.ended
-    // The hours of the cure were at 3 °C and not at 15, where there is no figure: told only after the test.
-    const night = log.events.filter(
-      (e) => e.kind === 'reading' && e.occurredAtS > T0 + H && e.occurredAtS < T0 + 9 * H,
-    )
-    expect(night.length).toBeGreaterThan(5)
-    for (const e of night) log.put('reading', { ...e.data, value: 3, supersedes: e.id }, { atS: T0 + 30 * H })
-    const state = foldJob(log.events)
-    expect(state.tests.get('t')?.ended).toEqual(sealed)
-    expect(new Set(flagsOf(state, state.tests.get('t') as never).map((f) => f.code))).toEqual(
-      new Set(['flag-cold-since']),
-    )
-  })
-  it('what was judged with a finding is looked at first, then what was never tested', () => {
-    const log = ready()
-    test(log, 'a', 20)
-    log.put('cut-out', { life: 1, reason: 'x' }, { atS: T0 + 22 * H, jointId: joint(3) })
-    log.make(joint(3), T0 + 23 * H, 2)
-    test(log, 'b', 40, 'lost')
-    const state = foldJob(log.events)
-    const answer = sectionAnswer(state, SECTION, T0 + 41 * H)
-    if (!answer) throw new Error('no section')
-    expect(lookFirst(state, answer)[0]).toMatchObject({ tag: 'Q-3' })
-  })
-  it('steps by pipe and medium; a hold point keeps the wall open until it is answered', () => {
-    const log = ready()
-    log.put('section-plan', plan({ keep: 'full' }), { atS: T0 + H })
-    expect(afterSteps(foldJob(log.events), sectionIn(log)).map((s) => s.id)).toEqual([
-      'relieve',
-      'keep-full',
-      'rinse',
-      'flush',
-      'disinfect',
-    ])
-    log.put('hold-point', { holdId: 'h', sectionId: SECTION, name: 'north wall' }, { atS: T0 + H })
-    const cover = () => mayCover(foldJob(log.events), sectionIn(log), true)
-    expect(cover()).toMatchObject({ may: false, says: { code: 'cover-hold' } })
-    log.put('hold-answered', { holdId: 'h', answer: 'go on' }, { atS: T0 + 2 * H })
-    expect(cover().may).toBe(true)
-    expect(mayCover(foldJob(log.events), sectionIn(log), false).may).toBe(false)
   })
 })
 

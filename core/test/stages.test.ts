@@ -10,14 +10,26 @@ function run(
   signed: readonly (readonly [stage: number, min: number])[] = [],
 ): { log: Log; test: () => TestRun } {
   const plan = testPlan({
-    ...{ rule, designBar: 10, workingBar: 10, materials: ['carbon-steel'], odMm: 54 },
-    ...{ stressRatio: null, custom: null },
+    rule,
+    designBar: 10,
+    workingBar: 10,
+    materials: ['carbon-steel'],
+    odMm: 54,
+    stressRatio: null,
+    custom: null,
   })
   if ('missing' in plan) throw new Error(plan.missing)
   const log = lineJob(2, { testBar: plan.testBar })
   const begun = {
-    ...{ testId: 't', sectionId: SECTION, bar: plan.testBar, medium: plan.medium, stages: plan.stages },
-    ...{ holdS: 30 * MIN, allowedDropBar: 0.2, resolutionBar: 0.05, tester: 'T' },
+    testId: 't',
+    sectionId: SECTION,
+    bar: plan.testBar,
+    medium: plan.medium,
+    stages: plan.stages,
+    holdS: 30 * MIN,
+    allowedDropBar: 0.2,
+    resolutionBar: 0.05,
+    tester: 'T',
   }
   log.put('test-begun', begun, { atS: T0 })
   for (const [min, bar] of read)

@@ -10,7 +10,12 @@ export function writer(send) {
   return (events) => {
     const now = Date.now() / 1000
     const drafts = events.map(({ agoS = 0, ...e }) => ({
-      ...{ id: randomUUID(), v: 1, jointId: null, atDeviceS: now - agoS, deviceSeq: ++deviceSeq, after: [] },
+      id: randomUUID(),
+      v: 1,
+      jointId: null,
+      atDeviceS: now - agoS,
+      deviceSeq: ++deviceSeq,
+      after: [],
       ...e,
     }))
     return send({ deviceId, sentAtDeviceS: now, clockErrorS: 0, events: drafts })

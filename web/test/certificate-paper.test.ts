@@ -13,8 +13,15 @@ async function certificate(units: 'inch' | 'metric', signed: number): Promise<Ui
   log.put(
     'test-begun',
     {
-      ...{ testId: 't', sectionId: SECTION, bar: 9, medium: 'water', holdS: 1800, allowedDropBar: 0.3 },
-      ...{ resolutionBar: 0.05, tester: 'T. Quill', gauge: 'G-4' },
+      testId: 't',
+      sectionId: SECTION,
+      bar: 9,
+      medium: 'water',
+      holdS: 1800,
+      allowedDropBar: 0.3,
+      resolutionBar: 0.05,
+      tester: 'T. Quill',
+      gauge: 'G-4',
     },
     { atS: T0 },
   )
@@ -90,7 +97,11 @@ describe('papers read aloud', () => {
     const row = { measuredMm: 900, cutMm: 800, depthAMm: 37, checkAMm: null, depthBMm: 37, checkBMm: null }
     const rows = Array.from({ length: 50 }, (_, i) => ({
       ...row,
-      ...{ piece: `P${i}`, pipe: 'd63', between: '', bends: [], state: 'to cut' as const },
+      piece: `P${i}`,
+      pipe: 'd63',
+      between: '',
+      bends: [],
+      state: 'to cut' as const,
     }))
     const { pages } = await trees(await cutList('J', rows, { units: 'metric' }))
     expect(pages.flatMap((p) => p.loose)).toEqual([])

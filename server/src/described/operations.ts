@@ -1,7 +1,7 @@
-import { CALCULATIONS, KINDS, PHOTO, jsonSchemaOf } from '@jugalis/core'
+import { CALCULATIONS, PHOTO } from '@jugalis/core'
+import { type Schema, batch, object, text } from './batch.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './schemas.js'
 
-type Schema = Readonly<Record<string, unknown>>
 /** One way in: what it takes and gives. The description of the interface and what may be asked are made from these. */
 export interface Operation {
   method: 'get' | 'post' | 'put' | 'delete'
@@ -17,44 +17,9 @@ export interface Operation {
   status: 200 | 201 | 204
   gives?: { type: string; schema?: Schema }
 }
-const text: Schema = { type: 'string' }
-const object = (properties: Record<string, Schema>, required = Object.keys(properties)): Schema => ({
-  type: 'object',
-  properties,
-  required,
-})
 const JSON_TYPE = 'application/json'
 const json = (schema: Schema = { type: 'object' }) => ({ type: JSON_TYPE, schema })
 const job = '/jobs/{jobId}'
-
-/** An entry of the log as a device sends it, each kind with the fields it is checked by. */
-export const EVENT_SCHEMA: Schema = {
-  oneOf: Object.entries(KINDS).map(([kind, { v, joint, fields }]) => ({
-    title: kind,
-    ...object(
-      {
-        id: text,
-        kind: { const: kind },
-        v: { type: 'integer', minimum: 1, maximum: v },
-        jointId: joint ? text : { type: ['string', 'null'] },
-        atDeviceS: { type: 'number' },
-        deviceSeq: { type: 'integer', minimum: 1 },
-        after: { type: 'array', items: text },
-        data: jsonSchemaOf({ type: 'object', fields: [...fields] }),
-      },
-      ['id', 'kind', 'v', 'atDeviceS', 'deviceSeq', 'data'],
-    ),
-  })),
-}
-const batch = object(
-  {
-    deviceId: text,
-    sentAtDeviceS: { type: 'number' },
-    clockErrorS: { type: 'number', minimum: 0 },
-    events: { type: 'array', items: EVENT_SCHEMA },
-  },
-  ['deviceId', 'sentAtDeviceS', 'events'],
-)
 
 export const OPERATIONS: readonly Operation[] = [
   {

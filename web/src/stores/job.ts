@@ -1,6 +1,6 @@
 import type { AnyMsg, JobEvent, JobState, Reader } from '@jugalis/core'
 import { defineStore } from 'pinia'
-import { type Ref, computed, shallowRef, watch } from 'vue'
+import { type Ref, computed, ref, shallowRef, watch } from 'vue'
 import { askingFor } from '../sync/asking'
 import { type ClockFacts, placeOf } from '../sync/batch'
 import * as device from '../sync/device'
@@ -60,27 +60,20 @@ function useShown(jobId: Ref<string | null>, sync: Ref<Sync>, state: Ref<JobStat
   return { status, offline, returned, reader, t, logHead }
 }
 
-/** One open job: its log from the server, what waits on this device, and the state folded from both. */
-export const useJob = defineStore('job', () => {
+/** The log of one job in step with the server, and who is on it. */
+function useSynced() {
   const session = useSession()
   const ports = usePorts()
   const jobId = shallowRef<string | null>(null)
   const sync = shallowRef<Sync>(CLOSED)
   const { pending, state, set } = useJobLog()
-  const shown = useShown(jobId, sync, state)
-  const { members, take, ask: askMembers, keep: keepMembers, knowsAll, nameOf } = useMembers()
-  let deviceId = ''
-  let openedAs = ''
-  /** Counts openings: one that another overtook ends. */
-  let opens = 0
-
-  const me = (): string => session.person?.personId ?? ''
-  const at = (): Where | null => (jobId.value ? { jobId: jobId.value, personId: me(), deviceId } : null)
-  const engine = createEngine(ports, changed)
-  const asking = askingFor(engine, () => shown.offline.value || pending.value.length > 0)
-  const { keep, writeNow } = useWriting(engine, at, () => [...sync.value.known, ...pending.value])
-  const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs(keep)
-  const namesOf = (id: string): Promise<void> => askMembers(id, () => jobId.value === id)
+  const people = useMembers()
+  const deviceId = ref('')
+  const at = (): Where | null =>
+    jobId.value
+      ? { jobId: jobId.value, personId: session.person?.personId ?? '', deviceId: deviceId.value }
+      : null
+  const namesOf = (id: string): Promise<void> => people.ask(id, () => jobId.value === id)
 
   function changed(to: Sync, by: Happened): void {
     const had = sync.value
@@ -96,32 +89,43 @@ export const useJob = defineStore('job', () => {
     const id = where.jobId
     if (to.missing) void kept.drop(id)
     // Somebody who came on the job since it was opened.
-    if (by.what === 'read' && !knowsAll(to.known.slice(had.known.length)))
-      void namesOf(id).then(() => keepMembers(id, state.value.job.name))
+    if (by.what === 'read' && !people.knowsAll(to.known.slice(had.known.length)))
+      void namesOf(id).then(() => people.keep(id, state.value.job.name))
     if (by.what === 'taken') void photos.send(id)
   }
+  const engine = createEngine(ports, changed)
+  askAtOnce(engine)
+  return { jobId, deviceId, at, sync, pending, state, set, engine, people, namesOf }
+}
+
+/** Opening and closing: what this device kept is shown at once, the rest comes from the server. */
+function useOpening(
+  { jobId, deviceId, at, sync, pending, state, set, engine, people, namesOf }: ReturnType<typeof useSynced>,
+  { status, offline }: ReturnType<typeof useShown>,
+) {
+  let openedAs = ''
+  /** Counts openings: one that another overtook ends. */
+  let opens = 0
+  const asking = askingFor(engine, () => offline.value || pending.value.length > 0)
+  const session = useSession()
 
   async function open(id: string): Promise<void> {
-    if (jobId.value === id && shown.status.value === 'open' && openedAs === me()) return
+    const personId = session.person?.personId ?? ''
+    if (jobId.value === id && status.value === 'open' && openedAs === personId) return
     close()
     const turn = opens
     jobId.value = id
-    openedAs = me()
-    deviceId = await device.deviceId()
-    const where = { jobId: id, personId: me(), deviceId }
-    const had = await kept.open(id, me())
-    const [waiting, given] = await Promise.all([device.waiting(id, me()), device.tray(id, me())])
-    if (opens !== turn) return
-    take(had.members)
-    engine.open(where, {
-      known: had.events,
-      head: { seq: had.head, hash: had.hash },
-      waiting,
-      returned: given,
-    })
+    openedAs = personId
+    deviceId.value = await device.deviceId()
+    const had = await kept.open(id, personId)
+    const [waiting, returned] = await Promise.all([device.waiting(id, personId), device.tray(id, personId)])
+    const where = at()
+    if (opens !== turn || !where) return
+    people.take(had.members)
+    engine.open(where, { known: had.events, head: { seq: had.head, hash: had.hash }, waiting, returned })
     await Promise.all([engine.settled(), namesOf(id)])
     if (opens !== turn || sync.value.missing) return
-    if (sync.value.answered) keepMembers(id, state.value.job.name)
+    if (sync.value.answered) people.keep(id, state.value.job.name)
     void photos.send(id)
     asking.begin(id, (seq) => seq > sync.value.head.seq)
   }
@@ -131,16 +135,28 @@ export const useJob = defineStore('job', () => {
     jobId.value = null
     engine.close()
     set({ known: [], pending: [] })
-    forget()
   }
+  return { open, close }
+}
+
+/** One open job: its log from the server, what waits on this device, and the state folded from both. */
+export const useJob = defineStore('job', () => {
+  const synced = useSynced()
+  const { jobId, sync, state, pending, engine } = synced
+  const { members, nameOf } = synced.people
+  const shown = useShown(jobId, sync, state)
+  const { keep, writeNow } = useWriting(engine, synced.at, () => [...sync.value.known, ...pending.value])
+  const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs(keep)
+  const { open, close } = useOpening(synced, shown)
+  // What was done on one job is not taken back on another.
+  watch(jobId, forget, { flush: 'sync' })
+
   /** Writes entries: kept on this device first, shown at once, then sent. Gives their ids. */
   async function write(entries: NewEntry[], says = ''): Promise<string[]> {
     const ids = await keep(entries)
     if (says && ids.length) remember(ids, says)
     return ids
   }
-
-  askAtOnce(engine)
   return {
     jobId,
     state,

@@ -193,7 +193,9 @@ function came(s: Sync, h: Happened): Next {
     case 'failed':
       return nothing({
         ...s,
-        ...{ busy: null, wanted: false, held: true },
+        busy: null,
+        wanted: false,
+        held: true,
         offline: h.why === 'no-signal',
         // Work goes on with what was kept here; what is not this person's is shut.
         ...(h.why === 'not-mine' && !s.answered ? { open: false, missing: true } : {}),

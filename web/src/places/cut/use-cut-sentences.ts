@@ -3,13 +3,8 @@ import { type ComputedRef, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { named, word } from '../../words/word'
 
-/** What is said of the piece at hand: where to mark it, how its length came about, its twin, its bends. */
-export function useCutSentences(
-  piece: ComputedRef<PieceCut | null>,
-  pieces: ComputedRef<readonly PieceCut[]>,
-) {
-  const job = useJob()
-  const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
+/** Where the piece is marked and bent, in words. */
+function useMarks(piece: ComputedRef<PieceCut | null>, figure: (mm: number) => string) {
   /** Where to mark, in words. A method without a check mark has none; ends that meet face to face have no mark at all. */
   const marks = computed(() => {
     const ends = (piece.value?.ends ?? []).flatMap((e) =>
@@ -26,6 +21,32 @@ export function useCutSentences(
     const checks = [...new Set(ends.flatMap((e) => (e.check === null ? [] : [figure(e.check)])))]
     return word('cut-mark', { depths, ends: ends.length, checks: checks.join(', ') })
   })
+  /** Where the bends begin on the straight tube, in words. */
+  const bends = computed(() =>
+    piece.value?.bends.length
+      ? word('cut-bend', {
+          bends: piece.value.bends
+            .map((b) =>
+              word('cut-bend-from', {
+                turn: Math.abs(b.turnDeg),
+                side: b.turnDeg < 0 ? 'right' : 'left',
+                at: figure(b.atMm),
+              }),
+            )
+            .join(', '),
+        })
+      : '',
+  )
+  return { marks, bends }
+}
+
+/** What is said of the piece at hand: where to mark it, how its length came about, its twin, its bends. */
+export function useCutSentences(
+  piece: ComputedRef<PieceCut | null>,
+  pieces: ComputedRef<readonly PieceCut[]>,
+) {
+  const job = useJob()
+  const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
   /** What stands in the headline when there is no length to cut. */
   const headline = computed(() => {
     const p = piece.value
@@ -62,21 +83,5 @@ export function useCutSentences(
       which: by < 0 ? 'shorter' : 'longer',
     })
   })
-  /** Where the bends begin on the straight tube, in words. */
-  const bends = computed(() =>
-    piece.value?.bends.length
-      ? word('cut-bend', {
-          bends: piece.value.bends
-            .map((b) =>
-              word('cut-bend-from', {
-                turn: Math.abs(b.turnDeg),
-                side: b.turnDeg < 0 ? 'right' : 'left',
-                at: figure(b.atMm),
-              }),
-            )
-            .join(', '),
-        })
-      : '',
-  )
-  return { marks, headline, how, twin, bends }
+  return { ...useMarks(piece, figure), headline, how, twin }
 }

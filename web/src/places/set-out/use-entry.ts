@@ -89,7 +89,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
   const text = ref('')
   const { cursor, where, toEnd } = useCursor(line)
   const { remember, recallStep } = useRecall(text)
-  const { groups, lately, offers, complete } = useOffers(line, text, readerOf)
+  const offered = useOffers(line, text, readerOf)
 
   /** Which of two units was meant, where a bare length looks like the other system's. */
   const doubt = ref<ReturnType<typeof doubtfulLength>>(null)
@@ -109,7 +109,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     remember(typed)
     const group = /^use (.+)$/i.exec(typed)?.[1]?.trim()
     const texts = group
-      ? groups.value.find((g) => g.name.toLowerCase() === group.toLowerCase())?.entries
+      ? offered.groups.value.find((g) => g.name.toLowerCase() === group.toLowerCase())?.entries
       : [typed]
     if (texts) void put(typed, texts, group !== undefined)
     else {
@@ -135,19 +135,6 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     const at = next.after ?? standing(l, END)?.id
     if (at) placed(at)
   }
-  return {
-    text,
-    cursor,
-    offers,
-    lately,
-    groups,
-    where,
-    enter,
-    doubt,
-    meant,
-    complete,
-    recallStep,
-    toEnd,
-  }
+  return { text, cursor, where, toEnd, ...offered, recallStep, enter, doubt, meant }
 }
 export type EntryLineState = ReturnType<typeof useEntry>

@@ -41,6 +41,17 @@ const curves = computed(() => {
     ahead: points(f?.wall.length ? f.wall : f?.air, last),
   }
 })
+/** One curve in ink; a single reading makes no line. */
+const curve = (ink: string, data: Point[], width: number, type: 'solid' | 'dashed') => ({
+  type: 'line' as const,
+  data,
+  showSymbol: data.length === 1,
+  symbol: 'circle',
+  symbolSize: 4 + 2 * width,
+  silent: true,
+  itemStyle: { color: ink },
+  lineStyle: { color: ink, width, type },
+})
 function draw(): void {
   if (!chart) return
   const css = getComputedStyle(document.documentElement)
@@ -52,17 +63,6 @@ function draw(): void {
   // A single reading, or a still day, is no swing: the scale spans some degrees at least.
   const seen = [...curves.value.wall, ...curves.value.air, ...curves.value.ahead].map(([, v]) => v)
   const scale = roundScale(seen, 6, LEAST_SPAN)
-  const line = (data: Point[], width: number, type: 'solid' | 'dashed') => ({
-    type: 'line' as const,
-    data,
-    // A single reading makes no line.
-    showSymbol: data.length === 1,
-    symbol: 'circle',
-    symbolSize: 4 + 2 * width,
-    silent: true,
-    itemStyle: { color: ink },
-    lineStyle: { color: ink, width, type },
-  })
   chart.setOption(
     {
       animation: false,
@@ -80,14 +80,16 @@ function draw(): void {
       yAxis: {
         type: 'value',
         scale: true,
-        ...{ min: scale.min, max: scale.max, interval: scale.interval },
+        min: scale.min,
+        max: scale.max,
+        interval: scale.interval,
         axisLabel: { ...text, formatter: (v: number) => `${fmt.number(v, scale.places)} ${unit}` },
         splitLine: { lineStyle: { color: color('--line') } },
       },
       series: [
-        line(curves.value.air, 1, 'solid'),
+        curve(ink, curves.value.air, 1, 'solid'),
         {
-          ...line(curves.value.wall, 2.6, 'solid'),
+          ...curve(ink, curves.value.wall, 2.6, 'solid'),
           markLine: {
             silent: true,
             symbol: 'none',
@@ -96,7 +98,7 @@ function draw(): void {
             data: [{ xAxis: view.nowS * 1000 }],
           },
         },
-        line(curves.value.ahead, 2, 'dashed'),
+        curve(ink, curves.value.ahead, 2, 'dashed'),
       ],
     },
     true,

@@ -1,4 +1,11 @@
-import { type JointFacts, type shiftOf, placeHealth } from '@jugalis/core'
+import {
+  type AnyMsg,
+  type JobState,
+  type JointFacts,
+  type SectionAnswer,
+  type shiftOf,
+  placeHealth,
+} from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
@@ -27,122 +34,140 @@ const of = (facts: JointFacts, says: string): Line => ({
   says,
 })
 
+/** The job now, as this person reads it. */
+interface Here {
+  state: JobState
+  answers: Iterable<SectionAnswer>
+  nowS: number
+  at(s: number): string
+  t(m: AnyMsg): string
+}
+function halfMade({ facts, lastStep, lastAtS, byS }: Shift['halfMade'][number], here: Here): Line {
+  const { at, nowS } = here
+  const action = facts.steps.find((s) => s.id === lastStep)?.action
+  const over = byS !== null && byS < nowS
+  const code = over ? 'wait-last-step-over' : 'wait-last-step-until'
+  return of(
+    facts,
+    word(byS === null ? 'wait-last-step' : code, {
+      step: action ? here.t(action) : lastStep,
+      at: at(lastAtS),
+      by: byS === null ? '' : at(byS),
+    }),
+  )
+}
+/** What hurts or spoils work if it is not known. */
+const atOnce = (s: Shift, here: Here): Block[] => [
+  {
+    title: word('wait-under-pressure-or-vacuum'),
+    lines: s.sections.map((x) => ({
+      key: x.id,
+      tag: x.tag,
+      says: word('wait-is-nobody-cuts-or', { state: x.state }),
+    })),
+  },
+  {
+    title: word('ui-assembled-not-fixed'),
+    lines: s.unfixed.map((f) => of(f, f.nextStep ? here.t(f.nextStep.does) : '')),
+  },
+  { title: word('wait-half-made'), lines: s.halfMade.map((x) => halfMade(x, here)) },
+  {
+    title: word('wait-judged-failed-still-in'),
+    lines: s.failed.map((f) => of(f, word('wait-cut-out-and-make'))),
+  },
+  {
+    title: word('wait-not-to-be-touched'),
+    lines: s.dontTouch.map((x) =>
+      of(
+        x.facts,
+        x.untilS === null
+          ? word('wait-until-somebody-has-said')
+          : word('wait-until', { at: here.at(x.untilS) }),
+      ),
+    ),
+  },
+  {
+    title: word('wait-blankets-on'),
+    lines: s.blanketsOn.map((b) => ({
+      key: b.tool.id,
+      tag: b.tool.name,
+      says: word('wait-on-since', { at: here.at(b.sinceS) }),
+    })),
+  },
+]
+/** What is looked at before work goes on. */
+const before = (s: Shift, { t, at }: Here): Block[] => [
+  {
+    title: word('wait-to-look-at-again'),
+    lines: s.toLookAt.map((f) =>
+      of(f, f.inspection?.findings[0] ? t(f.inspection.findings[0]) : word('wait-not-judged')),
+    ),
+  },
+  {
+    title: word('wait-tools-not-good'),
+    lines: s.toolsNotGood.map((t) => ({
+      key: t.id,
+      tag: t.name,
+      says: word('wait-failed-its-trial', { how: t.proofs.at(-1)?.how ?? '' }),
+    })),
+  },
+  {
+    title: word('wait-hot-work-permits-in'),
+    lines: s.permits.map((p) => ({
+      key: p.number,
+      tag: p.number,
+      says: word('wait-until', { at: at(p.untilS) }),
+    })),
+  },
+]
+function noPressureYet({ answers, nowS, at }: Here): Block {
+  const waiting = [...answers].filter((a) => !a.proved && !(a.readyAtS !== null && a.readyAtS <= nowS))
+  return {
+    title: word('wait-no-pressure-yet'),
+    lines: waiting.map((a) => ({
+      key: a.section.id,
+      tag: a.section.tag,
+      says: word(a.readyAtS === null ? 'wait-at-no-time-yet' : 'wait-bar-from', {
+        bar: a.section.testBar,
+        at: a.readyAtS === null ? '' : at(a.readyAtS),
+      }),
+    })),
+  }
+}
+function doubts({ state, nowS, at }: Here): Block {
+  const lines = [...state.places].flatMap(([placeId, name]) => {
+    const health = placeHealth(state, placeId, nowS - DAY_S, nowS)
+    if (!state.readings.has(placeId)) return []
+    const old = health.lastAtS !== null && nowS - health.lastAtS > OLD_S
+    return [
+      ...(old ? [word('wait-not-read-since', { name, at: at(health.lastAtS ?? 0) })] : []),
+      ...(health.jumps.length ? [word('wait-jumps-of-the-probe', { name, jumps: health.jumps.length })] : []),
+    ]
+  })
+  return {
+    title: word('wait-readings-in-doubt'),
+    lines: lines.map((says) => ({ key: says, tag: '', says })),
+  }
+}
+
 /** What the next shift must know, under the heading it belongs to; a heading with nothing under it is left out. */
 export function useShiftBlocks(shift: ComputedRef<Shift>) {
   const job = useJob()
   const view = useView()
-  const at = (s: number): string => when(s, view.nowS, job.state.job.zone)
-
-  function halfMade({ facts, lastStep, lastAtS, byS }: Shift['halfMade'][number]): Line {
-    const action = facts.steps.find((s) => s.id === lastStep)?.action
-    const over = byS !== null && byS < view.nowS
-    const code = over ? 'wait-last-step-over' : 'wait-last-step-until'
-    return of(
-      facts,
-      word(byS === null ? 'wait-last-step' : code, {
-        step: action ? job.t(action) : lastStep,
-        at: at(lastAtS),
-        by: byS === null ? '' : at(byS),
-      }),
-    )
-  }
-  /** What hurts or spoils work if it is not known. */
-  const atOnce = (s: Shift): Block[] => [
-    {
-      title: word('wait-under-pressure-or-vacuum'),
-      lines: s.sections.map((x) => ({
-        key: x.id,
-        tag: x.tag,
-        says: word('wait-is-nobody-cuts-or', { state: x.state }),
-      })),
-    },
-    {
-      title: word('ui-assembled-not-fixed'),
-      lines: s.unfixed.map((f) => of(f, f.nextStep ? job.t(f.nextStep.does) : '')),
-    },
-    { title: word('wait-half-made'), lines: s.halfMade.map(halfMade) },
-    {
-      title: word('wait-judged-failed-still-in'),
-      lines: s.failed.map((f) => of(f, word('wait-cut-out-and-make'))),
-    },
-    {
-      title: word('wait-not-to-be-touched'),
-      lines: s.dontTouch.map((x) =>
-        of(
-          x.facts,
-          x.untilS === null ? word('wait-until-somebody-has-said') : word('wait-until', { at: at(x.untilS) }),
-        ),
-      ),
-    },
-    {
-      title: word('wait-blankets-on'),
-      lines: s.blanketsOn.map((b) => ({
-        key: b.tool.id,
-        tag: b.tool.name,
-        says: word('wait-on-since', { at: at(b.sinceS) }),
-      })),
-    },
-  ]
-  /** What is looked at before work goes on. */
-  const before = (s: Shift): Block[] => [
-    {
-      title: word('wait-to-look-at-again'),
-      lines: s.toLookAt.map((f) =>
-        of(f, f.inspection?.findings[0] ? job.t(f.inspection.findings[0]) : word('wait-not-judged')),
-      ),
-    },
-    {
-      title: word('wait-tools-not-good'),
-      lines: s.toolsNotGood.map((t) => ({
-        key: t.id,
-        tag: t.name,
-        says: word('wait-failed-its-trial', { how: t.proofs.at(-1)?.how ?? '' }),
-      })),
-    },
-    {
-      title: word('wait-hot-work-permits-in'),
-      lines: s.permits.map((p) => ({
-        key: p.number,
-        tag: p.number,
-        says: word('wait-until', { at: at(p.untilS) }),
-      })),
-    },
-  ]
-  function noPressureYet(): Block {
-    const waiting = [...view.answers.values()].filter(
-      (a) => !a.proved && !(a.readyAtS !== null && a.readyAtS <= view.nowS),
-    )
-    return {
-      title: word('wait-no-pressure-yet'),
-      lines: waiting.map((a) => ({
-        key: a.section.id,
-        tag: a.section.tag,
-        says: word(a.readyAtS === null ? 'wait-at-no-time-yet' : 'wait-bar-from', {
-          bar: a.section.testBar,
-          at: a.readyAtS === null ? '' : at(a.readyAtS),
-        }),
-      })),
+  const blocks = computed(() => {
+    const here: Here = {
+      state: job.state,
+      answers: view.answers.values(),
+      nowS: view.nowS,
+      at: (s) => when(s, view.nowS, job.state.job.zone),
+      t: job.t,
     }
-  }
-  function doubts(): Block {
-    const lines = [...job.state.places].flatMap(([placeId, name]) => {
-      const health = placeHealth(job.state, placeId, view.nowS - DAY_S, view.nowS)
-      if (!job.state.readings.has(placeId)) return []
-      const old = health.lastAtS !== null && view.nowS - health.lastAtS > OLD_S
-      return [
-        ...(old ? [word('wait-not-read-since', { name, at: at(health.lastAtS ?? 0) })] : []),
-        ...(health.jumps.length
-          ? [word('wait-jumps-of-the-probe', { name, jumps: health.jumps.length })]
-          : []),
-      ]
-    })
-    return {
-      title: word('wait-readings-in-doubt'),
-      lines: lines.map((says) => ({ key: says, tag: '', says })),
-    }
-  }
-  const blocks = computed(() =>
-    [...atOnce(shift.value), ...before(shift.value), noPressureYet(), doubts()].filter((b) => b.lines.length),
-  )
+    return [
+      ...atOnce(shift.value, here),
+      ...before(shift.value, here),
+      noPressureYet(here),
+      doubts(here),
+    ].filter((b) => b.lines.length)
+  })
   return { blocks }
 }
