@@ -13,7 +13,7 @@ async function main(): Promise<void> {
     await database.close()
   }
 }
-main().catch((e: unknown) => {
-  console.error(e instanceof Error ? e.message : e)
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error)
   process.exit(1)
 })

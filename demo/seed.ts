@@ -43,9 +43,9 @@ export async function seedDemo(pool: pg.Pool, nowS: number): Promise<boolean> {
     await appendBatch(pool, JOB, idOf(first.who), batch, nowS)
     run = []
   }
-  for (const t of story) {
-    if (run.length && (run[0]?.who !== t.who || run.length >= BATCH)) await send()
-    run.push(t)
+  for (const told of story) {
+    if (run.length && (run[0]?.who !== told.who || run.length >= BATCH)) await send()
+    run.push(told)
   }
   await send()
   // A place nobody works in yet, read by a stand-in from now on.

@@ -60,7 +60,7 @@ function tellLine(story: Story, { tag, name, entries, joined }: (typeof LINES)[n
   const shop = { begun: new Set<string>(), newId: () => idOf(`${tag} ${++made}`) }
   const placed = placeTexts(story.line(tag), entries, END, shop, { units: 'metric' })
   if (!placed.ok) throw new Error(`demo line ${tag}: ${placed.why.code}`)
-  for (const e of placed.edits) story.tell('Rook', atS, e.kind, { lineId, ...e.data })
+  for (const edit of placed.edits) story.tell('Rook', atS, edit.kind, { lineId, ...edit.data })
 }
 /** The dosing line's carrier, inside its containment. */
 function tellCarrier(story: Story, atS: number): void {
@@ -71,7 +71,7 @@ function tellCarrier(story: Story, atS: number): void {
   const laid = carrierEdits(outer, carrier, CARRIER.sizes, shop)
   if (!laid.ok) throw new Error(`demo carrier: ${laid.why.code}`)
   story.tell('Rook', atS, 'line-set', { ...lineHead(carrier), lineId: carrier.id, insideOf: outer.id })
-  for (const e of laid.edits) story.tell('Rook', atS, e.kind, { lineId: carrier.id, ...e.data })
+  for (const edit of laid.edits) story.tell('Rook', atS, edit.kind, { lineId: carrier.id, ...edit.data })
 }
 
 /** All lines as they are set out, the bars they are cut from, the take-offs that were measured. */

@@ -55,11 +55,11 @@ export class Story {
   }
 }
 
-const asEvent = (t: Told): JobEvent => ({
-  ...t.draft,
+const asEvent = (told: Told): JobEvent => ({
+  ...told.draft,
   jobId: JOB,
-  deviceId: idOf(`device ${t.who}`),
-  actorId: idOf(t.who),
-  occurredAtS: t.atS,
+  deviceId: idOf(`device ${told.who}`),
+  actorId: idOf(told.who),
+  occurredAtS: told.atS,
   clockErrorS: 0,
 })

@@ -50,15 +50,15 @@ export function sourcesPage(): string {
     INTRO,
     '## Tables\n',
     ...head('table', 'source', 'edition', 'how sure', 'compared'),
-    ...tables.map((t) =>
+    ...tables.map((table) =>
       row(
-        `${t.of} (\`${t.id}\`)`,
-        of.get(t.source)?.kind === 'published'
-          ? (of.get(t.source)?.reference.split(/[,:]/)[0] ?? t.source)
+        `${table.of} (\`${table.id}\`)`,
+        of.get(table.source)?.kind === 'published'
+          ? (of.get(table.source)?.reference.split(/[,:]/)[0] ?? table.source)
           : 'common practice',
-        t.edition ?? '',
-        howSure(t),
-        t.checked ? `${t.checked.by}, ${t.checked.on}: ${t.checked.with}` : 'no',
+        table.edition ?? '',
+        howSure(table),
+        table.checked ? `${table.checked.by}, ${table.checked.on}: ${table.checked.with}` : 'no',
       ),
     ),
     ...KINDS.flatMap(([kind, title]) => [

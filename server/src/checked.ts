@@ -8,8 +8,8 @@ import { HttpError } from './errors.js'
 export function checked<T>(schema: yup.Schema<T>, raw: unknown): T {
   try {
     return schema.cast(schema.validateSync(raw, { strict: true })) as T
-  } catch (e) {
-    const { path, message } = e as yup.ValidationError
+  } catch (error) {
+    const { path, message } = error as yup.ValidationError
     throw new HttpError(422, 'bad-input', `${message}.`, path || null)
   }
 }

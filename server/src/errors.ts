@@ -28,9 +28,9 @@ interface BodyParserError {
 }
 const UNREADABLE = ['entity.parse.failed', 'encoding.unsupported', 'charset.unsupported']
 /** What a body, a route or a check refused; null: a fault of ours. */
-function knownError(e: unknown): HttpError | null {
-  if (e instanceof HttpError) return e
-  const { type, status } = e as BodyParserError
+function knownError(error: unknown): HttpError | null {
+  if (error instanceof HttpError) return error
+  const { type, status } = error as BodyParserError
   if (type === 'entity.too.large') return new HttpError(413, 'too-large', refusal('refused-that-is-too-much'))
   if (type && UNREADABLE.includes(type))
     return new HttpError(400, 'bad-input', refusal('refused-this-is-not-json'))
@@ -39,10 +39,10 @@ function knownError(e: unknown): HttpError | null {
   return null
 }
 /** Turns whatever went wrong into one form. Nothing of the inside reaches a client. */
-export const answerErrors: ErrorRequestHandler = (e: unknown, req, res, next) => {
-  if (res.headersSent) return next(e)
-  const known = knownError(e)
-  if (!known) console.error(e)
+export const answerErrors: ErrorRequestHandler = (error: unknown, req, res, next) => {
+  if (res.headersSent) return next(error)
+  const known = knownError(error)
+  if (!known) console.error(error)
   const answer = known ?? new HttpError(500, 'failed', refusal('refused-something-went-wrong-here'))
   if (typeof answer.more.retryAfterS === 'number') res.set('Retry-After', String(answer.more.retryAfterS))
   const message = typeof answer.says === 'string' ? answer.says : say(answer.says, readerOf(req))

@@ -41,11 +41,11 @@ async function main(): Promise<void> {
   // Longer than browsers and proxies keep a quiet line: a line that closes as it is used again loses what was asked.
   server.keepAliveTimeout = KEEP_ALIVE_MS
   const port = Number(env('PORT', '7170'))
-  server.on('error', (e: NodeJS.ErrnoException) => {
+  server.on('error', (error: NodeJS.ErrnoException) => {
     console.error(
-      e.code === 'EADDRINUSE'
+      error.code === 'EADDRINUSE'
         ? `Port ${port} is in use. Stop what runs there, or start with --port.`
-        : e.message,
+        : error.message,
     )
     process.exit(1)
   })
@@ -68,7 +68,7 @@ async function main(): Promise<void> {
   process.on('disconnect', stop)
 }
 
-main().catch((e: unknown) => {
-  console.error(e instanceof Error ? e.message : e)
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error)
   process.exit(1)
 })

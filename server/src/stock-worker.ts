@@ -8,9 +8,9 @@ usePlanner({ solve: solverFrom(highs as never), clock: () => performance.now() }
 parentPort?.on('message', ({ name, body }: { name: string; body: unknown }) => {
   try {
     parentPort?.postMessage({ answer: CALCULATIONS.get(name)?.run(body) })
-  } catch (e) {
-    if (e instanceof Refusal)
-      parentPort?.postMessage({ refusal: { code: e.code, message: e.message, field: e.field } })
-    else parentPort?.postMessage({ failed: String(e) })
+  } catch (error) {
+    if (error instanceof Refusal)
+      parentPort?.postMessage({ refusal: { code: error.code, message: error.message, field: error.field } })
+    else parentPort?.postMessage({ failed: String(error) })
   }
 })

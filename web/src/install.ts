@@ -11,9 +11,9 @@ const question = ref<InstallQuestion | null>(null)
 export const offered = ref(readText(ANSWERED) === null)
 export const installable = question
 
-window.addEventListener('beforeinstallprompt', (e) => {
-  e.preventDefault()
-  question.value = e as InstallQuestion
+window.addEventListener('beforeinstallprompt', (event) => {
+  event.preventDefault()
+  question.value = event as InstallQuestion
 })
 window.addEventListener('appinstalled', () => {
   question.value = null

@@ -35,13 +35,13 @@ export function silences(
 ): Msg[] {
   return devices
     .filter((d) => d.kind === 'pressure-logger' && !d.revoked && d.sectionId === test.sectionId)
-    .flatMap((d) => {
-      if (d.silent) return [msg(`logger-${d.silent.why}`, { name: d.name })]
-      const heardS = d.lastAtS !== null && d.lastAtS >= test.begunAtS ? d.lastAtS : null
-      const quietS = nowS - (heardS ?? Math.max(test.begunAtS, d.createdAtS))
+    .flatMap((device) => {
+      if (device.silent) return [msg(`logger-${device.silent.why}`, { name: device.name })]
+      const heardS = device.lastAtS !== null && device.lastAtS >= test.begunAtS ? device.lastAtS : null
+      const quietS = nowS - (heardS ?? Math.max(test.begunAtS, device.createdAtS))
       if (quietS < GRACE_S || (heardS !== null && quietS < gapS / 2)) return []
       return heardS === null
-        ? [msg('logger-nothing-yet', { name: d.name })]
-        : [msg('logger-stopped', { name: d.name, forS: Math.round(quietS), gapS })]
+        ? [msg('logger-nothing-yet', { name: device.name })]
+        : [msg('logger-stopped', { name: device.name, forS: Math.round(quietS), gapS })]
     })
 }

@@ -59,8 +59,8 @@ function useFacts(judged: Ref<JobState>, nowS: Ref<number>) {
     void weather.value
     const atS = lately
     for (const id of jointPlaces(state).keys()) {
-      const f = jointFacts(state, id, mode, atS)
-      if (f) all.set(id, f)
+      const facts = jointFacts(state, id, mode, atS)
+      if (facts) all.set(id, facts)
     }
     return all
   }
@@ -87,16 +87,17 @@ export const useView = defineStore('view', () => {
     const all = new Map<string, SectionAnswer>()
     const state = judged.value
     for (const id of state.sections.keys()) {
-      const a = sectionAnswer(state, id, nowS.value, mode.value, factsIn(mode.value))
-      if (a) all.set(id, a)
+      const answer = sectionAnswer(state, id, nowS.value, mode.value, factsIn(mode.value))
+      if (answer) all.set(id, answer)
     }
     return all
   })
   const looks = computed<ReadonlyMap<string, JointLook>>(() => {
     const all = new Map<string, JointLook>()
-    for (const a of answers.value.values()) for (const j of a.joints) all.set(j.facts.id, j.look)
-    for (const [id, f] of facts.value)
-      if (!all.has(id)) all.set(id, lookOf(f, nowS.value, Number.MAX_VALUE, false))
+    for (const answer of answers.value.values())
+      for (const joint of answer.joints) all.set(joint.facts.id, joint.look)
+    for (const [id, joint] of facts.value)
+      if (!all.has(id)) all.set(id, lookOf(joint, nowS.value, Number.MAX_VALUE, false))
     return all
   })
   const tagOf = (jointId: string | null): string => (jointId ? (facts.value.get(jointId)?.tag ?? '') : '')

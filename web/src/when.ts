@@ -8,16 +8,16 @@ const cache = new Map<string, Intl.DateTimeFormat>()
 function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
   const locale = TIMES_IN[languageNow()]
   const key = locale + zone + JSON.stringify(options)
-  let f = cache.get(key)
-  if (!f) {
+  let format = cache.get(key)
+  if (!format) {
     try {
-      f = new Intl.DateTimeFormat(locale, { ...options, timeZone: zone })
+      format = new Intl.DateTimeFormat(locale, { ...options, timeZone: zone })
     } catch {
-      f = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })
+      format = new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })
     }
-    cache.set(key, f)
+    cache.set(key, format)
   }
-  return f
+  return format
 }
 /** Clock times of 24 hours or of twice 12, as the person reads them: set by their choices. */
 export const hours = ref<24 | 12>(24)
@@ -67,11 +67,11 @@ export const hourOf = (atS: number, zone: string): number =>
 
 /** The last time before now that the clocks of a zone showed `14:05`, some days back if wished; null if it is no time. */
 export function lastAt(text: string, nowS: number, zone: string, daysBack = 0): number | null {
-  const m = /^(\d{1,2})[:.h]?(\d{2}) ?([ap]m?)?$/i.exec(text.trim())
-  const half = m?.[3]?.[0]?.toLowerCase()
-  const hour = m ? (half ? (Number(m[1]) % 12) + (half === 'p' ? 12 : 0) : Number(m[1])) : NaN
-  const minutes = m && !(half && Number(m[1]) > 12) ? hour * 60 + Number(m[2]) : NaN
-  if (!(minutes < 1440) || Number(m?.[2]) > 59) return null
+  const match = /^(\d{1,2})[:.h]?(\d{2}) ?([ap]m?)?$/i.exec(text.trim())
+  const half = match?.[3]?.[0]?.toLowerCase()
+  const hour = match ? (half ? (Number(match[1]) % 12) + (half === 'p' ? 12 : 0) : Number(match[1])) : NaN
+  const minutes = match && !(half && Number(match[1]) > 12) ? hour * 60 + Number(match[2]) : NaN
+  if (!(minutes < 1440) || Number(match?.[2]) > 59) return null
   const from = nowS - daysBack * 86400
   const [h = 0, min = 0] = hhmm24(from, zone).split(':').map(Number)
   const back = daysBack ? h * 60 + min - minutes : (h * 60 + min - minutes + 1440) % 1440

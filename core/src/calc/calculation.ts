@@ -40,8 +40,8 @@ export class Working {
     if (source !== undefined && value !== null) this.source(figure, source, from)
   }
   source(figure: string, id: SourceId, from?: SourceId[]): void {
-    const s = sourceOf(id)
-    this.answer.sources.push({ figure, ...s, ...(from ? { kind: 'computed', from } : {}) })
+    const source = sourceOf(id)
+    this.answer.sources.push({ figure, ...source, ...(from ? { kind: 'computed', from } : {}) })
   }
   warn(code: string, message: string, field?: string): void {
     this.answer.warnings.push({ code, message, ...(field ? { field } : {}) })

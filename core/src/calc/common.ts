@@ -55,15 +55,15 @@ export function curingOf(joint: JointInput, options: CureOptions): Curing {
     : { by: 'no-figure', why: parsed.errors[0] as Finding }
 }
 
-export const reason = (f: Finding): { code: string; level: string; message: string } => ({
-  code: f.code,
-  level: f.level,
-  message: say(f),
+export const reason = (finding: Finding): { code: string; level: string; message: string } => ({
+  code: finding.code,
+  level: finding.level,
+  message: say(finding),
 })
 /** Writes `ok` and `reasons`: ok = no reason of level stop. */
-export function reasons(w: Working, findings: readonly Finding[]): void {
-  w.put('ok', !findings.some((f) => f.level === 'stop'))
-  w.put('reasons', findings.map(reason))
+export function reasons(working: Working, findings: readonly Finding[]): void {
+  working.put('ok', !findings.some((f) => f.level === 'stop'))
+  working.put('reasons', findings.map(reason))
 }
 
 /** Refuses a list whose times do not ascend. */

@@ -28,9 +28,9 @@ function sourceFor(rule: CureRule, history: History, untilS: number): SourceId {
 
 const HUMIDITY = number({ min: 0, max: 100 })
 /** Damp and dry as the request gives them: one humidity for the whole, or a list. */
-function dampGiven(i: CureInput): Damp[] {
-  const steps = i.humidities ?? null
-  const one = i.relativeHumidityPct ?? null
+function dampGiven(input: CureInput): Damp[] {
+  const steps = input.humidities ?? null
+  const one = input.relativeHumidityPct ?? null
   if (steps && one !== null)
     throw new Refusal('bad-input', 'Give relativeHumidityPct or humidities, not both.', 'humidities')
   if (one !== null) return [{ fromS: -Infinity, humid: one > HUMID_ABOVE_PCT }]
@@ -101,35 +101,39 @@ export const cure = calculation({
     },
     result: { setS: 7200, cureS: 259200 },
   },
-  compute(i: CureInput, w) {
-    c.checkJoint(i)
-    const given = c.historyGiven(i, 0, false)
+  compute(input: CureInput, working) {
+    c.checkJoint(input)
+    const given = c.historyGiven(input, 0, false)
     if (!given) throw new Refusal('missing-field', 'Give temperatureC or temperatures.', 'temperatureC')
-    const curing = c.curingOf(i, { table: i.table ?? 'current' })
+    const curing = c.curingOf(input, { table: input.table ?? 'current' })
     if (curing.by === 'nothing') throw new Refusal('no-figure', say(msg('nothing-cures')), 'method')
     if (curing.by === 'no-figure') throw new Refusal('no-figure', say(curing.why), 'size')
     const { rule } = curing
-    const history = rule.steady ? ANY_TEMPERATURE : withDamp(given, dampGiven(i))
-    const required = requiredFor(rule, i.testPressureBar)
+    const history = rule.steady ? ANY_TEMPERATURE : withDamp(given, dampGiven(input))
+    const required = requiredFor(rule, input.testPressureBar)
     if (!required)
       throw new Refusal(
         'no-figure',
-        say(msg('no-cure-pressure', { bar: i.testPressureBar })),
+        say(msg('no-cure-pressure', { bar: input.testPressureBar })),
         'testPressureBar',
       )
-    const cured = new Pace(history, required, i.mode).finish(0)
+    const cured = new Pace(history, required, input.mode).finish(0)
     if (!cured)
       throw new Refusal(
         'no-figure',
         say(msg('no-cure-temperature')),
-        i.temperatures ? 'temperatures' : 'temperatureC',
+        input.temperatures ? 'temperatures' : 'temperatureC',
       )
-    const set = new Pace(history, rule.setS, i.mode).finish(0)
-    w.put('setS', set?.atS ?? null, set ? rule.setSource : undefined)
-    if (!set) w.lacks('setS', 'no-figure', say(msg('no-set-time', { size: i.size })))
-    w.put('cureS', cured.atS, sourceFor(rule, history, cured.atS))
-    const last = i.temperatures?.at(-1)
-    if (!rule.steady && i.temperatures && i.temperatures.length > 1 && last && cured.atS > last.fromS)
-      w.warn('extended', 'The result lies beyond the last temperature, which was held on.', 'temperatures')
+    const set = new Pace(history, rule.setS, input.mode).finish(0)
+    working.put('setS', set?.atS ?? null, set ? rule.setSource : undefined)
+    if (!set) working.lacks('setS', 'no-figure', say(msg('no-set-time', { size: input.size })))
+    working.put('cureS', cured.atS, sourceFor(rule, history, cured.atS))
+    const last = input.temperatures?.at(-1)
+    if (!rule.steady && input.temperatures && input.temperatures.length > 1 && last && cured.atS > last.fromS)
+      working.warn(
+        'extended',
+        'The result lies beyond the last temperature, which was held on.',
+        'temperatures',
+      )
   },
 })

@@ -26,9 +26,9 @@ import { flag, list, may, need, number } from '../schema/shape.js'
 
 const AIR = number({ min: -60, max: 100 })
 /** A side figure: null with its reason under `missing` where there is none. */
-function side(w: Working, key: string, f: Fig): void {
-  w.put(key, f.value, f.value === null ? undefined : f.source)
-  if (f.value === null) w.lacks(key, 'no-figure', say(f.why))
+function side(working: Working, key: string, fig: Fig): void {
+  working.put(key, fig.value, fig.value === null ? undefined : fig.source)
+  if (fig.value === null) working.lacks(key, 'no-figure', say(fig.why))
 }
 
 interface BondInput {
@@ -74,23 +74,23 @@ export const adhesiveBondCalc = calculation({
       blanketNeeded: false,
     },
   },
-  compute(i: BondInput, w) {
-    c.checkJoint({ ...i, method: 'adhesive-bond', school: 'inch' })
-    if (i.nowS < i.sandedAtS)
+  compute(input: BondInput, working) {
+    c.checkJoint({ ...input, method: 'adhesive-bond', school: 'inch' })
+    if (input.nowS < input.sandedAtS)
       throw new Refusal('bad-input', 'It was sanded after this time: check the two.', 'nowS')
-    c.reasons(w, resinFindings(i.material, { ...i, sandedForS: i.nowS - i.sandedAtS }))
-    const depth = i.depthMm ?? null
-    w.put('sandToMm', depth === null ? null : depth + SAND_BEYOND_MM, 'cp-resin-sand', [
+    c.reasons(working, resinFindings(input.material, { ...input, sandedForS: input.nowS - input.sandedAtS }))
+    const depth = input.depthMm ?? null
+    working.put('sandToMm', depth === null ? null : depth + SAND_BEYOND_MM, 'cp-resin-sand', [
       'given',
       'cp-resin-sand',
     ])
-    if (depth === null) w.lacks('sandToMm', 'no-figure', 'Give depthMm, measured on the fitting.')
-    w.put('resandAfterS', RESAND_AFTER_S, 'cp-resin-sand')
-    const catalyst = catalystAt(i.material, i.airC)
-    w.put('catalyst', catalyst.value, 'cp-resin-catalyst')
-    if (catalyst.why) w.lacks('catalyst', 'no-figure', say(catalyst.why))
-    side(w, 'cureS', resinCureS(i.airC))
-    w.put('blanketNeeded', blanketNeeded(i.airC), 'cp-resin-cure')
+    if (depth === null) working.lacks('sandToMm', 'no-figure', 'Give depthMm, measured on the fitting.')
+    working.put('resandAfterS', RESAND_AFTER_S, 'cp-resin-sand')
+    const catalyst = catalystAt(input.material, input.airC)
+    working.put('catalyst', catalyst.value, 'cp-resin-catalyst')
+    if (catalyst.why) working.lacks('catalyst', 'no-figure', say(catalyst.why))
+    side(working, 'cureS', resinCureS(input.airC))
+    working.put('blanketNeeded', blanketNeeded(input.airC), 'cp-resin-cure')
   },
 })
 
@@ -116,26 +116,26 @@ export const socketFusionCalc = calculation({
       maxTiltDeg: 5,
     },
   },
-  compute(i: { size: string; airC: number; layered: boolean }, w) {
+  compute(input: { size: string; airC: number; layered: boolean }, working) {
     const size = c.checkJoint({
       method: 'socket-fusion',
-      material: i.layered ? 'pp-r-layered' : 'pp-r',
-      size: i.size,
+      material: input.layered ? 'pp-r-layered' : 'pp-r',
+      size: input.size,
       school: 'metric',
     })
     const row = rowOf(size)
-    const heat = heatS(size, i.airC)
-    w.put('depthMm', row.depthMm, 'cp-fusion-depth')
-    w.put('toolMinC', TOOL_MIN_C, 'dvs-2207-11')
-    w.put('toolMaxC', TOOL_MAX_C, 'dvs-2207-11')
-    side(w, 'heatS', heat)
-    w.put('changeoverS', row.changeoverS, 'dvs-2207-11')
-    w.put('adjustS', row.changeoverS, 'dvs-2207-11')
-    w.put('coolS', row.coolS, 'dvs-2207-11')
-    w.put('maxTiltDeg', MAX_TILT_DEG, 'cp-fusion-steps')
+    const heat = heatS(size, input.airC)
+    working.put('depthMm', row.depthMm, 'cp-fusion-depth')
+    working.put('toolMinC', TOOL_MIN_C, 'dvs-2207-11')
+    working.put('toolMaxC', TOOL_MAX_C, 'dvs-2207-11')
+    side(working, 'heatS', heat)
+    working.put('changeoverS', row.changeoverS, 'dvs-2207-11')
+    working.put('adjustS', row.changeoverS, 'dvs-2207-11')
+    working.put('coolS', row.coolS, 'dvs-2207-11')
+    working.put('maxTiltDeg', MAX_TILT_DEG, 'cp-fusion-steps')
     if (heat.value !== null && heat.source === 'ours-fusion-cold')
-      w.warn('cold-heat', say({ code: 'fusion-cold-heat', params: {} }), 'airC')
-    if (i.layered) w.warn('peel-first', say({ code: 'choice-fusion-peel', params: {} }), 'layered')
+      working.warn('cold-heat', say({ code: 'fusion-cold-heat', params: {} }), 'airC')
+    if (input.layered) working.warn('peel-first', say({ code: 'choice-fusion-peel', params: {} }), 'layered')
   },
 })
 
@@ -159,14 +159,14 @@ export const flareCalc = calculation({
       minTorqueNm: null,
     },
   },
-  compute(i: { size: string; grooved: boolean; quenched: boolean }, w) {
-    const size = c.checkJoint({ method: 'flare', material: 'pfa', size: i.size, school: 'inch' })
-    side(w, 'wallMm', flareWallMm(size))
-    side(w, 'heatS', flareHeatS(size))
-    side(w, 'holdS', flareHoldS(i.quenched))
-    w.put('gapMinMm', GAP_MIN_MM, 'cp-flare-gap')
-    w.put('gapMaxMm', GAP_MAX_MM, 'cp-flare-gap')
-    side(w, 'minTorqueNm', flareTorqueNm(size))
+  compute(input: { size: string; grooved: boolean; quenched: boolean }, working) {
+    const size = c.checkJoint({ method: 'flare', material: 'pfa', size: input.size, school: 'inch' })
+    side(working, 'wallMm', flareWallMm(size))
+    side(working, 'heatS', flareHeatS(size))
+    side(working, 'holdS', flareHoldS(input.quenched))
+    working.put('gapMinMm', GAP_MIN_MM, 'cp-flare-gap')
+    working.put('gapMaxMm', GAP_MAX_MM, 'cp-flare-gap')
+    side(working, 'minTorqueNm', flareTorqueNm(size))
   },
 })
 
@@ -179,12 +179,12 @@ export const solderCalc = calculation({
     input: { size: 'd22', school: 'metric' },
     result: { cupDepthMm: 15.4, wireMm: 22, coolMinS: 600, coolMaxS: 1200 },
   },
-  compute(i: { size: string; school: c.JointInput['school'] }, w) {
-    const size = c.checkJoint({ method: 'solder', material: 'copper', ...i })
-    side(w, 'cupDepthMm', cupDepthMm(size))
-    side(w, 'wireMm', solderWireMm(size))
-    w.put('coolMinS', COOL_MIN_S, 'cp-solder-cool')
-    w.put('coolMaxS', COOL_MAX_S, 'cp-solder-cool')
+  compute(input: { size: string; school: c.JointInput['school'] }, working) {
+    const size = c.checkJoint({ method: 'solder', material: 'copper', ...input })
+    side(working, 'cupDepthMm', cupDepthMm(size))
+    side(working, 'wireMm', solderWireMm(size))
+    working.put('coolMinS', COOL_MIN_S, 'cp-solder-cool')
+    working.put('coolMaxS', COOL_MAX_S, 'cp-solder-cool')
   },
 })
 
@@ -215,9 +215,9 @@ export const peelCalc = calculation({
       verdict: 'pass',
     },
   },
-  compute(i: { grid: number[][] }, w) {
-    const columns = (i.grid[0] as number[]).length
-    i.grid.forEach((row, r) => {
+  compute(input: { grid: number[][] }, working) {
+    const columns = (input.grid[0] as number[]).length
+    input.grid.forEach((row, r) => {
       if (row.length !== columns)
         throw new Refusal(
           'bad-input',
@@ -228,17 +228,17 @@ export const peelCalc = calculation({
         if (v !== 0 && v !== 1) throw new Refusal('bad-input', 'A cell is 0 or 1.', `grid[${r}][${k}]`)
       })
     })
-    const peel = judgePeel(i.grid)
+    const peel = judgePeel(input.grid)
     const from: SourceId[] = ['given', 'cp-solder-peel']
     for (const key of ['coveragePct', 'largestVoidPct'] as const)
-      w.put(key, peel[key], 'cp-solder-peel', from)
-    w.put('leakPath', peel.leakPath, 'cp-solder-peel', from)
-    w.put(
+      working.put(key, peel[key], 'cp-solder-peel', from)
+    working.put('leakPath', peel.leakPath, 'cp-solder-peel', from)
+    working.put(
       'causes',
       peel.causes.map((x) => say(x)),
       'cp-solder-peel',
       from,
     )
-    w.put('verdict', peel.verdict, 'cp-solder-peel')
+    working.put('verdict', peel.verdict, 'cp-solder-peel')
   },
 })

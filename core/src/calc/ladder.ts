@@ -83,25 +83,26 @@ export const ladder = calculation({
       ],
     },
   },
-  compute(i: LadderInput, w) {
-    if (i.relativeHumidityPct === undefined || i.relativeHumidityPct === null)
-      w.warn('humidity-unknown', 'Humidity is not given: counted as over 60 %.', 'relativeHumidityPct')
-    const humid = (i.relativeHumidityPct ?? Infinity) > HUMID_ABOVE_PCT
+  compute(input: LadderInput, working) {
+    if (input.relativeHumidityPct === undefined || input.relativeHumidityPct === null)
+      working.warn('humidity-unknown', 'Humidity is not given: counted as over 60 %.', 'relativeHumidityPct')
+    const humid = (input.relativeHumidityPct ?? Infinity) > HUMID_ABOVE_PCT
     const seen = new Set<string>()
     const froms = new Set<SourceId>()
-    const joints: LadderJoint[] = i.joints.map((j, n) => {
+    const joints: LadderJoint[] = input.joints.map((input, n) => {
       const path = `joints[${n}]`
-      if (seen.has(j.id)) throw new Refusal('bad-input', `The id ${j.id} is there twice.`, `${path}.id`)
-      seen.add(j.id)
-      return jointOf(j, path)
+      if (seen.has(input.id))
+        throw new Refusal('bad-input', `The id ${input.id} is there twice.`, `${path}.id`)
+      seen.add(input.id)
+      return jointOf(input, path)
     })
-    const out = ladderOf(joints, i.atS)
+    const out = ladderOf(joints, input.atS)
     const from: SourceId[] = froms.size ? [...froms] : ['given']
-    w.put('allowedBar', out.allowedBar, 'ladder', from)
-    w.put('heldBy', out.heldBy)
-    w.put('steps', out.steps, 'ladder', from)
+    working.put('allowedBar', out.allowedBar, 'ladder', from)
+    working.put('heldBy', out.heldBy)
+    working.put('steps', out.steps, 'ladder', from)
     if (out.steps.some((s) => s.allowedBar === null) || out.allowedBar === null)
-      w.warn(
+      working.warn(
         'rating-unknown',
         'The rules set no ceiling and a rating is not given: what the parts may take is not known.',
         'joints',
@@ -111,11 +112,11 @@ export const ladder = calculation({
       const made = j.madeAtS ?? null
       const bare = { id: j.id, madeAtS: made, ratingBar: j.ratingBar ?? null }
       const lacks = (message: string): LadderJoint => {
-        w.lacks(path, 'no-figure', `${j.id}: ${message}`)
+        working.lacks(path, 'no-figure', `${j.id}: ${message}`)
         return { ...bare, pieces: null }
       }
       c.checkJoint(j, path)
-      const curing = c.curingOf(j, { table: i.table ?? 'current' })
+      const curing = c.curingOf(j, { table: input.table ?? 'current' })
       if (curing.by === 'no-figure') return lacks(say(curing.why))
       if (made === null) return { ...bare, pieces: null }
       if (curing.by === 'nothing') {
@@ -130,9 +131,9 @@ export const ladder = calculation({
           `${j.id} is made: give temperatureC or temperatures.`,
           `${path}.temperatureC`,
         )
-      const joint = curingJoint({ ...bare, madeAtS: made }, rule, history, i.mode)
+      const joint = curingJoint({ ...bare, madeAtS: made }, rule, history, input.mode)
       const { pieces } = joint
-      for (const s of history) froms.add(rule.sourceAt(s.minC))
+      for (const span of history) froms.add(rule.sourceAt(span.minC))
       if (pieces?.length === 1 && pieces[0]?.slopeBarPerS === 0)
         return lacks(say({ code: 'no-cure-temperature', params: {} }))
       return joint

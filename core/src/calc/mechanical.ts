@@ -56,21 +56,21 @@ export const pressCheck = calculation({
       unread: ['toWeldMm', 'toBendMm', 'coatingMm', 'lubricant'],
     },
   },
-  compute(i: PressReadings & { material: string; size: string }, w) {
+  compute(i: PressReadings & { material: string; size: string }, working) {
     const size = c.checkJoint({ method: 'press', material: i.material, size: i.size, school: 'inch' })
-    const v = judgePress(i.material, size, i)
-    w.put('verdict', v.verdict, 'cp-press-steps', [
+    const verdict = judgePress(i.material, size, i)
+    working.put('verdict', verdict.verdict, 'cp-press-steps', [
       'given',
       'cp-press-steps',
-      v.depthRequired.value === null ? 'given' : v.depthRequired.source,
+      verdict.depthRequired.value === null ? 'given' : verdict.depthRequired.source,
     ])
     const generic = i.depthRequiredMm === undefined || i.depthRequiredMm === null
-    const note = v.depthRequired.value === null ? 'press-depth-unknown' : 'press-depth-generic'
-    w.put('reasons', [
-      ...v.findings.map(c.reason),
+    const note = verdict.depthRequired.value === null ? 'press-depth-unknown' : 'press-depth-generic'
+    working.put('reasons', [
+      ...verdict.findings.map(c.reason),
       ...(generic ? [{ code: note, level: 'note', message: say({ code: note, params: {} }) }] : []),
     ])
-    w.put('unread', v.unread, 'given')
+    working.put('unread', verdict.unread, 'given')
   },
 })
 
@@ -88,28 +88,28 @@ export const compressionCalc = calculation({
     input: { kind: 'twin-ferrule', size: 'OD 1/2', hardAlloy: false, remake: false },
     result: { start: 'tube-tight', turnsMin: 1.25, turnsMax: 1.25, flatsMin: 7.5, markEndsAtClock: 9 },
   },
-  compute(i: { kind: CompressionKind; size: string; hardAlloy: boolean; remake: boolean }, w) {
-    const tube = /^(d|OD)/.test(i.size)
+  compute(input: { kind: CompressionKind; size: string; hardAlloy: boolean; remake: boolean }, working) {
+    const tube = /^(d|OD)/.test(input.size)
     const size = c.checkJoint({
       method: 'compression',
       // A size decides nothing here but whether it is made; pipe sizes are made of PE, the rest of copper as well.
-      material: /^NPS/.test(i.size) ? 'pe' : 'copper',
-      size: i.size,
+      material: /^NPS/.test(input.size) ? 'pe' : 'copper',
+      size: input.size,
       school: 'inch',
     })
-    if (tube !== (i.kind === 'twin-ferrule') && i.kind !== 'stab')
-      w.warn(
+    if (tube !== (input.kind === 'twin-ferrule') && input.kind !== 'stab')
+      working.warn(
         'kind-not-for-size',
-        say({ code: 'kind-not-for-size', params: { kind: i.kind, size: i.size } }),
+        say({ code: 'kind-not-for-size', params: { kind: input.kind, size: input.size } }),
         'kind',
       )
-    const t = turnsFor(i.kind, size, i.hardAlloy, i.remake)
-    w.put('start', t.start, t.source)
+    const turns = turnsFor(input.kind, size, input.hardAlloy, input.remake)
+    working.put('start', turns.start, turns.source)
     for (const key of ['turnsMin', 'turnsMax', 'flatsMin', 'markEndsAtClock'] as const)
-      w.put(key, t[key], t.source)
-    if (i.kind === 'stab' && i.remake)
-      w.warn('new-grip-ring', say({ code: 'choice-stab-class', params: {} }), 'remake')
-    if (t.preset) w.warn('preset-ferrules', say({ code: 'ferrules-preset', params: {} }), 'size')
+      working.put(key, turns[key], turns.source)
+    if (input.kind === 'stab' && input.remake)
+      working.warn('new-grip-ring', say({ code: 'choice-stab-class', params: {} }), 'remake')
+    if (turns.preset) working.warn('preset-ferrules', say({ code: 'ferrules-preset', params: {} }), 'size')
   },
 })
 
@@ -131,7 +131,7 @@ export const clampCheck = calculation({
     input: { size: 'BPE 2', gapMinMm: 0.9, gapMaxMm: 0.9, intrusionMm: 0.1, jawsTouch: false },
     result: { misalignmentDeg: 0, verdict: 'pass', reasons: [] },
   },
-  compute(i: ClampReadings & { size: string }, w) {
+  compute(i: ClampReadings & { size: string }, working) {
     const size = c.checkJoint({
       method: 'sanitary-clamp',
       material: 'stainless',
@@ -149,34 +149,36 @@ export const clampCheck = calculation({
       if (a !== null && b !== null && b < a)
         throw new Refusal('bad-input', 'The most is less than the least: measure again.', high)
     }
-    const v = judgeClamp(size, i)
-    w.put('misalignmentDeg', v.misalignmentDeg, 'clamp-tilt', [
+    const verdict = judgeClamp(size, i)
+    working.put('misalignmentDeg', verdict.misalignmentDeg, 'clamp-tilt', [
       'given',
       /^DN/.test(i.size) ? 'din-32676' : 'asme-bpe',
     ])
-    w.put('verdict', v.verdict, 'cp-clamp-tilt', ['given', 'cp-clamp-tilt', 'asme-bpe-intrusion'])
-    w.put('reasons', v.findings.map(c.reason))
+    working.put('verdict', verdict.verdict, 'cp-clamp-tilt', ['given', 'cp-clamp-tilt', 'asme-bpe-intrusion'])
+    working.put('reasons', verdict.findings.map(c.reason))
   },
 })
 
-const K = number({ above: 0, max: 2 })
+const shape = number({ above: 0, max: 2 })
 export const lubricatedTorque = calculation({
   name: 'lubricated-torque',
   summary: 'Torque for lubricated bolts from the published dry one, by the nut factor.',
   inputs: [
     need('dryTorqueNm', number({ above: 0, max: 1_000_000 }), 'Published torque, dry'),
-    need('kDry', K, 'Nut factor dry'),
-    need('kLubricated', K, 'Nut factor lubricated'),
+    need('kDry', shape, 'Nut factor dry'),
+    need('kLubricated', shape, 'Nut factor lubricated'),
   ],
   sources: ['nut-factor'],
   example: { input: { dryTorqueNm: 100, kDry: 0.2, kLubricated: 0.15 }, result: { torqueNm: 75 } },
-  compute(i: { dryTorqueNm: number; kDry: number; kLubricated: number }, w) {
-    w.put('torqueNm', lubricatedTorqueNm(i.dryTorqueNm, i.kDry, i.kLubricated), 'nut-factor', [
-      'given',
+  compute(input: { dryTorqueNm: number; kDry: number; kLubricated: number }, working) {
+    working.put(
+      'torqueNm',
+      lubricatedTorqueNm(input.dryTorqueNm, input.kDry, input.kLubricated),
       'nut-factor',
-    ])
-    if (i.kLubricated > i.kDry)
-      w.warn(
+      ['given', 'nut-factor'],
+    )
+    if (input.kLubricated > input.kDry)
+      working.warn(
         'lubricant-adds',
         'Lubricated bolts turn harder than dry ones by these figures: check the two.',
         'kLubricated',
@@ -190,8 +192,9 @@ export const starOrderCalc = calculation({
   inputs: [need('bolts', number({ min: 4, max: 32, integer: true }), 'How many bolts, a multiple of 4')],
   sources: ['asme-pcc-1'],
   example: { input: { bolts: 8 }, result: { order: [1, 5, 3, 7, 2, 6, 4, 8] } },
-  compute(i: { bolts: number }, w) {
-    if (i.bolts % 4) throw new Refusal('bad-input', 'The number of bolts must be a multiple of 4.', 'bolts')
-    w.put('order', starOrder(i.bolts), 'asme-pcc-1')
+  compute(input: { bolts: number }, working) {
+    if (input.bolts % 4)
+      throw new Refusal('bad-input', 'The number of bolts must be a multiple of 4.', 'bolts')
+    working.put('order', starOrder(input.bolts), 'asme-pcc-1')
   },
 })

@@ -29,26 +29,26 @@ export const staticHead = calculation({
     result: { atLowBar: 9.976798, atHighBar: 8.8 },
   },
   compute(
-    i: {
+    input: {
       pressureAtGaugeBar: number
       gaugeElevationM: number
       lowElevationM: number
       highElevationM: number
       densityKgM3?: number | null
     },
-    w,
+    working,
   ) {
-    if (i.highElevationM < i.lowElevationM)
+    if (input.highElevationM < input.lowElevationM)
       throw new Refusal('bad-input', 'The highest point lies below the lowest one.', 'highElevationM')
     const ends = atEnds(
-      i.pressureAtGaugeBar,
-      { gaugeM: i.gaugeElevationM, lowM: i.lowElevationM, highM: i.highElevationM },
-      i.densityKgM3 ?? 1000,
+      input.pressureAtGaugeBar,
+      { gaugeM: input.gaugeElevationM, lowM: input.lowElevationM, highM: input.highElevationM },
+      input.densityKgM3 ?? 1000,
     )
-    w.put('atLowBar', ends.atLowBar, 'hydrostatic', ['given', 'hydrostatic'])
-    w.put('atHighBar', ends.atHighBar, 'hydrostatic', ['given', 'hydrostatic'])
+    working.put('atLowBar', ends.atLowBar, 'hydrostatic', ['given', 'hydrostatic'])
+    working.put('atHighBar', ends.atHighBar, 'hydrostatic', ['given', 'hydrostatic'])
     if (ends.atHighBar < 0)
-      w.warn(
+      working.warn(
         'vacuum-at-top',
         'At the highest point the pressure would be below that of the air.',
         'pressureAtGaugeBar',
@@ -87,7 +87,7 @@ export const derating = calculation({
     result: { ratingBar: 7.032652439041875, factor: 0.255 },
   },
   compute(
-    i: {
+    input: {
       material: string
       size: string
       schedule?: string | null
@@ -95,30 +95,30 @@ export const derating = calculation({
       temperatureC: number
       threaded?: boolean | null
     },
-    w,
+    working,
   ) {
-    const parsed = parseSize(i.size)
+    const parsed = parseSize(input.size)
     if (!parsed)
       throw new Refusal(
         'unknown-size',
-        say(msg('size-unreadable', { size: i.size, suggestion: suggestSize(i.size) })),
+        say(msg('size-unreadable', { size: input.size, suggestion: suggestSize(input.size) })),
         'size',
       )
     const wanted = parsed.family === 'NPS' ? 'schedule' : 'series'
-    const series = i.series ?? i.schedule ?? null
+    const series = input.series ?? input.schedule ?? null
     if (series === null) throw new Refusal('missing-field', `${wanted} is missing.`, wanted)
     const rated = pipeRating(
       {
-        material: i.material,
+        material: input.material,
         size: parsed,
         series,
-        threaded: i.threaded === true,
+        threaded: input.threaded === true,
       },
-      i.temperatureC,
+      input.temperatureC,
     )
     if ('value' in rated) throw new Refusal('no-figure', say(rated.why), rated.field)
-    w.put('ratingBar', rated.ratingBar, rated.sources[0], [...rated.sources])
-    w.put('factor', rated.factor, rated.sources[1])
+    working.put('ratingBar', rated.ratingBar, rated.sources[0], [...rated.sources])
+    working.put('factor', rated.factor, rated.sources[1])
   },
 })
 
@@ -135,11 +135,11 @@ export const storedEnergyCalc = calculation({
     input: { volumeM3: 1, testBar: 10, medium: 'air' },
     result: { energyJ: 1361750.2933984236, tntKg: 0.31914127600199294, distanceM: 30 },
   },
-  compute(i: { volumeM3: number; testBar: number }, w) {
-    const e = storedEnergy(i.volumeM3, i.testBar)
-    w.put('energyJ', e.energyJ, 'asme-pcc-2')
-    w.put('tntKg', e.tntKg, 'asme-pcc-2')
-    w.put('distanceM', e.distanceM, 'asme-pcc-2')
+  compute(input: { volumeM3: number; testBar: number }, working) {
+    const e = storedEnergy(input.volumeM3, input.testBar)
+    working.put('energyJ', e.energyJ, 'asme-pcc-2')
+    working.put('tntKg', e.tntKg, 'asme-pcc-2')
+    working.put('distanceM', e.distanceM, 'asme-pcc-2')
   },
 })
 
@@ -208,33 +208,33 @@ export const testPlanCalc = calculation({
       medium: 'water',
     },
   },
-  compute(i: PlanQuestion, w) {
+  compute(input: PlanQuestion, working) {
     const plan = testPlan({
-      rule: i.rule,
-      designBar: i.designBar ?? null,
-      workingBar: i.workingBar ?? null,
-      materials: i.materials,
-      odMm: i.odMm ?? null,
-      stressRatio: i.stressRatio ?? null,
-      custom: i.custom ?? null,
+      rule: input.rule,
+      designBar: input.designBar ?? null,
+      workingBar: input.workingBar ?? null,
+      materials: input.materials,
+      odMm: input.odMm ?? null,
+      stressRatio: input.stressRatio ?? null,
+      custom: input.custom ?? null,
     })
     if ('missing' in plan) throw new Refusal('missing-field', `${plan.missing} is missing.`, plan.missing)
     reasons(
-      w,
+      working,
       plan.findings.filter((f) => f.level === 'stop'),
     )
-    for (const f of plan.findings) if (f.level !== 'stop') warnOf(w, f)
-    w.put('testBar', plan.testBar, plan.source)
-    w.put('testMinBar', plan.testMinBar, plan.source)
-    w.put('holdS', plan.holdS, plan.source)
-    w.put('allowedDropBar', plan.allowedDropBar, plan.source)
-    w.put('stages', plan.stages, plan.source)
+    for (const finding of plan.findings) if (finding.level !== 'stop') warnOf(working, finding)
+    working.put('testBar', plan.testBar, plan.source)
+    working.put('testMinBar', plan.testMinBar, plan.source)
+    working.put('holdS', plan.holdS, plan.source)
+    working.put('allowedDropBar', plan.allowedDropBar, plan.source)
+    working.put('stages', plan.stages, plan.source)
     const range = gaugeRange(plan.testBar)
-    w.put('gaugeRangeMinBar', range.minBar, 'cp-gauge-range')
-    w.put('gaugeRangeMaxBar', range.maxBar, 'cp-gauge-range')
-    w.put('reliefBar', plan.reliefBar, plan.source)
-    w.put('medium', plan.medium, plan.source)
+    working.put('gaugeRangeMinBar', range.minBar, 'cp-gauge-range')
+    working.put('gaugeRangeMaxBar', range.maxBar, 'cp-gauge-range')
+    working.put('reliefBar', plan.reliefBar, plan.source)
+    working.put('medium', plan.medium, plan.source)
   },
 })
-const warnOf = (w: Working, f: Parameters<typeof say>[0] & { field?: string }): void =>
-  w.warn(f.code, say(f), f.field)
+const warnOf = (working: Working, f: Parameters<typeof say>[0] & { field?: string }): void =>
+  working.warn(f.code, say(f), f.field)

@@ -16,8 +16,8 @@ export const dewPoint = calculation({
   ],
   sources: ['magnus'],
   example: { input: { airC: 20, relativeHumidityPct: 50 }, result: { dewPointC: 9.255174598981256 } },
-  compute(i: { airC: number; relativeHumidityPct: number }, w) {
-    w.put('dewPointC', dewPointC(i.airC, i.relativeHumidityPct), 'magnus')
+  compute(input: { airC: number; relativeHumidityPct: number }, working) {
+    working.put('dewPointC', dewPointC(input.airC, input.relativeHumidityPct), 'magnus')
   },
 })
 
@@ -34,13 +34,13 @@ export const insertionVerdict = calculation({
     input: { readingMm: 54, checkOffsetMm: 50, depthMm: 61 },
     result: { shortMm: 4, insertionMm: 57, verdict: 'fail' },
   },
-  compute(i: { readingMm: number; checkOffsetMm: number; depthMm: number }, w) {
-    const v = judgeCheckMark(i.readingMm, i.checkOffsetMm, i.depthMm)
-    w.put('shortMm', v.shortMm, 'given', ['given'])
-    w.put('insertionMm', v.insertionMm, 'given', ['given'])
-    w.put('verdict', v.verdict, 'ours-check-mark')
-    if (v.insertionMm < 0)
-      w.warn('not-in-socket', 'By this reading the pipe is not in the socket.', 'readingMm')
+  compute(input: { readingMm: number; checkOffsetMm: number; depthMm: number }, working) {
+    const verdict = judgeCheckMark(input.readingMm, input.checkOffsetMm, input.depthMm)
+    working.put('shortMm', verdict.shortMm, 'given', ['given'])
+    working.put('insertionMm', verdict.insertionMm, 'given', ['given'])
+    working.put('verdict', verdict.verdict, 'ours-check-mark')
+    if (verdict.insertionMm < 0)
+      working.warn('not-in-socket', 'By this reading the pipe is not in the socket.', 'readingMm')
   },
 })
 
@@ -87,23 +87,23 @@ export const cutLengthCalc = calculation({
     result: { cutMm: 1284 },
   },
   compute(
-    i: {
+    input: {
       measure: 'centre-centre' | 'centre-face' | 'face-face' | 'end-end'
       measuredMm: number
       ends: RunEnd[]
     },
-    w,
+    working,
   ) {
-    const cut = cutLength(i.measure, i.measuredMm, i.ends)
+    const cut = cutLength(input.measure, input.measuredMm, input.ends)
     if (!cut.ok && cut.reason === 'missing')
       throw new Refusal('missing-field', `${cut.field} is missing.`, cut.field)
     if (!cut.ok)
       throw new Refusal(
         'does-not-fit',
-        `Take-offs and gaps are longer than the measure (${i.measuredMm} mm): ${cut.cutMm} mm would be left. Measure again or choose shorter fittings.`,
+        `Take-offs and gaps are longer than the measure (${input.measuredMm} mm): ${cut.cutMm} mm would be left. Measure again or choose shorter fittings.`,
         'measuredMm',
       )
-    w.put('cutMm', cut.cutMm, 'cp-cut-length', ['given', 'cp-cut-length'])
+    working.put('cutMm', cut.cutMm, 'cp-cut-length', ['given', 'cp-cut-length'])
   },
 })
 
@@ -117,11 +117,14 @@ export const dualContainment = calculation({
   ],
   sources: ['cp-pipe-in-pipe'],
   example: { input: { innerSocketMm: 31, outerSocketMm: 14.5, ends: 2 }, result: { innerLongerByMm: 33 } },
-  compute(i: { innerSocketMm: number; outerSocketMm: number; ends: number }, w) {
-    const by = (i.innerSocketMm - i.outerSocketMm) * i.ends
-    w.put('innerLongerByMm', by, 'cp-pipe-in-pipe', ['given', 'cp-pipe-in-pipe'])
+  compute(input: { innerSocketMm: number; outerSocketMm: number; ends: number }, working) {
+    const by = (input.innerSocketMm - input.outerSocketMm) * input.ends
+    working.put('innerLongerByMm', by, 'cp-pipe-in-pipe', ['given', 'cp-pipe-in-pipe'])
     if (by < 0)
-      w.warn('inner-shallower', 'The inner socket is shallower than the outer one: check the two figures.')
+      working.warn(
+        'inner-shallower',
+        'The inner socket is shallower than the outer one: check the two figures.',
+      )
   },
 })
 
@@ -137,11 +140,12 @@ export const tinDate = calculation({
     input: { code: '25114B7', on: '2026-11-23' },
     result: { filledOn: '2025-04-24', expiresOn: '2027-04-24', expired: false },
   },
-  compute(i: { code: string; on: string }, w) {
-    const found = fillingOf(i.code, i.on)
+  compute(input: { code: string; on: string }, working) {
+    const found = fillingOf(input.code, input.on)
     if (!found.ok) throw new Refusal('bad-input', say(found.why), found.field)
-    for (const key of ['filledOn', 'expiresOn', 'expired'] as const) w.put(key, found[key], 'cp-shelf-life')
-    if (found.filledOn > i.on)
-      w.warn('filled-later', 'The tin says it was filled after this day: check the code.', 'code')
+    for (const key of ['filledOn', 'expiresOn', 'expired'] as const)
+      working.put(key, found[key], 'cp-shelf-life')
+    if (found.filledOn > input.on)
+      working.warn('filled-later', 'The tin says it was filled after this day: check the code.', 'code')
   },
 })

@@ -53,31 +53,34 @@ export const insertion = calculation({
     input: { method: 'solvent-cement', material: 'pvc-u', size: 'd110', school: 'metric', checkOffsetMm: 50 },
     result: { depthMm: 61, checkMarkMm: 111 },
   },
-  compute(i: InsertionInput, w) {
-    c.checkJoint(i)
-    const depth = depthFigure(i)
+  compute(input: InsertionInput, working) {
+    c.checkJoint(input)
+    const depth = depthFigure(input)
     if (depth.value === null)
       throw new Refusal(
         depth.field === 'schedule' ? 'missing-field' : 'no-figure',
         say(depth.why),
         depth.field ?? 'size',
       )
-    w.put('depthMm', depth.value, depth.source)
-    const offset = i.checkOffsetMm ?? null
-    w.put('checkMarkMm', offset === null ? null : depth.value + offset, depth.source, [depth.source, 'given'])
+    working.put('depthMm', depth.value, depth.source)
+    const offset = input.checkOffsetMm ?? null
+    working.put('checkMarkMm', offset === null ? null : depth.value + offset, depth.source, [
+      depth.source,
+      'given',
+    ])
   },
 })
 
 /** The socket in the hand, where this method has sockets; else what its tables say. */
-function depthFigure(i: InsertionInput): Fig {
-  const known = c.methodFor(i)
-  const measured = i.socketDepthMm ?? null
+function depthFigure(input: InsertionInput): Fig {
+  const known = c.methodFor(input)
+  const measured = input.socketDepthMm ?? null
   if (measured !== null && known.fields.some((f) => f.key === 'socketDepthMm'))
     return fig(measured, 'measured')
-  const parsed = known.parse({ ...i, socketDepthMm: null, checkOffsetMm: 50 })
+  const parsed = known.parse({ ...input, socketDepthMm: null, checkOffsetMm: 50 })
   return parsed.ok
     ? known.insertion(parsed.spec, DOOR_CONTEXT).depthMm
-    : noFig(msg('insertion-unknown', { size: i.size }), 'socketDepthMm')
+    : noFig(msg('insertion-unknown', { size: input.size }), 'socketDepthMm')
 }
 /** Depths hang on nothing around the joint. */
 const DOOR_CONTEXT: Ctx = {
@@ -91,8 +94,8 @@ const DOOR_CONTEXT: Ctx = {
 }
 
 /** A specification for a joint of the door. Offset and wall play no part in what the door computes with it. */
-export function jointSpec(i: c.JointInput): SolventSpec {
-  const parsed = parse({ ...i, checkOffsetMm: 50 })
+export function jointSpec(input: c.JointInput): SolventSpec {
+  const parsed = parse({ ...input, checkOffsetMm: 50 })
   if (!parsed.ok) throw new Refusal('bad-input', 'This joint can\u2019t be read.', 'size')
   return parsed.spec
 }
@@ -166,24 +169,26 @@ export const solventSetup = calculation({
       holdS: 60,
     },
   },
-  compute(i: SetupInput, w) {
-    c.checkJoint({ ...i, method: 'solvent-cement' })
-    const joint = jointSpec({ ...i, method: 'solvent-cement' })
-    const findings = setupFindings(joint, i.pressureService, i, i)
-    c.reasons(w, findings)
-    const body = cementBody(joint, i.pressureService)
-    w.put('cementBody', body.value, body.source)
-    w.put('primer', usesPrimer(joint, i.cement), 'cp-primer')
+  compute(input: SetupInput, working) {
+    c.checkJoint({ ...input, method: 'solvent-cement' })
+    const joint = jointSpec({ ...input, method: 'solvent-cement' })
+    const findings = setupFindings(joint, input.pressureService, input, input)
+    c.reasons(working, findings)
+    const body = cementBody(joint, input.pressureService)
+    working.put('cementBody', body.value, body.source)
+    working.put('primer', usesPrimer(joint, input.cement), 'cp-primer')
     const figs = { applicatorMinMm: applicatorMinMm(joint), crew: crew(joint) }
-    for (const [key, f] of Object.entries(figs)) w.put(key, f.value, f.value === null ? undefined : f.source)
+    for (const [key, fig] of Object.entries(figs))
+      working.put(key, fig.value, fig.value === null ? undefined : fig.source)
     const { source, ...cut } = chamfer(joint)
-    w.put('chamfer', cut, source)
-    const open = openTimeS(joint, i.airC, i.pipeC)
-    w.put('openTimeS', open.value, open.value === null ? undefined : open.source)
-    if (open.value === null && i.school === 'metric') w.lacks('openTimeS', 'no-figure', say(open.why))
-    const primer = primerWindowS(joint, i.cement)
-    w.put('primerWindowS', primer.value, primer.value === null ? undefined : primer.source)
-    const hold = holdS(joint, i.airC, i.pipeC)
-    w.put('holdS', hold.value, hold.value === null ? undefined : hold.source)
+    working.put('chamfer', cut, source)
+    const open = openTimeS(joint, input.airC, input.pipeC)
+    working.put('openTimeS', open.value, open.value === null ? undefined : open.source)
+    if (open.value === null && input.school === 'metric')
+      working.lacks('openTimeS', 'no-figure', say(open.why))
+    const primer = primerWindowS(joint, input.cement)
+    working.put('primerWindowS', primer.value, primer.value === null ? undefined : primer.source)
+    const hold = holdS(joint, input.airC, input.pipeC)
+    working.put('holdS', hold.value, hold.value === null ? undefined : hold.source)
   },
 })

@@ -84,31 +84,31 @@ export const stockPlanCalc = calculation({
       status: 'optimal',
     },
   },
-  check(i: StockInput) {
-    const wanted = i.pieces.reduce((sum, p) => sum + p.count, 0)
+  check(input: StockInput) {
+    const wanted = input.pieces.reduce((sum, p) => sum + p.count, 0)
     if (wanted > MOST_PIECES)
       throw new Refusal(
         'bad-input',
         `${wanted} pieces are asked for; at most ${MOST_PIECES} at once.`,
         'pieces',
       )
-    const longest = greatest([...i.stock.filter((s) => s.count !== 0).map((s) => s.lengthMm), 0])
-    const at = i.pieces.findIndex((p) => p.lengthMm > longest)
+    const longest = greatest([...input.stock.filter((s) => s.count !== 0).map((s) => s.lengthMm), 0])
+    const at = input.pieces.findIndex((p) => p.lengthMm > longest)
     if (at >= 0)
       throw new Refusal(
         'does-not-fit',
-        `${i.pieces[at]?.id} is ${inWords(i.pieces[at]?.lengthMm ?? 0, 2)} mm long; the longest stock is ${inWords(longest, 2)} mm.`,
+        `${input.pieces[at]?.id} is ${inWords(input.pieces[at]?.lengthMm ?? 0, 2)} mm long; the longest stock is ${inWords(longest, 2)} mm.`,
         `pieces[${at}].lengthMm`,
       )
   },
-  compute(i: StockInput, w) {
+  compute(input: StockInput, working) {
     if (!engine) throw new Error('no solver was brought')
-    const plan = planStock(i, { ...engine, limitMs: LONGEST_MS })
+    const plan = planStock(input, { ...engine, limitMs: LONGEST_MS })
     for (const [figure, value] of Object.entries(plan))
-      w.put(figure, value, 'stock-plan', ['given', 'stock-plan'])
+      working.put(figure, value, 'stock-plan', ['given', 'stock-plan'])
     for (const figure of ['lowerBoundBars', 'lowerBoundMm'] as const)
       if (plan[figure] === null)
-        w.lacks(
+        working.lacks(
           figure,
           plan.status === 'infeasible' ? 'not-enough-stock' : 'not-settled',
           plan.status === 'infeasible'

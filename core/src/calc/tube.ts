@@ -40,8 +40,8 @@ export const bendMarksCalc = calculation({
       bendToDeg: [90],
     },
   },
-  compute(i: BendInput, w) {
-    i.anglesDeg.forEach((a, k) => {
+  compute(input: BendInput, working) {
+    input.anglesDeg.forEach((a, k) => {
       if (a <= 0 || a >= 180)
         throw new Refusal(
           'bad-input',
@@ -49,13 +49,13 @@ export const bendMarksCalc = calculation({
           `anglesDeg[${k}]`,
         )
     })
-    if (i.legs.length !== i.anglesDeg.length + 1)
+    if (input.legs.length !== input.anglesDeg.length + 1)
       throw new Refusal(
         'bad-input',
-        `${i.anglesDeg.length} bends need ${i.anglesDeg.length + 1} legs; ${i.legs.length} are given.`,
+        `${input.anglesDeg.length} bends need ${input.anglesDeg.length + 1} legs; ${input.legs.length} are given.`,
         'legs',
       )
-    const bent = bendMarks(i.radiusMm, i.legs, i.anglesDeg, i.minStraightMm ?? 0)
+    const bent = bendMarks(input.radiusMm, input.legs, input.anglesDeg, input.minStraightMm ?? 0)
     if (!bent.ok)
       throw new Refusal(
         'does-not-fit',
@@ -63,17 +63,17 @@ export const bendMarksCalc = calculation({
         `legs[${bent.leg}]`,
       )
     const from: SourceId[] = ['given', 'bend-geometry']
-    w.put('marksMm', bent.marksMm, 'bend-geometry', from)
-    w.put('developedMm', bent.developedMm, 'bend-geometry', from)
-    w.put('gainsMm', bent.gainsMm, 'bend-geometry', from)
-    w.put(
+    working.put('marksMm', bent.marksMm, 'bend-geometry', from)
+    working.put('developedMm', bent.developedMm, 'bend-geometry', from)
+    working.put('gainsMm', bent.gainsMm, 'bend-geometry', from)
+    working.put(
       'bendToDeg',
-      i.anglesDeg.map((a) => a + (i.springbackDeg ?? 0)),
+      input.anglesDeg.map((a) => a + (input.springbackDeg ?? 0)),
       'bend-geometry',
       from,
     )
-    if (i.radiusMm < i.odMm)
-      w.warn(
+    if (input.radiusMm < input.odMm)
+      working.warn(
         'tight-radius',
         'The radius is smaller than the tube is wide: look at what the bender is made for.',
         'radiusMm',
@@ -94,9 +94,9 @@ export const offsetCalc = calculation({
     input: { setMm: 300, rollMm: 400, angleDeg: 90 },
     result: { travelMm: 500, runMm: 0 },
   },
-  compute(i: { setMm: number; rollMm?: number | null; angleDeg: number }, w) {
-    const o = offset(i.setMm, i.rollMm ?? 0, i.angleDeg)
-    w.put('travelMm', o.travelMm, 'offset-geometry', ['given', 'offset-geometry'])
-    w.put('runMm', o.runMm, 'offset-geometry', ['given', 'offset-geometry'])
+  compute(input: { setMm: number; rollMm?: number | null; angleDeg: number }, working) {
+    const o = offset(input.setMm, input.rollMm ?? 0, input.angleDeg)
+    working.put('travelMm', o.travelMm, 'offset-geometry', ['given', 'offset-geometry'])
+    working.put('runMm', o.runMm, 'offset-geometry', ['given', 'offset-geometry'])
   },
 })

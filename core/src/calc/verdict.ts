@@ -76,57 +76,58 @@ export const testVerdict = calculation({
       },
     },
   },
-  compute(i: Question, w) {
-    const s: TestSeries = {
-      ...i,
-      odMm: i.odMm ?? null,
-      wallMm: i.wallMm ?? null,
-      axial: i.axial ?? null,
-      airPct: i.airPct ?? null,
-      volumeM3: i.volumeM3 ?? null,
-      readings: i.readings.map((r) => ({ ...r, temperatureC: r.temperatureC ?? null })),
+  compute(input: Question, working) {
+    const series: TestSeries = {
+      ...input,
+      odMm: input.odMm ?? null,
+      wallMm: input.wallMm ?? null,
+      axial: input.axial ?? null,
+      airPct: input.airPct ?? null,
+      volumeM3: input.volumeM3 ?? null,
+      readings: input.readings.map((r) => ({ ...r, temperatureC: r.temperatureC ?? null })),
     }
-    s.readings.forEach((r, k) => {
-      const before = s.readings[k - 1]
-      if (before && r.tS <= before.tS)
+    series.readings.forEach((reading, k) => {
+      const before = series.readings[k - 1]
+      if (before && reading.tS <= before.tS)
         throw new Refusal('bad-input', 'Time runs backwards here, or stands still.', `readings[${k}].tS`)
     })
-    if (s.odMm !== null && s.wallMm !== null && 2 * s.wallMm >= s.odMm)
+    if (series.odMm !== null && series.wallMm !== null && 2 * series.wallMm >= series.odMm)
       throw new Refusal('bad-input', 'The wall leaves no bore.', 'wallMm')
-    const j = judgeSeries(s)
+    const judgement = judgeSeries(series)
     for (const key of ['verdict', 'rawDropBar', 'correctedDropBar', 'uncertaintyBar'] as const)
-      w.put(key, j[key], 'ours-verdict')
-    w.put('leakRateLPerH', j.leakRateLPerH, 'ours-verdict')
-    if (j.leakRateLPerH === null)
-      w.lacks(
+      working.put(key, judgement[key], 'ours-verdict')
+    working.put('leakRateLPerH', judgement.leakRateLPerH, 'ours-verdict')
+    if (judgement.leakRateLPerH === null)
+      working.lacks(
         'leakRateLPerH',
         'no-figure',
-        s.volumeM3 === null ? 'The volume is not known.' : say(saysOf(j, s)),
+        series.volumeM3 === null ? 'The volume is not known.' : say(saysOf(judgement, series)),
       )
-    w.put('moreTimeS', j.moreTimeS, 'ours-verdict')
-    w.put('cause', j.cause)
-    w.put(
+    working.put('moreTimeS', judgement.moreTimeS, 'ours-verdict')
+    working.put('cause', judgement.cause)
+    working.put(
       'reasons',
-      j.reasons.map(({ code, count }) => ({
+      judgement.reasons.map(({ code, count }) => ({
         code,
         level: code === 'pressure-restored' ? 'stop' : 'warn',
         message: say(msg(`reading-${code}`, { count })),
       })),
     )
-    w.put('mostly', j.mostly, 'ours-verdict')
-    w.put('airPct', j.airPct, 'ours-verdict')
-    w.put('partsBar', j.parts, 'ours-verdict')
-    if (j.correctedDropBar === null) w.lacks('correctedDropBar', 'no-figure', say(saysOf(j, s)))
-    warnings(s, (code, message) => w.warn(code, message, 'readings'))
+    working.put('mostly', judgement.mostly, 'ours-verdict')
+    working.put('airPct', judgement.airPct, 'ours-verdict')
+    working.put('partsBar', judgement.parts, 'ours-verdict')
+    if (judgement.correctedDropBar === null)
+      working.lacks('correctedDropBar', 'no-figure', say(saysOf(judgement, series)))
+    warnings(series, (code, message) => working.warn(code, message, 'readings'))
   },
 })
 
 /** What a person who looks at the readings would ask about. */
-function warnings(s: TestSeries, warn: (code: string, message: string) => void): void {
-  const times = s.readings.map((r) => r.tS)
+function warnings(series: TestSeries, warn: (code: string, message: string) => void): void {
+  const times = series.readings.map((r) => r.tS)
   const gap = Math.max(0, greatest(times.slice(1).map((t, k) => t - (times[k] as number))))
-  if (times.length > 3 && gap > s.holdS / 4)
+  if (times.length > 3 && gap > series.holdS / 4)
     warn('gap', `A stretch of ${Math.round(gap / 60)} min has no reading.`)
-  if (s.readings.some((r) => r.temperatureC === null))
+  if (series.readings.some((r) => r.temperatureC === null))
     warn('temperature-missing', 'Some readings have no temperature: the one before is held on.')
 }

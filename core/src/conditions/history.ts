@@ -49,19 +49,24 @@ export function cleanReadings(readings: readonly Reading[]): CleanReadings {
   const sorted = [...readings].sort((a, b) => a.atS - b.atS || a.value - b.value)
   const jumps: Reading[] = []
   const steady: Reading[] = []
-  for (const r of sorted) {
+  for (const reading of sorted) {
     const last = steady.at(-1)
-    if (!r.sure && last && r.atS - last.atS <= JUMP_S && Math.abs(r.value - last.value) > JUMP_K)
-      jumps.push(r)
-    else steady.push(r)
+    if (
+      !reading.sure &&
+      last &&
+      reading.atS - last.atS <= JUMP_S &&
+      Math.abs(reading.value - last.value) > JUMP_K
+    )
+      jumps.push(reading)
+    else steady.push(reading)
   }
   const blips: Reading[] = []
-  const kept = steady.filter((r, i) => {
+  const kept = steady.filter((reading, i) => {
     const before = steady[i - 1]
     const after = steady[i + 1]
     if (!before || !after || after.atS - before.atS >= BUCKET_S) return true
-    const dip = r.value < Math.min(before.value, after.value)
-    if (dip) blips.push(r)
+    const dip = reading.value < Math.min(before.value, after.value)
+    if (dip) blips.push(reading)
     return !dip
   })
   return { kept, jumps, blips }
@@ -132,8 +137,8 @@ export function withForecast(readings: readonly Reading[], forecast: readonly Re
   const last = cleanReadings(readings).kept.at(-1)
   const ahead = last ? forecast.filter((r) => r.atS > last.atS) : []
   if (!last || !ahead.length) return historyOf(readings)
-  return historyOf([...readings, ...ahead.map((r) => ({ ...r, sure: true }))]).map((s) =>
-    s.fromS >= last.atS ? { ...s, basis: 'projected' as const } : s,
+  return historyOf([...readings, ...ahead.map((r) => ({ ...r, sure: true }))]).map((span) =>
+    span.fromS >= last.atS ? { ...span, basis: 'projected' as const } : span,
   )
 }
 

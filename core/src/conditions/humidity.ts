@@ -21,11 +21,11 @@ export function dampOf(readings: readonly Reading[], planning: boolean): Damp[] 
     if (last.fromS === fromS) last.humid ||= humid
     else if (last.humid !== humid) out.push({ fromS, humid })
   }
-  sorted.forEach((r, i) => {
+  sorted.forEach((reading, i) => {
     const next = sorted[i + 1]
-    if (!next) return say(r.atS, r.value > HUMID_ABOVE_PCT)
-    const unread = !planning && next.atS - r.atS > GAP_S
-    say(r.atS, unread || Math.max(r.value, next.value) > HUMID_ABOVE_PCT)
+    if (!next) return say(reading.atS, reading.value > HUMID_ABOVE_PCT)
+    const unread = !planning && next.atS - reading.atS > GAP_S
+    say(reading.atS, unread || Math.max(reading.value, next.value) > HUMID_ABOVE_PCT)
   })
   const last = sorted.at(-1)
   const before = sorted.at(-2) ?? last

@@ -25,14 +25,14 @@ export function pipeSaid(pipe: string, reader?: Reader): string {
 /** Every piece with a known length that is not cut yet, by pipe, in line order. */
 export function barGroups(state: JobState): BarGroup[] {
   const out = new Map<string, BarGroup>()
-  for (const p of allPieces(state)) {
-    if (p.isCut || p.cutMm.value === null) continue
-    const pipe = pipeOf(p.line, p.item.size)
+  for (const piece of allPieces(state)) {
+    if (piece.isCut || piece.cutMm.value === null) continue
+    const pipe = pipeOf(piece.line, piece.item.size)
     let group = out.get(pipe)
     if (!group) out.set(pipe, (group = { pipe, pieces: [] }))
     // What goes in last is cut over, and then to site measure.
-    const spareMm = p.item.closing ? CLOSING_SPARE_MM : 0
-    group.pieces.push({ id: p.item.id, tag: p.item.tag, lengthMm: p.cutMm.value + spareMm })
+    const spareMm = piece.item.closing ? CLOSING_SPARE_MM : 0
+    group.pieces.push({ id: piece.item.id, tag: piece.item.tag, lengthMm: piece.cutMm.value + spareMm })
   }
   return [...out.values()]
 }

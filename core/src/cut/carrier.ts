@@ -45,28 +45,28 @@ export function carrierEdits(
   const own = (text: string | null): string | null => text && text.replace(outer.tag, carrier.tag)
   const byTag = new Map(carrier.items.map((i) => [i.tag, i]))
   const named = new Set(outer.items.map((o) => own(o.tag)))
-  const had = outer.items.map((o, at) => {
+  const had = outer.items.map((item, at) => {
     const there = carrier.items[at]
-    return byTag.get(own(o.tag) as string) ?? (there && !named.has(there.tag) ? there : undefined)
+    return byTag.get(own(item.tag) as string) ?? (there && !named.has(there.tag) ? there : undefined)
   })
   const ids = new Map(outer.items.map((o, at) => [o.id, had[at]?.id ?? shop.newId()]))
-  const wanted = outer.items.map((o, at): Item => {
+  const wanted = outer.items.map((item, at): Item => {
     const joint = (end: 0 | 1): string | null =>
-      o.joints[end] === null ? null : (had[at]?.joints[end] ?? shop.newId())
-    const run = o.run && (ids.get(o.run) ?? o.run)
+      item.joints[end] === null ? null : (had[at]?.joints[end] ?? shop.newId())
+    const run = item.run && (ids.get(item.run) ?? item.run)
     return {
-      id: ids.get(o.id) as string,
+      id: ids.get(item.id) as string,
       cut: had[at]?.cut ?? null,
       ...(had[at]?.closing ? { closing: true } : {}),
-      type: o.type,
-      tag: own(o.tag) as string,
-      size: sizes[o.size] as string,
-      size2: o.size2 && (sizes[o.size2] as string),
-      fitting: o.fitting,
-      measure: o.measure,
-      measuredMm: o.measuredMm,
+      type: item.type,
+      tag: own(item.tag) as string,
+      size: sizes[item.size] as string,
+      size2: item.size2 && (sizes[item.size2] as string),
+      fitting: item.fitting,
+      measure: item.measure,
+      measuredMm: item.measuredMm,
       joints: [joint(0), joint(1)],
-      jointTags: [own(o.jointTags[0]), own(o.jointTags[1])],
+      jointTags: [own(item.jointTags[0]), own(item.jointTags[1])],
       ...(run ? { run } : {}),
     }
   })

@@ -23,14 +23,14 @@ export function clearancesOf(state: JobState, jointId: string): readonly Clearan
  * Is there room for every joint of a piece: to the fitting at its other end, to its own bends, and to the weld, bend or
  * wall that somebody measured near it? Asked before anything is cut.
  */
-export function clearanceFindings(state: JobState, p: PieceCut): Finding[] {
+export function clearanceFindings(state: JobState, piece: PieceCut): Finding[] {
   const out: Finding[] = []
-  const [a, b] = p.ends.map((e) => e.depthMm?.value ?? 0) as [number, number]
-  const cutMm = p.cutMm.value
+  const [a, b] = piece.ends.map((e) => e.depthMm?.value ?? 0) as [number, number]
+  const cutMm = piece.cutMm.value
   const betweenMm = cutMm === null ? null : cutMm - a - b
   let fittingSaid = false
   for (const end of [0, 1] as const) {
-    const { jointId, jointTag } = p.ends[end]
+    const { jointId, jointTag } = piece.ends[end]
     if (!jointId) continue
     const joint = jointTag ?? ''
     const clearances = clearancesOf(state, jointId)
@@ -42,20 +42,24 @@ export function clearanceFindings(state: JobState, p: PieceCut): Finding[] {
       fitting.value !== null &&
       betweenMm !== null &&
       !fittingSaid &&
-      p.ends.every((e) => e.fitting)
+      piece.ends.every((e) => e.fitting)
     )
       if (betweenMm < fitting.value) {
         fittingSaid = true
         out.push(
           finding('stop', 'clearance-fitting', fitting.source, {
-            piece: p.item.tag,
+            piece: piece.item.tag,
             mm: betweenMm,
             neededMm: fitting.value,
           }),
         )
       }
-    const near = (p.item.near ?? []).filter((n) => n.end === end).map((n) => ({ to: n.to, mm: n.mm }))
-    const bend = p.bends.length ? (end ? (p.bends.at(-1)?.endMm ?? 0) : (p.bends[0]?.atMm ?? 0)) : null
+    const near = (piece.item.near ?? []).filter((n) => n.end === end).map((n) => ({ to: n.to, mm: n.mm }))
+    const bend = piece.bends.length
+      ? end
+        ? (piece.bends.at(-1)?.endMm ?? 0)
+        : (piece.bends[0]?.atMm ?? 0)
+      : null
     if (bend !== null && cutMm !== null) near.push({ to: 'bend', mm: end ? cutMm - b - bend : bend - a })
     for (const n of near) {
       const needed = least(n.to)

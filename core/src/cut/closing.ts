@@ -12,10 +12,10 @@ export const CLOSING_SPARE_MM = 100
  * Can a piece be got in between two ends that do not move? It goes into one socket first; then the other end must
  * stand back by that end's insertion, or one end must be a fitting that opens. Null while a depth is not known.
  */
-export function closingFinding(p: PieceCut): Finding | null {
-  if (p.ends.some((e) => OPENS.includes(e.fitting?.fitting ?? '')))
+export function closingFinding(piece: PieceCut): Finding | null {
+  if (piece.ends.some((e) => OPENS.includes(e.fitting?.fitting ?? '')))
     return finding('note', 'closing-opens', 'cp-cut-length', { spareMm: CLOSING_SPARE_MM })
-  const depths = p.ends.map((e) => (e.jointId === null ? 0 : (e.depthMm?.value ?? null)))
+  const depths = piece.ends.map((e) => (e.jointId === null ? 0 : (e.depthMm?.value ?? null)))
   if (depths.some((d) => d === null)) return null
   const backMm = smallest(depths as number[])
   return backMm === 0

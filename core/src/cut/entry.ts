@@ -113,11 +113,11 @@ function pieceEntry(typed: string, reader: Reader, no: No): Entry {
   const t = gap ? typed.slice(0, gap.index) : typed
   const gapMm = gap ? parseLength(gap[1] as string, reader) : undefined
   if (gapMm === null || (gapMm ?? 0) > WIDEST_GAP_MM) return no('entry-gap')
-  const m = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(t)
-  const measuredMm = parseLength(m?.[1] ?? '', reader)
+  const match = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(t)
+  const measuredMm = parseLength(match?.[1] ?? '', reader)
   if (measuredMm === null || measuredMm <= 0) return no('entry-not-a-length')
   if (measuredMm > LONGEST_MM) return no('entry-too-long', { mm: measuredMm })
-  const measure = MEASURES[m?.[2] ?? 'c-c'] ?? 'centre-centre'
+  const measure = MEASURES[match?.[2] ?? 'c-c'] ?? 'centre-centre'
   return { ok: true, type: 'piece', measure, measuredMm, ...(gapMm === undefined ? {} : { gapMm }) }
 }
 
@@ -126,21 +126,21 @@ function pieceEntry(typed: string, reader: Reader, no: No): Entry {
  * that the person may be asked before it is set out. Null where nothing speaks for it.
  */
 export function doubtfulLength(text: string, reader: Reader): { own: string; other: string } | null {
-  const m = /^(\S+)(?: ?(c-c|cc|c-f|cf|f-f|ff|e-e|ee))?$/i.exec(text.trim())
-  const typed = m && parseQuantity(m[1] as string, 'length', reader)
-  if (!m || !typed || unusualHere(typed, 'length', reader, USUAL.piece) === null) return null
+  const match = /^(\S+)(?: ?(c-c|cc|c-f|cf|f-f|ff|e-e|ee))?$/i.exec(text.trim())
+  const typed = match && parseQuantity(match[1] as string, 'length', reader)
+  if (!match || !typed || unusualHere(typed, 'length', reader, USUAL.piece) === null) return null
   const [own, other] = systemOf(reader, 'length') === 'inch' ? ['in', 'mm'] : ['mm', 'in']
-  const as = (unit: string): string => `${m[1]} ${unit}${m[2] ? ` ${m[2]}` : ''}`
+  const as = (unit: string): string => `${match[1]} ${unit}${match[2] ? ` ${match[2]}` : ''}`
   return { own: as(own as string), other: as(other as string) }
 }
 
 type No = (code: Code, p?: Record<string, string | number>) => Entry
 /** A bent tube: legs and turns, its radius, and what the first and last leg were measured to. */
 function bentEntry(t: string, reader: Reader, no: No): Entry {
-  const m = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(t)
-  const run = m && parseRun(m[1] as string, (text) => parseLength(text, reader))
-  const radiusMm = m && parseLength(m[2] as string, reader)
-  const measure = MEASURES[m?.[3] ?? 'c-c']
+  const match = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(t)
+  const run = match && parseRun(match[1] as string, (text) => parseLength(text, reader))
+  const radiusMm = match && parseLength(match[2] as string, reader)
+  const measure = MEASURES[match?.[3] ?? 'c-c']
   if (!run || !radiusMm || !measure) return no('entry-bent')
   const measuredMm = run.legs.reduce((a, b) => a + b, 0)
   if (measuredMm > LONGEST_MM) return no('entry-too-long', { mm: measuredMm })

@@ -157,16 +157,16 @@ function inLanes(
     ;(taken[lane] ??= []).push({ fromMm: left, toMm: right })
     if (tee) stems.push({ tee, atMm, fromLane: from, toLane: lane, odMm: odOf(tee.size2 ?? tee.size) })
   }
-  const parts = line.items.map((i) => ({
-    ...(laid.get(i.id) as LaidPart),
-    lane: laneOf.get(i.run ?? null) ?? 0,
+  const parts = line.items.map((item) => ({
+    ...(laid.get(item.id) as LaidPart),
+    lane: laneOf.get(item.run ?? null) ?? 0,
   }))
   const left = smallest([0, ...spansOf(spans, 'fromMm')])
   for (const p of parts) {
     p.fromMm -= left
     p.toMm -= left
   }
-  for (const s of stems) s.atMm -= left
+  for (const stem of stems) stem.atMm -= left
   const joints = parts.flatMap((p) =>
     ([0, 1] as const).flatMap((end) => {
       const id = p.item.joints[end]

@@ -105,18 +105,18 @@ export function libraryOf(state: JobState): LibraryRow[] {
   for (const line of state.lines.values())
     for (const item of line.items) {
       if (item.type !== 'fitting') continue
-      for (const o of outletsOf(line, bodyOf(state, line, item))) {
-        const name = takeOffName(o.fitting, o.branch)
-        const sizes = [o.fitting.size, o.fitting.size2].filter(Boolean).join(' to ')
+      for (const outlet of outletsOf(line, bodyOf(state, line, item))) {
+        const name = takeOffName(outlet.fitting, outlet.branch)
+        const sizes = [outlet.fitting.size, outlet.fitting.size2].filter(Boolean).join(' to ')
         const had = out.get(`${name} ${sizes}`)
         if (had) had.count++
         else
           out.set(`${name} ${sizes}`, {
-            ...o,
+            ...outlet,
             name,
             sizes,
             count: 1,
-            known: takeOffOf(state, o.fitting, o.branch),
+            known: takeOffOf(state, outlet.fitting, outlet.branch),
           })
       }
     }

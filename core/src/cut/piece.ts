@@ -136,11 +136,11 @@ const gapAt = (item: Item, end: PieceEnd): number => (end.jointId ? (item.gapMm 
 
 function cutFigure(item: Item, ends: readonly PieceEnd[]): Fig {
   if (item.measure === null || item.measuredMm === null) return noFig(msg('no-measure', { piece: item.tag }))
-  const runEnds = ends.map((e): RunEnd => ({
-    takeOffMm: e.takeOff?.takeOffMm ?? null,
-    takeOffTo: e.takeOff?.takeOffTo ?? 'face',
-    insertionMm: e.depthMm?.value ?? (e.jointId ? null : 0),
-    gapMm: gapAt(item, e),
+  const runEnds = ends.map((end): RunEnd => ({
+    takeOffMm: end.takeOff?.takeOffMm ?? null,
+    takeOffTo: end.takeOff?.takeOffTo ?? 'face',
+    insertionMm: end.depthMm?.value ?? (end.jointId ? null : 0),
+    gapMm: gapAt(item, end),
   }))
   const cut = cutLength(item.measure, item.measuredMm, runEnds)
   if (cut.ok) return fig(cut.cutMm, 'cp-cut-length')

@@ -27,17 +27,17 @@ export const takeOut = (line: Line, ids: ReadonlySet<string>, shop: Shop): Edite
 export function moveAfter(line: Line, ids: ReadonlySet<string>, after: string | null, shop: Shop): Edited {
   const moving = new Set<Item>()
   line.items.forEach((item, at) => {
-    if (ids.has(item.id)) for (const i of line.items.slice(at, blockEnd(line.items, at))) moving.add(i)
+    if (ids.has(item.id)) for (const item of line.items.slice(at, blockEnd(line.items, at))) moving.add(item)
   })
   if (!moving.size) return { ok: true, edits: [], items: line.items }
   const rest = line.items.filter((i) => !moving.has(i))
   const target = after === null ? null : rest.find((i) => i.id === after)
   if (target === undefined) return no('edit-into-itself')
   const run = target?.run
-  const placed = [...moving].map((i) => {
+  const placed = [...moving].map((item) => {
     // A branch comes along on its tee; what stood in another run joins the one it is put into.
-    if (i.run && [...moving].some((m) => m.id === i.run)) return i
-    const { run: _left, ...own } = i
+    if (item.run && [...moving].some((m) => m.id === item.run)) return item
+    const { run: _left, ...own } = item
     return run ? { ...own, run } : own
   })
   const where = target === null ? 0 : blockEnd(rest, rest.indexOf(target))
@@ -57,12 +57,12 @@ export function copyBelow(
   if (new Set(chosen.map((i) => i.run ?? null)).size > 1) return no('edit-one-run')
   const where = blockEnd(line.items, line.items.indexOf(last))
   let items = line.items
-  chosen.forEach((i, k) => {
-    const { closing: _closing, ...rest } = i
+  chosen.forEach((item, k) => {
+    const { closing: _closing, ...rest } = item
     const copy: Item = {
       ...rest,
       id: shop.newId(),
-      tag: tagFor(i.type, items),
+      tag: tagFor(item.type, items),
       joints: [null, null],
       jointTags: [null, null],
       cut: null,
@@ -142,13 +142,13 @@ function carriedOn(items: readonly Item[], was: Item, next: Item): Item[] {
   const [from, to] = [outlet(was), outlet(next)]
   const changed = new Map<string, Item>([[was.id, next]])
   if (from !== to)
-    for (let i = neighbours(items).get(was.id)?.[1] ?? null; i && i.size === from;) {
-      const branch = hasBranch(i) ? { size2: i.size2 ?? i.size } : {}
-      const own: Item = { ...i, size: to, ...branch }
+    for (let item = neighbours(items).get(was.id)?.[1] ?? null; item && item.size === from;) {
+      const branch = hasBranch(item) ? { size2: item.size2 ?? item.size } : {}
+      const own: Item = { ...item, size: to, ...branch }
       if (own.size2 === own.size) own.size2 = null
-      changed.set(i.id, own)
-      if (outlet(i) !== from) break
-      i = neighbours(items).get(i.id)?.[1] ?? null
+      changed.set(item.id, own)
+      if (outlet(item) !== from) break
+      item = neighbours(items).get(item.id)?.[1] ?? null
     }
   return items.map((i) => changed.get(i.id) ?? i)
 }

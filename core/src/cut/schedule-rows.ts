@@ -30,7 +30,7 @@ export class RowReader {
     private readonly faults: RowFault[],
   ) {
     this.offered = methodOf(like.method)?.sizes(like.material) ?? []
-    for (const i of like.items) for (const t of [i.tag, ...i.jointTags]) if (t) this.seen.set(t, 0)
+    for (const item of like.items) for (const t of [item.tag, ...item.jointTags]) if (t) this.seen.set(t, 0)
   }
   lines = (): ReadLine[] => [...this.byTag.values()].map(({ tag, items }) => ({ tag, items }))
 

@@ -21,23 +21,23 @@ export interface Shop {
 }
 
 /** The event data of an item as it stands. */
-export const itemData = (i: Item): Record<string, unknown> => ({
-  type: i.type,
-  tag: i.tag,
-  size: i.size,
-  size2: i.size2,
-  fitting: i.fitting,
-  measure: i.measure,
-  measuredMm: i.measuredMm,
-  jointA: i.joints[0],
-  jointB: i.joints[1],
-  tagA: i.jointTags[0],
-  tagB: i.jointTags[1],
-  ...(i.closing ? { closing: true } : {}),
-  ...(i.run ? { run: i.run } : {}),
-  ...(i.gapMm ? { gapMm: i.gapMm } : {}),
-  ...(i.bend ? { bend: i.bend } : {}),
-  ...(i.near?.length ? { near: i.near } : {}),
+export const itemData = (item: Item): Record<string, unknown> => ({
+  type: item.type,
+  tag: item.tag,
+  size: item.size,
+  size2: item.size2,
+  fitting: item.fitting,
+  measure: item.measure,
+  measuredMm: item.measuredMm,
+  jointA: item.joints[0],
+  jointB: item.joints[1],
+  tagA: item.jointTags[0],
+  tagB: item.jointTags[1],
+  ...(item.closing ? { closing: true } : {}),
+  ...(item.run ? { run: item.run } : {}),
+  ...(item.gapMm ? { gapMm: item.gapMm } : {}),
+  ...(item.bend ? { bend: item.bend } : {}),
+  ...(item.near?.length ? { near: item.near } : {}),
 })
 
 /**
@@ -82,13 +82,13 @@ function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item
 /** What a joint consists of: its piece and size, which end, and the fitting it goes into. */
 function joinery(items: readonly Item[]): Map<string, { tag: string; of: string }> {
   const out = new Map<string, { tag: string; of: string }>()
-  for (const p of items)
+  for (const item of items)
     for (const end of [0, 1] as const) {
-      const id = p.joints[end]
+      const id = item.joints[end]
       if (id)
         out.set(id, {
-          tag: p.jointTags[end] ?? '',
-          of: [p.id, p.size, end, fittingAt(items, p, end)?.id].join(),
+          tag: item.jointTags[end] ?? '',
+          of: [item.id, item.size, end, fittingAt(items, item, end)?.id].join(),
         })
     }
   return out

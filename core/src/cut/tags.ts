@@ -27,13 +27,13 @@ export const nextItemTag = (line: Pick<Line, 'tag'>, items: readonly Item[], typ
  */
 export function renumbered(line: Line, begun: ReadonlySet<string>): Item[] {
   const joint = `${line.tag}-`
-  const keeps = (i: Item): boolean =>
-    i.cut !== null ||
-    i.joints.some((j) => j !== null && begun.has(j)) ||
-    numberIn(i.tag, itemPrefix(line.tag, i.type)) === 0
+  const keeps = (item: Item): boolean =>
+    item.cut !== null ||
+    item.joints.some((j) => j !== null && begun.has(j)) ||
+    numberIn(item.tag, itemPrefix(line.tag, item.type)) === 0
   const fixed = new Set<string | null>(line.items.filter(keeps).map((i) => i.tag))
-  for (const i of line.items)
-    i.joints.forEach((j, e) => j && begun.has(j) && fixed.add(i.jointTags[e] ?? null))
+  for (const item of line.items)
+    item.joints.forEach((j, e) => j && begun.has(j) && fixed.add(item.jointTags[e] ?? null))
   const counts = new Map<string, number>()
   const next = (prefix: string): string => {
     let n = counts.get(prefix) ?? 0
@@ -42,11 +42,11 @@ export function renumbered(line: Line, begun: ReadonlySet<string>): Item[] {
     counts.set(prefix, n)
     return prefix + number(n)
   }
-  return line.items.map((i) => ({
-    ...i,
-    tag: keeps(i) ? i.tag : next(itemPrefix(line.tag, i.type)),
-    jointTags: i.joints.map((j, e) =>
-      j === null ? null : begun.has(j) ? (i.jointTags[e] ?? null) : next(joint),
+  return line.items.map((item) => ({
+    ...item,
+    tag: keeps(item) ? item.tag : next(itemPrefix(line.tag, item.type)),
+    jointTags: item.joints.map((j, e) =>
+      j === null ? null : begun.has(j) ? (item.jointTags[e] ?? null) : next(joint),
     ) as Item['jointTags'],
   }))
 }
@@ -55,20 +55,20 @@ export function renumbered(line: Line, begun: ReadonlySet<string>): Item[] {
 export function copied(line: Line, tag: string, newId: () => string): Item[] {
   const ids = new Map(line.items.map((i) => [i.id, newId()]))
   const own = (text: string): string => (text.startsWith(line.tag) ? tag + text.slice(line.tag.length) : text)
-  const fresh = line.items.map((i): Item => {
-    const { run, ...rest } = i
+  const fresh = line.items.map((item): Item => {
+    const { run, ...rest } = item
     return {
       ...rest,
-      id: ids.get(i.id) as string,
-      tag: own(i.tag),
-      joints: i.joints.map((j) => j && newId()) as Item['joints'],
-      jointTags: i.jointTags.map((t) => t && own(t)) as Item['jointTags'],
+      id: ids.get(item.id) as string,
+      tag: own(item.tag),
+      joints: item.joints.map((j) => j && newId()) as Item['joints'],
+      jointTags: item.jointTags.map((t) => t && own(t)) as Item['jointTags'],
       cut: null,
       ...(run ? { run: ids.get(run) ?? run } : {}),
     }
   })
   // A part with a name of its own, such as a valve's, stays the only one of that name.
   const named = new Set(line.items.map((i) => i.tag))
-  for (const i of fresh) if (named.has(i.tag)) i.tag = nextItemTag({ tag }, fresh, i.type)
+  for (const item of fresh) if (named.has(item.tag)) item.tag = nextItemTag({ tag }, fresh, item.type)
   return fresh
 }

@@ -5,9 +5,9 @@ const iso = (t: number): string => new Date(t).toISOString().slice(0, 10)
 
 /** Midnight UTC of a real calendar day written YYYY-MM-DD, else null. */
 export function midnightOf(text: string): number | null {
-  const m = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
-  if (!m) return null
-  const t = Date.UTC(Number(m[1]), Number(m[2]) - 1, Number(m[3]))
+  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
+  if (!match) return null
+  const t = Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3]))
   return iso(t) === text ? t : null
 }
 
@@ -28,10 +28,10 @@ export type Filling =
  */
 export function fillingOf(code: string, on: string): Filling {
   if (midnightOf(on) === null) return { ok: false, field: 'on', why: msg('not-a-date', { text: on }) }
-  const m = /^(\d{2})(\d{3})/.exec(code)
-  if (!m) return { ok: false, field: 'code', why: msg('not-a-tin-code', { text: code }) }
-  const year = 2000 + Number(m[1])
-  const ordinal = Number(m[2])
+  const match = /^(\d{2})(\d{3})/.exec(code)
+  if (!match) return { ok: false, field: 'code', why: msg('not-a-tin-code', { text: code }) }
+  const year = 2000 + Number(match[1])
+  const ordinal = Number(match[2])
   const leap = (year % 4 === 0 && year % 100 !== 0) || year % 400 === 0
   if (ordinal < 1 || ordinal > (leap ? 366 : 365))
     return { ok: false, field: 'code', why: msg('no-such-day', { year, ordinal }) }

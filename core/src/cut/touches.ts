@@ -40,9 +40,9 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
           (p) => p.jointId !== jointId && p.line.id === line.id && p.fitting?.id === fitting.id,
         )
       : []
-  const withIt = others.flatMap((p) => {
-    const life = livesIn(state, p.jointId).at(-1)
-    return life ? [{ id: p.jointId, tag: p.tag, life: life.no }] : []
+  const withIt = others.flatMap((place) => {
+    const life = livesIn(state, place.jointId).at(-1)
+    return life ? [{ id: place.jointId, tag: place.tag, life: life.no }] : []
   })
   if (takes === 'nothing') says.push(msg('touches-nothing-lost'))
   else {
@@ -69,8 +69,8 @@ export function toolTouches(
   fromS: number,
 ): { joints: readonly string[]; sections: readonly string[] } {
   const places = jointPlaces(state)
-  const made = [...state.joints.values()].filter((j) =>
-    j.lives.some(
+  const made = [...state.joints.values()].filter((joint) =>
+    joint.lives.some(
       (l) => l.cutOutAtS === undefined && l.done.some((d) => d.latestS >= fromS && d.tools?.includes(toolId)),
     ),
   )

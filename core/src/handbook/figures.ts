@@ -30,9 +30,9 @@ export interface HandbookFigure extends Figure {
   others?: readonly Fig[]
 }
 
-export const contextOf = (e: Entry, around: Around): Ctx => ({
-  school: e.school,
-  pin: { rules: 1, chart: null, school: e.school, table: around.table },
+export const contextOf = (entry: Entry, around: Around): Ctx => ({
+  school: entry.school,
+  pin: { rules: 1, chart: null, school: entry.school, table: around.table },
   wall: [],
   airC: around.temperatureC,
   wallC: around.temperatureC,
@@ -43,15 +43,15 @@ export const contextOf = (e: Entry, around: Around): Ctx => ({
 /** A specification for a page of the Handbook; what a method asks besides is left open, or taken from `details`. */
 export function specOf(
   method: Method,
-  e: Entry,
+  entry: Entry,
   details: Readonly<Record<string, unknown>> = {},
 ): { spec: unknown } | { why: Finding } {
   // A check mark as each school likes it: two inches, or 50 mm.
-  const checkOffsetMm = e.school === 'inch' ? 50.8 : 50
+  const checkOffsetMm = entry.school === 'inch' ? 50.8 : 50
   const parsed = method.parse({
     ...details,
-    ...e,
-    wallSeries: e.schedule,
+    ...entry,
+    wallSeries: entry.schedule,
     checkOffsetMm,
     pressureService: true,
   })
@@ -77,14 +77,16 @@ function curingFigures(curing: Curing, around: Around): HandbookFigure[] {
     },
     ...(perBar !== null
       ? [{ key: 'cureEachBarS' as const, unit: 's' as const, fig: fig(perBar, rule.sourceAt(t)) }]
-      : rule.classes.map((c): HandbookFigure => {
-          const need = c.requiredS(t, humid)
+      : rule.classes.map((cureClass): HandbookFigure => {
+          const need = cureClass.requiredS(t, humid)
           const whole =
-            need === null || rule.perBarS === null ? need : Math.max(need, rule.perBarS * (c.toBar ?? 0))
+            need === null || rule.perBarS === null
+              ? need
+              : Math.max(need, rule.perBarS * (cureClass.toBar ?? 0))
           return {
             key: 'cureS',
             unit: 's',
-            toBar: c.toBar,
+            toBar: cureClass.toBar,
             fig: whole === null ? noFig(msg('no-cure-temperature')) : fig(whole, rule.sourceAt(t)),
           }
         })),
@@ -92,33 +94,37 @@ function curingFigures(curing: Curing, around: Around): HandbookFigure[] {
 }
 
 /** The same figure, of the same pressure class, where another rule has another value for it. */
-const othersOf = (f: HandbookFigure, elsewhere: readonly HandbookFigure[]): Fig[] =>
+const othersOf = (figure: HandbookFigure, elsewhere: readonly HandbookFigure[]): Fig[] =>
   elsewhere
     .filter(
-      (o) => o.key === f.key && o.toBar === f.toBar && o.fig.value !== null && o.fig.value !== f.fig.value,
+      (o) =>
+        o.key === figure.key &&
+        o.toBar === figure.toBar &&
+        o.fig.value !== null &&
+        o.fig.value !== figure.fig.value,
     )
     .map((o) => o.fig)
 
 /** Every figure of one joint, with its source: dimensions, what its method knows, set and cure. */
 export function figuresOf(
-  e: Entry,
+  entry: Entry,
   around: Around = DEFAULT_AROUND,
   details: Readonly<Record<string, unknown>> = {},
 ): HandbookFigure[] {
-  const method = methodOf(e.method)
-  const size = parseSize(e.size)
+  const method = methodOf(entry.method)
+  const size = parseSize(entry.size)
   if (!method || !size) return []
   const od = outsideDiameterMm(size)
-  const wall = wallMm(e.material, size, e.schedule)
+  const wall = wallMm(entry.material, size, entry.schedule)
   const dimensions: HandbookFigure[] = [
     ...(od === null
       ? []
-      : [{ key: 'diameterMm' as const, unit: 'mm' as const, fig: fig(od, odSource(size, e.material)) }]),
+      : [{ key: 'diameterMm' as const, unit: 'mm' as const, fig: fig(od, odSource(size, entry.material)) }]),
     { key: 'pipeWallMm', unit: 'mm', fig: wall },
   ]
-  const read = specOf(method, e, details)
+  const read = specOf(method, entry, details)
   if ('why' in read) return [...dimensions, { key: 'depthMm', unit: 'mm', fig: noFig(read.why) }]
-  const own = method.figures(read.spec, contextOf(e, around)).map(({ otherSchools: _, ...own }) => own)
+  const own = method.figures(read.spec, contextOf(entry, around)).map(({ otherSchools: _, ...own }) => own)
   const curingBy = (table: string): Curing => method.curing(read.spec, { table })
   const curing = curingBy(around.table)
   const elsewhere = CURE_TABLES.filter((table) => table !== around.table).flatMap((table) =>

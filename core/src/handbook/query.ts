@@ -120,7 +120,7 @@ const figure = (text: string): number => Number(text.replace(',', '.'))
 
 /** Reads a question such as `2 in sch 80 cure 45 F` or `22 mm solder depth`. Never throws. */
 export function parseQuery(text: string): Query {
-  const q: Query = {
+  const query: Query = {
     sizeTexts: [],
     inch: null,
     mm: null,
@@ -139,39 +139,41 @@ export function parseQuery(text: string): Query {
     .replace(/[″”“]/g, '"')} `
   /** Takes what a pattern finds out of the text, so that its figures are not read twice. */
   const take = (pattern: string, use: (m: RegExpExecArray) => void): void => {
-    const m = new RegExp(String.raw`(?<=\s)${pattern}(?=\s)`, 'i').exec(rest)
-    if (!m) return
-    use(m)
-    rest = rest.replace(m[0], ' ')
+    const match = new RegExp(String.raw`(?<=\s)${pattern}(?=\s)`, 'i').exec(rest)
+    if (!match) return
+    use(match)
+    rest = rest.replace(match[0], ' ')
   }
-  take(String.raw`sch(?:edule)?\.? ?(40|80)`, (m) => (q.schedule = m[1] as '40' | '80'))
-  take(String.raw`(-?\d+(?:[.,]\d+)?) ?°? ?f`, (m) => (q.temperatureC = fToC(figure(m[1] as string))))
-  take(String.raw`(-?\d+(?:[.,]\d+)?) ?°? ?c`, (m) => (q.temperatureC = figure(m[1] as string)))
-  take(String.raw`${NUMBER} ?bar`, (m) => (q.bar = figure(m[1] as string)))
-  take(String.raw`${NUMBER} ?psi`, (m) => (q.bar = psiToBar(figure(m[1] as string))))
-  take(String.raw`(?:rh ?)?${NUMBER} ?% ?(?:rh)?`, (m) => (q.humidityPct = figure(m[1] as string)))
-  take(String.raw`(nps|cts|od|bpe) ?${NOMINAL} ?(?:in(?:ch)?|")?`, (m) =>
-    q.sizeTexts.push(`${(m[1] as string).toUpperCase()} ${(m[2] as string).replace(' ', '-')}`),
+  take(String.raw`sch(?:edule)?\.? ?(40|80)`, (m) => (query.schedule = m[1] as '40' | '80'))
+  take(String.raw`(-?\d+(?:[.,]\d+)?) ?°? ?f`, (m) => (query.temperatureC = fToC(figure(m[1] as string))))
+  take(String.raw`(-?\d+(?:[.,]\d+)?) ?°? ?c`, (m) => (query.temperatureC = figure(m[1] as string)))
+  take(String.raw`${NUMBER} ?bar`, (m) => (query.bar = figure(m[1] as string)))
+  take(String.raw`${NUMBER} ?psi`, (m) => (query.bar = psiToBar(figure(m[1] as string))))
+  take(String.raw`(?:rh ?)?${NUMBER} ?% ?(?:rh)?`, (m) => (query.humidityPct = figure(m[1] as string)))
+  take(String.raw`(nps|cts|od|bpe) ?${NOMINAL} ?(?:in(?:ch)?|")?`, (match) =>
+    query.sizeTexts.push(`${(match[1] as string).toUpperCase()} ${(match[2] as string).replace(' ', '-')}`),
   )
-  take(String.raw`dn ?(\d+)`, (m) => q.sizeTexts.push(`DN ${m[1]}`))
-  take(String.raw`d ?${NUMBER}(?: ?mm)?`, (m) => q.sizeTexts.push(`d${(m[1] as string).replace(',', '.')}`))
-  take(String.raw`${NOMINAL} ?(?:inch|in|")`, (m) => (q.inch = inches(m[1] as string)))
-  take(String.raw`${NUMBER} ?mm`, (m) => (q.mm = figure(m[1] as string)))
-  for (const word of rest.split(/\s+/).filter(Boolean)) understand(word, q)
-  return q
+  take(String.raw`dn ?(\d+)`, (m) => query.sizeTexts.push(`DN ${m[1]}`))
+  take(String.raw`d ?${NUMBER}(?: ?mm)?`, (m) =>
+    query.sizeTexts.push(`d${(m[1] as string).replace(',', '.')}`),
+  )
+  take(String.raw`${NOMINAL} ?(?:inch|in|")`, (m) => (query.inch = inches(m[1] as string)))
+  take(String.raw`${NUMBER} ?mm`, (m) => (query.mm = figure(m[1] as string)))
+  for (const word of rest.split(/\s+/).filter(Boolean)) understand(word, query)
+  return query
 }
 
-function understand(word: string, q: Query): void {
+function understand(word: string, query: Query): void {
   const hit = (table: Readonly<Record<string, readonly string[]>>): string[] =>
     Object.entries(table).flatMap(([id, words]) => (words.includes(word) ? [id] : []))
   const [methods, materials, figures] = [hit(METHODS), hit(MATERIALS), hit(FIGURES)]
-  append(q.methods, methods)
-  append(q.materials, materials)
-  append(q.figures, figures)
+  append(query.methods, methods)
+  append(query.materials, materials)
+  append(query.figures, figures)
   if (methods.length || materials.length || figures.length || SKIP.has(word)) return
   // A bare figure may be either: a size in inches or in millimetres.
-  if (/^\d+(?:[-]\d+\/\d+)?$|^\d+\/\d+$/.test(word) && q.inch === null && q.mm === null) {
-    q.inch = inches(word)
-    q.mm = inches(word)
-  } else q.unknown.push(word)
+  if (/^\d+(?:[-]\d+\/\d+)?$|^\d+\/\d+$/.test(word) && query.inch === null && query.mm === null) {
+    query.inch = inches(word)
+    query.mm = inches(word)
+  } else query.unknown.push(word)
 }

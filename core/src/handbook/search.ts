@@ -20,15 +20,15 @@ const MOST_JOINTS = 24
 let index: Entry[] | null = null
 /** Every joint the Handbook can be opened at. Worked out once. */
 export function allEntries(): readonly Entry[] {
-  index ??= allMethods().flatMap((m) =>
-    (m.fields.find((f) => f.key === 'material')?.options ?? []).flatMap((material) =>
-      m.sizes(material).flatMap((size): Entry[] => {
+  index ??= allMethods().flatMap((method) =>
+    (method.fields.find((f) => f.key === 'material')?.options ?? []).flatMap((material) =>
+      method.sizes(material).flatMap((size): Entry[] => {
         const metric = /^d|^DN/.test(size)
         const schools: School[] = metric ? ['metric', 'inch'] : ['inch', 'metric']
-        const school = schools.find((s) => joinable(m.id, material, size, s).ok)
+        const school = schools.find((s) => joinable(method.id, material, size, s).ok)
         if (!school) return []
-        const base = { method: m.id, material, size, school }
-        const scheduled = m.fields.some((f) => f.key === 'schedule') && size.startsWith('NPS')
+        const base = { method: method.id, material, size, school }
+        const scheduled = method.fields.some((f) => f.key === 'schedule') && size.startsWith('NPS')
         return scheduled
           ? (['40', '80'] as const).map((schedule) => ({ ...base, schedule }))
           : [{ ...base, schedule: null }]
@@ -38,13 +38,13 @@ export function allEntries(): readonly Entry[] {
   return index
 }
 
-function sizeFits(text: string, q: Query): boolean {
-  if (!q.sizeTexts.length && q.inch === null && q.mm === null) return true
-  if (q.sizeTexts.includes(text)) return true
+function sizeFits(text: string, query: Query): boolean {
+  if (!query.sizeTexts.length && query.inch === null && query.mm === null) return true
+  if (query.sizeTexts.includes(text)) return true
   const size = parseSize(text)
   if (!size) return false
   const metric = size.family === 'd' || size.family === 'DN'
-  return metric ? size.nominal === q.mm : size.nominal === q.inch
+  return metric ? size.nominal === query.mm : size.nominal === query.inch
 }
 
 /** Stems as keys begin or end with them: `depth` finds depthMm and cupDepthMm. */
@@ -69,20 +69,23 @@ export function searchHandbook(
   const sized = query.sizeTexts.length > 0 || query.inch !== null || query.mm !== null
   if (!named && !sized && query.schedule === null) return { query, around, hits: [], joints: 0 }
   const entries = allEntries().filter(
-    (e) =>
-      sizeFits(e.size, query) &&
-      (!query.methods.length || query.methods.includes(e.method)) &&
-      (!query.materials.length || query.materials.includes(e.material)) &&
-      (query.schedule === null || e.schedule === query.schedule),
+    (entry) =>
+      sizeFits(entry.size, query) &&
+      (!query.methods.length || query.methods.includes(entry.method)) &&
+      (!query.materials.length || query.materials.includes(entry.material)) &&
+      (query.schedule === null || entry.schedule === query.schedule),
   )
   const hits: Hit[] = []
   let worked = 0
   for (const entry of entries) {
     if (worked >= MOST_JOINTS) break
     const figures = figuresOf(entry, around, details(entry)).filter(
-      (f) =>
-        figureFits(f.key, query.figures) &&
-        (query.bar === null || f.toBar === undefined || f.toBar === null || f.toBar >= query.bar - 0.0005),
+      (figure) =>
+        figureFits(figure.key, query.figures) &&
+        (query.bar === null ||
+          figure.toBar === undefined ||
+          figure.toBar === null ||
+          figure.toBar >= query.bar - 0.0005),
     )
     if (!figures.length) continue
     worked += 1

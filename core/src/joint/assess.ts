@@ -94,12 +94,12 @@ function credited(
   steps: ReadonlyMap<string, Step>,
 ): { life: LifeState; seen: ReadonlySet<string>; doubtful: number } {
   const seen = new Set<string>()
-  const done = life.done.filter((d) => {
-    const needs = steps.get(d.step)?.after
+  const done = life.done.filter((done) => {
+    const needs = steps.get(done.step)?.after
     if (!needs || needs.some((n) => !seen.has(n))) return false
     // What was done again after it had been looked at is looked at again.
-    if (d.readings.again === true) for (const s of looksAfter(d.step, steps)) seen.delete(s)
-    seen.add(d.step)
+    if (done.readings.again === true) for (const s of looksAfter(done.step, steps)) seen.delete(s)
+    seen.add(done.step)
     return true
   })
   const doubtful = life.done.length - done.length
@@ -177,8 +177,8 @@ export function jointFacts(
   const usable = method !== null && spec !== null
   const { life, seen, doubtful } = raw ? credited(raw, byId) : { life: null, seen: NOTHING_DONE, doubtful: 0 }
   let homeAtS: number | null = null
-  for (const d of life?.done ?? [])
-    if (byId.get(d.step)?.reaches === 'made') homeAtS = Math.max(homeAtS ?? -Infinity, d.latestS)
+  for (const done of life?.done ?? [])
+    if (byId.get(done.step)?.reaches === 'made') homeAtS = Math.max(homeAtS ?? -Infinity, done.latestS)
   const inspection =
     usable && life && homeAtS !== null
       ? withRecord(method.inspection(spec, life, ctx), recordFindings(state, jointId, life, steps))
@@ -213,8 +213,8 @@ export function jointFacts(
 /** The first step not done whose needs are met. One that is free to skip is not gone back to once work went on. */
 function nextOf(steps: readonly Step[], seen: ReadonlySet<string>): Step | null {
   const furthest = steps.findLastIndex((s) => seen.has(s.id))
-  const open = (s: Step, i: number): boolean =>
-    !seen.has(s.id) && s.after.every((a) => seen.has(a)) && !(s.skip === 'free' && i < furthest)
+  const open = (step: Step, i: number): boolean =>
+    !seen.has(step.id) && step.after.every((a) => seen.has(a)) && !(step.skip === 'free' && i < furthest)
   return steps.find(open) ?? null
 }
 
@@ -224,9 +224,9 @@ export function plannedPieces(facts: JointFacts, homeS: number): readonly Piece[
   const life: Life = {
     no: facts.lifeNo,
     interrupted: [],
-    done: facts.steps.map((s) => ({
+    done: facts.steps.map((step) => ({
       eventId: '',
-      step: s.id,
+      step: step.id,
       earliestS: homeS,
       latestS: homeS,
       readings: {},
@@ -248,8 +248,11 @@ export interface JointLook {
 export function lookOf(facts: JointFacts, nowS: number, targetBar: number, tested: boolean): JointLook {
   const glyph = glyphOf(facts, nowS, targetBar, tested)
   const late = facts.clocks.some(
-    (c) =>
-      c.kind === 'window' && c.stoppedAtS === undefined && c.untilS.value !== null && c.untilS.value < nowS,
+    (clock) =>
+      clock.kind === 'window' &&
+      clock.stoppedAtS === undefined &&
+      clock.untilS.value !== null &&
+      clock.untilS.value < nowS,
   )
   return {
     glyph,
@@ -278,8 +281,10 @@ function glyphOf(facts: JointFacts, nowS: number, targetBar: number, tested: boo
   }
   for (const shows of ['hold', 'set'] as const) {
     const running = facts.clocks.some(
-      (c) =>
-        c.shows === shows && c.stoppedAtS === undefined && (c.untilS.value === null || c.untilS.value > nowS),
+      (clock) =>
+        clock.shows === shows &&
+        clock.stoppedAtS === undefined &&
+        (clock.untilS.value === null || clock.untilS.value > nowS),
     )
     if (running) return shows
   }

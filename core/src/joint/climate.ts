@@ -46,12 +46,12 @@ const planned = new WeakMap<
  * the air is damp.
  */
 export function wallHistory(state: JobState, placeId: string, planning = false): History {
-  const p = state.readings.get(placeId)
-  return withHumidity(temperatures(state, placeId, planning), p?.humidity ?? NOTHING, planning)
+  const readings = state.readings.get(placeId)
+  return withHumidity(temperatures(state, placeId, planning), readings?.humidity ?? NOTHING, planning)
 }
 function temperatures(state: JobState, placeId: string, planning: boolean): History {
-  const p = state.readings.get(placeId)
-  const readings = p?.wall.length ? p.wall : (p?.air ?? NOTHING)
+  const read = state.readings.get(placeId)
+  const readings = read?.wall.length ? read.wall : (read?.air ?? NOTHING)
   const f = planning ? state.forecasts.get(placeId) : undefined
   const ahead = f?.wall.length ? f.wall : f?.air
   if (!ahead?.length) return historyFrom(readings)
@@ -85,8 +85,8 @@ export interface PlaceHealth {
 }
 /** @param sinceS from when on gaps are looked for, epoch seconds. */
 export function placeHealth(state: JobState, placeId: string, sinceS: number, nowS: number): PlaceHealth {
-  const p = state.readings.get(placeId)
-  const readings = p?.wall.length ? p.wall : (p?.air ?? NOTHING)
+  const read = state.readings.get(placeId)
+  const readings = read?.wall.length ? read.wall : (read?.air ?? NOTHING)
   const { kept, jumps, blips } = cleaned(readings)
   const times = [...kept.map((r) => r.atS).filter((t) => t <= nowS), nowS]
   const gaps = times.slice(1).flatMap((toS, i) => {
@@ -149,11 +149,11 @@ export function conditionsAt(
   atS: number,
   maxAgeS = GAP_S,
 ): { airC: number | null; wallC: number | null; humidityPct: number | null } {
-  const p = state.readings.get(placeId)
-  if (!p) return { airC: null, wallC: null, humidityPct: null }
+  const readings = state.readings.get(placeId)
+  if (!readings) return { airC: null, wallC: null, humidityPct: null }
   return {
-    airC: readAt(p.air, atS, maxAgeS),
-    wallC: readAt(p.wall, atS, maxAgeS),
-    humidityPct: readAt(p.humidity, atS, maxAgeS),
+    airC: readAt(readings.air, atS, maxAgeS),
+    wallC: readAt(readings.wall, atS, maxAgeS),
+    humidityPct: readAt(readings.humidity, atS, maxAgeS),
   }
 }

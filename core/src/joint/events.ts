@@ -97,14 +97,14 @@ const bad = (message: string, field: string): EventFault => ({ code: 'bad-input'
 export function draftFault(raw: unknown, path: string): EventFault | null {
   const outer = firstFault(ENVELOPE, envelopeSchema, raw)
   if (outer) return { ...outer, field: `${path}.${outer.field}` }
-  const d = raw as Draft
-  if (!isUuid(d.id)) return bad('id must be a UUID.', `${path}.id`)
-  const known = KINDS[d.kind]
-  const s = schemaOf(d.kind)
-  if (!known || !s) return bad(`There is no event called "${d.kind}".`, `${path}.kind`)
-  if (d.v !== known.v) return bad(`${d.kind} is written in version ${known.v}.`, `${path}.v`)
-  if (known.joint && !isUuid(d.jointId)) return bad('jointId is missing.', `${path}.jointId`)
-  const inner = firstFault(s.shape, s.schema, d.data)
+  const draft = raw as Draft
+  if (!isUuid(draft.id)) return bad('id must be a UUID.', `${path}.id`)
+  const known = KINDS[draft.kind]
+  const s = schemaOf(draft.kind)
+  if (!known || !s) return bad(`There is no event called "${draft.kind}".`, `${path}.kind`)
+  if (draft.v !== known.v) return bad(`${draft.kind} is written in version ${known.v}.`, `${path}.v`)
+  if (known.joint && !isUuid(draft.jointId)) return bad('jointId is missing.', `${path}.jointId`)
+  const inner = firstFault(s.shape, s.schema, draft.data)
   return inner ? { ...inner, field: `${path}.data.${inner.field}` } : null
 }
 
@@ -112,13 +112,13 @@ export function draftFault(raw: unknown, path: string): EventFault | null {
 export function batchFault(raw: unknown): EventFault | null {
   const outer = firstFault(BATCH, batchSchema, raw)
   if (outer) return outer
-  const b = raw as Batch
-  if (!isUuid(b.deviceId)) return bad('deviceId must be a UUID.', 'deviceId')
+  const batch = raw as Batch
+  if (!isUuid(batch.deviceId)) return bad('deviceId must be a UUID.', 'deviceId')
   const ids = new Set<string>()
-  for (let i = 0; i < b.events.length; i++) {
-    const fault = draftFault(b.events[i], `events[${i}]`)
+  for (let i = 0; i < batch.events.length; i++) {
+    const fault = draftFault(batch.events[i], `events[${i}]`)
     if (fault) return fault
-    const eventId = (b.events[i] as Draft).id
+    const eventId = (batch.events[i] as Draft).id
     if (ids.has(eventId)) return bad('The same id is there twice.', `events[${i}].id`)
     ids.add(eventId)
   }

@@ -13,14 +13,14 @@ export const texts = (v: unknown): readonly string[] =>
 export const num = (v: unknown): number | null => (typeof v === 'number' && Number.isFinite(v) ? v : null)
 export const school = (v: unknown): School => (v === 'inch' ? 'inch' : 'metric')
 /** Times inside the data were read off the same device clock as the event: they are shifted alike. */
-export const instant = (e: JobEvent, v: unknown): number | null => {
+export const instant = (event: JobEvent, v: unknown): number | null => {
   const t = num(v)
-  return t === null ? null : t + (e.occurredAtS - e.atDeviceS)
+  return t === null ? null : t + (event.occurredAtS - event.atDeviceS)
 }
 
 export type Handler = (s: JobState, e: JobEvent, d: Data, movedToS: number | null) => void
 
 /** Kept in the log, noted, and without effect. */
-export const flagged = (s: JobState, e: JobEvent, code: Code): void => {
-  s.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code) })
+export const flagged = (state: JobState, event: JobEvent, code: Code): void => {
+  state.notes.push({ eventId: event.id, atS: event.occurredAtS, by: event.actorId, says: msg(code) })
 }

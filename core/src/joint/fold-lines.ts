@@ -87,99 +87,99 @@ const lineOf = (s: JobState, d: Data): Line | null => s.lines.get(str(d.lineId))
 
 /** Lines and what they are made of. */
 export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
-  'line-set': (s, _e, d) => {
-    const id = str(d.lineId)
-    s.lines.set(id, {
+  'line-set': (state, _e, data) => {
+    const id = str(data.lineId)
+    state.lines.set(id, {
       id,
-      tag: str(d.tag),
-      name: str(d.name),
-      method: str(d.method),
-      material: str(d.material),
-      school: school(d.school),
-      schedule: strOrNull(d.schedule),
-      ...(strOrNull(d.series) ? { series: str(d.series) } : {}),
-      details: (typeof d.details === 'object' && d.details !== null ? d.details : {}) as Data,
-      placeId: str(d.placeId),
-      ratingBar: num(d.ratingBar),
-      insideOf: strOrNull(d.insideOf),
-      items: s.lines.get(id)?.items ?? [],
-      ...saidBefore(s.lines.get(id)),
+      tag: str(data.tag),
+      name: str(data.name),
+      method: str(data.method),
+      material: str(data.material),
+      school: school(data.school),
+      schedule: strOrNull(data.schedule),
+      ...(strOrNull(data.series) ? { series: str(data.series) } : {}),
+      details: (typeof data.details === 'object' && data.details !== null ? data.details : {}) as Data,
+      placeId: str(data.placeId),
+      ratingBar: num(data.ratingBar),
+      insideOf: strOrNull(data.insideOf),
+      items: state.lines.get(id)?.items ?? [],
+      ...saidBefore(state.lines.get(id)),
     })
   },
-  'around-said': (s, e, d) => {
-    const line = lineOf(s, d)
-    if (!line) return flagged(s, e, 'flag-unknown-item')
-    const jointId = strOrNull(d.jointId)
-    const of = jointId ? jointOf(s, jointId) : line
-    of.said = { ...of.said, ...saidFrom(d.said) }
+  'around-said': (state, event, data) => {
+    const line = lineOf(state, data)
+    if (!line) return flagged(state, event, 'flag-unknown-item')
+    const jointId = strOrNull(data.jointId)
+    const of = jointId ? jointOf(state, jointId) : line
+    of.said = { ...of.said, ...saidFrom(data.said) }
   },
-  'item-put': (s, e, d) => {
-    const line = lineOf(s, d)
-    if (!line) return flagged(s, e, 'flag-unknown-item')
-    putItem(line, itemFrom(str(d.itemId), asData(d.item)), strOrNull(d.afterItemId))
+  'item-put': (state, event, data) => {
+    const line = lineOf(state, data)
+    if (!line) return flagged(state, event, 'flag-unknown-item')
+    putItem(line, itemFrom(str(data.itemId), asData(data.item)), strOrNull(data.afterItemId))
   },
-  'items-put': (s, e, d) => {
-    const line = lineOf(s, d)
-    if (!line || !Array.isArray(d.items)) return flagged(s, e, 'flag-unknown-item')
-    for (const one of d.items as unknown[]) {
+  'items-put': (state, event, data) => {
+    const line = lineOf(state, data)
+    if (!line || !Array.isArray(data.items)) return flagged(state, event, 'flag-unknown-item')
+    for (const one of data.items as unknown[]) {
       const { itemId, item } = asData(one)
       putItem(line, itemFrom(str(itemId), asData(item)), null)
     }
   },
-  'item-moved': (s, e, d) => {
-    const line = lineOf(s, d)
-    const after = strOrNull(d.afterItemId)
-    if (!line || after === d.itemId || (after !== null && !heldBy(line.items).has(after)))
-      return flagged(s, e, 'flag-unknown-item')
-    const item = takeOut(line, str(d.itemId))
-    if (!item) return flagged(s, e, 'flag-unknown-item')
+  'item-moved': (state, event, data) => {
+    const line = lineOf(state, data)
+    const after = strOrNull(data.afterItemId)
+    if (!line || after === data.itemId || (after !== null && !heldBy(line.items).has(after)))
+      return flagged(state, event, 'flag-unknown-item')
+    const item = takeOut(line, str(data.itemId))
+    if (!item) return flagged(state, event, 'flag-unknown-item')
     heldBy(line.items).add(item.id)
     line.items.splice(after === null ? 0 : placeIn(line.items, after) + 1, 0, item)
   },
-  'item-removed': (s, e, d) => {
-    const line = lineOf(s, d)
-    if (!line || !takeOut(line, str(d.itemId))) return flagged(s, e, 'flag-unknown-item')
+  'item-removed': (state, event, data) => {
+    const line = lineOf(state, data)
+    if (!line || !takeOut(line, str(data.itemId))) return flagged(state, event, 'flag-unknown-item')
   },
-  'take-off': (s, e, d) => {
-    const key = takeOffKey(str(d.fitting), str(d.size), strOrNull(d.size2))
-    const chart = strOrNull(d.chart)
+  'take-off': (state, event, data) => {
+    const key = takeOffKey(str(data.fitting), str(data.size), strOrNull(data.size2))
+    const chart = strOrNull(data.chart)
     // The fitting in the hand wins: a list loaded later does not change what somebody measured.
-    if (chart !== null && s.takeOffs.get(key)?.chart === null) return
-    s.takeOffs.set(key, {
-      takeOffMm: num(d.takeOffMm) ?? 0,
-      takeOffTo: d.takeOffTo === 'stop' ? 'stop' : 'face',
+    if (chart !== null && state.takeOffs.get(key)?.chart === null) return
+    state.takeOffs.set(key, {
+      takeOffMm: num(data.takeOffMm) ?? 0,
+      takeOffTo: data.takeOffTo === 'stop' ? 'stop' : 'face',
       chart,
-      by: e.actorId,
-      atS: e.occurredAtS,
+      by: event.actorId,
+      atS: event.occurredAtS,
     })
   },
-  'group-set': (s, _e, d) => {
-    const id = str(d.groupId)
-    const entries = Array.isArray(d.entries)
-      ? d.entries.filter((x): x is string => typeof x === 'string')
+  'group-set': (state, _e, data) => {
+    const id = str(data.groupId)
+    const entries = Array.isArray(data.entries)
+      ? data.entries.filter((x): x is string => typeof x === 'string')
       : []
-    if (entries.length) s.groups.set(id, { id, name: str(d.name), entries })
-    else s.groups.delete(id)
+    if (entries.length) state.groups.set(id, { id, name: str(data.name), entries })
+    else state.groups.delete(id)
   },
-  'stock-set': (s, _e, d) => {
+  'stock-set': (state, _e, data) => {
     const list = (v: unknown): readonly unknown[] => (Array.isArray(v) ? v : [])
-    s.stock = {
-      kerfMm: num(d.kerfMm) ?? 0,
-      keepMm: num(d.keepMm) ?? 0,
-      barsMm: list(d.barsMm).filter((x): x is number => typeof x === 'number'),
-      offcuts: list(d.offcuts).map((o) => {
+    state.stock = {
+      kerfMm: num(data.kerfMm) ?? 0,
+      keepMm: num(data.keepMm) ?? 0,
+      barsMm: list(data.barsMm).filter((x): x is number => typeof x === 'number'),
+      offcuts: list(data.offcuts).map((o) => {
         const { id, pipe, lengthMm } = (o ?? {}) as Data
         return { id: str(id), pipe: str(pipe), lengthMm: num(lengthMm) ?? 0 }
       }),
     }
   },
-  'piece-cut': (s, e, d) => {
-    for (const line of s.lines.values())
-      if (heldBy(line.items).has(str(d.itemId))) {
-        const item = line.items[placeIn(line.items, str(d.itemId))] as Item
-        item.cut = { mm: num(d.cutMm) ?? 0, atS: e.occurredAtS }
+  'piece-cut': (state, event, data) => {
+    for (const line of state.lines.values())
+      if (heldBy(line.items).has(str(data.itemId))) {
+        const item = line.items[placeIn(line.items, str(data.itemId))] as Item
+        item.cut = { mm: num(data.cutMm) ?? 0, atS: event.occurredAtS }
         return
       }
-    flagged(s, e, 'flag-unknown-item')
+    flagged(state, event, 'flag-unknown-item')
   },
 }

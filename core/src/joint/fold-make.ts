@@ -8,11 +8,11 @@ const toolOf = (s: JobState, id: string): Tool | null => s.tools.get(id) ?? null
 
 /** Handlers of work on several joints at once, of tools and permits. */
 export const MAKE_HANDLERS: Readonly<Record<string, Handler>> = {
-  'batch-done': (s, e, d) => {
-    const toS = instant(e, d.toS) ?? e.occurredAtS
-    const fromS = Math.min(instant(e, d.fromS) ?? toS, toS)
-    const steps = Array.isArray(d.steps) ? d.steps.map(object) : []
-    for (const joint of (Array.isArray(d.joints) ? d.joints : []).map(object))
+  'batch-done': (state, event, data) => {
+    const toS = instant(event, data.toS) ?? event.occurredAtS
+    const fromS = Math.min(instant(event, data.fromS) ?? toS, toS)
+    const steps = Array.isArray(data.steps) ? data.steps.map(object) : []
+    for (const joint of (Array.isArray(data.joints) ? data.joints : []).map(object))
       for (const step of steps) {
         const entry: StepEntry = {
           jointId: str(joint.jointId),
@@ -22,73 +22,84 @@ export const MAKE_HANDLERS: Readonly<Record<string, Handler>> = {
           earliestS: fromS,
           latestS: toS,
           pin: joint.pin,
-          tinId: strOrNull(d.tinId),
-          tools: texts(d.toolIds),
+          tinId: strOrNull(data.tinId),
+          tools: texts(data.toolIds),
           skipped: null,
-          fromMemory: d.basis === 'memory',
+          fromMemory: data.basis === 'memory',
         }
-        addStep(s, e, entry)
+        addStep(state, event, entry)
       }
   },
-  'tool-set': (s, _e, d) => {
-    const toolId = str(d.toolId)
-    const had = toolOf(s, toolId)
-    const matches = Object.entries(object(d.matches)).filter(
+  'tool-set': (state, _e, data) => {
+    const toolId = str(data.toolId)
+    const had = toolOf(state, toolId)
+    const matches = Object.entries(object(data.matches)).filter(
       (x): x is [string, string] => typeof x[1] === 'string',
     )
-    s.tools.set(toolId, {
+    state.tools.set(toolId, {
       proofs: [],
       found: [],
       said: [],
       ...had,
       id: toolId,
-      kind: str(d.kind),
-      name: str(d.name),
+      kind: str(data.kind),
+      name: str(data.name),
       matches: Object.fromEntries(matches),
-      dueOn: strOrNull(d.dueOn),
+      dueOn: strOrNull(data.dueOn),
     })
   },
-  'tool-proof': (s, e, d) => {
-    const tool = toolOf(s, str(d.toolId))
-    if (!tool) return flagged(s, e, 'flag-unknown-item')
-    tool.proofs.push({ atS: e.occurredAtS, good: d.good === true, how: str(d.how), by: e.actorId })
+  'tool-proof': (state, event, data) => {
+    const tool = toolOf(state, str(data.toolId))
+    if (!tool) return flagged(state, event, 'flag-unknown-item')
+    tool.proofs.push({
+      atS: event.occurredAtS,
+      good: data.good === true,
+      how: str(data.how),
+      by: event.actorId,
+    })
   },
-  'tool-found': (s, e, d) => {
-    const tool = toolOf(s, str(d.toolId))
-    if (!tool) return flagged(s, e, 'flag-unknown-item')
+  'tool-found': (state, event, data) => {
+    const tool = toolOf(state, str(data.toolId))
+    if (!tool) return flagged(state, event, 'flag-unknown-item')
     tool.found.push({
-      fromS: instant(e, d.fromS) ?? 0,
-      toS: instant(e, d.toS) ?? e.occurredAtS,
-      says: str(d.says),
-      atS: e.occurredAtS,
-      by: e.actorId,
+      fromS: instant(event, data.fromS) ?? 0,
+      toS: instant(event, data.toS) ?? event.occurredAtS,
+      says: str(data.says),
+      atS: event.occurredAtS,
+      by: event.actorId,
     })
   },
-  'tool-said': (s, e, d) => {
-    const tool = toolOf(s, str(d.toolId))
-    if (!tool) return flagged(s, e, 'flag-unknown-item')
+  'tool-said': (state, event, data) => {
+    const tool = toolOf(state, str(data.toolId))
+    if (!tool) return flagged(state, event, 'flag-unknown-item')
     tool.said.push({
-      eventId: e.id,
-      what: str(d.what),
-      result: str(d.result),
-      atS: instant(e, d.atS) ?? e.occurredAtS,
-      value: num(d.value),
-      jaw: strOrNull(d.jaw),
-      profile: strOrNull(d.profile),
+      eventId: event.id,
+      what: str(data.what),
+      result: str(data.result),
+      atS: instant(event, data.atS) ?? event.occurredAtS,
+      value: num(data.value),
+      jaw: strOrNull(data.jaw),
+      profile: strOrNull(data.profile),
     })
   },
-  'photo-kept': (s, e, d) => {
-    const { photos } = jointOf(s, str(e.jointId))
-    const hash = str(d.hash)
+  'photo-kept': (state, event, data) => {
+    const { photos } = jointOf(state, str(event.jointId))
+    const hash = str(data.hash)
     if (photos.some((p) => p.hash === hash)) return
-    photos.push({ hash, life: num(d.life) ?? 1, step: str(d.step), by: e.actorId, atS: e.occurredAtS })
+    photos.push({
+      hash,
+      life: num(data.life) ?? 1,
+      step: str(data.step),
+      by: event.actorId,
+      atS: event.occurredAtS,
+    })
   },
-  'permit-set': (s, e, d) =>
-    void s.permits.push({
-      what: str(d.what),
-      number: str(d.number),
-      fromS: instant(e, d.fromS) ?? e.occurredAtS,
-      untilS: instant(e, d.untilS) ?? e.occurredAtS,
-      by: e.actorId,
+  'permit-set': (state, event, data) =>
+    void state.permits.push({
+      what: str(data.what),
+      number: str(data.number),
+      fromS: instant(event, data.fromS) ?? event.occurredAtS,
+      untilS: instant(event, data.untilS) ?? event.occurredAtS,
+      by: event.actorId,
     }),
 }

@@ -2,12 +2,12 @@ import { type Data, type Handler, flagged, instant, num, str, strOrNull } from '
 import { append } from '../units/extent.js'
 import type { JobState, Section, TestRun } from './state.js'
 
-export const sectionOf = (s: JobState, id: string): Section => {
-  let x = s.sections.get(id)
-  if (!x)
-    s.sections.set(
+export const sectionOf = (state: JobState, id: string): Section => {
+  let section = state.sections.get(id)
+  if (!section)
+    state.sections.set(
       id,
-      (x = {
+      (section = {
         id,
         tag: '',
         jointIds: [],
@@ -24,33 +24,34 @@ export const sectionOf = (s: JobState, id: string): Section => {
         after: [],
       }),
     )
-  return x
+  return section
 }
 const object = (v: unknown): Data => (typeof v === 'object' && v !== null ? (v as Data) : {})
 const axial = (v: unknown): 'free' | 'anchored' | null => (v === 'free' || v === 'anchored' ? v : null)
 const medium = (v: unknown): 'water' | 'air' | 'nitrogen' => (v === 'air' || v === 'nitrogen' ? v : 'water')
 
-function testOf(e: Parameters<Handler>[1], d: Data): TestRun {
-  const physics = object(d.physics)
+function testOf(event: Parameters<Handler>[1], data: Data): TestRun {
+  const physics = object(data.physics)
   return {
-    id: str(d.testId),
-    sectionId: str(d.sectionId),
-    bar: num(d.bar) ?? 0,
-    medium: medium(d.medium),
-    holdS: num(d.holdS) ?? 0,
-    allowedDropBar: num(d.allowedDropBar) ?? 0,
-    resolutionBar: num(d.resolutionBar) ?? 0.1,
-    gauge: str(d.gauge),
-    gaugeDueOn: strOrNull(d.gaugeDueOn),
-    tester: str(d.tester),
-    begunAtS: e.occurredAtS,
-    rule: strOrNull(d.rule),
-    stages: Array.isArray(d.stages) ? (d.stages as TestRun['stages']) : [],
+    id: str(data.testId),
+    sectionId: str(data.sectionId),
+    bar: num(data.bar) ?? 0,
+    medium: medium(data.medium),
+    holdS: num(data.holdS) ?? 0,
+    allowedDropBar: num(data.allowedDropBar) ?? 0,
+    resolutionBar: num(data.resolutionBar) ?? 0.1,
+    gauge: str(data.gauge),
+    gaugeDueOn: strOrNull(data.gaugeDueOn),
+    tester: str(data.tester),
+    begunAtS: event.occurredAtS,
+    rule: strOrNull(data.rule),
+    stages: Array.isArray(data.stages) ? (data.stages as TestRun['stages']) : [],
     stagesDone: [],
-    stabiliseS: num(d.stabiliseS) ?? 0,
-    sensorErrorBar: num(d.sensorErrorBar) ?? 0,
-    temperatureOf: d.temperatureOf === 'medium' || d.temperatureOf === 'air' ? d.temperatureOf : 'wall',
-    physics: d.physics
+    stabiliseS: num(data.stabiliseS) ?? 0,
+    sensorErrorBar: num(data.sensorErrorBar) ?? 0,
+    temperatureOf:
+      data.temperatureOf === 'medium' || data.temperatureOf === 'air' ? data.temperatureOf : 'wall',
+    physics: data.physics
       ? {
           pipeMaterial: str(physics.pipeMaterial),
           odMm: num(physics.odMm),
@@ -60,7 +61,7 @@ function testOf(e: Parameters<Handler>[1], d: Data): TestRun {
           volumeM3: num(physics.volumeM3),
         }
       : null,
-    setAside: Array.isArray(d.setAside) ? (d.setAside as TestRun['setAside']) : [],
+    setAside: Array.isArray(data.setAside) ? (data.setAside as TestRun['setAside']) : [],
     readings: [],
     leaks: [],
     ended: null,
@@ -82,150 +83,153 @@ function addReadings(test: TestRun, rows: TestRun['readings']): void {
 
 /** Handlers of sections, tests and what follows them. */
 export const PROVE_HANDLERS: Readonly<Record<string, Handler>> = {
-  'section-set': (s, _e, d) => {
-    Object.assign(sectionOf(s, str(d.sectionId)), {
-      tag: str(d.tag),
-      jointIds: Array.isArray(d.jointIds) ? d.jointIds.filter((x): x is string => typeof x === 'string') : [],
-      workingBar: num(d.workingBar) ?? 0,
-      testBar: num(d.testBar) ?? 0,
-      holdS: num(d.holdS) ?? 0,
-      allowedDropBar: num(d.allowedDropBar) ?? 0,
-      ratingBar: num(d.ratingBar),
+  'section-set': (state, _e, data) => {
+    Object.assign(sectionOf(state, str(data.sectionId)), {
+      tag: str(data.tag),
+      jointIds: Array.isArray(data.jointIds)
+        ? data.jointIds.filter((x): x is string => typeof x === 'string')
+        : [],
+      workingBar: num(data.workingBar) ?? 0,
+      testBar: num(data.testBar) ?? 0,
+      holdS: num(data.holdS) ?? 0,
+      allowedDropBar: num(data.allowedDropBar) ?? 0,
+      ratingBar: num(data.ratingBar),
     })
   },
-  'section-plan': (s, _e, d) => {
-    sectionOf(s, str(d.sectionId)).plan = {
-      rule: strOrNull(d.rule),
-      designBar: num(d.designBar),
-      medium: medium(d.medium),
-      temperatureC: num(d.temperatureC),
-      gaugeM: num(d.gaugeM),
-      lowM: num(d.lowM),
-      highM: num(d.highM),
-      axial: axial(d.axial),
-      airPct: num(d.airPct),
-      stressRatio: num(d.stressRatio),
-      valve: strOrNull(d.valve),
-      keep: d.keep === 'full' || d.keep === 'empty' ? d.keep : null,
+  'section-plan': (state, _e, data) => {
+    sectionOf(state, str(data.sectionId)).plan = {
+      rule: strOrNull(data.rule),
+      designBar: num(data.designBar),
+      medium: medium(data.medium),
+      temperatureC: num(data.temperatureC),
+      gaugeM: num(data.gaugeM),
+      lowM: num(data.lowM),
+      highM: num(data.highM),
+      axial: axial(data.axial),
+      airPct: num(data.airPct),
+      stressRatio: num(data.stressRatio),
+      valve: strOrNull(data.valve),
+      keep: data.keep === 'full' || data.keep === 'empty' ? data.keep : null,
     }
   },
-  'part-set': (s, _e, d) => {
-    const section = sectionOf(s, str(d.sectionId))
-    section.parts = section.parts.filter((p) => p.id !== str(d.partId))
-    if (d.gone !== true)
+  'part-set': (state, _e, data) => {
+    const section = sectionOf(state, str(data.sectionId))
+    section.parts = section.parts.filter((p) => p.id !== str(data.partId))
+    if (data.gone !== true)
       section.parts.push({
-        id: str(d.partId),
-        name: str(d.name),
-        kind: str(d.kind),
-        ratingBar: num(d.ratingBar) ?? 0,
-        atM: num(d.atM),
+        id: str(data.partId),
+        name: str(data.name),
+        kind: str(data.kind),
+        ratingBar: num(data.ratingBar) ?? 0,
+        atM: num(data.atM),
       })
   },
-  'section-state': (s, e, d) => {
-    const section = sectionOf(s, str(d.sectionId))
-    section.state = str(d.state) as Section['state']
-    section.stateAtS = e.occurredAtS
+  'section-state': (state, event, data) => {
+    const section = sectionOf(state, str(data.sectionId))
+    section.state = str(data.state) as Section['state']
+    section.stateAtS = event.occurredAtS
   },
-  gate: (s, e, d) =>
-    void (sectionOf(s, str(d.sectionId)).gates[str(d.gate)] = {
-      done: d.done === true,
-      by: e.actorId,
-      atS: e.occurredAtS,
-      how: str(d.how),
+  gate: (state, event, data) =>
+    void (sectionOf(state, str(data.sectionId)).gates[str(data.gate)] = {
+      done: data.done === true,
+      by: event.actorId,
+      atS: event.occurredAtS,
+      how: str(data.how),
     }),
-  'tag-put': (s, e, d) =>
-    void s.tags.set(str(d.tagId), {
-      id: str(d.tagId),
-      sectionId: str(d.sectionId),
-      kind: str(d.kind),
-      where: str(d.where),
-      by: e.actorId,
-      atS: e.occurredAtS,
+  'tag-put': (state, event, data) =>
+    void state.tags.set(str(data.tagId), {
+      id: str(data.tagId),
+      sectionId: str(data.sectionId),
+      kind: str(data.kind),
+      where: str(data.where),
+      by: event.actorId,
+      atS: event.occurredAtS,
       back: null,
     }),
-  'tag-back': (s, e, d) => {
-    const t = s.tags.get(str(d.tagId))
-    if (!t) return flagged(s, e, 'flag-unknown-item')
-    t.back ??= { by: e.actorId, atS: e.occurredAtS, how: str(d.how) }
+  'tag-back': (state, event, data) => {
+    const tag = state.tags.get(str(data.tagId))
+    if (!tag) return flagged(state, event, 'flag-unknown-item')
+    tag.back ??= { by: event.actorId, atS: event.occurredAtS, how: str(data.how) }
   },
   'test-begun': (s, e, d) => void s.tests.set(str(d.testId), testOf(e, d)),
-  'test-read': (s, e, d) => {
-    const test = s.tests.get(str(d.testId))
-    if (!test) return flagged(s, e, 'flag-unknown-item')
+  'test-read': (state, event, data) => {
+    const test = state.tests.get(str(data.testId))
+    if (!test) return flagged(state, event, 'flag-unknown-item')
     addReadings(test, [
       {
-        atS: instant(e, d.atS) ?? e.occurredAtS,
-        bar: num(d.bar) ?? 0,
-        temperatureC: num(d.temperatureC),
+        atS: instant(event, data.atS) ?? event.occurredAtS,
+        bar: num(data.bar) ?? 0,
+        temperatureC: num(data.temperatureC),
         typed: true,
       },
     ])
   },
-  'test-log': (s, e, d) => {
-    const test = s.tests.get(str(d.testId))
-    if (!test) return flagged(s, e, 'flag-unknown-item')
-    const rows = Array.isArray(d.rows) ? (d.rows as (number | null)[][]) : []
+  'test-log': (state, event, data) => {
+    const test = state.tests.get(str(data.testId))
+    if (!test) return flagged(state, event, 'flag-unknown-item')
+    const rows = Array.isArray(data.rows) ? (data.rows as (number | null)[][]) : []
     addReadings(
       test,
       rows.map(([at, bar, c]) => ({
-        atS: instant(e, at) ?? e.occurredAtS,
+        atS: instant(event, at) ?? event.occurredAtS,
         bar: num(bar) ?? 0,
         temperatureC: num(c),
       })),
     )
   },
-  'stage-done': (s, e, d) => {
-    const test = s.tests.get(str(d.testId))
-    const stage = num(d.stage)
-    if (!test || stage === null || stage >= test.stages.length) return flagged(s, e, 'flag-unknown-item')
+  'stage-done': (state, event, data) => {
+    const test = state.tests.get(str(data.testId))
+    const stage = num(data.stage)
+    if (!test || stage === null || stage >= test.stages.length)
+      return flagged(state, event, 'flag-unknown-item')
     if (test.ended || test.stagesDone.some((x) => x.stage === stage)) return
-    test.stagesDone.push({ stage, by: e.actorId, atS: e.occurredAtS, note: str(d.note) })
+    test.stagesDone.push({ stage, by: event.actorId, atS: event.occurredAtS, note: str(data.note) })
   },
-  'leak-seen': (s, e, d) => {
-    const test = s.tests.get(str(d.testId))
-    if (!test) return flagged(s, e, 'flag-unknown-item')
-    test.leaks.push({ atS: e.occurredAtS, by: e.actorId, where: str(d.where) })
+  'leak-seen': (state, event, data) => {
+    const test = state.tests.get(str(data.testId))
+    if (!test) return flagged(state, event, 'flag-unknown-item')
+    test.leaks.push({ atS: event.occurredAtS, by: event.actorId, where: str(data.where) })
   },
-  'test-ended': (s, e, d) => {
-    const test = s.tests.get(str(d.testId))
-    if (!test) return flagged(s, e, 'flag-unknown-item')
+  'test-ended': (state, event, data) => {
+    const test = state.tests.get(str(data.testId))
+    if (!test) return flagged(state, event, 'flag-unknown-item')
     // The first verdict is sealed: a second end is kept in the log and changes nothing.
     test.ended ??= {
-      atS: e.occurredAtS,
-      verdict: str(d.verdict) as 'held',
-      dropBar: num(d.dropBar),
-      rawDropBar: num(d.rawDropBar),
-      uncertaintyBar: num(d.uncertaintyBar),
-      leakRateLPerH: num(d.leakRateLPerH),
-      by: e.actorId,
-      note: str(d.note),
+      atS: event.occurredAtS,
+      verdict: str(data.verdict) as 'held',
+      dropBar: num(data.dropBar),
+      rawDropBar: num(data.rawDropBar),
+      uncertaintyBar: num(data.uncertaintyBar),
+      leakRateLPerH: num(data.leakRateLPerH),
+      by: event.actorId,
+      note: str(data.note),
     }
   },
-  'after-done': (s, e, d) =>
-    void sectionOf(s, str(d.sectionId)).after.push({
-      step: str(d.step),
-      by: e.actorId,
-      atS: e.occurredAtS,
-      fromS: instant(e, d.fromS),
-      how: str(d.how),
+  'after-done': (state, event, data) =>
+    void sectionOf(state, str(data.sectionId)).after.push({
+      step: str(data.step),
+      by: event.actorId,
+      atS: event.occurredAtS,
+      fromS: instant(event, data.fromS),
+      how: str(data.how),
     }),
-  'hold-point': (s, e, d) =>
-    void s.holds.set(str(d.holdId), {
-      id: str(d.holdId),
-      sectionId: str(d.sectionId),
-      name: str(d.name),
-      who: str(d.who),
-      atS: e.occurredAtS,
-      answers: s.holds.get(str(d.holdId))?.answers ?? [],
+  'hold-point': (state, event, data) =>
+    void state.holds.set(str(data.holdId), {
+      id: str(data.holdId),
+      sectionId: str(data.sectionId),
+      name: str(data.name),
+      who: str(data.who),
+      atS: event.occurredAtS,
+      answers: state.holds.get(str(data.holdId))?.answers ?? [],
     }),
-  'hold-answered': (s, e, d) => {
-    const hold = s.holds.get(str(d.holdId))
-    if (!hold) return flagged(s, e, 'flag-unknown-item')
+  'hold-answered': (state, event, data) => {
+    const hold = state.holds.get(str(data.holdId))
+    if (!hold) return flagged(state, event, 'flag-unknown-item')
     hold.answers.push({
-      answer: d.answer === 'go on' ? 'go on' : 'wait',
-      by: e.actorId,
-      atS: e.occurredAtS,
-      note: str(d.note),
+      answer: data.answer === 'go on' ? 'go on' : 'wait',
+      by: event.actorId,
+      atS: event.occurredAtS,
+      note: str(data.note),
     })
   },
 }

@@ -5,19 +5,19 @@ import { type Data, instant, num, school, str, strOrNull, texts } from './fold-h
 import type { JobState, JointState, LifeState } from './state.js'
 import type { Code } from '../sources/wording.js'
 
-export const jointOf = (s: JobState, id: string): JointState => {
-  let j = s.joints.get(id)
-  if (!j) s.joints.set(id, (j = { id, lives: [], placements: [], photos: [], notes: [] }))
-  return j
+export const jointOf = (state: JobState, id: string): JointState => {
+  let joint = state.joints.get(id)
+  if (!joint) state.joints.set(id, (joint = { id, lives: [], placements: [], photos: [], notes: [] }))
+  return joint
 }
-function liveLife(j: JointState, no: number): LifeState | null {
-  const last = j.lives.at(-1)
-  if (no === j.lives.length + 1 && (!last || last.cutOutAtS !== undefined)) {
+function liveLife(joint: JointState, no: number): LifeState | null {
+  const last = joint.lives.at(-1)
+  if (no === joint.lives.length + 1 && (!last || last.cutOutAtS !== undefined)) {
     const life: LifeState = { no, done: [], interrupted: [], pin: null, tinId: null }
-    j.lives.push(life)
+    joint.lives.push(life)
     return life
   }
-  return j.lives[no - 1] ?? null
+  return joint.lives[no - 1] ?? null
 }
 const cutBy = new WeakMap<LifeState, string>()
 
@@ -38,15 +38,20 @@ export interface StepEntry {
 type Done = { -readonly [K in keyof LifeState['done'][number]]: LifeState['done'][number][K] }
 
 /** Puts a step into its life. What contradicts is noted on the joint and earns nothing. */
-export function addStep(s: JobState, e: JobEvent, x: StepEntry): void {
-  const j = jointOf(s, x.jointId)
-  const life = liveLife(j, x.life)
+export function addStep(state: JobState, event: JobEvent, entry: StepEntry): void {
+  const joint = jointOf(state, entry.jointId)
+  const life = liveLife(joint, entry.life)
   const note = (code: Code, params = {}): void => {
-    j.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg(code, params) })
+    joint.notes.push({
+      eventId: event.id,
+      atS: event.occurredAtS,
+      by: event.actorId,
+      says: msg(code, params),
+    })
   }
   if (!life) return note('flag-unknown-life')
   if (life.cutOutAtS !== undefined) return note('note-after-cut-out', { who: cutBy.get(life) ?? '' })
-  const pin = x.pin as Partial<RulesPin> | null | undefined
+  const pin = entry.pin as Partial<RulesPin> | null | undefined
   if (!life.pin && pin && typeof pin === 'object')
     life.pin = {
       rules: num(pin.rules) ?? 1,
@@ -54,42 +59,50 @@ export function addStep(s: JobState, e: JobEvent, x: StepEntry): void {
       school: school(pin.school),
       table: str(pin.table, 'current'),
     }
-  life.tinId = x.tinId ?? life.tinId
-  const { step, earliestS, latestS, readings } = x
-  const done: Done = { eventId: e.id, step, earliestS, latestS, readings, by: e.actorId }
+  life.tinId = entry.tinId ?? life.tinId
+  const { step, earliestS, latestS, readings } = entry
+  const done: Done = { eventId: event.id, step, earliestS, latestS, readings, by: event.actorId }
   // Put in one by one: spreading what is mostly not there would cost a large log as much as all the rest.
-  if (x.tools.length) done.tools = x.tools
-  if (x.skipped) done.skipped = x.skipped
-  if (x.fromMemory) done.fromMemory = true
+  if (entry.tools.length) done.tools = entry.tools
+  if (entry.skipped) done.skipped = entry.skipped
+  if (entry.fromMemory) done.fromMemory = true
   ;(life.done as Done[]).push(done)
 }
 
-export function stepDone(s: JobState, e: JobEvent, d: Data, movedToS: number | null): void {
-  const latestS = movedToS ?? instant(e, d.latestS) ?? e.occurredAtS + e.clockErrorS
-  addStep(s, e, {
-    jointId: str(e.jointId),
-    life: num(d.life) ?? 1,
-    step: str(d.step),
-    readings: typeof d.readings === 'object' && d.readings !== null ? (d.readings as Data) : {},
-    earliestS: Math.min(latestS, movedToS ?? instant(e, d.earliestS) ?? e.occurredAtS - e.clockErrorS),
+export function stepDone(state: JobState, event: JobEvent, data: Data, movedToS: number | null): void {
+  const latestS = movedToS ?? instant(event, data.latestS) ?? event.occurredAtS + event.clockErrorS
+  addStep(state, event, {
+    jointId: str(event.jointId),
+    life: num(data.life) ?? 1,
+    step: str(data.step),
+    readings: typeof data.readings === 'object' && data.readings !== null ? (data.readings as Data) : {},
+    earliestS: Math.min(
+      latestS,
+      movedToS ?? instant(event, data.earliestS) ?? event.occurredAtS - event.clockErrorS,
+    ),
     latestS,
-    pin: d.pin,
-    tinId: strOrNull(d.tinId),
-    tools: texts(d.toolIds),
-    skipped: strOrNull(d.skipped),
-    fromMemory: d.basis === 'memory',
+    pin: data.pin,
+    tinId: strOrNull(data.tinId),
+    tools: texts(data.toolIds),
+    skipped: strOrNull(data.skipped),
+    fromMemory: data.basis === 'memory',
   })
 }
 
 /** Cutting out ends a life; the first one counts. */
-export function cutOut(s: JobState, e: JobEvent, d: Data): void {
-  const j = jointOf(s, str(e.jointId))
-  const life = j.lives[(num(d.life) ?? 1) - 1]
+export function cutOut(state: JobState, event: JobEvent, data: Data): void {
+  const joint = jointOf(state, str(event.jointId))
+  const life = joint.lives[(num(data.life) ?? 1) - 1]
   if (!life) {
-    j.notes.push({ eventId: e.id, atS: e.occurredAtS, by: e.actorId, says: msg('flag-unknown-life') })
+    joint.notes.push({
+      eventId: event.id,
+      atS: event.occurredAtS,
+      by: event.actorId,
+      says: msg('flag-unknown-life'),
+    })
     return
   }
   if (life.cutOutAtS !== undefined) return
-  life.cutOutAtS = e.occurredAtS
-  cutBy.set(life, e.actorId)
+  life.cutOutAtS = event.occurredAtS
+  cutBy.set(life, event.actorId)
 }

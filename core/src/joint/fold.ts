@@ -16,27 +16,32 @@ interface Amendment {
 }
 
 /** Entries that speak of others: corrections, and readings that take the place of one. */
-const amends = (e: JobEvent): boolean =>
-  e.kind === 'correction' || (e.kind === 'reading' && typeof e.data.supersedes === 'string')
+const amends = (event: JobEvent): boolean =>
+  event.kind === 'correction' || (event.kind === 'reading' && typeof event.data.supersedes === 'string')
 
 /** Which entries later corrections took back or re-timed. A correction may itself be taken back. */
 function amendments(ordered: readonly JobEvent[], state: JobState): ReadonlyMap<string, Amendment> {
   const ids = new Set(ordered.map((e) => e.id))
   const amending = ordered.map(upcast).filter(amends)
   const out = new Map<string, Amendment>()
-  for (const e of amending)
-    if (e.kind === 'reading') out.set(str(e.data.supersedes), { undone: true, atS: null })
-  for (const c of amending.filter((e) => e.kind === 'correction').reverse()) {
-    if (out.get(c.id)?.undone) continue
-    const target = str(c.data.target)
+  for (const event of amending)
+    if (event.kind === 'reading') out.set(str(event.data.supersedes), { undone: true, atS: null })
+  for (const event of amending.filter((e) => e.kind === 'correction').reverse()) {
+    if (out.get(event.id)?.undone) continue
+    const target = str(event.data.target)
     if (!ids.has(target)) {
-      state.notes.push({ eventId: c.id, atS: c.occurredAtS, by: c.actorId, says: msg('flag-unknown-target') })
+      state.notes.push({
+        eventId: event.id,
+        atS: event.occurredAtS,
+        by: event.actorId,
+        says: msg('flag-unknown-target'),
+      })
       continue
     }
     const had = out.get(target)
     // Walking back from the latest: what a later correction says about an entry stands.
-    if (!had) out.set(target, { undone: c.data.undo === true, atS: instant(c, c.data.atS) })
-    else if (had.atS === null && !had.undone) had.atS = instant(c, c.data.atS)
+    if (!had) out.set(target, { undone: event.data.undo === true, atS: instant(event, event.data.atS) })
+    else if (had.atS === null && !had.undone) had.atS = instant(event, event.data.atS)
   }
   return out
 }
@@ -54,112 +59,118 @@ export function foldJob(events: readonly JobEvent[]): JobState {
   for (const written of ordered) {
     const amendment = amended.size ? amended.get(written.id) : undefined
     if (amendment?.undone) continue
-    const e = upcast(written)
-    if (e.occurredAtS > state.lastAtS) state.lastAtS = e.occurredAtS
-    state.jobId ??= e.jobId
-    HANDLERS[e.kind]?.(state, e, e.data ?? {}, amendment?.atS ?? null)
+    const event = upcast(written)
+    if (event.occurredAtS > state.lastAtS) state.lastAtS = event.occurredAtS
+    state.jobId ??= event.jobId
+    HANDLERS[event.kind]?.(state, event, event.data ?? {}, amendment?.atS ?? null)
   }
   return state
 }
 
 /** A probe's clock may be out by so much. */
 const FUTURE_S = 300
-const forecastOf = (s: JobState, id: string) => {
-  let f = s.forecasts.get(id)
-  if (!f) s.forecasts.set(id, (f = { air: [], wall: [] }))
+const forecastOf = (state: JobState, id: string) => {
+  let f = state.forecasts.get(id)
+  if (!f) state.forecasts.set(id, (f = { air: [], wall: [] }))
   return f
 }
-const placeOf = (s: JobState, id: string) => {
-  let p = s.readings.get(id)
-  if (!p) s.readings.set(id, (p = { air: [], wall: [], humidity: [] }))
-  return p
+const placeOf = (state: JobState, id: string) => {
+  let readings = state.readings.get(id)
+  if (!readings) state.readings.set(id, (readings = { air: [], wall: [], humidity: [] }))
+  return readings
 }
 type Chart = JobState['charts'][number]
 /** A chart is what it was when it was loaded: the same id again changes nothing. */
-function addChart(s: JobState, e: JobEvent, id: string, name: string, rows: Chart['rows']): void {
-  if (!s.charts.some((c) => c.id === id)) s.charts.push({ id, name, rows, by: e.actorId, atS: e.occurredAtS })
+function addChart(state: JobState, event: JobEvent, id: string, name: string, rows: Chart['rows']): void {
+  if (!state.charts.some((c) => c.id === id))
+    state.charts.push({ id, name, rows, by: event.actorId, atS: event.occurredAtS })
 }
 
 const HANDLERS: Readonly<Record<string, Handler>> = {
-  'job-set': (s, _e, d) => {
-    s.job = {
-      name: str(d.name),
-      zone: str(d.zone, 'UTC'),
-      school: school(d.school),
-      table: str(d.table, 'current'),
-      checkOffsetMm: num(d.checkOffsetMm) ?? 50,
+  'job-set': (state, _e, data) => {
+    state.job = {
+      name: str(data.name),
+      zone: str(data.zone, 'UTC'),
+      school: school(data.school),
+      table: str(data.table, 'current'),
+      checkOffsetMm: num(data.checkOffsetMm) ?? 50,
     }
   },
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),
   ...LINE_HANDLERS,
   ...MAKE_HANDLERS,
   // "This box measures 39" is a chart of one row, whatever the method: pinned as any chart is.
-  'socket-measured': (s, e, d) =>
-    addChart(s, e, e.id, 'This box', [
+  'socket-measured': (state, event, data) =>
+    addChart(state, event, event.id, 'This box', [
       {
         method: ANY_METHOD,
-        material: str(d.material),
-        size: str(d.size),
+        material: str(data.material),
+        size: str(data.size),
         field: 'socketDepthMm',
-        value: num(d.depthMm) ?? 0,
+        value: num(data.depthMm) ?? 0,
         reference: 'measured',
       },
     ]),
   ...PROVE_HANDLERS,
-  reading: (s, e, d) => {
-    const what = d.what === 'air' || d.what === 'humidity' ? d.what : 'wall'
-    const value = num(d.value)
-    const atS = instant(e, d.atS)
+  reading: (state, event, data) => {
+    const what = data.what === 'air' || data.what === 'humidity' ? data.what : 'wall'
+    const value = num(data.value)
+    const atS = instant(event, data.atS)
     if (value === null || atS === null) return
     // A forecast never counts; it has no place among what was read.
-    if (d.basis === 'forecast') {
-      if (what !== 'humidity') forecastOf(s, str(d.placeId))[what].push({ atS, value })
+    if (data.basis === 'forecast') {
+      if (what !== 'humidity') forecastOf(state, str(data.placeId))[what].push({ atS, value })
       return
     }
     // Nobody reads what has not been yet: kept in the log, and of no effect.
-    if (atS > e.occurredAtS + e.clockErrorS + FUTURE_S) return flagged(s, e, 'flag-future-reading')
-    placeOf(s, str(d.placeId))[what].push({
+    if (atS > event.occurredAtS + event.clockErrorS + FUTURE_S)
+      return flagged(state, event, 'flag-future-reading')
+    placeOf(state, str(data.placeId))[what].push({
       atS,
       value,
-      eventId: e.id,
-      ...(d.basis === 'typed' ? { sure: true } : {}),
+      eventId: event.id,
+      ...(data.basis === 'typed' ? { sure: true } : {}),
     })
   },
-  'tin-set': (s, _e, d) =>
-    void s.tins.set(str(d.tinId), {
-      plastic: str(d.plastic),
-      code: str(d.code),
-      expiresOn: str(d.expiresOn),
+  'tin-set': (state, _e, data) =>
+    void state.tins.set(str(data.tinId), {
+      plastic: str(data.plastic),
+      code: str(data.code),
+      expiresOn: str(data.expiresOn),
     }),
-  'joint-placed': (s, e, d) =>
-    void jointOf(s, str(e.jointId)).placements.push({
-      fromS: instant(e, d.fromS) ?? e.occurredAtS,
-      placeId: str(d.placeId),
+  'joint-placed': (state, event, data) =>
+    void jointOf(state, str(event.jointId)).placements.push({
+      fromS: instant(event, data.fromS) ?? event.occurredAtS,
+      placeId: str(data.placeId),
     }),
   'step-done': stepDone,
   'cut-out': cutOut,
-  interrupted: (s, e, d) => {
-    const life = jointOf(s, str(e.jointId)).lives[(num(d.life) ?? 1) - 1]
+  interrupted: (state, event, data) => {
+    const life = jointOf(state, str(event.jointId)).lives[(num(data.life) ?? 1) - 1]
     if (life)
-      (life.interrupted as { kind: string; atS: number }[]).push({ kind: str(d.what), atS: e.occurredAtS })
+      (life.interrupted as { kind: string; atS: number }[]).push({
+        kind: str(data.what),
+        atS: event.occurredAtS,
+      })
   },
-  'chart-loaded': (s, e, d) => {
-    if (Array.isArray(d.rows)) addChart(s, e, str(d.chartId), str(d.name), d.rows as Chart['rows'])
+  'chart-loaded': (state, event, data) => {
+    if (Array.isArray(data.rows))
+      addChart(state, event, str(data.chartId), str(data.name), data.rows as Chart['rows'])
   },
-  'source-checked': (s, e, d) =>
-    void s.checked.set(str(d.sourceId), {
-      by: e.actorId,
-      edition: str(d.edition),
-      on: str(d.on),
-      note: str(d.note),
-      atS: e.occurredAtS,
+  'source-checked': (state, event, data) =>
+    void state.checked.set(str(data.sourceId), {
+      by: event.actorId,
+      edition: str(data.edition),
+      on: str(data.on),
+      note: str(data.note),
+      atS: event.occurredAtS,
     }),
-  signed: (s, e, d) =>
-    void s.signed.push({
-      what: str(d.what),
-      refId: str(d.refId),
-      by: e.actorId,
-      atS: e.occurredAtS,
-      statement: str(d.statement),
+  signed: (state, event, data) =>
+    void state.signed.push({
+      what: str(data.what),
+      refId: str(data.refId),
+      by: event.actorId,
+      atS: event.occurredAtS,
+      statement: str(data.statement),
     }),
 }

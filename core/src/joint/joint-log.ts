@@ -15,17 +15,17 @@ export interface Table {
 const clocks = new Map<string, Intl.DateTimeFormat>()
 /** `2026-11-27 14:05` in a zone: sorts as it reads. */
 function stamp(atS: number, zone: string): string {
-  let f = clocks.get(zone)
-  if (!f)
+  let format = clocks.get(zone)
+  if (!format)
     clocks.set(
       zone,
-      (f = new Intl.DateTimeFormat('sv-SE', {
+      (format = new Intl.DateTimeFormat('sv-SE', {
         timeZone: zone,
         dateStyle: 'short',
         timeStyle: 'short',
       })),
     )
-  return f.format(atS * 1000)
+  return format.format(atS * 1000)
 }
 /** What stands behind a figure that is counted, the same in both schools. */
 const COUNTED: Partial<Record<NonNullable<Field['unit']>, string>> = { deg: '°', pct: ' %', turns: ' turns' }
@@ -105,10 +105,10 @@ export function jointLog(state: JobState, nameOf: (personId: string) => string, 
     for (const life of lives) {
       const made = lastOf(life, facts.steps, 'made')
       const judged = lastOf(life, facts.steps, 'verified')
-      const readings = facts.steps.flatMap((s) =>
-        s.reads.flatMap((f) => {
-          const done = life.done.findLast((d) => d.step === s.id && d.readings[f.key] !== undefined)
-          return done ? readingOf(f, done.readings[f.key], reader) || [] : []
+      const readings = facts.steps.flatMap((step) =>
+        step.reads.flatMap((field) => {
+          const done = life.done.findLast((d) => d.step === step.id && d.readings[field.key] !== undefined)
+          return done ? readingOf(field, done.readings[field.key], reader) || [] : []
         }),
       )
       const found = life === facts.life ? (facts.inspection?.findings ?? []) : []

@@ -89,8 +89,8 @@ export function charted(
   const times = rows.filter((x) => x.row.fromC !== undefined)
   const single = [...rows.filter((x) => x.row.fromC === undefined), ...measured]
   if (!rows.length && !measured.length) return {}
-  const sourceFor = (x: Charted): SourceId =>
-    x.row.method === ANY_METHOD ? 'measured' : chartSource(x.chart, x.row.reference)
+  const sourceFor = (chart: Charted): SourceId =>
+    chart.row.method === ANY_METHOD ? 'measured' : chartSource(chart.chart, chart.row.reference)
   return {
     ...Object.fromEntries(single.map(({ row }) => [row.field, row.value])),
     ...(times.length ? { chartCure: cureOf(times) } : {}),
@@ -158,8 +158,8 @@ export const lineSeries = (line: Pick<Line, 'series' | 'schedule'>): string | nu
 
 /** Joints with a life that is begun and not cut out: they stay what they are. */
 export const begunJoints = once((state: JobState): ReadonlySet<string> => {
-  const live = [...state.joints.values()].filter((j) => {
-    const life = j.lives.at(-1)
+  const live = [...state.joints.values()].filter((joint) => {
+    const life = joint.lives.at(-1)
     return life !== undefined && life.cutOutAtS === undefined
   })
   return new Set(live.map((j) => j.id))

@@ -23,9 +23,9 @@ function isInOrder(events: readonly JobEvent[]): boolean {
 }
 /** Drops doubles. Entries with one id are the same entry, so in writing order they stand side by side. */
 function firstOfEach(sorted: readonly JobEvent[]): readonly JobEvent[] {
-  const isDouble = (e: JobEvent, i: number): boolean => {
+  const isDouble = (event: JobEvent, i: number): boolean => {
     const before = sorted[i - 1]
-    return before !== undefined && e.deviceSeq === before.deviceSeq && e.id === before.id
+    return before !== undefined && event.deviceSeq === before.deviceSeq && event.id === before.id
   }
   return sorted.some(isDouble) ? sorted.filter((e, i) => !isDouble(e, i)) : sorted
 }
@@ -33,7 +33,7 @@ function firstOfEach(sorted: readonly JobEvent[]): readonly JobEvent[] {
 /** Whether every entry lies later than all it waits for, so that their times alone keep them in order. */
 function liesAfter(events: readonly JobEvent[]): boolean {
   const atS = new Map<string, number>()
-  for (const e of events) atS.set(e.id, e.occurredAtS)
+  for (const event of events) atS.set(event.id, event.occurredAtS)
   return events.every((e) => e.after.every((id) => (atS.get(id) ?? -Infinity) < e.occurredAtS))
 }
 

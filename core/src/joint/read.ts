@@ -19,17 +19,17 @@ function readAll(bodies: Iterable<string>, toFold: boolean): JobEvent[] {
   const out: JobEvent[] = []
   let last: JobEvent | null = null
   for (const body of bodies) {
-    const e = JSON.parse(body) as JobEvent
+    const event = JSON.parse(body) as JobEvent
     if (last) {
-      if (e.jobId === last.jobId) e.jobId = last.jobId
-      if (e.deviceId === last.deviceId) e.deviceId = last.deviceId
-      if (e.actorId === last.actorId) e.actorId = last.actorId
-      if (e.jointId === last.jointId) e.jointId = last.jointId
+      if (event.jobId === last.jobId) event.jobId = last.jobId
+      if (event.deviceId === last.deviceId) event.deviceId = last.deviceId
+      if (event.actorId === last.actorId) event.actorId = last.actorId
+      if (event.jointId === last.jointId) event.jointId = last.jointId
     }
-    if (!e.after.length) e.after = NONE
-    if (toFold && e.data.shown !== undefined) e.data.shown = NONE
-    out.push(e)
-    last = e
+    if (!event.after.length) event.after = NONE
+    if (toFold && event.data.shown !== undefined) event.data.shown = NONE
+    out.push(event)
+    last = event
   }
   return out
 }

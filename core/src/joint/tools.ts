@@ -17,8 +17,8 @@ export function mismatches(
 ): { key: string; has: string; wants: string }[] {
   return needs
     .filter((n) => n.item === tool.kind)
-    .flatMap((n) =>
-      Object.entries(n.matches).flatMap(([key, wants]) => {
+    .flatMap((need) =>
+      Object.entries(need.matches).flatMap(([key, wants]) => {
         const has = tool.matches[key]
         return has !== undefined && has !== wants ? [{ key, has, wants }] : []
       }),
@@ -85,16 +85,16 @@ export const entriesWithoutCycle = once((state: JobState): ReadonlySet<string> =
   const taps = new Map<string, Tap[]>()
   const tools = [...state.tools.values()].filter(reports)
   if (tools.length)
-    for (const j of state.joints.values())
-      for (const life of j.lives) {
+    for (const joint of state.joints.values())
+      for (const life of joint.lives) {
         if (life.cutOutAtS !== undefined) continue
-        for (const d of life.done)
-          for (const id of d.tools ?? [])
+        for (const done of life.done)
+          for (const id of done.tools ?? [])
             // A reporting tool works at the step that makes the joint: the one that says so.
-            if (d.readings.byTool === true)
+            if (done.readings.byTool === true)
               taps.set(id, [
                 ...(taps.get(id) ?? []),
-                { entry: `${d.eventId} ${j.id}`, fromS: d.earliestS, toS: d.latestS },
+                { entry: `${done.eventId} ${joint.id}`, fromS: done.earliestS, toS: done.latestS },
               ])
       }
   return new Set(tools.flatMap((t) => [...unmatched(t, taps.get(t.id) ?? [])]))
@@ -114,17 +114,17 @@ export function recordFindings(
   const lastLookS = greatest(
     life.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified').map((d) => d.latestS),
   )
-  const all = life.done.flatMap((d, i) => {
+  const all = life.done.flatMap((done, i) => {
     const out: Finding[] = []
     if (overlaps && i === 0) out.push(finding('warn', 'life-overlaps', 'measured'))
-    if (d.skipped !== undefined)
-      out.push(finding('note', 'step-skipped', 'measured', { step: d.step, reason: d.skipped }))
-    if (d.fromMemory) out.push(finding('note', 'from-memory', 'measured'))
-    if (d.readings.byTool === true && entriesWithoutCycle(state).has(`${d.eventId} ${jointId}`))
+    if (done.skipped !== undefined)
+      out.push(finding('note', 'step-skipped', 'measured', { step: done.step, reason: done.skipped }))
+    if (done.fromMemory) out.push(finding('note', 'from-memory', 'measured'))
+    if (done.readings.byTool === true && entriesWithoutCycle(state).has(`${done.eventId} ${jointId}`))
       out.push(finding('warn', 'no-cycle-logged', 'measured', {}))
-    for (const id of d.tools ?? [])
+    for (const id of done.tools ?? [])
       for (const f of state.tools.get(id)?.found ?? [])
-        if (d.latestS >= f.fromS && d.earliestS <= f.toS)
+        if (done.latestS >= f.fromS && done.earliestS <= f.toS)
           // Looked at since it was found: said, and no longer in doubt.
           out.push(
             finding(lastLookS > f.atS ? 'note' : 'warn', 'made-with-wrong-tool', 'measured', {

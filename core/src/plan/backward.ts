@@ -64,9 +64,9 @@ export function backward(
 ): Backward {
   // Joints that say the same in the same place have the same latest time.
   const known = new Map<string, number | null>()
-  const latest = (f: JointFacts): number | null => {
-    const key = `${f.method?.id} ${JSON.stringify(f.spec)} ${f.place.line.placeId} ${f.ctx.pin.chart}`
-    if (!known.has(key)) known.set(key, latestHome(f, bar, byS, nowS))
+  const latest = (facts: JointFacts): number | null => {
+    const key = `${facts.method?.id} ${JSON.stringify(facts.spec)} ${facts.place.line.placeId} ${facts.ctx.pin.chart}`
+    if (!known.has(key)) known.set(key, latestHome(facts, bar, byS, nowS))
     return known.get(key) ?? null
   }
   const open = all
@@ -75,10 +75,10 @@ export function backward(
     .sort((a, b) => (a.latestS ?? -Infinity) - (b.latestS ?? -Infinity) || tagOrder(a.tag, b.tag))
   const order = open.map((j, i) => ({ ...j, homeS: nowS + paceS * (i + 1) }))
   const times = order.map((j) => j.latestS).filter((t): t is number => t !== null)
-  const lateMade = all.flatMap((f) => {
-    if (f.homeAtS === null || f.inspection?.verdict === 'fail') return []
-    const readyAtS = timeOf(f.pieces, bar, SAME_BAR)
-    return readyAtS !== null && readyAtS <= byS ? [] : [{ jointId: f.id, tag: f.tag, readyAtS }]
+  const lateMade = all.flatMap((facts) => {
+    if (facts.homeAtS === null || facts.inspection?.verdict === 'fail') return []
+    const readyAtS = timeOf(facts.pieces, bar, SAME_BAR)
+    return readyAtS !== null && readyAtS <= byS ? [] : [{ jointId: facts.id, tag: facts.tag, readyAtS }]
   })
   return {
     order,

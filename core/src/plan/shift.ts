@@ -27,16 +27,16 @@ export function shiftOf(
 ): Shift {
   const all = [...facts].sort(byTag)
   const glyph = (f: JointFacts) => looks.get(f.id)?.glyph
-  const halfMade = all.flatMap((f) => {
-    const last = f.life?.done.at(-1)
-    if (!last || f.homeAtS !== null || glyph(f) === 'unfixed') return []
-    const open = f.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined)
-    return [{ facts: f, lastStep: last.step, lastAtS: last.latestS, byS: open?.untilS.value ?? null }]
+  const halfMade = all.flatMap((facts) => {
+    const last = facts.life?.done.at(-1)
+    if (!last || facts.homeAtS !== null || glyph(facts) === 'unfixed') return []
+    const open = facts.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined)
+    return [{ facts: facts, lastStep: last.step, lastAtS: last.latestS, byS: open?.untilS.value ?? null }]
   })
-  const waits = (f: JointFacts): boolean =>
-    f.homeAtS !== null &&
-    f.inspection?.verdict !== 'fail' &&
-    (f.movable.value === null ? f.method?.cures === true : f.movable.value > nowS)
+  const waits = (facts: JointFacts): boolean =>
+    facts.homeAtS !== null &&
+    facts.inspection?.verdict !== 'fail' &&
+    (facts.movable.value === null ? facts.method?.cures === true : facts.movable.value > nowS)
   return {
     halfMade,
     unfixed: all.filter((f) => glyph(f) === 'unfixed'),

@@ -53,9 +53,10 @@ export function stopsForTest(
   const stops: Msg[] = []
   if (answer.lastTest && !answer.lastTest.ended) stops.push(msg('stop-test-running'))
   if (medium !== 'water') {
-    const forbids = answer.joints.flatMap((j) =>
-      j.facts.method && j.facts.spec
-        ? j.facts.method.testing(j.facts.spec, { no: 1, done: [], interrupted: [] }, j.facts.ctx).forbids
+    const forbids = answer.joints.flatMap((joint) =>
+      joint.facts.method && joint.facts.spec
+        ? joint.facts.method.testing(joint.facts.spec, { no: 1, done: [], interrupted: [] }, joint.facts.ctx)
+            .forbids
         : [],
     )
     if (forbids.some((f) => f.level === 'stop')) stops.push(msg('stop-gas-on-plastic'))
@@ -65,13 +66,16 @@ export function stopsForTest(
   if (weakest && bar > weakest.atGaugeBar + SAME_BAR)
     stops.push(msg('stop-over-rating', { bar, rating: weakest.atGaugeBar, part: weakest.name }))
   const check = isLeakCheck(more.rule)
-  for (const g of gatesOf(state, answer))
+  for (const gate of gatesOf(state, answer))
     // The first look is what closes its own gate.
     if (
-      g.open &&
-      (g.byPerson || g.id === 'state' || g.id === 'neighbours' || (g.id === 'leak-check' && !check))
+      gate.open &&
+      (gate.byPerson ||
+        gate.id === 'state' ||
+        gate.id === 'neighbours' ||
+        (gate.id === 'leak-check' && !check))
     )
-      stops.push(msg('stop-gate-open', { gate: g.id }))
+      stops.push(msg('stop-gate-open', { gate: gate.id }))
   if (check) append(stops, tooLow(answer, bar, medium))
   if (more.gauge) append(stops, gaugeStops(more.gauge, bar, more.today))
   if (!answer.joints.length) stops.push(msg('section-empty'))

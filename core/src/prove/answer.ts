@@ -145,14 +145,14 @@ function laddersOf(
   joints: ReturnType<typeof jointsIn>,
   nowS: number,
 ): { ladder: Ladder; plan: Ladder } {
-  const rating = (f: JointFacts): number | null => {
-    const limits = [f.place.line.ratingBar, section.ratingBar].filter((r): r is number => r !== null)
+  const rating = (facts: JointFacts): number | null => {
+    const limits = [facts.place.line.ratingBar, section.ratingBar].filter((r): r is number => r !== null)
     return limits.length ? smallest(limits) : null
   }
-  const curve = (f: JointFacts, homeS: number | null, pieces: readonly Piece[]): LadderJoint => ({
-    id: f.id,
+  const curve = (facts: JointFacts, homeS: number | null, pieces: readonly Piece[]): LadderJoint => ({
+    id: facts.id,
     madeAtS: homeS,
-    ratingBar: rating(f),
+    ratingBar: rating(facts),
     pieces: pieces.length ? pieces : null,
   })
   const curves = joints.map(({ joint: { facts } }) => curve(facts, facts.homeAtS, facts.pieces))
@@ -228,8 +228,8 @@ function readingsTo(all: readonly JointFacts[]): number | null {
 }
 
 /** Had the wall stayed as it was at home, when would it have been ready? Says what moved it, if it moved by a minute. */
-function movedBy(j: JointInSection, bar: number): Moved | null {
-  const { facts, readyAtS } = j
+function movedBy(joint: JointInSection, bar: number): Moved | null {
+  const { facts, readyAtS } = joint
   const homeS = facts.homeAtS
   if (homeS === null || readyAtS === null || !facts.life || !facts.method) return null
   const steady = heldFrom(facts.history, homeS)

@@ -52,15 +52,18 @@ export function ruleSource(id: string | null): { reference: string; note: string
     custom: null,
   })
   if ('missing' in plan) return null
-  const s = recordOf(plan.source)
-  return { reference: `${s.reference}${s.edition ? ` (${s.edition})` : ''}`, note: s.note }
+  const source = recordOf(plan.source)
+  return {
+    reference: `${source.reference}${source.edition ? ` (${source.edition})` : ''}`,
+    note: source.note,
+  }
 }
 
 /** What the readings come to; a leak that was seen is lost whatever they say. */
-export function headingOf(test: TestRun, j: Judgement): Msg {
+export function headingOf(test: TestRun, judgement: Judgement): Msg {
   if (!test.ended) return msg('certificate-not-ended')
   if (test.leaks.length) return msg('certificate-leak', { where: test.leaks[0]?.where ?? '' })
-  const says = saysOf(j, test)
+  const says = saysOf(judgement, test)
   // It is over: nobody goes on to the end of this hold.
   return says.code === 'verdict-short' ? msg('certificate-short', says.params) : says
 }

@@ -75,20 +75,20 @@ export function mostlyOf(
 
 /** What the half-width is made of. @param airReach what the air that nobody measured adds, bar. */
 export function partsOf(
-  s: TestSeries,
-  { fit, expected: e }: Tried,
+  series: TestSeries,
+  { fit, expected: expected }: Tried,
   airReach: number,
   at: { bar: number[]; c: number[]; scaled: number; seenS: number },
 ): Parts {
   const student = student975(fit.free)
-  const scatter = student * fit.scatterSd * s.holdS
+  const scatter = student * fit.scatterSd * series.holdS
   // What the doubt about directions adds, shared out by how far each still moves the ends.
-  const added = Math.max(0, fit.slopeSd ** 2 - fit.scatterSd ** 2) * (student * s.holdS) ** 2
+  const added = Math.max(0, fit.slopeSd ** 2 - fit.scatterSd ** 2) * (student * series.holdS) ** 2
   const weight = { temperature: 0, air: 0, creep: 0 }
   // A direction that is turned beyond belief says that something is not as it was told: all it moved is in doubt.
   let odd = 0
   const before = { temperature: 0, air: 0, creep: 0 }
-  e.directions.forEach((d, i) => {
+  expected.directions.forEach((d, i) => {
     const ends = ((d.bar.at(-1) as number) - (d.bar[0] as number)) * at.scaled
     weight[d.of] += (ends * (fit.turned[i]?.sd ?? 0)) ** 2
     before[d.of] += (2 * ends * NARROWS_TO) ** 2
@@ -98,19 +98,23 @@ export function partsOf(
   const all = weight.temperature + weight.air + weight.creep || 1
   const doubt = (of: keyof typeof weight): number =>
     Math.sqrt(Math.max((added * weight[of]) / all, before[of]))
-  const noise = Math.sqrt(Math.max(0, fit.restSd ** 2 - s.resolutionBar ** 2 / 12))
+  const noise = Math.sqrt(Math.max(0, fit.restSd ** 2 - series.resolutionBar ** 2 / 12))
   const step = stepOf(at.c)
-  const kStep = step * Math.abs(e.barPerK)
+  const kStep = step * Math.abs(expected.barPerK)
   const thermal =
-    stepDoubt(kStep, e.readSd * Math.abs(e.barPerK), extent(at.c) * Math.abs(e.barPerK)) * at.scaled
-  const air = s.medium === 'water' ? 0 : BAROMETER_BAR * (at.seenS / 3600) ** BAROMETER_GROWS * at.scaled
+    stepDoubt(
+      kStep,
+      expected.readSd * Math.abs(expected.barPerK),
+      extent(at.c) * Math.abs(expected.barPerK),
+    ) * at.scaled
+  const air = series.medium === 'water' ? 0 : BAROMETER_BAR * (at.seenS / 3600) ** BAROMETER_GROWS * at.scaled
   return {
     scatter,
     temperature: root(doubt('temperature'), thermal, air),
     air: root(doubt('air'), airReach),
     creep: doubt('creep'),
-    resolution: stepDoubt(s.resolutionBar, noise, extent(at.bar)) * at.scaled,
-    sensor: s.sensorErrorBar * at.scaled,
+    resolution: stepDoubt(series.resolutionBar, noise, extent(at.bar)) * at.scaled,
+    sensor: series.sensorErrorBar * at.scaled,
     odd,
   }
 }

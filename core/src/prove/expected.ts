@@ -50,37 +50,37 @@ interface Settings {
 }
 const PLAIN: Settings = { growth: 1, modulus: 1, airPct: 0, offC: 0, lag: 1, startC: 0 }
 
-const lack = (s: TestSeries, points: Points): Lacking | null => {
+const lack = (series: TestSeries, points: Points): Lacking | null => {
   if (points.c.some((c) => Number.isNaN(c))) return 'temperature'
-  const needsWall = s.medium === 'water' || s.temperatureOf === 'air'
+  const needsWall = series.medium === 'water' || series.temperatureOf === 'air'
   if (!needsWall) return null
-  if (!stuffOf(s.pipeMaterial)) return 'material'
-  if (s.odMm === null) return 'odMm'
-  if (s.wallMm === null) return 'wallMm'
-  return s.medium === 'water' && s.axial === null ? 'axial' : null
+  if (!stuffOf(series.pipeMaterial)) return 'material'
+  if (series.odMm === null) return 'odMm'
+  if (series.wallMm === null) return 'wallMm'
+  return series.medium === 'water' && series.axial === null ? 'axial' : null
 }
 
 /** Temperatures of medium and pipe at each point, from what was read. */
 function temperatures(
-  s: TestSeries,
-  p: Points,
+  series: TestSeries,
+  points: Points,
   stuff: PipeStuff | null,
   set: Settings,
 ): { medium: number[]; pipe: number[] } {
-  const read = p.smooth.at.map((c) => c + set.offC)
-  if (!stuff || s.odMm === null || s.wallMm === null) return { medium: read, pipe: read }
-  const ring = { odMm: s.odMm, wallMm: s.wallMm, conducts: stuff.conducts, holds: stuff.holds }
-  const full = s.medium === 'water'
-  if (s.temperatureOf === 'medium') {
+  const read = points.smooth.at.map((c) => c + set.offC)
+  if (!stuff || series.odMm === null || series.wallMm === null) return { medium: read, pipe: read }
+  const ring = { odMm: series.odMm, wallMm: series.wallMm, conducts: stuff.conducts, holds: stuff.holds }
+  const full = series.medium === 'water'
+  if (series.temperatureOf === 'medium') {
     if (!full) return { medium: read, pipe: read }
     const aheadS = wallAheadOfWater(ring) * set.lag
-    return { medium: read, pipe: read.map((c, i) => c + aheadS * (p.smooth.slope[i] as number)) }
+    return { medium: read, pipe: read.map((c, i) => c + aheadS * (points.smooth.slope[i] as number)) }
   }
   const follow = (tauS: number): number[] => {
-    const y = lagged(p.tS, read, tauS)
-    return y.map((c, i) => c + (tauS > 0 ? set.startC * Math.exp(-(p.tS[i] as number) / tauS) : 0))
+    const y = lagged(points.tS, read, tauS)
+    return y.map((c, i) => c + (tauS > 0 ? set.startC * Math.exp(-(points.tS[i] as number) / tauS) : 0))
   }
-  if (s.temperatureOf === 'air') {
+  if (series.temperatureOf === 'air') {
     const inside = follow(pipeBehindAir(ring, full) * set.lag)
     return { medium: inside, pipe: inside }
   }
@@ -91,24 +91,30 @@ function temperatures(
   return { medium, pipe: medium.map((c, i) => (read[i] as number) + middle * (c - (read[i] as number))) }
 }
 
-function trappedOf(s: TestSeries, stuff: PipeStuff, startBar: number, c: number, set: Settings): Trapped {
-  const axial = s.axial ?? 'free'
+function trappedOf(
+  series: TestSeries,
+  stuff: PipeStuff,
+  startBar: number,
+  c: number,
+  set: Settings,
+): Trapped {
+  const axial = series.axial ?? 'free'
   return {
     bar: startBar,
     waterC: c,
     pipeC: c,
     air: Math.min(0.5, Math.max(0, set.airPct / 100)),
     growthPerK: growthPerK(stuff, axial) * set.growth,
-    stretchPerBar: stretchPerBar(stuff, s.odMm ?? 0, s.wallMm ?? 0, axial) / set.modulus,
+    stretchPerBar: stretchPerBar(stuff, series.odMm ?? 0, series.wallMm ?? 0, axial) / set.modulus,
   }
 }
 
-function course(s: TestSeries, p: Points, stuff: PipeStuff | null, set: Settings): number[] {
-  const { medium, pipe } = temperatures(s, p, stuff, set)
-  const startBar = p.bar[0] as number
+function course(series: TestSeries, points: Points, stuff: PipeStuff | null, set: Settings): number[] {
+  const { medium, pipe } = temperatures(series, points, stuff, set)
+  const startBar = points.bar[0] as number
   const startC = medium[0] as number
-  if (s.medium !== 'water' || !stuff) return medium.map((c) => gasBar(startBar, startC, c) - startBar)
-  const from = { ...trappedOf(s, stuff, startBar, startC, set), pipeC: pipe[0] as number }
+  if (series.medium !== 'water' || !stuff) return medium.map((c) => gasBar(startBar, startC, c) - startBar)
+  const from = { ...trappedOf(series, stuff, startBar, startC, set), pipeC: pipe[0] as number }
   const at = trap(from)
   let bar = startBar
   return medium.map((c, i) => (bar = at(c, pipe[i] as number, bar)) - startBar)
@@ -126,14 +132,14 @@ type Off = (change: Partial<Settings>, against?: readonly number[]) => number[]
 
 /** How far a sensor, the lag and the start may each move the course. */
 function readDirections(
-  s: TestSeries,
+  series: TestSeries,
   off: Off,
   courseOf: (change: Partial<Settings>) => number[],
 ): number[][] {
   const directions = [off({ offC: SENSOR_OFF_K })]
-  if (s.temperatureOf !== 'air' && s.medium !== 'water') return directions
+  if (series.temperatureOf !== 'air' && series.medium !== 'water') return directions
   directions.push(off({ lag: LAG_OFF }))
-  const startC = START_OFF_K[s.temperatureOf]
+  const startC = START_OFF_K[series.temperatureOf]
   if (startC > 0) {
     const start = off({ startC })
     const both = off({ startC, lag: LAG_OFF }, courseOf({ lag: LAG_OFF }))
@@ -178,23 +184,24 @@ function readNoise({ smooth, c }: Points): number {
  * Gives what is lacking instead when the physics can't be done.
  */
 export function expectedCourse(
-  s: TestSeries,
+  series: TestSeries,
   points: Points,
   holdFrom: number,
   airPct: number,
 ): Expected | { lacking: Lacking } {
-  const lacking = lack(s, points)
+  const lacking = lack(series, points)
   if (lacking) return { lacking }
-  const stuff = stuffOf(s.pipeMaterial)
+  const stuff = stuffOf(series.pipeMaterial)
   const plain: Settings = { ...PLAIN, airPct }
-  const courseOf = (change: Partial<Settings>): number[] => course(s, points, stuff, { ...plain, ...change })
+  const courseOf = (change: Partial<Settings>): number[] =>
+    course(series, points, stuff, { ...plain, ...change })
   const bar = courseOf({})
   const startBar = points.bar[0] as number
   const off: Off = (change, against = bar) => courseOf(change).map((b, i) => b - (against[i] as number))
   const directions: Expected['directions'] = []
   const add = (of: Expected['directions'][number]['of'], courses: number[][]): void =>
     courses.forEach((c) => directions.push({ of, bar: c }))
-  add('temperature', readDirections(s, off, courseOf))
+  add('temperature', readDirections(series, off, courseOf))
   const hold = points.tS.slice(holdFrom)
   const wave = waves(hold).map((w) => [...points.tS.slice(0, holdFrom).map(() => 0), ...w])
   const span = (v: readonly number[]): number => extent(v.slice(holdFrom))
@@ -203,14 +210,14 @@ export function expectedCourse(
     unexplained(Math.hypot(UNEXPLAINED.course * span(bar), UNEXPLAINED.kelvin * Math.abs(perK)))
   const found = { bar, directions, readSd: readNoise(points) }
   const none = bar.map(() => 0)
-  if (s.medium !== 'water' || !stuff) {
+  if (series.medium !== 'water' || !stuff) {
     const perK = gasBar(startBar, 15, 16) - startBar
     add('temperature', unexplainedBy(perK))
     return { ...found, creep: none, airPct: 0, givePerBar: null, barPerK: perK }
   }
   add('temperature', [off({ growth: 1 + stuff.growthOff }), off({ modulus: 1 + stuff.modulusOff })])
-  if (s.airPct !== null) add('air', [off({ airPct: airPct * 1.1 + 0.002 })])
-  const trapped = trappedOf(s, stuff, startBar, points.c[0] as number, plain)
+  if (series.airPct !== null) add('air', [off({ airPct: airPct * 1.1 + 0.002 })])
+  const trapped = trappedOf(series, stuff, startBar, points.c[0] as number, plain)
   const give = givePerBar(trapped)
   const perK = barPerK(trapped)
   add('temperature', unexplainedBy(perK))
@@ -221,9 +228,9 @@ export function expectedCourse(
 }
 
 /** The most that each kelvin may do, bar/K, when pipe and air are not known: a wall that does not give. */
-export function mostBarPerK(s: TestSeries, startBar: number, c: number): number {
-  if (s.medium !== 'water') return Math.abs(gasBar(startBar, c, c + 1) - startBar)
-  const stuff = stuffOf(s.pipeMaterial)
+export function mostBarPerK(series: TestSeries, startBar: number, c: number): number {
+  if (series.medium !== 'water') return Math.abs(gasBar(startBar, c, c + 1) - startBar)
+  const stuff = stuffOf(series.pipeMaterial)
   const growths = stuff ? [growthPerK(stuff, 'free'), growthPerK(stuff, 'anchored')] : [0, 6e-4]
   const stiff = { bar: startBar, waterC: c, pipeC: c, air: 0, stretchPerBar: 0 }
   return greatest(growths.map((growth) => Math.abs(barPerK({ ...stiff, growthPerK: growth }))))

@@ -21,8 +21,8 @@ const SMALL_WORK = 2
 
 /** Some joint of the section is first looked at under little pressure, at which one that is not fixed leaks. */
 export const wantsLeakCheck = (answer: SectionAnswer): boolean =>
-  answer.joints.some((j) => {
-    const { method, spec, life, ctx } = j.facts
+  answer.joints.some((joint) => {
+    const { method, spec, life, ctx } = joint.facts
     return (
       method !== null &&
       spec !== null &&
@@ -79,10 +79,10 @@ function neighbourGates(state: JobState, { section }: SectionAnswer): Gate[] {
 function leakCheckGates(state: JobState, answer: SectionAnswer): Gate[] {
   if (!wantsLeakCheck(answer)) return []
   const done = [...state.tests.values()].some(
-    (t) =>
-      t.sectionId === answer.section.id &&
-      t.rule?.startsWith('press-leak-check') &&
-      t.ended?.verdict === 'held',
+    (test) =>
+      test.sectionId === answer.section.id &&
+      test.rule?.startsWith('press-leak-check') &&
+      test.ended?.verdict === 'held',
   )
   return [auto('leak-check', !done, msg('gate-leak-check', { open: done ? 0 : 1 }))]
 }

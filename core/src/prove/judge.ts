@@ -69,22 +69,24 @@ const NOTHING: Omit<Judgement, 'cause'> = {
 export function judgeSeries(given: TestSeries): Judgement {
   // Steps 1 and 2: what is judged, and what of it is believed.
   const cleaned = withoutOutliers(windowOf(given))
-  const s = cleaned.series
+  const series = cleaned.series
   const reasons = reasonsOf(cleaned)
-  const { points, from } = pointsOf(s)
+  const { points, from } = pointsOf(series)
   // Step 3: was enough of the hold read?
-  const coverage = coverageOf(s)
+  const coverage = coverageOf(series)
   const { seenS } = coverage
   if (points.tS.length - from < 3) return { ...NOTHING, cause: 'few', reasons, seenS }
   const rawDropBar =
-    ((barAt(s.readings, s.stabiliseS) - barAt(s.readings, s.stabiliseS + seenS)) * s.holdS) / seenS
+    ((barAt(series.readings, series.stabiliseS) - barAt(series.readings, series.stabiliseS + seenS)) *
+      series.holdS) /
+    seenS
   const base = { ...NOTHING, reasons, rawDropBar, seenS }
   // Step 4: the fall and its doubt.
-  const weighed = weigh(s, points, from)
+  const weighed = weigh(series, points, from)
   if (weighed === null) return { ...base, cause: 'few' }
   if ('lacking' in weighed)
     return withoutPhysics(
-      s,
+      series,
       points,
       from,
       { ...base, cause: 'lacking', lacking: weighed.lacking },
@@ -93,38 +95,46 @@ export function judgeSeries(given: TestSeries): Judgement {
     )
   const { best } = weighed
   const bar = points.bar.slice(from)
-  const scaled = s.holdS / seenS
-  const parts = partsOf(s, best, weighed.reach * s.holdS, { bar, c: points.c.slice(from), scaled, seenS })
+  const scaled = series.holdS / seenS
+  const parts = partsOf(series, best, weighed.reach * series.holdS, {
+    bar,
+    c: points.c.slice(from),
+    scaled,
+    seenS,
+  })
   const line: Drop = {
-    correctedDropBar: -weighed.meanSlope * s.holdS,
+    correctedDropBar: -weighed.meanSlope * series.holdS,
     uncertaintyBar: root(...Object.values(parts)),
     parts,
   }
-  const sure = endToEnd(s, weighed.likely, bar, parts, line)
+  const sure = endToEnd(series, weighed.likely, bar, parts, line)
   // Step 5: did somebody pump?
   // A rise that nothing explains may hide as great a fall.
   const drop = { ...sure, uncertaintyBar: sure.uncertaintyBar + Math.max(0, -sure.correctedDropBar) }
   const restored =
     rises(sure) ||
-    weighed.likely.every((t) => isRestored(s, points, t.known)) ||
-    (isHeld(drop, s) && fallsFaster(s, points, best.known, best.fit.turned))
+    weighed.likely.every((t) => isRestored(series, points, t.known)) ||
+    (isHeld(drop, series) && fallsFaster(series, points, best.known, best.fit.turned))
   if (restored) reasons.push({ code: 'pressure-restored', count: 1 })
-  const settled = settle(s, drop, cleaned, coverage, { restored, stuck: stuck(s, bar, best.expected) })
+  const settled = settle(series, drop, cleaned, coverage, {
+    restored,
+    stuck: stuck(series, bar, best.expected),
+  })
   return {
     ...base,
     ...drop,
     ...settled,
-    leakRateLPerH: leakRate(s, drop.correctedDropBar, best.known, points),
+    leakRateLPerH: leakRate(series, drop.correctedDropBar, best.known, points),
     course: { tS: points.tS, bar: best.known.bar },
     barPerK: best.known.barPerK,
-    airPct: s.medium === 'water' ? weighed.airPct : null,
-    mostly: mostlyOf(best, drop.correctedDropBar, drop.parts, scaled, s.allowedDropBar),
+    airPct: series.medium === 'water' ? weighed.airPct : null,
+    mostly: mostlyOf(best, drop.correctedDropBar, drop.parts, scaled, series.allowedDropBar),
   }
 }
 
-const reasonsOf = (c: Cleaned): Judgement['reasons'] => [
-  ...(c.outliers ? [{ code: 'outlier' as const, count: c.outliers }] : []),
-  ...(c.jumps ? [{ code: 'temperature-jump' as const, count: c.jumps }] : []),
+const reasonsOf = (cleaned: Cleaned): Judgement['reasons'] => [
+  ...(cleaned.outliers ? [{ code: 'outlier' as const, count: cleaned.outliers }] : []),
+  ...(cleaned.jumps ? [{ code: 'temperature-jump' as const, count: cleaned.jumps }] : []),
 ]
 
 /** So many of its half-widths a rise is beyond doubt. */
@@ -137,7 +147,7 @@ const isHeld = (d: Drop, s: TestSeries): boolean => d.correctedDropBar + d.uncer
  * are no readings of this hold to decide by; where somebody pumped nothing was held.
  */
 function settle(
-  s: TestSeries,
+  series: TestSeries,
   drop: Drop,
   cleaned: Cleaned,
   coverage: Coverage,
@@ -148,22 +158,22 @@ function settle(
     cause,
     moreTimeS,
   })
-  if (coverage.lacks === 'short') return doubt('short', Math.ceil(s.holdS - coverage.seenS))
+  if (coverage.lacks === 'short') return doubt('short', Math.ceil(series.holdS - coverage.seenS))
   if (coverage.lacks) return doubt(coverage.lacks)
   if (cleaned.tooMany) return doubt(cleaned.outliers >= cleaned.jumps ? 'outlier' : 'temperature-jump')
   if (seen.stuck) return doubt('stuck')
   const { correctedDropBar: fall, uncertaintyBar: half, parts } = drop
-  if (fall - half > s.allowedDropBar) return { verdict: 'lost', cause: null, moreTimeS: 0 }
+  if (fall - half > series.allowedDropBar) return { verdict: 'lost', cause: null, moreTimeS: 0 }
   if (seen.restored) return doubt('pressure-restored')
-  if (isHeld(drop, s)) return { verdict: 'held', cause: null, moreTimeS: 0 }
-  return doubt(largest(parts), moreTime(s.allowedDropBar, fall, parts, coverage.seenS))
+  if (isHeld(drop, series)) return { verdict: 'held', cause: null, moreTimeS: 0 }
+  return doubt(largest(parts), moreTime(series.allowedDropBar, fall, parts, coverage.seenS))
 }
 
 /** A sensor that shows the same for the whole hold, while temperature alone must have moved it by several steps. */
-function stuck(s: TestSeries, bar: readonly number[], e: Expected): boolean {
+function stuck(series: TestSeries, bar: readonly number[], expected: Expected): boolean {
   if (bar.length < 10 || extent(bar) > 0) return false
-  const doubt = root(...e.directions.filter((d) => d.of !== 'creep').map((d) => extent(d.bar)))
-  return extent(e.bar) - 2 * doubt > 3 * s.resolutionBar
+  const doubt = root(...expected.directions.filter((d) => d.of !== 'creep').map((d) => extent(d.bar)))
+  return extent(expected.bar) - 2 * doubt > 3 * series.resolutionBar
 }
 
 /** How much wider than figured beforehand the doubt is taken from end to end. */
@@ -174,26 +184,26 @@ const ENDS_WIDER = 1.5
  * anything that the readings are said to have narrowed.
  */
 function endToEnd(
-  s: TestSeries,
+  series: TestSeries,
   likely: readonly Tried[],
   bar: readonly number[],
   parts: Parts,
   line: Drop,
 ): Drop {
-  if (line.correctedDropBar - line.uncertaintyBar > s.allowedDropBar) return line
+  if (line.correctedDropBar - line.uncertaintyBar > series.allowedDropBar) return line
   const n = bar.length
   const share = Math.max(1, Math.floor(n / 20))
   const fall = (v: readonly number[]): number => median(v.slice(0, share)) - median(v.slice(n - share))
-  const drops = likely.map(({ expected: e }): Drop => {
-    const left = bar.map((b, i) => b - (e.bar[i] as number) - (e.creep[i] as number))
+  const drops = likely.map(({ expected: expected }): Drop => {
+    const left = bar.map((b, i) => b - (expected.bar[i] as number) - (expected.creep[i] as number))
     const by = (of: keyof typeof parts): number =>
-      2 * root(...e.directions.filter((d) => d.of === of).map((d) => fall(d.bar)))
+      2 * root(...expected.directions.filter((d) => d.of === of).map((d) => fall(d.bar)))
     const wide = {
       ...NO_PARTS,
       temperature: by('temperature'),
       air: by('air'),
       creep: by('creep'),
-      resolution: Math.max(parts.resolution, s.resolutionBar),
+      resolution: Math.max(parts.resolution, series.resolutionBar),
       sensor: parts.sensor,
     }
     const own = Object.fromEntries(Object.entries(wide).map(([k, v]) => [k, v * ENDS_WIDER])) as Parts
@@ -202,12 +212,12 @@ function endToEnd(
   const surest = drops.reduce((a, b) =>
     b.correctedDropBar - b.uncertaintyBar < a.correctedDropBar - a.uncertaintyBar ? b : a,
   )
-  return surest.correctedDropBar - surest.uncertaintyBar > s.allowedDropBar ? surest : line
+  return surest.correctedDropBar - surest.uncertaintyBar > series.allowedDropBar ? surest : line
 }
 
 /** What the correction needs is missing: judged all the same where the temperature can do no more than a quarter. */
 function withoutPhysics(
-  s: TestSeries,
+  series: TestSeries,
   points: Points,
   from: number,
   base: Judgement,
@@ -217,23 +227,23 @@ function withoutPhysics(
   const c = points.c.slice(from).filter((x) => !Number.isNaN(x))
   const first = points.bar[0] as number
   const most = c.length
-    ? extent(points.c.filter((x) => !Number.isNaN(x))) * mostBarPerK(s, first, c[0] as number)
+    ? extent(points.c.filter((x) => !Number.isNaN(x))) * mostBarPerK(series, first, c[0] as number)
     : null
-  if (most === null || most > s.allowedDropBar / 4) return base
+  if (most === null || most > series.allowedDropBar / 4) return base
   const bar = points.bar.slice(from)
-  const fit = fitLine(points.tS.slice(from), bar, [], Math.max(s.resolutionBar / 3.47, 1e-6))
+  const fit = fitLine(points.tS.slice(from), bar, [], Math.max(series.resolutionBar / 3.47, 1e-6))
   if (!fit) return { ...base, cause: 'few' }
-  const scaled = s.holdS / coverage.seenS
-  const noise = Math.sqrt(Math.max(0, fit.restSd ** 2 - s.resolutionBar ** 2 / 12))
+  const scaled = series.holdS / coverage.seenS
+  const noise = Math.sqrt(Math.max(0, fit.restSd ** 2 - series.resolutionBar ** 2 / 12))
   const parts: Parts = {
     ...NO_PARTS,
-    scatter: student975(fit.free) * fit.scatterSd * s.holdS,
+    scatter: student975(fit.free) * fit.scatterSd * series.holdS,
     temperature: most,
-    resolution: stepDoubt(s.resolutionBar, noise, extent(bar)) * scaled,
-    sensor: s.sensorErrorBar * scaled,
+    resolution: stepDoubt(series.resolutionBar, noise, extent(bar)) * scaled,
+    sensor: series.sensorErrorBar * scaled,
   }
   const drop = {
-    correctedDropBar: -fit.slope * s.holdS,
+    correctedDropBar: -fit.slope * series.holdS,
     uncertaintyBar: root(...Object.values(parts)),
     parts,
   }
@@ -247,20 +257,21 @@ function withoutPhysics(
     givePerBar: null,
     barPerK: 0,
   }
-  const restored = rises(drop) || isRestored(s, points, flat)
+  const restored = rises(drop) || isRestored(series, points, flat)
   return {
     ...base,
     ...drop,
-    ...settle(s, drop, cleaned, coverage, { restored, stuck: false }),
+    ...settle(series, drop, cleaned, coverage, { restored, stuck: false }),
     reasons: restored ? [...base.reasons, { code: 'pressure-restored', count: 1 }] : base.reasons,
   }
 }
 
 /** Litres an hour that the corrected fall stands for: liquid, or gas at one atmosphere and 15 °C. */
-function leakRate(s: TestSeries, dropBar: number, e: Expected, points: Points): number | null {
-  if (s.volumeM3 === null) return null
-  const barPerH = (dropBar / s.holdS) * 3600
-  if (s.medium === 'water') return e.givePerBar === null ? null : barPerH * e.givePerBar * s.volumeM3 * 1000
+function leakRate(series: TestSeries, dropBar: number, expected: Expected, points: Points): number | null {
+  if (series.volumeM3 === null) return null
+  const barPerH = (dropBar / series.holdS) * 3600
+  if (series.medium === 'water')
+    return expected.givePerBar === null ? null : barPerH * expected.givePerBar * series.volumeM3 * 1000
   const kelvin = (points.c[0] as number) + 273.15
-  return ((barPerH * s.volumeM3 * 1000) / ATMOSPHERE_BAR_ABS) * (288.15 / kelvin)
+  return ((barPerH * series.volumeM3 * 1000) / ATMOSPHERE_BAR_ABS) * (288.15 / kelvin)
 }

@@ -51,16 +51,16 @@ export interface Ladder {
 function capped(pieces: readonly Piece[], ratingBar: number): Piece[] {
   const out: Piece[] = []
   for (let i = 0; i < pieces.length; i++) {
-    const p = pieces[i] as Piece
-    if (p.bar >= ratingBar) {
-      out.push({ ...p, bar: ratingBar, slopeBarPerS: 0, reachedS: p.fromS })
+    const piece = pieces[i] as Piece
+    if (piece.bar >= ratingBar) {
+      out.push({ ...piece, bar: ratingBar, slopeBarPerS: 0, reachedS: piece.fromS })
       return out
     }
-    out.push(p)
-    if (p.slopeBarPerS <= 0) continue
-    const atS = p.fromS + (ratingBar - p.bar) / p.slopeBarPerS
+    out.push(piece)
+    if (piece.slopeBarPerS <= 0) continue
+    const atS = piece.fromS + (ratingBar - piece.bar) / piece.slopeBarPerS
     if (atS < (pieces[i + 1]?.fromS ?? Infinity)) {
-      out.push({ fromS: atS, bar: ratingBar, slopeBarPerS: 0, holder: p.holder, reachedS: atS })
+      out.push({ fromS: atS, bar: ratingBar, slopeBarPerS: 0, holder: piece.holder, reachedS: atS })
       return out
     }
   }
@@ -68,22 +68,22 @@ function capped(pieces: readonly Piece[], ratingBar: number): Piece[] {
 }
 
 /** A joint's curve up to its rating. */
-function rated(j: LadderJoint): readonly Piece[] {
-  const own = j.pieces ?? []
+function rated(joint: LadderJoint): readonly Piece[] {
+  const own = joint.pieces ?? []
   const last = own[own.length - 1]
-  return j.ratingBar === null || !last || (last.slopeBarPerS === 0 && last.bar <= j.ratingBar)
+  return joint.ratingBar === null || !last || (last.slopeBarPerS === 0 && last.bar <= joint.ratingBar)
     ? own
-    : capped(own, j.ratingBar)
+    : capped(own, joint.ratingBar)
 }
 
-function curveOf(j: LadderJoint, holder: number, startS: number): Piece[] {
-  const reachedS = j.madeAtS !== null && j.pieces ? j.madeAtS : Infinity
-  const own = rated(j)
+function curveOf(joint: LadderJoint, holder: number, startS: number): Piece[] {
+  const reachedS = joint.madeAtS !== null && joint.pieces ? joint.madeAtS : Infinity
+  const own = rated(joint)
   const out: Piece[] =
     (own[0]?.fromS ?? Infinity) <= startS
       ? []
       : [{ fromS: startS, bar: 0, slopeBarPerS: 0, holder, reachedS }]
-  for (const p of own) out.push({ ...p, holder })
+  for (const piece of own) out.push({ ...piece, holder })
   return out
 }
 
@@ -105,11 +105,16 @@ function envelope(joints: readonly LadderJoint[], startS: number): Envelope {
   const made = Float64Array.from(joints, (j) => j.madeAtS ?? Number.MAX_VALUE)
   const lastFirst = joints.map((_, i) => i).sort((a, b) => (made[b] as number) - (made[a] as number))
   for (const i of lastFirst) {
-    const j = joints[i] as LadderJoint
+    const joint = joints[i] as LadderJoint
     const holder = rank[i] as number
-    if (all && j.pieces?.length && j.madeAtS !== null && neverHolds(all, rated(j), holder, j.madeAtS))
+    if (
+      all &&
+      joint.pieces?.length &&
+      joint.madeAtS !== null &&
+      neverHolds(all, rated(joint), holder, joint.madeAtS)
+    )
       continue
-    const curve = curveOf(j, holder, startS)
+    const curve = curveOf(joint, holder, startS)
     all = all ? combine(all, curve, 'min') : curve
   }
   return { pieces: all ?? [], ids: order.map((i) => (joints[i] as LadderJoint).id) }
@@ -142,17 +147,17 @@ export function ladderOf(joints: readonly LadderJoint[], atS: number): Ladder {
   const startS = joints.reduce((first, j) => Math.min(first, j.madeAtS ?? first), atS)
   const { pieces, ids } = envelope(holding(joints), startS)
   const held = (p: Piece): string | null => (p.bar === Infinity ? null : (ids[p.holder] as string))
-  const steps: LadderStep[] = pieces.map((p) => ({
-    fromS: p.fromS,
-    allowedBar: p.bar === Infinity ? null : p.bar,
-    heldBy: held(p),
-    ramp: p.slopeBarPerS !== 0,
-    slopeBarPerS: p.slopeBarPerS,
+  const steps: LadderStep[] = pieces.map((piece) => ({
+    fromS: piece.fromS,
+    allowedBar: piece.bar === Infinity ? null : piece.bar,
+    heldBy: held(piece),
+    ramp: piece.slopeBarPerS !== 0,
+    slopeBarPerS: piece.slopeBarPerS,
   }))
   const first = pieces[0]
   if (!first) return { allowedBar: 0, heldBy: null, steps, pieces }
   let now = first
-  for (const p of pieces) if (p.fromS <= atS) now = p
+  for (const piece of pieces) if (piece.fromS <= atS) now = piece
   const value = now.slopeBarPerS === 0 ? now.bar : now.bar + now.slopeBarPerS * (atS - now.fromS)
   return { allowedBar: value === Infinity ? null : value, heldBy: held(now), steps, pieces }
 }

@@ -46,24 +46,31 @@ export function limitsOf(state: JobState, section: Section): Limit[] {
     factor,
   })
   return [
-    ...[...lines.values()].flatMap((l) =>
-      l.ratingBar === null ? [] : [limit(`Line ${l.tag}`, l.ratingBar, factorOf(l.material), null)],
+    ...[...lines.values()].flatMap((line) =>
+      line.ratingBar === null
+        ? []
+        : [limit(`Line ${line.tag}`, line.ratingBar, factorOf(line.material), null)],
     ),
     ...[...pipes.values()].flatMap(({ line, size }) => {
       const rated = pipeLimit(line, size, plan)
       return rated ? [{ ...limit(rated.name, rated.bar, 1, null), factor: rated.factor }] : []
     }),
     ...(section.ratingBar === null ? [] : [limit(section.tag, section.ratingBar, 1, null)]),
-    ...section.parts.map((p) =>
-      limit(p.name, p.ratingBar, p.kind === 'thread' || p.kind === 'union' ? plastic : 1, p.atM),
+    ...section.parts.map((part) =>
+      limit(
+        part.name,
+        part.ratingBar,
+        part.kind === 'thread' || part.kind === 'union' ? plastic : 1,
+        part.atM,
+      ),
     ),
   ].sort((a, b) => a.atGaugeBar - b.atGaugeBar)
 }
 
 /** Too hot for any figure is no pressure at all; a material of which no factor is known keeps its rating. */
 function factorAt(material: string, temperatureC: number): number {
-  const f = deratingFactor(material, temperatureC)
-  return f.value ?? (f.why.code === 'derating-too-hot' ? 0 : 1)
+  const fig = deratingFactor(material, temperatureC)
+  return fig.value ?? (fig.why.code === 'derating-too-hot' ? 0 : 1)
 }
 /** Cool, where nobody said how warm the pipe will be. */
 const COOL_C = 20

@@ -45,8 +45,8 @@ function standsOut(values: readonly number[], i: number, by: number): boolean {
 /** Numbers of the readings whose temperature is the far side of a jump that nothing full can make: the shorter side. */
 function jumped(readings: readonly TestReading[], of: TestSeries['temperatureOf']): Set<number> {
   const limit = of === 'air' ? JUMP.air : JUMP.pipe
-  const known = readings.flatMap((r, i) =>
-    r.temperatureC === null ? [] : [{ i, tS: r.tS, c: r.temperatureC }],
+  const known = readings.flatMap((reading, i) =>
+    reading.temperatureC === null ? [] : [{ i, tS: reading.tS, c: reading.temperatureC }],
   )
   // Stretches between jumps; all but the longest are not believed.
   const stretches: number[][] = [[]]
@@ -64,30 +64,30 @@ function jumped(readings: readonly TestReading[], of: TestSeries['temperatureOf'
  * are set aside and counted. They never decide. The first and last readings have one side only and stay.
  * @param s as `windowOf` gives it. Source: `ours-verdict`.
  */
-export function withoutOutliers(s: TestSeries): Cleaned {
-  const bars = s.readings.map((r) => r.pressureBar)
-  const by = Math.max(STANDS_OUT.sigmas * noiseOf(bars), STANDS_OUT.steps * s.resolutionBar)
-  const known = s.readings.flatMap((r, i) => (r.temperatureC === null ? [] : [{ i, c: r.temperatureC }]))
+export function withoutOutliers(series: TestSeries): Cleaned {
+  const bars = series.readings.map((r) => r.pressureBar)
+  const by = Math.max(STANDS_OUT.sigmas * noiseOf(bars), STANDS_OUT.steps * series.resolutionBar)
+  const known = series.readings.flatMap((r, i) => (r.temperatureC === null ? [] : [{ i, c: r.temperatureC }]))
   const degrees = known.map((k) => k.c)
   const byK = Math.max(STANDS_OUT.sigmas * noiseOf(degrees), LEAST_K)
   const spikes = new Set(known.filter((_, n) => standsOut(degrees, n, byK)).map((k) => k.i))
-  const unspiked = s.readings.map((r, i) => (spikes.has(i) ? { ...r, temperatureC: null } : r))
-  const far = jumped(unspiked, s.temperatureOf)
+  const unspiked = series.readings.map((r, i) => (spikes.has(i) ? { ...r, temperatureC: null } : r))
+  const far = jumped(unspiked, series.temperatureOf)
   const counts = { outliers: 0, jumps: 0, both: 0, hold: 0 }
   const readings: TestReading[] = []
-  s.readings.forEach((r, i) => {
+  series.readings.forEach((reading, i) => {
     const out = standsOut(bars, i, by)
     const jump = spikes.has(i) || far.has(i)
-    if (r.tS >= s.stabiliseS) {
+    if (reading.tS >= series.stabiliseS) {
       counts.hold++
       if (out) counts.outliers++
       if (jump) counts.jumps++
       if (out || jump) counts.both++
     }
-    if (!out) readings.push(jump ? { ...r, temperatureC: null } : r)
+    if (!out) readings.push(jump ? { ...reading, temperatureC: null } : reading)
   })
   return {
-    series: { ...s, readings },
+    series: { ...series, readings },
     outliers: counts.outliers,
     jumps: counts.jumps,
     tooMany: counts.both * ONE_IN > counts.hold,

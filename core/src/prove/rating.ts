@@ -104,8 +104,12 @@ export function pipeRating(
 ): Rated | { value: null; why: ReturnType<typeof msg>; field: string } {
   const { material, size, threaded } = pipe
   const series = seriesKey(pipe.series) ?? ''
-  const none = (f: Fig, field: string) =>
-    ({ value: null, why: 'why' in f ? f.why : msg('rating-unknown', { size: size.text }), field }) as const
+  const none = (fig: Fig, field: string) =>
+    ({
+      value: null,
+      why: 'why' in fig ? fig.why : msg('rating-unknown', { size: size.text }),
+      field,
+    }) as const
   if (threaded && series !== 'Sch 80')
     return none(noFig(msg('no-threads', { schedule: series.replace(/^Sch /, '') })), 'threaded')
   if (material === 'copper') return copperRated(size, series, temperatureC)

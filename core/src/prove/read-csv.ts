@@ -114,12 +114,12 @@ const WHEN = /^(\d{4}-\d{2}-\d{2})[T ](\d{1,2}):(\d{2})(?::(\d{2})([.,]\d+)?)?\s
 function timesIn(zone: string): (text: string) => { atS: number; own: boolean } | null {
   const hours = new Map<string, number | null>()
   return (text) => {
-    const m = WHEN.exec(text)
-    if (!m) {
+    const match = WHEN.exec(text)
+    if (!match) {
       const n = /^\d{9,13}(\.\d+)?$/.test(text) ? Number(text) : NaN
       return Number.isFinite(n) ? { atS: n > 1e11 ? n / 1000 : n, own: true } : null
     }
-    const [, day = '', h = '', min = '', s = '0', part = '', offset] = m
+    const [, day = '', h = '', min = '', s = '0', part = '', offset] = match
     const key = `${day} ${h}`
     if (offset) {
       const t = Date.parse(`${day}T${h.padStart(2, '0')}:${min}:${s.padStart(2, '0')}${offset}`) / 1000

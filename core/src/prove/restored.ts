@@ -33,14 +33,14 @@ function along(tS: readonly number[], v: readonly number[], times: readonly numb
  * smaller ones where they come three times and falls of that size do not. Source: `ours-verdict`.
  * @param s without what was set aside. @param e the course that temperature explains, at all of the points.
  */
-export function isRestored(s: TestSeries, points: Points, e: Expected): boolean {
-  const { tS, bar: bars } = meansOf(s.readings, s.stabiliseS, MOST_READINGS)
+export function isRestored(series: TestSeries, points: Points, expected: Expected): boolean {
+  const { tS, bar: bars } = meansOf(series.readings, series.stabiliseS, MOST_READINGS)
   const n = bars.length
   if (n < 3 || points.tS.length < 2) return false
-  const noise = Math.max(evenNoise(bars), s.resolutionBar / Math.sqrt(12))
+  const noise = Math.max(evenNoise(bars), series.resolutionBar / Math.sqrt(12))
   const everyS = ((tS.at(-1) as number) - (tS[0] as number)) / (n - 1)
-  const explained = along(points.tS, e.bar, tS)
-  const doubts = e.directions.map((d) => along(points.tS, d.bar, tS))
+  const explained = along(points.tS, expected.bar, tS)
+  const doubts = expected.directions.map((d) => along(points.tS, d.bar, tS))
   const strokes = (lag: number, side: number): boolean => {
     const moved = (v: readonly number[], i: number): number => (v[i + lag] as number) - (v[i] as number)
     let ups = 0
@@ -56,7 +56,7 @@ export function isRestored(s: TestSeries, points: Points, e: Expected): boolean 
       const slack = WARMTH.share * Math.abs(warmth) + WARMTH.sigmas * doubt
       const rise = median(after) - median(before) - warmth
       const above = (of: keyof typeof STEPS): number =>
-        Math.max(STEPS[of] * s.resolutionBar - 1e-9, SIGMAS[of] * sides) + slack
+        Math.max(STEPS[of] * series.resolutionBar - 1e-9, SIGMAS[of] * sides) + slack
       if (rise >= above('once')) return true
       if (i < free || Math.abs(rise) < above('often')) continue
       if (rise > 0) ups++
@@ -77,16 +77,16 @@ const LEAST_IN_STRETCH = 3
  * @param turned how far the fit turned each direction, in its standard deviations.
  */
 export function fallsFaster(
-  s: TestSeries,
+  series: TestSeries,
   points: Points,
-  e: Expected,
+  expected: Expected,
   turned: readonly { value: number }[],
 ): boolean {
-  const { tS, bar: bars } = meansOf(s.readings, s.stabiliseS, MOST_READINGS)
+  const { tS, bar: bars } = meansOf(series.readings, series.stabiliseS, MOST_READINGS)
   const course = points.tS.map((_, i) =>
-    e.directions.reduce(
+    expected.directions.reduce(
       (sum, d, k) => sum + (turned[k]?.value ?? 0) * (d.bar[i] as number),
-      (e.bar[i] as number) + (e.creep[i] as number),
+      (expected.bar[i] as number) + (expected.creep[i] as number),
     ),
   )
   const explained = along(points.tS, course, tS)
@@ -100,7 +100,7 @@ export function fallsFaster(
     const middle = median(slopes)
     const spread = median(slopes.map((x) => Math.abs(x - middle))) / 0.6745
     // 1.25: a median is so much less sure than a mean.
-    return -(middle + (2 * 1.25 * spread) / Math.sqrt(many)) * s.holdS > s.allowedDropBar
+    return -(middle + (2 * 1.25 * spread) / Math.sqrt(many)) * series.holdS > series.allowedDropBar
   })
 }
 function slopeOf(t: readonly number[], y: readonly number[]): number {

@@ -106,11 +106,11 @@ function gasStages(designBar: number, testBar: number): Stage[] {
 type Need = (name: 'designBar' | 'workingBar') => number
 type Maker = (i: PlanInput, need: Need, warn: (code: Code, params?: Record<string, number>) => void) => Made
 const MAKERS: Readonly<Record<Exclude<TestRuleId, 'custom'>, Maker>> = {
-  'b31.3-hydro': (i, need, warn) => {
+  'b31.3-hydro': (input, need, warn) => {
     const design = need('designBar')
-    if (i.stressRatio === null) warn('stress-ratio-one')
-    if ((i.stressRatio ?? 1) > MOST_RATIO) warn('stress-ratio-most', { most: MOST_RATIO })
-    const testBar = 1.5 * design * Math.min(MOST_RATIO, i.stressRatio ?? 1)
+    if (input.stressRatio === null) warn('stress-ratio-one')
+    if ((input.stressRatio ?? 1) > MOST_RATIO) warn('stress-ratio-most', { most: MOST_RATIO })
+    const testBar = 1.5 * design * Math.min(MOST_RATIO, input.stressRatio ?? 1)
     return {
       testBar,
       holdS: 10 * MIN,
@@ -165,9 +165,9 @@ const MAKERS: Readonly<Record<Exclude<TestRuleId, 'custom'>, Maker>> = {
       source: 'en-806-4',
     }
   },
-  'nfpa13-wet': (i, _need, warn) => {
-    if (i.workingBar === null) warn('working-unsaid')
-    const testBar = Math.max(psiToBar(200), (i.workingBar ?? 0) + psiToBar(50))
+  'nfpa13-wet': (input, _need, warn) => {
+    if (input.workingBar === null) warn('working-unsaid')
+    const testBar = Math.max(psiToBar(200), (input.workingBar ?? 0) + psiToBar(50))
     return simple(testBar, 2 * HOUR, 0, 'nfpa-13-wet')
   },
   'nfpa13-dry': (_i, _need, warn) => {
@@ -184,11 +184,11 @@ const MAKERS: Readonly<Record<Exclude<TestRuleId, 'custom'>, Maker>> = {
     testMinBar: psiToBar(15),
     stages: [{ name: 'look-over', bar: psiToBar(85), holdS: 0, look: true }],
   }),
-  'dvs2210-hydro': (i, need, warn) => {
-    const operating = i.workingBar ?? need('designBar')
-    if (i.designBar === null) warn('pn-unsaid')
+  'dvs2210-hydro': (input, need, warn) => {
+    const operating = input.workingBar ?? need('designBar')
+    if (input.designBar === null) warn('pn-unsaid')
     warn('dvs-unsure')
-    const testBar = Math.min(1.5 * operating, (i.designBar ?? Infinity) + 5)
+    const testBar = Math.min(1.5 * operating, (input.designBar ?? Infinity) + 5)
     return {
       testBar,
       holdS: 3 * HOUR,
@@ -203,63 +203,66 @@ const MAKERS: Readonly<Record<Exclude<TestRuleId, 'custom'>, Maker>> = {
  * Plan of a test by a rule. Pressures are gauge, at the place the rule reads them. @returns what is missing, when the
  * rule needs a pressure that was not given. Gas on PVC, CPVC or ABS comes back as a finding of level stop.
  */
-export function testPlan(i: PlanInput): TestPlan | PlanFault {
+export function testPlan(input: PlanInput): TestPlan | PlanFault {
   const findings: Finding[] = []
   const warn = (code: Code, params: Record<string, number> = {}): void =>
     void findings.push(finding('warn', code, 'cp-gates', params))
   let made: Made
-  if (i.rule === 'custom') {
-    const c = i.custom
-    if (!c) return { missing: 'custom' }
-    if ((c.bar ?? null) === null && (c.factor ?? null) === null) return { missing: 'custom.factor' }
-    if ((c.bar ?? null) === null && i.designBar === null) return { missing: 'designBar' }
-    const testBar = c.bar ?? (c.factor as number) * (i.designBar as number)
-    made = { ...simple(testBar, c.holdS, c.allowedDropBar, 'given'), medium: c.medium }
+  if (input.rule === 'custom') {
+    const rule = input.custom
+    if (!rule) return { missing: 'custom' }
+    if ((rule.bar ?? null) === null && (rule.factor ?? null) === null) return { missing: 'custom.factor' }
+    if ((rule.bar ?? null) === null && input.designBar === null) return { missing: 'designBar' }
+    const testBar = rule.bar ?? (rule.factor as number) * (input.designBar as number)
+    made = { ...simple(testBar, rule.holdS, rule.allowedDropBar, 'given'), medium: rule.medium }
   } else {
     const lacking: ('designBar' | 'workingBar')[] = []
     const need: Need = (name) => {
-      const v = i[name]
+      const v = input[name]
       if (v === null) lacking.push(name)
       return v ?? NaN
     }
-    made = MAKERS[i.rule](i, need, warn)
+    made = MAKERS[input.rule](input, need, warn)
     if (lacking[0]) return { missing: lacking[0] }
   }
-  const medium = made.medium ?? (GAS.has(i.rule) ? 'air' : 'water')
+  const medium = made.medium ?? (GAS.has(input.rule) ? 'air' : 'water')
   return {
     reliefBar: null,
     testMinBar: null,
     ...made,
     medium,
-    findings: [...materialFindings(i, medium), ...findings],
+    findings: [...materialFindings(input, medium), ...findings],
   }
 }
 
-function materialFindings(i: PlanInput, medium: TestPlan['medium']): Finding[] {
+function materialFindings(input: PlanInput, medium: TestPlan['medium']): Finding[] {
   const out: Finding[] = []
-  if (!i.materials.length) out.push(finding('warn', 'materials-unsaid', 'cp-gates', {}, 'materials'))
+  if (!input.materials.length) out.push(finding('warn', 'materials-unsaid', 'cp-gates', {}, 'materials'))
   if (medium !== 'water') {
-    if (i.materials.some((m) => BRITTLE.has(m)))
+    if (input.materials.some((m) => BRITTLE.has(m)))
       out.push(finding('stop', 'gas-on-plastic', 'cp-no-gas-on-plastic', {}, 'materials'))
     // The plumbing code's air tests leave out plastic of any kind.
-    if ((i.rule === 'ipc-air' || i.rule === 'dwv-air') && i.materials.some((m) => OTHER_PLASTIC.has(m)))
+    if (
+      (input.rule === 'ipc-air' || input.rule === 'dwv-air') &&
+      input.materials.some((m) => OTHER_PLASTIC.has(m))
+    )
       out.push(
         finding(
           'stop',
           'air-not-on-plastic',
-          i.rule === 'ipc-air' ? 'ipc-312-5' : 'ipc-312-2',
+          input.rule === 'ipc-air' ? 'ipc-312-5' : 'ipc-312-2',
           {},
           'materials',
         ),
       )
-    if (i.rule !== 'press-leak-check-air' && i.rule !== 'dwv-air')
+    if (input.rule !== 'press-leak-check-air' && input.rule !== 'dwv-air')
       out.push(finding('warn', 'gas-energy', 'asme-pcc-2'))
   }
-  if (i.rule.startsWith('en806')) {
-    const slow = i.materials.some((m) => SLOW.has(m))
-    if (slow && i.odMm === null) out.push(finding('warn', 'en806-od-unsaid', 'en-806-4', {}, 'odMm'))
-    const needsLong = slow && i.odMm !== null && i.odMm > EN806_OD_MM
-    if (needsLong && i.rule === 'en806-a')
+  if (input.rule.startsWith('en806')) {
+    const slow = input.materials.some((m) => SLOW.has(m))
+    if (slow && input.odMm === null) out.push(finding('warn', 'en806-od-unsaid', 'en-806-4', {}, 'odMm'))
+    const needsLong = slow && input.odMm !== null && input.odMm > EN806_OD_MM
+    if (needsLong && input.rule === 'en806-a')
       out.push(finding('warn', 'en806-b-or-c', 'en-806-4', { od: EN806_OD_MM }))
     out.push(finding('note', 'en806-wait', 'en-806-4'))
   }

@@ -106,8 +106,8 @@ export function physicsOf(
   state: JobState,
   section: Section,
 ): Pick<TestSeries, 'pipeMaterial' | 'odMm' | 'wallMm' | 'axial' | 'airPct' | 'volumeM3'> | null {
-  const c = contentsOf(state, section)
-  const [first] = c.runs
+  const contents = contentsOf(state, section)
+  const [first] = contents.runs
   if (!first) return null
   const plan = planOf(section)
   return {
@@ -116,7 +116,7 @@ export function physicsOf(
     wallMm: first.wallMm,
     axial: plan.axial,
     airPct: plan.airPct,
-    volumeM3: c.litres > 0 && !c.unknown ? c.litres / 1000 : null,
+    volumeM3: contents.litres > 0 && !contents.unknown ? contents.litres / 1000 : null,
   }
 }
 
@@ -131,10 +131,10 @@ export function endsOf(section: Section, gaugeBar: number): { atLowBar: number; 
 /** Most that a line is filled with, m/s. Source: `cp-fill-rate`. */
 const FILL_M_S = 0.3
 /** Litres a minute at which a section may be filled, and the minutes that takes. Null until its pipe is known. */
-export function fillOf(c: Contents): { litresPerMin: number; minutes: number } | null {
-  if (c.narrowestBoreMm === null || c.litres <= 0) return null
-  const litresPerMin = (Math.PI / 4) * (c.narrowestBoreMm / 100) ** 2 * (FILL_M_S * 10) * 60
-  return { litresPerMin, minutes: c.litres / litresPerMin }
+export function fillOf(contents: Contents): { litresPerMin: number; minutes: number } | null {
+  if (contents.narrowestBoreMm === null || contents.litres <= 0) return null
+  const litresPerMin = (Math.PI / 4) * (contents.narrowestBoreMm / 100) ** 2 * (FILL_M_S * 10) * 60
+  return { litresPerMin, minutes: contents.litres / litresPerMin }
 }
 
 /** Of the water when nobody said: it hardly matters for how far water is squeezed. */
@@ -143,19 +143,19 @@ const USUAL_C = 15
  * Litres to pump in from full to the test pressure when no air is shut in; each litre more is air. Null until pipe and
  * volume are known. Source: `ours-trapped-water`.
  */
-export function litresToRaise(section: Section, c: Contents): number | null {
+export function litresToRaise(section: Section, contents: Contents): number | null {
   const plan = planOf(section)
-  const [first] = c.runs
+  const [first] = contents.runs
   const stuff = first ? stuffOf(first.material) : null
   if (
     !first ||
     !stuff ||
     first.odMm === null ||
     first.wallMm === null ||
-    c.unknown ||
+    contents.unknown ||
     plan.medium !== 'water'
   )
     return null
   const stretch = stretchPerBar(stuff, first.odMm, first.wallMm, plan.axial ?? 'free')
-  return c.litres * (waterSqueeze(plan.temperatureC ?? USUAL_C) + stretch) * section.testBar
+  return contents.litres * (waterSqueeze(plan.temperatureC ?? USUAL_C) + stretch) * section.testBar
 }

@@ -61,15 +61,15 @@ export function meansOf(
     out.c.push(sum.c / sum.n)
     out.each = Math.min(out.each, sum.n)
   }
-  used.forEach((r, i) => {
-    c = r.temperatureC ?? c
-    const slot = used.length <= most ? i : Math.min(most - 1, Math.floor((r.tS - first.tS) / wide))
+  used.forEach((reading, i) => {
+    c = reading.temperatureC ?? c
+    const slot = used.length <= most ? i : Math.min(most - 1, Math.floor((reading.tS - first.tS) / wide))
     if (slot !== sum.slot) {
       close()
       sum = { t: 0, bar: 0, c: 0, n: 0, slot }
     }
-    sum.t += r.tS
-    sum.bar += r.pressureBar
+    sum.t += reading.tS
+    sum.bar += reading.pressureBar
     sum.c += c
     sum.n++
   })
@@ -80,13 +80,13 @@ export function meansOf(
 /** Over so long to each side temperatures are smoothed, s. */
 const SMOOTH_S = 600
 /** Points of a test, and the number of the first one of its hold: what comes before only feeds what follows late. */
-export function pointsOf(s: TestSeries): { points: Points; from: number } {
+export function pointsOf(series: TestSeries): { points: Points; from: number } {
   const before = meansOf(
-    s.readings.filter((r) => r.tS < s.stabiliseS),
+    series.readings.filter((r) => r.tS < series.stabiliseS),
     -Infinity,
     MOST_POINTS / 4,
   )
-  const after = meansOf(s.readings, s.stabiliseS, MOST_POINTS)
+  const after = meansOf(series.readings, series.stabiliseS, MOST_POINTS)
   const tS = [...before.tS, ...after.tS]
   const c = [...before.c, ...after.c]
   const smooth = tS.length ? smoothed(tS, c, SMOOTH_S) : { at: [], slope: [] }

@@ -59,23 +59,24 @@ function heldForS(test: TestRun, firstS: number): number {
 }
 
 /** What of the hold is still to come when the last reading was taken: less than a reading's distance counts as over, s. */
-function leftS(s: TestSeries): number {
-  const last = s.readings.at(-1)?.tS ?? 0
-  const between = s.readings.length > 1 ? (last - (s.readings[0]?.tS ?? 0)) / (s.readings.length - 1) : 0
-  const left = s.stabiliseS + s.holdS - last
-  return left > Math.max(1, Math.min(between, s.holdS / 10)) ? Math.ceil(left) : 0
+function leftS(series: TestSeries): number {
+  const last = series.readings.at(-1)?.tS ?? 0
+  const between =
+    series.readings.length > 1 ? (last - (series.readings[0]?.tS ?? 0)) / (series.readings.length - 1) : 0
+  const left = series.stabiliseS + series.holdS - last
+  return left > Math.max(1, Math.min(between, series.holdS / 10)) ? Math.ceil(left) : 0
 }
 /**
  * The verdict of a test as it stands. A leak that was seen is lost, whatever the gauge says; a hold that is not over is
  * not held yet. @param series its readings, where they are at hand.
  */
 export function judgeRun(state: JobState, test: TestRun, series = seriesOf(state, test)): Judgement {
-  const j = judgeSeries(series)
-  if (test.leaks.length) return { ...j, verdict: 'lost', cause: null, moreTimeS: 0 }
+  const judgement = judgeSeries(series)
+  if (test.leaks.length) return { ...judgement, verdict: 'lost', cause: null, moreTimeS: 0 }
   const left = leftS(series)
-  return j.verdict === 'held' && left > 0
-    ? { ...j, verdict: 'inconclusive', cause: 'short', moreTimeS: left }
-    : j
+  return judgement.verdict === 'held' && left > 0
+    ? { ...judgement, verdict: 'inconclusive', cause: 'short', moreTimeS: left }
+    : judgement
 }
 
 export interface Suspect {
@@ -88,13 +89,13 @@ export function lookFirst(state: JobState, answer: SectionAnswer): Suspect[] {
   const earlier = [...state.tests.values()].filter(
     (t) => t.sectionId === answer.section.id && t.ended?.verdict === 'held',
   )
-  const scored = answer.joints.map((j) => {
-    const f = j.facts
-    const madeS = f.homeAtS ?? 0
+  const scored = answer.joints.map((joint) => {
+    const facts = joint.facts
+    const madeS = facts.homeAtS ?? 0
     const tested = earlier.some((t) => madeS < t.begunAtS)
-    const marginal = (f.inspection?.findings.length ?? 0) > 0 || f.inspection?.verdict !== 'pass'
-    const remade = f.past.length > 0
-    const fromMemory = f.life?.done.some((d) => d.fromMemory) ?? false
+    const marginal = (facts.inspection?.findings.length ?? 0) > 0 || facts.inspection?.verdict !== 'pass'
+    const remade = facts.past.length > 0
+    const fromMemory = facts.life?.done.some((d) => d.fromMemory) ?? false
     const untested = earlier.length > 0 && !tested
     const reasons = [
       [marginal, 'suspect-marginal'],
@@ -104,7 +105,7 @@ export function lookFirst(state: JobState, answer: SectionAnswer): Suspect[] {
     ] as const
     const why = msg(reasons.find(([is]) => is)?.[1] ?? 'suspect-late')
     const score = (marginal ? 8 : 0) + (untested ? 4 : 0) + (fromMemory ? 2 : 0) + (remade ? 1 : 0)
-    return { jointId: f.id, tag: f.tag, why, score, madeS }
+    return { jointId: facts.id, tag: facts.tag, why, score, madeS }
   })
   return scored
     .sort((a, b) => b.score - a.score || b.madeS - a.madeS)
@@ -128,15 +129,16 @@ export function flagsOf(state: JobState, test: TestRun): Msg[] {
       msg('flag-above-weakest', { bar: over.bar, name: over.limit.name, limitBar: over.limit.atGaugeBar }),
     )
   for (const id of section.jointIds) {
-    const f = jointFacts(state, id, 'coldest', test.begunAtS)
-    if (!f) continue
-    if (f.homeAtS === null || f.homeAtS > test.begunAtS) out.push(msg('flag-work-since', { joint: f.tag }))
+    const facts = jointFacts(state, id, 'coldest', test.begunAtS)
+    if (!facts) continue
+    if (facts.homeAtS === null || facts.homeAtS > test.begunAtS)
+      out.push(msg('flag-work-since', { joint: facts.tag }))
   }
   const set = new Set(test.setAside.map((s) => s.code))
   const then = stopsForTest(state, section.id, test.bar, test.medium, test.begunAtS).filter(
     (s) => LATE.has(s.code) && !set.has(s.code),
   )
-  for (const s of then) out.push(msg('flag-cold-since', { joint: String(s.params.joint ?? '') }))
+  for (const says of then) out.push(msg('flag-cold-since', { joint: String(says.params.joint ?? '') }))
   return out
 }
 
@@ -182,8 +184,11 @@ export function trappedWarning(
 }
 
 /** Pressure as it would be had the temperature stayed: for the chart. Times from the first reading. */
-export function correctedCourse(s: TestSeries, j: Judgement): { tS: number; bar: number }[] {
-  return j.course
-    ? j.course.tS.map((tS, i) => ({ tS, bar: barAt(s.readings, tS) - (j.course?.bar[i] ?? 0) }))
+export function correctedCourse(series: TestSeries, judgement: Judgement): { tS: number; bar: number }[] {
+  return judgement.course
+    ? judgement.course.tS.map((tS, i) => ({
+        tS,
+        bar: barAt(series.readings, tS) - (judgement.course?.bar[i] ?? 0),
+      }))
     : []
 }

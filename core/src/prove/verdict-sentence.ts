@@ -2,16 +2,16 @@ import { type Msg, msg } from '../sources/source.js'
 import type { Judgement } from './judge.js'
 
 /** The sentence of a judgement. */
-export function saysOf(j: Judgement, test: { holdS: number; allowedDropBar: number }): Msg {
-  if (j.verdict !== 'inconclusive')
-    return msg(`verdict-${j.verdict}`, {
-      dropBar: j.correctedDropBar ?? 0,
-      doubtBar: j.uncertaintyBar ?? 0,
+export function saysOf(judgement: Judgement, test: { holdS: number; allowedDropBar: number }): Msg {
+  if (judgement.verdict !== 'inconclusive')
+    return msg(`verdict-${judgement.verdict}`, {
+      dropBar: judgement.correctedDropBar ?? 0,
+      doubtBar: judgement.uncertaintyBar ?? 0,
       allowedBar: test.allowedDropBar,
     })
-  return msg(`verdict-${j.cause ?? 'few'}`, {
-    seenS: Math.max(0, j.seenS),
+  return msg(`verdict-${judgement.cause ?? 'few'}`, {
+    seenS: Math.max(0, judgement.seenS),
     holdS: test.holdS,
-    what: j.lacking ?? '',
+    what: judgement.lacking ?? '',
   })
 }

@@ -31,7 +31,7 @@ export interface Tried {
 }
 /** Fits the readings with each amount of air that may be in, and weighs them by how well they explain what was read. */
 export function weigh(
-  s: TestSeries,
+  series: TestSeries,
   points: Points,
   from: number,
 ):
@@ -40,11 +40,11 @@ export function weigh(
   | null {
   const tS = points.tS.slice(from)
   const bar = points.bar.slice(from)
-  const leastSd = Math.max(s.resolutionBar / Math.sqrt(12), 1e-6) / Math.sqrt(points.each > 4 ? 4 : 1)
-  const airs = s.medium === 'water' && s.airPct === null ? AIRS : [[s.airPct ?? 0, 1] as const]
+  const leastSd = Math.max(series.resolutionBar / Math.sqrt(12), 1e-6) / Math.sqrt(points.each > 4 ? 4 : 1)
+  const airs = series.medium === 'water' && series.airPct === null ? AIRS : [[series.airPct ?? 0, 1] as const]
   const tried: Tried[] = []
   for (const [pct, weight] of airs) {
-    const known = expectedCourse(s, points, from, pct)
+    const known = expectedCourse(series, points, from, pct)
     if ('lacking' in known) return known
     const expected = cut(known, from)
     const kept = bar.map((b, i) => b - (expected.bar[i] as number))
@@ -80,15 +80,15 @@ export function weigh(
 function fitGiving(
   tS: readonly number[],
   kept: readonly number[],
-  e: Expected,
+  expected: Expected,
   leastSd: number,
 ): LineFit | null {
-  const given = kept.map((b, i) => b - (e.creep[i] as number))
-  const all = e.directions.map((d) => d.bar)
+  const given = kept.map((b, i) => b - (expected.creep[i] as number))
+  const all = expected.directions.map((d) => d.bar)
   const fit = fitLine(tS, given, all, leastSd)
-  const first = e.directions.findIndex((d) => d.of === 'creep')
+  const first = expected.directions.findIndex((d) => d.of === 'creep')
   if (!fit || first < 0 || (fit.turned[first]?.value ?? 0) >= NO_CREEP) return fit
-  const others = e.directions.filter((d) => d.of !== 'creep')
+  const others = expected.directions.filter((d) => d.of !== 'creep')
   const bare = fitLine(
     tS,
     kept,
@@ -96,7 +96,7 @@ function fitGiving(
     leastSd,
   )
   if (!bare) return bare
-  const turned = e.directions.map((d, i) => {
+  const turned = expected.directions.map((d, i) => {
     const at = others.indexOf(d)
     return at >= 0
       ? (bare.turned[at] as (typeof bare.turned)[number])
@@ -105,9 +105,9 @@ function fitGiving(
   return { ...bare, turned }
 }
 
-const cut = (e: Expected, from: number): Expected => ({
-  ...e,
-  bar: e.bar.slice(from),
-  creep: e.creep.slice(from),
-  directions: e.directions.map((d) => ({ ...d, bar: d.bar.slice(from) })),
+const cut = (expected: Expected, from: number): Expected => ({
+  ...expected,
+  bar: expected.bar.slice(from),
+  creep: expected.creep.slice(from),
+  directions: expected.directions.map((d) => ({ ...d, bar: d.bar.slice(from) })),
 })

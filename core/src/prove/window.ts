@@ -10,13 +10,13 @@ const GAP = 0.25
  * Step 1 of docs/verdict.md: what is judged. Times count from the first reading; what comes after the hold is neither
  * loss nor proof. What comes before it stays, for the temperatures that act late.
  */
-export function windowOf(s: TestSeries): TestSeries {
-  const firstS = s.readings[0]?.tS ?? 0
-  const endS = s.stabiliseS + s.holdS + END_S
+export function windowOf(series: TestSeries): TestSeries {
+  const firstS = series.readings[0]?.tS ?? 0
+  const endS = series.stabiliseS + series.holdS + END_S
   const readings: TestReading[] = []
-  for (const r of s.readings)
-    if (r.tS - firstS <= endS) readings.push(firstS ? { ...r, tS: r.tS - firstS } : r)
-  return { ...s, readings }
+  for (const reading of series.readings)
+    if (reading.tS - firstS <= endS) readings.push(firstS ? { ...reading, tS: reading.tS - firstS } : reading)
+  return { ...series, readings }
 }
 
 /** The longest stretch of a hold that may go unread, s. @param holdS length of the hold. */
@@ -30,19 +30,19 @@ export interface Coverage {
   lacks: 'short' | 'gap' | null
 }
 /** Step 3: was enough of the hold read? @param s as `windowOf` gives it, without what was set aside. */
-export function coverageOf(s: TestSeries): Coverage {
-  const hold = s.readings.filter((r) => r.tS >= s.stabiliseS)
+export function coverageOf(series: TestSeries): Coverage {
+  const hold = series.readings.filter((r) => r.tS >= series.stabiliseS)
   const first = hold[0]
   const last = hold.at(-1)
   if (!first || !last) return { seenS: 0, lacks: 'short' }
-  const seenS = Math.min(s.holdS, last.tS - s.stabiliseS)
+  const seenS = Math.min(series.holdS, last.tS - series.stabiliseS)
   let gapS = 0
-  let beforeS = s.stabiliseS
-  for (const r of hold) {
-    gapS = Math.max(gapS, r.tS - beforeS)
-    beforeS = r.tS
+  let beforeS = series.stabiliseS
+  for (const reading of hold) {
+    gapS = Math.max(gapS, reading.tS - beforeS)
+    beforeS = reading.tS
   }
-  if (seenS < COVERED * s.holdS) return { seenS, lacks: 'short' }
-  const covered = seenS - (first.tS - s.stabiliseS)
-  return { seenS, lacks: gapS > longestGapS(s.holdS) || covered < COVERED * s.holdS ? 'gap' : null }
+  if (seenS < COVERED * series.holdS) return { seenS, lacks: 'short' }
+  const covered = seenS - (first.tS - series.stabiliseS)
+  return { seenS, lacks: gapS > longestGapS(series.holdS) || covered < COVERED * series.holdS ? 'gap' : null }
 }

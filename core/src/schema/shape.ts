@@ -31,19 +31,19 @@ export const may = (name: string, shape: Shape, says: string): Input => ({
 
 /** Machine codes carried in Yup messages, so that a failure keeps its kind: `missing|…` or `bad|…`. */
 const bad = (sentence: string): string => `bad|${sentence}`
-const sayType = (s: Shape): string =>
+const sayType = (shape: Shape): string =>
   ({
     number: 'must be a number, without quotes',
     string: 'must be text in quotes',
     boolean: 'must be true or false',
-    enum: s.type === 'enum' ? `must be one of: ${s.options.join(', ')}` : '',
+    enum: shape.type === 'enum' ? `must be one of: ${shape.options.join(', ')}` : '',
     array: 'must be a list',
     object: 'must be an object',
-  })[s.type]
+  })[shape.type]
 
 export function yupOf(shape: Shape, optional = false): yup.Schema {
   const typeError = bad(sayType(shape))
-  let s: yup.Schema
+  let schema: yup.Schema
   if (shape.type === 'number') {
     let n = yup
       .number()
@@ -57,19 +57,19 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
     if (shape.above !== undefined) n = n.moreThan(shape.above, bad(`must be above ${shape.above}`))
     if (shape.max !== undefined) n = n.max(shape.max, bad(`must be at most ${shape.max}`))
     if (shape.integer) n = n.integer(bad('must be a whole number'))
-    s = n
+    schema = n
   } else if (shape.type === 'string') {
-    s = yup
+    schema = yup
       .string()
       .typeError(typeError)
       .max(shape.max ?? 1000, bad(`must be at most ${shape.max ?? 1000} characters`))
-  } else if (shape.type === 'boolean') s = yup.boolean().typeError(typeError)
+  } else if (shape.type === 'boolean') schema = yup.boolean().typeError(typeError)
   else if (shape.type === 'enum')
-    s = yup
+    schema = yup
       .mixed()
       .test('one-of', typeError, (v) => v === undefined || v === null || shape.options.includes(v as string))
   else if (shape.type === 'array')
-    s = yup
+    schema = yup
       .array()
       .of(yupOf(shape.of))
       .typeError(typeError)
@@ -78,11 +78,11 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
   else {
     const fields = Object.fromEntries(shape.fields.map((f) => [f.name, yupOf(f.shape, f.optional)]))
     // Without this an absent object would be filled in with an empty one and hide that it is missing.
-    s = yup.object(fields).default(undefined).typeError(typeError) as unknown as yup.Schema
+    schema = yup.object(fields).default(undefined).typeError(typeError) as unknown as yup.Schema
   }
   return optional
-    ? s.nullable().optional()
-    : s.required('missing|is missing').nonNullable('missing|is missing')
+    ? schema.nullable().optional()
+    : schema.required('missing|is missing').nonNullable('missing|is missing')
 }
 
 export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unknown> {
@@ -147,9 +147,9 @@ export function firstFault(
   try {
     schema.validateSync(value, { strict: true, abortEarly: false })
     return null
-  } catch (e) {
-    if (!(e instanceof yup.ValidationError)) throw e
-    const inner = e.inner.length ? e.inner : [e]
+  } catch (error) {
+    if (!(error instanceof yup.ValidationError)) throw error
+    const inner = error.inner.length ? error.inner : [error]
     const order = new Map(shape.fields.map((f, i) => [f.name, i]))
     const rank = (path: string): number => order.get(/^[^.[]+/.exec(path)?.[0] ?? '') ?? 999
     // Of one field's faults the wrong type speaks before what follows from it.

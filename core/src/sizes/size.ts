@@ -16,14 +16,14 @@ const PATTERN =
 
 /** Reads a size in its exact form; null for anything else. */
 export function parseSize(text: string): Size | null {
-  const m = PATTERN.exec(text)
-  if (!m) return null
-  if (m[1]) return { text, family: 'd', nominal: Number(m[2]) }
-  if (m[9]) return { text, family: 'DN', nominal: Number(m[10]) }
-  const family = m[3] as SizeFamily
-  const whole = Number(m[4] ?? 0)
-  const top = Number(m[5] ?? m[7] ?? 0)
-  const bottom = Number(m[6] ?? m[8] ?? 1)
+  const match = PATTERN.exec(text)
+  if (!match) return null
+  if (match[1]) return { text, family: 'd', nominal: Number(match[2]) }
+  if (match[9]) return { text, family: 'DN', nominal: Number(match[10]) }
+  const family = match[3] as SizeFamily
+  const whole = Number(match[4] ?? 0)
+  const top = Number(match[5] ?? match[7] ?? 0)
+  const bottom = Number(match[6] ?? match[8] ?? 1)
   return bottom === 0 ? null : { text, family, nominal: whole + top / bottom }
 }
 

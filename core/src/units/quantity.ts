@@ -116,9 +116,9 @@ interface Style {
 }
 const plain = (unit: string, factor: number, places: number | ((n: number) => number)) => (): Style => ({
   unit,
-  figure: (v, r) => {
+  figure: (v, reader) => {
     const n = v / factor
-    return number(n, typeof places === 'number' ? places : places(Math.abs(n)), r.decimal)
+    return number(n, typeof places === 'number' ? places : places(Math.abs(n)), reader.decimal)
   },
 })
 /** Fewer decimals as the number grows. */

@@ -1,24 +1,24 @@
 const formats = new Map<string, Intl.DateTimeFormat>()
 /** The date of an instant in a zone, as 2026-04-30. An unknown zone counts as UTC. */
 export function dayOf(atS: number, zone: string): string {
-  let f = formats.get(zone)
-  if (!f) {
+  let format = formats.get(zone)
+  if (!format) {
     const parts = { year: 'numeric', month: '2-digit', day: '2-digit' } as const
     try {
-      f = new Intl.DateTimeFormat('en-CA', { timeZone: zone, ...parts })
+      format = new Intl.DateTimeFormat('en-CA', { timeZone: zone, ...parts })
     } catch {
-      f = new Intl.DateTimeFormat('en-CA', { timeZone: 'UTC', ...parts })
+      format = new Intl.DateTimeFormat('en-CA', { timeZone: 'UTC', ...parts })
     }
-    formats.set(zone, f)
+    formats.set(zone, format)
   }
-  return Number.isFinite(atS) ? f.format(atS * 1000) : ''
+  return Number.isFinite(atS) ? format.format(atS * 1000) : ''
 }
 
 const clocks = new Map<string, Intl.DateTimeFormat>()
 /** How far the clocks of a zone are ahead of UTC at an instant, in seconds. */
 function offsetS(atS: number, zone: string): number {
-  let f = clocks.get(zone)
-  if (!f) {
+  let format = clocks.get(zone)
+  if (!format) {
     const parts = {
       year: 'numeric',
       month: '2-digit',
@@ -29,13 +29,13 @@ function offsetS(atS: number, zone: string): number {
     } as const
     const hours = { hourCycle: 'h23', ...parts } as const
     try {
-      f = new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...hours })
+      format = new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...hours })
     } catch {
-      f = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...hours })
+      format = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...hours })
     }
-    clocks.set(zone, f)
+    clocks.set(zone, format)
   }
-  const p = Object.fromEntries(f.formatToParts(atS * 1000).map((x) => [x.type, Number(x.value)]))
+  const p = Object.fromEntries(format.formatToParts(atS * 1000).map((x) => [x.type, Number(x.value)]))
   const shown = Date.UTC(p.year ?? 0, (p.month ?? 1) - 1, p.day, p.hour, p.minute, p.second) / 1000
   return shown - Math.floor(atS)
 }
@@ -44,11 +44,11 @@ function offsetS(atS: number, zone: string): number {
  * no date and time. An hour that comes twice: its first; one that is left out: the time an hour later.
  */
 export function epochInZone(date: string, time: string, zone: string): number | null {
-  const d = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date)
-  const t = /^(\d{1,2}):(\d{2})(?::(\d{2}))?$/.exec(time)
-  if (!d || !t) return null
-  const [y, mo, day] = d.slice(1).map(Number) as [number, number, number]
-  const [h, mi, s] = [Number(t[1]), Number(t[2]), Number(t[3] ?? 0)]
+  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date)
+  const found = /^(\d{1,2}):(\d{2})(?::(\d{2}))?$/.exec(time)
+  if (!match || !found) return null
+  const [y, mo, day] = match.slice(1).map(Number) as [number, number, number]
+  const [h, mi, s] = [Number(found[1]), Number(found[2]), Number(found[3] ?? 0)]
   const asUtc = Date.UTC(y, mo - 1, day, h, mi, s)
   const check = new Date(asUtc)
   if (h > 23 || mi > 59 || s > 59 || check.getUTCDate() !== day || check.getUTCMonth() !== mo - 1) return null

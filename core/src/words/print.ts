@@ -65,15 +65,19 @@ function usesOf(ast: readonly Element[]): Uses {
   const plurals = new Map<string, Set<string>>()
   const styles = new Set<string>()
   const walk = (elements: readonly Element[]): void => {
-    for (const e of elements) {
-      if ('value' in e && e.type !== KIND.text) names.add(e.value)
-      if (e.type === KIND.number && typeof e.style === 'string') styles.add(e.style)
-      if (!('options' in e)) continue
-      if (e.type === KIND.select) {
-        selects.add(e.value)
-        e.value = choosing(e.value)
-      } else plurals.set(e.value, new Set([...(plurals.get(e.value) ?? []), ...Object.keys(e.options)]))
-      for (const option of Object.values(e.options)) walk(option.value)
+    for (const element of elements) {
+      if ('value' in element && element.type !== KIND.text) names.add(element.value)
+      if (element.type === KIND.number && typeof element.style === 'string') styles.add(element.style)
+      if (!('options' in element)) continue
+      if (element.type === KIND.select) {
+        selects.add(element.value)
+        element.value = choosing(element.value)
+      } else
+        plurals.set(
+          element.value,
+          new Set([...(plurals.get(element.value) ?? []), ...Object.keys(element.options)]),
+        )
+      for (const option of Object.values(element.options)) walk(option.value)
     }
   }
   walk(ast)

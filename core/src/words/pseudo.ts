@@ -15,14 +15,14 @@ const TEXT = 0
 const textElement = (value: string): Element => ({ type: TEXT, value }) as Element
 
 function marked(elements: readonly Element[]): Element[] {
-  return elements.map((e) => {
-    if (e.type === TEXT) return { ...e, value: accented(e.value) }
-    if (!('options' in e)) return e
-    const options = Object.entries(e.options).map(([name, option]) => [
+  return elements.map((element) => {
+    if (element.type === TEXT) return { ...element, value: accented(element.value) }
+    if (!('options' in element)) return element
+    const options = Object.entries(element.options).map(([name, option]) => [
       name,
       { ...option, value: marked(option.value) },
     ])
-    return { ...e, options: Object.fromEntries(options) } as Element
+    return { ...element, options: Object.fromEntries(options) } as Element
   })
 }
 /** A parsed message in the pseudo-language: accented, a third longer, between brackets. */

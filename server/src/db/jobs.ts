@@ -91,9 +91,9 @@ export async function inTransaction<T>(
     const done = await work(client)
     await client.query('commit')
     return done
-  } catch (e) {
+  } catch (error) {
     await client.query('rollback').catch(() => undefined)
-    throw e
+    throw error
   } finally {
     client.release()
   }

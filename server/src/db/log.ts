@@ -61,9 +61,9 @@ export async function appendBatch(
     const done = await appendInside(client, jobId, actorId, batch, receivedAtS)
     await client.query('commit')
     return done
-  } catch (e) {
+  } catch (error) {
     await client.query('rollback').catch(() => undefined)
-    throw e
+    throw error
   } finally {
     client.release()
   }
@@ -115,10 +115,10 @@ async function appendInside(
   const recordedAt = new Date(Math.round(receivedAtS * 1000)).toISOString()
   const lines: LogLine[] = []
   let prev = head
-  for (const e of fresh) {
-    const line = chainLine(prev, e, recordedAt)
+  for (const event of fresh) {
+    const line = chainLine(prev, event, recordedAt)
     lines.push(line)
-    seqs.push({ id: e.id, seq: line.seq })
+    seqs.push({ id: event.id, seq: line.seq })
     prev = line
   }
   await insertLines(client, jobId, fresh, lines)
@@ -169,11 +169,11 @@ async function checkDeviceSeqs(
 
 /** Joints that item events define; the ids live in the pieces. */
 export function jointsDefined(events: readonly Draft[]): string[] {
-  const items = events.flatMap((e): unknown[] =>
-    e.kind === 'item-put'
-      ? [e.data.item]
-      : e.kind === 'items-put' && Array.isArray(e.data.items)
-        ? e.data.items.map((i) => (i as { item?: unknown }).item)
+  const items = events.flatMap((draft): unknown[] =>
+    draft.kind === 'item-put'
+      ? [draft.data.item]
+      : draft.kind === 'items-put' && Array.isArray(draft.data.items)
+        ? draft.data.items.map((i) => (i as { item?: unknown }).item)
         : [],
   )
   return items.flatMap((item) => {
@@ -183,9 +183,9 @@ export function jointsDefined(events: readonly Draft[]): string[] {
 }
 
 /** Joints that an entry speaks of: its own, or those of a batch. */
-function jointsNamed(e: Draft): string[] {
-  const batch = e.kind === 'batch-done' && Array.isArray(e.data.joints) ? e.data.joints : []
-  return [e.jointId, ...batch.map((j) => (j as { jointId?: unknown }).jointId)].filter(
+function jointsNamed(draft: Draft): string[] {
+  const batch = draft.kind === 'batch-done' && Array.isArray(draft.data.joints) ? draft.data.joints : []
+  return [draft.jointId, ...batch.map((j) => (j as { jointId?: unknown }).jointId)].filter(
     (j): j is string => typeof j === 'string',
   )
 }
@@ -220,10 +220,10 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
     jobId,
   ])
   const before = readToFold(r.rows.map((x) => x.body))
-  for (const [i, e] of fresh.entries()) {
-    if (e.kind !== 'test-begun') continue
+  for (const [i, event] of fresh.entries()) {
+    if (event.kind !== 'test-begun') continue
     const state = foldJob([...before, ...fresh.slice(0, i)])
-    const d = e.data as {
+    const d = event.data as {
       rule?: string
       gaugeTopBar?: number
       gaugeDueOn?: string
@@ -232,10 +232,10 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
     }
     const all = stopsForTest(
       state,
-      String(e.data.sectionId),
-      Number(e.data.bar),
-      String(e.data.medium),
-      e.occurredAtS,
+      String(event.data.sectionId),
+      Number(event.data.bar),
+      String(event.data.medium),
+      event.occurredAtS,
       {
         rule: d.rule ?? null,
         gauge: {
@@ -243,18 +243,18 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
           topBar: d.gaugeTopBar ?? null,
           dueOn: d.gaugeDueOn ?? null,
         },
-        today: dayOf(e.occurredAtS, state.job.zone),
+        today: dayOf(event.occurredAtS, state.job.zone),
       },
     )
     const stops = leftStops(all, d.setAside ?? [])
     if (stops.length)
       throw new HttpError(409, 'test-refused', say(stops[0] as (typeof stops)[number]), `events[${i}]`, {
-        stops: stops.map((s) => ({
-          code: s.code,
-          message: say(s),
-          hard: isHardStop(s),
-          params: s.params,
-          ...s.params,
+        stops: stops.map((says) => ({
+          code: says.code,
+          message: say(says),
+          hard: isHardStop(says),
+          params: says.params,
+          ...says.params,
         })),
       })
   }

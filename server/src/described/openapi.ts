@@ -21,28 +21,31 @@ const inside = (schema: object): object => {
   const { $schema: _, ...rest } = schema as { $schema?: string }
   return rest
 }
-function operation(o: Operation): object {
-  const names = [...o.path.matchAll(/\{(\w+)\}/g)].map((m) => m[1])
-  const body = o.body
-    ? content('application/json', inside(o.body))
-    : o.takes
-      ? { content: Object.fromEntries(o.takes.map((t) => [t, {}])) }
+function operation(operation: Operation): object {
+  const names = [...operation.path.matchAll(/\{(\w+)\}/g)].map((m) => m[1])
+  const body = operation.body
+    ? content('application/json', inside(operation.body))
+    : operation.takes
+      ? { content: Object.fromEntries(operation.takes.map((t) => [t, {}])) }
       : null
   return {
-    operationId: `${o.method} ${o.path}`.replace(/[^A-Za-z]+/g, '_').replace(/_$/, ''),
-    summary: o.says,
-    security: o.who === 'person' ? [{ session: [] }] : o.who === 'instrument' ? [{ token: [] }] : [],
+    operationId: `${operation.method} ${operation.path}`.replace(/[^A-Za-z]+/g, '_').replace(/_$/, ''),
+    summary: operation.says,
+    security:
+      operation.who === 'person' ? [{ session: [] }] : operation.who === 'instrument' ? [{ token: [] }] : [],
     ...(names.length
       ? {
           parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
         }
       : {}),
-    tags: [o.path.split('/')[1] ?? ''],
+    tags: [operation.path.split('/')[1] ?? ''],
     ...(body ? { requestBody: { required: true, ...body } } : {}),
     responses: {
-      [o.status]: {
+      [operation.status]: {
         description: 'It is done.',
-        ...(o.gives ? content(o.gives.type, o.gives.schema && inside(o.gives.schema)) : {}),
+        ...(operation.gives
+          ? content(operation.gives.type, operation.gives.schema && inside(operation.gives.schema))
+          : {}),
       },
       default: { description: 'Why not, in one form.', ...content('application/json', ERROR) },
     },

@@ -282,9 +282,9 @@ export const OPERATIONS: readonly Operation[] = [
 ]
 export { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA }
 
-const patterns = OPERATIONS.map((o) => ({
-  method: o.method.toUpperCase(),
-  path: new RegExp(`^${o.path.replace(/[.]/g, '\\.').replace(/\{\w+\}/g, '[^/]+')}/?$`),
+const patterns = OPERATIONS.map((operation) => ({
+  method: operation.method.toUpperCase(),
+  path: new RegExp(`^${operation.path.replace(/[.]/g, '\\.').replace(/\{\w+\}/g, '[^/]+')}/?$`),
 }))
 /** Methods that an address below /api answers; empty where there is nothing. */
 export const methodsOf = (path: string): string[] => [

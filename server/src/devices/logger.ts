@@ -26,11 +26,11 @@ export async function runningTest(pool: pg.Pool, jobId: string, sectionId: strin
   const ended = new Set(events.filter((e) => e.kind === 'test-ended').map((e) => e.data.testId))
   const back = new Set(events.filter((e) => e.kind === 'correction' && e.data.undo).map((e) => e.data.target))
   const begun = events.filter(
-    (e) =>
-      e.kind === 'test-begun' &&
-      e.data.sectionId === sectionId &&
-      !ended.has(e.data.testId) &&
-      !back.has(e.id),
+    (event) =>
+      event.kind === 'test-begun' &&
+      event.data.sectionId === sectionId &&
+      !ended.has(event.data.testId) &&
+      !back.has(event.id),
   )
   const last = begun.at(-1)
   return last ? { testId: String(last.data.testId), begunAtS: last.occurredAtS, data: last.data } : null

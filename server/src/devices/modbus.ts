@@ -46,15 +46,15 @@ export function checkHost(host: string): void {
 }
 
 /** What kept an instrument from being read, by what was thrown while it was tried. */
-export function silenceOf(e: unknown): Silence {
-  if (e instanceof HttpError) return 'not-allowed'
-  const { message = '', code = '' } = e as { message?: string; code?: string }
+export function silenceOf(error: unknown): Silence {
+  if (error instanceof HttpError) return 'not-allowed'
+  const { message = '', code = '' } = error as { message?: string; code?: string }
   if (code === 'ECONNREFUSED' || code === 'EHOSTUNREACH' || code === 'ENOTFOUND') return 'refused'
   if (message === 'short answer') return 'short-answer'
   if (message === 'no number') return 'no-number'
   // The library's own words for an answer that did not come in time.
   return message === 'no answer' ||
-    /timed? ?out|offline|closed/i.test(`${message} ${String((e as { err?: string }).err)}`)
+    /timed? ?out|offline|closed/i.test(`${message} ${String((error as { err?: string }).err)}`)
     ? 'no-answer'
     : 'other'
 }

@@ -15,15 +15,15 @@ const LOCK = 7_301_926
 
 /** Plays the stand-in loggers and reads those on Modbus, while a test runs on their section; one process does it. */
 export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, everyMs = 1000): Solely {
-  async function reportsOf(d: Device, now: number): Promise<Reports['reports']> {
-    const test = d.sectionId ? await runningTest(pool, d.jobId, d.sectionId) : null
+  async function reportsOf(device: Device, now: number): Promise<Reports['reports']> {
+    const test = device.sectionId ? await runningTest(pool, device.jobId, device.sectionId) : null
     if (!test) return []
-    if (d.settings) {
-      const read = await readModbus(modbusSettings.cast(d.settings)).catch(async (e: unknown) => {
-        await keepSilence(pool, d, silenceOf(e), now)
-        throw e
+    if (device.settings) {
+      const read = await readModbus(modbusSettings.cast(device.settings)).catch(async (error: unknown) => {
+        await keepSilence(pool, device, silenceOf(error), now)
+        throw error
       })
-      if (d.silent) await keepSilence(pool, d, null, now)
+      if (device.silent) await keepSilence(pool, device, null, now)
       const temperature = read.temperatureC === null ? {} : { temperatureC: read.temperatureC }
       return [
         { seq: Math.round(now * 10), atDeviceS: now, what: 'pressure', value: read.bar, ...temperature },
@@ -32,16 +32,16 @@ export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, eve
     const [last] = await on(pool)
       .select({ at: max(event.occurredAt) })
       .from(event)
-      .where(and(eq(event.jobId, d.jobId), eq(event.deviceId, d.deviceId)))
-    return loggerReports(d, test, Math.max(last?.at ? secondsOf(last.at) : 0, test.begunAtS - 0.5), now)
+      .where(and(eq(event.jobId, device.jobId), eq(event.deviceId, device.deviceId)))
+    return loggerReports(device, test, Math.max(last?.at ? secondsOf(last.at) : 0, test.begunAtS - 0.5), now)
   }
   /** Reads one and keeps what it said. One that does not answer leaves a gap. */
-  async function take(d: Device): Promise<number> {
+  async function take(device: Device): Promise<number> {
     const now = nowS()
-    const reports = await reportsOf(d, now)
+    const reports = await reportsOf(device, now)
     if (!reports.length) return 0
-    const done = await takeReports(pool, d, { sentAtDeviceS: now, reports }, now)
-    heads.grew(d.jobId, done.head.seq)
+    const done = await takeReports(pool, device, { sentAtDeviceS: now, reports }, now)
+    heads.grew(device.jobId, done.head.seq)
     return reports.length
   }
   /** Those that have not answered yet are not asked again, and nobody waits for them. */
@@ -52,11 +52,11 @@ export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, eve
     )
     let said = 0
     const all = Promise.all(
-      loggers.map(async (d) => {
-        asked.add(d.deviceId)
-        said += await take(d)
+      loggers.map(async (device) => {
+        asked.add(device.deviceId)
+        said += await take(device)
           .catch(() => 0)
-          .finally(() => asked.delete(d.deviceId))
+          .finally(() => asked.delete(device.deviceId))
       }),
     )
     await Promise.race([all, setTimeout(everyMs, null, { ref: false })])

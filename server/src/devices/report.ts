@@ -50,9 +50,9 @@ export type Reports = yup.InferType<typeof body>
 export function checkReports(raw: unknown): Reports {
   try {
     return body.validateSync(raw, { strict: true, abortEarly: true })
-  } catch (e) {
-    const path = (e as yup.ValidationError).path ?? ''
-    throw bad(refusal('refused-report-unreadable', { why: (e as Error).message }), path || 'reports')
+  } catch (error) {
+    const path = (error as yup.ValidationError).path ?? ''
+    throw bad(refusal('refused-report-unreadable', { why: (error as Error).message }), path || 'reports')
   }
 }
 

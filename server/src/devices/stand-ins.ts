@@ -60,31 +60,32 @@ export function blanketReports(
 export function playStandIns(pool: pg.Pool, heads: Heads, nowS: () => number, everyMs = 15_000): Solely {
   async function play(): Promise<number> {
     let said = 0
-    for (const d of await ownDevices(pool)) {
-      if (!d.standIn || (d.kind !== 'probe' && d.kind !== 'heat-blanket') || !d.placeId) continue
+    for (const device of await ownDevices(pool)) {
+      if (!device.standIn || (device.kind !== 'probe' && device.kind !== 'heat-blanket') || !device.placeId)
+        continue
       const last = await pool.query<{ at: number | null; on: number | null }>(
         `select extract(epoch from max(occurred_at) filter (where kind = 'reading'))::float8 as at,
            (select case when body::jsonb #>> '{data,result}' = 'on' then extract(epoch from occurred_at)::float8 end
             from event where job_id = $1 and device_id = $2 and kind = 'tool-said' order by occurred_at desc limit 1) as on
          from event where job_id = $1 and device_id = $2`,
-        [d.jobId, d.deviceId],
+        [device.jobId, device.deviceId],
       )
       const { at, on } = last.rows[0] ?? { at: null, on: null }
       const now = nowS()
-      const fromS = Math.max(at ?? d.createdAtS, now - BACK_S)
+      const fromS = Math.max(at ?? device.createdAtS, now - BACK_S)
       const reports =
-        d.kind === 'probe'
-          ? probeReports(d, fromS, now)
+        device.kind === 'probe'
+          ? probeReports(device, fromS, now)
           : on === null
             ? []
-            : blanketReports(d, on, fromS, now)
+            : blanketReports(device, on, fromS, now)
       if (!reports.length) continue
       // A clock that runs ahead sends what has not been yet: the door refuses it.
-      const sentAtDeviceS = d.standIn === 'future' ? now - 86400 : now
-      const done = await takeReports(pool, d, { sentAtDeviceS, reports }, now).catch(() => null)
+      const sentAtDeviceS = device.standIn === 'future' ? now - 86400 : now
+      const done = await takeReports(pool, device, { sentAtDeviceS, reports }, now).catch(() => null)
       if (!done) continue
       said += reports.length
-      heads.grew(d.jobId, done.head.seq)
+      heads.grew(device.jobId, done.head.seq)
     }
     return said
   }

@@ -44,9 +44,9 @@ export function calcRoutes(heavy: Heavy): Router {
         // What is not a question is refused before anybody has to wait.
         if (calculation.heavy) calculation.check(body)
         res.json(calculation.heavy ? await heavy.run(calculation.name, body) : calculation.run(body))
-      } catch (e) {
-        if (e instanceof Refusal) throw new HttpError(422, e.code, e.message, e.field)
-        throw e
+      } catch (error) {
+        if (error instanceof Refusal) throw new HttpError(422, error.code, error.message, error.field)
+        throw error
       }
     })
     .all((req) => {

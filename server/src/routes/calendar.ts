@@ -51,37 +51,37 @@ interface Book {
 }
 function putJoints({ state, nowS, tell, put }: Book): void {
   for (const id of jointPlaces(state).keys()) {
-    const f = jointFacts(state, id, 'coldest', nowS)
-    if (f && f.homeAtS !== null)
+    const facts = jointFacts(state, id, 'coldest', nowS)
+    if (facts && facts.homeAtS !== null)
       put(
         `move-${id}`,
-        f.movable.value,
-        f.homeAtS,
-        tell('calendar-may-be-moved', { tag: f.tag }),
+        facts.movable.value,
+        facts.homeAtS,
+        tell('calendar-may-be-moved', { tag: facts.tag }),
         tell('calendar-by-its-rule'),
       )
   }
 }
 function putSections({ state, nowS, tell, put }: Book): void {
   for (const id of state.sections.keys()) {
-    const a = sectionAnswer(state, id, nowS, 'coldest')
-    if (!a || a.proved) continue
-    const says = (tag: string): string => tell('calendar-may-take', { tag, bar: a.section.testBar })
-    const homes = a.joints.flatMap((j) => (j.facts.homeAtS === null ? [] : [j.facts.homeAtS]))
-    for (const j of a.joints)
-      if (j.facts.homeAtS !== null)
+    const answer = sectionAnswer(state, id, nowS, 'coldest')
+    if (!answer || answer.proved) continue
+    const says = (tag: string): string => tell('calendar-may-take', { tag, bar: answer.section.testBar })
+    const homes = answer.joints.flatMap((j) => (j.facts.homeAtS === null ? [] : [j.facts.homeAtS]))
+    for (const joint of answer.joints)
+      if (joint.facts.homeAtS !== null)
         put(
-          `joint-${j.facts.id}-${id}`,
-          j.readyAtS,
-          j.facts.homeAtS,
-          says(j.facts.tag),
+          `joint-${joint.facts.id}-${id}`,
+          joint.readyAtS,
+          joint.facts.homeAtS,
+          says(joint.facts.tag),
           tell('calendar-by-its-rule'),
         )
-    if (!homes.length || homes.length < a.joints.length) continue
-    const why = a.holdsBack
-      ? tell('calendar-held-back', { tag: a.holdsBack.facts.tag })
+    if (!homes.length || homes.length < answer.joints.length) continue
+    const why = answer.holdsBack
+      ? tell('calendar-held-back', { tag: answer.holdsBack.facts.tag })
       : tell('calendar-by-its-rule')
-    put(`ready-${id}`, a.readyAtS, greatest(homes), says(a.section.tag), why)
+    put(`ready-${id}`, answer.readyAtS, greatest(homes), says(answer.section.tag), why)
   }
 }
 

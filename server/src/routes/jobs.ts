@@ -48,12 +48,12 @@ function lists(routes: Router, { pool, nowS }: On): void {
     const body: unknown = req.body
     try {
       newJob.validateSync(body, { strict: true })
-    } catch (e) {
+    } catch (error) {
       throw new HttpError(
         422,
         'bad-input',
         refusal('refused-a-job-needs-a'),
-        (e as yup.ValidationError).path ?? null,
+        (error as yup.ValidationError).path ?? null,
       )
     }
     const { jobId: id, name } = body as { jobId: string; name: string }
@@ -102,9 +102,9 @@ function entries(routes: Router, { pool, nowS, heads, jobId }: On): void {
       yield* log.parts
       yield ']}'
     }
-    await pipeline(whole, res).catch((e: NodeJS.ErrnoException) => {
+    await pipeline(whole, res).catch((error: NodeJS.ErrnoException) => {
       // Who went away before the end asks again.
-      if (e.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw e
+      if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error
     })
   })
   routes.post('/:jobId/events', json, async (req, res) => {

@@ -29,18 +29,18 @@ export async function entriesCsv(pool: pg.Pool, jobId: string): Promise<string> 
   const { lines, events, state, nameOf } = await logOf(pool, jobId)
   const places = jointPlaces(state)
   const rows = lines.map((l, i) => {
-    const e = events[i] as JobEvent
-    const place = e.jointId ? places.get(e.jointId) : undefined
+    const event = events[i] as JobEvent
+    const place = event.jointId ? places.get(event.jointId) : undefined
     return [
       l.seq,
-      new Date(e.occurredAtS * 1000).toISOString(),
-      nameOf(e.actorId),
+      new Date(event.occurredAtS * 1000).toISOString(),
+      nameOf(event.actorId),
       place?.tag ?? '',
       place?.piece.size ?? '',
-      e.kind,
-      e.data.life ?? '',
-      e.data.step ?? '',
-      JSON.stringify(e.data),
+      event.kind,
+      event.data.life ?? '',
+      event.data.step ?? '',
+      JSON.stringify(event.data),
       l.hash,
     ].map(plain)
   })

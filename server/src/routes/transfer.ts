@@ -79,8 +79,8 @@ export async function importJob(
 ): Promise<{ jobId: string; seq: number; hash: string }> {
   try {
     file.validateSync(raw, { strict: true })
-  } catch (e) {
-    const v = e as yup.ValidationError
+  } catch (error) {
+    const v = error as yup.ValidationError
     throw new HttpError(422, 'bad-input', refusal('refused-this-is-not-a'), v.path ?? null)
   }
   const job = raw as JobFile
@@ -121,16 +121,17 @@ export async function importJob(
 }
 
 function readEvent(body: string, jobId: string, path: string): JobEvent {
-  let e: JobEvent
+  let event: JobEvent
   try {
-    e = JSON.parse(body) as JobEvent
+    event = JSON.parse(body) as JobEvent
   } catch {
     throw new HttpError(422, 'bad-input', refusal('refused-an-entry-cant-be'), path)
   }
   // Older versions of an event are lawful here: they are brought up when they are read.
-  if (e.jobId !== jobId) throw new HttpError(422, 'bad-input', refusal('refused-entry-of-another-job'), path)
-  const fault = draftFault({ ...e }, path)
+  if (event.jobId !== jobId)
+    throw new HttpError(422, 'bad-input', refusal('refused-entry-of-another-job'), path)
+  const fault = draftFault({ ...event }, path)
   const olderVersion = fault && fault.message.includes('is written in version')
   if (fault && !olderVersion) throw new HttpError(422, 'bad-input', fault.message, path)
-  return e
+  return event
 }

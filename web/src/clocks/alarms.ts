@@ -17,13 +17,13 @@ function tones(pitches: number[]): void {
     audio ??= new AudioContext()
     pitches.forEach((hz, i) => {
       const ctx = audio as AudioContext
-      const o = ctx.createOscillator()
-      const g = ctx.createGain()
-      o.frequency.value = hz
-      g.gain.value = 0.25
-      o.connect(g).connect(ctx.destination)
-      o.start(ctx.currentTime + i * 0.22)
-      o.stop(ctx.currentTime + i * 0.22 + 0.18)
+      const tone = ctx.createOscillator()
+      const gain = ctx.createGain()
+      tone.frequency.value = hz
+      gain.gain.value = 0.25
+      tone.connect(gain).connect(ctx.destination)
+      tone.start(ctx.currentTime + i * 0.22)
+      tone.stop(ctx.currentTime + i * 0.22 + 0.18)
     })
   } catch {
     // No sound on this device: the clock shows it all the same.
@@ -76,11 +76,11 @@ export function useAlarms(): void {
       const fromS = clock.nowS - (Date.now() - darkSince) / 1000
       const ended = between(fromS, clock.nowS).filter((r) => (r.clock.untilS.value ?? Infinity) <= clock.nowS)
       missed.add(
-        ended.map((r): Rung => ({
-          key: r.key,
-          jointId: r.jointId,
-          kind: r.kind,
-          endedS: r.clock.untilS.value ?? 0,
+        ended.map((running): Rung => ({
+          key: running.key,
+          jointId: running.jointId,
+          kind: running.kind,
+          endedS: running.clock.untilS.value ?? 0,
         })),
       )
       lastS = clock.nowS

@@ -17,9 +17,9 @@ export async function notice(
 ): Promise<void> {
   const [first] = rung
   if (!first || noticesAre() !== 'granted' || document.visibilityState === 'visible') return
-  const lines = rung.slice(0, 3).map((r) => {
-    const untilS = r.clock.untilS.value
-    return `${r.tag}: ${o.label(r)}${untilS === null ? '' : `, ${hhmm(untilS, o.zone)}`}`
+  const lines = rung.slice(0, 3).map((running) => {
+    const untilS = running.clock.untilS.value
+    return `${running.tag}: ${o.label(running)}${untilS === null ? '' : `, ${hhmm(untilS, o.zone)}`}`
   })
   const options = {
     body: lines.slice(1).join('\n'),

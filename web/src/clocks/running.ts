@@ -20,24 +20,24 @@ export function runningClocks(
   nowS: number,
 ): Running[] {
   const out: Running[] = []
-  for (const f of facts)
-    for (const clock of f.clocks) {
+  for (const joint of facts)
+    for (const clock of joint.clocks) {
       const untilS = clock.untilS.value
       const window = clock.kind === 'window'
       if (window ? clock.stoppedAtS !== undefined : untilS === null || untilS <= nowS) continue
       out.push({
-        key: `${f.id} ${clock.id}`,
-        jointId: f.id,
-        tag: f.tag,
+        key: `${joint.id} ${clock.id}`,
+        jointId: joint.id,
+        tag: joint.tag,
         clock,
         kind: window ? 'before' : 'until',
         leftS: untilS === null ? null : untilS - nowS,
         totalS: untilS === null ? 1 : Math.max(1, untilS - clock.fromS),
-        look: looks.get(f.id),
+        look: looks.get(joint.id),
       })
     }
-  const rank = (r: Running): number =>
-    r.kind === 'before' ? ((r.leftS ?? 0) < 0 ? 0 : 1) : r.clock.shows === 'hold' ? 2 : 3
+  const rank = (running: Running): number =>
+    running.kind === 'before' ? ((running.leftS ?? 0) < 0 ? 0 : 1) : running.clock.shows === 'hold' ? 2 : 3
   return out.sort((a, b) => rank(a) - rank(b) || (a.leftS ?? 0) - (b.leftS ?? 0))
 }
 
@@ -45,10 +45,10 @@ export function runningClocks(
 const BEFORE_AT_S = [30, 10, 0]
 /** Clocks that came to one of their points between two times. */
 export function rung(clocks: readonly Running[], fromS: number, toS: number): Running[] {
-  return clocks.filter((r) => {
-    const untilS = r.clock.untilS.value
+  return clocks.filter((running) => {
+    const untilS = running.clock.untilS.value
     if (untilS === null) return false
-    const points = r.kind === 'before' ? BEFORE_AT_S : [0]
+    const points = running.kind === 'before' ? BEFORE_AT_S : [0]
     return points.some((p) => untilS - p > fromS && untilS - p <= toS)
   })
 }

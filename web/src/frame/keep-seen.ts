@@ -2,11 +2,11 @@
 const SEEN_PX = 22
 
 /** Whether a thing can't be seen: a strip that stays while the page runs under it lies over it, or it is out of the window. */
-function hidden(e: Element): boolean {
-  const box = (e.closest('label') ?? e).getBoundingClientRect()
+function hidden(element: Element): boolean {
+  const box = (element.closest('label') ?? element).getBoundingClientRect()
   if (box.width < 1 || box.height < 1) return false
   const top = document.elementFromPoint(box.left + box.width / 2, box.top + Math.min(box.height / 2, SEEN_PX))
-  return !top || !(e.contains(top) || top.contains(e) || e.closest('label')?.contains(top))
+  return !top || !(element.contains(top) || top.contains(element) || element.closest('label')?.contains(top))
 }
 
 /** Whoever goes by keys sees where they are: what gets the focus under a strip is brought out from under it. */
@@ -15,7 +15,8 @@ export function keepFocusSeen(): void {
   window.addEventListener('keydown', () => (byKey = true), true)
   window.addEventListener('pointerdown', () => (byKey = false), true)
   document.addEventListener('focusin', (ev) => {
-    const e = ev.target
-    if (byKey && e instanceof Element && hidden(e)) e.scrollIntoView({ block: 'center', inline: 'center' })
+    const target = ev.target
+    if (byKey && target instanceof Element && hidden(target))
+      target.scrollIntoView({ block: 'center', inline: 'center' })
   })
 }

@@ -36,38 +36,38 @@ export interface CutRow {
   state: 'cut' | 'to-cut' | 'not-known'
 }
 export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
-  pieces.map((p) => {
-    const [a, b] = p.ends
+  pieces.map((piece) => {
+    const [a, b] = piece.ends
     return {
-      piece: p.item.tag,
-      pipe: `${named(p.line.material)} ${p.item.size}`,
+      piece: piece.item.tag,
+      pipe: `${named(piece.line.material)} ${piece.item.size}`,
       between: word('paper-between', {
         a: a.fitting?.fitting ? named(a.fitting.fitting) : word('ui-free-end'),
         b: b.fitting?.fitting ? named(b.fitting.fitting) : word('ui-free-end'),
       }),
-      measuredMm: p.item.measuredMm,
-      cutMm: p.cutMm.value,
+      measuredMm: piece.item.measuredMm,
+      cutMm: piece.cutMm.value,
       depthAMm: a.depthMm?.value ?? null,
       checkAMm: a.checkMarkMm?.value ?? null,
       depthBMm: b.depthMm?.value ?? null,
       checkBMm: b.checkMarkMm?.value ?? null,
-      bends: p.bends.map((x) => ({ atMm: x.atMm, turnDeg: x.turnDeg })),
-      state: p.isCut ? 'cut' : p.cutMm.value === null ? 'not-known' : 'to-cut',
+      bends: piece.bends.map((x) => ({ atMm: x.atMm, turnDeg: x.turnDeg })),
+      state: piece.isCut ? 'cut' : piece.cutMm.value === null ? 'not-known' : 'to-cut',
     }
   })
 
 /** Where the bends of a piece begin, as read: `120: 90°; 400: -45°`. */
-export const bendsText = (r: CutRow, reader: Reader): string =>
-  r.bends.map((x) => `${fmt.lengthFigure(x.atMm, reader)}: ${x.turnDeg}°`).join('; ')
+export const bendsText = (row: CutRow, reader: Reader): string =>
+  row.bends.map((x) => `${fmt.lengthFigure(x.atMm, reader)}: ${x.turnDeg}°`).join('; ')
 
 /** What stands over the rows of a sheet; on the next ones it is only for the eye. */
-function title(p: Paper, says: string, reader: Reader, again: boolean): void {
+function title(paper: Paper, says: string, reader: Reader, again: boolean): void {
   const inches = systemOf(reader, 'length') === 'inch'
   const put = (): void =>
-    p.text(shortened(p, says, 4, WIDE_MM, true), MARGIN_MM, 14, 4, { bold: true, foot: again })
+    paper.text(shortened(paper, says, 4, WIDE_MM, true), MARGIN_MM, 14, 4, { bold: true, foot: again })
   if (again) put()
-  else p.as('H1', put)
-  p.text(
+  else paper.as('H1', put)
+  paper.text(
     word('paper-lengths-in-millimetres-marks', { isInches: inches ? 'yes' : 'no' }),
     MARGIN_MM,
     19,
@@ -77,13 +77,13 @@ function title(p: Paper, says: string, reader: Reader, again: boolean): void {
     },
   )
 }
-function columns(p: Paper, again: boolean): void {
-  p.line(MARGIN_MM, HEAD_MM, MARGIN_MM + WIDE_MM, HEAD_MM, 0.5)
+function columns(paper: Paper, again: boolean): void {
+  paper.line(MARGIN_MM, HEAD_MM, MARGIN_MM + WIDE_MM, HEAD_MM, 0.5)
   for (const [key, { name, x }] of Object.entries(COLUMNS)) {
     const put = (): void =>
-      p.text(word(name), MARGIN_MM + x, HEAD_MM - 2, 2.6, { end: ENDS.has(key), foot: again })
+      paper.text(word(name), MARGIN_MM + x, HEAD_MM - 2, 2.6, { end: ENDS.has(key), foot: again })
     if (again) put()
-    else p.as('TH', put)
+    else paper.as('TH', put)
   }
 }
 
@@ -91,55 +91,55 @@ function columns(p: Paper, again: boolean): void {
 export async function cutList(job: string, rows: readonly CutRow[], reader: Reader): Promise<Uint8Array> {
   const sheet = sheetOf(reader)
   const says = word('paper-cut-list', { job })
-  const b = await book(says, sheet)
+  const feed = await book(says, sheet)
   const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, reader))
   const marks = (depth: number | null, check: number | null): string =>
     depth ? `${figure(depth)}${check === null ? '' : ` / ${figure(check)}`}` : ''
-  const row = (p: Paper, r: CutRow, y: number): void => {
+  const row = (paper: Paper, row: CutRow, y: number): void => {
     const put = (key: keyof typeof COLUMNS, text: string, heightMm = 3, bold = false): void => {
       const { x, wide } = COLUMNS[key]
-      p.as(key === 'piece' ? 'TH' : 'TD', () =>
-        p.text(shortened(p, text, heightMm, wide, bold), MARGIN_MM + x, y + 5, heightMm, {
+      paper.as(key === 'piece' ? 'TH' : 'TD', () =>
+        paper.text(shortened(paper, text, heightMm, wide, bold), MARGIN_MM + x, y + 5, heightMm, {
           end: ENDS.has(key),
           bold,
         }),
       )
     }
-    put('piece', r.piece, 3, true)
-    put('pipe', r.pipe)
-    put('measured', figure(r.measuredMm))
-    put('cut', r.cutMm === null ? '?' : figure(r.cutMm), 3.4, true)
-    put('first', marks(r.depthAMm, r.checkAMm))
-    put('second', marks(r.depthBMm, r.checkBMm))
-    put('by', r.state === 'cut' ? word('paper-is-cut') : '')
-    if (r.bends.length) {
-      const bends = word('paper-bends-from', { bendsText: bendsText(r, reader) })
-      p.text(shortened(p, bends, 2.8, WIDE_MM - 28), MARGIN_MM + 28, y + ROW_MM + 3.5, 2.8)
+    put('piece', row.piece, 3, true)
+    put('pipe', row.pipe)
+    put('measured', figure(row.measuredMm))
+    put('cut', row.cutMm === null ? '?' : figure(row.cutMm), 3.4, true)
+    put('first', marks(row.depthAMm, row.checkAMm))
+    put('second', marks(row.depthBMm, row.checkBMm))
+    put('by', row.state === 'cut' ? word('paper-is-cut') : '')
+    if (row.bends.length) {
+      const bends = word('paper-bends-from', { bendsText: bendsText(row, reader) })
+      paper.text(shortened(paper, bends, 2.8, WIDE_MM - 28), MARGIN_MM + 28, y + ROW_MM + 3.5, 2.8)
     }
   }
-  let p = b.page()
+  let p = feed.page()
   if (!rows.length) {
     p.text(word('paper-no-pieces-yet'), MARGIN_MM, 20)
-    return b.bytes()
+    return feed.bytes()
   }
   title(p, says, reader, false)
-  b.as('Table', () => {
+  feed.as('Table', () => {
     let y = HEAD_MM
-    b.as('TR', () => columns(p, false))
+    feed.as('TR', () => columns(p, false))
     for (const r of rows) {
       const high = ROW_MM + (r.bends.length ? ROW_MM - 1 : 0)
       if (y + high > sheet.long - MARGIN_MM) {
-        p = b.page()
+        p = feed.page()
         title(p, says, reader, true)
         columns(p, true)
         y = HEAD_MM
       }
-      b.as('TR', () => row(p, r, y))
+      feed.as('TR', () => row(p, r, y))
       y += high
       p.line(MARGIN_MM, y, MARGIN_MM + WIDE_MM, y, 0.15)
     }
   })
-  return b.bytes()
+  return feed.bytes()
 }
 
 /** How far a piece has come, in words. */

@@ -5,16 +5,16 @@ import type { Letters } from './sheet'
 /** Fonts of papers: Latin, Greek and Cyrillic, free to ship and to embed. Fetched when first asked for, then kept. */
 let kept: Promise<Letters> | null = null
 async function bytesOf(url: string): Promise<ArrayBuffer> {
-  const r = await fetch(url)
-  if (!r.ok) throw new Error(`a font of the papers did not come: ${r.status}`)
-  return r.arrayBuffer()
+  const response = await fetch(url)
+  if (!response.ok) throw new Error(`a font of the papers did not come: ${response.status}`)
+  return response.arrayBuffer()
 }
 export function paperFonts(): Promise<Letters> {
   kept ??= Promise.all([bytesOf(regular), bytesOf(bold)]).then(
     ([a, b]) => ({ regular: a, bold: b }),
-    (e: unknown) => {
+    (error: unknown) => {
       kept = null
-      throw e
+      throw error
     },
   )
   return kept

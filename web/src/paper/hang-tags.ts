@@ -19,46 +19,46 @@ const HOLE_MM = 5
 const INNER_MM = WIDE_MM - 12
 
 /** Letters as high as they may be and still fit the width of a tag. */
-function fitted(p: Paper, text: string, x: number, y: number, mostMm: number, bold = false): void {
-  const wide = p.widthOf(text, mostMm, bold)
-  p.text(text, x, y, Math.min(mostMm, (mostMm * INNER_MM) / wide), { bold })
+function fitted(paper: Paper, text: string, x: number, y: number, mostMm: number, bold = false): void {
+  const wide = paper.widthOf(text, mostMm, bold)
+  paper.text(text, x, y, Math.min(mostMm, (mostMm * INNER_MM) / wide), { bold })
 }
 
 /** Tags to hang on joints, six to a sheet, read from two metres off: not to be touched, no pressure, until when. */
 export async function hangTags(job: string, tags: readonly HangTag[], sheet: Sheet): Promise<Uint8Array> {
   const high = (sheet.long - 2 * MARGIN_MM) / DOWN
-  const b = await book(word('paper-hang-tags', { job }), sheet)
+  const feed = await book(word('paper-hang-tags', { job }), sheet)
   let p: Paper | null = null
-  tags.forEach((t, i) => {
+  tags.forEach((tag, i) => {
     const at = i % (ACROSS * DOWN)
-    if (at === 0) p = b.page()
+    if (at === 0) p = feed.page()
     const paper = p as unknown as Paper
     const x = MARGIN_MM + (at % ACROSS) * WIDE_MM
     const y = MARGIN_MM + Math.floor(at / ACROSS) * high
     paper.box(x, y, WIDE_MM, high)
     paper.box(x + WIDE_MM / 2 - HOLE_MM / 2, y + 4, HOLE_MM, HOLE_MM)
-    paper.as('H2', () => paper.text(t.tag, x + 6, y + 19, 7, { bold: true }))
-    paper.text(t.size, x + WIDE_MM - 6, y + 19, 4.6, { end: true })
+    paper.as('H2', () => paper.text(tag.tag, x + 6, y + 19, 7, { bold: true }))
+    paper.text(tag.size, x + WIDE_MM - 6, y + 19, 4.6, { end: true })
     paper.line(x + 6, y + 23, x + WIDE_MM - 6, y + 23, 0.8)
-    const set = t.touch === 'set'
+    const set = tag.touch === 'set'
     fitted(paper, set ? word('paper-set') : word('paper-no-touch-until'), x + 6, y + 30, 4.2, true)
     fitted(
       paper,
-      set ? word('paper-move-with-care') : (t.touch ?? word('paper-no-figure-ask')),
+      set ? word('paper-move-with-care') : (tag.touch ?? word('paper-no-figure-ask')),
       x + 6,
       y + 42,
       9.5,
       true,
     )
-    if (t.pressure) {
-      fitted(paper, word('paper-no-pressure-until', { bar: t.pressure.bar }), x + 6, y + 52, 4.2, true)
-      fitted(paper, t.pressure.at ?? word('paper-no-figure-ask'), x + 6, y + 65, 9.5, true)
+    if (tag.pressure) {
+      fitted(paper, word('paper-no-pressure-until', { bar: tag.pressure.bar }), x + 6, y + 52, 4.2, true)
+      fitted(paper, tag.pressure.at ?? word('paper-no-figure-ask'), x + 6, y + 65, 9.5, true)
     }
     paper.line(x + 6, y + 71, x + WIDE_MM - 6, y + 71, 0.3)
-    fitted(paper, word('paper-home', { section: t.section, made: t.made }), x + 6, y + 77, 2.9)
+    fitted(paper, word('paper-home', { section: tag.section, made: tag.made }), x + 6, y + 77, 2.9)
     fitted(paper, word('paper-by-its-rule-with'), x + 6, y + 82, 2.6)
     fitted(paper, job, x + 6, y + 87, 2.6)
   })
-  if (!tags.length) b.page().text(word('paper-nothing-waits-no-tag'), MARGIN_MM, MARGIN_MM + 6)
-  return b.bytes()
+  if (!tags.length) feed.page().text(word('paper-nothing-waits-no-tag'), MARGIN_MM, MARGIN_MM + 6)
+  return feed.bytes()
 }

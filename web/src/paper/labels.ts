@@ -15,14 +15,14 @@ const LINE_MM = 5
 const LETTER_MM = 2.8
 
 /** Squares of a code that are dark, as rows of runs: fewer shapes than one for each square. */
-function code(p: Paper, url: string, x: number, y: number, sizeMm: number): void {
+function code(paper: Paper, url: string, x: number, y: number, sizeMm: number): void {
   const { modules } = QRCode.create(url, { errorCorrectionLevel: 'M' })
   const step = sizeMm / modules.size
   for (let row = 0; row < modules.size; row++)
     for (let col = 0; col < modules.size;) {
       let end = col
       while (end < modules.size && modules.get(row, end)) end++
-      if (end > col) p.box(x + col * step, y + row * step, (end - col) * step, step, true)
+      if (end > col) paper.box(x + col * step, y + row * step, (end - col) * step, step, true)
       col = Math.max(end, col + 1)
     }
 }
@@ -32,25 +32,25 @@ export async function labelSheets(job: string, labels: readonly Label[], sheet: 
   const wide = (sheet.short - 2 * MARGIN_MM) / ACROSS
   const high = (sheet.long - 2 * MARGIN_MM) / DOWN
   const textMm = wide - CODE_MM - 8
-  const b = await book(word('paper-labels', { job }), sheet)
+  const feed = await book(word('paper-labels', { job }), sheet)
   let p: Paper | null = null
-  labels.forEach((l, i) => {
+  labels.forEach((label, i) => {
     const at = i % (ACROSS * DOWN)
-    if (at === 0) p = b.page()
+    if (at === 0) p = feed.page()
     const paper = p as unknown as Paper
     const x = MARGIN_MM + (at % ACROSS) * wide
     const y = MARGIN_MM + Math.floor(at / ACROSS) * high
     paper.box(x, y, wide, high)
-    paper.figure(word('paper-code-that-opens', { tag: l.tag }), () =>
-      code(paper, l.url, x + 3, y + 4, CODE_MM),
+    paper.figure(word('paper-code-that-opens', { tag: label.tag }), () =>
+      code(paper, label.url, x + 3, y + 4, CODE_MM),
     )
-    paper.as('H2', () => paper.text(l.tag, x + CODE_MM + 6, y + 9, 4.6, { bold: true }))
-    l.lines.forEach((line, k) => {
+    paper.as('H2', () => paper.text(label.tag, x + CODE_MM + 6, y + 9, 4.6, { bold: true }))
+    label.lines.forEach((line, k) => {
       // A long line is set smaller, not over the edge.
       const letters = Math.min(LETTER_MM, (LETTER_MM * textMm) / paper.widthOf(line, LETTER_MM))
       paper.text(line, x + CODE_MM + 6, y + 15 + k * LINE_MM, letters)
     })
   })
-  if (!labels.length) b.page().text(word('paper-nothing-to-label'), MARGIN_MM, MARGIN_MM + 6)
-  return b.bytes()
+  if (!labels.length) feed.page().text(word('paper-nothing-to-label'), MARGIN_MM, MARGIN_MM + 6)
+  return feed.bytes()
 }

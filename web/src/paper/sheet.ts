@@ -114,14 +114,14 @@ class PdfPaper implements Paper {
       }),
     )
   }
-  text(text: string, x: number, y: number, heightMm = 3.2, o: TextLook = {}): void {
-    const font = o.bold ? this.set.bold : this.set.font
+  text(text: string, x: number, y: number, heightMm = 3.2, look: TextLook = {}): void {
+    const font = look.bold ? this.set.bold : this.set.font
     const size = (heightMm / 0.72) * PT_PER_MM
     const said = printable(this.set, text)
-    const wide = o.end ? font.widthOfTextAtSize(said, size) : 0
+    const wide = look.end ? font.widthOfTextAtSize(said, size) : 0
     const draw = () =>
       this.page.drawText(said, { x: x * PT_PER_MM - wide, y: this.y(y), size, font, color: INK })
-    if (o.foot) this.tags.artifact(this.page, draw)
+    if (look.foot) this.tags.artifact(this.page, draw)
     else this.tags.text(this.page, draw)
   }
   as(role: Role, work: () => void): void {
@@ -140,10 +140,16 @@ class PdfPaper implements Paper {
   }
 }
 /** A text that stays within a width: shortened, with dots, where it is longer. */
-export function shortened(p: Paper, text: string, heightMm: number, wideMm: number, bold = false): string {
-  if (p.widthOf(text, heightMm, bold) <= wideMm) return text
+export function shortened(
+  paper: Paper,
+  text: string,
+  heightMm: number,
+  wideMm: number,
+  bold = false,
+): string {
+  if (paper.widthOf(text, heightMm, bold) <= wideMm) return text
   let kept = text
-  while (kept && p.widthOf(`${kept}\u2026`, heightMm, bold) > wideMm) kept = kept.slice(0, -1)
+  while (kept && paper.widthOf(`${kept}\u2026`, heightMm, bold) > wideMm) kept = kept.slice(0, -1)
   return `${kept.trimEnd()}\u2026`
 }
 
@@ -173,8 +179,8 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
     },
     bytes: (numbered = false) => {
       if (numbered)
-        papers.forEach((p, i) =>
-          p.text(
+        papers.forEach((paper, i) =>
+          paper.text(
             word('paper-page-of', { page: i + 1, pages: papers.length }),
             w - MARGIN_MM,
             h - MARGIN_MM,

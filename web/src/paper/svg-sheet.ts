@@ -15,8 +15,8 @@ class SvgPaper implements Paper {
     const how = fill ? 'fill="#1b2024" stroke="none"' : 'stroke-width="0.25"'
     this.parts.push(`<rect x="${n(x)}" y="${n(y)}" width="${n(w)}" height="${n(h)}" ${how}/>`)
   }
-  text(text: string, x: number, y: number, heightMm = 3.2, o: TextLook = {}): void {
-    const more = `${o.bold ? ' font-weight="700"' : ''}${o.end ? ' text-anchor="end"' : ''}`
+  text(text: string, x: number, y: number, heightMm = 3.2, look: TextLook = {}): void {
+    const more = `${look.bold ? ' font-weight="700"' : ''}${look.end ? ' text-anchor="end"' : ''}`
     this.parts.push(
       `<text x="${n(x)}" y="${n(y)}" font-size="${n(heightMm / 0.72)}" fill="#1b2024" stroke="none"${more}>${escaped(text)}</text>`,
     )

@@ -27,13 +27,13 @@ function tableOf(
       `bends_${unit}_deg`,
       'state',
     ],
-    body: rows.map((r) => [
-      r.piece,
-      r.pipe,
-      r.between,
-      ...LENGTHS.map(([, key]) => (r[key] === null ? null : cutTo(r[key], reader))),
-      bendsText(r, reader),
-      stateSaid(r.state),
+    body: rows.map((row) => [
+      row.piece,
+      row.pipe,
+      row.between,
+      ...LENGTHS.map(([, key]) => (row[key] === null ? null : cutTo(row[key], reader))),
+      bendsText(row, reader),
+      stateSaid(row.state),
     ]),
   }
 }

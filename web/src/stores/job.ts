@@ -23,15 +23,15 @@ import { reading, told } from '../words/word'
 const DOUBT_S = 2
 
 /** An entry as the server will keep it, by all that is known of its time now. */
-function asEvent(w: Waits, at: Where, clock: ClockFacts): JobEvent {
-  const { atS, errorS } = placeOf(w, clock)
+function asEvent(waits: Waits, at: Where, clock: ClockFacts): JobEvent {
+  const { atS, errorS } = placeOf(waits, clock)
   return {
-    ...w.draft,
+    ...waits.draft,
     jobId: at.jobId,
     deviceId: at.deviceId,
     actorId: at.personId,
     // What was said to have been earlier was so much earlier than it was written.
-    occurredAtS: atS + (w.made ? w.draft.atDeviceS - w.made.at.wallS : 0),
+    occurredAtS: atS + (waits.made ? waits.draft.atDeviceS - waits.made.at.wallS : 0),
     clockErrorS: errorS > DOUBT_S ? errorS : 0,
   }
 }

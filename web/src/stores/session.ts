@@ -64,8 +64,8 @@ export const useSession = defineStore('session', () => {
     if (other || !choices.isSettled()) void choices.read()
   }
   /** What an answer of the server says about the session: asked as this person, and let in or not. */
-  function heard(e?: unknown): void {
-    if (e instanceof Refused ? e.status === 401 : !e) lapsed.value = Boolean(e)
+  function heard(error?: unknown): void {
+    if (error instanceof Refused ? error.status === 401 : !error) lapsed.value = Boolean(error)
   }
   async function check(): Promise<void> {
     try {
@@ -80,9 +80,9 @@ export const useSession = defineStore('session', () => {
       else if (person.value) lapsed.value = true
       // Somebody else has signed in since: what was opened was opened for another.
       if (now && other) location.reload()
-    } catch (e) {
+    } catch (error) {
       // Without signal the last person on this device goes on; the server will ask again when it is back.
-      if (!(e instanceof NoSignal)) heard(e)
+      if (!(error instanceof NoSignal)) heard(error)
     }
   }
   /** Who is here. A person this device remembers does not wait for the server's answer. */

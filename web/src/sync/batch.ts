@@ -33,8 +33,8 @@ export function placeOf({ draft, made }: Waits, clock: ClockFacts): Placed {
   return placed(made.at, made.before, since)
 }
 /** By how much a request's own time is shifted, so that the server puts these entries where they were made, s. */
-export const shiftOf = (w: Waits, clock: ClockFacts): number =>
-  w.made ? placeOf(w, clock).atS - w.made.at.wallS - clock.offsetS : 0
+export const shiftOf = (waits: Waits, clock: ClockFacts): number =>
+  waits.made ? placeOf(waits, clock).atS - waits.made.at.wallS - clock.offsetS : 0
 
 /** Has a clock parted since the server was last heard before any of these, and was it not heard since? */
 export const mustHearFirst = (waits: readonly Waits[], clock: ClockFacts): boolean =>
@@ -63,8 +63,9 @@ export function batchOf(waits: readonly Waits[], clock: ClockFacts): Waits[] {
   if (!first) return []
   const [shift, error] = [shiftOf(first, clock), placeOf(first, clock).errorS]
   const differs = all.findIndex(
-    (w) =>
-      Math.abs(shiftOf(w, clock) - shift) > SAME_S || Math.abs(placeOf(w, clock).errorS - error) > SAME_S,
+    (waits) =>
+      Math.abs(shiftOf(waits, clock) - shift) > SAME_S ||
+      Math.abs(placeOf(waits, clock).errorS - error) > SAME_S,
   )
   return all.slice(0, differs < 0 ? undefined : differs)
 }

@@ -52,8 +52,8 @@ function performer(ports: Ports, tell: (h: Happened) => void) {
   async function request(turn: number, batch: readonly Waits[], ask: () => Promise<Happened>): Promise<void> {
     try {
       tell(await ask())
-    } catch (e) {
-      tell({ ...ports.server.failure(e, batch), turn })
+    } catch (error) {
+      tell({ ...ports.server.failure(error, batch), turn })
     }
   }
   return async (todo: Todo, where: Where): Promise<void> => {
@@ -95,10 +95,10 @@ export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) =
   let idle: (() => void)[] = []
   const perform = performer(ports, tell)
 
-  function tell(h: Happened): void {
-    const n = next(sync, h, ports.clock())
+  function tell(happened: Happened): void {
+    const n = next(sync, happened, ports.clock())
     sync = n.sync
-    changed(sync, h)
+    changed(sync, happened)
     if (at) for (const todo of n.todo) void perform(todo, at)
     if (sync.busy) return
     const waiters = idle

@@ -114,16 +114,16 @@ export interface Next {
 
 const bySeq = (a: Waits, b: Waits): number => a.draft.deviceSeq - b.draft.deviceSeq
 /** Adds entries that are neither here yet, nor in the log, nor given back. */
-function merged(s: Sync, more: readonly Waits[]): readonly Waits[] {
-  const here = new Set([...s.waiting.map((w) => w.draft.id), ...s.returned.map((r) => r.id)])
+function merged(sync: Sync, more: readonly Waits[]): readonly Waits[] {
+  const here = new Set([...sync.waiting.map((w) => w.draft.id), ...sync.returned.map((r) => r.id)])
   const fresh = more.filter((w) => !here.has(w.draft.id))
-  if (!fresh.length) return s.waiting
-  const known = new Set(s.known.map((e) => e.id))
-  return [...s.waiting, ...fresh.filter((w) => !known.has(w.draft.id))].sort(bySeq)
+  if (!fresh.length) return sync.waiting
+  const known = new Set(sync.known.map((e) => e.id))
+  return [...sync.waiting, ...fresh.filter((w) => !known.has(w.draft.id))].sort(bySeq)
 }
 
-function afterReading(s: Sync, from: Head, answer: Lines): Next {
-  const heard: Sync = { ...s, busy: null, offline: false, held: false, answered: true }
+function afterReading(sync: Sync, from: Head, answer: Lines): Next {
+  const heard: Sync = { ...sync, busy: null, offline: false, held: false, answered: true }
   if (answer.hashAfter !== from.hash)
     // Another log than the one kept here, such as a demo begun afresh: it is read from its beginning.
     return {
@@ -134,17 +134,17 @@ function afterReading(s: Sync, from: Head, answer: Lines): Next {
   const events = answer.lines.map((l) => l.event)
   const head = { seq: answer.head, hash: answer.hashHead }
   const ids = new Set(events.map((e) => e.id))
-  const back = s.waiting.filter((w) => ids.has(w.draft.id))
+  const back = sync.waiting.filter((w) => ids.has(w.draft.id))
   const first = answer.lines[0]
   return {
     sync: {
       ...heard,
-      known: events.length ? [...s.known, ...events] : s.known,
+      known: events.length ? [...sync.known, ...events] : sync.known,
       head,
-      waiting: back.length ? s.waiting.filter((w) => !ids.has(w.draft.id)) : s.waiting,
+      waiting: back.length ? sync.waiting.filter((w) => !ids.has(w.draft.id)) : sync.waiting,
       taken: new Set(),
       // What was taken and can't be read waits until somebody asks again, and is sent once more.
-      held: [...s.taken].some((id) => !ids.has(id)),
+      held: [...sync.taken].some((id) => !ids.has(id)),
     },
     todo: [
       ...(first ? [{ do: 'keep-part', from: first.seq, events, head } as const] : []),
@@ -154,78 +154,83 @@ function afterReading(s: Sync, from: Head, answer: Lines): Next {
 }
 
 /** What follows from what happened, before anything new is begun. */
-function came(s: Sync, h: Happened): Next {
+function came(sync: Sync, happened: Happened): Next {
   const nothing = (sync: Sync): Next => ({ sync, todo: [] })
   // An answer to another opening.
-  if ('turn' in h && h.turn !== s.turn) return nothing(s)
-  switch (h.what) {
+  if ('turn' in happened && happened.turn !== sync.turn) return nothing(sync)
+  switch (happened.what) {
     case 'opened': {
-      const { known, head, waiting, returned } = h
-      const begun = { ...CLOSED, turn: s.turn + 1, open: true, known, head, returned, wanted: true }
+      const { known, head, waiting, returned } = happened
+      const begun = { ...CLOSED, turn: sync.turn + 1, open: true, known, head, returned, wanted: true }
       return nothing({ ...begun, waiting: merged(begun, waiting) })
     }
     case 'closed':
-      return nothing({ ...CLOSED, turn: s.turn + 1 })
+      return nothing({ ...CLOSED, turn: sync.turn + 1 })
     case 'wrote':
-      return nothing({ ...s, waiting: merged(s, h.entries), held: false })
+      return nothing({ ...sync, waiting: merged(sync, happened.entries), held: false })
     case 'found':
-      return nothing({ ...s, waiting: merged(s, h.waiting) })
+      return nothing({ ...sync, waiting: merged(sync, happened.waiting) })
     case 'asked':
-      return nothing({ ...s, wanted: true, held: false })
+      return nothing({ ...sync, wanted: true, held: false })
     case 'read':
-      return afterReading(s, h.from, h.answer)
+      return afterReading(sync, happened.from, happened.answer)
     case 'taken':
-      return nothing({ ...s, busy: null, offline: false, taken: new Set([...s.taken, ...h.ids]) })
+      return nothing({
+        ...sync,
+        busy: null,
+        offline: false,
+        taken: new Set([...sync.taken, ...happened.ids]),
+      })
     case 'refused': {
-      const ids = new Set(h.drafts.map((d) => d.id))
-      const given = h.drafts.map((draft): Returned => ({ id: draft.id, draft, why: h.why }))
+      const ids = new Set(happened.drafts.map((d) => d.id))
+      const given = happened.drafts.map((draft): Returned => ({ id: draft.id, draft, why: happened.why }))
       return {
         sync: {
-          ...s,
+          ...sync,
           busy: null,
           offline: false,
-          waiting: s.waiting.filter((w) => !ids.has(w.draft.id)),
-          returned: [...s.returned.filter((r) => !ids.has(r.id)), ...given],
+          waiting: sync.waiting.filter((w) => !ids.has(w.draft.id)),
+          returned: [...sync.returned.filter((r) => !ids.has(r.id)), ...given],
         },
-        todo: [{ do: 'give-back', drafts: h.drafts, why: h.why }],
+        todo: [{ do: 'give-back', drafts: happened.drafts, why: happened.why }],
       }
     }
     case 'failed':
       return nothing({
-        ...s,
+        ...sync,
         busy: null,
         wanted: false,
         held: true,
-        offline: h.why === 'no-signal',
+        offline: happened.why === 'no-signal',
         // Work goes on with what was kept here; what is not this person's is shut.
-        ...(h.why === 'not-mine' && !s.answered ? { open: false, missing: true } : {}),
+        ...(happened.why === 'not-mine' && !sync.answered ? { open: false, missing: true } : {}),
       })
     case 'put-away':
       return {
-        sync: { ...s, returned: s.returned.filter((r) => r.id !== h.id) },
-        todo: [{ do: 'clear', id: h.id }],
+        sync: { ...sync, returned: sync.returned.filter((r) => r.id !== happened.id) },
+        todo: [{ do: 'clear', id: happened.id }],
       }
   }
 }
 
 /** What is to be asked of the server now. */
-function begun(s: Sync, h: Happened, clock: ClockFacts): Next {
-  const idle: Next = { sync: s, todo: [] }
-  if (!s.open || s.busy) return idle
+function begun(sync: Sync, happened: Happened, clock: ClockFacts): Next {
+  const idle: Next = { sync: sync, todo: [] }
+  if (!sync.open || sync.busy) return idle
   const read = (): Next => ({
-    sync: { ...s, busy: 'reading', wanted: false },
-    todo: [{ do: 'read', turn: s.turn, from: s.head }],
+    sync: { ...sync, busy: 'reading', wanted: false },
+    todo: [{ do: 'read', turn: sync.turn, from: sync.head }],
   })
   // What was taken is read back before anything else is sent: only then is it let go of here.
-  if (s.wanted || (s.taken.size && !s.held)) return read()
-  const unsent = s.waiting.filter((w) => !s.taken.has(w.draft.id))
-  if (s.held || !unsent.length) return idle
+  if (sync.wanted || (sync.taken.size && !sync.held)) return read()
+  const unsent = sync.waiting.filter((w) => !sync.taken.has(w.draft.id))
+  if (sync.held || !unsent.length) return idle
   // What can't be placed by what was known when it was made is placed by hearing the server first.
   if (mustHearFirst(unsent, clock))
     // Heard just now, and no wiser: it waits until somebody asks again.
-    return h.what === 'read' ? { sync: { ...s, held: true }, todo: [] } : read()
+    return happened.what === 'read' ? { sync: { ...sync, held: true }, todo: [] } : read()
   const batch = batchOf(unsent, clock)
-  return { sync: { ...s, busy: 'sending' }, todo: [{ do: 'send', turn: s.turn, batch }] }
+  return { sync: { ...sync, busy: 'sending' }, todo: [{ do: 'send', turn: sync.turn, batch }] }
 }
 
 /**
@@ -233,8 +238,8 @@ function begun(s: Sync, h: Happened, clock: ClockFacts): Next {
  * @param s where everything stands. @param h what happened. @param clock what is known of the time now.
  * @returns where everything stands then, and what is to be done. At most one request is under way at any time.
  */
-export function next(s: Sync, h: Happened, clock: ClockFacts): Next {
-  const a = came(s, h)
-  const b = begun(a.sync, h, clock)
+export function next(sync: Sync, happened: Happened, clock: ClockFacts): Next {
+  const a = came(sync, happened)
+  const b = begun(a.sync, happened, clock)
   return { sync: b.sync, todo: [...a.todo, ...b.todo] }
 }

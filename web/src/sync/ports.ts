@@ -23,13 +23,13 @@ export function refusedOf(field: string | null, drafts: readonly Draft[]): reado
   return one ? [one] : drafts
 }
 /** What an answer that was no success says of what was asked. */
-export function failureOf(e: unknown, batch: readonly Waits[]): Failure {
-  if (e instanceof NoSignal) return { what: 'failed', why: 'no-signal' }
-  if (!(e instanceof Refused) || e.status >= 500 || LATER.has(e.status))
+export function failureOf(error: unknown, batch: readonly Waits[]): Failure {
+  if (error instanceof NoSignal) return { what: 'failed', why: 'no-signal' }
+  if (!(error instanceof Refused) || error.status >= 500 || LATER.has(error.status))
     return { what: 'failed', why: 'trouble' }
-  if (!batch.length) return { what: 'failed', why: NOT_MINE.has(e.status) ? 'not-mine' : 'trouble' }
+  if (!batch.length) return { what: 'failed', why: NOT_MINE.has(error.status) ? 'not-mine' : 'trouble' }
   const drafts = batch.map((w) => w.draft)
-  return { what: 'refused', drafts: refusedOf(e.field, drafts), why: e.message }
+  return { what: 'refused', drafts: refusedOf(error.field, drafts), why: error.message }
 }
 
 /** This device's store, the server, and the clock, as the machine of sync needs them. */
@@ -54,9 +54,9 @@ export function usePorts(): Ports {
       clock.heard(r.serverNowS, sentAt, Date.now())
       session.heard()
       return r
-    } catch (e) {
-      session.heard(e)
-      throw e
+    } catch (error) {
+      session.heard(error)
+      throw error
     }
   }
   return {

@@ -61,8 +61,8 @@ async function readWorkbook(bytes: Uint8Array, sheet: string | null): Promise<Ta
     // The reader unpacks larger workbooks in a worker made from text, which this app's content policy refuses: it is
     // handed one that is packed without being pressed.
     sheets = await read(new Blob([zipSync(files, { level: 0 }) as BlobPart]))
-  } catch (e) {
-    if (e instanceof NotATable) throw e
+  } catch (error) {
+    if (error instanceof NotATable) throw error
     throw new NotATable({ code: 'files-workbook-broken' })
   }
   const found = sheets.find((s) => s.sheet === sheet) ?? sheets[0]
@@ -148,11 +148,11 @@ function peekAt(files: Unzipped, sheet: string): Peek {
   const path = pathOf(files, sheet)
   const xml = path && files[path] ? strFromU8(files[path]) : ''
   const merged = [...xml.matchAll(/<mergeCell [^>]*ref="([A-Z0-9:]+)"/g)].map((m) => m[1] as string)
-  const hidden = [...xml.matchAll(/<row\b[^>]*>/g)].flatMap((m) =>
-    /\bhidden="(1|true)"/.test(m[0]) ? [Number(attribute(m[0], 'r'))] : [],
+  const hidden = [...xml.matchAll(/<row\b[^>]*>/g)].flatMap((match) =>
+    /\bhidden="(1|true)"/.test(match[0]) ? [Number(attribute(match[0], 'r'))] : [],
   )
-  const cells = [...xml.matchAll(/<c\b([^>]*?)(?:\/>|>(.*?)<\/c>)/gs)].flatMap((m): Peek['cells'] => {
-    const [, head = '', body = ''] = m
+  const cells = [...xml.matchAll(/<c\b([^>]*?)(?:\/>|>(.*?)<\/c>)/gs)].flatMap((match): Peek['cells'] => {
+    const [, head = '', body = ''] = match
     const at = /\br="([A-Z]+)(\d+)"/.exec(head)
     if (!at) return []
     const value = /<v>([^<]+)/.exec(body)?.[1] ?? null

@@ -6,14 +6,14 @@ import type { StockReply } from './stock-reply'
 /** Plans bars off the main thread; it is ended from outside when somebody stops it. */
 const highs = loadHighs({ locateFile: () => wasmUrl })
 const reply = (r: StockReply): void => self.postMessage(r)
-self.onmessage = async (e: MessageEvent<{ input: StockInput; limitMs: number }>) => {
+self.onmessage = async (event: MessageEvent<{ input: StockInput; limitMs: number }>) => {
   const solve = solverFrom((await highs) as never)
   const clock = (): number => performance.now()
   try {
-    const plan = planStock(e.data.input, {
+    const plan = planStock(event.data.input, {
       solve,
       clock,
-      limitMs: e.data.limitMs,
+      limitMs: event.data.limitMs,
       onProgress: (progress) => reply({ progress }),
     })
     reply({ plan })

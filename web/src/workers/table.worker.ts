@@ -8,18 +8,18 @@ const reply = (r: TableReply): void => self.postMessage(r)
 let table: Cells = []
 /** The file as it was opened: another of its sheets may be asked for. */
 let file = new Uint8Array()
-self.onmessage = async (e: MessageEvent<TableAsk>) => {
+self.onmessage = async (event: MessageEvent<TableAsk>) => {
   try {
-    if ('open' in e.data || 'sheet' in e.data) {
+    if ('open' in event.data || 'sheet' in event.data) {
       reply({ progress: { says: { code: 'files-opening' }, share: 0 } })
-      if ('open' in e.data) file = new Uint8Array(e.data.open.bytes)
-      const { rows, ...more } = await readTable(file, 'sheet' in e.data ? e.data.sheet : null)
+      if ('open' in event.data) file = new Uint8Array(event.data.open.bytes)
+      const { rows, ...more } = await readTable(file, 'sheet' in event.data ? event.data.sheet : null)
       table = rows
       const widest = rows.reduce((n, r) => Math.max(n, r.length), 0)
       reply({ found: { rows: rows.length, head: rows.slice(0, HEAD_ROWS), widest, ...more } })
       return
     }
-    const { ask, like } = e.data.read
+    const { ask, like } = event.data.read
     const read = readSchedule(
       table,
       ask,

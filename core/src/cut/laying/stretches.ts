@@ -30,26 +30,28 @@ export function stretchesOf(state: JobState, line: Line): Stretch[] {
     const first = list[0] as LaidPart
     if (first.item.type === 'piece')
       open = { part: tee ?? first, atMm: tee ? centre(tee) : first.fromMm, guessed: false }
-    for (const p of list) {
-      if (p.item.type === 'piece' && open) open.guessed ||= p.guessed
-      const last = p === list.at(-1)
+    for (const part of list) {
+      if (part.item.type === 'piece' && open) open.guessed ||= part.guessed
+      const last = part === list.at(-1)
       const stops =
-        p.item.type === 'fitting' && (TURNS.includes(p.item.fitting ?? '') || p.item.fitting === 'reducer')
+        part.item.type === 'fitting' &&
+        (TURNS.includes(part.item.fitting ?? '') || part.item.fitting === 'reducer')
       if (open && (stops || last)) {
-        const toMm = p.item.type === 'piece' ? p.toMm : centre(p)
-        const piece = [...list].slice(0, list.indexOf(p) + 1).findLast((x) => x.item.type === 'piece')
+        const toMm = part.item.type === 'piece' ? part.toMm : centre(part)
+        const piece = [...list].slice(0, list.indexOf(part) + 1).findLast((x) => x.item.type === 'piece')
         if (toMm > open.atMm && piece)
           out.push({
             line,
             size: piece.item.size,
             from: open.part.item,
-            to: p.item,
+            to: part.item,
             lengthMm: toMm - open.atMm,
             guessed: open.guessed,
           })
         open = null
       }
-      if (!open && !last && p.item.type === 'fitting') open = { part: p, atMm: centre(p), guessed: false }
+      if (!open && !last && part.item.type === 'fitting')
+        open = { part: part, atMm: centre(part), guessed: false }
     }
   }
   return out.sort((a, b) => b.lengthMm - a.lengthMm)

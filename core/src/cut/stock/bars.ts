@@ -17,9 +17,9 @@ export const singles = (model: Model): Pattern[] =>
 export function trimmed(model: Model, plan: readonly Pattern[]): Pattern[] {
   const left = model.items.map((it) => it.pieces.length)
   return plan
-    .map((p) => ({
-      stock: p.stock,
-      counts: p.counts.map((n, i) => {
+    .map((pattern) => ({
+      stock: pattern.stock,
+      counts: pattern.counts.map((n, i) => {
         const take = Math.min(n, left[i] as number)
         left[i] = (left[i] as number) - take
         return take
@@ -58,11 +58,11 @@ export function reachable(model: Model, valueMm: number): number {
 /** Patterns as bars with cuts in order, longest first, each with the ids of its pieces. */
 export function barsOf(model: Model, plan: readonly Pattern[]): Bar[] {
   const pieces = model.items.map((it) => [...it.pieces])
-  return plan.map((p) => {
-    const stock = model.stocks[p.stock] as Stock
+  return plan.map((pattern) => {
+    const stock = model.stocks[pattern.stock] as Stock
     const cuts: Cut[] = []
     let atMm = 0
-    p.counts.forEach((n, i) => {
+    pattern.counts.forEach((n, i) => {
       for (const { id, lengthMm } of pieces[i]?.splice(0, n) ?? []) {
         cuts.push({ id, atMm, lengthMm })
         atMm += lengthMm + model.kerfMm

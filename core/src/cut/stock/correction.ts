@@ -40,13 +40,13 @@ export class Correction {
       return last.fillings.counts(room)
     }
     const plan = greedyPlan(model, wanted, fill)
-    for (const p of plan ?? []) this.learn(p)
+    for (const pattern of plan ?? []) this.learn(pattern)
     return plan
   }
-  private learn(p: Pattern): void {
-    const room = (this.model.stocks[p.stock] as Stock).room
-    const waste = room / Math.max(1, widthOf(this.model, p.counts))
-    p.counts.forEach((n, i) => {
+  private learn(pattern: Pattern): void {
+    const room = (this.model.stocks[pattern.stock] as Stock).room
+    const waste = room / Math.max(1, widthOf(this.model, pattern.counts))
+    pattern.counts.forEach((n, i) => {
       if (!n) return
       const fresh = (this.model.items[i] as Item).width ** POWER * waste
       const share = MEMORY * (0.5 + this.random())

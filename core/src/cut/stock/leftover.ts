@@ -46,15 +46,15 @@ function moveOne(model: Model, plan: Pattern[], from: Pattern, room: (p: Pattern
 /** Each bar on the cheapest stock that still holds it. */
 export function onCheapest(model: Model, plan: Pattern[]): Pattern[] {
   const used = model.stocks.map((_, i) => plan.filter((p) => p.stock === i).length)
-  for (const p of plan) {
-    const width = widthOf(model, p.counts)
-    model.stocks.forEach((s, i) => {
-      const now = model.stocks[p.stock] as Stock
-      const better = costMm(s) < costMm(now) || (costMm(s) === costMm(now) && s.room < now.room)
-      if (!better || s.room < width || (used[i] as number) >= s.count) return
-      used[p.stock] = (used[p.stock] as number) - 1
+  for (const pattern of plan) {
+    const width = widthOf(model, pattern.counts)
+    model.stocks.forEach((stock, i) => {
+      const now = model.stocks[pattern.stock] as Stock
+      const better = costMm(stock) < costMm(now) || (costMm(stock) === costMm(now) && stock.room < now.room)
+      if (!better || stock.room < width || (used[i] as number) >= stock.count) return
+      used[pattern.stock] = (used[pattern.stock] as number) - 1
       used[i] = (used[i] as number) + 1
-      p.stock = i
+      pattern.stock = i
     })
   }
   return plan

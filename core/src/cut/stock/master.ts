@@ -45,9 +45,11 @@ export function masterLp(
         ]
       : [],
   )
-  const limits = model.stocks.flatMap((s, i) => {
+  const limits = model.stocks.flatMap((stock, i) => {
     const terms = patterns.flatMap((p, k) => (p.stock === i ? [`1 x${k}`] : []))
-    return s.count < Infinity && terms.length ? [` s${i}: ${sum(terms)} <= ${s.count - (used[i] ?? 0)}`] : []
+    return stock.count < Infinity && terms.length
+      ? [` s${i}: ${sum(terms)} <= ${stock.count - (used[i] ?? 0)}`]
+      : []
   })
   const mmTerms = patterns.map((p, k) => `${costOf(model.stocks[p.stock] as Stock, 'mm')} x${k}`)
   const open = wanted.flatMap((n, i) => (n > 0 ? [`${unmet} y${i}`] : []))

@@ -104,21 +104,27 @@ function inUnits(
   exact: boolean,
 ): Model {
   const items = new Map<string, Item>()
-  for (const p of input.pieces) {
-    const mm = p.lengthMm + input.kerfMm
+  for (const piece of input.pieces) {
+    const mm = piece.lengthMm + input.kerfMm
     const key = `${above(mm)} ${below(mm)}`
     let item = items.get(key)
     if (!item) items.set(key, (item = { width: pieceUnits(mm), pieces: [] }))
-    for (let k = 0; k < p.count; k++) item.pieces.push({ id: p.id, lengthMm: p.lengthMm })
+    for (let k = 0; k < piece.count; k++) item.pieces.push({ id: piece.id, lengthMm: piece.lengthMm })
   }
   const stocks = new Map<string, Stock>()
-  for (const s of input.stock) {
-    const offcut = s.offcut === true
-    const count = s.count ?? (offcut ? 1 : Infinity)
-    const key = `${below(s.lengthMm)} ${offcut}`
+  for (const length of input.stock) {
+    const offcut = length.offcut === true
+    const count = length.count ?? (offcut ? 1 : Infinity)
+    const key = `${below(length.lengthMm)} ${offcut}`
     const had = stocks.get(key)
     if (had) had.count += count
-    else stocks.set(key, { lengthMm: s.lengthMm, room: roomUnits(s.lengthMm + input.kerfMm), offcut, count })
+    else
+      stocks.set(key, {
+        lengthMm: length.lengthMm,
+        room: roomUnits(length.lengthMm + input.kerfMm),
+        offcut,
+        count,
+      })
   }
   return {
     items: [...items.values()].sort((a, b) => b.width - a.width),

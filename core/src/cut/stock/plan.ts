@@ -165,16 +165,16 @@ class Search {
     if (!this.late()) this.offerWith([], this.wanted, pool, [])
   }
   /** Takes what the relaxation uses at least once; from the second round on at least its most used pattern. */
-  private fixWhole(r: Relaxed, fixed: readonly Pattern[], k: number): [Pattern[], number[]] {
+  private fixWhole(relaxed: Relaxed, fixed: readonly Pattern[], k: number): [Pattern[], number[]] {
     const out = [...fixed]
     const before = out.length
     const add = (i: number, n: number): void => {
-      for (let t = 0; t < n; t++) out.push(r.patterns[i] as Pattern)
+      for (let t = 0; t < n; t++) out.push(relaxed.patterns[i] as Pattern)
     }
-    r.uses.forEach((u, i) => add(i, Math.floor(u + NEAR_MM)))
-    if (k > 0 && out.length === before && r.uses.length)
+    relaxed.uses.forEach((u, i) => add(i, Math.floor(u + NEAR_MM)))
+    if (k > 0 && out.length === before && relaxed.uses.length)
       add(
-        r.uses.reduce((top, u, i) => (u > (r.uses[top] as number) ? i : top), 0),
+        relaxed.uses.reduce((top, u, i) => (u > (relaxed.uses[top] as number) ? i : top), 0),
         1,
       )
     return [out, this.leftAfter(out)]

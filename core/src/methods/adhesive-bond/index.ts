@@ -41,9 +41,9 @@ export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
   fields: [measuredDepth(400)],
   practice,
   depth,
-  marks: (_spec, d) => [
-    { kind: 'depth', fromEndMm: d },
-    { kind: 'sand', fromEndMm: plus(d, SAND_BEYOND_MM) },
+  marks: (_spec, fig) => [
+    { kind: 'depth', fromEndMm: fig },
+    { kind: 'sand', fromEndMm: plus(fig, SAND_BEYOND_MM) },
   ],
   shortMaxMm: 3,
   overMaxMm: 3,
@@ -128,13 +128,13 @@ export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
   ],
   cure: () => RESIN_RULE,
   mends: { 'bond-fillet-gaps': 'fillet' },
-  judge: (_spec, r) => {
+  judge: (_spec, readings) => {
     const findings = []
-    if (r.home === 'short') findings.push(finding('stop', 'bond-short', practice))
-    if (r.fillet === 'gaps') findings.push(finding('warn', 'bond-fillet-gaps', practice))
+    if (readings.home === 'short') findings.push(finding('stop', 'bond-short', practice))
+    if (readings.fillet === 'gaps') findings.push(finding('warn', 'bond-fillet-gaps', practice))
     return {
       findings,
-      causes: r.home === 'short' ? [msg('cause-bond-gelled')] : [],
+      causes: readings.home === 'short' ? [msg('cause-bond-gelled')] : [],
     }
   },
   interrupted: [

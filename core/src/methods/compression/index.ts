@@ -80,14 +80,14 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   practice,
   depth,
   params: (spec) => {
-    const t = turns(spec)
+    const asked = turns(spec)
     return {
       kind: kindOf(spec),
       depthMm: depth(spec).value ?? -1,
-      turnsMin: t.turnsMin ?? -1,
-      turnsTo: t.turnsMax === t.turnsMin ? 0 : (t.turnsMax ?? 0),
-      clock: t.markEndsAtClock ?? 0,
-      start: t.start,
+      turnsMin: asked.turnsMin ?? -1,
+      turnsTo: asked.turnsMax === asked.turnsMin ? 0 : (asked.turnsMax ?? 0),
+      clock: asked.markEndsAtClock ?? 0,
+      start: asked.start,
       remake: spec.remake ? 1 : 0,
       plastic: spec.material === 'pe' || spec.material === 'pex' ? 1 : 0,
       offMm: inchToMm(1 / 8),
@@ -95,19 +95,19 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   },
   steps,
   mends: { 'turns-short': 'turn', 'nut-not-at-stop': 'turn' },
-  judge: (spec, r) => {
-    const t = turns(spec)
+  judge: (spec, readings) => {
+    const asked = turns(spec)
     const findings: Finding[] = []
-    const n = numberOf(r, 'turns')
-    if (n !== null && t.turnsMin !== null && t.turnsMax !== null) {
-      if (n > t.turnsMax + TURNS_TOLERANCE)
-        findings.push(finding('stop', 'turns-over', t.source, { turns: n, max: t.turnsMax }))
-      else if (n < t.turnsMin - TURNS_TOLERANCE)
-        findings.push(finding('warn', 'turns-short', t.source, { turns: n, min: t.turnsMin }))
+    const n = numberOf(readings, 'turns')
+    if (n !== null && asked.turnsMin !== null && asked.turnsMax !== null) {
+      if (n > asked.turnsMax + TURNS_TOLERANCE)
+        findings.push(finding('stop', 'turns-over', asked.source, { turns: n, max: asked.turnsMax }))
+      else if (n < asked.turnsMin - TURNS_TOLERANCE)
+        findings.push(finding('warn', 'turns-short', asked.source, { turns: n, min: asked.turnsMin }))
     }
-    if (r.stop === 'not-yet') findings.push(finding('warn', 'nut-not-at-stop', t.source))
-    if (r.mark === 'not-moved') findings.push(finding('stop', 'tube-not-home', practice))
-    if (r.mark === 'moved-out') findings.push(finding('stop', 'tube-pulled-out', practice))
+    if (readings.stop === 'not-yet') findings.push(finding('warn', 'nut-not-at-stop', asked.source))
+    if (readings.mark === 'not-moved') findings.push(finding('stop', 'tube-not-home', practice))
+    if (readings.mark === 'moved-out') findings.push(finding('stop', 'tube-pulled-out', practice))
     return { findings, causes: [] }
   },
   interrupted: [
@@ -164,17 +164,17 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
     choiceRule('warn', 'choice-backfill', practice, ['buried'], (_s, a) => a.buried === 'yes'),
   ],
   figures: (spec) => {
-    const t = turns(spec)
+    const asked = turns(spec)
     return [
       { key: 'depthMm', fig: depth(spec), unit: 'mm' },
       {
         key: 'turnsMin',
-        fig: t.turnsMin === null ? noFig(msg('turns-to-stop')) : fig(t.turnsMin, t.source),
+        fig: asked.turnsMin === null ? noFig(msg('turns-to-stop')) : fig(asked.turnsMin, asked.source),
         unit: 'turns',
       },
       {
         key: 'turnsMax',
-        fig: t.turnsMax === null ? noFig(msg('turns-to-stop')) : fig(t.turnsMax, t.source),
+        fig: asked.turnsMax === null ? noFig(msg('turns-to-stop')) : fig(asked.turnsMax, asked.source),
         unit: 'turns',
       },
       ...(standsOff(spec)

@@ -25,10 +25,10 @@ export function curePieces(
     return perBarAccumulated(rule, homeS, runs, holder)
   }
   const out: Piece[] = [{ fromS: homeS, bar: 0, slopeBarPerS: 0, holder, reachedS: homeS }]
-  rule.classes.forEach((c, i) => {
-    const finish = paceOf(history, `${rule.id}#${i}`, c.requiredS, mode).finish(homeS)
+  rule.classes.forEach((cureClass, i) => {
+    const finish = paceOf(history, `${rule.id}#${i}`, cureClass.requiredS, mode).finish(homeS)
     if (!finish) return
-    const bar = c.toBar ?? Infinity
+    const bar = cureClass.toBar ?? Infinity
     const last = out.at(-1) as Piece
     const piece = { fromS: finish.atS, bar, slopeBarPerS: 0, holder, reachedS: finish.atS }
     if (last.fromS === finish.atS) out[out.length - 1] = piece
@@ -116,10 +116,10 @@ function climb(curve: Curve, u: number, v: number, perBar: number, cap: number):
 function perBarAccumulated(rule: CureRule, homeS: number, runs: readonly Run[], holder: number): Piece[] {
   let all: Piece[] = []
   let floor = 0
-  rule.classes.forEach((c, k) => {
-    const part = accumulatedClass(rule.perBarS as number, c, k, homeS, runs, holder, floor)
+  rule.classes.forEach((cureClass, k) => {
+    const part = accumulatedClass(rule.perBarS as number, cureClass, k, homeS, runs, holder, floor)
     all = all.length ? continued(all, part, floor) : part
-    floor = ceiling(c)
+    floor = ceiling(cureClass)
   })
   return all
 }
@@ -127,15 +127,15 @@ function perBarAccumulated(rule: CureRule, homeS: number, runs: readonly Run[], 
 /** `lower` to its ceiling, then `upper` from where it comes above that. */
 function continued(lower: Piece[], upper: readonly Piece[], bar: number): Piece[] {
   for (let i = 0; i < upper.length; i++) {
-    const p = upper[i] as Piece
+    const piece = upper[i] as Piece
     const endS = upper[i + 1]?.fromS ?? Infinity
-    if (p.bar > bar) return [...lower, ...upper.slice(i)]
-    if (p.slopeBarPerS <= 0) continue
-    const atS = p.fromS + (bar - p.bar) / p.slopeBarPerS
+    if (piece.bar > bar) return [...lower, ...upper.slice(i)]
+    if (piece.slopeBarPerS <= 0) continue
+    const atS = piece.fromS + (bar - piece.bar) / piece.slopeBarPerS
     if (atS < endS)
       return [
         ...lower.filter((l) => l.fromS < atS),
-        { ...p, fromS: atS, bar, reachedS: atS },
+        { ...piece, fromS: atS, bar, reachedS: atS },
         ...upper.slice(i + 1),
       ]
   }
@@ -149,7 +149,7 @@ function continued(lower: Piece[], upper: readonly Piece[], bar: number): Piece[
  */
 function accumulatedClass(
   perBar: number,
-  c: CureClass,
+  cureClass: CureClass,
   k: number,
   homeS: number,
   runs: readonly Run[],
@@ -157,7 +157,7 @@ function accumulatedClass(
   floor: number,
 ): Piece[] {
   const curve = new Curve(homeS, holder)
-  const cap = ceiling(c)
+  const cap = ceiling(cureClass)
   const earned = new Earned(perBar)
   for (let i = runAt(runs, homeS); i < runs.length; i++) {
     const required = (runs[i] as Run).required[k] as number

@@ -19,8 +19,8 @@ export const unlimitedFrom = (atS: number): Piece[] => [
   { fromS: atS, bar: Infinity, slopeBarPerS: 0, holder: 0, reachedS: atS },
 ]
 
-const barAt = (p: Piece, atS: number): number =>
-  p.slopeBarPerS === 0 ? p.bar : p.bar + p.slopeBarPerS * (atS - p.fromS)
+const barAt = (piece: Piece, atS: number): number =>
+  piece.slopeBarPerS === 0 ? piece.bar : piece.bar + piece.slopeBarPerS * (atS - piece.fromS)
 const reachedAt = (p: Piece, atS: number): number => (p.slopeBarPerS === 0 ? p.reachedS : atS)
 
 function append(out: Piece[], from: Piece, atS: number): void {
@@ -121,9 +121,9 @@ export function combine(a: readonly Piece[], b: readonly Piece[], pick: 'min' | 
 /** The curve's value at a time (0 before it begins). */
 export function valueAt(pieces: readonly Piece[], atS: number): number {
   let value = 0
-  for (const p of pieces) {
-    if (p.fromS > atS) break
-    value = barAt(p, atS)
+  for (const piece of pieces) {
+    if (piece.fromS > atS) break
+    value = barAt(piece, atS)
   }
   return value
 }
@@ -132,10 +132,10 @@ export function valueAt(pieces: readonly Piece[], atS: number): number {
 export function timeOf(pieces: readonly Piece[], bar: number, tolerance = 0): number | null {
   const goal = bar - tolerance
   for (let i = 0; i < pieces.length; i++) {
-    const p = pieces[i] as Piece
-    if (p.bar >= goal) return p.fromS
-    if (p.slopeBarPerS > 0) {
-      const atS = p.fromS + (goal - p.bar) / p.slopeBarPerS
+    const piece = pieces[i] as Piece
+    if (piece.bar >= goal) return piece.fromS
+    if (piece.slopeBarPerS > 0) {
+      const atS = piece.fromS + (goal - piece.bar) / piece.slopeBarPerS
       if (atS <= (pieces[i + 1]?.fromS ?? Infinity)) return atS
     }
   }

@@ -38,19 +38,23 @@ export interface CureRule {
 export function classFor(rule: CureRule, bar: number): CureClass | null {
   const last = rule.classes.length - 1
   return (
-    rule.classes.find((c, i) =>
-      c.toBar === null ? true : i < last ? bar < c.toBar - EDGE_BAR : bar <= c.toBar + EDGE_BAR,
+    rule.classes.find((cureClass, i) =>
+      cureClass.toBar === null
+        ? true
+        : i < last
+          ? bar < cureClass.toBar - EDGE_BAR
+          : bar <= cureClass.toBar + EDGE_BAR,
     ) ?? null
   )
 }
 
 /** Seconds a pressure needs at a steady temperature, in dry or damp air; null without a figure. */
 export function requiredFor(rule: CureRule, bar: number): Required | null {
-  const c = classFor(rule, bar)
-  if (!c) return null
+  const cureClass = classFor(rule, bar)
+  if (!cureClass) return null
   const perBar = rule.perBarS === null ? 0 : rule.perBarS * bar
   return (t, humid) => {
-    const need = c.requiredS(t, humid)
+    const need = cureClass.requiredS(t, humid)
     return need === null ? null : Math.max(need, perBar)
   }
 }

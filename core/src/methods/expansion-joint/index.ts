@@ -119,15 +119,20 @@ export const expansionJoint = defineMethod<JointSpec, typeof WORDS>({
     },
   ],
   mends: { 'torque-over': 'star', 'torque-under': 'star', 'rod-gap-wide': 'rods', 'rods-missing': 'rods' },
-  judge: (spec, r, life) => {
-    const findings: Finding[] = judgeTorque(torqueOf(spec), numberOf(r, 'torqueNm'), practice, 'dryTorqueNm')
+  judge: (spec, readings, life) => {
+    const findings: Finding[] = judgeTorque(
+      torqueOf(spec),
+      numberOf(readings, 'torqueNm'),
+      practice,
+      'dryTorqueNm',
+    )
     const rods = life.done.findLast((d) => d.step === 'rods')
     if (rods?.readings.exception === 'no-rods') findings.push(finding('stop', 'rods-missing', practice))
     for (const [key, allowed] of [
       ['outerMm', gap(spec, spec.extensionMm)],
       ['innerMm', gap(spec, spec.compressionMm)],
     ] as const) {
-      const mm = numberOf(r, key)
+      const mm = numberOf(readings, key)
       // A gap read to the millimetre.
       if (mm !== null && allowed.value !== null && mm > allowed.value + 1)
         findings.push(finding('stop', 'rod-gap-wide', practice, { mm, allowedMm: allowed.value }))

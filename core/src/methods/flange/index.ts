@@ -64,12 +64,12 @@ export const flange = defineMethod<BoltedSpec, typeof WORDS>({
     },
   ],
   mends: { 'torque-over': 'star', 'torque-under': 'star' },
-  judge: (spec, r) => {
-    const findings = judgeTorque(torqueOf(spec), numberOf(r, 'torqueNm'), practice, 'dryTorqueNm')
-    if (r.faces === 'uneven') findings.push(finding('stop', 'flange-uneven', practice))
+  judge: (spec, readings) => {
+    const findings = judgeTorque(torqueOf(spec), numberOf(readings, 'torqueNm'), practice, 'dryTorqueNm')
+    if (readings.faces === 'uneven') findings.push(finding('stop', 'flange-uneven', practice))
     return {
       findings,
-      causes: r.faces === 'uneven' ? [msg('cause-flange-order')] : [],
+      causes: readings.faces === 'uneven' ? [msg('cause-flange-order')] : [],
     }
   },
   interrupted: [{ after: 'gasket', code: 'interrupted-bolts-loose' }],

@@ -170,9 +170,9 @@ export const flare = defineMethod<FlareSpec, typeof WORDS>({
     },
   ],
   mends: { 'readings-contradict': 'look' },
-  judge: (spec, r) => {
+  judge: (spec, readings) => {
     const findings: Finding[] = []
-    const [min, max] = [numberOf(r, 'gapMinMm'), numberOf(r, 'gapMaxMm')]
+    const [min, max] = [numberOf(readings, 'gapMinMm'), numberOf(readings, 'gapMaxMm')]
     if (min !== null && max !== null && min > max)
       return { findings: [finding('warn', 'readings-contradict', practice, { a: min, b: max })] }
     const gap = gapLimits(spec)

@@ -199,31 +199,31 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
     'torque-over': 'tighten',
     'torque-under': 'tighten',
   },
-  judge: (spec, r) => {
-    const gap = numberOf(r, 'endGapMm')
-    const bent = numberOf(r, 'deflectionDeg')
+  judge: (spec, readings) => {
+    const gap = numberOf(readings, 'endGapMm')
+    const bent = numberOf(readings, 'deflectionDeg')
     const most = mostDeflection(sizeOf(spec), mostGapMm(spec)).value ?? 0
     const findings = [
-      ...judgeGroove(groove(spec), numberOf(r, 'grooveMm')),
+      ...judgeGroove(groove(spec), numberOf(readings, 'grooveMm')),
       ...(torque(spec).value === null
         ? []
-        : judgeTorque(torque(spec), numberOf(r, 'torqueNm'), practice, 'torqueNm')),
+        : judgeTorque(torque(spec), numberOf(readings, 'torqueNm'), practice, 'torqueNm')),
     ]
     if (gap !== null && gap > mostGapMm(spec) + 0.05)
       findings.push(
         finding('stop', 'grooved-gap-wide', 'cp-grooved-gap', { mm: gap, mostMm: mostGapMm(spec) }),
       )
-    if (r.keys === 'out') findings.push(finding('stop', 'grooved-key-out', practice))
-    if (r.pads === 'uneven') findings.push(finding('stop', 'grooved-pads-uneven', practice))
-    if (r.pads === 'apart' && torque(spec).value === null)
+    if (readings.keys === 'out') findings.push(finding('stop', 'grooved-key-out', practice))
+    if (readings.pads === 'uneven') findings.push(finding('stop', 'grooved-pads-uneven', practice))
+    if (readings.pads === 'apart' && torque(spec).value === null)
       findings.push(finding('stop', 'grooved-pads-apart', practice))
     if (bent !== null && spec.kind === 'flexible' && bent > most + 0.05)
       findings.push(finding('stop', 'grooved-bent', 'grooved-deflection', { deg: bent, most }))
     if (bent !== null && spec.kind !== 'flexible' && bent > 0.5)
       findings.push(finding('warn', 'grooved-rigid-bent', practice, { deg: bent }))
     const causes = [
-      ...(r.pads === 'met' || r.pads === undefined ? [] : [msg('cause-grooved-dry')]),
-      ...(r.keys === 'out' ? [msg('cause-grooved-keys')] : []),
+      ...(readings.pads === 'met' || readings.pads === undefined ? [] : [msg('cause-grooved-dry')]),
+      ...(readings.keys === 'out' ? [msg('cause-grooved-keys')] : []),
     ]
     return { findings, causes }
   },

@@ -30,22 +30,22 @@ export const ANY_TEMPERATURE: History = steadyHistory([{ fromS: -Infinity, tempe
 const historyFor = (rule: CureRule, wall: History): History => (rule.steady ? ANY_TEMPERATURE : wall)
 
 /** What is derived of a manifest, whatever the method is made of. */
-export function fromManifest<W extends MethodWords>(m: Manifest<W>) {
-  const differs = Object.entries(m.differs ?? {}) as [string, Difference['follows']][]
+export function fromManifest<W extends MethodWords>(manifest: Manifest<W>) {
+  const differs = Object.entries(manifest.differs ?? {}) as [string, Difference['follows']][]
   return {
-    id: m.id,
-    version: m.version,
-    name: msg(placed('name', m.id)),
-    joins: m.joins,
-    sizes: (material: string) => sizesOf(m.joins, material),
-    words: wordsByCode(m.id, m.key ?? m.id, m.words),
-    sources: m.sources,
-    tables: m.tables ?? [],
-    findBy: m.findBy,
-    examples: m.examples,
+    id: manifest.id,
+    version: manifest.version,
+    name: msg(placed('name', manifest.id)),
+    joins: manifest.joins,
+    sizes: (material: string) => sizesOf(manifest.joins, material),
+    words: wordsByCode(manifest.id, manifest.key ?? manifest.id, manifest.words),
+    sources: manifest.sources,
+    tables: manifest.tables ?? [],
+    findBy: manifest.findBy,
+    examples: manifest.examples,
     differs: differs.map(([id, follows]): Difference => ({
       id,
-      methods: [m.id],
+      methods: [manifest.id],
       point: msg(placed('differs', id, 'point')),
       a: msg(placed('differs', id, 'a')),
       b: msg(placed('differs', id, 'b')),
@@ -92,10 +92,10 @@ function curingOf<S extends BaseSpec, W extends MethodWords>(
       const source = rule.sourceAt(ctx.wallC ?? 20)
       return curePieces(rule, made, historyFor(rule, ctx.wall), ctx.mode)
         .filter((p) => p.bar > 0)
-        .map((p) => ({
-          fromS: p.fromS,
-          bar: p.bar === Infinity ? null : p.bar,
-          slopeBarPerS: p.slopeBarPerS,
+        .map((piece) => ({
+          fromS: piece.fromS,
+          bar: piece.bar === Infinity ? null : piece.bar,
+          slopeBarPerS: piece.slopeBarPerS,
           source,
         }))
     },
@@ -126,9 +126,11 @@ function choiceOf<S extends BaseSpec, W extends MethodWords>({ rules }: Recipe<S
     asks: [...new Set(rules.flatMap((x) => x.asks))],
     selection: (spec: S, around: Around, ctx: Ctx): Finding[] => [
       ...(around.live ? [finding('stop', 'section-live', 'cp-gates')] : []),
-      ...rules.flatMap((x) => {
-        const speaks = x.when(spec, around, ctx)
-        return speaks === false ? [] : [finding(x.level, x.code, x.source, speaks === true ? {} : speaks)]
+      ...rules.flatMap((rule) => {
+        const speaks = rule.when(spec, around, ctx)
+        return speaks === false
+          ? []
+          : [finding(rule.level, rule.code, rule.source, speaks === true ? {} : speaks)]
       }),
     ],
   }

@@ -28,12 +28,17 @@ const leavesDoubt = (f: Finding): boolean => f.level === 'warn' && !f.passing
 
 /** Dwells that were broken off by the next step: what was to be left alone was not. */
 export function dwellFindings(clocks: readonly Clock[]): Finding[] {
-  return clocks.flatMap((c) =>
-    c.kind === 'dwell' &&
-    c.stoppedAtS !== undefined &&
-    c.untilS.value !== null &&
-    c.stoppedAtS < c.untilS.value
-      ? [finding('warn', 'too-soon', c.untilS.source, { earlyS: c.untilS.value - c.stoppedAtS, clock: c.id })]
+  return clocks.flatMap((clock) =>
+    clock.kind === 'dwell' &&
+    clock.stoppedAtS !== undefined &&
+    clock.untilS.value !== null &&
+    clock.stoppedAtS < clock.untilS.value
+      ? [
+          finding('warn', 'too-soon', clock.untilS.source, {
+            earlyS: clock.untilS.value - clock.stoppedAtS,
+            clock: clock.id,
+          }),
+        ]
       : [],
   )
 }
@@ -42,8 +47,8 @@ export function dwellFindings(clocks: readonly Clock[]): Finding[] {
 export function windowFindings(clocks: readonly Clock[], life: Life): Finding[] {
   const out: Finding[] = []
   const spanOf = (step: string): number => {
-    const d = life.done.findLast((x) => x.step === step)
-    return d ? d.latestS - d.earliestS : 0
+    const done = life.done.findLast((x) => x.step === step)
+    return done ? done.latestS - done.earliestS : 0
   }
   for (const clock of clocks) {
     if (clock.kind !== 'window' || clock.stoppedAtS === undefined || clock.untilS.value === null) continue
@@ -62,11 +67,11 @@ export function windowFindings(clocks: readonly Clock[], life: Life): Finding[] 
 
 /** What the hands said at a step: a way out by cutting out stands against the joint, one that goes on is looked at. */
 function exceptionFindings(steps: readonly Step[], life: Life, source: SourceId): Finding[] {
-  return life.done.flatMap((d, i) => {
+  return life.done.flatMap((done, i) => {
     // What was done again is judged by how it went then.
-    if (life.done.slice(i + 1).some((x) => x.step === d.step && x.readings.again === true)) return []
-    const step = steps.find((s) => s.id === d.step)
-    const said = step?.exceptions.find((e) => e.id === d.readings.exception)
+    if (life.done.slice(i + 1).some((x) => x.step === done.step && x.readings.again === true)) return []
+    const step = steps.find((s) => s.id === done.step)
+    const said = step?.exceptions.find((e) => e.id === done.readings.exception)
     // What an option of a choice means is for the method to judge.
     if (!said || step?.reads.some((r) => r.options?.some((o) => said.id === `${r.key}-${o}`))) return []
     if (said.backTo !== 'cut-out' && said.backTo !== 'on') return []
@@ -77,11 +82,11 @@ function exceptionFindings(steps: readonly Step[], life: Life, source: SourceId)
 /** A step already gone past that left something unread, or whose look could not be taken: it is done again. */
 function lookAgain(steps: readonly Step[], life: Life, unread: readonly string[]): string | undefined {
   const last = (step: string): Life['done'][number] | undefined => life.done.findLast((d) => d.step === step)
-  return steps.find((s) => {
-    const d = last(s.id)
-    if (!d) return false
-    const said = s.exceptions.find((e) => e.id === d.readings.exception)
-    return s.reads.some((r) => unread.includes(r.key)) || said?.backTo === 'on'
+  return steps.find((step) => {
+    const done = last(step.id)
+    if (!done) return false
+    const said = step.exceptions.find((e) => e.id === done.readings.exception)
+    return step.reads.some((r) => unread.includes(r.key)) || said?.backTo === 'on'
   })?.id
 }
 
@@ -109,8 +114,8 @@ export function inspectionOf(
   const made = steps.find((s) => s.reaches === 'made')?.id ?? ''
   const rest = { findings, unread, causes: judged.causes ?? [] }
   const stops = findings.filter((f) => f.level === 'stop')
-  const stepOf = (f: Finding | undefined): string | undefined =>
-    f && Object.hasOwn(mends, f.code) ? mends[f.code] : undefined
+  const stepOf = (finding: Finding | undefined): string | undefined =>
+    finding && Object.hasOwn(mends, finding.code) ? mends[finding.code] : undefined
   // Only what must be is cut out: where every stop can be put right, the first of them comes first.
   const mend = stepOf(stops.find((f) => !stepOf(f)) ?? stops[0] ?? findings.find(stepOf))
   if (stops.length) return { ...rest, verdict: 'fail', next: mend ? { step: mend } : { do: 'cut-out' } }

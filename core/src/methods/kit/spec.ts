@@ -86,14 +86,20 @@ export function specReader<S extends BaseSpec>(
     const o = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
     const errors: Finding[] = []
     const spec: Record<string, unknown> = {}
-    for (const f of method.fields) {
-      const v = o[f.key] ?? null
-      const fault = v === null ? (f.needed ? 'missing' : null) : faultOf(f, v)
+    for (const field of method.fields) {
+      const v = o[field.key] ?? null
+      const fault = v === null ? (field.needed ? 'missing' : null) : faultOf(field, v)
       if (fault)
         errors.push(
-          finding('stop', fault, 'given', { field: f.key, min: f.min ?? 0, max: f.max ?? 0 }, f.key),
+          finding(
+            'stop',
+            fault,
+            'given',
+            { field: field.key, min: field.min ?? 0, max: field.max ?? 0 },
+            field.key,
+          ),
         )
-      spec[f.key] = v
+      spec[field.key] = v
     }
     if (typeof o.from === 'object' && o.from !== null) spec.from = o.from
     const chartCure = chartCureOf(o.chartCure)
@@ -113,12 +119,12 @@ export function specReader<S extends BaseSpec>(
   }
 }
 
-function faultOf(f: Field, v: unknown): Code | null {
-  if (f.options) return f.options.includes(v as string) ? null : 'not-an-option'
-  if (f.control === 'yes-no') return typeof v === 'boolean' ? null : 'not-yes-or-no'
-  if (f.control === 'size' || f.control === 'scan') return typeof v === 'string' ? null : 'not-text'
+function faultOf(field: Field, v: unknown): Code | null {
+  if (field.options) return field.options.includes(v as string) ? null : 'not-an-option'
+  if (field.control === 'yes-no') return typeof v === 'boolean' ? null : 'not-yes-or-no'
+  if (field.control === 'size' || field.control === 'scan') return typeof v === 'string' ? null : 'not-text'
   if (typeof v !== 'number' || !Number.isFinite(v)) return 'not-a-number'
-  return v < (f.min ?? -Infinity) || v > (f.max ?? Infinity) ? 'out-of-range' : null
+  return v < (field.min ?? -Infinity) || v > (field.max ?? Infinity) ? 'out-of-range' : null
 }
 
 /** The parsed size of a specification; specifications only exist for sizes that are made. */

@@ -21,11 +21,11 @@ export interface StepDef<S extends string = string, E extends string = string> {
 const optionCode = (key: string, option: string): Code => `${key}-${option}` as Code
 
 /** A choice names its good option first: that is the large action. Each other one is a way out of the step. */
-const badOptions = (r: Field): StepException[] =>
-  r.control === 'choice' && !r.asked
-    ? (r.options ?? [])
+const badOptions = (field: Field): StepException[] =>
+  field.control === 'choice' && !field.asked
+    ? (field.options ?? [])
         .slice(1)
-        .map((o) => ({ id: `${r.key}-${o}`, says: msg(optionCode(r.key, o)), backTo: 'on' }))
+        .map((o) => ({ id: `${field.key}-${o}`, says: msg(optionCode(field.key, o)), backTo: 'on' }))
     : []
 
 /** Steps in order, each after the one before it. */
@@ -41,22 +41,22 @@ export function stepList(
     backTo,
   })
   const defs = all.filter((d) => d !== null)
-  return defs.map((d, i) => ({
-    id: d.id,
+  return defs.map((step, i) => ({
+    id: step.id,
     after: i ? [(defs[i - 1] as StepDef).id] : [],
-    does: m(placed('does', key, d.id)),
-    lookFor: m(placed('look', key, d.id)),
-    mistake: m(placed('mistake', key, d.id)),
-    action: m(placed('act', key, d.id)),
-    hint: m(placed('hint', key, d.id)),
-    exceptions: [...(d.exceptions ?? []).map(said), ...(d.reads ?? []).flatMap(badOptions)],
-    cautions: d.cautions ?? [],
-    reads: d.reads ?? [],
-    ...(d.reaches ? { reaches: d.reaches } : {}),
-    skip: d.skip ?? (d.reaches === 'made' ? 'stop' : 'reason'),
-    people: d.people ?? fig(1, 'cp-crew'),
-    tools: (d.tools ?? []).map(m),
-    never: (d.never ?? []).map(m),
+    does: m(placed('does', key, step.id)),
+    lookFor: m(placed('look', key, step.id)),
+    mistake: m(placed('mistake', key, step.id)),
+    action: m(placed('act', key, step.id)),
+    hint: m(placed('hint', key, step.id)),
+    exceptions: [...(step.exceptions ?? []).map(said), ...(step.reads ?? []).flatMap(badOptions)],
+    cautions: step.cautions ?? [],
+    reads: step.reads ?? [],
+    ...(step.reaches ? { reaches: step.reaches } : {}),
+    skip: step.skip ?? (step.reaches === 'made' ? 'stop' : 'reason'),
+    people: step.people ?? fig(1, 'cp-crew'),
+    tools: (step.tools ?? []).map(m),
+    never: (step.never ?? []).map(m),
   }))
 }
 

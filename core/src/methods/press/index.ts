@@ -114,13 +114,13 @@ export const press = defineMethod<PressSpec, typeof WORDS>({
     },
   ],
   mends: { 'press-tab-there': 'press' },
-  judge: (spec, r) => {
-    const v = judgePress(spec.material, sizeOf(spec), {
-      indicatorGone: r.indicator === undefined ? null : r.indicator === 'gone',
-      markAtEdge: r.edge === undefined ? null : r.edge === 'at-edge',
+  judge: (spec, readings) => {
+    const verdict = judgePress(spec.material, sizeOf(spec), {
+      indicatorGone: readings.indicator === undefined ? null : readings.indicator === 'gone',
+      markAtEdge: readings.edge === undefined ? null : readings.edge === 'at-edge',
     })
-    const causes = v.verdict === 'fail' ? [msg('cause-press-not-in'), msg('cause-press-jaw')] : []
-    return { findings: v.findings, causes }
+    const causes = verdict.verdict === 'fail' ? [msg('cause-press-not-in'), msg('cause-press-jaw')] : []
+    return { findings: verdict.findings, causes }
   },
   interrupted: [
     { after: 'insert', code: 'interrupted-press-insert' },

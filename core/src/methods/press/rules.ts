@@ -40,33 +40,35 @@ export interface PressVerdict {
  * Judges a press joint. Indicator and mark decide whether it was pressed at full depth: not gone but mark at the edge
  * may be a stuck tab, so it can't be told. Distances and coating in mm; the user's depth wins over the generic one.
  */
-export function judgePress(material: string, size: Size, r: PressReadings): PressVerdict {
+export function judgePress(material: string, size: Size, readings: PressReadings): PressVerdict {
   const findings: Finding[] = []
   const say = (code: Code, source: SourceId, params: Record<string, string | number> = {}): void => {
     findings.push(finding('stop', code, source, params))
   }
   const depthRequired =
-    typeof r.depthRequiredMm === 'number' ? fig(r.depthRequiredMm, 'given') : pressDepthMm(material, size)
+    typeof readings.depthRequiredMm === 'number'
+      ? fig(readings.depthRequiredMm, 'given')
+      : pressDepthMm(material, size)
   if (
     depthRequired.value !== null &&
-    typeof r.depthMm === 'number' &&
-    r.depthMm < depthRequired.value - EPSILON_MM
+    typeof readings.depthMm === 'number' &&
+    readings.depthMm < depthRequired.value - EPSILON_MM
   )
-    say('press-short', depthRequired.source, { depthMm: r.depthMm, neededMm: depthRequired.value })
+    say('press-short', depthRequired.source, { depthMm: readings.depthMm, neededMm: depthRequired.value })
   const clearance = pressClearance(size)
   for (const [to, mm] of [
-    ['weld', r.toWeldMm],
-    ['bend', r.toBendMm],
+    ['weld', readings.toWeldMm],
+    ['bend', readings.toBendMm],
   ] as const)
     if (typeof mm === 'number' && mm < (clearance.value as number) - EPSILON_MM)
       say('press-too-close', 'cp-press-clearance', { to, mm, neededMm: clearance.value as number })
-  if (typeof r.coatingMm === 'number' && r.coatingMm > COATING_MAX_MM + EPSILON_MM)
-    say('press-coating', 'cp-press-surface', { mm: r.coatingMm })
-  if (r.stamped) say('press-stamped', 'cp-press-surface')
-  if (r.lubricant && !GOOD_LUBRICANTS.includes(r.lubricant))
-    say('press-lubricant', 'cp-press-lubricant', { lubricant: r.lubricant })
-  const gone = r.indicatorGone ?? null
-  const edge = r.markAtEdge ?? null
+  if (typeof readings.coatingMm === 'number' && readings.coatingMm > COATING_MAX_MM + EPSILON_MM)
+    say('press-coating', 'cp-press-surface', { mm: readings.coatingMm })
+  if (readings.stamped) say('press-stamped', 'cp-press-surface')
+  if (readings.lubricant && !GOOD_LUBRICANTS.includes(readings.lubricant))
+    say('press-lubricant', 'cp-press-lubricant', { lubricant: readings.lubricant })
+  const gone = readings.indicatorGone ?? null
+  const edge = readings.markAtEdge ?? null
   if (edge === false) say(gone ? 'press-mark-moved' : 'press-not-pressed', 'cp-press-steps')
   else if (gone === false) findings.push(finding('warn', 'press-tab-there', 'cp-press-steps'))
   const unread = (
@@ -80,7 +82,7 @@ export function judgePress(material: string, size: Size, r: PressReadings): Pres
       'indicatorGone',
       'markAtEdge',
     ] as const
-  ).filter((k) => r[k] === undefined || r[k] === null)
+  ).filter((k) => readings[k] === undefined || readings[k] === null)
   const verdict = findings.some((f) => f.level === 'stop') ? 'fail' : gone && edge ? 'pass' : 'unknown'
   return { verdict, findings, unread, depthRequired }
 }

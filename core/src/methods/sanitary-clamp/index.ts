@@ -135,25 +135,25 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
     'torque-over': 'torque',
     'torque-under': 'torque',
   },
-  judge: (spec, r) => {
-    const [min, max, into] = ['gapMinMm', 'gapMaxMm', 'intrusionMm'].map((k) => numberOf(r, k))
+  judge: (spec, readings) => {
+    const [min, max, into] = ['gapMinMm', 'gapMaxMm', 'intrusionMm'].map((k) => numberOf(readings, k))
     const contradicts = min != null && max != null && min > max
     const findings = [
       ...judgeClamp(sizeOf(spec), {
         gapMinMm: contradicts ? 0 : (min ?? 0),
         gapMaxMm: contradicts ? 0 : (max ?? min ?? 0),
         intrusionMm: into ?? 0,
-        jawsTouch: r.jaws === 'touch',
+        jawsTouch: readings.jaws === 'touch',
       }).findings,
     ]
     if (byTorque(spec)) {
       const want = spec.torqueNm === null ? noFig(msg('torque-by-maker')) : fig(spec.torqueNm, 'given')
-      append(findings, judgeTorque(want, numberOf(r, 'torqueNm'), practice, 'torqueNm'))
+      append(findings, judgeTorque(want, numberOf(readings, 'torqueNm'), practice, 'torqueNm'))
     }
     if (contradicts) findings.push(finding('warn', 'readings-contradict', practice, { a: min, b: max }))
     if (into !== null && into < -INTRUSION_MAX_MM)
       findings.push(finding('warn', 'clamp-recessed', practice, { mm: -into }))
-    if (r.jaws === 'wide-open') findings.push(finding('warn', 'clamp-wide-open', practice))
+    if (readings.jaws === 'wide-open') findings.push(finding('warn', 'clamp-wide-open', practice))
     return {
       findings,
       causes: findings.some((f) => f.code === 'clamp-tilted') ? [msg('cause-clamp-supports')] : [],

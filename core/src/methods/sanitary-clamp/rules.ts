@@ -34,18 +34,24 @@ export function tiltDeg(flangeMm: number, differenceMm: number, otherMm = 0): nu
 }
 
 /** Judges a sanitary clamp: to 2° pass, to 3° pass with a warning, above fail; intrusion and touching jaws fail. */
-export function judgeClamp(size: Size, r: ClampReadings): ClampVerdict {
+export function judgeClamp(size: Size, readings: ClampReadings): ClampVerdict {
   const findings: Finding[] = []
   const second =
-    typeof r.gapMax2Mm === 'number' && typeof r.gapMin2Mm === 'number' ? r.gapMax2Mm - r.gapMin2Mm : 0
-  const misalignmentDeg = tiltDeg(flangeOdMm(size).value as number, r.gapMaxMm - r.gapMinMm, second)
+    typeof readings.gapMax2Mm === 'number' && typeof readings.gapMin2Mm === 'number'
+      ? readings.gapMax2Mm - readings.gapMin2Mm
+      : 0
+  const misalignmentDeg = tiltDeg(
+    flangeOdMm(size).value as number,
+    readings.gapMaxMm - readings.gapMinMm,
+    second,
+  )
   const params = { deg: misalignmentDeg }
   if (misalignmentDeg > TILT_FAIL_DEG + EPSILON)
     findings.push(finding('stop', 'clamp-tilted', 'cp-clamp-tilt', params))
   else if (misalignmentDeg > TILT_WARN_DEG + EPSILON)
     findings.push(passing(finding('warn', 'clamp-tilt-warn', 'cp-clamp-tilt', params)))
-  if (r.intrusionMm > INTRUSION_MAX_MM + EPSILON)
-    findings.push(finding('stop', 'clamp-intrusion', 'asme-bpe-intrusion', { mm: r.intrusionMm }))
-  if (r.jawsTouch) findings.push(finding('stop', 'clamp-jaws-touch', 'cp-clamp-steps'))
+  if (readings.intrusionMm > INTRUSION_MAX_MM + EPSILON)
+    findings.push(finding('stop', 'clamp-intrusion', 'asme-bpe-intrusion', { mm: readings.intrusionMm }))
+  if (readings.jawsTouch) findings.push(finding('stop', 'clamp-jaws-touch', 'cp-clamp-steps'))
   return { misalignmentDeg, verdict: findings.some((f) => f.level === 'stop') ? 'fail' : 'pass', findings }
 }

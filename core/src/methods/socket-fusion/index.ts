@@ -174,9 +174,9 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
       steady: true,
     }
   },
-  judge: (_spec, r) => {
+  judge: (_spec, readings) => {
     const findings: Finding[] = []
-    const tool = numberOf(r, 'toolC')
+    const tool = numberOf(readings, 'toolC')
     if (tool !== null) {
       const params = { temperatureC: tool, minC: TOOL_MIN_C, maxC: TOOL_MAX_C }
       if (tool < TOOL_WIDE_C[0] || tool > TOOL_WIDE_C[1])
@@ -184,17 +184,17 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
       else if (tool < TOOL_MIN_C || tool > TOOL_MAX_C)
         findings.push(passing(finding('warn', 'fusion-tool-wide', 'cp-fusion-band', params)))
     }
-    if (r.fusionBead === 'broken') findings.push(finding('stop', 'fusion-bead-broken', practice))
-    if (r.fusionBead === 'bore-closed') findings.push(finding('stop', 'fusion-bore-closed', practice))
-    const tilt = numberOf(r, 'tiltDeg')
+    if (readings.fusionBead === 'broken') findings.push(finding('stop', 'fusion-bead-broken', practice))
+    if (readings.fusionBead === 'bore-closed') findings.push(finding('stop', 'fusion-bore-closed', practice))
+    const tilt = numberOf(readings, 'tiltDeg')
     if (tilt !== null && tilt > MAX_TILT_DEG)
       findings.push(finding('stop', 'fusion-tilted', practice, { deg: tilt }))
     return {
       findings,
       causes:
-        r.fusionBead === 'bore-closed'
+        readings.fusionBead === 'bore-closed'
           ? [msg('cause-fusion-too-deep')]
-          : r.fusionBead === 'broken'
+          : readings.fusionBead === 'broken'
             ? [msg('cause-fusion-cold')]
             : [],
     }

@@ -143,23 +143,23 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
     setS: () => COOL_MAX_S,
     steady: true,
   }),
-  judge: (_spec, r) => {
+  judge: (_spec, readings) => {
     const findings = []
-    const seen = seenIn(r.coverage)
+    const seen = seenIn(readings.coverage)
     const peel = seen ? judgePeel(seen.grid) : null
     if (peel?.verdict === 'fail') {
       const { coveragePct, largestVoidPct } = peel
       findings.push(finding('stop', 'solder-coverage', 'cp-solder-peel', { coveragePct, largestVoidPct }))
     }
-    if (r.valvePosition === 'part-open') findings.push(finding('stop', 'solder-part-open', practice))
-    if (r.unionNut === 'forgotten') findings.push(finding('stop', 'solder-nut-forgotten', practice))
-    if (r.ring === 'gaps') findings.push(finding('stop', 'solder-gaps', practice))
-    if (r.ring === 'black') findings.push(finding('stop', 'solder-black', practice))
-    const burnt = r.ring === 'black' || seen?.burnt === true
+    if (readings.valvePosition === 'part-open') findings.push(finding('stop', 'solder-part-open', practice))
+    if (readings.unionNut === 'forgotten') findings.push(finding('stop', 'solder-nut-forgotten', practice))
+    if (readings.ring === 'gaps') findings.push(finding('stop', 'solder-gaps', practice))
+    if (readings.ring === 'black') findings.push(finding('stop', 'solder-black', practice))
+    const burnt = readings.ring === 'black' || seen?.burnt === true
     const ofPeel = peel?.verdict === 'fail' ? peel.causes : []
     const unlessGaps = burnt ? [msg('cause-solder-burnt')] : ofPeel
     const gaps = [msg('cause-solder-one-side'), msg('cause-solder-flux')]
-    return { findings, causes: r.ring === 'gaps' ? gaps : unlessGaps }
+    return { findings, causes: readings.ring === 'gaps' ? gaps : unlessGaps }
   },
   interrupted: [
     { after: 'fit', code: 'interrupted-solder-clean' },

@@ -53,12 +53,12 @@ function pressure(spec: SolventSpec, life: Life, ctx: Ctx): Ramp[] {
   const source = found.rule.sourceAt(ctx.wallC ?? 0)
   const pieces = curePieces(found.rule, home, ctx.wall, ctx.mode)
   const out: Ramp[] = []
-  pieces.forEach((p, i) => {
+  pieces.forEach((piece, i) => {
     const untilS = pieces[i + 1]?.fromS ?? Infinity
     if (untilS <= setS) return
-    const fromS = Math.max(p.fromS, setS)
-    const bar = p.slopeBarPerS === 0 ? p.bar : p.bar + p.slopeBarPerS * (fromS - p.fromS)
-    out.push({ fromS, bar: bar === Infinity ? null : bar, slopeBarPerS: p.slopeBarPerS, source })
+    const fromS = Math.max(piece.fromS, setS)
+    const bar = piece.slopeBarPerS === 0 ? piece.bar : piece.bar + piece.slopeBarPerS * (fromS - piece.fromS)
+    out.push({ fromS, bar: bar === Infinity ? null : bar, slopeBarPerS: piece.slopeBarPerS, source })
   })
   return out
 }

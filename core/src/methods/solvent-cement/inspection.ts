@@ -43,13 +43,13 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
   if (!home)
     return { verdict: 'unknown', findings, unread: ['checkMm', 'bead'], next: { step: 'home' }, causes: [] }
   judgeWindows(spec, life, ctx, say)
-  for (const d of life.done) {
-    if (d.readings.exception === 'too-loose') say('stop', 'too-loose', 'cp-steps')
+  for (const done of life.done) {
+    if (done.readings.exception === 'too-loose') say('stop', 'too-loose', 'cp-steps')
   }
-  for (const i of life.interrupted) {
-    if (i.atS < home.latestS) continue
-    if (i.kind === LET_GO) say('warn', 'let-go-early', 'cp-hold')
-    else say('warn', 'disturbed', 'cp-steps', { kind: i.kind })
+  for (const input of life.interrupted) {
+    if (input.atS < home.latestS) continue
+    if (input.kind === LET_GO) say('warn', 'let-go-early', 'cp-hold')
+    else say('warn', 'disturbed', 'cp-steps', { kind: input.kind })
   }
   const judged = lastOf(life, 'judge')
   const reading = judged?.readings.checkMm
@@ -82,8 +82,8 @@ type Say = (
 /** Was each window kept? Entries from memory span a time: they are judged only where even the shortest case is late. */
 function judgeWindows(spec: SolventSpec, life: Life, ctx: Ctx, say: Say): void {
   const spanOf = (step: string): number => {
-    const d = lastOf(life, step)
-    return d ? d.latestS - d.earliestS : 0
+    const done = lastOf(life, step)
+    return done ? done.latestS - done.earliestS : 0
   }
   for (const clock of clocks(spec, life, ctx)) {
     if (clock.kind !== 'window' || clock.stoppedAtS === undefined || clock.untilS.value === null) continue

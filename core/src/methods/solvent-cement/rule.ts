@@ -139,9 +139,9 @@ function pvcuRule(od: number, table: CureTable, no: (code: Code) => RuleFound): 
     ...below,
     { toBar: HOURS_PER_BAR_TO_BAR, requiredS: (t, humid) => (last ? last.requiredS(t, humid) : null) },
   ]
-  const classes: CureClass[] = cold.map((c) => ({
-    toBar: c.toBar,
-    requiredS: (t, humid) => (!inRange(t) ? null : warm(t) ? 0 : c.requiredS(t, humid)),
+  const classes: CureClass[] = cold.map((cureClass) => ({
+    toBar: cureClass.toBar,
+    requiredS: (t, humid) => (!inRange(t) ? null : warm(t) ? 0 : cureClass.requiredS(t, humid)),
   }))
   return {
     ok: true,

@@ -69,12 +69,12 @@ export const splitCoupling = defineMethod<BoltedSpec, typeof WORDS>({
     },
   ],
   mends: { 'torque-over': 'bolts', 'torque-under': 'bolts' },
-  judge: (spec, r) => {
-    const findings = judgeTorque(torqueOf(spec), numberOf(r, 'torqueNm'), 'nut-factor', 'dryTorqueNm')
-    if (r.faces === 'apart') findings.push(finding('stop', 'coupling-faces-apart', practice))
+  judge: (spec, readings) => {
+    const findings = judgeTorque(torqueOf(spec), numberOf(readings, 'torqueNm'), 'nut-factor', 'dryTorqueNm')
+    if (readings.faces === 'apart') findings.push(finding('stop', 'coupling-faces-apart', practice))
     return {
       findings,
-      causes: r.faces === 'apart' ? [msg('cause-coupling-gap'), msg('cause-coupling-dry')] : [],
+      causes: readings.faces === 'apart' ? [msg('cause-coupling-gap'), msg('cause-coupling-dry')] : [],
     }
   },
   interrupted: [

@@ -68,17 +68,21 @@ export interface Ring {
 }
 const metres = (mm: number): number => mm / 1000
 /** How late the water follows the outside of its wall, and how far the wall's middle lies on the way to it. */
-export function waterBehindWall(r: Ring): { tauS: number; middle: number } {
-  const wall = metres(r.wallMm) / r.conducts
-  const tauS = ((WATER_HOLDS * metres(r.odMm - 2 * r.wallMm)) / 4) * (wall + 1 / TO_WATER)
+export function waterBehindWall(ring: Ring): { tauS: number; middle: number } {
+  const wall = metres(ring.wallMm) / ring.conducts
+  const tauS = ((WATER_HOLDS * metres(ring.odMm - 2 * ring.wallMm)) / 4) * (wall + 1 / TO_WATER)
   return { tauS, middle: wall / 2 / (wall + 1 / TO_WATER) }
 }
 /** How far the middle of the wall is ahead of the water while that warms or cools: so many seconds of its course. */
-export const wallAheadOfWater = (r: Ring): number =>
-  ((WATER_HOLDS * metres(r.odMm - 2 * r.wallMm)) / 4) * (1 / TO_WATER + metres(r.wallMm) / r.conducts / 2)
+export const wallAheadOfWater = (ring: Ring): number =>
+  ((WATER_HOLDS * metres(ring.odMm - 2 * ring.wallMm)) / 4) *
+  (1 / TO_WATER + metres(ring.wallMm) / ring.conducts / 2)
 /** How late a pipe, full of water or of gas, follows the air about it. */
-export function pipeBehindAir(r: Ring, full: boolean): number {
-  const bore = metres(r.odMm - 2 * r.wallMm)
-  const water = full ? (WATER_HOLDS * bore ** 2) / (4 * metres(r.odMm)) : 0
-  return (water + r.holds * metres(r.wallMm)) * (1 / TO_AIR + (full ? metres(r.wallMm) / r.conducts / 2 : 0))
+export function pipeBehindAir(ring: Ring, full: boolean): number {
+  const bore = metres(ring.odMm - 2 * ring.wallMm)
+  const water = full ? (WATER_HOLDS * bore ** 2) / (4 * metres(ring.odMm)) : 0
+  return (
+    (water + ring.holds * metres(ring.wallMm)) *
+    (1 / TO_AIR + (full ? metres(ring.wallMm) / ring.conducts / 2 : 0))
+  )
 }

@@ -23,18 +23,18 @@ const STRETCH = tableOf(STRETCH_FILE, 'cp-pipe-stretch')
 
 /** What is known of a pipe material for a pressure test; null = nothing. Sources: `cp-pipe-stretch`, `cp-expansion`. */
 export function stuffOf(material: string): PipeStuff | null {
-  const s = STRETCH.at(material)
+  const row = STRETCH.at(material)
   const { growth } = layingOf(material)
-  if (!s || growth === null) return null
+  if (!row || growth === null) return null
   return {
     growthPerK: growth / 1000,
-    growthOff: s.growthOff,
-    modulusBar: s.modulus,
-    modulusOff: s.modulusOff,
-    poisson: s.poisson,
-    creepPerDecade: s.creep,
-    conducts: s.conducts,
-    holds: s.holds,
+    growthOff: row.growthOff,
+    modulusBar: row.modulus,
+    modulusOff: row.modulusOff,
+    poisson: row.poisson,
+    creepPerDecade: row.creep,
+    conducts: row.conducts,
+    holds: row.holds,
   }
 }
 

@@ -44,11 +44,16 @@ export function trap(from: Trapped): (waterC: number, pipeC: number, near?: numb
 export const trappedBar = (from: Trapped, waterC: number, pipeC: number): number => trap(from)(waterC, pipeC)
 
 /** Volume that one bar takes in or gives back, per bar, as a share of the bore: water, air and pipe together. */
-export const givePerBar = (t: Trapped): number =>
-  (1 - t.air) * waterSqueeze(t.waterC) + t.air / (t.bar + ATMOSPHERE_BAR_ABS) + t.stretchPerBar
+export const givePerBar = (trapped: Trapped): number =>
+  (1 - trapped.air) * waterSqueeze(trapped.waterC) +
+  trapped.air / (trapped.bar + ATMOSPHERE_BAR_ABS) +
+  trapped.stretchPerBar
 /** Rise of pressure for each kelvin at the start, bar/K: below zero where the pipe grows more than the water. */
-export const barPerK = (t: Trapped): number =>
-  ((1 - t.air) * waterExpansion(t.waterC) + t.air / (t.waterC + KELVIN) - t.growthPerK) / givePerBar(t)
+export const barPerK = (trapped: Trapped): number =>
+  ((1 - trapped.air) * waterExpansion(trapped.waterC) +
+    trapped.air / (trapped.waterC + KELVIN) -
+    trapped.growthPerK) /
+  givePerBar(trapped)
 /** Pressure of gas at another temperature, bar gauge, in a bore that keeps its size. Source: `gas-law`. */
 export const gasBar = (bar: number, fromC: number, toC: number): number =>
   (bar + ATMOSPHERE_BAR_ABS) * ((toC + KELVIN) / (fromC + KELVIN)) - ATMOSPHERE_BAR_ABS

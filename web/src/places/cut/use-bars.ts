@@ -27,10 +27,10 @@ function ask(set: StockSet, group: BarGroup, onShare: (share: number) => void): 
   worker ??= new Worker(new URL('../../workers/stock.worker.ts', import.meta.url), { type: 'module' })
   const w = worker
   return new Promise((resolve, reject) => {
-    w.onmessage = (e: MessageEvent<StockReply>) => {
-      if ('progress' in e.data) onShare(e.data.progress.share)
-      else if ('plan' in e.data) resolve({ group, plan: e.data.plan, tooLong })
-      else reject(new Error(e.data.failed))
+    w.onmessage = (event: MessageEvent<StockReply>) => {
+      if ('progress' in event.data) onShare(event.data.progress.share)
+      else if ('plan' in event.data) resolve({ group, plan: event.data.plan, tooLong })
+      else reject(new Error(event.data.failed))
     }
     w.onerror = () => reject(new Error('The planner could not be started.'))
     w.postMessage({ input, limitMs: LIMIT_MS })
@@ -54,8 +54,8 @@ export function useBars() {
       }
       planned.value = out
       plannedFor.value = keyOf(set, groups)
-    } catch (e) {
-      if (mine === turn) failed.value = e instanceof Error ? e.message : String(e)
+    } catch (error) {
+      if (mine === turn) failed.value = error instanceof Error ? error.message : String(error)
     } finally {
       if (mine === turn) running.value = null
     }

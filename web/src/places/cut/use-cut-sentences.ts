@@ -7,9 +7,9 @@ import { named, word } from '../../words/word'
 function useMarks(piece: ComputedRef<PieceCut | null>, figure: (mm: number) => string) {
   /** Where to mark, in words. A method without a check mark has none; ends that meet face to face have no mark at all. */
   const marks = computed(() => {
-    const ends = (piece.value?.ends ?? []).flatMap((e) =>
-      e.depthMm?.value
-        ? [{ depth: e.depthMm.value, check: e.checkMarkMm?.value ?? null, tag: e.jointTag }]
+    const ends = (piece.value?.ends ?? []).flatMap((end) =>
+      end.depthMm?.value
+        ? [{ depth: end.depthMm.value, check: end.checkMarkMm?.value ?? null, tag: end.jointTag }]
         : [],
     )
     const [a, b] = ends
@@ -26,11 +26,11 @@ function useMarks(piece: ComputedRef<PieceCut | null>, figure: (mm: number) => s
     piece.value?.bends.length
       ? word('cut-bend', {
           bends: piece.value.bends
-            .map((b) =>
+            .map((bend) =>
               word('cut-bend-from', {
-                turn: Math.abs(b.turnDeg),
-                side: b.turnDeg < 0 ? 'right' : 'left',
-                at: figure(b.atMm),
+                turn: Math.abs(bend.turnDeg),
+                side: bend.turnDeg < 0 ? 'right' : 'left',
+                at: figure(bend.atMm),
               }),
             )
             .join(', '),
@@ -49,34 +49,34 @@ export function useCutSentences(
   const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
   /** What stands in the headline when there is no length to cut. */
   const headline = computed(() => {
-    const p = piece.value
-    if (!p) return word('cut-no-measures-yet-give')
-    return p.cutMm.value === null ? job.t(p.cutMm.why) : ''
+    const cut = piece.value
+    if (!cut) return word('cut-no-measures-yet-give')
+    return cut.cutMm.value === null ? job.t(cut.cutMm.why) : ''
   })
   const how = computed(() => {
-    const p = piece.value
-    if (!p || p.item.measuredMm === null || p.cutMm.value === null) return ''
+    const cut = piece.value
+    if (!cut || cut.item.measuredMm === null || cut.cutMm.value === null) return ''
     return word('cut-less-take-offs-plus', {
-      tag: p.item.tag,
-      size: p.item.size,
-      material: named(p.line.material),
-      measure: p.item.measure,
-      measured: figure(p.item.measuredMm),
-      takeOffs: figure(p.takeOffsMm),
-      insertions: figure(p.insertionsMm),
-      gaps: figure(p.gapsMm),
-      hasGaps: p.gapsMm ? 'yes' : 'no',
+      tag: cut.item.tag,
+      size: cut.item.size,
+      material: named(cut.line.material),
+      measure: cut.item.measure,
+      measured: figure(cut.item.measuredMm),
+      takeOffs: figure(cut.takeOffsMm),
+      insertions: figure(cut.insertionsMm),
+      gaps: figure(cut.gapsMm),
+      hasGaps: cut.gapsMm ? 'yes' : 'no',
     })
   })
   /** Pipe-in-pipe: the piece at the same place of the other pipe, and how much longer the inner one is. */
   const twin = computed(() => {
-    const p = piece.value
-    const end = p?.ends.find((e) => e.jointId)
+    const own = piece.value
+    const end = own?.ends.find((e) => e.jointId)
     const at = end?.jointId ? jointPlaces(job.state).get(end.jointId) : undefined
     const other = at && twinJoint(job.state, at)
     const cut = other && pieces.value.find((x) => x.item === other.place.piece)
-    if (!p || !cut || p.cutMm.value === null || cut.cutMm.value === null) return ''
-    const by = other.inner ? cut.cutMm.value - p.cutMm.value : p.cutMm.value - cut.cutMm.value
+    if (!own || !cut || own.cutMm.value === null || cut.cutMm.value === null) return ''
+    const by = other.inner ? cut.cutMm.value - own.cutMm.value : own.cutMm.value - cut.cutMm.value
     return word(other.inner ? 'cut-its-carrier-is-cut' : 'cut-it-is-than-round', {
       tag: cut.item.tag,
       by: figure(Math.abs(by)),

@@ -14,8 +14,9 @@ export function useMissing(
   const job = useJob()
   const notMade = computed(() => {
     const byLine = new Map<string, JointFacts[]>()
-    for (const f of joints.value)
-      if (f.homeAtS === null) byLine.set(f.place.line.id, [...(byLine.get(f.place.line.id) ?? []), f])
+    for (const facts of joints.value)
+      if (facts.homeAtS === null)
+        byLine.set(facts.place.line.id, [...(byLine.get(facts.place.line.id) ?? []), facts])
     const to = (f: JointFacts) => ({ name: 'make', params: { jobId: job.jobId, jointId: f.id } })
     return [...byLine.values()].flatMap((fs) => {
       const [first, last] = [fs[0] as JointFacts, fs.at(-1) as JointFacts]
@@ -34,30 +35,30 @@ export function useMissing(
     ...notMade.value,
     ...joints.value
       .filter((f) => f.homeAtS !== null && f.inspection?.verdict !== 'pass')
-      .map((f) => ({
-        id: f.id,
+      .map((facts) => ({
+        id: facts.id,
         says:
-          f.inspection?.verdict === 'fail'
-            ? word('hand-over-is-judged-failed', { tag: f.tag })
-            : word('hand-over-is-not-judged-good', { tag: f.tag }),
-        to: { name: 'make', params: { jobId: job.jobId, jointId: f.id } },
+          facts.inspection?.verdict === 'fail'
+            ? word('hand-over-is-judged-failed', { tag: facts.tag })
+            : word('hand-over-is-not-judged-good', { tag: facts.tag }),
+        to: { name: 'make', params: { jobId: job.jobId, jointId: facts.id } },
       })),
     ...sections.value
       .filter((a) => !a.proved)
-      .map((a) => ({
-        id: a.section.id,
-        says: word('hand-over-is-not-proved', { tag: a.section.tag }),
-        to: { name: 'prove', params: { jobId: job.jobId, sectionId: a.section.id } },
+      .map((answer) => ({
+        id: answer.section.id,
+        says: word('hand-over-is-not-proved', { tag: answer.section.tag }),
+        to: { name: 'prove', params: { jobId: job.jobId, sectionId: answer.section.id } },
       })),
     ...[...job.state.tags.values()]
       .filter((t) => !t.back)
-      .map((t) => ({
-        id: t.id,
+      .map((tag) => ({
+        id: tag.id,
         says: word('hand-over-is-not-back', {
-          kind: named(t.kind),
-          where: t.where,
+          kind: named(tag.kind),
+          where: tag.where,
         }),
-        to: { name: 'prove', params: { jobId: job.jobId, sectionId: t.sectionId } },
+        to: { name: 'prove', params: { jobId: job.jobId, sectionId: tag.sectionId } },
       })),
     ...(signed.value.length
       ? []

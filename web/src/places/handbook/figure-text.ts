@@ -27,9 +27,9 @@ function lengthText(mm: number, reader: Reader): string {
 }
 const OTHER = { inch: 'metric', metric: 'inch' } as const
 /** The same figure the other way round, where units differ. */
-export function otherText(f: HandbookFigure, reader: Reader, t: (m: Msg) => string): string {
-  if (f.fig.value === null || (f.unit !== 'mm' && f.unit !== 'C')) return ''
-  return figureText(f, { ...reader, own: {}, units: OTHER[reader.units] }, t)
+export function otherText(figure: HandbookFigure, reader: Reader, t: (m: Msg) => string): string {
+  if (figure.fig.value === null || (figure.unit !== 'mm' && figure.unit !== 'C')) return ''
+  return figureText(figure, { ...reader, own: {}, units: OTHER[reader.units] }, t)
 }
 
 /** A figure as the trade writes it, in the reader's units; the reason where there is none. */
@@ -59,12 +59,12 @@ export function figureText(
       return fmt.number(v, 2)
   }
 }
-export const figureName = (f: HandbookFigure): Msg =>
-  f.toBar === undefined
-    ? { code: `figure-${f.key}`, params: {} }
-    : f.toBar === null
+export const figureName = (figure: HandbookFigure): Msg =>
+  figure.toBar === undefined
+    ? { code: `figure-${figure.key}`, params: {} }
+    : figure.toBar === null
       ? { code: 'figure-cure-any', params: {} }
-      : { code: 'figure-cure-to', params: { bar: f.toBar } }
+      : { code: 'figure-cure-to', params: { bar: figure.toBar } }
 
 type Checked = ReadonlyMap<string, { edition: string; on: string }>
 const KIND = {
@@ -76,10 +76,10 @@ const KIND = {
 } as const
 /** How well a source stands: published and checked, from memory, common practice, ours. */
 export function standing(id: string, checked: Checked): string {
-  const s = sourceOf(id)
+  const source = sourceOf(id)
   const seen = checked.get(id)
   if (seen) return word('handbook-checked-against', { edition: seen.edition, on: seen.on })
-  return word(KIND[s.kind])
+  return word(KIND[source.kind])
 }
 /** Published sources that nobody has compared with a copy, and practices that have none to compare with. */
 export const unverified = (checked: Checked) =>

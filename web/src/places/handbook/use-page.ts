@@ -4,19 +4,19 @@ import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
 
 /** A joint as it stands in an address. */
-export const keyOf = (e: Entry): string =>
-  [e.method, e.material, e.size, e.school, e.schedule ?? ''].join('~')
+export const keyOf = (entry: Entry): string =>
+  [entry.method, entry.material, entry.size, entry.school, entry.schedule ?? ''].join('~')
 export function entryOf(key: unknown): Entry | null {
   if (typeof key !== 'string') return null
   const [method, material, size, school, schedule] = key.split('~')
   return (
     allEntries().find(
-      (e) =>
-        e.method === method &&
-        e.material === material &&
-        e.size === size &&
-        (e.schedule ?? '') === (schedule ?? '') &&
-        (e.school === school || school === undefined),
+      (entry) =>
+        entry.method === method &&
+        entry.material === material &&
+        entry.size === size &&
+        (entry.schedule ?? '') === (schedule ?? '') &&
+        (entry.school === school || school === undefined),
     ) ?? null
   )
 }

@@ -16,13 +16,13 @@ export function groupsOf(
 ): { all: JointFacts[]; toMake: JointFacts[]; groups: Group[] } {
   const all = [...facts].sort(byTag)
   const [unfixed, toMake, lookAt, made]: JointFacts[][] = [[], [], [], []]
-  for (const f of all) {
-    const glyph = looks.get(f.id)?.glyph
-    const verdict = f.inspection?.verdict
-    if (glyph === 'unfixed') unfixed?.push(f)
-    else if (f.homeAtS === null || verdict === 'fail') toMake?.push(f)
-    else if (verdict === 'unknown') lookAt?.push(f)
-    else made?.push(f)
+  for (const facts of all) {
+    const glyph = looks.get(facts.id)?.glyph
+    const verdict = facts.inspection?.verdict
+    if (glyph === 'unfixed') unfixed?.push(facts)
+    else if (facts.homeAtS === null || verdict === 'fail') toMake?.push(facts)
+    else if (verdict === 'unknown') lookAt?.push(facts)
+    else made?.push(facts)
   }
   toMake?.sort((a, b) => begunFirst(a, b) || byTag(a, b))
   const groups = (

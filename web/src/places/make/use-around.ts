@@ -39,11 +39,11 @@ export function useAround({ facts, step, phase, left }: Here) {
     const { method, place } = facts.value
     return [...view.facts.values()]
       .filter(
-        (f) =>
-          f.method === method &&
-          f.place.piece.size === place.piece.size &&
-          f.place.line.material === place.line.material &&
-          f.nextStep?.id === step.value?.id,
+        (facts) =>
+          facts.method === method &&
+          facts.place.piece.size === place.piece.size &&
+          facts.place.line.material === place.line.material &&
+          facts.nextStep?.id === step.value?.id,
       )
       .sort((a, b) => tagOrder(a.tag, b.tag))
   })
@@ -51,10 +51,10 @@ export function useAround({ facts, step, phase, left }: Here) {
   const ahead = computed(() => {
     const starts = facts.value.steps.some((s) => s.id === step.value?.id && s.reaches === 'prepared')
     if (!starts || phase.value !== 'step') return ''
-    for (const f of view.facts.values())
-      for (const c of f.clocks)
-        if (f.id !== facts.value.id && c.shows === 'hold' && left(c) > 0)
-          return word('make-is-held-for-more', { tag: f.tag, clock: fmt.clock(Math.ceil(left(c))) })
+    for (const joint of view.facts.values())
+      for (const clock of joint.clocks)
+        if (joint.id !== facts.value.id && clock.shows === 'hold' && left(clock) > 0)
+          return word('make-is-held-for-more', { tag: joint.tag, clock: fmt.clock(Math.ceil(left(clock))) })
     return ''
   })
   return { live, full, alike, ahead }
@@ -71,14 +71,14 @@ export function useMakesWay(
 ): () => void {
   let actedMs = -Infinity
   const done = computed(() => {
-    const [f, n] = [facts.value, next()]
-    const quiet = f.clocks.every((c) => c.stoppedAtS !== undefined || left(c) <= 0)
-    const like = n?.method === f.method && n?.place.piece.size === f.place.piece.size && !n?.life
-    return phase.value === 'rest' && quiet && like && f.inspection?.verdict === 'pass'
+    const [joint, n] = [facts.value, next()]
+    const quiet = joint.clocks.every((c) => c.stoppedAtS !== undefined || left(c) <= 0)
+    const like = n?.method === joint.method && n?.place.piece.size === joint.place.piece.size && !n?.life
+    return phase.value === 'rest' && quiet && like && joint.inspection?.verdict === 'pass'
   })
   watch(done, (now) => {
-    const n = next()
-    if (now && n && performance.now() - actedMs < SOON_MS) go(n.id)
+    const facts = next()
+    if (now && facts && performance.now() - actedMs < SOON_MS) go(facts.id)
   })
   return () => void (actedMs = performance.now())
 }

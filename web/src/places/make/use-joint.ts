@@ -25,19 +25,19 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
     tin: { plastic: string; expiresOn: string } | null,
     hotWorkPermit: boolean,
   ): readonly Finding[] => {
-    const f = facts.value
-    if (!f?.method || f.spec === null) return []
+    const joint = facts.value
+    if (!joint?.method || joint.spec === null) return []
     // Starting goes by what it is like now, not by what it was when the pipe was marked.
-    const now = conditionsAt(job.state, f.place.line.placeId, clock.nowS)
-    const weather = { ...f.ctx, ...now, wallC: now.wallC ?? now.airC }
+    const now = conditionsAt(job.state, joint.place.line.placeId, clock.nowS)
+    const weather = { ...joint.ctx, ...now, wallC: now.wallC ?? now.airC }
     const around = {
-      ...saidOf(job.state, f.place),
+      ...saidOf(job.state, joint.place),
       cement: tin?.plastic ?? null,
       tinExpired: tin ? dayOf(clock.nowS, zone.value) > tin.expiresOn : false,
-      live: liveSection(job.state, f.id) !== null,
+      live: liveSection(job.state, joint.id) !== null,
       hotWorkPermit,
     }
-    return [...f.method.selection(f.spec, around, weather), ...twinFindings(job.state, f.place)]
+    return [...joint.method.selection(joint.spec, around, weather), ...twinFindings(job.state, joint.place)]
   }
   return { ...here, ...useSentences(facts, here), wrong, zone }
 }

@@ -14,9 +14,9 @@ export function usePhase(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
   const hold = computed(() => facts.value?.clocks.find((c) => c.shows === 'hold' && left(c) > 0) ?? null)
   /** The step at hand is the one that the open window waits for: hands may be on the pipe when its time runs out. */
   const closing = computed(() => {
-    const f = facts.value
-    const own = f?.steps.findIndex((s) => s.id === open.value?.step) ?? -1
-    return own >= 0 && f?.nextStep?.id === f?.steps[own + 1]?.id
+    const joint = facts.value
+    const own = joint?.steps.findIndex((s) => s.id === open.value?.step) ?? -1
+    return own >= 0 && joint?.nextStep?.id === joint?.steps[own + 1]?.id
   })
   /** The step at hand: one that is done again comes before what is still to do. */
   const step = computed<Step | null>(() => redo.value ?? facts.value?.nextStep ?? null)

@@ -38,12 +38,14 @@ export function useReads(
     // A reading on a drawing is said by the button; a step with looks only has a sentence for them.
     const drawn = numberReads.value.filter((r) => onTape(r) || isGap(r) || onDial(r))
     if (!judging.value || unread.value || !drawn.length) return job.t(step.value.action)
-    const said = drawn.map((r) => {
-      const value = readings.value[r.key] as number
-      return onDial(r) ? word('make-turns', { turns: turnsText(value) }) : readingSaid(r, value, job.reader)
+    const said = drawn.map((field) => {
+      const value = readings.value[field.key] as number
+      return onDial(field)
+        ? word('make-turns', { turns: turnsText(value) })
+        : readingSaid(field, value, job.reader)
     })
-    const goods = choiceReads.value.map((r) =>
-      job.t({ code: `${r.key}-${r.options?.[0] ?? ''}`, params: {} }),
+    const goods = choiceReads.value.map((field) =>
+      job.t({ code: `${field.key}-${field.options?.[0] ?? ''}`, params: {} }),
     )
     return [said.join(' and '), ...goods].join(', ')
   })

@@ -16,10 +16,10 @@ export function useRoom(panel: Ref<HTMLElement | undefined>): Ref<number | null>
     if (!el || !work) return
     // Sheets lie over it; what is left stands one below the other, the actions at the foot, pushed down by an own margin.
     const flow = [...el.children].filter(
-      (c): c is HTMLElement =>
-        c instanceof HTMLElement &&
-        c.offsetHeight > 0 &&
-        !/fixed|absolute/.test(getComputedStyle(c).position),
+      (element): element is HTMLElement =>
+        element instanceof HTMLElement &&
+        element.offsetHeight > 0 &&
+        !/fixed|absolute/.test(getComputedStyle(element).position),
     )
     const foot = flow.at(-1)
     const upper = flow.at(-2)
@@ -36,8 +36,8 @@ export function useRoom(panel: Ref<HTMLElement | undefined>): Ref<number | null>
   const sizes = new ResizeObserver(measure)
   function watchAll(): void {
     const now = new Set<Element>([...(panel.value?.children ?? []), ...(panel.value ? [panel.value] : [])])
-    for (const e of seen) if (!now.has(e)) sizes.unobserve(e)
-    for (const e of now) if (!seen.has(e)) sizes.observe(e)
+    for (const element of seen) if (!now.has(element)) sizes.unobserve(element)
+    for (const element of now) if (!seen.has(element)) sizes.observe(element)
     seen.clear()
     now.forEach((e) => seen.add(e))
     measure()

@@ -25,8 +25,8 @@ function useSaid({ open, left }: ReturnType<typeof usePhase>) {
   const job = useJob()
   const view = useView()
   const zone = computed(() => job.state.job.zone)
-  const openedFor = (c: Clock): string =>
-    word('make-too-late-to', { label: job.t(c.label), span: span(clock.nowS - c.fromS) })
+  const openedFor = (running: Clock): string =>
+    word('make-too-late-to', { label: job.t(running.label), span: span(clock.nowS - running.fromS) })
   return {
     late(): string {
       const until = open.value?.untilS.value
@@ -44,10 +44,10 @@ function useSaid({ open, left }: ReturnType<typeof usePhase>) {
         ? word('make-the-limit-was-done', { at: hhmmss(until, zone.value) })
         : within(sentence, left(open.value))
     },
-    hold(c: Clock | null): string {
-      const more = fmt.clock(Math.ceil(c ? left(c) : 0))
-      if (c?.kind !== 'exact') return word('make-hold-more-do-not', { more })
-      return word('make-more-no-longer', { what: capital(job.t(c.label)), more })
+    hold(clock: Clock | null): string {
+      const more = fmt.clock(Math.ceil(clock ? left(clock) : 0))
+      if (clock?.kind !== 'exact') return word('make-hold-more-do-not', { more })
+      return word('make-more-no-longer', { what: capital(job.t(clock.label)), more })
     },
     rest(facts: JointFacts): string {
       const set = facts.movable.value
@@ -67,10 +67,10 @@ function useSaid({ open, left }: ReturnType<typeof usePhase>) {
         ? word('make-from-by-this-rule', { bar, when: when(mine.readyAtS, clock.nowS, zone.value) })
         : word('make-may-take-by-this', { bar })
     },
-    since: (c: Clock): string =>
+    since: (clock: Clock): string =>
       word('make-since-2', {
-        at: hhmm(c.fromS, zone.value),
-        why: c.untilS.value === null ? job.t(c.untilS.why) : '',
+        at: hhmm(clock.fromS, zone.value),
+        why: clock.untilS.value === null ? job.t(clock.untilS.why) : '',
       }),
     homeAt: (c: Clock): string => word('make-home-at', { at: hhmm(c.fromS, zone.value) }),
   }
@@ -82,9 +82,9 @@ export function useSentences(facts: ComputedRef<JointFacts | null>, here: Return
   const said = useSaid(here)
   const { phase, step, open, hold } = here
   const headline = computed(() => {
-    const f = facts.value
-    if (!f) return ''
-    const worst = f.inspection?.findings.find((x) => x.level === 'stop')
+    const joint = facts.value
+    if (!joint) return ''
+    const worst = joint.inspection?.findings.find((x) => x.level === 'stop')
     switch (phase.value) {
       case 'failed':
         return worst ? job.t(worst) : word('make-judged-failed-cut-out')
@@ -93,20 +93,20 @@ export function useSentences(facts: ComputedRef<JointFacts | null>, here: Return
       case 'hold':
         return said.hold(hold.value)
       case 'rest':
-        return said.rest(f)
+        return said.rest(joint)
       case 'window':
-        return said.window(f.nextStep?.does)
+        return said.window(joint.nextStep?.does)
       default:
         return step.value ? job.t(step.value.does) : ''
     }
   })
   const why = computed(() => {
-    const f = facts.value
-    if (!f) return ''
-    if (phase.value === 'failed') return (f.inspection?.causes ?? []).map((c) => job.t(c)).join(' ')
+    const joint = facts.value
+    if (!joint) return ''
+    if (phase.value === 'failed') return (joint.inspection?.causes ?? []).map((c) => job.t(c)).join(' ')
     if (phase.value === 'late' && open.value) return job.t(open.value.onMiss.say)
     if (phase.value === 'hold' && hold.value) return said.homeAt(hold.value)
-    if (phase.value === 'rest') return said.ready(f)
+    if (phase.value === 'rest') return said.ready(joint)
     if (phase.value === 'window' && open.value) return said.since(open.value)
     return step.value ? job.t(step.value.lookFor) : ''
   })

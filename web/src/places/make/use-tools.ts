@@ -22,8 +22,8 @@ export function useTools(facts: Ref<JointFacts>) {
   const job = useJob()
   const clock = useClock()
   const needs = computed<readonly Need[]>(() => {
-    const f = facts.value
-    return f.method && f.spec !== null ? f.method.consumables(f.spec, f.ctx) : []
+    const joint = facts.value
+    return joint.method && joint.spec !== null ? joint.method.consumables(joint.spec, joint.ctx) : []
   })
   const kinds = computed(() => new Set(needs.value.map((n) => n.item)))
   /** Tools of this job that are of a kind the joint needs. */
@@ -49,8 +49,8 @@ export function useTools(facts: Ref<JointFacts>) {
   /** What a tool in hand reported last, if it was after a time. */
   function reported(what: string, afterS: number) {
     return chosen.value
-      .flatMap((t) =>
-        t.said.filter((x) => x.what === what && x.atS > afterS).map((x) => ({ ...x, tool: t.name })),
+      .flatMap((tool) =>
+        tool.said.filter((x) => x.what === what && x.atS > afterS).map((x) => ({ ...x, tool: tool.name })),
       )
       .sort((a, b) => a.atS - b.atS)
       .at(-1)

@@ -42,17 +42,17 @@ export const onDial = (r: Field): boolean => r.control === 'turns' && r.unit ===
 export const isGap = (r: Field): boolean => r.control === 'gap-pair' || r.control === 'gap-round'
 
 /** Writes one step down, with the figures that stood on the screen and the tools and tin in hand. */
-function useStepDone(o: Options) {
+function useStepDone(options: Options) {
   const job = useJob()
   const pin = () => ({
-    rules: o.facts().method?.version ?? 1,
+    rules: options.facts().method?.version ?? 1,
     chart: newestChart(job.state),
-    school: o.facts().place.line.school,
+    school: options.facts().place.line.school,
     table: job.state.job.table,
   })
   /** Figures that stood on the screen when this was tapped, with their sources: they go into the record. */
   const shown = () => {
-    const depth = o.depth()
+    const depth = options.depth()
     return depth === null || depth.value === null
       ? []
       : [{ key: 'depthMm', value: depth.value, source: depth.source }]
@@ -63,23 +63,23 @@ function useStepDone(o: Options) {
     says: string,
     more: { skipped?: string } = {},
   ): Promise<void> => {
-    const first = !o.facts().life
-    const toolIds = o.toolIds()
+    const first = !options.facts().life
+    const toolIds = options.toolIds()
     // The step that makes the joint is where a tool does its work: its own report is compared with this entry.
     const worked = toolIds.length && step.reaches === 'made' && !more.skipped ? { byTool: true } : {}
     const said = { ...values, ...worked }
     const data = {
-      life: o.facts().lifeNo,
+      life: options.facts().lifeNo,
       step: step.id,
-      readings: o.overrides().length ? { ...said, overrides: [...o.overrides()] } : said,
+      readings: options.overrides().length ? { ...said, overrides: [...options.overrides()] } : said,
       shown: shown(),
       ...(first ? { pin: pin() } : {}),
-      ...(o.tinId() ? { tinId: o.tinId() } : {}),
+      ...(options.tinId() ? { tinId: options.tinId() } : {}),
       ...(toolIds.length ? { toolIds } : {}),
       ...more,
     }
-    await job.write([{ kind: 'step-done', jointId: o.facts().id, data }], says)
-    for (const key of Object.keys(o.readings())) delete o.readings()[key]
+    await job.write([{ kind: 'step-done', jointId: options.facts().id, data }], says)
+    for (const key of Object.keys(options.readings())) delete options.readings()[key]
   }
 }
 
@@ -119,57 +119,61 @@ function useEndings({ facts }: Pick<Options, 'facts'>) {
 }
 
 /** What the buttons of Make write: one entry a tap, kept on the device first. */
-export function useWrites(o: Options) {
+export function useWrites(options: Options) {
   const job = useJob()
-  const done = useStepDone(o)
-  const tagged = (says: string): string => `${o.facts().tag}: ${says}.`
-  const choices = () => o.step()?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? []
+  const done = useStepDone(options)
+  const tagged = (says: string): string => `${options.facts().tag}: ${says}.`
+  const choices = () => options.step()?.reads.filter((r) => r.control === 'choice' && !r.asked) ?? []
   /** Readings that were typed or drawn at this step. */
   function typed(): Record<string, unknown> {
-    const said = o.step()?.reads.filter((r) => isNumber(r) || r.asked || r.control === 'grid') ?? []
+    const said = options.step()?.reads.filter((r) => isNumber(r) || r.asked || r.control === 'grid') ?? []
     return Object.fromEntries(
-      said.flatMap((r) => {
-        const value = o.readings()[r.key] ?? null
-        return value === null ? [] : [[r.key, value]]
+      said.flatMap((field) => {
+        const value = options.readings()[field.key] ?? null
+        return value === null ? [] : [[field.key, value]]
       }),
     )
   }
   async function act(): Promise<void> {
-    const step = o.step()
-    if (!step || !o.mayAct()) return
+    const step = options.step()
+    if (!step || !options.mayAct()) return
     const good = Object.fromEntries(choices().map((r) => [r.key, r.options?.[0]]))
-    await done(step, { ...(o.again() ? { again: true } : {}), ...typed(), ...good }, tagged(o.label()))
+    await done(
+      step,
+      { ...(options.again() ? { again: true } : {}), ...typed(), ...good },
+      tagged(options.label()),
+    )
   }
-  async function except(e: StepException): Promise<void> {
-    const step = o.step()
+  async function except(exception: StepException): Promise<void> {
+    const step = options.step()
     if (!step) return
-    const says = job.t(e.says)
-    if (e.backTo === 'cut-out') {
+    const says = job.t(exception.says)
+    if (exception.backTo === 'cut-out') {
       // Before the first step is done there is nothing to cut out: the part is put aside.
-      if (o.facts().life) o.askCutOut(says)
-      else o.putAside(says)
+      if (options.facts().life) options.askCutOut(says)
+      else options.putAside(says)
       return
     }
-    if (e.backTo !== 'on') {
-      const back = o.facts().steps.find((s) => s.id === e.backTo)
-      if (back) await done(back, { again: true, exception: e.id }, tagged(says))
+    if (exception.backTo !== 'on') {
+      const back = options.facts().steps.find((s) => s.id === exception.backTo)
+      if (back) await done(back, { again: true, exception: exception.id }, tagged(says))
       return
     }
-    const chosen = choices().map((r) => [
-      r.key,
-      r.options?.find((x) => `${r.key}-${x}` === e.id) ?? r.options?.[0],
+    const chosen = choices().map((field) => [
+      field.key,
+      field.options?.find((x) => `${field.key}-${x}` === exception.id) ?? field.options?.[0],
     ])
     const values = {
-      exception: e.id,
-      ...(o.again() ? { again: true } : {}),
+      exception: exception.id,
+      ...(options.again() ? { again: true } : {}),
       ...Object.fromEntries(chosen),
-      ...(e.id === 'cannot-read' ? {} : typed()),
+      ...(exception.id === 'cannot-read' ? {} : typed()),
     }
     await done(step, values, tagged(says))
   }
   const again = (step: Step): Promise<void> => done(step, { again: true }, tagged(job.t(step.action)))
   const skip = (step: Step, reason: string): Promise<void> =>
-    done(step, {}, word('make-skipped', { tag: o.facts().tag, reason }), { skipped: reason })
+    done(step, {}, word('make-skipped', { tag: options.facts().tag, reason }), { skipped: reason })
 
-  return { act, again, except, skip, ...useEndings(o) }
+  return { act, again, except, skip, ...useEndings(options) }
 }

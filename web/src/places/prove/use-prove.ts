@@ -21,17 +21,17 @@ export function useProve(answer: ComputedRef<SectionAnswer | null>) {
   const contents = computed(() => (section.value ? contentsOf(job.state, section.value) : null))
   const limits = computed(() => (section.value ? limitsOf(job.state, section.value) : []))
   const rule = computed<TestPlan | null>(() => {
-    const s = section.value
-    const c = contents.value
-    if (!s || !c) return null
-    const plan = planOf(s)
+    const own = section.value
+    const held = contents.value
+    if (!own || !held) return null
+    const plan = planOf(own)
     if (!plan.rule || plan.rule === 'custom') return null
     const made = testPlan({
       rule: plan.rule as TestRuleId,
       designBar: plan.designBar,
-      workingBar: s.workingBar || null,
-      materials: c.materials,
-      odMm: c.largestOdMm,
+      workingBar: own.workingBar || null,
+      materials: held.materials,
+      odMm: held.largestOdMm,
       stressRatio: plan.stressRatio,
       custom: null,
     })
@@ -41,10 +41,10 @@ export function useProve(answer: ComputedRef<SectionAnswer | null>) {
   const ends = computed(() => (section.value ? endsOf(section.value, section.value.testBar) : null))
   const gauge = computed(() => (section.value ? gaugeRange(section.value.testBar) : null))
   const energy = computed(() => {
-    const s = section.value
-    const c = contents.value
-    return s && c && planOf(s).medium !== 'water' && c.litres > 0
-      ? storedEnergy(c.litres / 1000, s.testBar)
+    const own = section.value
+    const held = contents.value
+    return own && held && planOf(own).medium !== 'water' && held.litres > 0
+      ? storedEnergy(held.litres / 1000, own.testBar)
       : null
   })
   return { section, contents, limits, rule, filling, ends, gauge, energy }

@@ -150,32 +150,32 @@ const hand = useHand(svg, {
           </text>
           <RouterLink
             v-for="g in glyphs"
-            :key="g.j.id"
-            :to="{ name: 'make', params: { jobId: job.jobId, jointId: g.j.id } }"
+            :key="g.joint.id"
+            :to="{ name: 'make', params: { jobId: job.jobId, jointId: g.joint.id } }"
           >
             <svg
-              :x="jointX(g.j) - 16"
-              :y="top(g.j.lane) + LANE.glyph"
+              :x="jointX(g.joint) - 16"
+              :y="top(g.joint.lane) + LANE.glyph"
               width="32"
               height="18"
               viewBox="0 0 36 20"
               overflow="visible"
               role="img"
-              :aria-label="`${g.j.tag}, ${job.t(g.look.word)}`"
+              :aria-label="`${g.joint.tag}, ${job.t(g.look.word)}`"
             >
-              <title>{{ g.j.tag }}</title>
+              <title>{{ g.joint.tag }}</title>
               <g v-html="glyphBody(g.look.glyph, g.look.inspected, g.look.look)" />
             </svg>
           </RouterLink>
           <text
             v-for="n in names"
-            :key="n.j.id"
-            :x="jointX(n.j)"
-            :y="top(n.j.lane) + LANE.tag + 12 + n.row * LANE.row"
+            :key="n.joint.id"
+            :x="jointX(n.joint)"
+            :y="top(n.joint.lane) + LANE.tag + 12 + n.row * LANE.row"
             text-anchor="middle"
             class="tag"
           >
-            {{ n.j.tag }}
+            {{ n.joint.tag }}
           </text>
         </g>
         <LengthScale :x="MARGIN" :y="height - 38" :from-mm="fromMm" :to-mm="toMm" :px-per-mm="scale" />

@@ -60,10 +60,10 @@ const headline = computed(() => {
       tag: longest.line.tag,
     })
   return word(m.arm?.value ? 'set-out-moves-most-arm' : 'set-out-moves-most', {
-    line: m.s.line.tag,
-    from: m.s.from.tag.split('/').pop(),
-    to: m.s.to.tag.split('/').pop(),
-    length: dist(m.s.lengthMm),
+    line: m.stretch.line.tag,
+    from: m.stretch.from.tag.split('/').pop(),
+    to: m.stretch.to.tag.split('/').pop(),
+    length: dist(m.stretch.lengthMm),
     way: m.grows.value > 0 ? 'grows' : 'shrinks',
     by: mm(Math.abs(m.grows.value)),
     arm: m.arm?.value ? mm(m.arm.value) : '',
@@ -82,7 +82,8 @@ const reasons = computed(() => [
 ])
 const longestMm = computed(() => Math.max(1, stretches.value[0]?.lengthMm ?? 1))
 const BAR_PX = 96
-const hangersAt = (r: SupportRow): number[] => hangersAlong(r, (r.s.lengthMm / longestMm.value) * BAR_PX)
+const hangersAt = (r: SupportRow): number[] =>
+  hangersAlong(r, (r.stretch.lengthMm / longestMm.value) * BAR_PX)
 const SOURCES = [
   'cp-expansion',
   'cp-expansion-arm',
@@ -163,35 +164,35 @@ const sources = ref(false)
           </tr>
         </thead>
         <tbody>
-          <tr v-for="r in rows" :key="`${r.s.from.id} ${r.s.to.id}`">
+          <tr v-for="r in rows" :key="`${r.stretch.from.id} ${r.stretch.to.id}`">
             <td>
               <Said
                 code="set-out-to-2"
-                :values="{ from: r.s.from.tag.split('/').pop(), to: r.s.to.tag.split('/').pop() }"
+                :values="{ from: r.stretch.from.tag.split('/').pop(), to: r.stretch.to.tag.split('/').pop() }"
               >
                 <template #line>
                   <RouterLink
                     class="strong"
-                    :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: r.s.line.id } }"
-                    >{{ r.s.line.tag }}</RouterLink
+                    :to="{ name: 'set-out', params: { jobId: job.jobId, lineId: r.stretch.line.id } }"
+                    >{{ r.stretch.line.tag }}</RouterLink
                   >
                 </template>
               </Said>
             </td>
-            <td>{{ named(r.s.line.material) }} {{ r.s.size }}</td>
+            <td>{{ named(r.stretch.line.material) }} {{ r.stretch.size }}</td>
             <td class="wide">
               <svg :width="BAR_PX + 8" height="26" aria-hidden="true">
                 <rect
                   x="4"
                   y="4"
-                  :width="Math.max(2, (r.s.lengthMm / longestMm) * BAR_PX)"
+                  :width="Math.max(2, (r.stretch.lengthMm / longestMm) * BAR_PX)"
                   height="8"
                   class="bar"
                 />
                 <path v-for="(x, i) in hangersAt(r)" :key="i" :d="`M${x} 13l4 8h-8z`" class="hanger" />
               </svg>
             </td>
-            <td class="num">{{ r.s.guessed ? '?' : dist(r.s.lengthMm) }}</td>
+            <td class="num">{{ r.stretch.guessed ? '?' : dist(r.stretch.lengthMm) }}</td>
             <td class="num">{{ text(r.grows, (v) => `${v > 0 ? '+' : '−'}${mm(Math.abs(v))}`) }}</td>
             <td class="num">
               {{
@@ -210,7 +211,7 @@ const sources = ref(false)
                   ? text(r.full, perLength)
                   : word('set-out-in-all', {
                       each: perLength(r.full.value),
-                      full: (r.full.value * r.s.lengthMm) / 1000,
+                      full: (r.full.value * r.stretch.lengthMm) / 1000,
                     })
               }}
             </td>

@@ -8,26 +8,26 @@ export interface Frame {
 }
 
 /** Outline of a part. @param more px that it stands out above and below. @param wider px to either side. */
-export function outline(f: Frame, p: LaidPart, more: number, wider = 0): string {
-  const half = f.thick(p.odMm) / 2 + more
-  const [a, b] = [(f.x(p.fromMm) - wider).toFixed(1), (f.x(p.toMm) + wider).toFixed(1)]
-  return `M${a} ${f.mid(p.lane) - half}H${b}v${2 * half}H${a}Z`
+export function outline(frame: Frame, part: LaidPart, more: number, wider = 0): string {
+  const half = frame.thick(part.odMm) / 2 + more
+  const [a, b] = [(frame.x(part.fromMm) - wider).toFixed(1), (frame.x(part.toMm) + wider).toFixed(1)]
+  return `M${a} ${frame.mid(part.lane) - half}H${b}v${2 * half}H${a}Z`
 }
 /** However many parts there are, each kind is one shape to the browser. */
-export const outlines = (f: Frame, parts: readonly LaidPart[], more: number): string =>
-  parts.map((p) => outline(f, p, more)).join('')
+export const outlines = (frame: Frame, parts: readonly LaidPart[], more: number): string =>
+  parts.map((p) => outline(frame, p, more)).join('')
 
 /** What tells fittings apart by shape: a cross in a valve, a collar at a tee's branch, a wedge in a reducer. */
-export function fittingMark(f: Frame, p: LaidPart): string {
-  const [a, b, y] = [f.x(p.fromMm), f.x(p.toMm), f.mid(p.lane)]
-  const half = f.thick(p.odMm) / 2 + 5
+export function fittingMark(frame: Frame, part: LaidPart): string {
+  const [a, b, y] = [frame.x(part.fromMm), frame.x(part.toMm), frame.mid(part.lane)]
+  const half = frame.thick(part.odMm) / 2 + 5
   const middle = (a + b) / 2
-  const kind = p.item.fitting ?? ''
+  const kind = part.item.fitting ?? ''
   if (kind.endsWith('valve')) return `M${a} ${y - half}L${b} ${y + half}M${a} ${y + half}L${b} ${y - half}`
   if (kind === 'union') return [-3, 3].map((d) => `M${middle + d} ${y - half - 4}v${2 * half + 8}`).join('')
   if (kind === 'flange') return `M${a + 3} ${y - half - 7}v${2 * half + 14}`
   if (kind.startsWith('elbow')) return `M${a} ${y + half}L${b} ${y - half}`
-  if (hasBranch(p.item)) return `M${middle} ${y}v${half}M${middle - 5} ${y}h10`
+  if (hasBranch(part.item)) return `M${middle} ${y}v${half}M${middle - 5} ${y}h10`
   return kind === 'reducer' ? `M${a} ${y - half}L${b} ${y}L${a} ${y + half}` : ''
 }
 
@@ -35,16 +35,16 @@ export function fittingMark(f: Frame, p: LaidPart): string {
 const STEM_PX = 14
 /** The ways from tees down to the lanes of their branches that are in sight. */
 export function stemPaths(
-  f: Frame,
+  frame: Frame,
   laid: Laid,
   fromMm: number,
   toMm: number,
 ): { id: string; d: string; width: number }[] {
   return laid.stems
     .filter((s) => s.atMm >= fromMm - 400 && s.atMm <= toMm + 400)
-    .map((s) => {
-      const first = laid.parts.find((p) => p.item.run === s.tee.id)
-      const d = `M${f.x(s.atMm)} ${f.mid(s.fromLane) + f.thick(s.odMm) / 2}V${f.mid(s.toLane)}H${f.x(first?.fromMm ?? s.atMm)}`
-      return { id: s.tee.id, d, width: Math.min(f.thick(s.odMm), STEM_PX) }
+    .map((stem) => {
+      const first = laid.parts.find((p) => p.item.run === stem.tee.id)
+      const d = `M${frame.x(stem.atMm)} ${frame.mid(stem.fromLane) + frame.thick(stem.odMm) / 2}V${frame.mid(stem.toLane)}H${frame.x(first?.fromMm ?? stem.atMm)}`
+      return { id: stem.tee.id, d, width: Math.min(frame.thick(stem.odMm), STEM_PX) }
     })
 }

@@ -12,10 +12,10 @@ const ASIDE_PX = 12
 export const tagX = (j: LaidJoint, scale: number): number => j.atMm * scale + (j.end ? -ASIDE_PX : ASIDE_PX)
 /** Tags of joints as labels, in the order in which they stand along their lanes. */
 export const tagLabels = (joints: readonly LaidJoint[], scale: number): Labelled[] =>
-  joints.map((j) => ({
-    x: tagX(j, scale),
-    width: Math.max(GLYPH_PX, j.tag.length * TAG_CHAR_PX),
-    lane: j.lane,
+  joints.map((joint) => ({
+    x: tagX(joint, scale),
+    width: Math.max(GLYPH_PX, joint.tag.length * TAG_CHAR_PX),
+    lane: joint.lane,
   }))
 
 export const inDrawingOrder = (joints: readonly LaidJoint[]): LaidJoint[] =>
@@ -38,9 +38,9 @@ export function tagsAt(joints: readonly LaidJoint[], scale: number): Tags {
   const glyphs: number[] = []
   let lane = -1
   let end = -Infinity
-  joints.forEach((j, i) => {
-    const x = tagX(j, scale)
-    if (j.lane !== lane) [lane, end] = [j.lane, -Infinity]
+  joints.forEach((joint, i) => {
+    const x = tagX(joint, scale)
+    if (joint.lane !== lane) [lane, end] = [joint.lane, -Infinity]
     if (x - GLYPH_PX / 2 < end) return
     end = x + GLYPH_PX / 2
     glyphs.push(i)
@@ -53,18 +53,18 @@ const FUSE_PX = 2.5
 /** Pipes and fittings in sight, small ones fused so that a long line stays light. */
 export function inSight(laid: Laid, scale: number, fromMm: number, toMm: number): LaidPart[] {
   const out: LaidPart[] = []
-  for (const p of laid.parts) {
-    if (p.toMm < fromMm || p.fromMm > toMm) continue
+  for (const part of laid.parts) {
+    if (part.toMm < fromMm || part.fromMm > toMm) continue
     const last = out.at(-1)
     if (
       last &&
-      last.lane === p.lane &&
-      last.odMm === p.odMm &&
-      (p.toMm - p.fromMm) * scale < FUSE_PX &&
+      last.lane === part.lane &&
+      last.odMm === part.odMm &&
+      (part.toMm - part.fromMm) * scale < FUSE_PX &&
       (last.toMm - last.fromMm) * scale < 40
     )
-      out[out.length - 1] = { ...last, toMm: Math.max(last.toMm, p.toMm) }
-    else out.push(p)
+      out[out.length - 1] = { ...last, toMm: Math.max(last.toMm, part.toMm) }
+    else out.push(part)
   }
   return out
 }
@@ -89,13 +89,13 @@ export function bandsOf(
   sections.forEach((s, hatch) => {
     const inside = new Set(s.jointIds)
     let open: Band | null = null
-    for (const j of joints) {
-      if (!inside.has(j.id) || open?.lane !== j.lane) open = null
-      if (!inside.has(j.id)) continue
-      if (open) open.toMm = j.atMm
+    for (const joint of joints) {
+      if (!inside.has(joint.id) || open?.lane !== joint.lane) open = null
+      if (!inside.has(joint.id)) continue
+      if (open) open.toMm = joint.atMm
       else {
-        const at = { fromMm: j.atMm, toMm: j.atMm, lane: j.lane }
-        out.push((open = { key: `${s.id} ${j.id}`, name: s.tag, hatch: hatch % HATCHES, row: 0, ...at }))
+        const at = { fromMm: joint.atMm, toMm: joint.atMm, lane: joint.lane }
+        out.push((open = { key: `${s.id} ${joint.id}`, name: s.tag, hatch: hatch % HATCHES, row: 0, ...at }))
       }
     }
   })

@@ -23,7 +23,7 @@ const DRAWN = 60
 const ORDINARY_C = 20
 
 export interface SupportRow {
-  s: Stretch
+  stretch: Stretch
   grows: Fig | null
   arm: Fig | null
   loop: Fig | null
@@ -44,26 +44,26 @@ interface Service {
 const pipeOf = (s: Stretch) => ({ material: s.line.material, size: s.size, series: lineSeries(s.line) })
 
 /** The larger movement of the two between laid and service; null where a temperature is not said. */
-function movement(s: Stretch, { laidC, coldC, warmC }: Service): Fig | null {
+function movement(stretch: Stretch, { laidC, coldC, warmC }: Service): Fig | null {
   if (laidC === null) return null
   return [coldC, warmC]
     .filter((t): t is number => t !== null)
-    .map((t) => growthMm(s.line.material, s.lengthMm, laidC, t))
+    .map((t) => growthMm(stretch.line.material, stretch.lengthMm, laidC, t))
     .reduce<Fig | null>(
       (a, b) => (a === null || Math.abs(b.value ?? 0) > Math.abs(a.value ?? 0) ? b : a),
       null,
     )
 }
-function rowOf(s: Stretch, service: Service): SupportRow {
-  const pipe = pipeOf(s)
-  const grows = movement(s, service)
+function rowOf(stretch: Stretch, service: Service): SupportRow {
+  const pipe = pipeOf(stretch)
+  const grows = movement(stretch, service)
   const mm = grows?.value ?? null
   const wallC = service.warmC ?? ORDINARY_C
   const hangers = hangerSpacingMm(pipe, wallC)
   const sag = sagSpanMm(pipe, wallC, service.density)
   const spans = [hangers.value, sag.value].filter((v): v is number => v !== null)
   return {
-    s,
+    stretch,
     grows,
     arm: mm === null ? null : armMm(pipe, mm),
     loop: mm === null ? null : armMm(pipe, mm / 2),
@@ -76,7 +76,8 @@ function rowOf(s: Stretch, service: Service): SupportRow {
 }
 
 /** How many hangers a stretch takes; 0 where no spacing is known. */
-export const hangersOf = (r: SupportRow): number => (r.everyMm ? Math.ceil(r.s.lengthMm / r.everyMm) + 1 : 0)
+export const hangersOf = (r: SupportRow): number =>
+  r.everyMm ? Math.ceil(r.stretch.lengthMm / r.everyMm) + 1 : 0
 /** Where they stand along a bar of a width, px. */
 export function hangersAlong(r: SupportRow, widthPx: number): number[] {
   const n = hangersOf(r)

@@ -85,15 +85,15 @@ function useNames({ joints, window }: LaidOut) {
   const inView = (mm: number): boolean => mm >= fromMm.value - 1 && mm <= toMm.value + 1
   const names = computed(() =>
     tags.value.placed.flatMap(({ at, row }) => {
-      const j = joints.value[at]
-      return j && inView(j.atMm) ? [{ j, row }] : []
+      const joint = joints.value[at]
+      return joint && inView(joint.atMm) ? [{ joint, row }] : []
     }),
   )
   const glyphs = computed(() =>
     tags.value.glyphs.flatMap((at) => {
-      const j = joints.value[at]
-      const look = j && view.looks.get(j.id)
-      return j && look && inView(j.atMm) ? [{ j, look }] : []
+      const joint = joints.value[at]
+      const look = joint && view.looks.get(joint.id)
+      return joint && look && inView(joint.atMm) ? [{ joint, look }] : []
     }),
   )
   const bands = computed(() =>
@@ -116,7 +116,8 @@ export function useDrawn(line: () => Line, current: () => string | null, width: 
     ...useNames(out),
     height: computed(() => laid.value.lanes * LANE.height + TAPE_H),
     percent: computed(() => Math.round((scale.value / full.value) * 100)),
-    jointX: (j: Laid['joints'][number]): number => tagX(j, scale.value) + MARGIN - fromMm.value * scale.value,
+    jointX: (joint: Laid['joints'][number]): number =>
+      tagX(joint, scale.value) + MARGIN - fromMm.value * scale.value,
     /** The part under a point of the drawing. */
     partAt(x: number, y: number): Item | undefined {
       const mm = fromMm.value + (x - MARGIN) / scale.value

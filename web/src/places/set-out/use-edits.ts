@@ -20,9 +20,9 @@ export function useEdits(line: Ref<Line | null>) {
     refused?: () => void,
   ): Promise<boolean> {
     working = working.then(async () => {
-      const l = line.value
-      if (!l) return false
-      const edited = work(l, shop.value)
+      const own = line.value
+      if (!own) return false
+      const edited = work(own, shop.value)
       if (!edited.ok) {
         fault.value = job.t(edited.why)
         refused?.()
@@ -30,7 +30,7 @@ export function useEdits(line: Ref<Line | null>) {
       }
       fault.value = ''
       await job.write(
-        edited.edits.map((e) => ({ kind: e.kind, data: { lineId: l.id, ...e.data } })),
+        edited.edits.map((e) => ({ kind: e.kind, data: { lineId: own.id, ...e.data } })),
         says,
       )
       await nextTick()

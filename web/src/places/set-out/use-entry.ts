@@ -39,13 +39,13 @@ function useOffers(line: Ref<Line | null>, text: Ref<string>, readerOf: (line: L
   const groups = computed(() => [...job.state.groups.values()])
   /** Fittings of this line as last typed, newest first. */
   const lately = computed(() => {
-    const l = line.value
-    if (!l) return []
-    const fittings = l.items
+    const own = line.value
+    if (!own) return []
+    const fittings = own.items
       .slice(-60)
       .reverse()
       .filter((i) => i.type === 'fitting')
-    return [...new Set(fittings.map((i) => entryText(i, readerOf(l))))].slice(0, 6)
+    return [...new Set(fittings.map((i) => entryText(i, readerOf(own))))].slice(0, 6)
   })
   const offers = computed(() =>
     completions(
@@ -71,9 +71,9 @@ function useCursor(line: Ref<Line | null>) {
     () => void (cursor.value = END),
   )
   const where = computed(() => {
-    const l = line.value
-    const at = l && standing(l, cursor.value)
-    if (!l || !at || cursor.value.after === null) return ''
+    const own = line.value
+    const at = own && standing(own, cursor.value)
+    if (!own || !at || cursor.value.after === null) return ''
     return cursor.value.branch
       ? word('set-out-into-the-branch-of', { tag: at.tag })
       : word('set-out-after', { tag: at.tag })
@@ -120,19 +120,25 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
   async function put(typed: string, texts: readonly string[], isGroup: boolean): Promise<void> {
     let next: Cursor = cursor.value
     const ok = await edit(
-      (l, shop) => {
-        const done = placeTexts(l, texts, cursor.value, shop, isGroup ? { units: l.school } : readerOf(l))
+      (line, shop) => {
+        const done = placeTexts(
+          line,
+          texts,
+          cursor.value,
+          shop,
+          isGroup ? { units: line.school } : readerOf(line),
+        )
         if (done.ok) next = done.cursor
         return done
       },
       word('set-out-set-out-2', { typed }),
       () => void (text.value ||= typed),
     )
-    const l = line.value
-    if (!ok || !l) return
+    const own = line.value
+    if (!ok || !own) return
     // At the end of the main run it stays there, whatever is taken out in the meantime.
-    cursor.value = next.after !== null && !next.branch && standing(l, END)?.id === next.after ? END : next
-    const at = next.after ?? standing(l, END)?.id
+    cursor.value = next.after !== null && !next.branch && standing(own, END)?.id === next.after ? END : next
+    const at = next.after ?? standing(own, END)?.id
     if (at) placed(at)
   }
   return { text, cursor, where, toEnd, ...offered, recallStep, enter, doubt, meant }

@@ -17,8 +17,8 @@ interface Does {
 
 /** By key, while no field has the focus: to zoom from anywhere, to go along it where the drawing has the focus. */
 function useKeysOf(svg: Ref<SVGSVGElement | undefined>, does: Does): void {
-  function key(e: KeyboardEvent): void {
-    if (!isOwnKey(e)) return
+  function key(event: KeyboardEvent): void {
+    if (!isOwnKey(event)) return
     const anywhere: Record<string, () => void> = {
       '+': () => does.zoom(1),
       '-': () => does.zoom(-1),
@@ -30,9 +30,9 @@ function useKeysOf(svg: Ref<SVGSVGElement | undefined>, does: Does): void {
       Home: does.toStart,
       End: does.toEnd,
     }
-    const act = anywhere[e.key] ?? (e.target === svg.value ? here[e.key] : undefined)
+    const act = anywhere[event.key] ?? (event.target === svg.value ? here[event.key] : undefined)
     if (!act) return
-    e.preventDefault()
+    event.preventDefault()
     act()
   }
   onMounted(() => window.addEventListener('keydown', key))
@@ -43,23 +43,23 @@ function useKeysOf(svg: Ref<SVGSVGElement | undefined>, does: Does): void {
 export function useHand(svg: Ref<SVGSVGElement | undefined>, does: Does) {
   useKeysOf(svg, does)
   let from: { x: number; moved: boolean } | null = null
-  const at = (e: MouseEvent): { x: number; y: number } => {
+  const at = (event: MouseEvent): { x: number; y: number } => {
     const box = svg.value?.getBoundingClientRect()
-    return { x: e.clientX - (box?.left ?? 0), y: e.clientY - (box?.top ?? 0) }
+    return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }
   }
-  function down(e: PointerEvent): void {
-    if (e.button === 0) from = { x: e.clientX, moved: false }
+  function down(event: PointerEvent): void {
+    if (event.button === 0) from = { x: event.clientX, moved: false }
   }
-  function move(e: PointerEvent): void {
+  function move(event: PointerEvent): void {
     if (!from) return
-    const by = from.x - e.clientX
+    const by = from.x - event.clientX
     if (!from.moved && Math.abs(by) < STILL_PX) return
-    from = { x: e.clientX, moved: true }
-    svg.value?.setPointerCapture(e.pointerId)
+    from = { x: event.clientX, moved: true }
+    svg.value?.setPointerCapture(event.pointerId)
     does.pan(by)
   }
-  function up(e: PointerEvent): void {
-    const { x, y } = at(e)
+  function up(event: PointerEvent): void {
+    const { x, y } = at(event)
     if (from && !from.moved) does.tap(x, y)
     from = null
   }

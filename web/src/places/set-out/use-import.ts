@@ -18,16 +18,16 @@ export function useImport() {
     read.value = null
     running.value = { says: word('set-out-starting'), share: 0 }
     worker ??= new Worker(new URL('../../workers/table.worker.ts', import.meta.url), { type: 'module' })
-    worker.onmessage = (e: MessageEvent<TableReply>) => {
-      if ('progress' in e.data) {
-        const { says, share } = e.data.progress
+    worker.onmessage = (event: MessageEvent<TableReply>) => {
+      if ('progress' in event.data) {
+        const { says, share } = event.data.progress
         return void (running.value = { says: word(says.code, says.values), share })
       }
       running.value = null
-      if ('found' in e.data) found.value = e.data.found
-      else if ('lines' in e.data) read.value = e.data
-      else if ('faults' in e.data) faults.value = e.data.faults
-      else failed.value = word(e.data.failed.code, e.data.failed.values)
+      if ('found' in event.data) found.value = event.data.found
+      else if ('lines' in event.data) read.value = event.data
+      else if ('faults' in event.data) faults.value = event.data.faults
+      else failed.value = word(event.data.failed.code, event.data.failed.values)
     }
     worker.onerror = () => {
       failed.value = word('set-out-the-file-could-not')

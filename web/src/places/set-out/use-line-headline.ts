@@ -18,22 +18,22 @@ export function useLineHeadline(
         .size,
   )
   return computed(() => {
-    const l = line.value
-    if (!l) return word('set-out-nothing-set-out-yet')
-    if (!l.items.length) return word('set-out-nothing-set-out-yet-type')
-    if (!allMethods().some((m) => m.id === l.method))
-      return word('set-out-has-no-method-choose', { tag: l.tag })
+    const own = line.value
+    if (!own) return word('set-out-nothing-set-out-yet')
+    if (!own.items.length) return word('set-out-nothing-set-out-yet-type')
+    if (!allMethods().some((m) => m.id === own.method))
+      return word('set-out-has-no-method-choose', { tag: own.tag })
     if (is.faults.value.length)
-      return word('set-out-cannot-be-joined-as', { tag: l.tag, faults: is.faults.value.length })
+      return word('set-out-cannot-be-joined-as', { tag: own.tag, faults: is.faults.value.length })
     return kinds.value
       ? word('set-out-has-joints-and-pieces', {
-          tag: l.tag,
+          tag: own.tag,
           jointIds: is.jointIds.value.length,
           pieces: is.pieces.value.length,
           kinds: kinds.value,
         })
       : word('set-out-is-complete-joints-pieces', {
-          tag: l.tag,
+          tag: own.tag,
           jointIds: is.jointIds.value.length,
           pieces: is.pieces.value.length,
           sections: is.sections.value.length,

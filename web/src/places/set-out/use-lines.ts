@@ -21,25 +21,25 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
 
   /** The same line once more under another tag; gives its id. */
   async function copyLine(tag: string): Promise<string | null> {
-    const l = line.value
-    if (!l) return null
+    const own = line.value
+    if (!own) return null
     const lineId = crypto.randomUUID()
-    const items = copied(l, tag, () => crypto.randomUUID())
+    const items = copied(own, tag, () => crypto.randomUUID())
     await job.write(
       [
         {
           kind: 'line-set',
-          data: { ...lineHead(l), lineId, tag, insideOf: null },
+          data: { ...lineHead(own), lineId, tag, insideOf: null },
         },
         ...itemEntries(lineId, items),
       ],
-      word('set-out-is-copied-as', { tag: l.tag, tag2: tag }),
+      word('set-out-is-copied-as', { tag: own.tag, tag2: tag }),
     )
     return lineId
   }
   async function keepGroup(name: string, items: readonly Item[]): Promise<void> {
-    const l = line.value
-    if (!l) return
+    const own = line.value
+    if (!own) return
     const had = [...job.state.groups.values()].find((g) => g.name.toLowerCase() === name.toLowerCase())
     await job.write(
       [
@@ -48,7 +48,7 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
           data: {
             groupId: had?.id ?? crypto.randomUUID(),
             name,
-            entries: entriesOf(items, { units: l.school }),
+            entries: entriesOf(items, { units: own.school }),
           },
         },
       ],

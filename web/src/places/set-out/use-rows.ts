@@ -109,12 +109,12 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
   }
   /** Reads a row as it was typed over. */
   function change(item: Item, typed: string): Promise<boolean> {
-    const l = line.value
-    if (!l) return Promise.resolve(false)
-    const reader = { ...job.reader, units: l.school }
+    const own = line.value
+    if (!own) return Promise.resolve(false)
+    const reader = { ...job.reader, units: own.school }
     const doubt = doubtfulLength(typed, reader)
     if (doubt) return refused(word('set-out-which-was-meant-or', { own: doubt.own, other: doubt.other }))
-    const entry = parseEntry(typed, reader, methodOf(l.method)?.sizes(l.material) ?? [])
+    const entry = parseEntry(typed, reader, methodOf(own.method)?.sizes(own.material) ?? [])
     if (!entry.ok) return refused(job.t(entry.why))
     return edit((now, shop) => {
       const own = now.items.find((i) => i.id === item.id)

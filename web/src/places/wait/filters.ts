@@ -4,14 +4,14 @@ export const FILTERS = ['all', 'waiting', 'not-to-be-moved', 'not-made', 'failed
 export type Filter = (typeof FILTERS)[number]
 
 /** Which joints a filter in words keeps. */
-export function passes(j: JointInSection, filter: Filter, nowS: number): boolean {
-  const f = j.facts
-  const failed = f.inspection?.verdict === 'fail'
-  if (filter === 'not-made') return f.homeAtS === null
+export function passes(joint: JointInSection, filter: Filter, nowS: number): boolean {
+  const facts = joint.facts
+  const failed = facts.inspection?.verdict === 'fail'
+  if (filter === 'not-made') return facts.homeAtS === null
   if (filter === 'failed-or-doubtful')
-    return failed || (f.homeAtS !== null && f.inspection?.verdict === 'unknown')
+    return failed || (facts.homeAtS !== null && facts.inspection?.verdict === 'unknown')
   if (filter === 'not-to-be-moved')
-    return f.homeAtS !== null && !failed && (f.movable.value ?? Infinity) > nowS
-  if (filter === 'waiting') return f.homeAtS !== null && !failed && (j.readyAtS ?? Infinity) > nowS
+    return facts.homeAtS !== null && !failed && (facts.movable.value ?? Infinity) > nowS
+  if (filter === 'waiting') return facts.homeAtS !== null && !failed && (joint.readyAtS ?? Infinity) > nowS
   return true
 }

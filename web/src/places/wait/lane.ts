@@ -13,19 +13,19 @@ export interface Lane {
 }
 
 /** The lane of one joint: window slot, set, four steps of cure, ready. Planned joints are drawn from assumed times. */
-export function laneOf(j: JointInSection): Lane | null {
-  const f = j.facts
-  const homeS = f.homeAtS ?? j.plannedHomeS
+export function laneOf(joint: JointInSection): Lane | null {
+  const facts = joint.facts
+  const homeS = facts.homeAtS ?? joint.plannedHomeS
   if (homeS === null) return null
-  const window = f.clocks.find((c) => c.kind === 'window')
+  const window = facts.clocks.find((c) => c.kind === 'window')
   return {
-    id: f.id,
-    tag: f.tag,
-    size: f.place.piece.size,
-    planned: f.homeAtS === null,
+    id: facts.id,
+    tag: facts.tag,
+    size: facts.place.piece.size,
+    planned: facts.homeAtS === null,
     slotS: window?.fromS ?? null,
     homeS,
-    setS: f.homeAtS === null ? null : f.movable.value,
-    readyS: f.homeAtS === null ? j.plannedReadyAtS : j.readyAtS,
+    setS: facts.homeAtS === null ? null : facts.movable.value,
+    readyS: facts.homeAtS === null ? joint.plannedReadyAtS : joint.readyAtS,
   }
 }

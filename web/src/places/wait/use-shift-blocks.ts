@@ -57,27 +57,27 @@ function halfMade({ facts, lastStep, lastAtS, byS }: Shift['halfMade'][number], 
   )
 }
 /** What hurts or spoils work if it is not known. */
-const atOnce = (s: Shift, here: Here): Block[] => [
+const atOnce = (shift: Shift, here: Here): Block[] => [
   {
     title: word('wait-under-pressure-or-vacuum'),
-    lines: s.sections.map((x) => ({
-      key: x.id,
-      tag: x.tag,
-      says: word('wait-is-nobody-cuts-or', { state: x.state }),
+    lines: shift.sections.map((section) => ({
+      key: section.id,
+      tag: section.tag,
+      says: word('wait-is-nobody-cuts-or', { state: section.state }),
     })),
   },
   {
     title: word('ui-assembled-not-fixed'),
-    lines: s.unfixed.map((f) => of(f, f.nextStep ? here.t(f.nextStep.does) : '')),
+    lines: shift.unfixed.map((f) => of(f, f.nextStep ? here.t(f.nextStep.does) : '')),
   },
-  { title: word('wait-half-made'), lines: s.halfMade.map((x) => halfMade(x, here)) },
+  { title: word('wait-half-made'), lines: shift.halfMade.map((x) => halfMade(x, here)) },
   {
     title: word('wait-judged-failed-still-in'),
-    lines: s.failed.map((f) => of(f, word('wait-cut-out-and-make'))),
+    lines: shift.failed.map((f) => of(f, word('wait-cut-out-and-make'))),
   },
   {
     title: word('wait-not-to-be-touched'),
-    lines: s.dontTouch.map((x) =>
+    lines: shift.dontTouch.map((x) =>
       of(
         x.facts,
         x.untilS === null
@@ -88,7 +88,7 @@ const atOnce = (s: Shift, here: Here): Block[] => [
   },
   {
     title: word('wait-blankets-on'),
-    lines: s.blanketsOn.map((b) => ({
+    lines: shift.blanketsOn.map((b) => ({
       key: b.tool.id,
       tag: b.tool.name,
       says: word('wait-on-since', { at: here.at(b.sinceS) }),
@@ -96,24 +96,24 @@ const atOnce = (s: Shift, here: Here): Block[] => [
   },
 ]
 /** What is looked at before work goes on. */
-const before = (s: Shift, { t, at }: Here): Block[] => [
+const before = (shift: Shift, { t, at }: Here): Block[] => [
   {
     title: word('wait-to-look-at-again'),
-    lines: s.toLookAt.map((f) =>
-      of(f, f.inspection?.findings[0] ? t(f.inspection.findings[0]) : word('wait-not-judged')),
+    lines: shift.toLookAt.map((facts) =>
+      of(facts, facts.inspection?.findings[0] ? t(facts.inspection.findings[0]) : word('wait-not-judged')),
     ),
   },
   {
     title: word('wait-tools-not-good'),
-    lines: s.toolsNotGood.map((t) => ({
-      key: t.id,
-      tag: t.name,
-      says: word('wait-failed-its-trial', { how: t.proofs.at(-1)?.how ?? '' }),
+    lines: shift.toolsNotGood.map((tool) => ({
+      key: tool.id,
+      tag: tool.name,
+      says: word('wait-failed-its-trial', { how: tool.proofs.at(-1)?.how ?? '' }),
     })),
   },
   {
     title: word('wait-hot-work-permits-in'),
-    lines: s.permits.map((p) => ({
+    lines: shift.permits.map((p) => ({
       key: p.number,
       tag: p.number,
       says: word('wait-until', { at: at(p.untilS) }),
@@ -124,12 +124,12 @@ function noPressureYet({ answers, nowS, at }: Here): Block {
   const waiting = [...answers].filter((a) => !a.proved && !(a.readyAtS !== null && a.readyAtS <= nowS))
   return {
     title: word('wait-no-pressure-yet'),
-    lines: waiting.map((a) => ({
-      key: a.section.id,
-      tag: a.section.tag,
-      says: word(a.readyAtS === null ? 'wait-at-no-time-yet' : 'wait-bar-from', {
-        bar: a.section.testBar,
-        at: a.readyAtS === null ? '' : at(a.readyAtS),
+    lines: waiting.map((answer) => ({
+      key: answer.section.id,
+      tag: answer.section.tag,
+      says: word(answer.readyAtS === null ? 'wait-at-no-time-yet' : 'wait-bar-from', {
+        bar: answer.section.testBar,
+        at: answer.readyAtS === null ? '' : at(answer.readyAtS),
       }),
     })),
   }
