@@ -3,6 +3,7 @@ import globals from 'globals'
 import pluginVue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 import { inTheBook } from './scripts/lint/in-the-book.mjs'
+import { oneLetter } from './scripts/lint/one-letter.mjs'
 
 /**
  * Which way imports run: web and server stand on core, core stands on nothing of ours. Inside core each layer
@@ -89,7 +90,9 @@ export default [
     // What ships, and what starts it. Tests and benches are told from top to bottom.
     files: ['core/src/**', 'web/src/**', 'server/src/**', 'demo/**', 'scripts/*.mjs', 'scripts/lib/**'],
     ignores: ['scripts/bench*.mjs'],
+    plugins: { names: { rules: { 'one-letter': oneLetter } } },
     rules: {
+      'names/one-letter': 'error',
       'max-lines-per-function': ['error', { max: 60, skipComments: true, skipBlankLines: true, IIFEs: true }],
     },
   },

@@ -2,8 +2,8 @@ import { createHash } from 'node:crypto'
 
 /** The same name gives the same id in every demo world. */
 export function idOf(name: string): string {
-  const h = createHash('sha256').update(`kelpwick ${name}`).digest('hex')
-  return `${h.slice(0, 8)}-${h.slice(8, 12)}-4${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`
+  const hash = createHash('sha256').update(`kelpwick ${name}`).digest('hex')
+  return `${hash.slice(0, 8)}-${hash.slice(8, 12)}-4${hash.slice(13, 16)}-8${hash.slice(17, 20)}-${hash.slice(20, 32)}`
 }
 export const ORG = idOf('org')
 export const JOB = idOf('job quarantine wing')

@@ -18,15 +18,21 @@ export async function seedDemo(pool: pg.Pool, nowS: number): Promise<boolean> {
     'Kelpwick pipework',
   ])
   const probe = { personId: idOf('Probe'), name: 'Probe B', login: 'probe' }
-  for (const p of PEOPLE) await addPerson(pool, { ...p, orgId: ORG, password: PASSWORD })
+  for (const person of PEOPLE) await addPerson(pool, { ...person, orgId: ORG, password: PASSWORD })
   await pool.query(
     'insert into person (org_id, person_id, name) values ($1, $2, $3) on conflict do nothing',
     [ORG, probe.personId, probe.name],
   )
   await inTransaction(pool, async (client) => {
     await insertJob(client, JOB, ORG, 'Kelpwick Aquarium, quarantine wing', nowS)
-    for (const p of [...PEOPLE, probe])
-      await insertMember(client, JOB, p.personId, p.name, p.name === 'Rook' ? 'owner' : 'member')
+    for (const person of [...PEOPLE, probe])
+      await insertMember(
+        client,
+        JOB,
+        person.personId,
+        person.name,
+        person.name === 'Rook' ? 'owner' : 'member',
+      )
   })
   const story = tellStory(nowS).sort((a, b) => a.atS - b.atS)
   // Runs of one person's entries go in together, as a phone would send them once it has signal.

@@ -1,7 +1,7 @@
 import { END, type Line, carrierEdits, lineHead, lineSeriesChoices, placeTexts } from '@jugalis/core'
 import { idOf } from './ids.js'
 import { CARRIER, LINES, RATING_BAR, SECTION, STOCK, TAKE_OFFS } from './lines.js'
-import { H, MIN, type Story } from './story.js'
+import { HOUR_S, MIN_S, type Story } from './story.js'
 import { weatherAt } from './weather.js'
 
 /** The job, its places, and what the probe reads there each hour. */
@@ -16,14 +16,14 @@ export function tellPlaces(story: Story): void {
   })
   story.tell('Rook', begin, 'place-set', { placeId, name: 'Plant room B' })
   story.tell('Rook', begin, 'place-set', { placeId: idOf('place roof void'), name: 'Roof void' })
-  for (let t = Math.ceil(begin / H) * H; t <= nowS; t += H) {
-    const w = weatherAt((t - night) / H)
+  for (let atS = Math.ceil(begin / HOUR_S) * HOUR_S; atS <= nowS; atS += HOUR_S) {
+    const weather = weatherAt((atS - night) / HOUR_S)
     for (const [what, value] of [
-      ['wall', w.wallC],
-      ['air', w.airC],
-      ['humidity', w.humidityPct],
+      ['wall', weather.wallC],
+      ['air', weather.airC],
+      ['humidity', weather.humidityPct],
     ] as const)
-      story.tell('Probe', t, 'reading', { placeId, what, basis: 'measured', atS: t, value })
+      story.tell('Probe', atS, 'reading', { placeId, what, basis: 'measured', atS: atS, value })
   }
 }
 
@@ -33,7 +33,7 @@ export function tellTin(story: Story): void {
   const year = filled.getUTCFullYear()
   const ordinal = Math.floor((filled.getTime() - Date.UTC(year, 0, 1)) / 86400_000) + 1
   const expires = new Date(Date.UTC(year + 2, filled.getUTCMonth(), Math.min(28, filled.getUTCDate())))
-  story.tell('Rook', story.begin + MIN, 'tin-set', {
+  story.tell('Rook', story.begin + MIN_S, 'tin-set', {
     tinId: story.tinId,
     plastic: 'pvc-u',
     code: `${String(year % 100)}${String(ordinal).padStart(3, '0')}B7`,
@@ -77,10 +77,10 @@ function tellCarrier(story: Story, atS: number): void {
 /** All lines as they are set out, the bars they are cut from, the take-offs that were measured. */
 export function tellLines(story: Story): void {
   const { begin } = story
-  const later = begin + 95 * MIN
+  const later = begin + 95 * MIN_S
   LINES.forEach((line, i) => {
     // Two are made; the others are set out, not yet begun: other ways of joining, and a dosing line inside another.
-    tellLine(story, line, i < 2 ? begin + (i + 1) * 20 * MIN : later + (i - 2) * 60)
+    tellLine(story, line, i < 2 ? begin + (i + 1) * 20 * MIN_S : later + (i - 2) * 60)
   })
   tellCarrier(story, later + 240)
   story.tell('Wren', later + 300, 'stock-set', {
@@ -88,7 +88,7 @@ export function tellLines(story: Story): void {
     offcuts: [{ id: idOf('offcut'), pipe: 'copper d22 GW 392', lengthMm: 1240 }],
   })
   TAKE_OFFS.forEach(([fitting, size, size2, takeOffMm], i) =>
-    story.tell('Wren', begin + 60 * MIN + i * 40, 'take-off', {
+    story.tell('Wren', begin + 60 * MIN_S + i * 40, 'take-off', {
       fitting,
       size,
       size2,
@@ -106,15 +106,15 @@ export function tellSection(
 ): string {
   const { begin } = story
   const sectionId = idOf(`section ${tag}`)
-  story.tell('Rook', begin + 90 * MIN, 'section-set', {
+  story.tell('Rook', begin + 90 * MIN_S, 'section-set', {
     sectionId,
     tag,
     jointIds: story.joints(of).map((j) => j.id),
     ...SECTION,
     ratingBar: RATING_BAR,
   })
-  story.tell('Rook', begin + 91 * MIN, 'section-state', { sectionId, state: 'drained' })
-  story.tell('Rook', begin + 92 * MIN, 'section-plan', {
+  story.tell('Rook', begin + 91 * MIN_S, 'section-state', { sectionId, state: 'drained' })
+  story.tell('Rook', begin + 92 * MIN_S, 'section-plan', {
     sectionId,
     rule: 'dvs2210-hydro',
     designBar: 10,
@@ -127,7 +127,7 @@ export function tellSection(
     valve,
     keep: 'full',
   })
-  story.tell('Rook', begin + 93 * MIN, 'part-set', {
+  story.tell('Rook', begin + 93 * MIN_S, 'part-set', {
     sectionId,
     partId: idOf(`union ${tag}`),
     name: union,

@@ -1,8 +1,8 @@
 import { type Draft, type JobEvent, KINDS, type Line, foldJob } from '@jugalis/core'
 import { JOB, idOf } from './ids.js'
 
-export const H = 3600
-export const MIN = 60
+export const HOUR_S = 3600
+export const MIN_S = 60
 
 export interface Told {
   who: string
@@ -10,7 +10,8 @@ export interface Told {
   draft: Draft
 }
 /** 02:00 (UTC) of the last night that is at least eight hours past: the morning's work after it has been done. */
-export const nightBefore = (nowS: number): number => Math.floor((nowS - 10 * H) / 86400) * 86400 + 2 * H
+export const nightBefore = (nowS: number): number =>
+  Math.floor((nowS - 10 * HOUR_S) / 86400) * 86400 + 2 * HOUR_S
 
 /** What people and a probe wrote, in the order in which it is told. */
 export class Story {
@@ -24,7 +25,7 @@ export class Story {
 
   constructor(readonly nowS: number) {
     this.night = nightBefore(nowS)
-    this.begin = this.night - 75 * H
+    this.begin = this.night - 75 * HOUR_S
   }
   tell(
     who: string,
@@ -36,11 +37,11 @@ export class Story {
     const deviceSeq = (this.counts.get(who) ?? 0) + 1
     this.counts.set(who, deviceSeq)
     const id = idOf(`event ${who} ${deviceSeq}`)
-    const v = KINDS[kind]?.v ?? 1
+    const version = KINDS[kind]?.v ?? 1
     this.told.push({
       who,
       atS,
-      draft: { id, kind, v, jointId, atDeviceS: atS, deviceSeq, after: [], data },
+      draft: { id, kind, v: version, jointId, atDeviceS: atS, deviceSeq, after: [], data },
     })
   }
   /** A line as it stands by what was told so far. */

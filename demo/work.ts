@@ -1,5 +1,5 @@
 import { idOf } from './ids.js'
-import { H, MIN, type Story } from './story.js'
+import { HOUR_S, MIN_S, type Story } from './story.js'
 
 const PIN = { rules: 1, chart: null, school: 'metric', table: 'current' }
 
@@ -67,34 +67,34 @@ export function tellTest(
 export function tellFeed(story: Story, sectionId: string): void {
   const { night } = story
   const joints = story.joints('Q1')
-  const made = night - 59 * H
-  tellCuts(story, 'Q1', made - H, [884, 544])
-  joints.forEach((j, i) =>
-    tellJoint(story, i % 2 ? 'Teal' : 'Wren', j.id, made + i * 9 * MIN, { checkMm: 50 + (i % 2) }),
+  const made = night - 59 * HOUR_S
+  tellCuts(story, 'Q1', made - HOUR_S, [884, 544])
+  joints.forEach((joint, i) =>
+    tellJoint(story, i % 2 ? 'Teal' : 'Wren', joint.id, made + i * 9 * MIN_S, { checkMm: 50 + (i % 2) }),
   )
-  tellGates(story, sectionId, night - 42 * H)
-  tellTest(story, 'first', sectionId, night - 41 * H, {
+  tellGates(story, sectionId, night - 42 * HOUR_S)
+  tellTest(story, 'first', sectionId, night - 41 * HOUR_S, {
     bars: [12, 11.85, 11.7, 11.6, 11.45, 11.3],
     verdict: 'lost',
     dropBar: 0.69,
   })
   const bad = joints[2] as { id: string }
-  story.tell('Plover', night - 39.8 * H, 'section-state', { sectionId, state: 'drained' })
+  story.tell('Plover', night - 39.8 * HOUR_S, 'section-state', { sectionId, state: 'drained' })
   story.tell(
     'Teal',
-    night - 39.7 * H,
+    night - 39.7 * HOUR_S,
     'cut-out',
     { life: 1, reason: 'weeps at the face under 12 bar' },
     bad.id,
   )
-  tellJoint(story, 'Teal', bad.id, night - 39.4 * H, { life: 2, checkMm: 50 })
-  tellGates(story, sectionId, night - 18 * H)
-  tellTest(story, 'second', sectionId, night - 17 * H, {
+  tellJoint(story, 'Teal', bad.id, night - 39.4 * HOUR_S, { life: 2, checkMm: 50 })
+  tellGates(story, sectionId, night - 18 * HOUR_S)
+  tellTest(story, 'second', sectionId, night - 17 * HOUR_S, {
     bars: [12, 12, 12, 11.95, 12, 11.95],
     verdict: 'held',
     dropBar: 0.04,
   })
-  story.tell('Plover', night - 15.6 * H, 'signed', {
+  story.tell('Plover', night - 15.6 * HOUR_S, 'signed', {
     what: 'section',
     refId: sectionId,
     statement: 'Tested at 12 bar with water, held. Kept full.',
@@ -104,15 +104,15 @@ export function tellFeed(story: Story, sectionId: string): void {
 export function tellLoop(story: Story): void {
   const { night, nowS } = story
   const joints = story.joints('Q2')
-  const made = night - 12 * H
-  tellCuts(story, 'Q2', made - 2 * H, [1135, 779, 638])
-  joints.slice(0, 6).forEach((j, i) => {
+  const made = night - 12 * HOUR_S
+  tellCuts(story, 'Q2', made - 2 * HOUR_S, [1135, 779, 638])
+  joints.slice(0, 6).forEach((joint, i) => {
     const checkMm = i === 3 ? 54 : 49 + (i % 3)
-    tellJoint(story, i % 2 ? 'Teal' : 'Wren', j.id, made + i * 17 * MIN, { checkMm })
+    tellJoint(story, i % 2 ? 'Teal' : 'Wren', joint.id, made + i * 17 * MIN_S, { checkMm })
   })
-  const again = night + 6.4 * H
+  const again = night + 6.4 * HOUR_S
   const short = joints[3] as { id: string }
   story.tell('Teal', again, 'cut-out', { life: 1, reason: 'check mark 54, 4 mm short of home' }, short.id)
-  tellJoint(story, 'Teal', short.id, again + 14 * MIN, { life: 2, checkMm: 50 })
-  tellBegun(story, 'Wren', (joints[6] as { id: string }).id, nowS - 20 * MIN)
+  tellJoint(story, 'Teal', short.id, again + 14 * MIN_S, { life: 2, checkMm: 50 })
+  tellBegun(story, 'Wren', (joints[6] as { id: string }).id, nowS - 20 * MIN_S)
 }

@@ -1,6 +1,6 @@
 import { idOf } from './ids.js'
 import { tellLines, tellPlaces, tellSection, tellTin } from './set-out.js'
-import { MIN, Story, type Told } from './story.js'
+import { MIN_S, Story, type Told } from './story.js'
 import { tellFeed, tellLoop } from './work.js'
 
 export { type Told, nightBefore } from './story.js'
@@ -8,19 +8,19 @@ export { type Told, nightBefore } from './story.js'
 /** What hangs on the loop today, and the one gate that was looked at. */
 function tellToday(story: Story, sectionId: string): void {
   const { nowS } = story
-  story.tell('Rook', nowS - 30 * MIN, 'tag-put', {
+  story.tell('Rook', nowS - 30 * MIN_S, 'tag-put', {
     tagId: idOf('blank tank 4'),
     sectionId,
     kind: 'blank',
     where: 'branch to tank 4',
   })
-  story.tell('Rook', nowS - 28 * MIN, 'tag-put', {
+  story.tell('Rook', nowS - 28 * MIN_S, 'tag-put', {
     tagId: idOf('relief pump 2'),
     sectionId,
     kind: 'relief gagged',
     where: 'relief valve at pump 2',
   })
-  story.tell('Rook', nowS - 10 * MIN, 'gate', {
+  story.tell('Rook', nowS - 10 * MIN_S, 'gate', {
     sectionId,
     gate: 'supports',
     done: true,

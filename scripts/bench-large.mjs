@@ -63,12 +63,12 @@ export async function makeJob(base, cookie, name, pieces) {
     )
   for (let i = 0; i < events.length; i += 6) {
     const body = { deviceId, sentAtDeviceS: now, clockErrorS: 0, events: events.slice(i, i + 6) }
-    const r = await fetch(`${base}/api/jobs/${job}/events`, {
+    const answer = await fetch(`${base}/api/jobs/${job}/events`, {
       method: 'POST',
       headers,
       body: JSON.stringify(body),
     })
-    if (!r.ok) throw new Error(await r.text())
+    if (!answer.ok) throw new Error(await answer.text())
   }
   return job
 }

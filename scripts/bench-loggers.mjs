@@ -12,12 +12,12 @@ const ROWS = 2000
 const p95 = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length * 0.95)]
 const headersOf = (cookie) => ({ 'content-type': 'application/json', cookie })
 async function call(base, cookie, method, path, body) {
-  const r = await fetch(`${base}/api${path}`, {
+  const answer = await fetch(`${base}/api${path}`, {
     method,
     headers: headersOf(cookie),
     body: JSON.stringify(body),
   })
-  return { status: r.status, body: await r.json() }
+  return { status: answer.status, body: await answer.json() }
 }
 const writerOf = (base, cookie, job) =>
   writer((batch) => call(base, cookie, 'POST', `/jobs/${job}/events`, batch))
@@ -160,12 +160,12 @@ async function live(base, cookie, page, row) {
           temperatureC: 15,
         }))
         const at = performance.now()
-        const r = await fetch(`${base}/api/devices/reports`, {
+        const answer = await fetch(`${base}/api/devices/reports`, {
           method: 'POST',
           headers: { 'content-type': 'application/json', authorization: `Bearer ${token}` },
           body: JSON.stringify({ sentAtDeviceS: now, reports }),
         })
-        if (!r.ok) throw new Error(await r.text())
+        if (!answer.ok) throw new Error(await answer.text())
         answers.push(performance.now() - at)
         sent += PER_S
       }),

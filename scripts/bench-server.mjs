@@ -1,12 +1,12 @@
 import { chromium as findChromium } from './lib/deps.mjs'
 
 export async function signIn(base) {
-  const r = await fetch(`${base}/api/session`, {
+  const answer = await fetch(`${base}/api/session`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ login: 'wren', password: 'tide-and-pipe' }),
   })
-  return r.headers.get('set-cookie').split(';')[0]
+  return answer.headers.get('set-cookie').split(';')[0]
 }
 
 /** Requests a second of a calculation against an empty JSON handler in the same server, bodies of the same size. */
@@ -72,10 +72,10 @@ export async function openingAJob(base, row) {
   let deviceSeq = 0
   const deviceId = randomUUID()
   const lineId = randomUUID()
-  const put = (kind, data, jointId = null, v = 1) => ({
+  const put = (kind, data, jointId = null, version = 1) => ({
     id: randomUUID(),
     kind,
-    v,
+    v: version,
     jointId,
     atDeviceS: now - 1000,
     deviceSeq: ++deviceSeq,
@@ -117,7 +117,7 @@ export async function openingAJob(base, row) {
         ),
       )
   for (let i = 0; i < 24000; i += 500) {
-    const r = await fetch(`${base}/api/jobs/${job}/events`, {
+    const answer = await fetch(`${base}/api/jobs/${job}/events`, {
       method: 'POST',
       headers,
       body: JSON.stringify({
@@ -127,20 +127,20 @@ export async function openingAJob(base, row) {
         events: events.slice(i, i + 500),
       }),
     })
-    if (!r.ok) throw new Error(await r.text())
+    if (!answer.ok) throw new Error(await answer.text())
   }
   const times = []
   let bytes = 0
   for (let i = 0; i < 40; i++) {
     const began = performance.now()
     bytes = await new Promise((done, fail) => {
-      let n = 0
+      let length = 0
       const agent = new http.Agent({ keepAlive: false })
       http
         .get(
           `${base}/api/jobs/${job}/events?after=0`,
           { agent, headers: { cookie, 'accept-encoding': 'gzip, deflate, br' } },
-          (res) => res.on('data', (d) => (n += d.length)).on('end', () => done(n)),
+          (res) => res.on('data', (d) => (length += d.length)).on('end', () => done(length)),
         )
         .on('error', fail)
     })
@@ -165,8 +165,8 @@ export async function page(base, row) {
   const { jobs } = await (await context.request.get(`${base}/api/jobs`)).json()
   const job = jobs.find((j) => j.name.includes('quarantine')).jobId
   const visit = async () => {
-    const p = await context.newPage()
-    const cdp = await context.newCDPSession(p)
+    const page = await context.newPage()
+    const cdp = await context.newCDPSession(page)
     await cdp.send('Network.enable')
     await cdp.send('Network.emulateNetworkConditions', {
       offline: false,
@@ -180,10 +180,10 @@ export async function page(base, row) {
     const kinds = new Set()
     cdp.on('Network.loadingFinished', (e) => kinds.has(e.requestId) && (script += e.encodedDataLength))
     const began = performance.now()
-    await p.goto(`${base}/job/${job}/wait`)
-    await p.waitForFunction(() => document.querySelector('h1')?.textContent?.includes('may take'))
+    await page.goto(`${base}/job/${job}/wait`)
+    await page.waitForFunction(() => document.querySelector('h1')?.textContent?.includes('may take'))
     const ms = performance.now() - began
-    await p.close()
+    await page.close()
     return { ms, script }
   }
   const first = await visit()
@@ -191,8 +191,15 @@ export async function page(base, row) {
   const book = await context.newPage()
   await book.goto(`${base}/job/${job}/handbook`)
   const ask = book.getByLabel('Ask the Handbook')
-  for (const q of ['2 in sch 80 cure 45 F', '22 mm solder depth', 'cure', 'pvc-u d110', 'copper', 'depth'])
-    await ask.pressSequentially(q).then(() => ask.fill(''))
+  for (const asked of [
+    '2 in sch 80 cure 45 F',
+    '22 mm solder depth',
+    'cure',
+    'pvc-u d110',
+    'copper',
+    'depth',
+  ])
+    await ask.pressSequentially(asked).then(() => ask.fill(''))
   const searches = await book.evaluate(() =>
     performance.getEntriesByName('handbook-search').map((e) => e.duration),
   )

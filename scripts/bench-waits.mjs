@@ -11,26 +11,26 @@ async function write(base, cookie, job, events) {
   const now = Date.now() / 1000
   const deviceId = randomUUID()
   for (let i = 0; i < events.length; i += 800) {
-    const r = await fetch(`${base}/api/jobs/${job}/events`, {
+    const answer = await fetch(`${base}/api/jobs/${job}/events`, {
       method: 'POST',
       headers: headers(cookie),
       body: JSON.stringify({
         deviceId,
         sentAtDeviceS: now,
         clockErrorS: 0,
-        events: events.slice(i, i + 800).map((e, k) => ({
+        events: events.slice(i, i + 800).map((event, k) => ({
           id: randomUUID(),
           v: 1,
           jointId: null,
-          atDeviceS: now - (e.agoS ?? 0),
+          atDeviceS: now - (event.agoS ?? 0),
           deviceSeq: i + k + 1,
           after: [],
-          ...e,
+          ...event,
           agoS: undefined,
         })),
       }),
     })
-    if (!r.ok) throw new Error(await r.text())
+    if (!answer.ok) throw new Error(await answer.text())
   }
 }
 const reading = (placeId, what, value, agoS) => ({
@@ -54,10 +54,10 @@ async function waitingJob(base, cookie) {
     agoS,
     data: { life: 1, step: name, readings: {}, shown: [] },
   })
-  const climate = Array.from({ length: 48 }, (_, h) => [
-    reading(placeId, 'wall', 9 + (h % 7), h * 3600 + 30),
-    reading(placeId, 'air', 10 + (h % 7), h * 3600 + 30),
-    reading(placeId, 'humidity', 60, h * 3600 + 30),
+  const climate = Array.from({ length: 48 }, (_, hour) => [
+    reading(placeId, 'wall', 9 + (hour % 7), hour * 3600 + 30),
+    reading(placeId, 'air', 10 + (hour % 7), hour * 3600 + 30),
+    reading(placeId, 'humidity', 60, hour * 3600 + 30),
   ]).flat()
   // Half of them with the cement open, half home and curing since some hours: as many clocks as joints.
   const steps = joints.flatMap((id, i) => [
@@ -105,15 +105,15 @@ export async function waits(base, cookie, page, row) {
         const lanes = document.querySelector('.lanes')
         const out = []
         let last = 0
-        let n = 0
+        let frames = 0
         const key = (k) =>
           document.body.dispatchEvent(new KeyboardEvent('keydown', { key: k, bubbles: true }))
-        const frame = (t) => {
-          if (last) out.push(t - last)
-          last = t
-          if (n < 120) lanes.scrollTop += 170
-          else if (n % 12 === 0) key(['+', '-', '-', '+', ']', '['][(n / 12) % 6])
-          if (++n < 300) requestAnimationFrame(frame)
+        const frame = (atMs) => {
+          if (last) out.push(atMs - last)
+          last = atMs
+          if (frames < 120) lanes.scrollTop += 170
+          else if (frames % 12 === 0) key(['+', '-', '-', '+', ']', '['][(frames / 12) % 6])
+          if (++frames < 300) requestAnimationFrame(frame)
           else done(out)
         }
         requestAnimationFrame(frame)

@@ -38,15 +38,15 @@ async function main() {
   await build()
   const bundle = bundled('bench-core')
   if (!only) {
-    const r = run(process.execPath, [bundled('bench-stock')])
-    if (!r.ok) throw new Error(r.out)
-    const { what, measured, target } = JSON.parse(r.out.split('\n').find((line) => line.startsWith('{')))
+    const ran = run(process.execPath, [bundled('bench-stock')])
+    if (!ran.ok) throw new Error(ran.out)
+    const { what, measured, target } = JSON.parse(ran.out.split('\n').find((line) => line.startsWith('{')))
     row(what, measured, target)
   }
   if (!only || only === 'prove') {
-    const r = run(process.execPath, [bundled('bench-prove')])
-    if (!r.ok) throw new Error(r.out)
-    for (const line of r.out.split('\n').filter((l) => l.startsWith('{'))) {
+    const ran = run(process.execPath, [bundled('bench-prove')])
+    if (!ran.ok) throw new Error(ran.out)
+    for (const line of ran.out.split('\n').filter((l) => l.startsWith('{'))) {
       const { what, measured, target } = JSON.parse(line)
       row(what, measured, target)
     }
@@ -54,7 +54,7 @@ async function main() {
   }
   for (const part of !only ? ['fold', 'ladder', 'retime'] : only === 'waits' ? ['retime'] : []) {
     const results = [1, 2, 3, 4, 5].map(() => {
-      const r = run(process.execPath, [
+      const ran = run(process.execPath, [
         // As much room as a log of a million entries wants, from the beginning; the others run as they would in a browser.
         ...(part === 'fold'
           ? [
@@ -67,8 +67,8 @@ async function main() {
         bundle,
         part,
       ])
-      if (!r.ok) throw new Error(r.out)
-      return JSON.parse(r.out.split('\n').find((line) => line.startsWith('{')))
+      if (!ran.ok) throw new Error(ran.out)
+      return JSON.parse(ran.out.split('\n').find((line) => line.startsWith('{')))
     })
     results.sort((a, b) => parseFloat(a.measured) - parseFloat(b.measured))
     const { what, measured, target } = results[2]

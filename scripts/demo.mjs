@@ -21,34 +21,34 @@ const OPTIONS = {
 }
 
 /** The port that was asked for; refuses what cannot be done before anything is started. */
-async function checked(o) {
-  const port = Number(o.port)
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`"${o.port}" is not a port.`)
-  if (Boolean(o['tls-cert']) !== Boolean(o['tls-key']))
+async function checked(options) {
+  const port = Number(options.port)
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`"${options.port}" is not a port.`)
+  if (Boolean(options['tls-cert']) !== Boolean(options['tls-key']))
     throw new Plain('HTTPS needs both --tls-cert and --tls-key.')
-  for (const f of [o['tls-cert'], o['tls-key']])
-    if (f && !existsSync(f)) throw new Plain(`There is no file ${f}.`)
-  const busy = await portBusy(port, o.host)
+  for (const file of [options['tls-cert'], options['tls-key']])
+    if (file && !existsSync(file)) throw new Plain(`There is no file ${file}.`)
+  const busy = await portBusy(port, options.host)
   if (busy)
     throw new Plain(
-      `Port ${port} on ${o.host} is ${busy === 'EACCES' ? 'not allowed for this user' : 'in use'}. Stop what runs there, or choose another with --port.`,
+      `Port ${port} on ${options.host} is ${busy === 'EACCES' ? 'not allowed for this user' : 'in use'}. Stop what runs there, or choose another with --port.`,
     )
   return port
 }
 
 async function main() {
-  const o = optionsOf(OPTIONS, HELP)
-  if (o.help) return console.log(HELP)
-  const port = await checked(o)
+  const options = optionsOf(OPTIONS, HELP)
+  if (options.help) return console.log(HELP)
+  const port = await checked(options)
   nodePackages()
   const { startPostgres } = await import('./lib/pg.mjs')
   const { build } = await import('./lib/build.mjs')
   const { startServer } = await import('./lib/serve.mjs')
   await build()
   const given = process.env.DATABASE_URL || null
-  if (given && o.fresh)
+  if (given && options.fresh)
     throw new Plain('--fresh only empties the private cluster. Empty the other server by hand.')
-  const database = given ? null : await startPostgres({ fresh: o.fresh })
+  const database = given ? null : await startPostgres({ fresh: options.fresh })
   let server
   let stopping = false
   const stop = async (code) => {
@@ -65,13 +65,13 @@ async function main() {
     server = await startServer({
       databaseUrl: given ?? database.url,
       port,
-      host: o.host,
-      tls: { cert: o['tls-cert'], key: o['tls-key'] },
-      limiter: o['no-limit'] ? false : undefined,
+      host: options.host,
+      tls: { cert: options['tls-cert'], key: options['tls-key'] },
+      limiter: options['no-limit'] ? false : undefined,
     })
-  } catch (e) {
+  } catch (error) {
     await database?.stop()
-    throw e
+    throw error
   }
   void database?.exited.then(() => {
     if (!stopping) console.error('The database has stopped. What was acknowledged is kept; start again.')
@@ -81,9 +81,9 @@ async function main() {
     if (!stopping) console.error('The server has stopped. What was acknowledged is kept; start again.')
     void stop(1)
   })
-  const scheme = o['tls-cert'] ? 'https' : 'http'
+  const scheme = options['tls-cert'] ? 'https' : 'http'
   console.log(
-    `\nJugalis  ${scheme}://${o.host}:${port}   ready in ${((Date.now() - began) / 1000).toFixed(1)} s`,
+    `\nJugalis  ${scheme}://${options.host}:${port}   ready in ${((Date.now() - began) / 1000).toFixed(1)} s`,
   )
   console.log(
     'Sign in as wren, teal, rook or plover with the password tide-and-pipe. Ctrl-C stops everything.',

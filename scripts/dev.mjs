@@ -15,26 +15,26 @@ const OPTIONS = {
 
 /** The demo with hot reload: PostgreSQL, the server watched and built anew, and Vite in front of it. */
 async function main() {
-  const o = optionsOf(OPTIONS, HELP)
-  if (o.help) return console.log(HELP)
-  for (const port of [Number(o.port), Number(o.api)])
+  const options = optionsOf(OPTIONS, HELP)
+  if (options.help) return console.log(HELP)
+  for (const port of [Number(options.port), Number(options.api)])
     if (await portBusy(port, '127.0.0.1')) throw new Plain(`Port ${port} is in use. Choose another.`)
   nodePackages()
   const { startPostgres } = await import('./lib/pg.mjs')
   const { watchServer, buildServer } = await import('./lib/build.mjs')
   const { startServer } = await import('./lib/serve.mjs')
   await buildServer()
-  const database = await startPostgres({ fresh: o.fresh })
+  const database = await startPostgres({ fresh: options.fresh })
   const start = () =>
-    startServer({ databaseUrl: database.url, port: Number(o.api), limiter: false, web: false })
+    startServer({ databaseUrl: database.url, port: Number(options.api), limiter: false, web: false })
   let server = await start()
   const vite = child(
     'npx',
-    ['vite', 'web', '--config', 'web/vite.config.ts', '--port', o.port, '--strictPort'],
+    ['vite', 'web', '--config', 'web/vite.config.ts', '--port', options.port, '--strictPort'],
     {
       cwd: ROOT,
       stdio: 'inherit',
-      env: { ...process.env, API: `http://127.0.0.1:${o.api}` },
+      env: { ...process.env, API: `http://127.0.0.1:${options.api}` },
     },
   )
   let stopping = false

@@ -44,7 +44,7 @@ function statementsOf(file) {
 }
 
 async function main() {
-  const { values: o } = parseArgs({
+  const { values: options } = parseArgs({
     options: {
       share: { type: 'string', default: '1' },
       seed: { type: 'string', default: '1' },
@@ -52,29 +52,29 @@ async function main() {
       concurrency: { type: 'string', default: '2' },
     },
   })
-  const files = o.files?.split(',') ?? inScope()
-  const draw = seedrandom(o.seed)
-  const drawn = files.flatMap(statementsOf).filter(() => draw() < Number(o.share))
-  const r = spawnSync(
+  const files = options.files?.split(',') ?? inScope()
+  const draw = seedrandom(options.seed)
+  const drawn = files.flatMap(statementsOf).filter(() => draw() < Number(options.share))
+  const ran = spawnSync(
     'npx',
     [
       'stryker',
       'run',
       'scripts/mutate.config.mjs',
       '--concurrency',
-      o.concurrency,
+      options.concurrency,
       '--mutate',
       drawn.join(','),
     ],
     { cwd: ROOT, stdio: 'inherit' },
   )
-  if (r.status) process.exit(r.status)
-  report(o, drawn.length)
+  if (ran.status) process.exit(ran.status)
+  report(options, drawn.length)
 }
 
 const NOTICED = ['Killed', 'Timeout', 'RuntimeError']
 /** docs/mutation.md: what was noticed, by file, and each change that was not. */
-function report(o, statements) {
+function report(options, statements) {
   const { files } = JSON.parse(readFileSync(path.join(ROOT, '.jugalis/mutation.json'), 'utf8'))
   const rows = Object.entries(files)
     .map(([file, { mutants }]) => {
@@ -88,7 +88,7 @@ function report(o, statements) {
   const score = ((1 - lived / all) * 100).toFixed(1)
   const page = `# Mutation run
 
-Made by \`npm run mutate -- --share ${o.share} --seed ${o.seed}\` on ${new Date().toISOString().slice(0, 10)}, with
+Made by \`npm run mutate -- --share ${options.share} --seed ${options.seed}\` on ${new Date().toISOString().slice(0, 10)}, with
 Stryker: ${all} changes in ${statements} statements; **${score} % noticed** (${lived} lived).
 
 | file | changes | noticed |
@@ -99,7 +99,7 @@ ${rows.map((r) => `| ${r.file} | ${r.counted} | ${(((r.counted - r.lived.length)
 
 ${rows.flatMap((r) => r.lived.map((m) => `- \`${r.file}:${m.location.start.line}\` ${m.mutatorName}: \`${(m.replacement ?? '').replace(/\s+/g, ' ').slice(0, 90)}\``)).join('\n')}
 `
-  if (!o.files) writeFileSync(path.join(ROOT, 'docs/mutation.md'), page)
+  if (!options.files) writeFileSync(path.join(ROOT, 'docs/mutation.md'), page)
   console.log(`${all} changes, ${score} % noticed`)
 }
 await main()

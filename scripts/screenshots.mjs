@@ -41,8 +41,8 @@ const TEST_S = 45
 /** A device that writes into a job of the demo. */
 const writerOf = (page, base, job) =>
   writer(async (batch) => {
-    const r = await page.request.post(`${base}/api/jobs/${job}/events`, { data: batch })
-    return { status: r.status(), body: await r.json() }
+    const answer = await page.request.post(`${base}/api/jobs/${job}/events`, { data: batch })
+    return { status: answer.status(), body: await answer.json() }
   })
 /** Tests the first section that was ever proved once more, read by a stand-in logger: a test that runs. */
 async function testAgain(page, base, job, lines) {
@@ -70,18 +70,18 @@ async function coat(page, base, job, jointId) {
 }
 
 async function main() {
-  const { values: o } = parseArgs({
+  const { values: options } = parseArgs({
     options: {
       base: { type: 'string', default: 'http://127.0.0.1:7170' },
       out: { type: 'string', default: path.join(ROOT, 'docs/screenshots') },
       only: { type: 'string' },
     },
   })
-  mkdirSync(o.out, { recursive: true })
+  mkdirSync(options.out, { recursive: true })
   const { chromium } = await import('@playwright/test')
   const browser = await chromium.launch({ executablePath: findChromium(), args: BROWSER_ARGS })
   for (const [name, where, viewport, theme] of VIEWS) {
-    if (o.only && !o.only.split(',').includes(name)) continue
+    if (options.only && !options.only.split(',').includes(name)) continue
     const page = await browser.newPage({
       viewport,
       colorScheme: theme === 'night' ? 'dark' : 'light',
@@ -89,23 +89,25 @@ async function main() {
     })
     page.on('pageerror', (e) => console.error(`${name}: ${e.message}`))
     page.on('console', (m) => m.type() === 'error' && console.error(`${name}: ${m.text()}`))
-    await page.request.post(`${o.base}/api/session`, { data: { login: 'wren', password: 'tide-and-pipe' } })
-    const { jobs } = await (await page.request.get(`${o.base}/api/jobs`)).json()
+    await page.request.post(`${options.base}/api/session`, {
+      data: { login: 'wren', password: 'tide-and-pipe' },
+    })
+    const { jobs } = await (await page.request.get(`${options.base}/api/jobs`)).json()
     const { lines } = await (
-      await page.request.get(`${o.base}/api/jobs/${jobs[0].jobId}/events?after=0`)
+      await page.request.get(`${options.base}/api/jobs/${jobs[0].jobId}/events?after=0`)
     ).json()
     const joint = lines.findLast((l) => l.event.kind === 'step-done')?.event.jointId
-    if (where.includes('JOINT') && !coated) coated = await coat(page, o.base, jobs[0].jobId, joint)
-    const again = where.includes('SECTION') ? await testAgain(page, o.base, jobs[0].jobId, lines) : null
+    if (where.includes('JOINT') && !coated) coated = await coat(page, options.base, jobs[0].jobId, joint)
+    const again = where.includes('SECTION') ? await testAgain(page, options.base, jobs[0].jobId, lines) : null
     const address = where.replace('JOINT', joint).replace('SECTION', again?.sectionId)
-    await page.goto(`${o.base}/job/${jobs[0].jobId}/${address}`)
+    await page.goto(`${options.base}/job/${jobs[0].jobId}/${address}`)
     await page.waitForSelector('h1')
     await page.waitForTimeout(900)
     if (where === 'bars') {
       await page.getByRole('button', { name: 'Lay out on bars' }).click()
       await page.getByRole('button', { name: 'Plan again' }).waitFor()
     }
-    await page.screenshot({ path: path.join(o.out, `${name}.png`) })
+    await page.screenshot({ path: path.join(options.out, `${name}.png`) })
     await again?.end()
     await page.close()
   }

@@ -18,12 +18,12 @@ const wanted = (name) => !only || only.includes(name)
 async function check(name, cmd, args) {
   if (!wanted(name)) return
   const began = Date.now()
-  const p = spawn(cmd, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })
+  const started = spawn(cmd, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })
   let out = ''
-  for (const stream of [p.stdout, p.stderr]) stream.on('data', (part) => (out += part))
+  for (const stream of [started.stdout, started.stderr]) stream.on('data', (part) => (out += part))
   const ok = await new Promise((done) => {
-    p.once('close', (code) => done(code === 0))
-    p.once('error', () => done(false))
+    started.once('close', (code) => done(code === 0))
+    started.once('error', () => done(false))
   })
   console.log(`${ok ? 'ok  ' : 'FAIL'} ${name} (${((Date.now() - began) / 1000).toFixed(0)} s)`)
   if (!ok) console.log(out.slice(-6000))
@@ -68,7 +68,7 @@ async function main() {
 }
 
 function unit(out, database) {
-  const r = run(
+  const ran = run(
     process.execPath,
     [
       '--experimental-vm-modules',
@@ -90,11 +90,11 @@ function unit(out, database) {
   }
   passed += report?.numPassedTests ?? 0
   failed += (report?.numFailedTests ?? 0) + (report?.numRuntimeErrorTestSuites ?? 0)
-  console.log(`${r.ok ? 'ok  ' : 'FAIL'} unit and server: ${report?.numPassedTests ?? 0} passed`)
+  console.log(`${ran.ok ? 'ok  ' : 'FAIL'} unit and server: ${report?.numPassedTests ?? 0} passed`)
   slowest(
     (report?.testResults ?? []).map((t) => ({ name: path.basename(t.name), ms: t.endTime - t.startTime })),
   )
-  if (!r.ok) console.log(r.out.replace(/^\{.*\}$/ms, '').slice(-12000))
+  if (!ran.ok) console.log(ran.out.replace(/^\{.*\}$/ms, '').slice(-12000))
 }
 
 async function e2e(out, database) {
@@ -111,7 +111,7 @@ async function e2e(out, database) {
   const server = await startServer({ databaseUrl: `${database.base}/e2e`, port, limiter: false, quiet: true })
   try {
     const few = process.argv.filter((a) => a.startsWith('--grep='))
-    const r = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...few], {
+    const ran = run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', ...few], {
       env: {
         ...process.env,
         TEST_DATABASE: database.base,
@@ -131,8 +131,8 @@ async function e2e(out, database) {
     }
     passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0)
     failed += stats?.unexpected ?? 0
-    console.log(`${r.ok ? 'ok  ' : 'FAIL'} browser: ${stats?.expected ?? 0} passed`)
-    if (!r.ok) console.log(r.out.slice(-12000))
+    console.log(`${ran.ok ? 'ok  ' : 'FAIL'} browser: ${stats?.expected ?? 0} passed`)
+    if (!ran.ok) console.log(ran.out.slice(-12000))
   } finally {
     await server.stop()
   }

@@ -11,12 +11,12 @@ async function main() {
   const url = process.env.DATABASE_URL || (existsSync(what) ? undefined : runningCluster()?.url)
   const database = existsSync(what) || url ? null : await startPostgres()
   try {
-    const r = run(process.execPath, ['--import', 'tsx', 'scripts/verify-chain.ts', what], {
+    const ran = run(process.execPath, ['--import', 'tsx', 'scripts/verify-chain.ts', what], {
       show: true,
       cwd: ROOT,
       env: { ...process.env, DATABASE_URL: url ?? database?.url ?? '' },
     })
-    process.exitCode = r.status ?? 1
+    process.exitCode = ran.status ?? 1
   } finally {
     await database?.stop()
   }

@@ -12,13 +12,13 @@ function* files(folder) {
   }
 }
 function fingerprint(parts) {
-  const h = createHash('sha256')
+  const hash = createHash('sha256')
   for (const part of parts) {
     const full = path.join(ROOT, part)
-    for (const f of statSync(full).isDirectory() ? files(full) : [full])
-      h.update(path.relative(ROOT, f)).update(readFileSync(f))
+    for (const file of statSync(full).isDirectory() ? files(full) : [full])
+      hash.update(path.relative(ROOT, file)).update(readFileSync(file))
   }
-  return h.digest('hex')
+  return hash.digest('hex')
 }
 const MARKS = path.join(ROOT, '.jugalis')
 async function unlessSame(name, parts, result, work) {
@@ -54,11 +54,11 @@ const SERVER = {
   plugins: [
     {
       name: 'outside',
-      setup: (b) =>
-        b.onResolve({ filter: /^[^./]/ }, (a) =>
-          a.path.startsWith('@jugalis/') || a.kind === 'entry-point'
+      setup: (build) =>
+        build.onResolve({ filter: /^[^./]/ }, (asked) =>
+          asked.path.startsWith('@jugalis/') || asked.kind === 'entry-point'
             ? undefined
-            : { path: a.path, external: true },
+            : { path: asked.path, external: true },
         ),
     },
   ],
@@ -93,8 +93,16 @@ const buildWeb = () =>
     path.join(WEB_ROOT, 'index.html'),
     async () => {
       console.log('Building the interface …')
-      const r = run('npx', ['vite', 'build', 'web', '--config', 'web/vite.config.ts', '--logLevel', 'warn'])
-      if (!r.ok) throw new Plain(`The interface could not be built:\n${r.out.slice(-3000)}`)
+      const built = run('npx', [
+        'vite',
+        'build',
+        'web',
+        '--config',
+        'web/vite.config.ts',
+        '--logLevel',
+        'warn',
+      ])
+      if (!built.ok) throw new Plain(`The interface could not be built:\n${built.out.slice(-3000)}`)
     },
   )
 /** Builds what changed since the last time: the server bundle and the interface. */

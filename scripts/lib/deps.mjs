@@ -13,10 +13,10 @@ export function nodePackages() {
   const lock = hashOf(readFileSync(path.join(ROOT, 'package-lock.json'), 'utf8'))
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return
   console.log('Installing node packages …')
-  const r = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+  const installed = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
     env: { ...process.env, PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
   })
-  if (!r.ok) throw new Plain(`npm ci failed:\n${r.out.slice(-2000)}`)
+  if (!installed.ok) throw new Plain(`npm ci failed:\n${installed.out.slice(-2000)}`)
   writeFileSync(mark, lock)
 }
 
@@ -33,9 +33,11 @@ export function debianPackages(names, what) {
     return run(cmd, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
   }
   if (!updated) updated = apt('update', '-qq').ok
-  const r = apt('install', '-y', '-qq', '--no-install-recommends', ...names)
-  if (!r.ok)
-    throw new Plain(`${what} could not be installed. Try by hand:\n  sudo ${line}\n${r.out.slice(-800)}`)
+  const installed = apt('install', '-y', '-qq', '--no-install-recommends', ...names)
+  if (!installed.ok)
+    throw new Plain(
+      `${what} could not be installed. Try by hand:\n  sudo ${line}\n${installed.out.slice(-800)}`,
+    )
 }
 
 export function chromium() {

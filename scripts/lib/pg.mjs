@@ -101,9 +101,9 @@ async function clearOld(data) {
 
 const answers = (port) =>
   new Promise((done) => {
-    const s = createConnection({ port, host: '127.0.0.1' })
-    s.once('connect', () => (s.destroy(), done(true)))
-    s.once('error', () => done(false))
+    const socket = createConnection({ port, host: '127.0.0.1' })
+    socket.once('connect', () => (socket.destroy(), done(true)))
+    socket.once('error', () => done(false))
   })
 
 /** Makes the cluster's folder, with a password of its own; nothing half made is left behind. */
@@ -212,8 +212,8 @@ async function ready(base) {
       await client.connect()
       await client.query('select 1')
       return
-    } catch (e) {
-      if (i > 200) throw new Plain(`The database does not answer: ${e.message}`)
+    } catch (error) {
+      if (i > 200) throw new Plain(`The database does not answer: ${error.message}`)
       await sleep(50)
     } finally {
       await client.end().catch(() => undefined)

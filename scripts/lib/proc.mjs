@@ -9,8 +9,8 @@ export const isRoot = process.getuid?.() === 0
 
 /** A sentence for the person at the keyboard, without a stack. */
 export class Plain extends Error {}
-export const endWith = (e) => {
-  console.error(e instanceof Plain ? e.message : e)
+export const endWith = (error) => {
+  console.error(error instanceof Plain ? error.message : error)
   process.exit(1)
 }
 
@@ -18,47 +18,47 @@ export const endWith = (e) => {
 export function optionsOf(options, help) {
   try {
     return parseArgs({ options: { ...options, help: { type: 'boolean', default: false } } }).values
-  } catch (e) {
-    throw new Plain(`${e.message}\n${help}`)
+  } catch (error) {
+    throw new Plain(`${error.message}\n${help}`)
   }
 }
 
 /** Runs a command to its end; output only when it fails or `show` is set. */
 export function run(cmd, args, { show = false, ...options } = {}) {
-  const r = spawnSync(cmd, args, {
+  const done = spawnSync(cmd, args, {
     cwd: ROOT,
     encoding: 'utf8',
     stdio: show ? 'inherit' : 'pipe',
     maxBuffer: 1 << 28,
     ...options,
   })
-  return { ok: r.status === 0, out: `${r.stdout ?? ''}${r.stderr ?? ''}`, status: r.status }
+  return { ok: done.status === 0, out: `${done.stdout ?? ''}${done.stderr ?? ''}`, status: done.status }
 }
 export const has = (cmd) => run('sh', ['-c', `command -v ${cmd}`]).ok
 
 export const freePort = () =>
   new Promise((done, fail) => {
-    const s = createServer()
-    s.once('error', fail)
-    s.listen(0, '127.0.0.1', () => {
-      const { port } = s.address()
-      s.close(() => done(port))
+    const server = createServer()
+    server.once('error', fail)
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address()
+      server.close(() => done(port))
     })
   })
 export const portBusy = (port, host) =>
   new Promise((done) => {
-    const s = createServer()
-    s.once('error', (e) => done(e.code === 'EADDRINUSE' || e.code === 'EACCES' ? e.code : null))
-    s.listen(port, host, () => s.close(() => done(null)))
+    const server = createServer()
+    server.once('error', (e) => done(e.code === 'EADDRINUSE' || e.code === 'EACCES' ? e.code : null))
+    server.listen(port, host, () => server.close(() => done(null)))
   })
 export const sleep = (ms) => new Promise((r) => setTimeout(r, ms))
 
 /** Starts a child and gives its exit as a promise beside it. */
 export function child(cmd, args, options = {}) {
-  const p = spawn(cmd, args, { cwd: ROOT, ...options })
+  const started = spawn(cmd, args, { cwd: ROOT, ...options })
   const exited = new Promise((done) => {
-    p.once('exit', (code, signal) => done({ code, signal }))
-    p.once('error', (error) => done({ code: 1, signal: null, error }))
+    started.once('exit', (code, signal) => done({ code, signal }))
+    started.once('error', (error) => done({ code: 1, signal: null, error }))
   })
-  return { p, exited }
+  return { p: started, exited }
 }

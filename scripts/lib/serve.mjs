@@ -15,10 +15,10 @@ function sessionSecret() {
 const MIGRATIONS = path.join(ROOT, 'server/migrations')
 /** Fills an empty database with the demo world; any other is left alone. */
 function seedDemo(databaseUrl) {
-  const r = run(process.execPath, ['--enable-source-maps', DEMO_BUNDLE], {
+  const made = run(process.execPath, ['--enable-source-maps', DEMO_BUNDLE], {
     env: { ...process.env, DATABASE_URL: databaseUrl, MIGRATIONS },
   })
-  if (!r.ok) throw new Plain(r.out.trim() || 'The demo could not be loaded.')
+  if (!made.ok) throw new Plain(made.out.trim() || 'The demo could not be loaded.')
 }
 
 /** Starts the app server as a child and waits until it serves. */
@@ -57,9 +57,9 @@ export async function startServer({
   )
   let said = ''
   let up = false
-  server.p.stderr.on('data', (d) => {
-    said = (said + d).slice(-4000)
-    if (up && !quiet) process.stderr.write(d)
+  server.p.stderr.on('data', (text) => {
+    said = (said + text).slice(-4000)
+    if (up && !quiet) process.stderr.write(text)
   })
   const first = await Promise.race([
     new Promise((done) => server.p.on('message', () => done('ready'))),

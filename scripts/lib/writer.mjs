@@ -9,14 +9,14 @@ export function writer(send) {
   let deviceSeq = 0
   return (events) => {
     const now = Date.now() / 1000
-    const drafts = events.map(({ agoS = 0, ...e }) => ({
+    const drafts = events.map(({ agoS = 0, ...event }) => ({
       id: randomUUID(),
       v: 1,
       jointId: null,
       atDeviceS: now - agoS,
       deviceSeq: ++deviceSeq,
       after: [],
-      ...e,
+      ...event,
     }))
     return send({ deviceId, sentAtDeviceS: now, clockErrorS: 0, events: drafts })
   }

@@ -93,35 +93,35 @@ function described(app: Express): void {
   })
 }
 
-export function createApp(o: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
   const app = express()
-  const nowS = o.nowS ?? (() => Date.now() / 1000)
-  const heads = o.heads ?? headsOf(o.pool)
-  const limit = limitOf(o.limiter !== false)
+  const nowS = options.nowS ?? (() => Date.now() / 1000)
+  const heads = options.heads ?? headsOf(options.pool)
+  const limit = limitOf(options.limiter !== false)
   app.disable('x-powered-by')
   // Nothing the API answers is asked for again by its tag; to hash a log of ten megabytes takes longer than to send it.
   app.disable('etag')
-  app.use(guarded(o.https ?? false))
+  app.use(guarded(options.https ?? false))
   // The quickest there is: a log that is opened whole is ten megabytes. Brotli takes a third of gzip's time for less.
   app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))
   app.use('/api', notKept, askedWell)
   described(app)
   app.get('/api/health', async (_req, res) => {
-    await o.pool.query('select 1')
+    await options.pool.query('select 1')
     res.json({ ok: true, serverNowS: nowS() })
   })
-  app.use('/api/calc', limit(6000), calcRoutes(o.heavy))
-  if (o.yardstick)
+  app.use('/api/calc', limit(6000), calcRoutes(options.heavy))
+  if (options.yardstick)
     app.post('/api/yardstick', express.json({ limit: '1mb' }), (_req, res) => void res.json({}))
   // Instruments have tokens, not sessions.
-  app.use('/api/devices', limit(600), deviceDoor(o.pool, nowS, heads))
-  app.use('/api/calendar', limit(120), calendarRoutes(o.pool, o.sessionSecret, nowS))
-  app.use('/api', sessions(o))
+  app.use('/api/devices', limit(600), deviceDoor(options.pool, nowS, heads))
+  app.use('/api/calendar', limit(120), calendarRoutes(options.pool, options.sessionSecret, nowS))
+  app.use('/api', sessions(options))
   app.post('/api/session', limit(30))
-  app.use('/api/session', sessionRoutes(o.pool))
-  app.use('/api/jobs', requireSession, jobRoutes(o.pool, nowS, heads, o.sessionSecret))
+  app.use('/api/session', sessionRoutes(options.pool))
+  app.use('/api/jobs', requireSession, jobRoutes(options.pool, nowS, heads, options.sessionSecret))
   app.use('/api', unknownRoute)
-  if (o.webRoot && existsSync(o.webRoot)) serveWeb(app, o.webRoot)
+  if (options.webRoot && existsSync(options.webRoot)) serveWeb(app, options.webRoot)
   app.use(unknownRoute)
   app.use(answerErrors)
   return app

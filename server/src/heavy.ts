@@ -21,14 +21,14 @@ export function heavyThread(script: URL): Heavy {
   let worker: Worker | null = null
   let busy = false
   const start = (): Worker => {
-    const w = new Worker(script)
-    w.on('exit', () => (worker = worker === w ? null : worker))
+    const fresh = new Worker(script)
+    fresh.on('exit', () => (worker = worker === fresh ? null : worker))
     // Nobody waits for it when the server ends.
-    w.unref()
-    return w
+    fresh.unref()
+    return fresh
   }
   function ask(name: string, body: unknown): Promise<Reply> {
-    const w = (worker ??= start())
+    const running = (worker ??= start())
     return new Promise((resolve, reject) => {
       const timer = setTimeout(
         () => end(() => reject(new Error('The planner did not answer.')), true),
@@ -36,14 +36,14 @@ export function heavyThread(script: URL): Heavy {
       )
       const end = (then: () => void, kill = false): void => {
         clearTimeout(timer)
-        w.removeAllListeners('message')
-        w.removeAllListeners('error')
-        if (kill) void w.terminate()
+        running.removeAllListeners('message')
+        running.removeAllListeners('error')
+        if (kill) void running.terminate()
         then()
       }
-      w.once('message', (m: Reply) => end(() => resolve(m)))
-      w.once('error', (e) => end(() => reject(e), true))
-      w.postMessage({ name, body })
+      running.once('message', (m: Reply) => end(() => resolve(m)))
+      running.once('error', (e) => end(() => reject(e), true))
+      running.postMessage({ name, body })
     })
   }
   return {

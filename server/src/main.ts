@@ -11,9 +11,9 @@ import { connect, migrateUnderLock } from './db/connect.js'
 /** Milliseconds that a quiet connection is kept. */
 const KEEP_ALIVE_MS = 65_000
 const env = (name: string, otherwise?: string): string => {
-  const v = process.env[name] ?? otherwise
-  if (v === undefined) throw new Error(`${name} is not set`)
-  return v
+  const value = process.env[name] ?? otherwise
+  if (value === undefined) throw new Error(`${name} is not set`)
+  return value
 }
 
 async function main(): Promise<void> {

@@ -37,8 +37,8 @@ export interface NewPerson {
   password: string
 }
 /** Adds a person who may sign in. */
-export async function addPerson(pool: pg.Pool, p: NewPerson): Promise<void> {
-  const { password, ...named } = p
+export async function addPerson(pool: pg.Pool, fresh: NewPerson): Promise<void> {
+  const { password, ...named } = fresh
   await on(pool)
     .insert(person)
     .values({ ...named, passwordHash: await bcrypt.hash(password, 10) })

@@ -52,13 +52,13 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
     throw new NoSignal(word('ui-no-signal'))
   }
   if (res.ok) return (res.status === 204 ? null : await res.json()) as T
-  const e = ((await res.json().catch(() => ({}))) as ErrorBody).error ?? {}
+  const said = ((await res.json().catch(() => ({}))) as ErrorBody).error ?? {}
   if (res.status >= 502) throw new NoSignal(word('app-the-server-does-not'))
   throw new Refused(
     res.status,
-    e.code ?? 'failed',
-    e.message ?? word('app-something-went-wrong'),
-    e.field ?? null,
-    e.stops ?? [],
+    said.code ?? 'failed',
+    said.message ?? word('app-something-went-wrong'),
+    said.field ?? null,
+    said.stops ?? [],
   )
 }

@@ -49,17 +49,21 @@ const minuteOf = (atS: number, nowS: number): number =>
 
 /** `08:10`, `08:10 tomorrow`, `Fri 08:10`, `Fri 4 Dec 08:10`. */
 export function when(atS: number, nowS: number, zone: string): string {
-  const t = minuteOf(atS, nowS)
-  const clock = hhmm(t, zone)
-  if (day(t, zone) === day(nowS, zone)) return clock
-  if (day(t, zone) === day(nowS + 86400, zone)) return word('app-tomorrow', { clock })
-  if (day(t, zone) === day(nowS - 86400, zone)) return word('app-yesterday', { clock })
-  return Math.abs(t - nowS) < 6 * 86400 ? `${weekday(t, zone)} ${clock}` : `${date(t, zone)} ${clock}`
+  const minute = minuteOf(atS, nowS)
+  const clock = hhmm(minute, zone)
+  if (day(minute, zone) === day(nowS, zone)) return clock
+  if (day(minute, zone) === day(nowS + 86400, zone)) return word('app-tomorrow', { clock })
+  if (day(minute, zone) === day(nowS - 86400, zone)) return word('app-yesterday', { clock })
+  return Math.abs(minute - nowS) < 6 * 86400
+    ? `${weekday(minute, zone)} ${clock}`
+    : `${date(minute, zone)} ${clock}`
 }
 /** The short form for columns: the day only when it is another one. */
 export function whenShort(atS: number, nowS: number, zone: string): string {
-  const t = minuteOf(atS, nowS)
-  return day(t, zone) === day(nowS, zone) ? hhmm(t, zone) : `${weekday(t, zone)} ${hhmm(t, zone)}`
+  const minute = minuteOf(atS, nowS)
+  return day(minute, zone) === day(nowS, zone)
+    ? hhmm(minute, zone)
+    : `${weekday(minute, zone)} ${hhmm(minute, zone)}`
 }
 /** The time of day of an hour mark: midnight shows the weekday. */
 export const hourOf = (atS: number, zone: string): number =>
@@ -73,8 +77,8 @@ export function lastAt(text: string, nowS: number, zone: string, daysBack = 0): 
   const minutes = match && !(half && Number(match[1]) > 12) ? hour * 60 + Number(match[2]) : NaN
   if (!(minutes < 1440) || Number(match?.[2]) > 59) return null
   const from = nowS - daysBack * 86400
-  const [h = 0, min = 0] = hhmm24(from, zone).split(':').map(Number)
-  const back = daysBack ? h * 60 + min - minutes : (h * 60 + min - minutes + 1440) % 1440
+  const [hours = 0, min = 0] = hhmm24(from, zone).split(':').map(Number)
+  const back = daysBack ? hours * 60 + min - minutes : (hours * 60 + min - minutes + 1440) % 1440
   const atS = Math.floor(from / 60) * 60 - back * 60
   // Where the clocks were changed in between, the first guess is an hour off.
   const wanted = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`

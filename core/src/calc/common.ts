@@ -68,8 +68,8 @@ export function reasons(working: Working, findings: readonly Finding[]): void {
 
 /** Refuses a list whose times do not ascend. */
 export function ascending(steps: readonly { fromS: number }[], field: string): void {
-  steps.forEach((s, i) => {
-    if (i && s.fromS <= (steps[i - 1] as { fromS: number }).fromS)
+  steps.forEach((step, i) => {
+    if (i && step.fromS <= (steps[i - 1] as { fromS: number }).fromS)
       throw new Refusal('bad-input', 'The times must ascend.', `${field}[${i}].fromS`)
   })
 }

@@ -217,15 +217,16 @@ export const peelCalc = calculation({
   },
   compute(input: { grid: number[][] }, working) {
     const columns = (input.grid[0] as number[]).length
-    input.grid.forEach((row, r) => {
+    input.grid.forEach((row, line) => {
       if (row.length !== columns)
         throw new Refusal(
           'bad-input',
-          `Row ${r + 1} has ${row.length} cells; the first has ${columns}.`,
-          `grid[${r}]`,
+          `Row ${line + 1} has ${row.length} cells; the first has ${columns}.`,
+          `grid[${line}]`,
         )
-      row.forEach((v, k) => {
-        if (v !== 0 && v !== 1) throw new Refusal('bad-input', 'A cell is 0 or 1.', `grid[${r}][${k}]`)
+      row.forEach((share, k) => {
+        if (share !== 0 && share !== 1)
+          throw new Refusal('bad-input', 'A cell is 0 or 1.', `grid[${line}][${k}]`)
       })
     })
     const peel = judgePeel(input.grid)

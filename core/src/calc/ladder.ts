@@ -89,8 +89,8 @@ export const ladder = calculation({
     const humid = (input.relativeHumidityPct ?? Infinity) > HUMID_ABOVE_PCT
     const seen = new Set<string>()
     const froms = new Set<SourceId>()
-    const joints: LadderJoint[] = input.joints.map((input, n) => {
-      const path = `joints[${n}]`
+    const joints: LadderJoint[] = input.joints.map((input, at) => {
+      const path = `joints[${at}]`
       if (seen.has(input.id))
         throw new Refusal('bad-input', `The id ${input.id} is there twice.`, `${path}.id`)
       seen.add(input.id)
@@ -108,15 +108,15 @@ export const ladder = calculation({
         'joints',
       )
 
-    function jointOf(j: In, path: string): LadderJoint {
-      const made = j.madeAtS ?? null
-      const bare = { id: j.id, madeAtS: made, ratingBar: j.ratingBar ?? null }
+    function jointOf(given: In, path: string): LadderJoint {
+      const made = given.madeAtS ?? null
+      const bare = { id: given.id, madeAtS: made, ratingBar: given.ratingBar ?? null }
       const lacks = (message: string): LadderJoint => {
-        working.lacks(path, 'no-figure', `${j.id}: ${message}`)
+        working.lacks(path, 'no-figure', `${given.id}: ${message}`)
         return { ...bare, pieces: null }
       }
-      c.checkJoint(j, path)
-      const curing = c.curingOf(j, { table: input.table ?? 'current' })
+      c.checkJoint(given, path)
+      const curing = c.curingOf(given, { table: input.table ?? 'current' })
       if (curing.by === 'no-figure') return lacks(say(curing.why))
       if (made === null) return { ...bare, pieces: null }
       if (curing.by === 'nothing') {
@@ -124,11 +124,11 @@ export const ladder = calculation({
         return { ...bare, pieces: unlimitedFrom(made) }
       }
       const { rule } = curing
-      const history = rule.steady ? ANY_TEMPERATURE : c.historyGiven(j, made, humid, path)
+      const history = rule.steady ? ANY_TEMPERATURE : c.historyGiven(given, made, humid, path)
       if (!history)
         throw new Refusal(
           'missing-field',
-          `${j.id} is made: give temperatureC or temperatures.`,
+          `${given.id} is made: give temperatureC or temperatures.`,
           `${path}.temperatureC`,
         )
       const joint = curingJoint({ ...bare, madeAtS: made }, rule, history, input.mode)

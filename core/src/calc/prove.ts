@@ -136,10 +136,10 @@ export const storedEnergyCalc = calculation({
     result: { energyJ: 1361750.2933984236, tntKg: 0.31914127600199294, distanceM: 30 },
   },
   compute(input: { volumeM3: number; testBar: number }, working) {
-    const e = storedEnergy(input.volumeM3, input.testBar)
-    working.put('energyJ', e.energyJ, 'asme-pcc-2')
-    working.put('tntKg', e.tntKg, 'asme-pcc-2')
-    working.put('distanceM', e.distanceM, 'asme-pcc-2')
+    const energy = storedEnergy(input.volumeM3, input.testBar)
+    working.put('energyJ', energy.energyJ, 'asme-pcc-2')
+    working.put('tntKg', energy.tntKg, 'asme-pcc-2')
+    working.put('distanceM', energy.distanceM, 'asme-pcc-2')
   },
 })
 
@@ -236,5 +236,5 @@ export const testPlanCalc = calculation({
     working.put('medium', plan.medium, plan.source)
   },
 })
-const warnOf = (working: Working, f: Parameters<typeof say>[0] & { field?: string }): void =>
-  working.warn(f.code, say(f), f.field)
+const warnOf = (working: Working, says: Parameters<typeof say>[0] & { field?: string }): void =>
+  working.warn(says.code, say(says), says.field)

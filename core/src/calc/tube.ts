@@ -41,8 +41,8 @@ export const bendMarksCalc = calculation({
     },
   },
   compute(input: BendInput, working) {
-    input.anglesDeg.forEach((a, k) => {
-      if (a <= 0 || a >= 180)
+    input.anglesDeg.forEach((angle, k) => {
+      if (angle <= 0 || angle >= 180)
         throw new Refusal(
           'bad-input',
           'A bend deflects by more than 0 and less than 180 degrees.',
@@ -95,8 +95,8 @@ export const offsetCalc = calculation({
     result: { travelMm: 500, runMm: 0 },
   },
   compute(input: { setMm: number; rollMm?: number | null; angleDeg: number }, working) {
-    const o = offset(input.setMm, input.rollMm ?? 0, input.angleDeg)
-    working.put('travelMm', o.travelMm, 'offset-geometry', ['given', 'offset-geometry'])
-    working.put('runMm', o.runMm, 'offset-geometry', ['given', 'offset-geometry'])
+    const made = offset(input.setMm, input.rollMm ?? 0, input.angleDeg)
+    working.put('travelMm', made.travelMm, 'offset-geometry', ['given', 'offset-geometry'])
+    working.put('runMm', made.runMm, 'offset-geometry', ['given', 'offset-geometry'])
   },
 })

@@ -1,4 +1,4 @@
-const A = 17.62
+const MAGNUS_A = 17.62
 const B_C = 243.12
 
 /**
@@ -7,6 +7,6 @@ const B_C = 243.12
  * @returns dew point in °C. Source: `magnus`.
  */
 export function dewPointC(airC: number, relativeHumidityPct: number): number {
-  const gamma = Math.log(relativeHumidityPct / 100) + (A * airC) / (B_C + airC)
-  return (B_C * gamma) / (A - gamma)
+  const gamma = Math.log(relativeHumidityPct / 100) + (MAGNUS_A * airC) / (B_C + airC)
+  return (B_C * gamma) / (MAGNUS_A - gamma)
 }

@@ -36,10 +36,10 @@ export function readForecast(
       faults: [{ line: MOST_ROWS + 2, column: 'time', says: msg('forecast-long', { most: MOST_ROWS }) }],
     }
   const faults: ForecastFault[] = []
-  const rows = body.map((r, i) => {
-    const said = (r[at] ?? '').trim()
+  const rows = body.map((cells, i) => {
+    const said = (cells[at] ?? '').trim()
     const atS = timeOf(said, zone)
-    const figure = (r[of] ?? '').trim()
+    const figure = (cells[of] ?? '').trim()
     const value = /^-?\d+([.,]\d+)?$/.test(figure) ? toC(Number(figure.replace(',', '.'))) : NaN
     if (atS === null) faults.push({ line: i + 2, column: 'time', says: msg('forecast-time', { text: said }) })
     if (!(value >= -60 && value <= 60))

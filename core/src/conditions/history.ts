@@ -146,12 +146,12 @@ export function withForecast(readings: readonly Reading[], forecast: readonly Re
 export const steadyHistory = (
   steps: readonly { fromS: number; temperatureC: number; humid?: boolean }[],
 ): History =>
-  steps.map((s) => ({
-    fromS: s.fromS,
-    minC: s.temperatureC,
-    maxC: s.temperatureC,
+  steps.map((step) => ({
+    fromS: step.fromS,
+    minC: step.temperatureC,
+    maxC: step.temperatureC,
     basis: 'read' as const,
-    humid: s.humid ?? false,
+    humid: step.humid ?? false,
   }))
 
 /** Index of the span in force at a time: the last one that starts at or before it; 0 for times before all. */

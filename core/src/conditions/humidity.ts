@@ -36,10 +36,10 @@ export function dampOf(readings: readonly Reading[], planning: boolean): Damp[] 
 /** A history of temperatures with the damp and the dry of the same time in it. Both begin at -Infinity. */
 export function withDamp(history: History, damp: readonly Damp[]): History {
   const froms = [...new Set([...history, ...damp].map((x) => x.fromS))].sort((a, b) => a - b)
-  let d = 0
+  let doubled = 0
   return froms.map((fromS) => {
-    while (d + 1 < damp.length && (damp[d + 1] as Damp).fromS <= fromS) d++
+    while (doubled + 1 < damp.length && (damp[doubled + 1] as Damp).fromS <= fromS) doubled++
     const span = history[spanAt(history, fromS)] as Span
-    return { ...span, fromS, humid: damp[d]?.humid ?? true }
+    return { ...span, fromS, humid: damp[doubled]?.humid ?? true }
   })
 }

@@ -61,8 +61,8 @@ export interface Offset {
  */
 export function offset(setMm: number, rollMm: number, angleDeg: number): Offset {
   const across = Math.hypot(setMm, rollMm)
-  const a = rad(angleDeg)
-  return { travelMm: across / Math.sin(a), runMm: angleDeg === 90 ? 0 : across / Math.tan(a) }
+  const angle = rad(angleDeg)
+  return { travelMm: across / Math.sin(angle), runMm: angleDeg === 90 ? 0 : across / Math.tan(angle) }
 }
 
 export interface Point {

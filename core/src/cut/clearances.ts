@@ -61,16 +61,17 @@ export function clearanceFindings(state: JobState, piece: PieceCut): Finding[] {
         : (piece.bends[0]?.atMm ?? 0)
       : null
     if (bend !== null && cutMm !== null) near.push({ to: 'bend', mm: end ? cutMm - b - bend : bend - a })
-    for (const n of near) {
-      const needed = least(n.to)
+    for (const other of near) {
+      const needed = least(other.to)
       if (!needed) continue
-      if (needed.value === null) out.push(finding('note', 'clearance-unknown', 'given', { joint, to: n.to }))
-      else if (n.mm < needed.value - 1e-6)
+      if (needed.value === null)
+        out.push(finding('note', 'clearance-unknown', 'given', { joint, to: other.to }))
+      else if (other.mm < needed.value - 1e-6)
         out.push(
           finding('stop', 'clearance-near', needed.source, {
             joint,
-            to: n.to,
-            mm: n.mm,
+            to: other.to,
+            mm: other.mm,
             neededMm: needed.value,
           }),
         )

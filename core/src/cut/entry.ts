@@ -65,24 +65,24 @@ export type Entry =
  * still to be measured, `1250 c-c gap 3` where each end stays off its stop, `bent 400 90 500 -45 350 r 76`, `x3`, `branch` into the tee and `..` back to the run.
  */
 export function parseEntry(text: string, reader: Reader, offered: readonly string[] = []): Entry {
-  const t = text.trim().toLowerCase().replace(/\s+/g, ' ')
+  const words = text.trim().toLowerCase().replace(/\s+/g, ' ')
   const no = (code: Code, params: Record<string, string | number> = {}): Entry => ({
     ok: false,
     why: msg(code, { text: text.trim(), ...params }),
   })
-  const repeat = /^x(\d{1,2})$/.exec(t)
+  const repeat = /^x(\d{1,2})$/.exec(words)
   if (repeat && Number(repeat[1]) > 0) return { ok: true, type: 'repeat', times: Number(repeat[1]) }
-  if (t === 'branch') return { ok: true, type: 'branch' }
-  if (t === '..') return { ok: true, type: 'back' }
-  if (t.startsWith('bent ')) return bentEntry(t, reader, no)
-  const unmeasured = /^(\?|pipe)(?: (\S+))?$/.exec(t)
+  if (words === 'branch') return { ok: true, type: 'branch' }
+  if (words === '..') return { ok: true, type: 'back' }
+  if (words.startsWith('bent ')) return bentEntry(words, reader, no)
+  const unmeasured = /^(\?|pipe)(?: (\S+))?$/.exec(words)
   if (unmeasured) {
     const measure = MEASURES[unmeasured[2] ?? 'c-c']
     return measure ? { ok: true, type: 'piece', measure, measuredMm: null } : no('entry-not-understood')
   }
-  if (/^[-\d]/.test(t)) return pieceEntry(t, reader, no)
+  if (/^[-\d]/.test(words)) return pieceEntry(words, reader, no)
   const tag = / tag (\S+)$/i.exec(text.trim())?.[1] ?? null
-  const body = t.replace(/ tag \S+$/, '')
+  const body = words.replace(/ tag \S+$/, '')
   const names = FITTINGS.flatMap(([name, words]) => words.map((w) => ({ name, w }))).sort(
     (a, b) => b.w.length - a.w.length,
   )
@@ -110,10 +110,10 @@ export function sizeFor(typed: string, reader: Reader, offered: readonly string[
 
 function pieceEntry(typed: string, reader: Reader, no: No): Entry {
   const gap = / gap (.+)$/.exec(typed)
-  const t = gap ? typed.slice(0, gap.index) : typed
+  const rest = gap ? typed.slice(0, gap.index) : typed
   const gapMm = gap ? parseLength(gap[1] as string, reader) : undefined
   if (gapMm === null || (gapMm ?? 0) > WIDEST_GAP_MM) return no('entry-gap')
-  const match = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(t)
+  const match = /^(.*?)\s*(c-c|cc|c-f|cf|f-f|ff|e-e|ee)?$/.exec(rest)
   const measuredMm = parseLength(match?.[1] ?? '', reader)
   if (measuredMm === null || measuredMm <= 0) return no('entry-not-a-length')
   if (measuredMm > LONGEST_MM) return no('entry-too-long', { mm: measuredMm })
@@ -136,8 +136,8 @@ export function doubtfulLength(text: string, reader: Reader): { own: string; oth
 
 type No = (code: Code, p?: Record<string, string | number>) => Entry
 /** A bent tube: legs and turns, its radius, and what the first and last leg were measured to. */
-function bentEntry(t: string, reader: Reader, no: No): Entry {
-  const match = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(t)
+function bentEntry(said: string, reader: Reader, no: No): Entry {
+  const match = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(said)
   const run = match && parseRun(match[1] as string, (text) => parseLength(text, reader))
   const radiusMm = match && parseLength(match[2] as string, reader)
   const measure = MEASURES[match?.[3] ?? 'c-c']
@@ -157,8 +157,8 @@ function bentEntry(t: string, reader: Reader, no: No): Entry {
 export function entryText(item: Item, reader: Reader, after: string | null = null): string {
   if (item.bend) {
     const { legsMm, turnsDeg, radiusMm } = item.bend
-    const run = legsMm.flatMap((l, i) => [
-      figure(l, reader),
+    const run = legsMm.flatMap((legMm, i) => [
+      figure(legMm, reader),
       ...(turnsDeg[i] === undefined ? [] : [String(turnsDeg[i])]),
     ])
     return `bent ${run.join(' ')} r ${figure(radiusMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
@@ -186,8 +186,10 @@ export const useGroup = (name: string): string => `use ${name}`
 
 /** Entries that go on from what is typed, likeliest first: fittings, their sizes as last used, groups. */
 export function completions(typed: string, lately: readonly string[], groups: readonly string[]): string[] {
-  const t = typed.toLowerCase().replace(/^\s+/, '')
-  if (!t) return []
+  const said = typed.toLowerCase().replace(/^\s+/, '')
+  if (!said) return []
   const words = [...lately, ...FITTINGS.map(([name]) => name), ...groups.map(useGroup), 'branch', '..']
-  return [...new Set(words)].filter((w) => w.toLowerCase().startsWith(t) && w.toLowerCase() !== t).slice(0, 6)
+  return [...new Set(words)]
+    .filter((w) => w.toLowerCase().startsWith(said) && w.toLowerCase() !== said)
+    .slice(0, 6)
 }

@@ -62,67 +62,76 @@ function odOf(size: string): number {
  * their take-offs say, and each branch runs in a lane of its own below its tee. For drawing only.
  */
 export function layOut(state: JobState, line: Line): Laid {
-  const half = new Map(line.items.map((i) => [i.id, halfOf(state, line, i)]))
-  const laid = new Map<string, LaidPart>()
-  const spans = new Map<string | null, { fromMm: number; toMm: number }>()
-  const cursor = new Map<string | null, number>()
-  const beside = neighbours(line.items)
+  const layout = new Layout(state, line)
   const ids = new Set(line.items.map((i) => i.id))
   const hangs = (i: Item): boolean => i.run === undefined || ids.has(i.run)
   // What hangs on nothing is drawn behind the line, one stretch after another.
-  let behind = 0
-  const behindAll = (): number => behind + 2 * APART_MM
-  for (const item of [...line.items.filter(hangs), ...line.items.filter((i) => !hangs(i))]) {
+  for (const item of line.items.filter(hangs)) layout.add(item, true)
+  for (const item of line.items.filter((i) => !hangs(i))) layout.add(item, false)
+  return inLanes(line, layout.laid, layout.spans)
+}
+
+/** Parts laid one after another, each where the one before it in its run ended. */
+class Layout {
+  readonly laid = new Map<string, LaidPart>()
+  readonly spans = new Map<string | null, { fromMm: number; toMm: number }>()
+  private readonly half: ReadonlyMap<string, number>
+  private readonly beside: ReturnType<typeof neighbours>
+  private readonly cursor = new Map<string | null, number>()
+  private behindMm = 0
+
+  constructor(
+    state: JobState,
+    private readonly line: Line,
+  ) {
+    this.half = new Map(line.items.map((i) => [i.id, halfOf(state, line, i)]))
+    this.beside = neighbours(line.items)
+  }
+  /** @param hangs on the line: what does not begins behind all that is laid. */
+  add(item: Item, hangs: boolean): void {
     const run = item.run ?? null
-    const start = (): number => {
-      if (run === null) return 0
-      if (hangs(item)) return centreOf(laid.get(run))
-      return behind > 0 ? behindAll() : 0
-    }
-    const at = cursor.get(run) ?? start()
-    const part = item.type === 'fitting' ? fitting(item, at) : piece(item, at)
-    laid.set(item.id, part)
-    behind = Math.max(behind, part.toMm)
-    const span = spans.get(run)
-    spans.set(run, {
+    const at = this.cursor.get(run) ?? this.startOf(run, hangs)
+    const part = item.type === 'fitting' ? this.fitting(item, at) : this.piece(item, at)
+    this.laid.set(item.id, part)
+    this.behindMm = Math.max(this.behindMm, part.toMm)
+    const span = this.spans.get(run)
+    this.spans.set(run, {
       fromMm: Math.min(span?.fromMm ?? part.fromMm, part.fromMm),
       toMm: Math.max(span?.toMm ?? part.toMm, part.toMm),
     })
   }
-  function fitting(item: Item, at: number): LaidPart {
-    const h = half.get(item.id) as number
-    const before = beside.get(item.id)?.[0]
-    // After a piece `at` is this fitting's centre; after another fitting, or at the beginning, its face.
-    const centre = before?.type === 'piece' ? at : at + h
-    cursor.set(item.run ?? null, before?.type === 'piece' ? at + h : centre + h)
-    return { item, lane: 0, fromMm: centre - h, toMm: centre + h, odMm: odOf(item.size), guessed: false }
+  private startOf(run: string | null, hangs: boolean): number {
+    if (run === null) return 0
+    if (hangs) return centreOf(this.laid.get(run))
+    return this.behindMm > 0 ? this.behindMm + 2 * APART_MM : 0
   }
-  function piece(item: Item, at: number): LaidPart {
-    const ends = ([0, 1] as const).map((e) => fittingAt(line.items, item, e))
-    const [a, b] = ends.map((f) => (f ? (half.get(f.id) as number) : 0)) as [number, number]
+  private fitting(item: Item, at: number): LaidPart {
+    const halfMm = this.half.get(item.id) as number
+    const before = this.beside.get(item.id)?.[0]
+    // After a piece `at` is this fitting's centre; after another fitting, or at the beginning, its face.
+    const centre = before?.type === 'piece' ? at : at + halfMm
+    this.cursor.set(item.run ?? null, before?.type === 'piece' ? at + halfMm : centre + halfMm)
+    const [fromMm, toMm] = [centre - halfMm, centre + halfMm]
+    return { item, lane: 0, fromMm, toMm, odMm: odOf(item.size), guessed: false }
+  }
+  private piece(item: Item, at: number): LaidPart {
+    const ends = ([0, 1] as const).map((e) => fittingAt(this.line.items, item, e))
+    const [a, b] = ends.map((f) => (f ? (this.half.get(f.id) as number) : 0)) as [number, number]
     const first = ends[0]
     const fromCentre = first && inBranch(item, 0, first) ? at : at - a
-    const length = item.measuredMm ?? UNMEASURED_MM
-    const centres =
-      item.measure === 'centre-centre' || item.measure === null
-        ? length
-        : item.measure === 'centre-face'
-          ? length + b
-          : length + a + b
     // Two fittings never lie in one another, however rough their lengths are.
-    const clear = Math.max(centres, (a + b) * 1.15)
+    const clear = Math.max(centresMm(item, a, b), (a + b) * 1.15)
     const toCentre = fromCentre + clear
-    cursor.set(item.run ?? null, ends[1] ? toCentre : toCentre - b)
-    return {
-      item,
-      lane: 0,
-      fromMm: fromCentre + a,
-      toMm: toCentre - b,
-      odMm: odOf(item.size),
-      guessed: item.measuredMm === null,
-    }
+    this.cursor.set(item.run ?? null, ends[1] ? toCentre : toCentre - b)
+    const [fromMm, toMm] = [fromCentre + a, toCentre - b]
+    return { item, lane: 0, fromMm, toMm, odMm: odOf(item.size), guessed: item.measuredMm === null }
   }
-  return inLanes(line, laid, spans)
+}
+/** From centre to centre of the fittings at its ends, which reach `a` and `b` from theirs. */
+function centresMm(item: Item, a: number, b: number): number {
+  const length = item.measuredMm ?? UNMEASURED_MM
+  if (item.measure === 'centre-centre' || item.measure === null) return length
+  return item.measure === 'centre-face' ? length + b : length + a + b
 }
 const centreOf = (p: LaidPart | undefined): number => (p ? (p.fromMm + p.toMm) / 2 : 0)
 
@@ -153,7 +162,8 @@ function inLanes(
     const behindAll = run !== null && !tee
     while (!behindAll && !free(lane, left, right)) lane++
     laneOf.set(run, lane)
-    for (let l = from + 1; l < lane; l++) (taken[l] ??= []).push({ fromMm: atMm, toMm: atMm })
+    for (let between = from + 1; between < lane; between++)
+      (taken[between] ??= []).push({ fromMm: atMm, toMm: atMm })
     ;(taken[lane] ??= []).push({ fromMm: left, toMm: right })
     if (tee) stems.push({ tee, atMm, fromLane: from, toLane: lane, odMm: odOf(tee.size2 ?? tee.size) })
   }
@@ -162,17 +172,17 @@ function inLanes(
     lane: laneOf.get(item.run ?? null) ?? 0,
   }))
   const left = smallest([0, ...spansOf(spans, 'fromMm')])
-  for (const p of parts) {
-    p.fromMm -= left
-    p.toMm -= left
+  for (const part of parts) {
+    part.fromMm -= left
+    part.toMm -= left
   }
   for (const stem of stems) stem.atMm -= left
-  const joints = parts.flatMap((p) =>
+  const joints = parts.flatMap((part) =>
     ([0, 1] as const).flatMap((end) => {
-      const id = p.item.joints[end]
+      const id = part.item.joints[end]
       if (!id) return []
-      const atMm = end ? p.toMm : p.fromMm
-      return [{ id, tag: p.item.jointTags[end] ?? '', piece: p.item, end, atMm, lane: p.lane }]
+      const atMm = end ? part.toMm : part.fromMm
+      return [{ id, tag: part.item.jointTags[end] ?? '', piece: part.item, end, atMm, lane: part.lane }]
     }),
   )
   return {

@@ -110,8 +110,8 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
   const isCut = cutStands(state, line, item)
   const bent = item.bend ? bentCut(item, item.bend, ends) : null
   const cutMm = bent?.cutMm ?? cutFigure(item, ends)
-  const taken = (e: 0 | 1): number =>
-    item.measure && atCentre(item.measure, e) ? (ends[e].takeOff?.takeOffMm ?? 0) : 0
+  const taken = (end: 0 | 1): number =>
+    item.measure && atCentre(item.measure, end) ? (ends[end].takeOff?.takeOffMm ?? 0) : 0
   return {
     item,
     line,
@@ -210,22 +210,22 @@ function addedAt(item: Item, end: PieceEnd, at: 0 | 1): number {
 }
 function tooNear(
   item: Item,
-  f: { leg: number; straightMm: number; leastMm: number },
+  bad: { leg: number; straightMm: number; leastMm: number },
   ends: readonly PieceEnd[],
 ): Fig {
   const last = (item.bend?.legsMm.length ?? 0) - 1
   const added =
-    f.leg === 0
+    bad.leg === 0
       ? addedAt(item, ends[0] as PieceEnd, 0)
-      : f.leg === last
+      : bad.leg === last
         ? addedAt(item, ends[1] as PieceEnd, 1)
         : 0
   return noFig(
     msg('bend-too-near', {
       piece: item.tag,
-      leg: f.leg + 1,
-      straightMm: f.straightMm,
-      leastMm: f.leastMm - added,
+      leg: bad.leg + 1,
+      straightMm: bad.straightMm,
+      leastMm: bad.leastMm - added,
     }),
   )
 }

@@ -30,7 +30,8 @@ export class RowReader {
     private readonly faults: RowFault[],
   ) {
     this.offered = methodOf(like.method)?.sizes(like.material) ?? []
-    for (const item of like.items) for (const t of [item.tag, ...item.jointTags]) if (t) this.seen.set(t, 0)
+    for (const item of like.items)
+      for (const tag of [item.tag, ...item.jointTags]) if (tag) this.seen.set(tag, 0)
   }
   lines = (): ReadLine[] => [...this.byTag.values()].map(({ tag, items }) => ({ tag, items }))
 
@@ -188,16 +189,19 @@ export class RowReader {
   }
   /** Null: still to be measured. Undefined: a fault was named. */
   private length(text: string, bad: Bad): number | null | undefined {
-    const t = text.replace(/\u00a0|\u202f/g, ' ')
-    if (!t || t === '?')
-      return this.ask.mode === 'pieces' && !t ? (bad('length', msg('schedule-no-length')), undefined) : null
-    if (t.startsWith('=')) return (bad('length', msg('schedule-formula')), undefined)
-    const grouped = /^\d{1,3}(,\d{3})+(\.\d+)?$/.test(t)
-    if (grouped && this.ask.comma === null && !t.includes('.'))
-      return (bad('length', msg('schedule-comma', { text: t })), undefined)
-    const plain = grouped && (this.ask.comma === 'thousands' || t.includes('.')) ? t.replace(/,/g, '') : t
+    const typed = text.replace(/\u00a0|\u202f/g, ' ')
+    if (!typed || typed === '?')
+      return this.ask.mode === 'pieces' && !typed
+        ? (bad('length', msg('schedule-no-length')), undefined)
+        : null
+    if (typed.startsWith('=')) return (bad('length', msg('schedule-formula')), undefined)
+    const grouped = /^\d{1,3}(,\d{3})+(\.\d+)?$/.test(typed)
+    if (grouped && this.ask.comma === null && !typed.includes('.'))
+      return (bad('length', msg('schedule-comma', { text: typed })), undefined)
+    const plain =
+      grouped && (this.ask.comma === 'thousands' || typed.includes('.')) ? typed.replace(/,/g, '') : typed
     const mm = parseLength(plain, { units: this.ask.units, decimal: /,\d+$/.test(plain) ? ',' : '.' })
-    if (mm === null || mm <= 0) return (bad('length', msg('entry-not-a-length', { text: t })), undefined)
+    if (mm === null || mm <= 0) return (bad('length', msg('entry-not-a-length', { text: typed })), undefined)
     if (mm > LONGEST_MM) return (bad('length', msg('entry-too-long', { mm })), undefined)
     return mm
   }

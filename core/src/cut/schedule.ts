@@ -36,8 +36,8 @@ export function matchColumns(
   mode: ScheduleMode,
   header: readonly string[],
 ): Partial<Record<ScheduleField, number>> {
-  const names = header.map((h) =>
-    h
+  const names = header.map((head) =>
+    head
       .trim()
       .toLowerCase()
       .replace(/[\s_]+/g, ' '),

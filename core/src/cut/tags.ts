@@ -9,7 +9,7 @@ function numberIn(tag: string | null, prefix: string): number {
 /** Gives tags after the highest with a prefix, one after another: `Q2-18`, `Q2-19` after `Q2-17`. */
 export function tagsAfter(prefix: string, taken: Iterable<string | null>): () => string {
   let most = 0
-  for (const t of taken) most = Math.max(most, numberIn(t, prefix))
+  for (const tag of taken) most = Math.max(most, numberIn(tag, prefix))
   return () => prefix + number(++most)
 }
 export const nextTag = (prefix: string, taken: Iterable<string | null>): string => tagsAfter(prefix, taken)()
@@ -36,17 +36,17 @@ export function renumbered(line: Line, begun: ReadonlySet<string>): Item[] {
     item.joints.forEach((j, e) => j && begun.has(j) && fixed.add(item.jointTags[e] ?? null))
   const counts = new Map<string, number>()
   const next = (prefix: string): string => {
-    let n = counts.get(prefix) ?? 0
-    do n++
-    while (fixed.has(prefix + number(n)))
-    counts.set(prefix, n)
-    return prefix + number(n)
+    let last = counts.get(prefix) ?? 0
+    do last++
+    while (fixed.has(prefix + number(last)))
+    counts.set(prefix, last)
+    return prefix + number(last)
   }
   return line.items.map((item) => ({
     ...item,
     tag: keeps(item) ? item.tag : next(itemPrefix(line.tag, item.type)),
-    jointTags: item.joints.map((j, e) =>
-      j === null ? null : begun.has(j) ? (item.jointTags[e] ?? null) : next(joint),
+    jointTags: item.joints.map((j, end) =>
+      j === null ? null : begun.has(j) ? (item.jointTags[end] ?? null) : next(joint),
     ) as Item['jointTags'],
   }))
 }

@@ -7,15 +7,15 @@ const iso = (t: number): string => new Date(t).toISOString().slice(0, 10)
 export function midnightOf(text: string): number | null {
   const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text)
   if (!match) return null
-  const t = Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3]))
-  return iso(t) === text ? t : null
+  const atMs = Date.UTC(Number(match[1]), Number(match[2]) - 1, Number(match[3]))
+  return iso(atMs) === text ? atMs : null
 }
 
 /** A day some calendar months later; the last day of the month where that day does not exist. */
 export function addMonths(day: string, months: number): string {
-  const [y, m, d] = day.split('-').map(Number) as [number, number, number]
-  const lastOfMonth = new Date(Date.UTC(y, m + months, 0)).getUTCDate()
-  return iso(Date.UTC(y, m - 1 + months, Math.min(d, lastOfMonth)))
+  const [y, month, date] = day.split('-').map(Number) as [number, number, number]
+  const lastOfMonth = new Date(Date.UTC(y, month + months, 0)).getUTCDate()
+  return iso(Date.UTC(y, month - 1 + months, Math.min(date, lastOfMonth)))
 }
 
 export type Filling =

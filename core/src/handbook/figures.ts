@@ -63,12 +63,14 @@ function curingFigures(curing: Curing, around: Around): HandbookFigure[] {
   if (curing.by === 'nothing') return []
   if (curing.by === 'no-figure') return [{ key: 'cureS', fig: noFig(curing.why), unit: 's' }]
   const { rule } = curing
-  const t = around.temperatureC
+  const temperatureC = around.temperatureC
   const humid = around.humidityPct > HUMID_ABOVE_PCT
-  const set = rule.setS(t)
+  const set = rule.setS(temperatureC)
   // Where only the hours for each bar count, one figure says it all.
   const perBar =
-    rule.perBarS !== null && rule.classes.every((c) => c.requiredS(t, humid) === 0) ? rule.perBarS : null
+    rule.perBarS !== null && rule.classes.every((c) => c.requiredS(temperatureC, humid) === 0)
+      ? rule.perBarS
+      : null
   return [
     {
       key: 'setS',
@@ -76,9 +78,9 @@ function curingFigures(curing: Curing, around: Around): HandbookFigure[] {
       fig: set === null ? noFig(msg('no-set-time', { size: '' })) : fig(set, rule.setSource),
     },
     ...(perBar !== null
-      ? [{ key: 'cureEachBarS' as const, unit: 's' as const, fig: fig(perBar, rule.sourceAt(t)) }]
+      ? [{ key: 'cureEachBarS' as const, unit: 's' as const, fig: fig(perBar, rule.sourceAt(temperatureC)) }]
       : rule.classes.map((cureClass): HandbookFigure => {
-          const need = cureClass.requiredS(t, humid)
+          const need = cureClass.requiredS(temperatureC, humid)
           const whole =
             need === null || rule.perBarS === null
               ? need
@@ -87,7 +89,7 @@ function curingFigures(curing: Curing, around: Around): HandbookFigure[] {
             key: 'cureS',
             unit: 's',
             toBar: cureClass.toBar,
-            fig: whole === null ? noFig(msg('no-cure-temperature')) : fig(whole, rule.sourceAt(t)),
+            fig: whole === null ? noFig(msg('no-cure-temperature')) : fig(whole, rule.sourceAt(temperatureC)),
           }
         })),
   ]
@@ -97,11 +99,11 @@ function curingFigures(curing: Curing, around: Around): HandbookFigure[] {
 const othersOf = (figure: HandbookFigure, elsewhere: readonly HandbookFigure[]): Fig[] =>
   elsewhere
     .filter(
-      (o) =>
-        o.key === figure.key &&
-        o.toBar === figure.toBar &&
-        o.fig.value !== null &&
-        o.fig.value !== figure.fig.value,
+      (other) =>
+        other.key === figure.key &&
+        other.toBar === figure.toBar &&
+        other.fig.value !== null &&
+        other.fig.value !== figure.fig.value,
     )
     .map((o) => o.fig)
 

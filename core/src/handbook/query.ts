@@ -112,9 +112,9 @@ const SKIP = new Set([
 const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`
 const NOMINAL = String.raw`(\d+(?:[ -]\d+\/\d+)?|\d+\/\d+)`
 const inches = (text: string): number =>
-  text.split(/[ -]/).reduce((n, part) => {
+  text.split(/[ -]/).reduce((found, part) => {
     const [a = '0', b = '1'] = part.split('/')
-    return n + Number(a) / Number(b)
+    return found + Number(a) / Number(b)
   }, 0)
 const figure = (text: string): number => Number(text.replace(',', '.'))
 
@@ -154,8 +154,8 @@ export function parseQuery(text: string): Query {
     query.sizeTexts.push(`${(match[1] as string).toUpperCase()} ${(match[2] as string).replace(' ', '-')}`),
   )
   take(String.raw`dn ?(\d+)`, (m) => query.sizeTexts.push(`DN ${m[1]}`))
-  take(String.raw`d ?${NUMBER}(?: ?mm)?`, (m) =>
-    query.sizeTexts.push(`d${(m[1] as string).replace(',', '.')}`),
+  take(String.raw`d ?${NUMBER}(?: ?mm)?`, (match) =>
+    query.sizeTexts.push(`d${(match[1] as string).replace(',', '.')}`),
   )
   take(String.raw`${NOMINAL} ?(?:inch|in|")`, (m) => (query.inch = inches(m[1] as string)))
   take(String.raw`${NUMBER} ?mm`, (m) => (query.mm = figure(m[1] as string)))

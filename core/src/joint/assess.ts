@@ -1,6 +1,6 @@
 import type { History } from '../conditions/history.js'
 import type { CureMode } from '../methods/cure/pace.js'
-import { type Piece, timeOf, valueAt } from '../methods/cure/piecewise.js'
+import { type Piece, valueAt } from '../methods/cure/piecewise.js'
 import type { Clock, Ctx, Fig, Inspection, Life, Method, Msg, RulesPin, Step } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import { msg, noFig } from '../sources/source.js'
@@ -10,26 +10,6 @@ import { piecesOf } from './pressure-curve.js'
 import type { JobState, JointState, LifeState } from './state.js'
 import { recordFindings, withRecord } from './tools.js'
 import { onceEach } from '../units/memo.js'
-
-export const GLYPHS = [
-  'planned',
-  'marked',
-  'prepared',
-  'window',
-  'unfixed',
-  'hold',
-  'set',
-  'made',
-  'cant-tell',
-  'cure25',
-  'cure50',
-  'cure75',
-  'loadable',
-  'tested',
-  'failed',
-  'cutout',
-] as const
-export type GlyphId = (typeof GLYPHS)[number]
 
 /** What is known of one joint whatever the time: worked out once for a state and a mode. */
 export interface JointFacts {
@@ -98,7 +78,7 @@ function credited(
     const needs = steps.get(done.step)?.after
     if (!needs || needs.some((n) => !seen.has(n))) return false
     // What was done again after it had been looked at is looked at again.
-    if (done.readings.again === true) for (const s of looksAfter(done.step, steps)) seen.delete(s)
+    if (done.readings.again === true) for (const later of looksAfter(done.step, steps)) seen.delete(later)
     seen.add(done.step)
     return true
   })
@@ -234,67 +214,6 @@ export function plannedPieces(facts: JointFacts, homeS: number): readonly Piece[
     })),
   }
   return piecesOf(facts.method.pressure(facts.spec, life, facts.ctx), homeS)
-}
-
-export interface JointLook {
-  glyph: GlyphId
-  word: Msg
-  inspected: boolean
-  look: boolean
-  life: number
-}
-
-/** What a joint looks like at a time: one glyph, its word and its two modifiers. */
-export function lookOf(facts: JointFacts, nowS: number, targetBar: number, tested: boolean): JointLook {
-  const glyph = glyphOf(facts, nowS, targetBar, tested)
-  const late = facts.clocks.some(
-    (clock) =>
-      clock.kind === 'window' &&
-      clock.stoppedAtS === undefined &&
-      clock.untilS.value !== null &&
-      clock.untilS.value < nowS,
-  )
-  return {
-    glyph,
-    word: msg(`state-${glyph}`),
-    inspected: facts.inspection?.verdict === 'pass',
-    look:
-      late || facts.doubtful > 0 || facts.notes.length > 0 || (facts.inspection?.findings.length ?? 0) > 0,
-    life: facts.lifeNo,
-  }
-}
-
-/** How far a cure has come, the most first. */
-const CURE_QUARTERS = [
-  [0.75, 'cure75'],
-  [0.5, 'cure50'],
-  [0.25, 'cure25'],
-] as const
-function glyphOf(facts: JointFacts, nowS: number, targetBar: number, tested: boolean): GlyphId {
-  if (!facts.life) return 'planned'
-  if (facts.inspection?.verdict === 'fail') return 'failed'
-  if (facts.homeAtS === null) {
-    if (facts.clocks.some((c) => c.kind === 'window' && c.stoppedAtS === undefined)) return 'window'
-    const done = facts.life.done.map((d) => facts.steps.find((s) => s.id === d.step)?.reaches)
-    if (done.includes('assembled')) return 'unfixed'
-    return done.includes('prepared') ? 'prepared' : done.includes('marked') ? 'marked' : 'planned'
-  }
-  for (const shows of ['hold', 'set'] as const) {
-    const running = facts.clocks.some(
-      (clock) =>
-        clock.shows === shows &&
-        clock.stoppedAtS === undefined &&
-        (clock.untilS.value === null || clock.untilS.value > nowS),
-    )
-    if (running) return shows
-  }
-  if (tested) return 'tested'
-  const judged = facts.life.done.some((d) => facts.steps.find((s) => s.id === d.step)?.reaches === 'verified')
-  if (judged && facts.inspection?.verdict === 'unknown') return 'cant-tell'
-  const readyS = timeOf(facts.pieces, targetBar)
-  if (readyS !== null && nowS >= readyS) return 'loadable'
-  const share = readyS === null ? 0 : (nowS - facts.homeAtS) / (readyS - facts.homeAtS)
-  return CURE_QUARTERS.find(([from]) => share >= from)?.[1] ?? 'made'
 }
 
 /** Pressure one joint may take at a time, bar gauge; Infinity = it sets no ceiling. */

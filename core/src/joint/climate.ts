@@ -52,8 +52,8 @@ export function wallHistory(state: JobState, placeId: string, planning = false):
 function temperatures(state: JobState, placeId: string, planning: boolean): History {
   const read = state.readings.get(placeId)
   const readings = read?.wall.length ? read.wall : (read?.air ?? NOTHING)
-  const f = planning ? state.forecasts.get(placeId) : undefined
-  const ahead = f?.wall.length ? f.wall : f?.air
+  const forecast = planning ? state.forecasts.get(placeId) : undefined
+  const ahead = forecast?.wall.length ? forecast.wall : forecast?.air
   if (!ahead?.length) return historyFrom(readings)
   const had = planned.get(readings)
   if (had && had.length === readings.length && had.ahead === ahead) return had.history
@@ -93,8 +93,8 @@ export function placeHealth(state: JobState, placeId: string, sinceS: number, no
     const fromS = times[i] as number
     return toS - fromS > GAP_S && toS > sinceS ? [{ fromS, toS }] : []
   })
-  const f = state.forecasts.get(placeId)
-  const ahead = [...(f?.wall ?? []), ...(f?.air ?? [])].map((r) => r.atS)
+  const forecast = state.forecasts.get(placeId)
+  const ahead = [...(forecast?.wall ?? []), ...(forecast?.air ?? [])].map((r) => r.atS)
   return {
     lastAtS: kept.at(-1)?.atS ?? null,
     gaps,

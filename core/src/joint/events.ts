@@ -1,6 +1,6 @@
 import type * as yup from 'yup'
 import { type Shape, firstFault, list, number, yupOf } from '../schema/shape.js'
-import { anything, id, instant, m, n } from './kinds-shapes.js'
+import { anything, id, instant, may, must } from './kinds-shapes.js'
 import { KINDS } from './kinds.js'
 
 export { KINDS } from './kinds.js'
@@ -51,37 +51,37 @@ const schemas = new Map<string, { shape: Shape & { type: 'object' }; schema: yup
 function schemaOf(kind: string): { shape: Shape & { type: 'object' }; schema: yup.Schema } | null {
   const known = KINDS[kind]
   if (!known) return null
-  let s = schemas.get(kind)
-  if (!s) {
+  let schema = schemas.get(kind)
+  if (!schema) {
     const shape: Shape & { type: 'object' } = { type: 'object', fields: known.fields }
-    schemas.set(kind, (s = { shape, schema: yupOf(shape) }))
+    schemas.set(kind, (schema = { shape, schema: yupOf(shape) }))
   }
-  return s
+  return schema
 }
 
 const ENVELOPE: Shape & { type: 'object' } = {
   type: 'object',
   fields: [
-    n('id', id),
-    n('kind', { type: 'string', max: 40 }),
-    n('v', number({ min: 1, max: 99, integer: true })),
-    m('jointId', id),
-    n('atDeviceS', instant),
-    n('deviceSeq', number({ min: 1, max: 2 ** 40, integer: true })),
-    n('after', list(id, 0, 50)),
-    n('data', anything),
+    must('id', id),
+    must('kind', { type: 'string', max: 40 }),
+    must('v', number({ min: 1, max: 99, integer: true })),
+    may('jointId', id),
+    must('atDeviceS', instant),
+    must('deviceSeq', number({ min: 1, max: 2 ** 40, integer: true })),
+    must('after', list(id, 0, 50)),
+    must('data', anything),
   ],
 }
 const envelopeSchema = yupOf(ENVELOPE)
 const BATCH: Shape & { type: 'object' } = {
   type: 'object',
   fields: [
-    n('deviceId', id),
-    n('sentAtDeviceS', instant),
-    n('clockErrorS', number({ min: 0, max: 1e6 })),
-    m('expectedSeq', number({ min: 0, integer: true })),
-    m('personId', id),
-    n('events', list(anything, 1, 1000)),
+    must('deviceId', id),
+    must('sentAtDeviceS', instant),
+    must('clockErrorS', number({ min: 0, max: 1e6 })),
+    may('expectedSeq', number({ min: 0, integer: true })),
+    may('personId', id),
+    must('events', list(anything, 1, 1000)),
   ],
 }
 const batchSchema = yupOf(BATCH)
@@ -100,11 +100,11 @@ export function draftFault(raw: unknown, path: string): EventFault | null {
   const draft = raw as Draft
   if (!isUuid(draft.id)) return bad('id must be a UUID.', `${path}.id`)
   const known = KINDS[draft.kind]
-  const s = schemaOf(draft.kind)
-  if (!known || !s) return bad(`There is no event called "${draft.kind}".`, `${path}.kind`)
+  const schema = schemaOf(draft.kind)
+  if (!known || !schema) return bad(`There is no event called "${draft.kind}".`, `${path}.kind`)
   if (draft.v !== known.v) return bad(`${draft.kind} is written in version ${known.v}.`, `${path}.v`)
   if (known.joint && !isUuid(draft.jointId)) return bad('jointId is missing.', `${path}.jointId`)
-  const inner = firstFault(s.shape, s.schema, draft.data)
+  const inner = firstFault(schema.shape, schema.schema, draft.data)
   return inner ? { ...inner, field: `${path}.data.${inner.field}` } : null
 }
 

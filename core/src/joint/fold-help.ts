@@ -8,14 +8,14 @@ export type Data = Readonly<Record<string, unknown>>
 export const str = (v: unknown, otherwise = ''): string => (typeof v === 'string' ? v : otherwise)
 export const strOrNull = (v: unknown): string | null => (typeof v === 'string' && v !== '' ? v : null)
 const NONE: readonly string[] = []
-export const texts = (v: unknown): readonly string[] =>
-  Array.isArray(v) ? v.filter((x): x is string => typeof x === 'string') : NONE
+export const texts = (value: unknown): readonly string[] =>
+  Array.isArray(value) ? value.filter((x): x is string => typeof x === 'string') : NONE
 export const num = (v: unknown): number | null => (typeof v === 'number' && Number.isFinite(v) ? v : null)
 export const school = (v: unknown): School => (v === 'inch' ? 'inch' : 'metric')
 /** Times inside the data were read off the same device clock as the event: they are shifted alike. */
-export const instant = (event: JobEvent, v: unknown): number | null => {
-  const t = num(v)
-  return t === null ? null : t + (event.occurredAtS - event.atDeviceS)
+export const instant = (event: JobEvent, value: unknown): number | null => {
+  const number = num(value)
+  return number === null ? null : number + (event.occurredAtS - event.atDeviceS)
 }
 
 export type Handler = (s: JobState, e: JobEvent, d: Data, movedToS: number | null) => void

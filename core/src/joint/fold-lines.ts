@@ -23,17 +23,17 @@ function itemFrom(id: string, raw: Data): Item {
     ...nearFrom(raw.near),
   }
 }
-const numbers = (v: unknown): number[] =>
-  Array.isArray(v) ? v.filter((x): x is number => typeof x === 'number' && Number.isFinite(x)) : []
-function bendFrom(v: unknown): Pick<Item, 'bend'> {
-  const { radiusMm, legsMm, turnsDeg } = asData(v)
+const numbers = (value: unknown): number[] =>
+  Array.isArray(value) ? value.filter((x): x is number => typeof x === 'number' && Number.isFinite(x)) : []
+function bendFrom(value: unknown): Pick<Item, 'bend'> {
+  const { radiusMm, legsMm, turnsDeg } = asData(value)
   const [radius, legs, turns] = [num(radiusMm), numbers(legsMm), numbers(turnsDeg)]
   return radius !== null && turns.length > 0 && legs.length === turns.length + 1
     ? { bend: { radiusMm: radius, legsMm: legs, turnsDeg: turns } }
     : {}
 }
-function nearFrom(v: unknown): Pick<Item, 'near'> {
-  const near = (Array.isArray(v) ? v : []).flatMap((x) => {
+function nearFrom(value: unknown): Pick<Item, 'near'> {
+  const near = (Array.isArray(value) ? value : []).flatMap((x) => {
     const { end, to, mm } = asData(x)
     const known = to === 'weld' || to === 'bend' || to === 'wall'
     return known && num(mm) !== null
@@ -78,8 +78,8 @@ function saidFrom(raw: unknown): Said {
   const given = asData(raw)
   return Object.fromEntries(
     ASKED_FACTS.flatMap((fact) => {
-      const v = str(given[fact])
-      return v === NOT_KNOWN || (ASKED[fact] as readonly string[]).includes(v) ? [[fact, v]] : []
+      const text = str(given[fact])
+      return text === NOT_KNOWN || (ASKED[fact] as readonly string[]).includes(text) ? [[fact, text]] : []
     }),
   )
 }
@@ -167,8 +167,8 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
       kerfMm: num(data.kerfMm) ?? 0,
       keepMm: num(data.keepMm) ?? 0,
       barsMm: list(data.barsMm).filter((x): x is number => typeof x === 'number'),
-      offcuts: list(data.offcuts).map((o) => {
-        const { id, pipe, lengthMm } = (o ?? {}) as Data
+      offcuts: list(data.offcuts).map((offcut) => {
+        const { id, pipe, lengthMm } = (offcut ?? {}) as Data
         return { id: str(id), pipe: str(pipe), lengthMm: num(lengthMm) ?? 0 }
       }),
     }

@@ -170,10 +170,10 @@ export const PROVE_HANDLERS: Readonly<Record<string, Handler>> = {
     const rows = Array.isArray(data.rows) ? (data.rows as (number | null)[][]) : []
     addReadings(
       test,
-      rows.map(([at, bar, c]) => ({
+      rows.map(([at, bar, temperatureC]) => ({
         atS: instant(event, at) ?? event.occurredAtS,
         bar: num(bar) ?? 0,
-        temperatureC: num(c),
+        temperatureC: num(temperatureC),
       })),
     )
   },

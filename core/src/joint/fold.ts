@@ -70,9 +70,9 @@ export function foldJob(events: readonly JobEvent[]): JobState {
 /** A probe's clock may be out by so much. */
 const FUTURE_S = 300
 const forecastOf = (state: JobState, id: string) => {
-  let f = state.forecasts.get(id)
-  if (!f) state.forecasts.set(id, (f = { air: [], wall: [] }))
-  return f
+  let forecast = state.forecasts.get(id)
+  if (!forecast) state.forecasts.set(id, (forecast = { air: [], wall: [] }))
+  return forecast
 }
 const placeOf = (state: JobState, id: string) => {
   let readings = state.readings.get(id)

@@ -1,4 +1,4 @@
-import { type Input, type Shape, may, need, number } from '../schema/shape.js'
+import { type Input, type Shape, may as mayBeThere, need, number } from '../schema/shape.js'
 
 /** What the kinds of events are put together from. */
 export const id: Shape = { type: 'string', max: 64 }
@@ -10,5 +10,5 @@ export const anything: Shape = { type: 'object', fields: [] }
 /** No measure on a building is longer than a kilometre; a typing slip is. */
 export const mm = number({ above: 0, max: 1_000_000 })
 /** A field that must be there, and one that may; both are called by their own name. */
-export const n = (name: string, shape: Shape): Input => need(name, shape, name)
-export const m = (name: string, shape: Shape): Input => may(name, shape, name)
+export const must = (name: string, shape: Shape): Input => need(name, shape, name)
+export const may = (name: string, shape: Shape): Input => mayBeThere(name, shape, name)

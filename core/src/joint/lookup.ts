@@ -60,10 +60,10 @@ const chartRows = onceEach(
   (state: JobState, upTo): ChartIndex => {
     const index = new Map<string, Charted[]>()
     const last = upTo === null ? -1 : state.charts.findIndex((c) => c.id === upTo)
-    for (const c of state.charts.slice(0, last + 1))
-      for (const row of c.rows) {
+    for (const chart of state.charts.slice(0, last + 1))
+      for (const row of chart.rows) {
         const at = rowKey(row.method, row.material, row.size)
-        const fresh = { chart: c.name, row }
+        const fresh = { chart: chart.name, row }
         index.set(at, [...(index.get(at) ?? []).filter((x) => !sameFigure(x, fresh)), fresh])
       }
     return index

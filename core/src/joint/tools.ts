@@ -123,13 +123,13 @@ export function recordFindings(
     if (done.readings.byTool === true && entriesWithoutCycle(state).has(`${done.eventId} ${jointId}`))
       out.push(finding('warn', 'no-cycle-logged', 'measured', {}))
     for (const id of done.tools ?? [])
-      for (const f of state.tools.get(id)?.found ?? [])
-        if (done.latestS >= f.fromS && done.earliestS <= f.toS)
+      for (const found of state.tools.get(id)?.found ?? [])
+        if (done.latestS >= found.fromS && done.earliestS <= found.toS)
           // Looked at since it was found: said, and no longer in doubt.
           out.push(
-            finding(lastLookS > f.atS ? 'note' : 'warn', 'made-with-wrong-tool', 'measured', {
+            finding(lastLookS > found.atS ? 'note' : 'warn', 'made-with-wrong-tool', 'measured', {
               tool: state.tools.get(id)?.name ?? '',
-              says: f.says,
+              says: found.says,
             }),
           )
     return out

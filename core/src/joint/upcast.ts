@@ -16,12 +16,12 @@ const UPCASTERS: Readonly<Record<string, Readonly<Record<number, (data: Data) =>
 export function upcast(event: JobEvent): JobEvent {
   const known = KINDS[event.kind]
   if (!known || event.v >= known.v) return event
-  let { v, data } = event
-  while (v < known.v) {
-    const step = UPCASTERS[event.kind]?.[v]
+  let { v: version, data } = event
+  while (version < known.v) {
+    const step = UPCASTERS[event.kind]?.[version]
     if (!step) return event
     data = step(data)
-    v += 1
+    version += 1
   }
-  return { ...event, v, data }
+  return { ...event, v: version, data }
 }

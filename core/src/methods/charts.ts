@@ -126,10 +126,10 @@ function readRow(cells: string[]): ChartRow | { column: string; says: Msg } {
 }
 const decimal = (s: string): number => Number(s.replace(',', '.'))
 function bandOf(timed: RegExpExecArray): { fromC: number; toBar?: number } {
-  const [, , t = '', scale = '', p, unit] = timed
-  const fromC = scale.toUpperCase() === 'F' ? fToC(decimal(t)) : decimal(t)
-  if (p === undefined) return { fromC }
-  return { fromC, toBar: unit?.toLowerCase() === 'psi' ? psiToBar(decimal(p)) : decimal(p) }
+  const [, , time = '', scale = '', pressure, unit] = timed
+  const fromC = scale.toUpperCase() === 'F' ? fToC(decimal(time)) : decimal(time)
+  if (pressure === undefined) return { fromC }
+  return { fromC, toBar: unit?.toLowerCase() === 'psi' ? psiToBar(decimal(pressure)) : decimal(pressure) }
 }
 const TIME_FIELD: Omit<Field, 'key'> = {
   label: msg('field-cure'),

@@ -20,10 +20,14 @@ export function readyIfHome(facts: JointFacts, homeS: number, bar: number): numb
  */
 export function latestHome(facts: JointFacts, bar: number, byS: number, fromS: number): number | null {
   const fits = (homeS: number): boolean => (readyIfHome(facts, homeS, bar) ?? Infinity) <= byS
-  for (let t = byS; t >= fromS; t -= GRID_S) {
-    if (!fits(t)) continue
-    let last = t
-    for (let later = t + MINUTE_S; later < Math.min(byS, t + GRID_S) + 1 && fits(later); later += MINUTE_S)
+  for (let atS = byS; atS >= fromS; atS -= GRID_S) {
+    if (!fits(atS)) continue
+    let last = atS
+    for (
+      let later = atS + MINUTE_S;
+      later < Math.min(byS, atS + GRID_S) + 1 && fits(later);
+      later += MINUTE_S
+    )
       last = later
     return last
   }

@@ -1,6 +1,7 @@
 import { isLive } from '../prove/live.js'
 import { tagOrder } from '../units/tag-order.js'
-import type { JointFacts, JointLook } from '../joint/assess.js'
+import type { JointFacts } from '../joint/assess.js'
+import type { JointLook } from '../joint/look.js'
 import type { JobState, Section, Tool } from '../joint/state.js'
 
 /** What the next shift must know in two minutes: only what is not done with. */

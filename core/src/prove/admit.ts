@@ -94,18 +94,20 @@ function tooLow(answer: SectionAnswer, bar: number, medium: string): Msg[] {
 
 function jointStops(answer: SectionAnswer, bar: number): Msg[] {
   const stops: Msg[] = []
-  for (const j of answer.joints) {
-    const joint = j.facts.tag
-    const jointId = j.facts.id
-    if (j.look.glyph === 'failed') stops.push(msg('stop-failed', { joint, jointId }))
-    else if (j.facts.homeAtS === null) stops.push(msg('stop-not-made', { joint, jointId }))
-    else if (j.look.glyph === 'hold' || (j.look.glyph === 'set' && j.facts.movable.value !== null))
+  for (const own of answer.joints) {
+    const joint = own.facts.tag
+    const jointId = own.facts.id
+    if (own.look.glyph === 'failed') stops.push(msg('stop-failed', { joint, jointId }))
+    else if (own.facts.homeAtS === null) stops.push(msg('stop-not-made', { joint, jointId }))
+    else if (own.look.glyph === 'hold' || (own.look.glyph === 'set' && own.facts.movable.value !== null))
       stops.push(msg('stop-not-set', { joint, jointId }))
-    else if (j.allowsBar < bar - SAME_BAR) {
-      if (j.readyAtS === null) stops.push(msg('stop-no-figure', { joint, jointId }))
+    else if (own.allowsBar < bar - SAME_BAR) {
+      if (own.readyAtS === null) stops.push(msg('stop-no-figure', { joint, jointId }))
       else
-        stops.push(msg('stop-not-cured', { joint, jointId, allowed: j.allowsBar, bar, readyAtS: j.readyAtS }))
-    } else if (!j.look.inspected) stops.push(msg('stop-not-judged', { joint, jointId }))
+        stops.push(
+          msg('stop-not-cured', { joint, jointId, allowed: own.allowsBar, bar, readyAtS: own.readyAtS }),
+        )
+    } else if (!own.look.inspected) stops.push(msg('stop-not-judged', { joint, jointId }))
   }
   return stops
 }

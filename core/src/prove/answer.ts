@@ -5,14 +5,8 @@ import { type Piece, timeOf } from '../methods/cure/piecewise.js'
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { SAME_BAR } from '../units/units.js'
-import {
-  type JointFacts,
-  type JointLook,
-  jointAllows,
-  jointFacts,
-  lookOf,
-  plannedPieces,
-} from '../joint/assess.js'
+import { type JointFacts, jointAllows, jointFacts, plannedPieces } from '../joint/assess.js'
+import { type JointLook, lookOf } from '../joint/look.js'
 import { jointPlaces } from '../joint/lookup.js'
 import { piecesOf } from '../joint/pressure-curve.js'
 import type { JobState, Section, TestRun } from '../joint/state.js'
@@ -210,14 +204,14 @@ function slowest(joints: readonly JointInSection[]): JointInSection | null {
   return joints.reduce<JointInSection | null>((a, b) => (!a || time(b) > time(a) ? b : a), null)
 }
 
-function whyNothing(j: JointInSection): Msg {
-  const joint = j.facts.tag
-  if (j.look.glyph === 'failed') return msg('joint-failed', { joint })
-  if (j.facts.homeAtS === null) return msg('not-made', { joint })
+function whyNothing(own: JointInSection): Msg {
+  const joint = own.facts.tag
+  if (own.look.glyph === 'failed') return msg('joint-failed', { joint })
+  if (own.facts.homeAtS === null) return msg('not-made', { joint })
   // Without a figure it is not waited for: that is said, and not that it is setting.
-  if (j.look.glyph === 'hold' || (j.look.glyph === 'set' && j.facts.movable.value !== null))
+  if (own.look.glyph === 'hold' || (own.look.glyph === 'set' && own.facts.movable.value !== null))
     return msg('not-set', { joint })
-  return j.readyAtS === null ? msg('joint-no-figure', { joint }) : msg('joint-curing', { joint })
+  return own.readyAtS === null ? msg('joint-no-figure', { joint }) : msg('joint-curing', { joint })
 }
 
 function readingsTo(all: readonly JointFacts[]): number | null {

@@ -126,8 +126,9 @@ export function certificateOf(
     flags: flagsOf(state, test),
     signed: state.signed
       .filter(
-        (s) =>
-          s.refId === test.id || (s.what === 'section' && s.refId === section.id && s.atS >= test.begunAtS),
+        (signing) =>
+          signing.refId === test.id ||
+          (signing.what === 'section' && signing.refId === section.id && signing.atS >= test.begunAtS),
       )
       .map(({ by, atS, statement }) => ({ by, atS, statement })),
     head,

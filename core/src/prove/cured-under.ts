@@ -35,10 +35,11 @@ export function curedUnder(
     dampFromS: damp && asksMoreInDamp(facts, table, damp.minC) ? Math.max(damp.fromS, homeS) : null,
   }
 }
-function asksMoreInDamp(facts: JointFacts, table: string, c: number): boolean {
+function asksMoreInDamp(facts: JointFacts, table: string, temperatureC: number): boolean {
   if (!facts.method?.cures || facts.spec === null) return false
   const curing = facts.method.curing(facts.spec, { table })
   return (
-    curing.by === 'rule' && curing.rule.classes.some((k) => k.requiredS(c, true) !== k.requiredS(c, false))
+    curing.by === 'rule' &&
+    curing.rule.classes.some((k) => k.requiredS(temperatureC, true) !== k.requiredS(temperatureC, false))
   )
 }

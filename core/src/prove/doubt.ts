@@ -56,8 +56,8 @@ export function mostlyOf(
 ): 'leak' | 'temperature' | null {
   const fall = (v: readonly number[]): number => ((v[0] as number) - (v.at(-1) as number)) * scaled
   const by = { leak: leakBar, temperature: fall(expected.bar), creep: fall(expected.creep) }
-  expected.directions.forEach((d, i) => {
-    if (d.of !== 'air') by[d.of] += fall(d.bar) * (fit.turned[i]?.value ?? 0)
+  expected.directions.forEach((direction, i) => {
+    if (direction.of !== 'air') by[direction.of] += fall(direction.bar) * (fit.turned[i]?.value ?? 0)
   })
   const doubt = {
     leak: root(...Object.values(parts)),
@@ -88,12 +88,12 @@ export function partsOf(
   // A direction that is turned beyond belief says that something is not as it was told: all it moved is in doubt.
   let odd = 0
   const before = { temperature: 0, air: 0, creep: 0 }
-  expected.directions.forEach((d, i) => {
-    const ends = ((d.bar.at(-1) as number) - (d.bar[0] as number)) * at.scaled
-    weight[d.of] += (ends * (fit.turned[i]?.sd ?? 0)) ** 2
-    before[d.of] += (2 * ends * NARROWS_TO) ** 2
+  expected.directions.forEach((direction, i) => {
+    const ends = ((direction.bar.at(-1) as number) - (direction.bar[0] as number)) * at.scaled
+    weight[direction.of] += (ends * (fit.turned[i]?.sd ?? 0)) ** 2
+    before[direction.of] += (2 * ends * NARROWS_TO) ** 2
     const turned = fit.turned[i]?.value ?? 0
-    if (d.of !== 'creep' && Math.abs(turned) > NOT_AS_SAID) odd += Math.abs(ends * turned)
+    if (direction.of !== 'creep' && Math.abs(turned) > NOT_AS_SAID) odd += Math.abs(ends * turned)
   })
   const all = weight.temperature + weight.air + weight.creep || 1
   const doubt = (of: keyof typeof weight): number =>

@@ -95,14 +95,14 @@ function trappedOf(
   series: TestSeries,
   stuff: PipeStuff,
   startBar: number,
-  c: number,
+  atC: number,
   set: Settings,
 ): Trapped {
   const axial = series.axial ?? 'free'
   return {
     bar: startBar,
-    waterC: c,
-    pipeC: c,
+    waterC: atC,
+    pipeC: atC,
     air: Math.min(0.5, Math.max(0, set.airPct / 100)),
     growthPerK: growthPerK(stuff, axial) * set.growth,
     stretchPerBar: stretchPerBar(stuff, series.odMm ?? 0, series.wallMm ?? 0, axial) / set.modulus,
@@ -173,9 +173,9 @@ function creepOf(
 }
 
 /** Noise of the temperatures that were read, K: what is left of them beside their smooth course. */
-function readNoise({ smooth, c }: Points): number {
-  const off = smooth.at.reduce((sum, at, i) => sum + (at - (c[i] as number)) ** 2, 0)
-  return Math.sqrt(off / Math.max(1, smooth.at.length - 2))
+function readNoise(points: Points): number {
+  const off = points.smooth.at.reduce((sum, at, i) => sum + (at - (points.c[i] as number)) ** 2, 0)
+  return Math.sqrt(off / Math.max(1, points.smooth.at.length - 2))
 }
 
 /**
@@ -228,10 +228,10 @@ export function expectedCourse(
 }
 
 /** The most that each kelvin may do, bar/K, when pipe and air are not known: a wall that does not give. */
-export function mostBarPerK(series: TestSeries, startBar: number, c: number): number {
-  if (series.medium !== 'water') return Math.abs(gasBar(startBar, c, c + 1) - startBar)
+export function mostBarPerK(series: TestSeries, startBar: number, temperatureC: number): number {
+  if (series.medium !== 'water') return Math.abs(gasBar(startBar, temperatureC, temperatureC + 1) - startBar)
   const stuff = stuffOf(series.pipeMaterial)
   const growths = stuff ? [growthPerK(stuff, 'free'), growthPerK(stuff, 'anchored')] : [0, 6e-4]
-  const stiff = { bar: startBar, waterC: c, pipeC: c, air: 0, stretchPerBar: 0 }
+  const stiff = { bar: startBar, waterC: temperatureC, pipeC: temperatureC, air: 0, stretchPerBar: 0 }
   return greatest(growths.map((growth) => Math.abs(barPerK({ ...stiff, growthPerK: growth }))))
 }

@@ -31,16 +31,16 @@ const MOST_ALIKE = 0.97
  * rounds, and that is as alike as can be.
  */
 function alikeness(rests: readonly number[], leastSd: number): number {
-  const n = rests.length
+  const count = rests.length
   let all = 0
   let next = 0
-  rests.forEach((r, i) => {
-    all += r * r
-    if (i) next += r * (rests[i - 1] as number)
+  rests.forEach((rest, i) => {
+    all += rest * rest
+    if (i) next += rest * (rests[i - 1] as number)
   })
-  if (all === 0 || n < 6) return 0
-  const seen = next / Math.max(all, n * leastSd ** 2)
-  return Math.min(MOST_ALIKE, Math.max(0, seen + (1 + 3 * seen) / n))
+  if (all === 0 || count < 6) return 0
+  const seen = next / Math.max(all, count * leastSd ** 2)
+  return Math.min(MOST_ALIKE, Math.max(0, seen + (1 + 3 * seen) / count))
 }
 function dot(a: readonly number[], b: readonly number[]): number {
   let sum = 0
@@ -48,8 +48,8 @@ function dot(a: readonly number[], b: readonly number[]): number {
   return sum
 }
 /** Takes the resemblance of neighbours out of a column, so that its points count as independent. */
-const whiten = (v: readonly number[], alike: number): number[] =>
-  v.map((x, i) => (i ? x - alike * (v[i - 1] as number) : x * Math.sqrt(1 - alike ** 2)))
+const whiten = (column: readonly number[], alike: number): number[] =>
+  column.map((x, i) => (i ? x - alike * (column[i - 1] as number) : x * Math.sqrt(1 - alike ** 2)))
 
 /**
  * Least squares of y = a + slope·t + Σ k·direction, where each k is about 0 with a standard deviation of 1: that is
@@ -63,9 +63,9 @@ export function fitLine(
   directions: readonly (readonly number[])[],
   leastSd: number,
 ): LineFit | null {
-  const n = t.length
-  if (n < 3) return null
-  const middle = t.reduce((a, b) => a + b, 0) / n
+  const count = t.length
+  if (count < 3) return null
+  const middle = t.reduce((a, b) => a + b, 0) / count
   const span = greatest(t) - smallest(t)
   if (!(span > 0)) return null
   // Times are scaled, so that the equations are of one size.
@@ -75,7 +75,7 @@ export function fitLine(
   let variance = leastSd ** 2
   let rests: number[] = []
   let k: number[] = []
-  let free = n - 2
+  let free = count - 2
   let normal = Matrix.zeros(1, 1)
   let misfit = 0
   for (let round = 0; round < ROUNDS; round++) {
@@ -87,8 +87,8 @@ export function fitLine(
     rests = y.map((v, i) => v - columns.reduce((sum, c, j) => sum + (k[j] as number) * (c[i] as number), 0))
     alike = alikeness(rests, leastSd)
     const inner = whiten(rests, alike)
-    free = Math.max(1, n * ((1 - alike) / (1 + alike)) - 2)
-    const used = Math.max(1, n - 2)
+    free = Math.max(1, count * ((1 - alike) / (1 + alike)) - 2)
+    const used = Math.max(1, count - 2)
     const scatter = inner.reduce((a, r) => a + r * r, 0)
     misfit = scatter + variance * k.slice(2).reduce((a, x) => a + x * x, 0)
     variance = Math.max(leastSd ** 2, scatter / used)
@@ -102,13 +102,13 @@ export function fitLine(
     slopeSd: sd(inverse, 1) / span,
     scatterSd: sd(bare, 1) / span,
     turned: directions.map((_, j) => ({ value: k[j + 2] as number, sd: sd(inverse, j + 2) })),
-    restSd: Math.sqrt(rests.reduce((a, r) => a + r * r, 0) / Math.max(1, n - 2)),
+    restSd: Math.sqrt(rests.reduce((a, r) => a + r * r, 0) / Math.max(1, count - 2)),
     alike,
     free,
     rests,
     evidence:
       -0.5 *
-      (n * Math.log(variance) +
+      (count * Math.log(variance) +
         misfit / variance -
         Math.log(1 - alike ** 2) +
         Math.log(Math.max(determinant(normal), 1e-300)) -
@@ -120,12 +120,11 @@ export function fitLine(
 export function student975(free: number): number {
   if (free < 1.5) return 12.706
   if (free < 2.5) return 4.303
-  const z = 1.959964
-  const v = free
+  const z95 = 1.959964
   return (
-    z +
-    (z ** 3 + z) / (4 * v) +
-    (5 * z ** 5 + 16 * z ** 3 + 3 * z) / (96 * v ** 2) +
-    (3 * z ** 7 + 19 * z ** 5 + 17 * z ** 3 - 15 * z) / (384 * v ** 3)
+    z95 +
+    (z95 ** 3 + z95) / (4 * free) +
+    (5 * z95 ** 5 + 16 * z95 ** 3 + 3 * z95) / (96 * free ** 2) +
+    (3 * z95 ** 7 + 19 * z95 ** 5 + 17 * z95 ** 3 - 15 * z95) / (384 * free ** 3)
   )
 }

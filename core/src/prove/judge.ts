@@ -191,9 +191,9 @@ function endToEnd(
   line: Drop,
 ): Drop {
   if (line.correctedDropBar - line.uncertaintyBar > series.allowedDropBar) return line
-  const n = bar.length
-  const share = Math.max(1, Math.floor(n / 20))
-  const fall = (v: readonly number[]): number => median(v.slice(0, share)) - median(v.slice(n - share))
+  const count = bar.length
+  const share = Math.max(1, Math.floor(count / 20))
+  const fall = (v: readonly number[]): number => median(v.slice(0, share)) - median(v.slice(count - share))
   const drops = likely.map(({ expected: expected }): Drop => {
     const left = bar.map((b, i) => b - (expected.bar[i] as number) - (expected.creep[i] as number))
     const by = (of: keyof typeof parts): number =>
@@ -224,10 +224,10 @@ function withoutPhysics(
   cleaned: Cleaned,
   coverage: Coverage,
 ): Judgement {
-  const c = points.c.slice(from).filter((x) => !Number.isNaN(x))
+  const warm = points.c.slice(from).filter((x) => !Number.isNaN(x))
   const first = points.bar[0] as number
-  const most = c.length
-    ? extent(points.c.filter((x) => !Number.isNaN(x))) * mostBarPerK(series, first, c[0] as number)
+  const most = warm.length
+    ? extent(points.c.filter((x) => !Number.isNaN(x))) * mostBarPerK(series, first, warm[0] as number)
     : null
   if (most === null || most > series.allowedDropBar / 4) return base
   const bar = points.bar.slice(from)

@@ -11,10 +11,10 @@ const PPR = { coefficient: 1.5, years: 50, hotYears: 25, hotAboveC: 70, maxC: 80
  * counts). Source: `iso-15874-2`. @param hours above 0. @param temperatureC 10 to 95.
  */
 export function pprStressMpa(hours: number, temperatureC: number): number {
-  const t = temperatureC + KELVIN_0C
+  const kelvin = temperatureC + KELVIN_0C
   const log = Math.log10(hours)
-  const ductile = (25502.2 / t - 55.725 - log) / (9484.1 / t - 6.39)
-  const brittle = (9507 / t - 19.98 - log) / 4.11
+  const ductile = (25502.2 / kelvin - 55.725 - log) / (9484.1 / kelvin - 6.39)
+  const brittle = (9507 / kelvin - 19.98 - log) / 4.11
   return 10 ** Math.min(ductile, brittle)
 }
 /** Stress that PP-R pipe is used with at a temperature, MPa: 50 years, above 70 °C 25. Below 20 °C as at 20 °C. */
@@ -35,6 +35,6 @@ const THINNEST = 0.9
 export function copperRatingBar(odMm: number, wallMm: number, temperatureC: number): Fig {
   const row = COPPER.rows.find(({ to }) => temperatureC <= to + EDGE_C)
   if (!row) return noFig(msg('derating-too-hot', { material: 'copper', c: temperatureC }))
-  const t = THINNEST * wallMm
-  return fig((2 * row.stress * t) / (odMm - 0.8 * t), COPPER.source)
+  const wall = THINNEST * wallMm
+  return fig((2 * row.stress * wall) / (odMm - 0.8 * wall), COPPER.source)
 }

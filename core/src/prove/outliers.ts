@@ -38,8 +38,8 @@ function standsOut(values: readonly number[], i: number, by: number): boolean {
   const after = values.slice(i + 1, i + 1 + NEAR)
   if (before.length < 2 || after.length < 2) return false
   const [a, b] = [median(before), median(after)]
-  const v = values[i] as number
-  return v < Math.min(a, b) - by || v > Math.max(a, b) + by
+  const value = values[i] as number
+  return value < Math.min(a, b) - by || value > Math.max(a, b) + by
 }
 
 /** Numbers of the readings whose temperature is the far side of a jump that nothing full can make: the shorter side. */
@@ -50,8 +50,8 @@ function jumped(readings: readonly TestReading[], of: TestSeries['temperatureOf'
   )
   // Stretches between jumps; all but the longest are not believed.
   const stretches: number[][] = [[]]
-  known.forEach((k, n) => {
-    const before = known[n - 1]
+  known.forEach((k, nth) => {
+    const before = known[nth - 1]
     if (before && Math.abs(k.c - before.c) > limit.k + limit.perS * (k.tS - before.tS)) stretches.push([])
     stretches.at(-1)?.push(k.i)
   })

@@ -15,6 +15,6 @@ export function overWeakest(state: JobState, test: TestRun): Over | null {
   const section = state.sections.get(test.sectionId)
   const [limit] = section ? limitsOf(state, section) : []
   if (!limit) return null
-  const r = test.readings.find((x) => x.bar > limit.atGaugeBar + test.resolutionBar)
-  return r ? { atS: r.atS, bar: r.bar, limit } : null
+  const reading = test.readings.find((x) => x.bar > limit.atGaugeBar + test.resolutionBar)
+  return reading ? { atS: reading.atS, bar: reading.bar, limit } : null
 }

@@ -28,8 +28,8 @@ const TO_BAR = { bar: 1, psi: psiToBar(1), kPa: 0.01, mbar: 0.001 } as const
 const MOST_FAULTS = 20
 const MOST_ROWS = 500_000
 const figure = (text: string | undefined): number => {
-  const t = (text ?? '').trim()
-  return t === '' ? NaN : Number(t.includes('.') ? t : t.replace(',', '.'))
+  const plain = (text ?? '').trim()
+  return plain === '' ? NaN : Number(plain.includes('.') ? plain : plain.replace(',', '.'))
 }
 
 /** Rows of a file of readings, and a first guess at which column is what, from its header. */
@@ -97,8 +97,8 @@ export function readLog(
       return fault(line, 'log-pressure-range', { text: row[columns.pressure] ?? '' })
     let temperatureC: number | null = null
     if (columns.temperature !== null && (row[columns.temperature] ?? '').trim() !== '') {
-      const t = figure(row[columns.temperature])
-      temperatureC = columns.temperatureUnit === 'F' ? fToC(t) : t
+      const typed = figure(row[columns.temperature])
+      temperatureC = columns.temperatureUnit === 'F' ? fToC(typed) : typed
       if (!(temperatureC > -60 && temperatureC < 150))
         return fault(line, 'log-temperature', { text: row[columns.temperature] ?? '' })
     }
@@ -116,19 +116,23 @@ function timesIn(zone: string): (text: string) => { atS: number; own: boolean } 
   return (text) => {
     const match = WHEN.exec(text)
     if (!match) {
-      const n = /^\d{9,13}(\.\d+)?$/.test(text) ? Number(text) : NaN
-      return Number.isFinite(n) ? { atS: n > 1e11 ? n / 1000 : n, own: true } : null
+      const epoch = /^\d{9,13}(\.\d+)?$/.test(text) ? Number(text) : NaN
+      return Number.isFinite(epoch) ? { atS: epoch > 1e11 ? epoch / 1000 : epoch, own: true } : null
     }
-    const [, day = '', h = '', min = '', s = '0', part = '', offset] = match
-    const key = `${day} ${h}`
+    const [, day = '', hh = '', min = '', seconds = '0', part = '', offset] = match
+    const key = `${day} ${hh}`
     if (offset) {
-      const t = Date.parse(`${day}T${h.padStart(2, '0')}:${min}:${s.padStart(2, '0')}${offset}`) / 1000
-      return Number.isNaN(t) ? null : { atS: t + Number(`0${part.replace(',', '.')}`), own: true }
+      const wholeS =
+        Date.parse(`${day}T${hh.padStart(2, '0')}:${min}:${seconds.padStart(2, '0')}${offset}`) / 1000
+      return Number.isNaN(wholeS) ? null : { atS: wholeS + Number(`0${part.replace(',', '.')}`), own: true }
     }
-    if (!hours.has(key)) hours.set(key, epochInZone(day, `${h}:00`, zone))
+    if (!hours.has(key)) hours.set(key, epochInZone(day, `${hh}:00`, zone))
     const hour = hours.get(key) ?? null
-    if (hour === null || Number(min) > 59 || Number(s) > 59) return null
-    return { atS: hour + Number(min) * 60 + Number(s) + Number(`0${part.replace(',', '.')}`), own: false }
+    if (hour === null || Number(min) > 59 || Number(seconds) > 59) return null
+    return {
+      atS: hour + Number(min) * 60 + Number(seconds) + Number(`0${part.replace(',', '.')}`),
+      own: false,
+    }
   }
 }
 /** Does this time, on the clocks of the zone, come twice? The first of the two is what a time is read as. */

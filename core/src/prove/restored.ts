@@ -17,13 +17,13 @@ const WARMTH = { share: 1, sigmas: 4 }
 /** More readings than this are drawn together first. */
 const MOST_READINGS = 2000
 /** A course at ascending times, straight between its points. */
-function along(tS: readonly number[], v: readonly number[], times: readonly number[]): number[] {
+function along(tS: readonly number[], values: readonly number[], times: readonly number[]): number[] {
   let i = 1
-  return times.map((t) => {
-    while (i < tS.length - 1 && (tS[i] as number) < t) i++
+  return times.map((atS) => {
+    while (i < tS.length - 1 && (tS[i] as number) < atS) i++
     const [a, b] = [tS[i - 1] as number, tS[i] as number]
-    const [x, y] = [v[i - 1] as number, v[i] as number]
-    return b > a ? x + (y - x) * Math.min(1, Math.max(0, (t - a) / (b - a))) : x
+    const [x, y] = [values[i - 1] as number, values[i] as number]
+    return b > a ? x + (y - x) * Math.min(1, Math.max(0, (atS - a) / (b - a))) : x
   })
 }
 
@@ -35,10 +35,10 @@ function along(tS: readonly number[], v: readonly number[], times: readonly numb
  */
 export function isRestored(series: TestSeries, points: Points, expected: Expected): boolean {
   const { tS, bar: bars } = meansOf(series.readings, series.stabiliseS, MOST_READINGS)
-  const n = bars.length
-  if (n < 3 || points.tS.length < 2) return false
+  const count = bars.length
+  if (count < 3 || points.tS.length < 2) return false
   const noise = Math.max(evenNoise(bars), series.resolutionBar / Math.sqrt(12))
-  const everyS = ((tS.at(-1) as number) - (tS[0] as number)) / (n - 1)
+  const everyS = ((tS.at(-1) as number) - (tS[0] as number)) / (count - 1)
   const explained = along(points.tS, expected.bar, tS)
   const doubts = expected.directions.map((d) => along(points.tS, d.bar, tS))
   const strokes = (lag: number, side: number): boolean => {
@@ -47,7 +47,7 @@ export function isRestored(series: TestSeries, points: Points, expected: Expecte
     let downs = 0
     /** Until here the last rise, or fall, reaches: one stroke is counted once. */
     let free = 0
-    for (let i = 0; i + lag < n; i++) {
+    for (let i = 0; i + lag < count; i++) {
       const before = bars.slice(Math.max(0, i - side + 1), i + 1)
       const after = bars.slice(i + lag, i + lag + side)
       const sides = noise * Math.sqrt(1 / before.length + 1 / after.length)
@@ -103,13 +103,13 @@ export function fallsFaster(
     return -(middle + (2 * 1.25 * spread) / Math.sqrt(many)) * series.holdS > series.allowedDropBar
   })
 }
-function slopeOf(t: readonly number[], y: readonly number[]): number {
-  const [mt, my] = [t, y].map((v) => v.reduce((a, b) => a + b, 0) / v.length) as [number, number]
+function slopeOf(x: readonly number[], y: readonly number[]): number {
+  const [meanX, meanY] = [x, y].map((v) => v.reduce((a, b) => a + b, 0) / v.length) as [number, number]
   let wide = 0
   let rise = 0
-  t.forEach((x, i) => {
-    wide += (x - mt) ** 2
-    rise += (x - mt) * ((y[i] as number) - my)
+  x.forEach((at, i) => {
+    wide += (at - meanX) ** 2
+    rise += (at - meanX) * ((y[i] as number) - meanY)
   })
   return wide > 0 ? rise / wide : 0
 }

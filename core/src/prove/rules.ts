@@ -218,9 +218,9 @@ export function testPlan(input: PlanInput): TestPlan | PlanFault {
   } else {
     const lacking: ('designBar' | 'workingBar')[] = []
     const need: Need = (name) => {
-      const v = input[name]
-      if (v === null) lacking.push(name)
-      return v ?? NaN
+      const value = input[name]
+      if (value === null) lacking.push(name)
+      return value ?? NaN
     }
     made = MAKERS[input.rule](input, need, warn)
     if (lacking[0]) return { missing: lacking[0] }

@@ -52,7 +52,7 @@ export function meansOf(
   const last = used.at(-1)
   if (!first || !last) return out
   const wide = (last.tS - first.tS) / most
-  let c = used.find((r) => r.temperatureC !== null)?.temperatureC ?? NaN
+  let lastC = used.find((r) => r.temperatureC !== null)?.temperatureC ?? NaN
   let sum = { t: 0, bar: 0, c: 0, n: 0, slot: -1 }
   const close = (): void => {
     if (!sum.n) return
@@ -62,7 +62,7 @@ export function meansOf(
     out.each = Math.min(out.each, sum.n)
   }
   used.forEach((reading, i) => {
-    c = reading.temperatureC ?? c
+    lastC = reading.temperatureC ?? lastC
     const slot = used.length <= most ? i : Math.min(most - 1, Math.floor((reading.tS - first.tS) / wide))
     if (slot !== sum.slot) {
       close()
@@ -70,7 +70,7 @@ export function meansOf(
     }
     sum.t += reading.tS
     sum.bar += reading.pressureBar
-    sum.c += c
+    sum.c += lastC
     sum.n++
   })
   close()
@@ -88,10 +88,10 @@ export function pointsOf(series: TestSeries): { points: Points; from: number } {
   )
   const after = meansOf(series.readings, series.stabiliseS, MOST_POINTS)
   const tS = [...before.tS, ...after.tS]
-  const c = [...before.c, ...after.c]
-  const smooth = tS.length ? smoothed(tS, c, SMOOTH_S) : { at: [], slope: [] }
+  const temperatures = [...before.c, ...after.c]
+  const smooth = tS.length ? smoothed(tS, temperatures, SMOOTH_S) : { at: [], slope: [] }
   return {
-    points: { tS, bar: [...before.bar, ...after.bar], c, smooth, each: after.each },
+    points: { tS, bar: [...before.bar, ...after.bar], c: temperatures, smooth, each: after.each },
     from: before.tS.length,
   }
 }

@@ -64,8 +64,8 @@ export function heldPart(test: TestRun): TestRun {
   const inside = test.readings.filter((r) => r.atS >= fromS - SLACK_S && r.atS <= toS)
   // It begins when its pressure is there: what is read while it is pumped up or let down to it is not held.
   const down = at > 0 && (test.stages[at - 1] as Stage).bar > bar
-  const first = inside.findIndex((r) =>
-    down ? r.bar <= bar + test.resolutionBar : r.bar >= bar - test.resolutionBar,
+  const first = inside.findIndex((reading) =>
+    down ? reading.bar <= bar + test.resolutionBar : reading.bar >= bar - test.resolutionBar,
   )
   return { ...test, readings: first < 0 ? [] : inside.slice(first) }
 }

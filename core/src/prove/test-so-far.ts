@@ -34,10 +34,10 @@ export function seriesOf(state: JobState, run: TestRun): TestSeries {
     resolutionBar: test.resolutionBar,
     sensorErrorBar: test.sensorErrorBar,
     temperatureOf: test.temperatureOf,
-    readings: test.readings.map((r) => ({
-      tS: r.atS - firstS,
-      pressureBar: r.bar,
-      temperatureC: r.temperatureC,
+    readings: test.readings.map((reading) => ({
+      tS: reading.atS - firstS,
+      pressureBar: reading.bar,
+      temperatureC: reading.temperatureC,
     })),
     stabiliseS: test.stabiliseS,
     holdS,

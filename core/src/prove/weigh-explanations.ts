@@ -56,7 +56,7 @@ export function weigh(
   }
   const top = greatest(tried.map((t) => t.weight))
   let sum = 0
-  for (const t of tried) sum += t.weight = Math.exp(t.weight - top)
+  for (const one of tried) sum += one.weight = Math.exp(one.weight - top)
   const mean = (of: (t: Tried) => number): number => tried.reduce((a, t) => a + (t.weight / sum) * of(t), 0)
   const meanSlope = mean((t) => t.fit.slope)
   const likely = tried.filter((t) => t.weight / sum >= LIKELY)
@@ -96,8 +96,8 @@ function fitGiving(
     leastSd,
   )
   if (!bare) return bare
-  const turned = expected.directions.map((d, i) => {
-    const at = others.indexOf(d)
+  const turned = expected.directions.map((direction, i) => {
+    const at = others.indexOf(direction)
     return at >= 0
       ? (bare.turned[at] as (typeof bare.turned)[number])
       : { value: i === first ? NO_CREEP : 0, sd: fit.turned[i]?.sd ?? 0 }

@@ -45,7 +45,7 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
   const typeError = bad(sayType(shape))
   let schema: yup.Schema
   if (shape.type === 'number') {
-    let n = yup
+    let number = yup
       .number()
       .typeError(typeError)
       .test(
@@ -53,11 +53,11 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
         bad('must be a finite number'),
         (v) => v === undefined || v === null || Number.isFinite(v),
       )
-    if (shape.min !== undefined) n = n.min(shape.min, bad(`must be at least ${shape.min}`))
-    if (shape.above !== undefined) n = n.moreThan(shape.above, bad(`must be above ${shape.above}`))
-    if (shape.max !== undefined) n = n.max(shape.max, bad(`must be at most ${shape.max}`))
-    if (shape.integer) n = n.integer(bad('must be a whole number'))
-    schema = n
+    if (shape.min !== undefined) number = number.min(shape.min, bad(`must be at least ${shape.min}`))
+    if (shape.above !== undefined) number = number.moreThan(shape.above, bad(`must be above ${shape.above}`))
+    if (shape.max !== undefined) number = number.max(shape.max, bad(`must be at most ${shape.max}`))
+    if (shape.integer) number = number.integer(bad('must be a whole number'))
+    schema = number
   } else if (shape.type === 'string') {
     schema = yup
       .string()
@@ -126,10 +126,10 @@ export function unknownFields(shape: Shape, value: unknown, path = ''): string[]
   if (shape.type !== 'object' || typeof value !== 'object' || value === null || Array.isArray(value))
     return []
   const known = new Map(shape.fields.map((f) => [f.name, f]))
-  return Object.entries(value).flatMap(([k, v]) => {
+  return Object.entries(value).flatMap(([k, member]) => {
     const at = path ? `${path}.${k}` : k
     const field = known.get(k)
-    return field ? unknownFields(field.shape, v, at) : [at]
+    return field ? unknownFields(field.shape, member, at) : [at]
   })
 }
 

@@ -29,10 +29,10 @@ export function parseSize(text: string): Size | null {
 
 /** A nearby well-formed size for a badly written one: `110` gives `d110`, `2 in` gives `NPS 2`. */
 export function suggestSize(text: string): string {
-  const t = text.trim()
-  const metric = /^(?:d|D|ø|OD)?\s*(\d+(?:\.\d+)?)\s*(?:mm)?$/.exec(t)
+  const plain = text.trim()
+  const metric = /^(?:d|D|ø|OD)?\s*(\d+(?:\.\d+)?)\s*(?:mm)?$/.exec(plain)
   if (metric && Number(metric[1]) >= 14) return `d${metric[1]}`
-  const inch = /(\d+)?(?:[\s-]*(\d+\/\d+))?\s*(?:in|inch|")?$/i.exec(t)
+  const inch = /(\d+)?(?:[\s-]*(\d+\/\d+))?\s*(?:in|inch|")?$/i.exec(plain)
   if (inch && (inch[1] || inch[2])) return `NPS ${[inch[1], inch[2]].filter(Boolean).join('-')}`
   return 'd110 or NPS 2'
 }

@@ -6,13 +6,13 @@
 /** Smallest value; Infinity of an empty list. Any unit. */
 export function smallest(values: Iterable<number>): number {
   let out = Infinity
-  for (const v of values) if (v < out) out = v
+  for (const value of values) if (value < out) out = value
   return out
 }
 /** Greatest value; -Infinity of an empty list. Any unit. */
 export function greatest(values: Iterable<number>): number {
   let out = -Infinity
-  for (const v of values) if (v > out) out = v
+  for (const value of values) if (value > out) out = value
   return out
 }
 /** Greatest less smallest; 0 of an empty list. Any unit. */
@@ -24,7 +24,9 @@ export function append<T>(to: T[], all: readonly T[]): void {
 }
 /** The middle value of a list, the mean of the two middle ones where their number is even; NaN of an empty list. */
 export function median(values: readonly number[]): number {
-  const v = [...values].sort((a, b) => a - b)
-  const half = v.length >> 1
-  return v.length % 2 ? (v[half] as number) : ((v[half - 1] as number) + (v[half] as number)) / 2
+  const sorted = [...values].sort((a, b) => a - b)
+  const half = sorted.length >> 1
+  return sorted.length % 2
+    ? (sorted[half] as number)
+    : ((sorted[half - 1] as number) + (sorted[half] as number)) / 2
 }

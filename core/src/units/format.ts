@@ -34,20 +34,21 @@ export const volume = (litres: number, reader?: Reader): string => print(litres,
 /** A running clock: `1:48`, `1:05:00`; late clocks say so in words, never with a minus. */
 export function clock(seconds: number): string {
   if (seconds < 0) return `late ${clock(-seconds)}`
-  const s = Math.floor(seconds)
+  const whole = Math.floor(seconds)
   const two = (n: number): string => String(n).padStart(2, '0')
-  return s >= HOUR_S
-    ? `${Math.floor(s / HOUR_S)}:${two(Math.floor((s % HOUR_S) / MINUTE_S))}:${two(s % MINUTE_S)}`
-    : `${Math.floor(s / MINUTE_S)}:${two(s % MINUTE_S)}`
+  return whole >= HOUR_S
+    ? `${Math.floor(whole / HOUR_S)}:${two(Math.floor((whole % HOUR_S) / MINUTE_S))}:${two(whole % MINUTE_S)}`
+    : `${Math.floor(whole / MINUTE_S)}:${two(whole % MINUTE_S)}`
 }
 
 /** A duration in words, two parts at most: `5 min 10 s`, `3 h 20 min`, `2 d 4 h`. */
 export function duration(seconds: number): string {
-  const s = Math.max(0, Math.round(seconds))
+  const whole = Math.max(0, Math.round(seconds))
   const pair = (big: number, bigName: string, small: number, smallName: string): string =>
     small ? `${big} ${bigName} ${small} ${smallName}` : `${big} ${bigName}`
-  if (s < MINUTE_S) return `${s} s`
-  if (s < HOUR_S) return pair(Math.floor(s / MINUTE_S), 'min', s % MINUTE_S, 's')
-  if (s < 2 * DAY_S) return pair(Math.floor(s / HOUR_S), 'h', Math.floor((s % HOUR_S) / MINUTE_S), 'min')
-  return pair(Math.floor(s / DAY_S), 'd', Math.floor((s % DAY_S) / HOUR_S), 'h')
+  if (whole < MINUTE_S) return `${whole} s`
+  if (whole < HOUR_S) return pair(Math.floor(whole / MINUTE_S), 'min', whole % MINUTE_S, 's')
+  if (whole < 2 * DAY_S)
+    return pair(Math.floor(whole / HOUR_S), 'h', Math.floor((whole % HOUR_S) / MINUTE_S), 'min')
+  return pair(Math.floor(whole / DAY_S), 'd', Math.floor((whole % DAY_S) / HOUR_S), 'h')
 }

@@ -117,20 +117,20 @@ function unsigned(text: string, decimal: '.' | ','): number | null {
     const bottom = Number(mixed[3])
     return bottom ? Number(mixed[1] ?? 0) + Number(mixed[2]) / bottom : null
   }
-  const t = text.replace(/(\d) (?=\d{3}(?:\D|$))/g, '$1')
+  const plain = text.replace(/(\d) (?=\d{3}(?:\D|$))/g, '$1')
   const other = decimal === '.' ? ',' : '.'
   // The other sign sets thousands apart where three figures follow each time, and a decimal sign of its own may follow.
   const grouped = new RegExp(`^\\d{1,3}(?:\\${other}\\d{3})+(?:\\${decimal}\\d+)?$`)
-  if (grouped.test(t) && (decimal === '.' || t.includes(decimal)))
-    return Number(t.replaceAll(other, '').replace(',', '.'))
-  return /^(?:\d+(?:[.,]\d*)?|[.,]\d+)$/.test(t) && t !== '.' && t !== ','
-    ? Number(t.replace(',', '.'))
+  if (grouped.test(plain) && (decimal === '.' || plain.includes(decimal)))
+    return Number(plain.replaceAll(other, '').replace(',', '.'))
+  return /^(?:\d+(?:[.,]\d*)?|[.,]\d+)$/.test(plain) && plain !== '.' && plain !== ','
+    ? Number(plain.replace(',', '.'))
     : null
 }
 function signed(text: string, decimal: '.' | ','): number | null {
   const [, sign = '', rest = ''] = /^([+-]?)\s*(.*)$/.exec(text) ?? []
-  const n = unsigned(rest, decimal)
-  return n === null ? null : sign === '-' ? -n : n
+  const number = unsigned(rest, decimal)
+  return number === null ? null : sign === '-' ? -number : number
 }
 
 /** A bare figure as people type it: fractions, comma or point, typographic signs. Null for anything else. */
@@ -138,10 +138,10 @@ export const parseFigure = (text: string, decimal: '.' | ',' = '.'): number | nu
   signed(plainly(text), decimal)
 
 /** Feet and inches in all usual spellings: `4'-7 3/8"`, `4-7 3/8`, `4 ft 7-3/8 in`, `4' 7`, `4ft`. In mm. */
-function feetAndInches(t: string, decimal: '.' | ',', mayLackMarks: boolean): number | null {
-  const marked = /^([+-]?)(.+?) ?(?:ft\.?|feet|foot|')[ -]*(.*)$/.exec(t)
+function feetAndInches(plain: string, decimal: '.' | ',', mayLackMarks: boolean): number | null {
+  const marked = /^([+-]?)(.+?) ?(?:ft\.?|feet|foot|')[ -]*(.*)$/.exec(plain)
   // Without any mark: feet, then inches with a fraction of their own.
-  const bare = mayLackMarks ? /^([+-]?)(\d+)[ -]+(\d+[ -]+\d+ ?\/ ?\d+)$/.exec(t) : null
+  const bare = mayLackMarks ? /^([+-]?)(\d+)[ -]+(\d+[ -]+\d+ ?\/ ?\d+)$/.exec(plain) : null
   const [, sign, feet = '', inches = ''] = marked ?? bare ?? []
   if (sign === undefined) return null
   const rest = inches.replace(/ ?(?:inches|inch|in\.?|"|'')$/, '').trim()
@@ -157,16 +157,16 @@ function feetAndInches(t: string, decimal: '.' | ',', mayLackMarks: boolean): nu
  * @param as what is asked for. @param about a value of the size that is meant, where the unit hangs on it (torque).
  */
 export function parseQuantity(text: string, as: As, reader: Reader, about = 0): Typed | null {
-  const t = plainly(text)
+  const plain = plainly(text)
   const kind = KIND_OF[as]
   const decimal = reader.decimal ?? '.'
-  if (!t) return null
+  if (!plain) return null
   if (kind === 'length') {
     const inch = systemOf(reader, 'length') === 'inch'
-    const mm = feetAndInches(t, decimal, inch)
+    const mm = feetAndInches(plain, decimal, inch)
     if (mm !== null) return { value: mm, figure: mm / FOOT_MM, unit: 'ft', bare: false }
   }
-  const split = /^([+-]?[\d\s.,/-]*[\d.,])\s*(.*)$/.exec(t)
+  const split = /^([+-]?[\d\s.,/-]*[\d.,])\s*(.*)$/.exec(plain)
   if (!split) return null
   const figure = signed((split[1] ?? '').trim(), decimal)
   const typed = (split[2] ?? '').trim()
@@ -176,15 +176,15 @@ export function parseQuantity(text: string, as: As, reader: Reader, about = 0): 
   const value = inBase(figure, unit, kind, as)
   return value === null ? null : { value, figure, unit, bare }
 }
-function inBase(n: number, unit: string, kind: Kind, as: As): number | null {
+function inBase(figure: number, unit: string, kind: Kind, as: As): number | null {
   if (kind === 'temperature') {
-    const f = /f/.test(unit)
+    const fahrenheit = /f/.test(unit)
     if (!UNITS.temperature.has(unit)) return null
-    if (as === 'warmer') return f ? (n * 5) / 9 : n
-    return f ? fToC(n) : unit === 'k' ? n - 273.15 : n
+    if (as === 'warmer') return fahrenheit ? (figure * 5) / 9 : figure
+    return fahrenheit ? fToC(figure) : unit === 'k' ? figure - 273.15 : figure
   }
   const factor = UNITS[kind].get(unit)
-  return factor === undefined ? null : n * factor
+  return factor === undefined ? null : figure * factor
 }
 
 /** A length in mm, or null: `1250`, `1 250,5`, `1.25 m`, `50-9/16 in`, `4'-7 3/8"`. */

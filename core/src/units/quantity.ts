@@ -116,16 +116,16 @@ interface Style {
 }
 const plain = (unit: string, factor: number, places: number | ((n: number) => number)) => (): Style => ({
   unit,
-  figure: (v, reader) => {
-    const n = v / factor
-    return number(n, typeof places === 'number' ? places : places(Math.abs(n)), reader.decimal)
+  figure: (value, reader) => {
+    const figure = value / factor
+    return number(figure, typeof places === 'number' ? places : places(Math.abs(figure)), reader.decimal)
   },
 })
 /** Fewer decimals as the number grows. */
 const finer =
   (below: number, places: number, above: number) =>
-  (n: number): number =>
-    n < below ? places : above
+  (figure: number): number =>
+    figure < below ? places : above
 /** Below this a tape is marked to the half millimetre; longer pieces are cut to the whole one. */
 const HALVES_BELOW_MM = 200
 /**
@@ -162,8 +162,10 @@ const STYLES: Readonly<Record<As, Readonly<Record<System, (value: number) => Sty
   warmer: { metric: plain('K', 1, 1), inch: plain('°F', 5 / 9, 0) },
   torque: {
     metric: plain('Nm', 1, finer(20, 1, 0)),
-    inch: (v) =>
-      Math.abs(v) < IN_LB_BELOW_NM ? plain('in-lb', NM_PER_IN_LBF, 0)() : plain('ft-lb', NM_PER_FT_LBF, 0)(),
+    inch: (value) =>
+      Math.abs(value) < IN_LB_BELOW_NM
+        ? plain('in-lb', NM_PER_IN_LBF, 0)()
+        : plain('ft-lb', NM_PER_FT_LBF, 0)(),
   },
   volume: { metric: plain('l', 1, finer(10, 2, 0)), inch: plain('gal', LITRES_PER_GALLON, finer(10, 2, 0)) },
   weight: { metric: plain('kg', 1, finer(100, 1, 0)), inch: plain('lb', KG_PER_LB, finer(22, 1, 0)) },
@@ -203,9 +205,9 @@ export function inUnits(value: number, as: As, reader: Reader): number {
   return inch ? value / INCH_UNIT[as].factor - INCH_UNIT[as].offset : value / METRIC_UNIT[as]
 }
 /** The value of a number in the unit of this reader: the way back of `inUnits`. */
-export function fromUnits(n: number, as: As, reader: Reader): number {
+export function fromUnits(figure: number, as: As, reader: Reader): number {
   const inch = systemOf(reader, KIND_OF[as]) === 'inch'
-  return inch ? (n + INCH_UNIT[as].offset) * INCH_UNIT[as].factor : n * METRIC_UNIT[as]
+  return inch ? (figure + INCH_UNIT[as].offset) * INCH_UNIT[as].factor : figure * METRIC_UNIT[as]
 }
 const of = (factor: number, offset = 0): { factor: number; offset: number } => ({ factor, offset })
 /** Value = (number + offset) x factor. */

@@ -35,8 +35,10 @@ function offsetS(atS: number, zone: string): number {
     }
     clocks.set(zone, format)
   }
-  const p = Object.fromEntries(format.formatToParts(atS * 1000).map((x) => [x.type, Number(x.value)]))
-  const shown = Date.UTC(p.year ?? 0, (p.month ?? 1) - 1, p.day, p.hour, p.minute, p.second) / 1000
+  const parts = Object.fromEntries(format.formatToParts(atS * 1000).map((x) => [x.type, Number(x.value)]))
+  const shown =
+    Date.UTC(parts.year ?? 0, (parts.month ?? 1) - 1, parts.day, parts.hour, parts.minute, parts.second) /
+    1000
   return shown - Math.floor(atS)
 }
 /**
@@ -48,10 +50,11 @@ export function epochInZone(date: string, time: string, zone: string): number | 
   const found = /^(\d{1,2}):(\d{2})(?::(\d{2}))?$/.exec(time)
   if (!match || !found) return null
   const [y, mo, day] = match.slice(1).map(Number) as [number, number, number]
-  const [h, mi, s] = [Number(found[1]), Number(found[2]), Number(found[3] ?? 0)]
-  const asUtc = Date.UTC(y, mo - 1, day, h, mi, s)
+  const [hour, mi, second] = [Number(found[1]), Number(found[2]), Number(found[3] ?? 0)]
+  const asUtc = Date.UTC(y, mo - 1, day, hour, mi, second)
   const check = new Date(asUtc)
-  if (h > 23 || mi > 59 || s > 59 || check.getUTCDate() !== day || check.getUTCMonth() !== mo - 1) return null
+  if (hour > 23 || mi > 59 || second > 59 || check.getUTCDate() !== day || check.getUTCMonth() !== mo - 1)
+    return null
   const wall = asUtc / 1000
   // The offset before and after a change of clocks: the first that gives back what was asked.
   const tries = [wall - 86400, wall + 86400].map((x) => wall - offsetS(x, zone)).sort((a, b) => a - b)

@@ -122,8 +122,10 @@ function compile(message: string, reader: Reader, language: Language): Compiled 
 }
 
 /** How a select knows a value: `none` is nothing there (empty, not given, zero or below); its names have no hyphens. */
-const chosen = (v: string | number | undefined): string =>
-  v === undefined || v === '' || (typeof v === 'number' && v <= 0) ? 'none' : String(v).replace(/-/g, '_')
+const chosen = (value: string | number | undefined): string =>
+  value === undefined || value === '' || (typeof value === 'number' && value <= 0)
+    ? 'none'
+    : String(value).replace(/-/g, '_')
 /** Values for every parameter, so that no sentence is lost for want of one. */
 function valuesFor({ names, selects, plurals }: Uses, given: Values, said: Values): Values {
   const out: Values = {}

@@ -76,7 +76,7 @@ export async function devicesOf(
 /** Keeps why an instrument gives nothing, from when on; null: it answers. Written only where that changes. */
 export async function keepSilence(
   pool: pg.Pool,
-  d: Pick<Device, 'jobId' | 'deviceId'>,
+  own: Pick<Device, 'jobId' | 'deviceId'>,
   why: Silence | null,
   nowS: number,
 ): Promise<void> {
@@ -84,7 +84,7 @@ export async function keepSilence(
   await on(pool)
     .update(device)
     .set({ silentWhy: why, silentSince: since })
-    .where(and(thisOne(d.jobId, d.deviceId), sql`${device.silentWhy} is distinct from ${why}`))
+    .where(and(thisOne(own.jobId, own.deviceId), sql`${device.silentWhy} is distinct from ${why}`))
 }
 /** Instruments that the server plays or reads itself. */
 export async function ownDevices(pool: pg.Pool): Promise<Device[]> {
@@ -98,17 +98,17 @@ export async function ownDevices(pool: pg.Pool): Promise<Device[]> {
 /** Registers an instrument on a job; its token is told once and never again. */
 export async function addDevice(
   pool: pg.Pool,
-  d: Omit<Device, 'deviceId' | 'revoked' | 'createdAtS' | 'silent'> & { deviceId?: string },
+  wanted: Omit<Device, 'deviceId' | 'revoked' | 'createdAtS' | 'silent'> & { deviceId?: string },
   nowS: number,
 ): Promise<{ deviceId: string; token: string }> {
-  const deviceId = d.deviceId ?? randomUUID()
+  const deviceId = wanted.deviceId ?? randomUUID()
   const secret = randomBytes(24).toString('base64url')
   const added = await on(pool)
     .insert(device)
     .values({
-      ...d,
+      ...wanted,
       deviceId,
-      settings: d.settings === null ? null : JSON.stringify(d.settings),
+      settings: wanted.settings === null ? null : JSON.stringify(wanted.settings),
       tokenHash: hashOf(secret),
       createdAt: dateOf(nowS),
     })
@@ -116,8 +116,8 @@ export async function addDevice(
   if (!added.rowCount)
     throw new HttpError(409, 'id-reused', refusal('refused-this-instrument-is-already'), 'deviceId')
   // Its entries bear its own name, not that of whoever put it up.
-  await insertMember(pool, d.jobId, deviceId, d.name, 'device')
-  return { deviceId, token: `${d.jobId}.${deviceId}.${secret}` }
+  await insertMember(pool, wanted.jobId, deviceId, wanted.name, 'device')
+  return { deviceId, token: `${wanted.jobId}.${deviceId}.${secret}` }
 }
 
 /** Ends a token. What the instrument wrote stays. */

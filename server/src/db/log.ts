@@ -31,17 +31,17 @@ interface Row {
 }
 
 /** What the device said, without what the server added: the same draft gives the same text. */
-const draftText = (e: Draft & { deviceId: string }): string =>
+const draftText = (draft: Draft & { deviceId: string }): string =>
   canonical({
-    id: e.id,
-    kind: e.kind,
-    v: e.v,
-    jointId: e.jointId ?? null,
-    atDeviceS: e.atDeviceS,
-    deviceSeq: e.deviceSeq,
-    after: e.after,
-    data: e.data,
-    deviceId: e.deviceId,
+    id: draft.id,
+    kind: draft.kind,
+    v: draft.v,
+    jointId: draft.jointId ?? null,
+    atDeviceS: draft.atDeviceS,
+    deviceSeq: draft.deviceSeq,
+    after: draft.after,
+    data: draft.data,
+    deviceId: draft.deviceId,
   })
 
 /**
@@ -129,11 +129,11 @@ async function appendInside(
 const round = (s: number): number => Math.round(s * 1000) / 1000
 
 async function lockHead(client: pg.PoolClient, jobId: string): Promise<{ seq: number; hash: string }> {
-  const r = await client.query<{ seq: string; hash: Buffer }>(
+  const written = await client.query<{ seq: string; hash: Buffer }>(
     'select seq, hash from job_head where job_id = $1 for update',
     [jobId],
   )
-  const row = r.rows[0]
+  const row = written.rows[0]
   if (!row) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job-6'))
   return { seq: Number(row.seq), hash: row.hash.toString('hex') }
 }
@@ -159,11 +159,11 @@ async function checkDeviceSeqs(
   const seqs = fresh.map((e) => e.deviceSeq)
   if (new Set(seqs).size !== seqs.length)
     throw new HttpError(409, 'device-seq-reused', refusal('refused-two-entries-of-this'), 'events')
-  const r = await client.query(
+  const found = await client.query(
     'select 1 from event where job_id = $1 and device_id = $2 and device_seq = any($3::bigint[]) limit 1',
     [jobId, deviceId, seqs],
   )
-  if (r.rowCount)
+  if (found.rowCount)
     throw new HttpError(409, 'device-seq-reused', refusal('refused-this-device-has-used'), 'events')
 }
 
@@ -204,11 +204,11 @@ async function checkJoints(
     )
   const named = [...new Set(fresh.flatMap(jointsNamed))]
   if (!named.length) return
-  const r = await client.query<{ joint_id: string }>(
+  const found = await client.query<{ joint_id: string }>(
     'select joint_id from job_joint where job_id = $1 and joint_id = any($2::uuid[])',
     [jobId, named.filter(isUuid)],
   )
-  const known = new Set(r.rows.map((x) => x.joint_id))
+  const known = new Set(found.rows.map((x) => x.joint_id))
   const i = all.findIndex((e) => jointsNamed(e).some((j) => named.includes(j) && !known.has(j)))
   if (i >= 0)
     throw new HttpError(422, 'unknown-joint', refusal('refused-this-joint-is-not'), `events[${i}].jointId`)
@@ -216,14 +216,15 @@ async function checkJoints(
 
 /** A test begins only when the ladder and the gates allow it, by the careful rule and what is recorded by then. */
 async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly JobEvent[]): Promise<void> {
-  const r = await client.query<{ body: string }>('select body from event where job_id = $1 order by seq', [
-    jobId,
-  ])
-  const before = readToFold(r.rows.map((x) => x.body))
+  const found = await client.query<{ body: string }>(
+    'select body from event where job_id = $1 order by seq',
+    [jobId],
+  )
+  const before = readToFold(found.rows.map((x) => x.body))
   for (const [i, event] of fresh.entries()) {
     if (event.kind !== 'test-begun') continue
     const state = foldJob([...before, ...fresh.slice(0, i)])
-    const d = event.data as {
+    const data = event.data as {
       rule?: string
       gaugeTopBar?: number
       gaugeDueOn?: string
@@ -237,16 +238,16 @@ async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly 
       String(event.data.medium),
       event.occurredAtS,
       {
-        rule: d.rule ?? null,
+        rule: data.rule ?? null,
         gauge: {
-          resolutionBar: d.resolutionBar,
-          topBar: d.gaugeTopBar ?? null,
-          dueOn: d.gaugeDueOn ?? null,
+          resolutionBar: data.resolutionBar,
+          topBar: data.gaugeTopBar ?? null,
+          dueOn: data.gaugeDueOn ?? null,
         },
         today: dayOf(event.occurredAtS, state.job.zone),
       },
     )
-    const stops = leftStops(all, d.setAside ?? [])
+    const stops = leftStops(all, data.setAside ?? [])
     if (stops.length)
       throw new HttpError(409, 'test-refused', say(stops[0] as (typeof stops)[number]), `events[${i}]`, {
         stops: stops.map((says) => ({

@@ -42,13 +42,17 @@ interface LogText {
  * together by the database, since a large job has tens of thousands of lines and each is text already.
  */
 export async function logText(pool: pg.Pool, jobId: string, after: number): Promise<LogText> {
-  const r = await pool.query<{ head: string | null; hash_after: string | null; hash_head: string | null }>(
+  const found = await pool.query<{
+    head: string | null
+    hash_after: string | null
+    hash_head: string | null
+  }>(
     `select (select encode(hash, 'hex') from event where job_id = $1 and seq = $2) as hash_after,
        seq as head, encode(hash, 'hex') as hash_head
      from event where job_id = $1 order by seq desc limit 1`,
     [jobId, after],
   )
-  const row = r.rows[0]
+  const row = found.rows[0]
   const head = Math.max(after, Number(row?.head ?? after))
   const part = async (from: number): Promise<string> => {
     const lines = await pool.query<{ lines: string | null }>(

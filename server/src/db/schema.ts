@@ -92,10 +92,10 @@ export const event = pgTable(
     prevHash: bytea('prev_hash').notNull(),
     hash: bytea('hash').notNull(),
   },
-  (t) => [
-    primaryKey({ columns: [t.jobId, t.seq] }),
-    unique('event_id').on(t.jobId, t.id),
-    unique('event_device').on(t.jobId, t.deviceId, t.deviceSeq),
+  (table) => [
+    primaryKey({ columns: [table.jobId, table.seq] }),
+    unique('event_id').on(table.jobId, table.id),
+    unique('event_device').on(table.jobId, table.deviceId, table.deviceSeq),
   ],
 )
 

@@ -10,13 +10,13 @@ export const object = (properties: Record<string, Schema>, required = Object.key
 
 /** An entry of the log as a device sends it, each kind with the fields it is checked by. */
 export const EVENT_SCHEMA: Schema = {
-  oneOf: Object.entries(KINDS).map(([kind, { v, joint, fields }]) => ({
+  oneOf: Object.entries(KINDS).map(([kind, { v: version, joint, fields }]) => ({
     title: kind,
     ...object(
       {
         id: text,
         kind: { const: kind },
-        v: { type: 'integer', minimum: 1, maximum: v },
+        v: { type: 'integer', minimum: 1, maximum: version },
         jointId: joint ? text : { type: ['string', 'null'] },
         atDeviceS: { type: 'number' },
         deviceSeq: { type: 'integer', minimum: 1 },

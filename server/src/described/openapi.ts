@@ -54,7 +54,7 @@ function operation(operation: Operation): object {
 /** The whole HTTP interface as OpenAPI 3.1, made from the shapes that requests are checked by. */
 export function openApi(version: string): object {
   const paths: Record<string, Record<string, object>> = {}
-  for (const o of OPERATIONS) (paths[`/api${o.path}`] ??= {})[o.method] = operation(o)
+  for (const one of OPERATIONS) (paths[`/api${one.path}`] ??= {})[one.method] = operation(one)
   return {
     openapi: '3.1.0',
     info: {

@@ -62,12 +62,12 @@ export const OPERATIONS: readonly Operation[] = [
     status: 200,
     gives: json({ type: 'array', items: { type: 'object' } }),
   },
-  ...[...CALCULATIONS.values()].map((c): Operation => ({
+  ...[...CALCULATIONS.values()].map((calculation): Operation => ({
     method: 'post',
-    path: `/calc/${c.name}`,
-    says: c.summary,
+    path: `/calc/${calculation.name}`,
+    says: calculation.summary,
     who: 'anybody',
-    body: c.input,
+    body: calculation.input,
     status: 200,
     gives: json(
       object({

@@ -50,16 +50,17 @@ const ZERO_C = 273.15
 
 /** Curve through rows at equal steps: parabolas through the three nearest, blended. */
 function through(rows: readonly number[], step: number, x: number): number {
-  const u = Math.min(rows.length - 1.000001, Math.max(0, x / step))
-  const i = Math.floor(u)
+  const along = Math.min(rows.length - 1.000001, Math.max(0, x / step))
+  const i = Math.floor(along)
   const at = (k: number): number => rows[Math.min(rows.length - 1, Math.max(0, k))] as number
-  const f = u - i
-  const [a, b, c, d] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
-  if (i === 0 || i >= rows.length - 2) return b + f * (c - b)
-  return b + 0.5 * f * (c - a + f * (2 * a - 5 * b + 4 * c - d + f * (3 * (b - c) + d - a)))
+  const rest = along - i
+  const [before, from, to, after] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
+  if (i === 0 || i >= rows.length - 2) return from + rest * (to - from)
+  const curve = 2 * before - 5 * from + 4 * to - after + rest * (3 * (from - to) + after - before)
+  return from + 0.5 * rest * (to - before + rest * curve)
 }
-const waterVolume = (c: number, pa: number): number =>
-  through(VOLUME, 5, c) * (1 - pa / (through(BULK, 10, c) * 1e9 + 3 * pa))
+const waterVolume = (temperatureC: number, pa: number): number =>
+  through(VOLUME, 5, temperatureC) * (1 - pa / (through(BULK, 10, temperatureC) * 1e9 + 3 * pa))
 
 /** Plays one line through time. Pressures in bar gauge, temperatures in °C, times from when it was shut. */
 export class LinePlayer {
@@ -103,9 +104,10 @@ export class LinePlayer {
     const filled = (Math.PI / 4) * this.bore ** 2 * (full ? 4.187e6 : 1.2e3 * (1 + this.known.bar))
     const a = (dtS * out) / wallHeat
     const b = (dtS * into) / wallHeat
-    const d = (dtS * into) / filled
-    this.wallC = ((this.wallC + a * airC) * (1 + d) + b * this.inC) / ((1 + a + b) * (1 + d) - b * d)
-    this.inC = (this.inC + d * this.wallC) / (1 + d)
+    const change = (dtS * into) / filled
+    this.wallC =
+      ((this.wallC + a * airC) * (1 + change) + b * this.inC) / ((1 + a + b) * (1 + change) - b * change)
+    this.inC = (this.inC + change * this.wallC) / (1 + change)
     this.tS += dtS
     this.leak(dtS)
   }

@@ -18,7 +18,7 @@ const scatter = (...names: (string | number)[]): number =>
  * leak of four times what is allowed, a hall that warms and cools, a pocket of air, or a sensor that is stuck.
  */
 export function loggerReports(
-  d: Pick<Device, 'deviceId' | 'standIn'>,
+  device: Pick<Device, 'deviceId' | 'standIn'>,
   test: Running,
   fromS: number,
   toS: number,
@@ -31,14 +31,14 @@ export function loggerReports(
     physics?: { pipeMaterial?: string; odMm?: number | null; wallMm?: number | null; axial?: string | null }
   }
   const stuff = (STUFF[data.physics?.pipeMaterial ?? ''] ?? STUFF['carbon-steel']) as Stuff
-  const leak = d.standIn === 'leak' ? (4 * Math.max(data.allowedDropBar, 0.02) * 3600) / data.holdS : 0
+  const leak = device.standIn === 'leak' ? (4 * Math.max(data.allowedDropBar, 0.02) * 3600) / data.holdS : 0
   const player = new LinePlayer({
     filledWith: data.medium,
     odMm: data.physics?.odMm ?? 60.3,
     wallMm: data.physics?.wallMm ?? 3.9,
     lengthM: 30,
     anchored: data.physics?.axial === 'anchored',
-    airShare: d.standIn === 'air pocket' ? 0.03 : 0,
+    airShare: device.standIn === 'air pocket' ? 0.03 : 0,
     startBar: data.bar,
     startC: START_C,
     stuff,
@@ -46,24 +46,26 @@ export function loggerReports(
     inside: 150,
     leakBarPerH: leak,
   })
-  const airC = (t: number): number =>
-    START_C + (d.standIn === 'swing' ? 6 * Math.sin((2 * Math.PI * t) / 1500) : 0.1 * Math.sin(t / 700))
+  const airC = (atS: number): number =>
+    START_C +
+    (device.standIn === 'swing' ? 6 * Math.sin((2 * Math.PI * atS) / 1500) : 0.1 * Math.sin(atS / 700))
   const out: Reports['reports'] = []
-  for (let t = 0; test.begunAtS + t <= toS && out.length < MOST_ROWS; t += EVERY_S) {
-    const atDeviceS = Math.round((test.begunAtS + t) * 1000) / 1000
-    if (atDeviceS > fromS && !(d.standIn === 'gaps' && t % 60 >= 40)) {
+  for (let afterS = 0; test.begunAtS + afterS <= toS && out.length < MOST_ROWS; afterS += EVERY_S) {
+    const atDeviceS = Math.round((test.begunAtS + afterS) * 1000) / 1000
+    if (atDeviceS > fromS && !(device.standIn === 'gaps' && afterS % 60 >= 40)) {
       const seq = Math.round(atDeviceS)
-      const p = d.standIn === 'stuck' ? data.bar : player.bar + 0.001 * scatter(d.deviceId, 'p', seq)
-      const jump = d.standIn === 'jumps' && chance(d.deviceId, 'j', seq) < 0.02 ? 3 : 0
+      const bar =
+        device.standIn === 'stuck' ? data.bar : player.bar + 0.001 * scatter(device.deviceId, 'p', seq)
+      const jump = device.standIn === 'jumps' && chance(device.deviceId, 'j', seq) < 0.02 ? 3 : 0
       out.push({
         seq,
         atDeviceS,
         what: 'pressure',
-        value: Number((Math.round(p / STEP_BAR) * STEP_BAR + jump).toFixed(4)),
-        temperatureC: Number((player.inC + 0.02 * scatter(d.deviceId, 'c', seq)).toFixed(2)),
+        value: Number((Math.round(bar / STEP_BAR) * STEP_BAR + jump).toFixed(4)),
+        temperatureC: Number((player.inC + 0.02 * scatter(device.deviceId, 'c', seq)).toFixed(2)),
       })
     }
-    player.step(EVERY_S, airC(t))
+    player.step(EVERY_S, airC(afterS))
   }
   return out
 }

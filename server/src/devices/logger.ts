@@ -47,13 +47,14 @@ export async function takeLog(
   receivedAtS: number,
 ): Promise<Appended> {
   if (!device.sectionId) throw bad(refusal('refused-logger-on-no-section'), 'sectionId')
-  reports.forEach((r, i) => {
-    if (r.what !== 'pressure') throw bad(refusal('refused-logger-reports-pressure'), `reports[${i}].what`)
-    if (r.value === undefined) throw bad(refusal('refused-reading-needs-a-value'), `reports[${i}].value`)
-    if (r.atDeviceS > sentAtDeviceS + AHEAD_S)
+  reports.forEach((report, i) => {
+    if (report.what !== 'pressure')
+      throw bad(refusal('refused-logger-reports-pressure'), `reports[${i}].what`)
+    if (report.value === undefined) throw bad(refusal('refused-reading-needs-a-value'), `reports[${i}].value`)
+    if (report.atDeviceS > sentAtDeviceS + AHEAD_S)
       throw bad(refusal('refused-report-from-the-future'), `reports[${i}].atDeviceS`)
     const before = reports[i - 1]
-    if (before && (r.seq <= before.seq || r.atDeviceS <= before.atDeviceS))
+    if (before && (report.seq <= before.seq || report.atDeviceS <= before.atDeviceS))
       throw bad(refusal('refused-numbers-must-ascend'), `reports[${i}].seq`)
   })
   const running = await runningTest(pool, device.jobId, device.sectionId)
@@ -80,10 +81,10 @@ export async function takeLog(
     data: {
       testId: running.testId,
       from: device.name,
-      rows: fresh.map((r) =>
-        r.temperatureC === undefined
-          ? [r.atDeviceS, r.value as number]
-          : [r.atDeviceS, r.value as number, r.temperatureC],
+      rows: fresh.map((row) =>
+        row.temperatureC === undefined
+          ? [row.atDeviceS, row.value as number]
+          : [row.atDeviceS, row.value as number, row.temperatureC],
       ),
     },
   }

@@ -67,19 +67,19 @@ const WAIT_MS = 1500
  */
 export function valueOf(
   words: readonly number[],
-  r: Pick<Register, 'type' | 'wordOrder' | 'scale' | 'offset'> & Partial<Pick<Register, 'byteOrder'>>,
+  register: Pick<Register, 'type' | 'wordOrder' | 'scale' | 'offset'> & Partial<Pick<Register, 'byteOrder'>>,
 ): number {
-  const count = WORDS[r.type]
+  const count = WORDS[register.type]
   if (words.length < count || !words.slice(0, count).every(Number.isInteger)) throw new Error('short answer')
   const taken = words.slice(0, count)
-  if (r.wordOrder === 'low first') taken.reverse()
+  if (register.wordOrder === 'low first') taken.reverse()
   const bytes = Buffer.alloc(count * 2)
-  taken.forEach((w, i) =>
-    r.byteOrder === 'low first'
-      ? bytes.writeUInt16LE(w & 0xffff, i * 2)
-      : bytes.writeUInt16BE(w & 0xffff, i * 2),
+  taken.forEach((word, i) =>
+    register.byteOrder === 'low first'
+      ? bytes.writeUInt16LE(word & 0xffff, i * 2)
+      : bytes.writeUInt16BE(word & 0xffff, i * 2),
   )
-  return READ[r.type](bytes) * r.scale + r.offset
+  return READ[register.type](bytes) * register.scale + register.offset
 }
 const READ: Readonly<Record<Register['type'], (bytes: Buffer) => number>> = {
   int16: (b) => b.readInt16BE(0),
@@ -91,29 +91,31 @@ const READ: Readonly<Record<Register['type'], (bytes: Buffer) => number>> = {
 }
 
 /** Reads a logger once. @throws when it does not answer in time, or with something that is no number. */
-export async function readModbus(s: ModbusSettings): Promise<{ bar: number; temperatureC: number | null }> {
-  checkHost(s.host)
+export async function readModbus(
+  settings: ModbusSettings,
+): Promise<{ bar: number; temperatureC: number | null }> {
+  checkHost(settings.host)
   const socket = new net.Socket()
   socket.setTimeout(WAIT_MS, () => socket.destroy(new Error('no answer')))
-  const client = new Modbus.client.TCP(socket, s.unit, WAIT_MS)
+  const client = new Modbus.client.TCP(socket, settings.unit, WAIT_MS)
   // However slowly it speaks: what comes later than this is a gap.
   const late = setTimeout(() => socket.destroy(new Error('no answer')), 2 * WAIT_MS)
   try {
     await new Promise<void>((resolve, reject) => {
       socket.once('error', reject)
-      socket.connect({ host: s.host, port: s.port }, () => resolve())
+      socket.connect({ host: settings.host, port: settings.port }, () => resolve())
     })
-    const one = async (r: Register): Promise<number> => {
-      const words = WORDS[r.type]
-      const answer = await (r.table === 'input'
-        ? client.readInputRegisters(r.register, words)
-        : client.readHoldingRegisters(r.register, words))
-      const value = valueOf(answer.response.body.valuesAsArray as number[], r)
+    const one = async (register: Register): Promise<number> => {
+      const words = WORDS[register.type]
+      const answer = await (register.table === 'input'
+        ? client.readInputRegisters(register.register, words)
+        : client.readHoldingRegisters(register.register, words))
+      const value = valueOf(answer.response.body.valuesAsArray as number[], register)
       if (!Number.isFinite(value)) throw new Error('no number')
       return value
     }
-    const bar = await one(s.pressure)
-    return { bar, temperatureC: s.temperature ? await one(s.temperature) : null }
+    const bar = await one(settings.pressure)
+    return { bar, temperatureC: settings.temperature ? await one(settings.temperature) : null }
   } finally {
     clearTimeout(late)
     socket.destroy()

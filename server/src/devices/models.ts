@@ -1,7 +1,7 @@
 import { smallest } from '@jugalis/core'
 import { createHash } from 'node:crypto'
 
-const H = 3600
+const HOUR_S = 3600
 const WEEK_S = 7 * 86400
 /** The night from the third day of the week to the fourth is cold. */
 const COLD_NIGHT_H = 3 * 24 + 3
@@ -26,15 +26,15 @@ export interface Climate {
  * the seven colder by 7 K. The wall follows the air an hour late and less far.
  */
 export function climateAt(atS: number, seed: string): Climate {
-  const h = (atS % WEEK_S) / H
+  const hour = (atS % WEEK_S) / HOUR_S
   const air = (x: number): number => {
     const day = 2.2 * Math.sin(((x - 9) / 24) * 2 * Math.PI)
     const fromNight = smallest([-168, 0, 168].map((w) => Math.abs(x + w - COLD_NIGHT_H)))
     return 13 + day - DIP_K * Math.exp(-((fromNight / DIP_WIDTH_H) ** 2))
   }
   const slot = Math.floor(atS / 900)
-  const airC = air(h) + 0.3 * scatter(seed, 'air', slot)
-  const wallC = 0.8 * air((h - 1 + 168) % 168) + 0.2 * 13 + 0.1 * scatter(seed, 'wall', slot)
+  const airC = air(hour) + 0.3 * scatter(seed, 'air', slot)
+  const wallC = 0.8 * air((hour - 1 + 168) % 168) + 0.2 * 13 + 0.1 * scatter(seed, 'wall', slot)
   const humidityPct = 68 - 2 * (airC - 13) + 2 * scatter(seed, 'humidity', slot)
   const round = (v: number, digits: number): number => Number(v.toFixed(digits))
   return {
@@ -51,5 +51,5 @@ export function underBlanket(startC: number, setC: number, sinceS: number): numb
 }
 
 /** Torque that a stand-in wrench reaches when it is set to some value: within four parts in a hundred. */
-export const torqueAt = (setNm: number, seed: string, n: number): number =>
-  Number((setNm * (1 + 0.02 * scatter(seed, 'torque', n))).toFixed(2))
+export const torqueAt = (setNm: number, seed: string, nth: number): number =>
+  Number((setNm * (1 + 0.02 * scatter(seed, 'torque', nth))).toFixed(2))

@@ -56,44 +56,47 @@ export function checkReports(raw: unknown): Reports {
   }
 }
 
-function draftOf(device: Device, r: Reports['reports'][number], sentAtS: number, i: number): Draft {
+function draftOf(device: Device, report: Reports['reports'][number], sentAtS: number, i: number): Draft {
   const field = `reports[${i}]`
-  if (!MAY[device.kind].includes(r.what))
-    throw bad(refusal('refused-kind-does-not-report', { kind: device.kind, what: r.what }), `${field}.what`)
-  if (r.atDeviceS > sentAtS + AHEAD_S)
+  if (!MAY[device.kind].includes(report.what))
+    throw bad(
+      refusal('refused-kind-does-not-report', { kind: device.kind, what: report.what }),
+      `${field}.what`,
+    )
+  if (report.atDeviceS > sentAtS + AHEAD_S)
     throw bad(refusal('refused-report-from-the-future'), `${field}.atDeviceS`)
   const envelope = {
-    id: idOf(device.deviceId, r.seq),
+    id: idOf(device.deviceId, report.seq),
     jointId: null,
-    atDeviceS: r.atDeviceS,
-    deviceSeq: r.seq,
+    atDeviceS: report.atDeviceS,
+    deviceSeq: report.seq,
     after: [],
   }
-  if ((CLIMATE as readonly string[]).includes(r.what)) {
-    if (r.value === undefined) throw bad(refusal('refused-reading-needs-a-value'), `${field}.value`)
-    const [min, max] = r.what === 'humidity' ? [0, 100] : [-60, 150]
-    if (r.value < min || r.value > max)
-      throw bad(refusal('refused-value-between', { what: r.what, min, max }), `${field}.value`)
+  if ((CLIMATE as readonly string[]).includes(report.what)) {
+    if (report.value === undefined) throw bad(refusal('refused-reading-needs-a-value'), `${field}.value`)
+    const [min, max] = report.what === 'humidity' ? [0, 100] : [-60, 150]
+    if (report.value < min || report.value > max)
+      throw bad(refusal('refused-value-between', { what: report.what, min, max }), `${field}.value`)
     if (!device.placeId) throw bad(refusal('refused-instrument-at-no-place'), 'placeId')
     const data = {
       placeId: device.placeId,
-      what: r.what,
+      what: report.what,
       basis: 'measured',
-      atS: r.atDeviceS,
-      value: r.value,
+      atS: report.atDeviceS,
+      value: report.value,
     }
     return { ...envelope, kind: 'reading', v: KINDS.reading?.v ?? 1, data }
   }
   if (!device.toolId) throw bad(refusal('refused-instrument-of-no-tool'), 'toolId')
-  if (r.result === undefined) throw bad(refusal('refused-tool-says-its-result'), `${field}.result`)
+  if (report.result === undefined) throw bad(refusal('refused-tool-says-its-result'), `${field}.result`)
   const data = {
     toolId: device.toolId,
-    what: r.what,
-    result: r.result,
-    atS: r.atDeviceS,
-    ...(r.value === undefined ? {} : { value: r.value }),
-    ...(r.jaw === undefined ? {} : { jaw: r.jaw }),
-    ...(r.profile === undefined ? {} : { profile: r.profile }),
+    what: report.what,
+    result: report.result,
+    atS: report.atDeviceS,
+    ...(report.value === undefined ? {} : { value: report.value }),
+    ...(report.jaw === undefined ? {} : { jaw: report.jaw }),
+    ...(report.profile === undefined ? {} : { profile: report.profile }),
   }
   return { ...envelope, kind: 'tool-said', v: KINDS['tool-said']?.v ?? 1, data }
 }

@@ -16,19 +16,19 @@ export function solely(pool: pg.Pool, lock: number, work: () => Promise<number>,
 
   async function hold(): Promise<boolean> {
     if (client) return true
-    const c = await pool.connect()
-    const r = await c.query<{ ok: boolean }>('select pg_try_advisory_lock($1) as ok', [lock])
-    if (!r.rows[0]?.ok || stopped) {
-      c.release()
+    const own = await pool.connect()
+    const locked = await own.query<{ ok: boolean }>('select pg_try_advisory_lock($1) as ok', [lock])
+    if (!locked.rows[0]?.ok || stopped) {
+      own.release()
       return false
     }
     // A connection that is lost is given back at once: a pool that waits for it would never end.
-    c.on('error', () => {
-      if (client !== c) return
+    own.on('error', () => {
+      if (client !== own) return
       client = null
-      c.release(true)
+      own.release(true)
     })
-    client = c
+    client = own
     return true
   }
   const once = (): Promise<number> =>
@@ -44,10 +44,10 @@ export function solely(pool: pg.Pool, lock: number, work: () => Promise<number>,
       stopped = true
       clearInterval(timer)
       await busy
-      const c = client
+      const own = client
       client = null
-      await c?.query('select pg_advisory_unlock($1)', [lock]).catch(() => undefined)
-      c?.release()
+      await own?.query('select pg_advisory_unlock($1)', [lock]).catch(() => undefined)
+      own?.release()
     },
   }
 }

@@ -16,20 +16,23 @@ const WHATS = ['wall', 'air', 'humidity'] as const
  * so that two that play the same part say the same. It may misbehave as instruments do.
  */
 export function probeReports(
-  d: Pick<Device, 'deviceId' | 'standIn'>,
+  device: Pick<Device, 'deviceId' | 'standIn'>,
   fromS: number,
   toS: number,
 ): Reports['reports'] {
   const out: Reports['reports'] = []
   for (let slot = Math.floor(fromS / SLOT_S) + 1; slot * SLOT_S <= toS; slot++) {
     const atS = slot * SLOT_S
-    const luck = chance(d.deviceId, 'luck', slot)
+    const luck = chance(device.deviceId, 'luck', slot)
     // Some hours long nothing is heard of it.
-    if (d.standIn === 'gaps' && chance(d.deviceId, 'gap', Math.floor(slot / 48)) < 0.4) continue
-    const c = climateAt(d.standIn === 'stuck' ? Math.floor(atS / 86400) * 86400 : atS, d.deviceId)
-    const values = [c.wallC, c.airC, c.humidityPct]
+    if (device.standIn === 'gaps' && chance(device.deviceId, 'gap', Math.floor(slot / 48)) < 0.4) continue
+    const climate = climateAt(
+      device.standIn === 'stuck' ? Math.floor(atS / 86400) * 86400 : atS,
+      device.deviceId,
+    )
+    const values = [climate.wallC, climate.airC, climate.humidityPct]
     WHATS.forEach((what, i) => {
-      const jump = d.standIn === 'jumps' && what === 'wall' && luck < 0.05 ? 40 : 0
+      const jump = device.standIn === 'jumps' && what === 'wall' && luck < 0.05 ? 40 : 0
       out.push({ seq: slot * 4 + i, atDeviceS: atS, what, value: (values[i] as number) + jump })
     })
   }
@@ -39,12 +42,12 @@ export function probeReports(
 const BLANKET_C = 60
 /** What a stand-in blanket has to say: the wall under it, every five minutes since it was switched on. */
 export function blanketReports(
-  d: Pick<Device, 'deviceId'>,
+  device: Pick<Device, 'deviceId'>,
   onS: number,
   fromS: number,
   toS: number,
 ): Reports['reports'] {
-  const start = climateAt(onS, d.deviceId).wallC
+  const start = climateAt(onS, device.deviceId).wallC
   const slots = Array.from({ length: Math.floor(toS / SLOT_S) - Math.floor(Math.max(fromS, onS) / SLOT_S) })
   return slots.map((_, i) => {
     const slot = Math.floor(Math.max(fromS, onS) / SLOT_S) + 1 + i

@@ -75,8 +75,8 @@ function listening(
       }
       own.on('error', lost)
       own.on('end', lost)
-      own.on('notification', (n) => {
-        const [jobId, seq] = (n.payload ?? '').split(' ')
+      own.on('notification', (note) => {
+        const [jobId, seq] = (note.payload ?? '').split(' ')
         if (jobId && Number.isFinite(Number(seq))) heard(jobId, Number(seq))
       })
       await own.query(`listen ${CHANNEL}`)

@@ -66,19 +66,19 @@ export function deviceRoutes(
   })
   routes.post('/', json, async (req, res) => {
     const id = await jobId(req)
-    const d = checked(newDevice, req.body)
-    if (d.settings) checkHost(d.settings.host)
+    const body = checked(newDevice, req.body)
+    if (body.settings) checkHost(body.settings.host)
     const made = await addDevice(
       pool,
       {
         jobId: id,
-        name: d.name,
-        kind: d.kind as (typeof DEVICE_KINDS)[number],
-        placeId: d.placeId ?? null,
-        toolId: d.toolId ?? null,
-        sectionId: d.sectionId ?? null,
-        settings: d.settings ?? null,
-        standIn: (d.standIn as (typeof STAND_INS)[number] | undefined) ?? null,
+        name: body.name,
+        kind: body.kind as (typeof DEVICE_KINDS)[number],
+        placeId: body.placeId ?? null,
+        toolId: body.toolId ?? null,
+        sectionId: body.sectionId ?? null,
+        settings: body.settings ?? null,
+        standIn: (body.standIn as (typeof STAND_INS)[number] | undefined) ?? null,
       },
       nowS(),
     )
@@ -94,10 +94,10 @@ export function deviceRoutes(
     const device = (await devicesOf(pool, id)).find((d) => d.deviceId === req.params.deviceId)
     if (!device?.standIn || device.revoked)
       throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-stand'))
-    const o = checked(asked, req.body ?? {})
+    const body = checked(asked, req.body ?? {})
     const now = nowS()
     const seq = Math.floor(now * 100)
-    const says = standInSays(device, o, seq)
+    const says = standInSays(device, body, seq)
     if (!says) throw new HttpError(422, 'bad-input', refusal('refused-this-one-reads-by'))
     const done = await takeReports(
       pool,

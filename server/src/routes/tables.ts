@@ -6,9 +6,9 @@ import { readLog } from '../db/read-log.js'
 import { readerOf } from '../people.js'
 
 /** A spreadsheet runs what begins like a formula; such text is marked as text. */
-const plain = (v: unknown): string => {
-  const s = v === null || v === undefined ? '' : String(v)
-  return /^[=+\-@\t\r\n]/.test(s) && !/^-?\d+(\.\d+)?$/.test(s) ? `'${s}` : s
+const plain = (value: unknown): string => {
+  const text = value === null || value === undefined ? '' : String(value)
+  return /^[=+\-@\t\r\n]/.test(text) && !/^-?\d+(\.\d+)?$/.test(text) ? `'${text}` : text
 }
 async function logOf(pool: pg.Pool, jobId: string) {
   const lines = await readLog(pool, jobId, 0)
@@ -28,11 +28,11 @@ export async function jointLogCsv(pool: pg.Pool, jobId: string, personId: string
 export async function entriesCsv(pool: pg.Pool, jobId: string): Promise<string> {
   const { lines, events, state, nameOf } = await logOf(pool, jobId)
   const places = jointPlaces(state)
-  const rows = lines.map((l, i) => {
+  const rows = lines.map((line, i) => {
     const event = events[i] as JobEvent
     const place = event.jointId ? places.get(event.jointId) : undefined
     return [
-      l.seq,
+      line.seq,
       new Date(event.occurredAtS * 1000).toISOString(),
       nameOf(event.actorId),
       place?.tag ?? '',
@@ -41,7 +41,7 @@ export async function entriesCsv(pool: pg.Pool, jobId: string): Promise<string> 
       event.data.life ?? '',
       event.data.step ?? '',
       JSON.stringify(event.data),
-      l.hash,
+      line.hash,
     ].map(plain)
   })
   return stringify([

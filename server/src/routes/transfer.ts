@@ -80,8 +80,8 @@ export async function importJob(
   try {
     file.validateSync(raw, { strict: true })
   } catch (error) {
-    const v = error as yup.ValidationError
-    throw new HttpError(422, 'bad-input', refusal('refused-this-is-not-a'), v.path ?? null)
+    const fault = error as yup.ValidationError
+    throw new HttpError(422, 'bad-input', refusal('refused-this-is-not-a'), fault.path ?? null)
   }
   const job = raw as JobFile
   if (!isUuid(job.jobId)) throw new HttpError(422, 'bad-input', refusal('refused-the-job-id-is'), 'jobId')
@@ -100,12 +100,12 @@ export async function importJob(
     if (await isJob(client, job.jobId))
       throw new HttpError(409, 'id-reused', refusal('refused-this-job-is-already-here'), 'jobId')
     await insertJob(client, job.jobId, importer.orgId, job.name, nowS)
-    for (const p of job.people) {
+    for (const person of job.people) {
       await on(client)
         .insert(schema.person)
-        .values({ orgId: importer.orgId, personId: p.personId, name: p.name })
+        .values({ orgId: importer.orgId, personId: person.personId, name: person.name })
         .onConflictDoNothing()
-      await insertMember(client, job.jobId, p.personId, p.name, p.role)
+      await insertMember(client, job.jobId, person.personId, person.name, person.role)
     }
     await insertMember(client, job.jobId, importer.personId, importer.name, 'owner')
     const joints = [...new Set(jointsDefined(events))]

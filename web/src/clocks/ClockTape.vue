@@ -16,8 +16,8 @@ const CASE = 34
 const LENGTH = 136
 const ticks = computed(() => {
   const minutes = Math.max(1, Math.round(props.running.totalS / 60))
-  const n = minutes <= 12 ? minutes : 6
-  return Array.from({ length: n }, (_, i) => ((i + 1) / n) * LENGTH)
+  const count = minutes <= 12 ? minutes : 6
+  return Array.from({ length: count }, (_, i) => ((i + 1) / count) * LENGTH)
 })
 </script>
 

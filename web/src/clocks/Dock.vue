@@ -50,8 +50,8 @@ const silent = computed(() =>
 )
 /** C goes to the nearest clock, again to the one after it; Enter opens its joint. */
 const box = ref<HTMLElement>()
-function onKey(e: KeyboardEvent): void {
-  if (e.key !== 'c' || !isOwnKey(e)) return
+function onKey(event: KeyboardEvent): void {
+  if (event.key !== 'c' || !isOwnKey(event)) return
   const links = [...(box.value?.querySelectorAll<HTMLElement>('a') ?? [])]
   links[(links.indexOf(document.activeElement as HTMLElement) + 1) % Math.max(1, links.length)]?.focus()
 }

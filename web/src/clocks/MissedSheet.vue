@@ -16,17 +16,22 @@ const view = useView()
 const clock = useClock()
 const missed = useMissed()
 const rows = computed(() =>
-  missed.all.map((m) => {
-    const facts = view.facts.get(m.jointId)
-    const c = facts?.clocks.find((x) => `${m.jointId} ${x.id}` === m.key)
-    const still = runningClocks(facts ? [facts] : [], view.looks, clock.nowS).some((r) => r.key === m.key)
+  missed.all.map((one) => {
+    const facts = view.facts.get(one.jointId)
+    const ended = facts?.clocks.find((x) => `${one.jointId} ${x.id}` === one.key)
+    const still = runningClocks(facts ? [facts] : [], view.looks, clock.nowS).some((r) => r.key === one.key)
     return {
-      ...m,
+      ...one,
       tag: facts?.tag ?? '',
-      label: c ? job.t(c.label) : '',
-      late: m.kind === 'before' && Boolean(c) && still,
-      way: c && m.kind === 'before' ? (still ? job.t(c.onMiss.say) : word('clocks-done-meanwhile')) : '',
-      ago: fmt.duration(Math.max(0, clock.nowS - m.endedS)),
+      label: ended ? job.t(ended.label) : '',
+      late: one.kind === 'before' && Boolean(ended) && still,
+      way:
+        ended && one.kind === 'before'
+          ? still
+            ? job.t(ended.onMiss.say)
+            : word('clocks-done-meanwhile')
+          : '',
+      ago: fmt.duration(Math.max(0, clock.nowS - one.endedS)),
     }
   }),
 )

@@ -13,18 +13,18 @@ export async function askForNotices(): Promise<NotificationPermission | 'none'> 
 /** One notice for clocks that come to their points while the page is out of sight: it opens the first joint. */
 export async function notice(
   rung: readonly Running[],
-  o: { jobId: string; zone: string; label: (r: Running) => string },
+  about: { jobId: string; zone: string; label: (r: Running) => string },
 ): Promise<void> {
   const [first] = rung
   if (!first || noticesAre() !== 'granted' || document.visibilityState === 'visible') return
   const lines = rung.slice(0, 3).map((running) => {
     const untilS = running.clock.untilS.value
-    return `${running.tag}: ${o.label(running)}${untilS === null ? '' : `, ${hhmm(untilS, o.zone)}`}`
+    return `${running.tag}: ${about.label(running)}${untilS === null ? '' : `, ${hhmm(untilS, about.zone)}`}`
   })
   const options = {
     body: lines.slice(1).join('\n'),
     tag: first.key,
-    data: `/job/${o.jobId}/make/${first.jointId}`,
+    data: `/job/${about.jobId}/make/${first.jointId}`,
   }
   const kept = await navigator.serviceWorker?.getRegistration()
   try {

@@ -32,8 +32,10 @@ const SHORT_S = 600
 useAwake(
   computed(() =>
     runningClocks(view.facts.values(), view.looks, view.nowS).some(
-      (r) =>
-        (r.kind === 'before' || r.clock.shows === 'hold') && r.totalS <= SHORT_S && (r.leftS ?? 0) > -SHORT_S,
+      (raw) =>
+        (raw.kind === 'before' || raw.clock.shows === 'hold') &&
+        raw.totalS <= SHORT_S &&
+        (raw.leftS ?? 0) > -SHORT_S,
     ),
   ),
 )
@@ -46,22 +48,22 @@ const media = window.matchMedia('(max-width: 1180px)')
 const size = (): void => void (phone.value = media.matches)
 
 /** Esc leaves a field; Ctrl+Z takes back; single letters act while no field has the focus. */
-function onKey(e: KeyboardEvent): void {
-  const el = e.target as HTMLElement
+function onKey(event: KeyboardEvent): void {
+  const el = event.target as HTMLElement
   const inField = /INPUT|TEXTAREA/.test(el.tagName)
-  if (e.defaultPrevented || document.querySelector('dialog[open]')) return
-  if (e.key === 'Escape' && (inField || el.tagName === 'SELECT')) return el.blur()
-  if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z' && !inField) {
-    e.preventDefault()
-    return void (e.shiftKey ? job.redo() : job.undo())
+  if (event.defaultPrevented || document.querySelector('dialog[open]')) return
+  if (event.key === 'Escape' && (inField || el.tagName === 'SELECT')) return el.blur()
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !inField) {
+    event.preventDefault()
+    return void (event.shiftKey ? job.redo() : job.undo())
   }
-  if (!isOwnKey(e)) return
-  const place = [...PLACES, ...SIDE_PLACES].find((p) => p.key === e.key)
+  if (!isOwnKey(event)) return
+  const place = [...PLACES, ...SIDE_PLACES].find((p) => p.key === event.key)
   if (place) return void router.push({ name: place.name, params: { jobId: job.jobId as string } })
-  if (e.key === '?') help.value = !help.value
-  if (e.key === 'l') prefs.flipTheme()
-  if (e.key === 'r') reading.value = true
-  if (e.key === 'm') prefs.prefs.sound = !prefs.prefs.sound
+  if (event.key === '?') help.value = !help.value
+  if (event.key === 'l') prefs.flipTheme()
+  if (event.key === 'r') reading.value = true
+  if (event.key === 'm') prefs.prefs.sound = !prefs.prefs.sound
 }
 onMounted(() => {
   size()

@@ -20,14 +20,18 @@ const full = computed(() =>
   narrow.value && route.name === 'make' ? [] : all.value.filter((s) => stateNow(job.state, s) === 'full'),
 )
 /** While a test runs of which nobody said that it is under pressure, the time of the last word means nothing. */
-const since = (s: Section): string =>
-  s.stateAtS === null || s.state !== stateNow(job.state, s)
+const since = (section: Section): string =>
+  section.stateAtS === null || section.state !== stateNow(job.state, section)
     ? ''
-    : word('frame-since', { when: when(s.stateAtS, view.nowS, job.state.job.zone) })
-const says = (s: Section): string => {
-  const bar = pressureNow(job.state, s)
+    : word('frame-since', { when: when(section.stateAtS, view.nowS, job.state.job.zone) })
+const says = (section: Section): string => {
+  const bar = pressureNow(job.state, section)
   const read = bar === null ? '' : word('frame-last-read', { bar })
-  return [word('frame-is-state', { tag: s.tag, state: named(stateNow(job.state, s)) }), read, since(s)]
+  return [
+    word('frame-is-state', { tag: section.tag, state: named(stateNow(job.state, section)) }),
+    read,
+    since(section),
+  ]
     .filter(Boolean)
     .join(', ')
 }

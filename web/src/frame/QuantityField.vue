@@ -47,17 +47,17 @@ const focused = ref(false)
 /** The question that stands: which of two units was meant. */
 const asked = ref<{ own: number; other: number } | null>(null)
 const unit = computed(() => unitOf(props.as, job.reader, props.near ?? props.modelValue ?? 0))
-const bare = (v: number): string =>
+const bare = (value: number): string =>
   props.as === 'distance'
-    ? fmt.number(fmt.inUnits(v, 'distance', job.reader), 2, job.reader.decimal)
-    : fmt.figureOf(v, props.as, job.reader)
+    ? fmt.number(fmt.inUnits(value, 'distance', job.reader), 2, job.reader.decimal)
+    : fmt.figureOf(value, props.as, job.reader)
 let sent: number | null | undefined
 watch(
   () => props.modelValue,
-  (v) => {
+  (value) => {
     // What was typed here stays as it was typed.
-    if (Object.is(v, sent) || (v !== null && Number.isNaN(v))) return
-    text.value = v === null ? '' : bare(v)
+    if (Object.is(value, sent) || (value !== null && Number.isNaN(value))) return
+    text.value = value === null ? '' : bare(value)
     asked.value = null
   },
   { immediate: true },
@@ -66,12 +66,12 @@ const typed = computed(() =>
   text.value.trim() ? parseQuantity(text.value, props.as, job.reader, props.near ?? 0) : null,
 )
 const range = computed(() => {
-  const v = typed.value?.value
-  if (v === undefined) return ''
-  if (props.least !== undefined && v < props.least - 1e-9)
-    return word('frame-is-too-little-here', { shown: shown(v) })
-  if (props.most !== undefined && v > props.most + 1e-9)
-    return word('frame-is-more-than-can', { shown: shown(v) })
+  const value = typed.value?.value
+  if (value === undefined) return ''
+  if (props.least !== undefined && value < props.least - 1e-9)
+    return word('frame-is-too-little-here', { shown: shown(value) })
+  if (props.most !== undefined && value > props.most + 1e-9)
+    return word('frame-is-more-than-can', { shown: shown(value) })
   return ''
 })
 const fault = computed(() => {
@@ -83,37 +83,37 @@ const fault = computed(() => {
 const shown = (v: number): string => fmt.print(v, props.as, job.reader)
 /** What it was understood as, where that is not what stands there. */
 const understood = computed(() => {
-  const t = typed.value
-  if (!t || asked.value || fault.value) return ''
-  const says = shown(t.value)
-  return t.bare && says.replace(/ .*/, '') === text.value.trim() ? '' : says
+  const read = typed.value
+  if (!read || asked.value || fault.value) return ''
+  const says = shown(read.value)
+  return read.bare && says.replace(/ .*/, '') === text.value.trim() ? '' : says
 })
-function send(v: number | null): void {
-  sent = v
-  emit('update:modelValue', v)
+function send(value: number | null): void {
+  sent = value
+  emit('update:modelValue', value)
 }
 function take(said: string): void {
   text.value = said
   asked.value = null
-  const t = typed.value
+  const read = typed.value
   if (!said.trim()) return send(null)
-  if (!t || range.value) return send(NaN)
+  if (!read || range.value) return send(NaN)
   const other =
     props.near != null
-      ? looksLikeOther(t, props.as, job.reader, props.near)
+      ? looksLikeOther(read, props.as, job.reader, props.near)
       : props.usual
-        ? unusualHere(t, props.as, job.reader, props.usual)
+        ? unusualHere(read, props.as, job.reader, props.usual)
         : null
   if (other !== null) {
-    asked.value = { own: t.value, other }
+    asked.value = { own: read.value, other }
     return send(NaN)
   }
-  send(t.value)
+  send(read.value)
 }
-function meant(v: number): void {
+function meant(value: number): void {
   asked.value = null
-  text.value = bare(v)
-  send(v)
+  text.value = bare(value)
+  send(value)
 }
 /** A bare figure keeps its meaning when the reader's units change under it. */
 watch(unit, (now, before) => {

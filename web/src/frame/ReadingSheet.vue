@@ -39,14 +39,14 @@ async function save(): Promise<void> {
   const entries = all.filter((r): r is { what: string; value: number } => r.value !== null)
   if (!entries.length) return void (fault.value = word('frame-nothing-is-typed-in'))
   await job.write(
-    entries.map((r) => ({
+    entries.map((entry) => ({
       kind: 'reading',
       data: {
         placeId: placeId.value,
-        what: r.what,
+        what: entry.what,
         basis: 'typed',
         atS: clock.nowS - clock.offsetS,
-        value: r.value,
+        value: entry.value,
       },
     })),
     word('frame-reading-kept'),

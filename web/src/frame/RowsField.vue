@@ -19,8 +19,8 @@ defineProps<{
 }>()
 const emit = defineEmits<{ load: []; file: [name: string] }>()
 const csv = defineModel<string>({ required: true })
-async function pick(e: Event): Promise<void> {
-  const file = (e.target as HTMLInputElement).files?.[0]
+async function pick(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
   csv.value = await file.text()
   emit('file', file.name.replace(/\.csv$/i, ''))

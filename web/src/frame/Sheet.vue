@@ -34,9 +34,9 @@ function beside(): void {
   else emit('close')
 }
 /** Enter in a field does what the sheet's main button does. */
-function enter(e: KeyboardEvent): void {
-  if (!(e.target as HTMLElement).matches(TYPED)) return
-  e.preventDefault()
+function enter(event: KeyboardEvent): void {
+  if (!(event.target as HTMLElement).matches(TYPED)) return
+  event.preventDefault()
   box.value?.querySelector<HTMLButtonElement>('.button.main:not(:disabled)')?.click()
 }
 </script>

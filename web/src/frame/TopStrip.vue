@@ -35,15 +35,15 @@ const effect = computed(() => {
     : word('frame-cement-stays-open-about', { fig: open.fig.value })
 })
 const sentence = computed(() => {
-  const c = view.conditions
-  const wall = c.wallC ?? c.airC
+  const now = view.conditions
+  const wall = now.wallC ?? now.airC
   if (wall === null) return word('frame-no-reading-yet-type')
-  const said = word(c.dewC === null ? 'frame-it-is' : 'frame-it-is-above-dew', {
-    which: c.wallC === null ? 'air' : 'wall',
+  const said = word(now.dewC === null ? 'frame-it-is' : 'frame-it-is-above-dew', {
+    which: now.wallC === null ? 'air' : 'wall',
     c: wall,
-    above: c.dewC === null ? null : wall - c.dewC,
+    above: now.dewC === null ? null : wall - now.dewC,
   })
-  const age = view.nowS - c.lastAtS
+  const age = view.nowS - now.lastAtS
   const old = age > 7200 ? word('frame-last-reading-ago', { age }) : ''
   // On the phone one line is all there is: it does without the full stop.
   return `${narrow.value && !old ? said.replace(/\.(?=[^.]*$)/, '') : said} ${old}`.trim()
@@ -54,8 +54,8 @@ const kept = computed(() =>
     : `${word('frame-what-you-do-is')} `,
 )
 const damp = computed(() => {
-  const c = view.conditions
-  return c.dewC !== null && (c.wallC ?? c.airC ?? 99) - c.dewC < 1
+  const now = view.conditions
+  return now.dewC !== null && (now.wallC ?? now.airC ?? 99) - now.dewC < 1
 })
 </script>
 

@@ -102,8 +102,8 @@ function drawChart(paper: Paper, certificate: Certificate, top: number, high: nu
   const [pressure, degrees] = [own('fine'), own('temperature')]
   const read = readings.map((r) => [r.atS, pressure(r.bar)] as const)
   const corrected = certificate.corrected.map((r) => [r.atS, pressure(r.bar)] as const)
-  const warm = readings.flatMap((r) =>
-    r.temperatureC === null ? [] : [[r.atS, degrees(r.temperatureC)] as const],
+  const warm = readings.flatMap((reading) =>
+    reading.temperatureC === null ? [] : [[reading.atS, degrees(reading.temperatureC)] as const],
   )
   const values = [...read, ...corrected].map(([, v]) => v)
   const bars = roundScale([...values, pressure(allowed), pressure(certificate.test.bar)], 4)

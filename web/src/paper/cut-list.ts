@@ -117,26 +117,26 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
       paper.text(shortened(paper, bends, 2.8, WIDE_MM - 28), MARGIN_MM + 28, y + ROW_MM + 3.5, 2.8)
     }
   }
-  let p = feed.page()
+  let page = feed.page()
   if (!rows.length) {
-    p.text(word('paper-no-pieces-yet'), MARGIN_MM, 20)
+    page.text(word('paper-no-pieces-yet'), MARGIN_MM, 20)
     return feed.bytes()
   }
-  title(p, says, reader, false)
+  title(page, says, reader, false)
   feed.as('Table', () => {
     let y = HEAD_MM
-    feed.as('TR', () => columns(p, false))
-    for (const r of rows) {
-      const high = ROW_MM + (r.bends.length ? ROW_MM - 1 : 0)
+    feed.as('TR', () => columns(page, false))
+    for (const item of rows) {
+      const high = ROW_MM + (item.bends.length ? ROW_MM - 1 : 0)
       if (y + high > sheet.long - MARGIN_MM) {
-        p = feed.page()
-        title(p, says, reader, true)
-        columns(p, true)
+        page = feed.page()
+        title(page, says, reader, true)
+        columns(page, true)
         y = HEAD_MM
       }
-      feed.as('TR', () => row(p, r, y))
+      feed.as('TR', () => row(page, item, y))
       y += high
-      p.line(MARGIN_MM, y, MARGIN_MM + WIDE_MM, y, 0.15)
+      page.line(MARGIN_MM, y, MARGIN_MM + WIDE_MM, y, 0.15)
     }
   })
   return feed.bytes()

@@ -28,11 +28,11 @@ function fitted(paper: Paper, text: string, x: number, y: number, mostMm: number
 export async function hangTags(job: string, tags: readonly HangTag[], sheet: Sheet): Promise<Uint8Array> {
   const high = (sheet.long - 2 * MARGIN_MM) / DOWN
   const feed = await book(word('paper-hang-tags', { job }), sheet)
-  let p: Paper | null = null
+  let page: Paper | null = null
   tags.forEach((tag, i) => {
     const at = i % (ACROSS * DOWN)
-    if (at === 0) p = feed.page()
-    const paper = p as unknown as Paper
+    if (at === 0) page = feed.page()
+    const paper = page as unknown as Paper
     const x = MARGIN_MM + (at % ACROSS) * WIDE_MM
     const y = MARGIN_MM + Math.floor(at / ACROSS) * high
     paper.box(x, y, WIDE_MM, high)

@@ -33,11 +33,11 @@ export async function labelSheets(job: string, labels: readonly Label[], sheet: 
   const high = (sheet.long - 2 * MARGIN_MM) / DOWN
   const textMm = wide - CODE_MM - 8
   const feed = await book(word('paper-labels', { job }), sheet)
-  let p: Paper | null = null
+  let page: Paper | null = null
   labels.forEach((label, i) => {
     const at = i % (ACROSS * DOWN)
-    if (at === 0) p = feed.page()
-    const paper = p as unknown as Paper
+    if (at === 0) page = feed.page()
+    const paper = page as unknown as Paper
     const x = MARGIN_MM + (at % ACROSS) * wide
     const y = MARGIN_MM + Math.floor(at / ACROSS) * high
     paper.box(x, y, wide, high)

@@ -42,8 +42,13 @@ function ruler(paper: Paper, x: number, y: number): void {
   paper.text('100 mm', x + 100, y + 9, 3.2, { end: true })
   const right = x + 130
   paper.line(right, y, right + 4 * INCH_MM, y, 0.35)
-  for (let q = 0; q <= 16; q++)
-    paper.line(right + (q * INCH_MM) / 4, y, right + (q * INCH_MM) / 4, y + (q % 4 ? 3 : 5))
+  for (let sixteenth = 0; sixteenth <= 16; sixteenth++)
+    paper.line(
+      right + (sixteenth * INCH_MM) / 4,
+      y,
+      right + (sixteenth * INCH_MM) / 4,
+      y + (sixteenth % 4 ? 3 : 5),
+    )
   paper.text('4 in', right + 4 * INCH_MM, y + 9, 3.2, { end: true })
 }
 
@@ -91,18 +96,18 @@ function drawStrips(page: () => Paper, job: string, strips: readonly Strip[], re
     y = FIRST_MM
     return paper
   }
-  let p = begin()
+  let sheetNow = begin()
   const room = (mm: number): void => {
-    if (y + mm > sheet.short - MARGIN_MM) p = begin()
+    if (y + mm > sheet.short - MARGIN_MM) sheetNow = begin()
   }
-  for (const s of fits) {
+  for (const one of fits) {
     room(STRIP_MM)
-    strip(p, s, MARGIN_MM, y, reader)
+    strip(sheetNow, one, MARGIN_MM, y, reader)
     y += STRIP_MM
   }
   for (const strip of tooLong) {
     room(6)
-    p.text(
+    sheetNow.text(
       word('paper-depth-check-longer-than', {
         size: strip.size,
         depth: fmt.length(strip.depthMm, reader),

@@ -37,8 +37,8 @@ interface Set {
 /** Narrow spaces become plain ones; a letter that no font here has becomes a box, and the paper says so. */
 function printable(set: Set, text: string): string {
   return [...text.replace(/[\u202f\u00a0\u2009]/g, ' ').replace(/[\r\n\t]+/g, ' ')]
-    .map((c) => {
-      if (set.knows(c)) return c
+    .map((character) => {
+      if (set.knows(character)) return character
       set.unknown = true
       return letters.read ? '\u25a1' : '\u00a4'
     })
@@ -103,13 +103,13 @@ class PdfPaper implements Paper {
       }),
     )
   }
-  box(x: number, y: number, w: number, h: number, fill = false): void {
+  box(x: number, y: number, wide: number, high: number, fill = false): void {
     this.tags.artifact(this.page, () =>
       this.page.drawRectangle({
         x: x * PT_PER_MM,
-        y: this.y(y + h),
-        width: w * PT_PER_MM,
-        height: h * PT_PER_MM,
+        y: this.y(y + high),
+        width: wide * PT_PER_MM,
+        height: high * PT_PER_MM,
         ...(fill ? { color: INK } : { borderColor: INK, borderWidth: 0.25 * PT_PER_MM }),
       }),
     )
@@ -167,13 +167,13 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
   doc.setCreator('Jugalis')
   doc.setLanguage(languageNow())
   const set = await setOf(doc)
-  const [w, h] = lying ? [sheet.long, sheet.short] : [sheet.short, sheet.long]
+  const [wide, high] = lying ? [sheet.long, sheet.short] : [sheet.short, sheet.long]
   const papers: Paper[] = []
   const tags = new Tags()
   return {
     as: (role, work) => tags.within(role, work),
     page: () => {
-      const paper = new PdfPaper(doc.addPage([w * PT_PER_MM, h * PT_PER_MM]), set, h, tags)
+      const paper = new PdfPaper(doc.addPage([wide * PT_PER_MM, high * PT_PER_MM]), set, high, tags)
       papers.push(paper)
       return paper
     },
@@ -182,8 +182,8 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
         papers.forEach((paper, i) =>
           paper.text(
             word('paper-page-of', { page: i + 1, pages: papers.length }),
-            w - MARGIN_MM,
-            h - MARGIN_MM,
+            wide - MARGIN_MM,
+            high - MARGIN_MM,
             1.9,
             {
               end: true,
@@ -192,7 +192,7 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
           ),
         )
       if (set.unknown)
-        papers.at(-1)?.text(word('paper-some-letters-here-are'), MARGIN_MM, h - MARGIN_MM + 4, 1.9)
+        papers.at(-1)?.text(word('paper-some-letters-here-are'), MARGIN_MM, high - MARGIN_MM + 4, 1.9)
       tags.write(doc)
       return doc.save()
     },

@@ -38,8 +38,8 @@ function tableOf(
   }
 }
 /** What a spreadsheet would run as a formula, a line feed before it or not, is marked as text. */
-const plainText = (v: string | number | null): string | number | null =>
-  typeof v === 'string' && /^[\s\u00a0]*[=+@-]/.test(v) && !/^-?\d/.test(v) ? `'${v}` : v
+const plainText = (value: string | number | null): string | number | null =>
+  typeof value === 'string' && /^[\s\u00a0]*[=+@-]/.test(value) && !/^-?\d/.test(value) ? `'${value}` : value
 
 /** The cut list as CSV. */
 export function cutCsv(rows: readonly CutRow[], reader: Reader): string {
@@ -53,9 +53,13 @@ export async function cutWorkbook(rows: readonly CutRow[], reader: Reader): Prom
   const { default: write } = await import('write-excel-file/universal')
   const { head, body } = tableOf(rows, reader)
   const top = head.map((value) => ({ value, fontWeight: 'bold' as const }))
-  const cells = body.map((r) =>
-    r.map((v) =>
-      v === null ? null : typeof v === 'number' ? { type: Number, value: v } : { type: String, value: v },
+  const cells = body.map((row) =>
+    row.map((value) =>
+      value === null
+        ? null
+        : typeof value === 'number'
+          ? { type: Number, value: value }
+          : { type: String, value: value },
     ),
   )
   return write([top, ...cells], {

@@ -20,19 +20,19 @@ export function draftsOf(
   { wallS, offsetS }: { wallS: number; offsetS: number },
 ): Omit<Draft, 'deviceSeq'>[] {
   const last = seen.at(-1)?.id
-  return entries.map((e) => {
-    const ofJoint = e.jointId ? seen.findLast((x) => x.jointId === e.jointId)?.id : undefined
+  return entries.map((entry) => {
+    const ofJoint = entry.jointId ? seen.findLast((x) => x.jointId === entry.jointId)?.id : undefined
     const follows = [...new Set([last, ofJoint].filter((x): x is string => Boolean(x)))]
     return {
       id: crypto.randomUUID(),
-      kind: e.kind,
-      v: KINDS[e.kind]?.v ?? 1,
-      jointId: e.jointId ?? null,
-      atDeviceS: e.atS === undefined ? wallS : e.atS - offsetS,
+      kind: entry.kind,
+      v: KINDS[entry.kind]?.v ?? 1,
+      jointId: entry.jointId ?? null,
+      atDeviceS: entry.atS === undefined ? wallS : entry.atS - offsetS,
       // What lies in the past is not said to follow what is only known now.
-      after: e.atS === undefined ? follows : [],
+      after: entry.atS === undefined ? follows : [],
       // Vue's proxies can't be stored; this device's store takes plain data only.
-      data: JSON.parse(JSON.stringify(e.data)) as Record<string, unknown>,
+      data: JSON.parse(JSON.stringify(entry.data)) as Record<string, unknown>,
     }
   })
 }

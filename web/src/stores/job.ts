@@ -51,13 +51,13 @@ function useShown(jobId: Ref<string | null>, sync: Ref<Sync>, state: Ref<JobStat
   const returned = computed(() => sync.value.returned)
   const reader = computed<Reader>(() => prefs.readerFor(state.value.job.school))
   watch(reader, (r) => (reading.value = r), { immediate: true, flush: 'sync' })
-  const t = (m: AnyMsg): string => told(m, reader.value)
+  const say = (m: AnyMsg): string => told(m, reader.value)
   /** The line at the head of the log, as far as it is known here. */
   const logHead = (): { seq: number; hash: string } => ({
     seq: sync.value.head.seq,
     hash: sync.value.head.hash ?? '',
   })
-  return { status, offline, returned, reader, t, logHead }
+  return { status, offline, returned, reader, t: say, logHead }
 }
 
 /** The log of one job in step with the server, and who is on it. */

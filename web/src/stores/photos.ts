@@ -55,15 +55,15 @@ export async function send(jobId: string): Promise<number> {
   const db = await shelf().catch(() => null)
   const waiting = (await db?.getAllFromIndex('photos', 'sent', [jobId, 0]).catch(() => [])) ?? []
   let left = waiting.length
-  for (const p of waiting) {
-    const res = await fetch(`/api/jobs/${jobId}/photos/${p.hash}`, {
+  for (const photo of waiting) {
+    const res = await fetch(`/api/jobs/${jobId}/photos/${photo.hash}`, {
       method: 'PUT',
       credentials: 'same-origin',
-      headers: { 'content-type': p.bytes.type },
-      body: p.bytes,
+      headers: { 'content-type': photo.bytes.type },
+      body: photo.bytes,
     }).catch(() => null)
     if (!res?.ok) continue
-    await db?.put('photos', { ...p, sent: 1 }).catch(() => undefined)
+    await db?.put('photos', { ...photo, sent: 1 }).catch(() => undefined)
     left--
   }
   return left

@@ -13,8 +13,8 @@ export interface Person {
 /** Who signed in last on this device; taken away by signing out. */
 const KEY = 'jugalis-person'
 function remembered(): Person | null {
-  const p = readJson<Partial<Person>>(KEY)
-  return typeof p?.personId === 'string' && typeof p.name === 'string' ? (p as Person) : null
+  const person = readJson<Partial<Person>>(KEY)
+  return typeof person?.personId === 'string' && typeof person.name === 'string' ? (person as Person) : null
 }
 /** Signed out on this device and the server has not heard of it yet. */
 const OUT = 'jugalis-signed-out'
@@ -113,8 +113,8 @@ export const useSession = defineStore('session', () => {
     asked = null
   }
   // Another tab signed in as somebody else, or out: nothing is written here under the name that was.
-  window.addEventListener('storage', (e) => {
-    if (e.key === KEY && remembered()?.personId !== person.value?.personId) location.reload()
+  window.addEventListener('storage', (event) => {
+    if (event.key === KEY && remembered()?.personId !== person.value?.personId) location.reload()
   })
   return { person, lapsed, ask, heard, signIn, signOut }
 })

@@ -49,10 +49,10 @@ export const mustHearFirst = (waits: readonly Waits[], clock: ClockFacts): boole
 export function firstOf<T extends Pick<Waits, 'draft'>>(waits: readonly T[]): T[] {
   let bytes = 0
   const out: T[] = []
-  for (const w of waits.slice(0, SEND.entries)) {
-    bytes += JSON.stringify(w.draft).length
+  for (const entry of waits.slice(0, SEND.entries)) {
+    bytes += JSON.stringify(entry.draft).length
     if (out.length && bytes > SEND.bytes) break
-    out.push(w)
+    out.push(entry)
   }
   return out
 }

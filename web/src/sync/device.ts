@@ -69,8 +69,8 @@ const all = async (jobId?: string): Promise<Kept[]> => {
 
 const by =
   (personId: string) =>
-  (w: Kept): boolean =>
-    w.personId === undefined || w.personId === personId
+  (entry: Kept): boolean =>
+    entry.personId === undefined || entry.personId === personId
 
 /** Keeps entries on this device, numbered in order, before anything is sent; in this page alone where it can't. */
 export async function keep(

@@ -96,10 +96,10 @@ export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) =
   const perform = performer(ports, tell)
 
   function tell(happened: Happened): void {
-    const n = next(sync, happened, ports.clock())
-    sync = n.sync
+    const after = next(sync, happened, ports.clock())
+    sync = after.sync
     changed(sync, happened)
-    if (at) for (const todo of n.todo) void perform(todo, at)
+    if (at) for (const todo of after.todo) void perform(todo, at)
     if (sync.busy) return
     const waiters = idle
     idle = []

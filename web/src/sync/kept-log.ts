@@ -59,7 +59,7 @@ export async function open(jobId: string, personId: string): Promise<Kept> {
     const parts = (await db.getAll('parts', partsOf(jobId))).sort((a, b) => a.from - b.from)
     // A stretch that is missing would leave a hole: what lies behind it is read again.
     const whole: Part[] = []
-    for (const p of parts) if (p.from === (whole.at(-1)?.head ?? 0) + 1) whole.push(p)
+    for (const part of parts) if (part.from === (whole.at(-1)?.head ?? 0) + 1) whole.push(part)
     const last = whole.at(-1)
     if (!last) return { ...none, members: mine.members }
     const events = whole.flatMap((p) => p.events)
@@ -74,7 +74,7 @@ export async function open(jobId: string, personId: string): Promise<Kept> {
 }
 async function dropOldest(db: IDBPDatabase<Shelf>): Promise<void> {
   const jobs = (await db.getAll('jobs')).sort((a, b) => b.openedAtMs - a.openedAtMs)
-  for (const j of jobs.slice(MOST_JOBS)) await drop(j.jobId)
+  for (const job of jobs.slice(MOST_JOBS)) await drop(job.jobId)
 }
 
 export async function keepPart(jobId: string, part: Part): Promise<void> {

@@ -36,9 +36,9 @@ const offset = (h: Heard): number => h.serverS - h.wallS
 export function placed(made: Moment, before: Heard | null, after: Heard | null): Placed {
   const apartBefore = before && apartS(before, made)
   const apartAfter = after && apartS(made, after)
-  const by = (h: Heard, apart: number): Placed => ({
-    atS: made.wallS + offset(h),
-    errorS: h.roundTripS + Math.abs(apart),
+  const by = (heard: Heard, apart: number): Placed => ({
+    atS: made.wallS + offset(heard),
+    errorS: heard.roundTripS + Math.abs(apart),
   })
   // The wall clock ran true since it was last set right, or until it was: that says it.
   if (before && apartBefore !== null && Math.abs(apartBefore) <= TOGETHER_S) return by(before, apartBefore)

@@ -50,10 +50,10 @@ export function usePorts(): Ports {
   ): Promise<T> {
     const sentAt = Date.now()
     try {
-      const r = await api<T>(method, path, body)
-      clock.heard(r.serverNowS, sentAt, Date.now())
+      const answer = await api<T>(method, path, body)
+      clock.heard(answer.serverNowS, sentAt, Date.now())
       session.heard()
-      return r
+      return answer
     } catch (error) {
       session.heard(error)
       throw error

@@ -16,11 +16,15 @@ const X = (mm: number): number => MARGIN + (mm / props.longestMm) * (width.value
 const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 const CHAR_PX = 8.5
 const pieces = computed(() =>
-  props.bar.cuts.map((c) => {
-    const tag = props.tags.get(c.id) ?? ''
-    const room = X(c.atMm + c.lengthMm) - X(c.atMm) - 6
+  props.bar.cuts.map((cut) => {
+    const tag = props.tags.get(cut.id) ?? ''
+    const room = X(cut.atMm + cut.lengthMm) - X(cut.atMm) - 6
     const fits = (text: string): boolean => text.length * CHAR_PX <= room
-    return { ...c, tag: fits(tag) ? tag : '', figure: fits(figure(c.lengthMm)) ? figure(c.lengthMm) : '' }
+    return {
+      ...cut,
+      tag: fits(tag) ? tag : '',
+      figure: fits(figure(cut.lengthMm)) ? figure(cut.lengthMm) : '',
+    }
   }),
 )
 const says = computed(() =>

@@ -28,14 +28,18 @@ const job = useJob()
 const box = ref<HTMLElement>()
 const width = useWidth(box, 360)
 const bounds = computed(() => {
-  const xs = props.shapes.flatMap((s) =>
-    s.kind === 'socket' ? [s.face, s.stop] : s.kind === 'mark' ? [s.at] : [s.x1, s.x2],
+  const xs = props.shapes.flatMap((shape) =>
+    shape.kind === 'socket'
+      ? [shape.face, shape.stop]
+      : shape.kind === 'mark'
+        ? [shape.at]
+        : [shape.x1, shape.x2],
   )
   const od = greatest([
-    ...props.shapes.map((s) => {
-      if (s.kind === 'socket') return s.odMm + s.wallMm * 2
-      if (s.kind === 'pipe') return s.odMm
-      return s.kind === 'ring' ? s.outerMm : 0
+    ...props.shapes.map((shape) => {
+      if (shape.kind === 'socket') return shape.odMm + shape.wallMm * 2
+      if (shape.kind === 'pipe') return shape.odMm
+      return shape.kind === 'ring' ? shape.outerMm : 0
     }),
     1,
   ])
@@ -51,21 +55,21 @@ const scale = computed(() =>
 const left = computed(() => (width.value - (bounds.value.max - bounds.value.min) * scale.value) / 2)
 const X = (mm: number): number => left.value + (mm - bounds.value.min) * scale.value
 const mid = computed(() => props.height / 2)
-const H = (mm: number): number => mm * scale.value
+const high = (mm: number): number => mm * scale.value
 const socket = computed(() => props.shapes.find((s) => s.kind === 'socket'))
 const pipes = computed(() => props.shapes.filter((s) => s.kind === 'pipe'))
 const pipe = computed(() => pipes.value[0])
 /** Each ring is cut by the section above and below the axis. */
 const rings = computed(() =>
-  props.shapes.flatMap((s) =>
-    s.kind === 'ring'
+  props.shapes.flatMap((shape) =>
+    shape.kind === 'ring'
       ? ([-1, 1] as const).map((side) => ({
-          key: `${s.as} ${s.x1} ${s.innerMm} ${side}`,
-          as: s.as,
-          x: X(s.x1),
-          y: side < 0 ? mid.value - H(s.outerMm / 2) : mid.value + H(s.innerMm / 2),
-          width: Math.max(2, H(s.x2 - s.x1)),
-          height: Math.max(2, H((s.outerMm - s.innerMm) / 2)),
+          key: `${shape.as} ${shape.x1} ${shape.innerMm} ${side}`,
+          as: shape.as,
+          x: X(shape.x1),
+          y: side < 0 ? mid.value - high(shape.outerMm / 2) : mid.value + high(shape.innerMm / 2),
+          width: Math.max(2, high(shape.x2 - shape.x1)),
+          height: Math.max(2, high((shape.outerMm - shape.innerMm) / 2)),
         }))
       : [],
   ),
@@ -73,8 +77,8 @@ const rings = computed(() =>
 const wet = computed(() => props.shapes.find((s) => s.kind === 'wet'))
 const gap = computed(() => props.shapes.find((s) => s.kind === 'gap'))
 const marks = computed(() => props.shapes.filter((s) => s.kind === 'mark'))
-const pipeTop = computed(() => mid.value - H((pipe.value?.odMm ?? 0) / 2))
-const pipeBottom = computed(() => mid.value + H((pipe.value?.odMm ?? 0) / 2))
+const pipeTop = computed(() => mid.value - high((pipe.value?.odMm ?? 0) / 2))
+const pipeBottom = computed(() => mid.value + high((pipe.value?.odMm ?? 0) / 2))
 const reads = computed(() => props.reader ?? job.reader)
 const figure = (mm: number | null): string => (mm === null ? '' : fmt.lengthFigure(mm, reads.value))
 const markSays = (as: string): string =>
@@ -112,25 +116,25 @@ const markSays = (as: string): string =>
       </defs>
       <g v-if="socket">
         <path
-          :d="`M${X(socket.face)} ${mid - H(socket.odMm / 2 + socket.wallMm)}H${X(socket.stop) + H(socket.wallMm)}V${mid + H(socket.odMm / 2 + socket.wallMm)}H${X(socket.face)}V${mid + H(socket.odMm / 2)}H${X(socket.stop)}V${mid - H(socket.odMm / 2)}H${X(socket.face)}Z`"
+          :d="`M${X(socket.face)} ${mid - high(socket.odMm / 2 + socket.wallMm)}H${X(socket.stop) + high(socket.wallMm)}V${mid + high(socket.odMm / 2 + socket.wallMm)}H${X(socket.face)}V${mid + high(socket.odMm / 2)}H${X(socket.stop)}V${mid - high(socket.odMm / 2)}H${X(socket.face)}Z`"
           class="socket"
         />
       </g>
       <g v-for="p in pipes" :key="p.x1">
         <rect
           :x="X(p.x1)"
-          :y="mid - H(p.odMm / 2)"
-          :width="H(p.x2 - p.x1)"
-          :height="H(p.odMm)"
+          :y="mid - high(p.odMm / 2)"
+          :width="high(p.x2 - p.x1)"
+          :height="high(p.odMm)"
           class="bore"
         />
         <rect
           v-for="side in [0, 1]"
           :key="side"
           :x="X(p.x1)"
-          :y="side ? mid + H(p.odMm / 2) - Math.max(3, H(p.wallMm)) : mid - H(p.odMm / 2)"
-          :width="H(p.x2 - p.x1)"
-          :height="Math.max(3, H(p.wallMm))"
+          :y="side ? mid + high(p.odMm / 2) - Math.max(3, high(p.wallMm)) : mid - high(p.odMm / 2)"
+          :width="high(p.x2 - p.x1)"
+          :height="Math.max(3, high(p.wallMm))"
           class="wall"
         />
       </g>
@@ -148,7 +152,7 @@ const markSays = (as: string): string =>
         <rect
           :x="X(wet.x1)"
           :y="pipeTop - 5"
-          :width="H(wet.x2 - wet.x1)"
+          :width="high(wet.x2 - wet.x1)"
           height="8"
           class="wet"
           fill="url(#wet-hatch)"
@@ -156,7 +160,7 @@ const markSays = (as: string): string =>
         <rect
           :x="X(wet.x1)"
           :y="pipeBottom - 3"
-          :width="H(wet.x2 - wet.x1)"
+          :width="high(wet.x2 - wet.x1)"
           height="8"
           class="wet"
           fill="url(#wet-hatch)"

@@ -14,10 +14,10 @@ const FROM_HOOK_PX = 18
 const FROM_END_PX = 24
 const end = computed(() => props.x + (props.toMm - props.fromMm) * props.pxPerMm)
 const ticks = computed(() =>
-  lengthTicks(props.fromMm, props.toMm, props.pxPerMm, job.reader).map((t) => {
-    const x = props.x + (t.mm - props.fromMm) * props.pxPerMm
+  lengthTicks(props.fromMm, props.toMm, props.pxPerMm, job.reader).map((tick) => {
+    const x = props.x + (tick.mm - props.fromMm) * props.pxPerMm
     const clear = x > props.x + FROM_HOOK_PX && x < end.value - FROM_END_PX
-    return { ...t, x, label: clear ? t.label : null }
+    return { ...tick, x, label: clear ? tick.label : null }
   }),
 )
 </script>

@@ -44,11 +44,11 @@ const mid = computed(() => TOP + 12 + pipeH.value / 2)
 const tapeY = computed(() => mid.value + pipeH.value / 2 + 40)
 const height = computed(() => tapeY.value + 46)
 const ticks = computed(() => {
-  const u = job.reader
-  if (whole.value) return lengthTicks(0, lengthMm.value, scale.value, u)
+  const reader = job.reader
+  if (whole.value) return lengthTicks(0, lengthMm.value, scale.value, reader)
   return [
-    ...lengthTicks(0, halfMm.value, scale.value, u),
-    ...lengthTicks(lengthMm.value - halfMm.value, lengthMm.value, scale.value, u),
+    ...lengthTicks(0, halfMm.value, scale.value, reader),
+    ...lengthTicks(lengthMm.value - halfMm.value, lengthMm.value, scale.value, reader),
   ]
 })
 const fits = (at: number): boolean => {
@@ -64,15 +64,15 @@ const figure = (mm: number): string => fmt.lengthFigure(mm, job.reader)
 const ends = computed(() =>
   ([0, 1] as const)
     .filter((e) => props.piece.ends[e].depthMm)
-    .map((e) => ({
-      e,
-      depthX: x(e === 0 ? depth(0) : lengthMm.value - depth(1)),
-      checkX: x(e === 0 ? check(0) : lengthMm.value - check(1)),
-      sandX: x(e === 0 ? sand(0) : lengthMm.value - sand(1)),
-      faceX: x(e === 0 ? 0 : lengthMm.value),
+    .map((end) => ({
+      e: end,
+      depthX: x(end === 0 ? depth(0) : lengthMm.value - depth(1)),
+      checkX: x(end === 0 ? check(0) : lengthMm.value - check(1)),
+      sandX: x(end === 0 ? sand(0) : lengthMm.value - sand(1)),
+      faceX: x(end === 0 ? 0 : lengthMm.value),
       name: word('tapes-joint-in', {
-        joint: props.piece.ends[e].jointTag,
-        fitting: props.piece.ends[e].fitting?.fitting ?? word('tapes-fitting'),
+        joint: props.piece.ends[end].jointTag,
+        fitting: props.piece.ends[end].fitting?.fitting ?? word('tapes-fitting'),
       }),
     })),
 )

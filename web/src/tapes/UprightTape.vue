@@ -13,40 +13,40 @@ const TAPE_W = 74
 const [STEP, LEAST] = [46, 278]
 const marks = computed(() => {
   const length = props.piece.cutMm.value ?? 0
-  const at = props.piece.ends.flatMap((e, i) => {
+  const at = props.piece.ends.flatMap((end, i) => {
     const list: { mm: number; as: 'depth' | 'check' | 'sand' | 'bend'; says: string }[] = []
-    if (e.depthMm?.value != null)
+    if (end.depthMm?.value != null)
       list.push({
-        mm: i ? length - e.depthMm.value : e.depthMm.value,
+        mm: i ? length - end.depthMm.value : end.depthMm.value,
         as: 'depth',
-        says: word('tapes-depth', { figure: figure(e.depthMm.value) }),
+        says: word('tapes-depth', { figure: figure(end.depthMm.value) }),
       })
-    if (e.checkMarkMm?.value != null)
+    if (end.checkMarkMm?.value != null)
       list.push({
-        mm: i ? length - e.checkMarkMm.value : e.checkMarkMm.value,
+        mm: i ? length - end.checkMarkMm.value : end.checkMarkMm.value,
         as: 'check',
-        says: word('tapes-check', { figure: figure(e.checkMarkMm.value) }),
+        says: word('tapes-check', { figure: figure(end.checkMarkMm.value) }),
       })
-    if (e.sandMm?.value != null)
+    if (end.sandMm?.value != null)
       list.push({
-        mm: i ? length - e.sandMm.value : e.sandMm.value,
+        mm: i ? length - end.sandMm.value : end.sandMm.value,
         as: 'sand',
-        says: word('tapes-sand-to', { figure: figure(e.sandMm.value) }),
+        says: word('tapes-sand-to', { figure: figure(end.sandMm.value) }),
       })
     return list
   })
-  for (const b of props.piece.bends)
+  for (const bend of props.piece.bends)
     at.push({
-      mm: b.atMm,
+      mm: bend.atMm,
       as: 'bend',
-      says: word('tapes-bend', { turn: Math.abs(b.turnDeg), side: b.turnDeg < 0 ? 'right' : 'left' }),
+      says: word('tapes-bend', { turn: Math.abs(bend.turnDeg), side: bend.turnDeg < 0 ? 'right' : 'left' }),
     })
   const sorted = [...at].sort((a, b) => a.mm - b.mm)
-  const n = sorted.length
-  const half = Math.ceil(n / 2)
-  const tall = LEAST + Math.max(0, n - 4) * STEP
+  const count = sorted.length
+  const half = Math.ceil(count / 2)
+  const tall = LEAST + Math.max(0, count - 4) * STEP
   // Two marks near the hook, two near the cut: evenly set, since the tape itself carries the figures.
-  return sorted.map((m, i) => ({ ...m, y: i < half ? 54 + i * STEP : tall - 42 - (n - 1 - i) * STEP }))
+  return sorted.map((m, i) => ({ ...m, y: i < half ? 54 + i * STEP : tall - 42 - (count - 1 - i) * STEP }))
 })
 /** Taller where there are more marks than two an end. */
 const HEIGHT = computed(() => LEAST + Math.max(0, marks.value.length - 4) * STEP)

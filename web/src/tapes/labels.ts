@@ -21,12 +21,12 @@ export function placeEvery(list: readonly Labelled[], stride: number, rows: numb
   const ends = new Map<string, number>()
   const out: Placed[] = []
   for (let at = 0; at < list.length; at += stride) {
-    const l = list[at] as Labelled
-    const left = l.x - l.width / 2
+    const label = list[at] as Labelled
+    const left = label.x - label.width / 2
     let row = 0
-    while (row < rows && (ends.get(`${l.lane} ${row}`) ?? -Infinity) > left - APART_PX) row++
+    while (row < rows && (ends.get(`${label.lane} ${row}`) ?? -Infinity) > left - APART_PX) row++
     if (row === rows) return null
-    ends.set(`${l.lane} ${row}`, l.x + l.width / 2)
+    ends.set(`${label.lane} ${row}`, label.x + label.width / 2)
     out.push({ at, row })
   }
   return out

@@ -67,8 +67,8 @@ async function readWorkbook(bytes: Uint8Array, sheet: string | null): Promise<Ta
   }
   const found = sheets.find((s) => s.sheet === sheet) ?? sheets[0]
   if (!found) throw new NotATable({ code: 'files-no-sheet' })
-  const rows: Cells = found.data.map((r) =>
-    r.map((c) => (c === null ? null : c instanceof Date ? c.toISOString().slice(0, 10) : String(c))),
+  const rows: Cells = found.data.map((row) =>
+    row.map((c) => (c === null ? null : c instanceof Date ? c.toISOString().slice(0, 10) : String(c))),
   )
   const notes = putRight(rows, peekAt(files, found.sheet))
   return { rows, notes, sheets: sheets.map((s) => s.sheet), sheet: found.sheet }
@@ -76,10 +76,10 @@ async function readWorkbook(bytes: Uint8Array, sheet: string | null): Promise<Ta
 function unpacked(bytes: Uint8Array): Unzipped {
   let size = 0
   return unzipSync(bytes, {
-    filter: (f) => {
-      size += f.originalSize
+    filter: (file) => {
+      size += file.originalSize
       if (size > MOST_BYTES) throw new NotATable({ code: 'files-too-large' })
-      return /\.(xml|rels)$/.test(f.name)
+      return /\.(xml|rels)$/.test(file.name)
     },
   })
 }
@@ -93,16 +93,16 @@ function putRight(rows: Cells, peek: Peek): Worded[] {
   if (peek.hidden.length)
     notes.push({ code: 'files-hidden', values: { rows: peek.hidden.length, which: some(peek.hidden) } })
   let done = 0
-  for (const c of peek.cells) {
-    if (c.says === null) {
+  for (const cell of peek.cells) {
+    if (cell.says === null) {
       done++
       continue
     }
     // What has no value is shown as it stands, so that its row is named when it is read.
-    while (rows.length <= c.row) rows.push([])
-    const row = rows[c.row] as Cells[number]
-    while (row.length <= c.column) row.push(null)
-    row[c.column] = c.says
+    while (rows.length <= cell.row) rows.push([])
+    const row = rows[cell.row] as Cells[number]
+    while (row.length <= cell.column) row.push(null)
+    row[cell.column] = cell.says
   }
   if (done) notes.push({ code: 'files-formulas', values: { cells: done } })
   const errors = peek.cells.filter((c) => c.says?.startsWith('#')).length

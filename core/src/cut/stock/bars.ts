@@ -7,9 +7,9 @@ const MOST_SUMS = 20_000
 /** One pattern for each item and stock that holds it: the relaxation can cover everything from the start. */
 export const singles = (model: Model): Pattern[] =>
   model.items.flatMap((it, i) =>
-    model.stocks.flatMap((s, stock) => {
-      const n = Math.min(it.pieces.length, Math.floor(s.room / it.width))
-      return n > 0 ? [{ stock, counts: model.items.map((_, k) => (k === i ? n : 0)) }] : []
+    model.stocks.flatMap((bar, stock) => {
+      const most = Math.min(it.pieces.length, Math.floor(bar.room / it.width))
+      return most > 0 ? [{ stock, counts: model.items.map((_, k) => (k === i ? most : 0)) }] : []
     }),
   )
 
@@ -19,8 +19,8 @@ export function trimmed(model: Model, plan: readonly Pattern[]): Pattern[] {
   return plan
     .map((pattern) => ({
       stock: pattern.stock,
-      counts: pattern.counts.map((n, i) => {
-        const take = Math.min(n, left[i] as number)
+      counts: pattern.counts.map((wanted, i) => {
+        const take = Math.min(wanted, left[i] as number)
         left[i] = (left[i] as number) - take
         return take
       }),
@@ -45,8 +45,8 @@ export function reachable(model: Model, valueMm: number): number {
     if (sums.length > MOST_SUMS) return valueMm
     const next = new Map<number, number>()
     for (const sum of sums)
-      for (const l of lengths) {
-        const longer = sum + l
+      for (const lengthMm of lengths) {
+        const longer = sum + lengthMm
         if (longer >= valueMm - NEAR_MM) least = Math.min(least, longer)
         else if (longer < most) next.set(Math.round(longer * 1000), longer)
       }
@@ -62,8 +62,8 @@ export function barsOf(model: Model, plan: readonly Pattern[]): Bar[] {
     const stock = model.stocks[pattern.stock] as Stock
     const cuts: Cut[] = []
     let atMm = 0
-    pattern.counts.forEach((n, i) => {
-      for (const { id, lengthMm } of pieces[i]?.splice(0, n) ?? []) {
+    pattern.counts.forEach((count, i) => {
+      for (const { id, lengthMm } of pieces[i]?.splice(0, count) ?? []) {
         cuts.push({ id, atMm, lengthMm })
         atMm += lengthMm + model.kerfMm
       }

@@ -46,8 +46,8 @@ export class Correction {
   private learn(pattern: Pattern): void {
     const room = (this.model.stocks[pattern.stock] as Stock).room
     const waste = room / Math.max(1, widthOf(this.model, pattern.counts))
-    pattern.counts.forEach((n, i) => {
-      if (!n) return
+    pattern.counts.forEach((count, i) => {
+      if (!count) return
       const fresh = (this.model.items[i] as Item).width ** POWER * waste
       const share = MEMORY * (0.5 + this.random())
       this.worth[i] = (1 - share) * (this.worth[i] as number) + share * fresh
@@ -57,9 +57,9 @@ export class Correction {
 
 /** A small generator of its own, so that the same job gives the same plan. */
 export function seeded(seed: number): () => number {
-  let s = seed >>> 0
+  let state = seed >>> 0
   return () => {
-    s = (Math.imul(s, 1664525) + 1013904223) >>> 0
-    return s / 2 ** 32
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0
+    return state / 2 ** 32
   }
 }

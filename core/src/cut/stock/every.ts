@@ -14,9 +14,9 @@ export function everyPattern(model: Model, limit: number): Pattern[] | null {
       if (!open && counts.some((n) => n > 0)) out.push({ stock, counts: [...counts] })
       return out.length <= limit
     }
-    for (let n = Math.min(item.pieces.length, Math.floor(rest / item.width)); n >= 0; n--) {
-      counts[i] = n
-      if (!fill(stock, i + 1, rest - n * item.width)) return false
+    for (let times = Math.min(item.pieces.length, Math.floor(rest / item.width)); times >= 0; times--) {
+      counts[i] = times
+      if (!fill(stock, i + 1, rest - times * item.width)) return false
     }
     counts[i] = 0
     return true

@@ -16,13 +16,13 @@ export function greedyPlan(
   const plan: Pattern[] = []
   while (left.some((n) => n > 0)) {
     let best: { pattern: Pattern; score: number } | null = null
-    model.stocks.forEach((s, stock) => {
+    model.stocks.forEach((bar, stock) => {
       if ((counts[stock] as number) <= 0) return
-      const filled = fill(s.room, left)
+      const filled = fill(bar.room, left)
       const width = filled.reduce((sum, n, i) => sum + n * (model.items[i] as Item).width, 0)
       if (width === 0) return
       // An offcut costs nothing: the fuller the better. Of new stock, what is cut off counts.
-      const score = s.offcut ? 1 + width / s.room : width / s.room
+      const score = bar.offcut ? 1 + width / bar.room : width / bar.room
       if (!best || score > best.score) best = { pattern: { stock, counts: filled }, score }
     })
     if (!best) return null
@@ -40,8 +40,8 @@ const longestFirst =
   (room: number, left: readonly number[]): number[] => {
     let rest = room
     return model.items.map((it, i) => {
-      const n = Math.min(left[i] as number, Math.floor(rest / it.width))
-      rest -= n * it.width
-      return n
+      const count = Math.min(left[i] as number, Math.floor(rest / it.width))
+      rest -= count * it.width
+      return count
     })
   }

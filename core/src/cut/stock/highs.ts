@@ -17,7 +17,7 @@ interface Highs {
 export const solverFrom =
   (highs: Highs): Solve =>
   (lp, options) => {
-    const r = highs.solve(lp, {
+    const found = highs.solve(lp, {
       output_flag: false,
       // Proved means proved: no plan is called least because it is nearly so.
       mip_rel_gap: 0,
@@ -25,9 +25,9 @@ export const solverFrom =
       ...(options?.timeLimitS === undefined ? {} : { time_limit: options.timeLimitS }),
     })
     return {
-      objective: r.ObjectiveValue,
-      optimal: r.Status === 'Optimal',
-      columns: Object.fromEntries(Object.entries(r.Columns).map(([name, c]) => [name, c.Primal ?? 0])),
-      duals: Object.fromEntries(r.Rows.map((row) => [row.Name, row.Dual ?? 0])),
+      objective: found.ObjectiveValue,
+      optimal: found.Status === 'Optimal',
+      columns: Object.fromEntries(Object.entries(found.Columns).map(([name, c]) => [name, c.Primal ?? 0])),
+      duals: Object.fromEntries(found.Rows.map((row) => [row.Name, row.Dual ?? 0])),
     }
   }

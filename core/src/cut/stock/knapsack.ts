@@ -17,20 +17,20 @@ export class Fillings {
       if (it.worth <= 0) return
       let left = Math.min(it.most, Math.floor(room / it.width))
       for (let times = 1; left > 0; times *= 2) {
-        const n = Math.min(times, left)
-        left -= n
-        this.add(item, n, it.width * n, it.worth * n)
+        const taken = Math.min(times, left)
+        left -= taken
+        this.add(item, taken, it.width * taken, it.worth * taken)
       }
     })
   }
   private add(item: number, times: number, width: number, worth: number): void {
     const { best, room } = this
     const taken = new Uint8Array(room + 1)
-    for (let c = room; c >= width; c--) {
-      const with_ = (best[c - width] as number) + worth
-      if (with_ > (best[c] as number) + 1e-12) {
-        best[c] = with_
-        taken[c] = 1
+    for (let filled = room; filled >= width; filled--) {
+      const with_ = (best[filled - width] as number) + worth
+      if (with_ > (best[filled] as number) + 1e-12) {
+        best[filled] = with_
+        taken[filled] = 1
       }
     }
     this.bundles.push({ item, times, width })
@@ -43,12 +43,12 @@ export class Fillings {
   /** That filling, as counts of the items. */
   counts(room: number): number[] {
     const out = new Array<number>(this.items.length).fill(0)
-    let c = Math.min(room, this.room)
-    for (let b = this.bundles.length - 1; b >= 0; b--)
-      if ((this.taken[b] as Uint8Array)[c]) {
-        const { item, times, width } = this.bundles[b] as (typeof this.bundles)[number]
+    let filled = Math.min(room, this.room)
+    for (let bundle = this.bundles.length - 1; bundle >= 0; bundle--)
+      if ((this.taken[bundle] as Uint8Array)[filled]) {
+        const { item, times, width } = this.bundles[bundle] as (typeof this.bundles)[number]
         out[item] = (out[item] as number) + times
-        c -= width
+        filled -= width
       }
     return out
   }

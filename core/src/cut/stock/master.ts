@@ -35,13 +35,13 @@ export function masterLp(
 ): string {
   const cost = patterns.map((p, k) => `${costOf(model.stocks[p.stock] as Stock, aim)} x${k}`)
   const unmet = unmetCost(model, aim)
-  const rows = wanted.flatMap((n, i) =>
-    n > 0
+  const rows = wanted.flatMap((want, i) =>
+    want > 0
       ? [
           ` d${i}: ${sum([
             ...patterns.flatMap((p, k) => (p.counts[i] ? [`${p.counts[i]} x${k}`] : [])),
             `1 y${i}`,
-          ])} >= ${n}`,
+          ])} >= ${want}`,
         ]
       : [],
   )
@@ -92,13 +92,13 @@ export function relax(
   const seen = new Set(patterns.map((p) => `${p.stock} ${p.counts.join()}`))
   const room = greatest(model.stocks.map((s) => s.room))
   for (;;) {
-    const r = solve(masterLp(model, wanted, patterns, aim, false, used))
-    const worth = wanted.map((n, i) => (n > 0 ? (r.duals[`d${i}`] ?? 0) : 0))
+    const solved = solve(masterLp(model, wanted, patterns, aim, false, used))
+    const worth = wanted.map((n, i) => (n > 0 ? (solved.duals[`d${i}`] ?? 0) : 0))
     const out = (settled: boolean): Relaxed => ({
-      value: r.objective,
-      uses: patterns.map((_, k) => r.columns[`x${k}`] ?? 0),
+      value: solved.objective,
+      uses: patterns.map((_, k) => solved.columns[`x${k}`] ?? 0),
       patterns,
-      short: wanted.some((_, i) => (r.columns[`y${i}`] ?? 0) > 1e-6),
+      short: wanted.some((_, i) => (solved.columns[`y${i}`] ?? 0) > 1e-6),
       settled,
     })
     if (late()) return out(false)
@@ -107,15 +107,15 @@ export function relax(
       model.items.map((it, i) => ({ width: it.width, worth: worth[i] as number, most: wanted[i] as number })),
     )
     let added = 0
-    model.stocks.forEach((s, stock) => {
-      if (s.count - (used[stock] ?? 0) <= 0) return
-      const price = costOf(s, aim) - (r.duals[`s${stock}`] ?? 0)
-      if (fillings.worth(s.room) <= price + GAIN * Math.max(1, price)) return
-      const p = { stock, counts: fillings.counts(s.room) }
-      const key = `${stock} ${p.counts.join()}`
+    model.stocks.forEach((bar, stock) => {
+      if (bar.count - (used[stock] ?? 0) <= 0) return
+      const price = costOf(bar, aim) - (solved.duals[`s${stock}`] ?? 0)
+      if (fillings.worth(bar.room) <= price + GAIN * Math.max(1, price)) return
+      const pattern = { stock, counts: fillings.counts(bar.room) }
+      const key = `${stock} ${pattern.counts.join()}`
       if (seen.has(key)) return
       seen.add(key)
-      patterns.push(p)
+      patterns.push(pattern)
       added++
     })
     if (!added) return out(true)

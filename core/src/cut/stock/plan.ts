@@ -118,13 +118,13 @@ class Search {
    */
   private exact(every: readonly Pattern[]): boolean {
     const ask = (aim: Aim, capMm: number | null): { value: number; short: boolean } | null => {
-      const r = this.options.solve(masterLp(this.model, this.wanted, every, aim, true, [], capMm), {
+      const solved = this.options.solve(masterLp(this.model, this.wanted, every, aim, true, [], capMm), {
         timeLimitS: Math.max(0.1, (this.endMs - this.options.clock()) / 1000),
       })
-      if (!r.optimal) return null
-      const short = this.wanted.some((_, i) => (r.columns[`y${i}`] ?? 0) > 0.5)
-      if (!short) this.offer(chosen(every, r.columns))
-      return { value: r.objective, short }
+      if (!solved.optimal) return null
+      const short = this.wanted.some((_, i) => (solved.columns[`y${i}`] ?? 0) > 0.5)
+      if (!short) this.offer(chosen(every, solved.columns))
+      return { value: solved.objective, short }
     }
     const mm = ask('mm', null)
     if (mm?.short) return false
@@ -168,8 +168,8 @@ class Search {
   private fixWhole(relaxed: Relaxed, fixed: readonly Pattern[], k: number): [Pattern[], number[]] {
     const out = [...fixed]
     const before = out.length
-    const add = (i: number, n: number): void => {
-      for (let t = 0; t < n; t++) out.push(relaxed.patterns[i] as Pattern)
+    const add = (i: number, times: number): void => {
+      for (let time = 0; time < times; time++) out.push(relaxed.patterns[i] as Pattern)
     }
     relaxed.uses.forEach((u, i) => add(i, Math.floor(u + NEAR_MM)))
     if (k > 0 && out.length === before && relaxed.uses.length)
@@ -180,8 +180,8 @@ class Search {
     return [out, this.leftAfter(out)]
   }
   private leftAfter(plan: readonly Pattern[]): number[] {
-    return this.wanted.map((n, i) =>
-      Math.max(0, n - plan.reduce((sum, p) => sum + (p.counts[i] as number), 0)),
+    return this.wanted.map((want, i) =>
+      Math.max(0, want - plan.reduce((sum, p) => sum + (p.counts[i] as number), 0)),
     )
   }
   private usedBy(plan: readonly Pattern[]): number[] {
@@ -197,11 +197,11 @@ class Search {
     const tail = greedyPlan(this.model, left, undefined, used)
     if (tail) this.offer([...fixed, ...tail])
     const seconds = Math.max(0.1, (this.endMs - this.options.clock()) / 1000)
-    const r = this.options.solve(masterLp(this.model, left, pool, 'mm', true, used), {
+    const solved = this.options.solve(masterLp(this.model, left, pool, 'mm', true, used), {
       timeLimitS: Math.min(seconds, WHOLE_LIMIT_S),
     })
-    if (left.some((_, i) => (r.columns[`y${i}`] ?? 0) > 0.5)) return
-    this.offer([...fixed, ...chosen(pool, r.columns)])
+    if (left.some((_, i) => (solved.columns[`y${i}`] ?? 0) > 0.5)) return
+    this.offer([...fixed, ...chosen(pool, solved.columns)])
   }
   /** Keeps a plan when it covers everything and is better. */
   private offer(plan: Pattern[] | null): void {

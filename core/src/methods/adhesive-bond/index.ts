@@ -194,10 +194,10 @@ export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
   ],
   drawing: (spec, state) => {
     const od = odOf(spec)
-    const d = depth(spec).value ?? od * 0.5
-    const shapes = pipeInSocket(spec, d, state)
+    const depthMm = depth(spec).value ?? od * 0.5
+    const shapes = pipeInSocket(spec, depthMm, state)
     if (state.made) return [...shapes, ring('bead', -od * 0.08, 0, od, od * 1.12)]
-    return [...shapes, { kind: 'mark', at: -d * 0.35 - d - SAND_BEYOND_MM, as: 'sand' }]
+    return [...shapes, { kind: 'mark', at: -depthMm * 0.35 - depthMm - SAND_BEYOND_MM, as: 'sand' }]
   },
   faults: [
     ['cold-cut', 'sand'],

@@ -98,12 +98,12 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   judge: (spec, readings) => {
     const asked = turns(spec)
     const findings: Finding[] = []
-    const n = numberOf(readings, 'turns')
-    if (n !== null && asked.turnsMin !== null && asked.turnsMax !== null) {
-      if (n > asked.turnsMax + TURNS_TOLERANCE)
-        findings.push(finding('stop', 'turns-over', asked.source, { turns: n, max: asked.turnsMax }))
-      else if (n < asked.turnsMin - TURNS_TOLERANCE)
-        findings.push(finding('warn', 'turns-short', asked.source, { turns: n, min: asked.turnsMin }))
+    const turned = numberOf(readings, 'turns')
+    if (turned !== null && asked.turnsMin !== null && asked.turnsMax !== null) {
+      if (turned > asked.turnsMax + TURNS_TOLERANCE)
+        findings.push(finding('stop', 'turns-over', asked.source, { turns: turned, max: asked.turnsMax }))
+      else if (turned < asked.turnsMin - TURNS_TOLERANCE)
+        findings.push(finding('warn', 'turns-short', asked.source, { turns: turned, min: asked.turnsMin }))
     }
     if (readings.stop === 'not-yet') findings.push(finding('warn', 'nut-not-at-stop', asked.source))
     if (readings.mark === 'not-moved') findings.push(finding('stop', 'tube-not-home', practice))
@@ -184,10 +184,10 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   },
   drawing: (spec, state) => {
     const od = odOf(spec)
-    const d = depth(spec).value ?? od * 1.6
-    const shapes = pipeInSocket(spec, d, state)
-    const nut = ring('nut', -od * 0.9, d * 0.25, od * 1.05, od * 2)
-    if (!twin(spec)) return [...shapes, nut, ring('seal', -od * 0.15, d * 0.2, od, od * 1.3)]
+    const depthMm = depth(spec).value ?? od * 1.6
+    const shapes = pipeInSocket(spec, depthMm, state)
+    const nut = ring('nut', -od * 0.9, depthMm * 0.25, od * 1.05, od * 2)
+    if (!twin(spec)) return [...shapes, nut, ring('seal', -od * 0.15, depthMm * 0.2, od, od * 1.3)]
     return [
       ...shapes,
       nut,

@@ -15,22 +15,24 @@ export interface ChartCure {
 }
 
 const isTime = (x: unknown): x is ChartTime => {
-  const { fromC, s } = (x ?? {}) as Partial<ChartTime>
-  return Number.isFinite(fromC) && Number.isFinite(s) && (s as number) > 0
+  const { fromC, s: lasts } = (x ?? {}) as Partial<ChartTime>
+  return Number.isFinite(fromC) && Number.isFinite(lasts) && (lasts as number) > 0
 }
 /** A chart's cure times out of a raw specification; null when there are none. */
 export function chartCureOf(raw: unknown): ChartCure | null {
-  const c = (raw ?? {}) as Partial<ChartCure>
-  if (!Array.isArray(c.cure) || !c.cure.length || typeof c.source !== 'string') return null
-  const whole = c.cure.every((x) => isTime(x) && Number.isFinite((x as { toBar?: number }).toBar))
-  const set = Array.isArray(c.set) && c.set.every(isTime) ? c.set : []
-  return whole ? { cure: c.cure, set, source: c.source } : null
+  const chart = (raw ?? {}) as Partial<ChartCure>
+  if (!Array.isArray(chart.cure) || !chart.cure.length || typeof chart.source !== 'string') return null
+  const whole = chart.cure.every((x) => isTime(x) && Number.isFinite((x as { toBar?: number }).toBar))
+  const set = Array.isArray(chart.set) && chart.set.every(isTime) ? chart.set : []
+  return whole ? { cure: chart.cure, set, source: chart.source } : null
 }
 
 /** The band a temperature falls in: on an edge the colder one, except at the coldest, which begins on its edge. */
-function timeAt(bands: readonly ChartTime[], t: number): number | null {
+function timeAt(bands: readonly ChartTime[], temperatureC: number): number | null {
   const coldestFirst = [...bands].sort((a, b) => a.fromC - b.fromC)
-  const found = coldestFirst.findLast((b, i) => (i ? t > b.fromC + EDGE_C : t >= b.fromC - EDGE_C))
+  const found = coldestFirst.findLast((band, i) =>
+    i ? temperatureC > band.fromC + EDGE_C : temperatureC >= band.fromC - EDGE_C,
+  )
   return found?.s ?? null
 }
 
@@ -49,10 +51,10 @@ export function chartRule(chart: ChartCure, usual: CureRule | null): CureRule {
       setSource: chart.set.length ? chart.source : (usual?.setSource ?? chart.source),
       classes: bars.map((toBar) => ({
         toBar,
-        requiredS: (t) =>
+        requiredS: (temperatureC) =>
           timeAt(
             chart.cure.filter((c) => c.toBar === toBar),
-            t,
+            temperatureC,
           ),
       })),
       perBarS: null,

@@ -51,9 +51,9 @@ class Curve {
     return (this.pieces.at(-1) as Piece).slopeBarPerS === 0
   }
   /** From `t` on: flat at `bar`, or a chord to `toBar` at `untilT`. */
-  draw(t: number, bar: number, untilT = Infinity, toBar = bar): void {
-    const slope = toBar > bar ? (toBar - bar) / (untilT - t) : 0
-    const fromS = this.homeS + t
+  draw(atT: number, bar: number, untilT = Infinity, toBar = bar): void {
+    const slope = toBar > bar ? (toBar - bar) / (untilT - atT) : 0
+    const fromS = this.homeS + atT
     const last = this.pieces[this.pieces.length - 1] as Piece
     this.y = toBar
     if (last.slopeBarPerS === 0 && slope === 0 && last.bar === bar) return
@@ -76,40 +76,40 @@ function perBarColdest(rule: CureRule, homeS: number, runs: readonly Run[], hold
   const top = ceiling(classes[classes.length - 1] as CureClass)
   for (let i = runAt(runs, homeS); i < runs.length && curve.y < top; i++) {
     const run = runs[i] as Run
-    const b = (runs[i + 1]?.fromS ?? homeS + HORIZON_S) - homeS
-    let u = Math.max(0, run.fromS - homeS)
+    const end = (runs[i + 1]?.fromS ?? homeS + HORIZON_S) - homeS
+    let from = Math.max(0, run.fromS - homeS)
     for (let k = 0; k < classes.length; k++) {
       dry[k] = Math.max(dry[k] as number, run.required[k] as number)
       damp[k] = Math.max(damp[k] as number, run.ifHumid[k] as number)
     }
     humid ||= run.humid
     const slowest = humid ? damp : dry
-    while (u < b) {
+    while (from < end) {
       // Up to the moment when the next class comes within reach, or to the end of the run.
-      let v = b
+      let to = end
       let cap = 0
       for (let k = 0; k < classes.length; k++) {
         const need = slowest[k] as number
-        if (need <= u) cap = Math.max(cap, ceiling(classes[k] as CureClass))
-        else if (need < v) v = need
+        if (need <= from) cap = Math.max(cap, ceiling(classes[k] as CureClass))
+        else if (need < to) to = need
       }
-      climb(curve, u, v, perBar, cap)
-      u = v
+      climb(curve, from, to, perBar, cap)
+      from = to
     }
   }
   return curve.pieces
 }
 
 /** One stretch of the climb: from what is reached, along the hours-per-bar line, up to the cap of its class. */
-function climb(curve: Curve, u: number, v: number, perBar: number, cap: number): void {
-  const value = Math.max(curve.y, Math.min(u / perBar, cap))
-  if (value >= cap) return curve.draw(u, value)
-  const meetT = Math.max(u, value * perBar)
-  if (meetT > u) curve.draw(u, value)
-  if (meetT >= v) return
-  const capT = Math.min(v, cap * perBar)
+function climb(curve: Curve, from: number, to: number, perBar: number, cap: number): void {
+  const value = Math.max(curve.y, Math.min(from / perBar, cap))
+  if (value >= cap) return curve.draw(from, value)
+  const meetT = Math.max(from, value * perBar)
+  if (meetT > from) curve.draw(from, value)
+  if (meetT >= to) return
+  const capT = Math.min(to, cap * perBar)
   curve.draw(meetT, value, capT, capT / perBar)
-  if (capT < v) curve.draw(capT, cap)
+  if (capT < to) curve.draw(capT, cap)
 }
 
 /** Classes ask for more as pressure rises, so each takes over where the one before it has reached its ceiling. */
@@ -161,23 +161,23 @@ function accumulatedClass(
   const earned = new Earned(perBar)
   for (let i = runAt(runs, homeS); i < runs.length; i++) {
     const required = (runs[i] as Run).required[k] as number
-    let t = Math.max(0, (runs[i] as Run).fromS - homeS)
-    const b = (runs[i + 1]?.fromS ?? homeS + HORIZON_S) - homeS
+    let from = Math.max(0, (runs[i] as Run).fromS - homeS)
+    const end = (runs[i + 1]?.fromS ?? homeS + HORIZON_S) - homeS
     if (required === Infinity) {
-      curve.draw(t, curve.y)
+      curve.draw(from, curve.y)
       continue
     }
-    while (t < b && curve.y < cap) {
+    while (from < end && curve.y < cap) {
       const before = earned.bar
       const curved = earned.isBelow(required)
       // From a flat stretch the true curve may jump; only after a chord is the small lag made good by another chord.
       const y = curve.isFlat() ? Math.min(cap, Math.max(curve.y, before)) : curve.y
       const behind = y < before - 1e-12
       // Where a second requirement is met the curve bends, whichever way it came there.
-      const toEnd = Math.min(b - t, earned.toBendS(required))
+      const toEnd = Math.min(end - from, earned.toBendS(required))
       if (curved && floor > 0 && curve.y === 0 && earned.after(required, toEnd) <= floor) {
         earned.add(required, toEnd)
-        t += toEnd
+        from += toEnd
         continue
       }
       const step = curved
@@ -190,13 +190,13 @@ function accumulatedClass(
       earned.add(required, step)
       const goal = Math.max(y, curved ? toBar : earned.bar)
       if (goal >= cap) {
-        const reachT = y < cap ? t + ((cap - y) / (goal - y)) * step : t
-        if (reachT > t) curve.draw(t, y, reachT, cap)
+        const reachT = y < cap ? from + ((cap - y) / (goal - y)) * step : from
+        if (reachT > from) curve.draw(from, y, reachT, cap)
         curve.draw(reachT, cap)
         return curve.pieces
       }
-      curve.draw(t, y, t + step, goal)
-      t += step
+      curve.draw(from, y, from + step, goal)
+      from += step
     }
   }
   return curve.pieces

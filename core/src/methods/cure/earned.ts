@@ -16,20 +16,20 @@ export class Earned {
   bar = 0
   constructor(private readonly perBar: number) {}
 
-  add(need: number, s: number): void {
+  add(need: number, seconds: number): void {
     const found = this.at.find((a) => a.need === need)
-    if (found) found.s += s
+    if (found) found.s += seconds
     else {
-      this.at.push({ need, s })
+      this.at.push({ need, s: seconds })
       this.at.sort((a, b) => a.need - b.need)
     }
     this.bar = this.solve()
   }
   /** What would be reached after so much more of a requirement. */
-  after(need: number, s: number): number {
+  after(need: number, seconds: number): number {
     const copy = new Earned(this.perBar)
-    for (const a of this.at) copy.at.push({ ...a })
-    copy.add(need, s)
+    for (const earned of this.at) copy.at.push({ ...earned })
+    copy.add(need, seconds)
     return copy.bar
   }
   /** Is the requirement still above what hours per bar ask for at the pressure reached? Then the curve is bent. */
@@ -40,9 +40,9 @@ export class Earned {
   private split(): { straightS: number; left: number } {
     let straightS = 0
     let left = 1
-    for (const { need, s } of this.at)
-      if (this.isBelow(need)) left -= s / need
-      else straightS += s
+    for (const { need, s: forS } of this.at)
+      if (this.isBelow(need)) left -= forS / need
+      else straightS += forS
     return { straightS, left }
   }
   /** Bar a second, at this moment, while the requirement rules. */
@@ -57,29 +57,29 @@ export class Earned {
     const unmet = this.at.find((a) => this.isBelow(a.need))?.need ?? Infinity
     const next = below ? Math.min(need, unmet) : unmet
     if (next === Infinity) return Infinity
-    const s = below ? need * (left - straightS / next) : next * left - straightS
+    const forS = below ? need * (left - straightS / next) : next * left - straightS
     // At the moment itself rounding may leave a little less than nothing: the bend lies just ahead.
-    return Math.max(s, next * MET)
+    return Math.max(forS, next * MET)
   }
   /** Length of the next tangent: so short that it falls behind the curve by less than the allowed lag. */
   chordS(need: number): number {
     const { straightS, left } = this.split()
     const bend = (2 * straightS) / (this.perBar * need * need * left ** 3)
-    const s = bend > 0 ? Math.sqrt((2 * CHORD_LAG_BAR) / bend) : LONGEST_CHORD_S
-    return Math.max(SHORTEST_CHORD_S, Math.min(LONGEST_CHORD_S, s))
+    const chordS = bend > 0 ? Math.sqrt((2 * CHORD_LAG_BAR) / bend) : LONGEST_CHORD_S
+    return Math.max(SHORTEST_CHORD_S, Math.min(LONGEST_CHORD_S, chordS))
   }
   /** The pressure: with the lowest requirements counted as met, one after the other, until the rest lie above it. */
   private solve(): number {
     let straightS = 0
     let left = 1
-    for (const { need, s } of this.at)
-      if (need > 0) left -= s / need
-      else straightS += s
-    for (const { need, s } of this.at) {
+    for (const { need, s: forS } of this.at)
+      if (need > 0) left -= forS / need
+      else straightS += forS
+    for (const { need, s: forS } of this.at) {
       if (need === 0) continue
       if (left > 0 && straightS / left < need * (1 - MET)) break
-      left += s / need
-      straightS += s
+      left += forS / need
+      straightS += forS
     }
     return straightS / left / this.perBar
   }

@@ -28,17 +28,17 @@ export class Pace {
     requiredS: Required,
     private readonly mode: CureMode,
   ) {
-    const n = history.length
-    this.required = new Float64Array(n)
-    this.ifHumid = mode === 'coldest' ? new Float64Array(n) : null
-    for (let i = 0; i < n; i++) {
+    const count = history.length
+    this.required = new Float64Array(count)
+    this.ifHumid = mode === 'coldest' ? new Float64Array(count) : null
+    for (let i = 0; i < count; i++) {
       const span = history[i] as Span
       this.required[i] = slowerEnd(span, requiredS, mode, mode === 'accumulate' && span.humid)
       if (this.ifHumid) this.ifHumid[i] = slowerEnd(span, requiredS, mode, true)
     }
-    this.done = mode === 'accumulate' ? new Float64Array(n) : null
+    this.done = mode === 'accumulate' ? new Float64Array(count) : null
     if (this.done)
-      for (let i = 1; i < n; i++) {
+      for (let i = 1; i < count; i++) {
         const from = (history[i - 1] as Span).fromS
         const length = (history[i] as Span).fromS - from
         const need = this.required[i - 1] as number
@@ -100,11 +100,11 @@ export class Pace {
 /** Seconds required at the slower end of a span, Infinity where unknown. */
 export function slowerEnd(span: Span, requiredS: Required, mode: CureMode, humid: boolean): number {
   if (span.basis === 'none' || (span.basis === 'gap' && mode === 'coldest')) return Infinity
-  const a = requiredS(span.minC, humid)
-  if (a === null) return Infinity
-  if (span.minC === span.maxC) return a
-  const b = requiredS(span.maxC, humid)
-  return b === null ? Infinity : Math.max(a, b)
+  const atColdest = requiredS(span.minC, humid)
+  if (atColdest === null) return Infinity
+  if (span.minC === span.maxC) return atColdest
+  const atWarmest = requiredS(span.maxC, humid)
+  return atWarmest === null ? Infinity : Math.max(atColdest, atWarmest)
 }
 
 /** The pace of a named rule along a history; worked out once for each pair, since thousands of joints share it. */

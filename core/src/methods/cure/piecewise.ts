@@ -70,7 +70,7 @@ export function neverHolds(
   reachedB: number,
 ): boolean {
   let i = 0
-  let j = 0
+  let next = 0
   const first = a[0] as Piece
   let atS = (b[0] as Piece).fromS
   if (first.fromS > atS || first.bar > 0 || first.slopeBarPerS > 0) return false
@@ -78,11 +78,11 @@ export function neverHolds(
   if (reachedB > first.reachedS || (reachedB === first.reachedS && holderB < first.holder)) return false
   for (;;) {
     while (i + 1 < a.length && (a[i + 1] as Piece).fromS <= atS) i++
-    while (j + 1 < b.length && (b[j + 1] as Piece).fromS <= atS) j++
+    while (next + 1 < b.length && (b[next + 1] as Piece).fromS <= atS) next++
     const pa = a[i] as Piece
-    const pb = b[j] as Piece
+    const pb = b[next] as Piece
     if (!wins(pa, pb, atS, 'min', holderB)) return false
-    const nextS = Math.min(a[i + 1]?.fromS ?? Infinity, b[j + 1]?.fromS ?? Infinity)
+    const nextS = Math.min(a[i + 1]?.fromS ?? Infinity, b[next + 1]?.fromS ?? Infinity)
     const closing = pb.slopeBarPerS - pa.slopeBarPerS
     if (closing !== 0) {
       const crossS = atS + (barAt(pa, atS) - barAt(pb, atS)) / closing
@@ -97,14 +97,14 @@ export function neverHolds(
 export function combine(a: readonly Piece[], b: readonly Piece[], pick: 'min' | 'max'): Piece[] {
   const out: Piece[] = []
   let i = 0
-  let j = 0
+  let next = 0
   let atS = Math.max(a[0]?.fromS ?? -Infinity, b[0]?.fromS ?? -Infinity)
   while (i + 1 < a.length && (a[i + 1] as Piece).fromS <= atS) i++
-  while (j + 1 < b.length && (b[j + 1] as Piece).fromS <= atS) j++
+  while (next + 1 < b.length && (b[next + 1] as Piece).fromS <= atS) next++
   for (;;) {
     const pa = a[i] as Piece
-    const pb = b[j] as Piece
-    const nextS = Math.min(a[i + 1]?.fromS ?? Infinity, b[j + 1]?.fromS ?? Infinity)
+    const pb = b[next] as Piece
+    const nextS = Math.min(a[i + 1]?.fromS ?? Infinity, b[next + 1]?.fromS ?? Infinity)
     append(out, wins(pa, pb, atS, pick) ? pa : pb, atS)
     const closing = pb.slopeBarPerS - pa.slopeBarPerS
     if (closing !== 0) {
@@ -114,7 +114,7 @@ export function combine(a: readonly Piece[], b: readonly Piece[], pick: 'min' | 
     if (nextS === Infinity) return out
     atS = nextS
     while (i + 1 < a.length && (a[i + 1] as Piece).fromS <= atS) i++
-    while (j + 1 < b.length && (b[j + 1] as Piece).fromS <= atS) j++
+    while (next + 1 < b.length && (b[next + 1] as Piece).fromS <= atS) next++
   }
 }
 

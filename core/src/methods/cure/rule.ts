@@ -53,8 +53,8 @@ export function requiredFor(rule: CureRule, bar: number): Required | null {
   const cureClass = classFor(rule, bar)
   if (!cureClass) return null
   const perBar = rule.perBarS === null ? 0 : rule.perBarS * bar
-  return (t, humid) => {
-    const need = cureClass.requiredS(t, humid)
+  return (temperatureC, humid) => {
+    const need = cureClass.requiredS(temperatureC, humid)
     return need === null ? null : Math.max(need, perBar)
   }
 }

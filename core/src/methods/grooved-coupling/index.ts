@@ -29,8 +29,8 @@ const mostGapMm = (spec: GroovedSpec): number =>
 const torque = (spec: GroovedSpec): Fig => ownFig(spec, 'torqueNm', noFig(msg('torque-by-maker')), 'given')
 const groove = (spec: GroovedSpec): Groove | null => grooveOf(sizeOf(spec))
 const ofGroove = (spec: GroovedSpec, key: keyof Groove): Fig => {
-  const g = groove(spec)
-  return g ? fig(g[key], 'awwa-c606') : noFig(msg('groove-unlisted', { size: spec.size }))
+  const made = groove(spec)
+  return made ? fig(made[key], 'awwa-c606') : noFig(msg('groove-unlisted', { size: spec.size }))
 }
 const opening = finding('stop', 'caution-grooved-open', practice)
 const pinch = finding('warn', 'caution-grooved-pinch', practice)
@@ -66,8 +66,8 @@ const FIELDS: readonly Field[] = [
 /** Pipes apart or together, each with its groove; housing and gasket once they are on. Grooves are drawn deeper than they are. */
 function drawing(spec: GroovedSpec, state: { marked: boolean; made: boolean }): Shape[] {
   const od = odOf(spec)
-  const g = groove(spec)
-  const [seat, width] = [g?.seatMm ?? od * 0.1, g?.widthMm ?? od * 0.06]
+  const made = groove(spec)
+  const [seat, width] = [made?.seatMm ?? od * 0.1, made?.widthMm ?? od * 0.06]
   const half = (state.made ? Math.max(1, mostGapMm(spec) / 2) : od * 0.1) / 2
   const run = Math.max(od * 1.5, seat * 4)
   const wallMm = drawnWall(spec)

@@ -9,8 +9,8 @@ export function readingsOf(life: Life): Readonly<Record<string, unknown>> {
   return Object.assign({}, ...life.done.map((d) => d.readings)) as Record<string, unknown>
 }
 export const numberOf = (readings: Readonly<Record<string, unknown>>, key: string): number | null => {
-  const v = readings[key]
-  return typeof v === 'number' && Number.isFinite(v) ? v : null
+  const value = readings[key]
+  return typeof value === 'number' && Number.isFinite(value) ? value : null
 }
 
 /**

@@ -25,8 +25,8 @@ export function ownFig<K extends string>(
   otherwise: Fig,
   source: SourceId = 'measured',
 ): Fig {
-  const v = spec[key]
-  return v === null || v === undefined ? otherwise : fig(v, spec.from?.[key] ?? source)
+  const value = spec[key]
+  return value === null || value === undefined ? otherwise : fig(value, spec.from?.[key] ?? source)
 }
 
 /** Fields that every method asks for; the materials are those the method joins. */
@@ -83,12 +83,12 @@ export function specReader<S extends BaseSpec>(
   check?: (spec: S) => Finding[],
 ): (raw: unknown) => Parsed<S> {
   return (raw) => {
-    const o = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
+    const given = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
     const errors: Finding[] = []
     const spec: Record<string, unknown> = {}
     for (const field of method.fields) {
-      const v = o[field.key] ?? null
-      const fault = v === null ? (field.needed ? 'missing' : null) : faultOf(field, v)
+      const value = given[field.key] ?? null
+      const fault = value === null ? (field.needed ? 'missing' : null) : faultOf(field, value)
       if (fault)
         errors.push(
           finding(
@@ -99,12 +99,12 @@ export function specReader<S extends BaseSpec>(
             field.key,
           ),
         )
-      spec[field.key] = v
+      spec[field.key] = value
     }
-    if (typeof o.from === 'object' && o.from !== null) spec.from = o.from
-    const chartCure = chartCureOf(o.chartCure)
+    if (typeof given.from === 'object' && given.from !== null) spec.from = given.from
+    const chartCure = chartCureOf(given.chartCure)
     if (chartCure) spec.chartCure = chartCure
-    if (typeof o.wallSeries === 'string') spec.wallSeries = o.wallSeries
+    if (typeof given.wallSeries === 'string') spec.wallSeries = given.wallSeries
     const { material, size, school } = spec
     if (
       typeof material === 'string' &&
@@ -119,12 +119,13 @@ export function specReader<S extends BaseSpec>(
   }
 }
 
-function faultOf(field: Field, v: unknown): Code | null {
-  if (field.options) return field.options.includes(v as string) ? null : 'not-an-option'
-  if (field.control === 'yes-no') return typeof v === 'boolean' ? null : 'not-yes-or-no'
-  if (field.control === 'size' || field.control === 'scan') return typeof v === 'string' ? null : 'not-text'
-  if (typeof v !== 'number' || !Number.isFinite(v)) return 'not-a-number'
-  return v < (field.min ?? -Infinity) || v > (field.max ?? Infinity) ? 'out-of-range' : null
+function faultOf(field: Field, value: unknown): Code | null {
+  if (field.options) return field.options.includes(value as string) ? null : 'not-an-option'
+  if (field.control === 'yes-no') return typeof value === 'boolean' ? null : 'not-yes-or-no'
+  if (field.control === 'size' || field.control === 'scan')
+    return typeof value === 'string' ? null : 'not-text'
+  if (typeof value !== 'number' || !Number.isFinite(value)) return 'not-a-number'
+  return value < (field.min ?? -Infinity) || value > (field.max ?? Infinity) ? 'out-of-range' : null
 }
 
 /** The parsed size of a specification; specifications only exist for sizes that are made. */

@@ -34,29 +34,29 @@ export function stepList(
   params: Record<string, string | number>,
   all: readonly (StepDef | null)[],
 ): Step[] {
-  const m = (code: Code): Msg => msg(code, params)
+  const says = (code: Code): Msg => msg(code, params)
   const said = ([id, backTo]: readonly [string, StepException['backTo']]): StepException => ({
     id,
-    says: m(placed('exception', key, id)),
+    says: says(placed('exception', key, id)),
     backTo,
   })
   const defs = all.filter((d) => d !== null)
   return defs.map((step, i) => ({
     id: step.id,
     after: i ? [(defs[i - 1] as StepDef).id] : [],
-    does: m(placed('does', key, step.id)),
-    lookFor: m(placed('look', key, step.id)),
-    mistake: m(placed('mistake', key, step.id)),
-    action: m(placed('act', key, step.id)),
-    hint: m(placed('hint', key, step.id)),
+    does: says(placed('does', key, step.id)),
+    lookFor: says(placed('look', key, step.id)),
+    mistake: says(placed('mistake', key, step.id)),
+    action: says(placed('act', key, step.id)),
+    hint: says(placed('hint', key, step.id)),
     exceptions: [...(step.exceptions ?? []).map(said), ...(step.reads ?? []).flatMap(badOptions)],
     cautions: step.cautions ?? [],
     reads: step.reads ?? [],
     ...(step.reaches ? { reaches: step.reaches } : {}),
     skip: step.skip ?? (step.reaches === 'made' ? 'stop' : 'reason'),
     people: step.people ?? fig(1, 'cp-crew'),
-    tools: (step.tools ?? []).map(m),
-    never: (step.never ?? []).map(m),
+    tools: (step.tools ?? []).map(says),
+    never: (step.never ?? []).map(says),
   }))
 }
 

@@ -169,8 +169,8 @@ export const press = defineMethod<PressSpec, typeof WORDS>({
       (_s, a) => a.medium === 'compressor-oil' && a.seal === 'EPDM',
     ),
     choiceRule('warn', 'choice-press-solder-first', practice, ['beside'], (_s, a) => a.beside === 'solder'),
-    choiceRule('stop', 'choice-press-lubricant', 'cp-press-lubricant', ['lubricant'], (_s, a) =>
-      ['oil', 'grease', 'silicone'].includes(a.lubricant ?? ''),
+    choiceRule('stop', 'choice-press-lubricant', 'cp-press-lubricant', ['lubricant'], (_s, around) =>
+      ['oil', 'grease', 'silicone'].includes(around.lubricant ?? ''),
     ),
     choiceRule(
       'warn',
@@ -186,10 +186,10 @@ export const press = defineMethod<PressSpec, typeof WORDS>({
     { key: 'coatingMaxMm', fig: fig(0.3, 'cp-press-surface'), unit: 'mm' },
   ],
   drawing: (spec, state) => {
-    const d = depth(spec).value ?? odOf(spec)
+    const depthMm = depth(spec).value ?? odOf(spec)
     const od = odOf(spec)
-    const groove = ring('seal', d * 0.18, d * 0.18 + Math.max(2, od * 0.08), od, od * 1.18)
-    return [...pipeInSocket(spec, d, state), groove]
+    const groove = ring('seal', depthMm * 0.18, depthMm * 0.18 + Math.max(2, od * 0.08), od, od * 1.18)
+    return [...pipeInSocket(spec, depthMm, state), groove]
   },
   faults: [
     ['not-pressed', 'press'],

@@ -179,8 +179,8 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
     finding('warn', 'caution-clamp-leak', practice),
   ],
   rules: [
-    choiceRule('stop', 'choice-clamp-other-size', 'asme-bpe', ['otherEnd'], (spec, a) => {
-      const twins = a.otherEnd === 'other-tube' ? flangeTwins(sizeOf(spec), ferrules()) : []
+    choiceRule('stop', 'choice-clamp-other-size', 'asme-bpe', ['otherEnd'], (spec, around) => {
+      const twins = around.otherEnd === 'other-tube' ? flangeTwins(sizeOf(spec), ferrules()) : []
       return twins.length ? { size: spec.size, other: twins.map((t) => t.text).join(', ') } : false
     }),
     choiceRule(
@@ -214,12 +214,12 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
     { key: 'squeezeMm', fig: fig(0.3, 'cp-clamp-squeeze'), unit: 'mm' },
   ],
   drawing: (spec, state) => {
-    const f = flange(spec)
+    const found = flange(spec)
     const od = odOf(spec)
     const gap = state.made ? 1 : 2.4
-    const seal = ring('seal', -gap / 2, gap / 2, od - 2, f * 0.96)
-    const clamp = state.made ? [ring('clamp', -4.5, 4.5, f * 0.9, f + 9)] : []
-    return [...faceToFace(spec, f, 2.9, gap), seal, ...clamp]
+    const seal = ring('seal', -gap / 2, gap / 2, od - 2, found * 0.96)
+    const clamp = state.made ? [ring('clamp', -4.5, 4.5, found * 0.9, found + 9)] : []
+    return [...faceToFace(spec, found, 2.9, gap), seal, ...clamp]
   },
   faults: [
     ['wrong-size', 'parts'],

@@ -205,10 +205,10 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
     { key: 'fireWatchS', fig: fig(FIRE_WATCH_S, 'nfpa-51b'), unit: 's' },
   ],
   drawing: (spec, state) => {
-    const d = depth(spec).value ?? odOf(spec) * 0.7
+    const depthMm = depth(spec).value ?? odOf(spec) * 0.7
     const od = odOf(spec)
     const bead = state.made ? [ring('bead', -Math.max(0.6, od * 0.03), 0, od, od * 1.06)] : []
-    return [...pipeInSocket(spec, d, state), ...bead]
+    return [...pipeInSocket(spec, depthMm, state), ...bead]
   },
   faults: [
     ['one-side', 'heat'],

@@ -49,11 +49,11 @@ export function seenIn(raw: unknown): Seen | null {
   const rows = raw as unknown[]
   const columns = Array.isArray(rows[0]) ? rows[0].length : 0
   const good = rows.every(
-    (r) =>
-      Array.isArray(r) &&
-      r.length === columns &&
+    (row) =>
+      Array.isArray(row) &&
+      row.length === columns &&
       columns > 0 &&
-      r.every((v) => v === 0 || v === 1 || v === BURNT),
+      row.every((v) => v === 0 || v === 1 || v === BURNT),
   )
   if (!good) return null
   const cells = raw as number[][]
@@ -66,7 +66,7 @@ export function seenIn(raw: unknown): Seen | null {
 function longestVoid(row: readonly number[]): number {
   let longest = 0
   let here = 0
-  for (const v of row) longest = Math.max(longest, (here = v ? 0 : here + 1))
+  for (const cell of row) longest = Math.max(longest, (here = cell ? 0 : here + 1))
   return longest
 }
 
@@ -79,23 +79,23 @@ export function leakPathOf(grid: readonly (readonly number[])[]): [row: number, 
   const columns = (grid[0] as readonly number[]).length
   const cameFrom = new Map<number, number | null>()
   const waiting: number[] = []
-  const visit = (r: number, c: number, from: number | null): void => {
-    const row = (r + rows) % rows
-    const key = row * columns + c
-    if (c < 0 || c >= columns || grid[row]?.[c] || cameFrom.has(key)) return
+  const visit = (atRow: number, column: number, from: number | null): void => {
+    const row = (atRow + rows) % rows
+    const key = row * columns + column
+    if (column < 0 || column >= columns || grid[row]?.[column] || cameFrom.has(key)) return
     cameFrom.set(key, from)
     waiting.push(key)
   }
-  for (let r = 0; r < rows; r++) visit(r, 0, null)
+  for (let row = 0; row < rows; row++) visit(row, 0, null)
   for (const key of waiting) {
-    const [r, c] = [Math.floor(key / columns), key % columns]
-    if (c === columns - 1) {
+    const [row, column] = [Math.floor(key / columns), key % columns]
+    if (column === columns - 1) {
       const path: [number, number][] = []
       for (let at: number | null = key; at !== null; at = cameFrom.get(at) ?? null)
         path.unshift([Math.floor(at / columns), at % columns])
       return path
     }
-    for (const dr of [-1, 0, 1]) for (const dc of [-1, 0, 1]) visit(r + dr, c + dc, key)
+    for (const dr of [-1, 0, 1]) for (const dc of [-1, 0, 1]) visit(row + dr, column + dc, key)
   }
   return null
 }

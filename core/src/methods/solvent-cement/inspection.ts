@@ -35,9 +35,9 @@ export function inspect(spec: SolventSpec, life: Life, ctx: Ctx): Inspection {
     level: 'stop' | 'warn' | 'note',
     code: Code,
     source: SourceId,
-    p: Record<string, string | number> = {},
+    params: Record<string, string | number> = {},
   ): void => {
-    findings.push(finding(level, code, source, p))
+    findings.push(finding(level, code, source, params))
   }
   const home = lastOf(life, 'home')
   if (!home)

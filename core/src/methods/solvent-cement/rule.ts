@@ -18,10 +18,12 @@ const COLD_C = 5
 const HOT_C = 40
 
 /** Seconds of the band a temperature falls in, warmest first; on an edge the colder one. Null outside all. */
-function inBand(bands: readonly Band[], t: number): number | null {
+function inBand(bands: readonly Band[], temperatureC: number): number | null {
   const last = bands.length - 1
-  if (t > (bands[0] as Band).toC + EDGE_C) return null
-  const found = bands.find((band, i) => (i < last ? t > band.fromC + EDGE_C : t >= band.fromC - EDGE_C))
+  if (temperatureC > (bands[0] as Band).toC + EDGE_C) return null
+  const found = bands.find((band, i) =>
+    i < last ? temperatureC > band.fromC + EDGE_C : temperatureC >= band.fromC - EDGE_C,
+  )
   return found?.seconds ?? null
 }
 
@@ -39,8 +41,8 @@ function inchRow(table: CureTable, nominalInch: number): InchRow | null {
     id: `${table.id}/${band}`,
     classes: classes.map(({ toBar, bands }) => ({
       toBar,
-      requiredS: (t, humid) => {
-        const seconds = inBand(bands, t)
+      requiredS: (temperatureC, humid) => {
+        const seconds = inBand(bands, temperatureC)
         return seconds === null ? null : seconds * (humid ? HUMID_FACTOR : 1)
       },
     })),
@@ -107,9 +109,9 @@ function makeRule(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>, table
 }
 
 function absRule(od: number): CureRule {
-  const day = (t: number): number | null => {
-    if (t < COLD_C - EDGE_C || t > HOT_C + EDGE_C) return null
-    return t > WARM_C + EDGE_C && t < 30 - EDGE_C ? 24 * HOUR_S : 48 * HOUR_S
+  const day = (temperatureC: number): number | null => {
+    if (temperatureC < COLD_C - EDGE_C || temperatureC > HOT_C + EDGE_C) return null
+    return temperatureC > WARM_C + EDGE_C && temperatureC < 30 - EDGE_C ? 24 * HOUR_S : 48 * HOUR_S
   }
   return {
     id: `abs-day/${od <= ABS_SET_TO_MM ? 'small' : 'large'}`,
@@ -117,10 +119,10 @@ function absRule(od: number): CureRule {
     setSource: 'cp-set-metric',
     classes: [{ toBar: null, requiredS: day }],
     perBarS: null,
-    setS: (t) =>
-      od > ABS_SET_TO_MM || t < COLD_C - EDGE_C || t > HOT_C + EDGE_C
+    setS: (temperatureC) =>
+      od > ABS_SET_TO_MM || temperatureC < COLD_C - EDGE_C || temperatureC > HOT_C + EDGE_C
         ? null
-        : t <= WARM_C + EDGE_C
+        : temperatureC <= WARM_C + EDGE_C
           ? 900
           : 600,
   }

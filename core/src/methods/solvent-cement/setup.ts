@@ -67,8 +67,8 @@ export function chamfer(joint: Joint): Chamfer {
     const mm = (3 / 32) * 25.4
     return { minMm: mm, maxMm: mm, minDeg: 10, maxDeg: 15, source: 'astm-d2855-tools' }
   }
-  const d = sizeOf(joint).nominal
-  const [minMm, maxMm] = d <= 50 ? [2, 3] : d <= 225 ? [3, 6] : [6, 8]
+  const nominal = sizeOf(joint).nominal
+  const [minMm, maxMm] = nominal <= 50 ? [2, 3] : nominal <= 225 ? [3, 6] : [6, 8]
   return { minMm, maxMm, minDeg: null, maxDeg: null, source: 'cp-chamfer-metric' }
 }
 
@@ -90,10 +90,10 @@ export const primerWindowS = (joint: Joint, cement?: string | null): Fig =>
 
 /** Seconds to hold after push-home; cold is 10 °C or less, by the colder of air and pipe. */
 export function holdS(joint: Joint, airC: number, pipeC: number): Fig {
-  const n = sizeOf(joint).nominal
-  if (joint.school === 'metric') return fig(n <= 63 ? 30 : n <= 110 ? 60 : 180, 'cp-hold')
+  const nominal = sizeOf(joint).nominal
+  if (joint.school === 'metric') return fig(nominal <= 63 ? 30 : nominal <= 110 ? 60 : 180, 'cp-hold')
   const cold = Math.min(airC, pipeC) <= 10 + EDGE_C
-  return fig(n >= 8 ? 180 : n >= 4 || cold ? 60 : 30, 'cp-hold')
+  return fig(nominal >= 8 ? 180 : nominal >= 4 || cold ? 60 : 30, 'cp-hold')
 }
 
 export interface Conditions {

@@ -78,19 +78,19 @@ export const fields: readonly Field[] = [
 /** Reads a stored or typed specification. Never throws; every fault names its field. */
 export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: false; errors: Finding[] } {
   const errors: Finding[] = []
-  const o = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
+  const given = (typeof raw === 'object' && raw !== null ? raw : {}) as Record<string, unknown>
   const say = (code: Code, field: string): void => {
     errors.push(finding('stop', code, 'given', { field }, field))
   }
-  const text = (k: string): string => (typeof o[k] === 'string' ? (o[k] as string) : '')
+  const text = (k: string): string => (typeof given[k] === 'string' ? (given[k] as string) : '')
   const positive = (k: string): number | null => {
-    const v = o[k]
-    if (v === undefined || v === null) return null
-    if (typeof v !== 'number' || !Number.isFinite(v) || v <= 0) {
+    const value = given[k]
+    if (value === undefined || value === null) return null
+    if (typeof value !== 'number' || !Number.isFinite(value) || value <= 0) {
       say('not-a-positive-number', k)
       return null
     }
-    return v
+    return value
   }
   const school = text('school')
   if (school !== 'inch' && school !== 'metric') say('school-unknown', 'school')
@@ -102,7 +102,7 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
   if (checkOffsetMm === null && !errors.some((e) => e.field === 'checkOffsetMm'))
     say('missing', 'checkOffsetMm')
   if (errors.length) return { ok: false, errors }
-  const chartCure = chartCureOf(o.chartCure)
+  const chartCure = chartCureOf(given.chartCure)
   return {
     ok: true,
     spec: {
@@ -112,11 +112,13 @@ export function parse(raw: unknown): { ok: true; spec: SolventSpec } | { ok: fal
       schedule: text('schedule') || null,
       socketDepthMm,
       checkOffsetMm: checkOffsetMm as number,
-      pressureService: o.pressureService !== false,
+      pressureService: given.pressureService !== false,
       wallMm: positive('wallMm'),
       ...(chartCure ? { chartCure } : {}),
-      ...(typeof o.wallSeries === 'string' ? { wallSeries: o.wallSeries } : {}),
-      ...(typeof o.from === 'object' && o.from !== null ? { from: o.from as Record<string, SourceId> } : {}),
+      ...(typeof given.wallSeries === 'string' ? { wallSeries: given.wallSeries } : {}),
+      ...(typeof given.from === 'object' && given.from !== null
+        ? { from: given.from as Record<string, SourceId> }
+        : {}),
     },
   }
 }

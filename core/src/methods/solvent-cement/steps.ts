@@ -32,7 +32,7 @@ interface Making {
   large: boolean
   people: Fig
   /** Words of a code, with the joint's figures. */
-  m(code: Code): Msg
+  says(code: Code): Msg
 }
 function makingOf(spec: SolventSpec): Making {
   const depthMm = depthOf(spec).value
@@ -55,7 +55,7 @@ function makingOf(spec: SolventSpec): Making {
     primed: usesPrimer(spec),
     large: usesPuller(spec),
     people,
-    m: (code) => msg(code, params),
+    says: (code) => msg(code, params),
   }
 }
 const vapour = finding('warn', 'caution-vapour', 'cp-steps')
@@ -63,14 +63,14 @@ const skin = finding('warn', 'caution-skin', 'cp-steps')
 /** What a small brush may never be used for. */
 const never = (spec: SolventSpec) => (brushStarves(spec) ? { never: [msg('never-brush-large')] } : {})
 
-const fit = ({ metric, large, m }: Making): Step => ({
+const fit = ({ metric, large, says }: Making): Step => ({
   id: 'fit',
   after: [],
-  does: m(metric ? 'do-fit-metric' : 'do-fit-inch'),
-  lookFor: m(metric ? 'look-fit-metric' : 'look-fit-inch'),
-  mistake: m('mistake-fit'),
-  action: m('act-fit'),
-  hint: m('hint-fit'),
+  does: says(metric ? 'do-fit-metric' : 'do-fit-inch'),
+  lookFor: says(metric ? 'look-fit-metric' : 'look-fit-inch'),
+  mistake: says('mistake-fit'),
+  action: says('act-fit'),
+  hint: says('hint-fit'),
   exceptions: [ex('too-loose', 'cut-out'), ex('wont-reach-third', 'on')],
   cautions: [],
   reads: [],
@@ -78,20 +78,20 @@ const fit = ({ metric, large, m }: Making): Step => ({
   skip: 'reason',
   people: fig(1, 'cp-crew'),
   tools: [
-    ...(large ? [msg('tool-pipe-wrap'), msg('tool-large-saw')] : [m('tool-cutter')]),
-    m('tool-chamfer'),
+    ...(large ? [msg('tool-pipe-wrap'), msg('tool-large-saw')] : [says('tool-cutter')]),
+    says('tool-chamfer'),
   ],
   ...(large ? { never: [msg('never-side-grinder')] } : {}),
 })
 /** Large pipe: nothing is opened before the tool is on and everybody stands where they will work. */
-const rig = ({ people, m }: Making): Step => ({
+const rig = ({ people, says }: Making): Step => ({
   id: 'rig',
   after: ['fit'],
-  does: m('do-rig'),
-  lookFor: m('look-rig'),
-  mistake: m('mistake-rig'),
-  action: m('act-rig'),
-  hint: m('hint-rig'),
+  does: says('do-rig'),
+  lookFor: says('look-rig'),
+  mistake: says('mistake-rig'),
+  action: says('act-rig'),
+  hint: says('hint-rig'),
   exceptions: [ex('slips', 'rig')],
   cautions: [finding('warn', 'caution-puller', 'cp-puller')],
   reads: [],
@@ -99,48 +99,48 @@ const rig = ({ people, m }: Making): Step => ({
   people,
   tools: [msg('tool-puller')],
 })
-const prime = ({ spec, people, m }: Making): Step => ({
+const prime = ({ spec, people, says }: Making): Step => ({
   id: 'prime',
   after: ['fit'],
-  does: m('do-prime'),
-  lookFor: m('look-prime'),
-  mistake: m('mistake-prime'),
-  action: m('act-prime'),
-  hint: m('hint-prime'),
+  does: says('do-prime'),
+  lookFor: says('look-prime'),
+  mistake: says('mistake-prime'),
+  action: says('act-prime'),
+  hint: says('hint-prime'),
   exceptions: [ex('put-down', 'on')],
   cautions: [vapour, skin],
   reads: [],
   reaches: 'prepared',
   skip: 'stop',
   people,
-  tools: [m('tool-applicator')],
+  tools: [says('tool-applicator')],
   ...never(spec),
 })
-const cement = ({ spec, metric, primed, people, m }: Making): Step => ({
+const cement = ({ spec, metric, primed, people, says }: Making): Step => ({
   id: 'cement',
   after: [primed ? 'prime' : 'fit'],
-  does: m(metric ? 'do-cement-metric' : 'do-cement-inch'),
-  lookFor: m('look-cement'),
-  mistake: m('mistake-cement'),
-  action: m(metric ? 'act-cement-metric' : 'act-cement-inch'),
-  hint: m('hint-cement'),
+  does: says(metric ? 'do-cement-metric' : 'do-cement-inch'),
+  lookFor: says('look-cement'),
+  mistake: says('mistake-cement'),
+  action: says(metric ? 'act-cement-metric' : 'act-cement-inch'),
+  hint: says('hint-cement'),
   exceptions: [ex('put-down', 'on')],
   cautions: primed ? [vapour] : [vapour, skin],
   reads: [],
   reaches: 'prepared',
   skip: 'stop',
   people,
-  tools: [m('tool-applicator')],
+  tools: [says('tool-applicator')],
   ...never(spec),
 })
-const home = ({ metric, large, people, m }: Making): Step => ({
+const home = ({ metric, large, people, says }: Making): Step => ({
   id: 'home',
   after: ['cement'],
-  does: m(metric ? 'do-home-metric' : 'do-home-inch'),
-  lookFor: m(metric ? 'look-home-metric' : 'look-home-inch'),
-  mistake: m('mistake-home'),
-  action: m(metric ? 'act-home-metric' : 'act-home-inch'),
-  hint: m('hint-home'),
+  does: says(metric ? 'do-home-metric' : 'do-home-inch'),
+  lookFor: says(metric ? 'look-home-metric' : 'look-home-inch'),
+  mistake: says('mistake-home'),
+  action: says(metric ? 'act-home-metric' : 'act-home-inch'),
+  hint: says('hint-home'),
   exceptions: [ex('skinned', 'cement'), ex('hard', 'cut-out')],
   cautions: [],
   reads: [],
@@ -173,14 +173,14 @@ const judged = (spec: SolventSpec): Field[] => [
     options: ['all-round', 'broken'],
   },
 ]
-const judge = ({ spec, m }: Making): Step => ({
+const judge = ({ spec, says }: Making): Step => ({
   id: 'judge',
   after: ['home'],
-  does: m('do-judge'),
-  lookFor: m('look-judge'),
-  mistake: m('mistake-judge'),
-  action: m('act-judge'),
-  hint: m('hint-judge'),
+  does: says('do-judge'),
+  lookFor: says('look-judge'),
+  mistake: says('mistake-judge'),
+  action: says('act-judge'),
+  hint: says('hint-judge'),
   exceptions: [ex('bead-broken', 'on'), ex('cannot-read', 'on')],
   cautions: [],
   reads: judged(spec),

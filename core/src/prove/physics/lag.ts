@@ -1,14 +1,14 @@
 /**
  * What follows a temperature late: first-order, from the first value on.
- * @param tS ascending times. @param c what is followed, °C. @param tauS time constant; 0 follows at once.
+ * @param tS ascending times. @param valuesC what is followed, °C. @param tauS time constant; 0 follows at once.
  */
-export function lagged(tS: readonly number[], c: readonly number[], tauS: number): number[] {
-  if (tauS <= 0) return [...c]
-  let y = c[0] as number
-  return c.map((value, i) => {
+export function lagged(tS: readonly number[], valuesC: readonly number[], tauS: number): number[] {
+  if (tauS <= 0) return [...valuesC]
+  let y = valuesC[0] as number
+  return valuesC.map((value, i) => {
     if (i === 0) return y
     const dt = (tS[i] as number) - (tS[i - 1] as number)
-    const from = c[i - 1] as number
+    const from = valuesC[i - 1] as number
     // Between two readings the temperature runs straight; this is the exact answer to that.
     const keep = Math.exp(-dt / tauS)
     const slope = dt > 0 ? (value - from) / dt : 0
@@ -24,34 +24,34 @@ export function lagged(tS: readonly number[], c: readonly number[], tauS: number
  */
 export function smoothed(
   tS: readonly number[],
-  c: readonly number[],
+  valuesC: readonly number[],
   windowS: number,
 ): { at: number[]; slope: number[] } {
-  const n = tS.length
-  const base = c[0] as number
+  const points = tS.length
+  const base = valuesC[0] as number
   // Running sums, about the first point, give every window's line without going through it again.
   const sums: (readonly [number, number, number, number])[] = [[0, 0, 0, 0]]
-  for (let i = 0; i < n; i++) {
-    const t = (tS[i] as number) - (tS[0] as number)
-    const y = (c[i] as number) - base
-    const [a, b, d, e] = sums[i] as readonly [number, number, number, number]
-    sums.push([a + t, b + y, d + t * t, e + t * y])
+  for (let i = 0; i < points; i++) {
+    const afterS = (tS[i] as number) - (tS[0] as number)
+    const y = (valuesC[i] as number) - base
+    const [sumT, sumY, sumTT, sumTY] = sums[i] as readonly [number, number, number, number]
+    sums.push([sumT + afterS, sumY + y, sumTT + afterS * afterS, sumTY + afterS * y])
   }
   let low = 0
   let high = 0
   const at: number[] = []
   const slope: number[] = []
-  tS.forEach((t, i) => {
-    while ((tS[low] as number) < t - windowS) low++
-    while (high < n && (tS[high] as number) <= t + windowS) high++
+  tS.forEach((atS, i) => {
+    while ((tS[low] as number) < atS - windowS) low++
+    while (high < points && (tS[high] as number) <= atS + windowS) high++
     const from = Math.max(0, Math.min(low, i - 2))
-    const to = Math.min(n, Math.max(high, i + 3))
+    const to = Math.min(points, Math.max(high, i + 3))
     const part = (k: 0 | 1 | 2 | 3): number => (sums[to]?.[k] ?? 0) - (sums[from]?.[k] ?? 0)
     const count = to - from
     const wide = part(2) - part(0) ** 2 / count
     const rise = wide > 0 ? (part(3) - (part(0) * part(1)) / count) / wide : 0
     slope.push(rise)
-    at.push(base + part(1) / count + rise * (t - (tS[0] as number) - part(0) / count))
+    at.push(base + part(1) / count + rise * (atS - (tS[0] as number) - part(0) / count))
   })
   return { at, slope }
 }

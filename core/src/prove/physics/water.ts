@@ -12,7 +12,11 @@ export const waterDensity = (c: number): number => powers(DENSITY, c) / (1 + DEN
 /** Isothermal compressibility of water near one atmosphere, per bar, 0 to 100 °C. Source: `kell-1975`. */
 export const waterSqueeze = (c: number): number => (powers(SQUEEZE, c) / (1 + SQUEEZE_BELOW * c)) * 1e-6
 /** Volume expansion of water at one atmosphere, per kelvin: from the density on both sides. */
-export function waterExpansion(c: number): number {
+export function waterExpansion(temperatureC: number): number {
   const half = 0.05
-  return (waterDensity(c - half) - waterDensity(c + half)) / (2 * half) / waterDensity(c)
+  return (
+    (waterDensity(temperatureC - half) - waterDensity(temperatureC + half)) /
+    (2 * half) /
+    waterDensity(temperatureC)
+  )
 }

@@ -22,9 +22,9 @@ const opened = computed(() => planned.value.reduce((n, p) => n + (p.plan?.barsUs
 const keepMm = computed(() => set.value?.keepMm ?? 0)
 /** What can't be used again: leftovers too short to keep, and what the saw took. */
 const wasteMm = computed(() =>
-  bars.value.reduce((sum, b) => {
-    const kept = b.leftMm >= keepMm.value && b.leftMm > 0 ? b.leftMm : 0
-    return sum + b.stockMm - kept - b.cuts.reduce((s, c) => s + c.lengthMm, 0)
+  bars.value.reduce((sum, bar) => {
+    const kept = bar.leftMm >= keepMm.value && bar.leftMm > 0 ? bar.leftMm : 0
+    return sum + bar.stockMm - kept - bar.cuts.reduce((s, c) => s + c.lengthMm, 0)
   }, 0),
 )
 const proof = computed(() => {
@@ -52,16 +52,16 @@ const headline = computed(() => {
   })
 })
 const said = computed(() => {
-  const s = set.value
-  if (!s) return ''
-  const from = s.barsMm.length
-    ? word('cut-bars-of', { barsMm: s.barsMm.map(length).join(' and ') })
+  const given = set.value
+  if (!given) return ''
+  const from = given.barsMm.length
+    ? word('cut-bars-of', { barsMm: given.barsMm.map(length).join(' and ') })
     : word('cut-no-new-bars')
   return word('cut-offcuts-at-hand-the', {
     from,
-    offcuts: s.offcuts.length,
-    kerf: length(s.kerfMm),
-    keep: length(s.keepMm),
+    offcuts: given.offcuts.length,
+    kerf: length(given.kerfMm),
+    keep: length(given.keepMm),
   })
 })
 const longestMm = computed(() => greatest([1, ...bars.value.map((b) => b.stockMm)]))
@@ -70,13 +70,13 @@ const plan = (): void => {
   if (set.value) void start(set.value, groups.value)
 }
 async function cutBar(pipe: string, bar: Bar): Promise<void> {
-  const s = set.value
-  if (!s) return
-  const offcuts = offcutsAfter(s, pipe, bar, crypto.randomUUID())
+  const given = set.value
+  if (!given) return
+  const offcuts = offcutsAfter(given, pipe, bar, crypto.randomUUID())
   await job.write(
     [
       ...bar.cuts.map((c) => ({ kind: 'piece-cut', data: { itemId: c.id, cutMm: c.lengthMm } })),
-      { kind: 'stock-set', data: { ...s, offcuts } },
+      { kind: 'stock-set', data: { ...given, offcuts } },
     ],
     word('cut-pieces-cut-from-one', { cuts: bar.cuts.length }),
   )

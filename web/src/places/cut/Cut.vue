@@ -50,8 +50,8 @@ const open = (step: number): void => {
 }
 /** What to set the saw to: a piece that goes in last is cut over first, mm. */
 const toCutMm = computed(() => {
-  const p = piece.value
-  return (p?.cutMm.value ?? 0) + (p?.item.closing ? CLOSING_SPARE_MM : 0)
+  const own = piece.value
+  return (own?.cutMm.value ?? 0) + (own?.item.closing ? CLOSING_SPARE_MM : 0)
 })
 const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null && !p.isCut).length)
 /** A piece that goes in last, between ends that stand: can it be got in? */
@@ -79,14 +79,14 @@ const sources = ref(false)
 const measuring = ref(false)
 const paper = ref(false)
 const depthSource = computed(() => {
-  const f = piece.value?.ends.find((e) => e.depthMm?.value != null)?.depthMm
-  return f && f.value !== null ? sourceOf(f.source) : null
+  const depthMm = piece.value?.ends.find((e) => e.depthMm?.value != null)?.depthMm
+  return depthMm && depthMm.value !== null ? sourceOf(depthMm.source) : null
 })
 /** J and K go from piece to piece. No key cuts: that is told by the button. */
-function key(e: KeyboardEvent): void {
-  if (!isOwnKey(e)) return
-  if (e.key === 'j' || e.key === 'ArrowDown') open(1)
-  else if (e.key === 'k' || e.key === 'ArrowUp') open(-1)
+function key(event: KeyboardEvent): void {
+  if (!isOwnKey(event)) return
+  if (event.key === 'j' || event.key === 'ArrowDown') open(1)
+  else if (event.key === 'k' || event.key === 'ArrowUp') open(-1)
 }
 onMounted(() => window.addEventListener('keydown', key))
 onBeforeUnmount(() => window.removeEventListener('keydown', key))

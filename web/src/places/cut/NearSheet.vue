@@ -19,22 +19,22 @@ const FURTHEST_MM = 10_000
 const key = (end: 0 | 1, to: Near['to']): string => `${end} ${to}`
 const ends = computed(() =>
   ([0, 1] as const).flatMap((end) => {
-    const e = props.piece.ends[end]
-    if (!e.jointId) return []
-    const needed = new Map(clearancesOf(job.state, e.jointId).map((c) => [c.to, c.minMm]))
-    return [{ end, tag: e.jointTag, fitting: e.fitting?.fitting, needed }]
+    const own = props.piece.ends[end]
+    if (!own.jointId) return []
+    const needed = new Map(clearancesOf(job.state, own.jointId).map((c) => [c.to, c.minMm]))
+    return [{ end, tag: own.jointTag, fitting: own.fitting?.fitting, needed }]
   }),
 )
 const given = reactive<Record<string, number | null>>(
   Object.fromEntries((props.piece.item.near ?? []).map((n) => [key(n.end, n.to), n.mm])),
 )
 function least(needed: ReadonlyMap<string, { value: number | null }>, to: string): string {
-  const f = needed.get(to)
-  return f === undefined
+  const clearance = needed.get(to)
+  return clearance === undefined
     ? ''
-    : f.value === null
+    : clearance.value === null
       ? word('cut-not-known-how-much')
-      : word('cut-at-least-2', { f: f.value })
+      : word('cut-at-least-2', { f: clearance.value })
 }
 async function save(): Promise<void> {
   const near: Near[] = []

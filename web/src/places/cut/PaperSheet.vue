@@ -16,28 +16,30 @@ const name = computed(() => job.state.job.name || 'job')
 const at = (path: string): string => `${location.origin}/job/${job.jobId}/${path}`
 
 const labels = () =>
-  pieces.value.flatMap((p) => [
+  pieces.value.flatMap((piece) => [
     {
-      tag: p.item.tag,
+      tag: piece.item.tag,
       lines: [
-        `${named(p.line.material)} ${p.item.size}`,
-        p.cutMm.value === null ? word('ui-not-yet-known') : word('cut-cut-to', { mm: p.cutMm.value }),
+        `${named(piece.line.material)} ${piece.item.size}`,
+        piece.cutMm.value === null ? word('ui-not-yet-known') : word('cut-cut-to', { mm: piece.cutMm.value }),
       ],
-      url: at(`cut/${p.item.id}`),
+      url: at(`cut/${piece.item.id}`),
     },
-    ...p.ends.flatMap((e) =>
-      e.jointId
+    ...piece.ends.flatMap((end) =>
+      end.jointId
         ? [
             {
-              tag: e.jointTag ?? '',
+              tag: end.jointTag ?? '',
               lines: [
-                `${named(p.line.material)} ${p.item.size}`,
-                e.fitting
-                  ? word('cut-in-fitting', { fitting: `${named(e.fitting.fitting ?? '')} ${e.fitting.tag}` })
+                `${named(piece.line.material)} ${piece.item.size}`,
+                end.fitting
+                  ? word('cut-in-fitting', {
+                      fitting: `${named(end.fitting.fitting ?? '')} ${end.fitting.tag}`,
+                    })
                   : word('ui-free-end'),
-                word('cut-of-piece', { tag: p.item.tag }),
+                word('cut-of-piece', { tag: piece.item.tag }),
               ],
-              url: at(`make/${e.jointId}`),
+              url: at(`make/${end.jointId}`),
             },
           ]
         : [],
@@ -81,12 +83,12 @@ const PAPERS: readonly {
     make: (m) => m.labelSheets(name.value, labels(), m.sheetOf(job.reader)),
   },
 ]
-async function save(p: (typeof PAPERS)[number]): Promise<void> {
-  busy.value = p.file
+async function save(kind: (typeof PAPERS)[number]): Promise<void> {
+  busy.value = kind.file
   fault.value = ''
   try {
-    const made = await p.make(await import('../../paper'))
-    saveFile(made as BlobPart, '', `${name.value.replace(/[^\p{L}\p{N}]+/gu, '-')}-${p.file}`)
+    const made = await kind.make(await import('../../paper'))
+    saveFile(made as BlobPart, '', `${name.value.replace(/[^\p{L}\p{N}]+/gu, '-')}-${kind.file}`)
   } catch {
     fault.value = word('cut-this-could-not-be')
   } finally {

@@ -42,16 +42,20 @@ const thick = (size: string): number => {
   const read = parseSize(size)
   return Math.min(16, Math.max(6, ((read && outsideDiameterMm(read)) ?? 50) * 0.15))
 }
-const measured = (p: PieceCut): string =>
-  p.item.bend ? entryText(p.item, job.reader) : p.item.measuredMm === null ? '' : figure(p.item.measuredMm)
-function state(p: PieceCut): string {
-  if (p.changedSinceCut) return word('cut-changed-since-cut')
-  if (p.isCut) return word('paper-cut-done')
-  if (p.cutMm.value === null) return word('ui-not-yet-known')
-  return props.warned.has(p.item.id) ? word('cut-no-room') : word('cut-to-cut')
+const measured = (piece: PieceCut): string =>
+  piece.item.bend
+    ? entryText(piece.item, job.reader)
+    : piece.item.measuredMm === null
+      ? ''
+      : figure(piece.item.measuredMm)
+function state(piece: PieceCut): string {
+  if (piece.changedSinceCut) return word('cut-changed-since-cut')
+  if (piece.isCut) return word('paper-cut-done')
+  if (piece.cutMm.value === null) return word('ui-not-yet-known')
+  return props.warned.has(piece.item.id) ? word('cut-no-room') : word('cut-to-cut')
 }
-const fittingAt = (p: PieceCut, end: 0 | 1): string => {
-  const kind = p.ends[end].fitting?.fitting
+const fittingAt = (piece: PieceCut, end: 0 | 1): string => {
+  const kind = piece.ends[end].fitting?.fitting
   return kind ? named(kind) : word('ui-free-end')
 }
 </script>

@@ -37,8 +37,8 @@ watch(typed, () => {
 const unit = computed(() => unitOf('length', job.reader))
 const mm = (text: string): number | null => parseLength(text, job.reader)
 const degrees = (text: string): number | null => {
-  const n = Number(text.trim().replace(',', '.').replace(/°$/, ''))
-  return text.trim() && Number.isFinite(n) ? n : null
+  const number = Number(text.trim().replace(',', '.').replace(/°$/, ''))
+  return text.trim() && Number.isFinite(number) ? number : null
 }
 const length = (v: number): string => fmt.length(v, job.reader)
 const figure = (v: number): string => fmt.lengthFigure(v, job.reader)
@@ -54,12 +54,18 @@ const bent = computed(() => {
     : bendMarks(radius.value, run.value.legs, run.value.turnsDeg.map(Math.abs), straight)
 })
 const bends = computed(() => {
-  const [b, r, way] = [bent.value, radius.value, run.value]
-  if (!b?.ok || !r || !way) return []
+  const [tube, bendMm, way] = [bent.value, radius.value, run.value]
+  if (!tube?.ok || !bendMm || !way) return []
   return way.turnsDeg.map((turn, i) => {
-    const arc = arcMm(r, Math.abs(turn))
-    const fromMm = b.marksMm[i] ?? 0
-    return { turn, arcMm: arc, fromMm, otherMm: b.developedMm - fromMm - arc, gainMm: b.gainsMm[i] ?? 0 }
+    const arc = arcMm(bendMm, Math.abs(turn))
+    const fromMm = tube.marksMm[i] ?? 0
+    return {
+      turn,
+      arcMm: arc,
+      fromMm,
+      otherMm: tube.developedMm - fromMm - arc,
+      gainMm: tube.gainsMm[i] ?? 0,
+    }
   })
 })
 const wrong = computed(() => {

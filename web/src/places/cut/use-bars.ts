@@ -25,15 +25,15 @@ function ask(set: StockSet, group: BarGroup, onShare: (share: number) => void): 
   const { input, tooLong } = stockQuestion(set, group)
   if (!input.pieces.length) return Promise.resolve({ group, plan: null, tooLong })
   worker ??= new Worker(new URL('../../workers/stock.worker.ts', import.meta.url), { type: 'module' })
-  const w = worker
+  const running = worker
   return new Promise((resolve, reject) => {
-    w.onmessage = (event: MessageEvent<StockReply>) => {
+    running.onmessage = (event: MessageEvent<StockReply>) => {
       if ('progress' in event.data) onShare(event.data.progress.share)
       else if ('plan' in event.data) resolve({ group, plan: event.data.plan, tooLong })
       else reject(new Error(event.data.failed))
     }
-    w.onerror = () => reject(new Error('The planner could not be started.'))
-    w.postMessage({ input, limitMs: LIMIT_MS })
+    running.onerror = () => reject(new Error('The planner could not be started.'))
+    running.postMessage({ input, limitMs: LIMIT_MS })
   })
 }
 

@@ -51,22 +51,22 @@ const lives = computed<LifeRow[]>(() =>
   ]),
 )
 const at = (life: LifeState, step: string | undefined): string => {
-  const d = life.done.filter((x) => x.step === step).at(-1)
-  return d ? `${date(d.latestS, zone.value)} ${hhmmss(d.latestS, zone.value)}` : ''
+  const done = life.done.filter((x) => x.step === step).at(-1)
+  return done ? `${date(done.latestS, zone.value)} ${hhmmss(done.latestS, zone.value)}` : ''
 }
 const homeStep = (f: JointFacts): string | undefined => f.steps.find((s) => s.reaches === 'made')?.id
-const judged = (f: JointFacts, life: LifeState): string => {
-  const step = f.steps.find((s) => s.reaches === 'verified')
-  const d = life.done.filter((x) => x.step === step?.id).at(-1)
-  if (!d || !step) return word('hand-over-not-judged')
+const judged = (facts: JointFacts, life: LifeState): string => {
+  const step = facts.steps.find((s) => s.reaches === 'verified')
+  const done = life.done.filter((x) => x.step === step?.id).at(-1)
+  if (!done || !step) return word('hand-over-not-judged')
   return step.reads
-    .map((r) => readingSaid(r, d.readings[r.key], job.reader) || word('ui-not-read'))
+    .map((r) => readingSaid(r, done.readings[r.key], job.reader) || word('ui-not-read'))
     .join(', ')
 }
 const who = (life: LifeState): string => [...new Set(life.done.map((d) => job.nameOf(d.by)))].join(', ')
-function fate(r: LifeRow): string {
-  if (r.out) return word('hand-over-cut-out', { at: hhmm(r.life.cutOutAtS ?? 0, zone.value) })
-  const verdict = r.facts.inspection?.verdict
+function fate(row: LifeRow): string {
+  if (row.out) return word('hand-over-cut-out', { at: hhmm(row.life.cutOutAtS ?? 0, zone.value) })
+  const verdict = row.facts.inspection?.verdict
   if (verdict === 'pass') return word('ui-judged-good')
   return verdict === 'fail' ? word('hand-over-failed') : word('hand-over-open')
 }

@@ -33,21 +33,22 @@ function methodName(id: string): string {
   return method ? job.t(method.name) : id === ANY_METHOD ? word('handbook-any-method') : id
 }
 /** What a row is of: the field's own name, with its band where it has one. */
-function fieldName(r: ChartRow): string {
-  const field = methodOf(r.method)?.fields.find((f) => f.key === r.field)
+function fieldName(row: ChartRow): string {
+  const field = methodOf(row.method)?.fields.find((f) => f.key === row.field)
   const name = field
     ? job.t(field.label)
-    : r.field === 'socketDepthMm'
+    : row.field === 'socketDepthMm'
       ? word('handbook-socket-depth')
-      : r.field.replace('Time', '')
-  const band = r.fromC === undefined ? '' : fmt.temperature(r.fromC, job.reader)
-  const to = r.toBar === undefined ? '' : fmt.pressure(r.toBar, job.reader)
+      : row.field.replace('Time', '')
+  const band = row.fromC === undefined ? '' : fmt.temperature(row.fromC, job.reader)
+  const to = row.toBar === undefined ? '' : fmt.pressure(row.toBar, job.reader)
   return word('handbook-figure-from-to', { name, from: band, to })
 }
-function valueText(r: ChartRow): string {
+function valueText(row: ChartRow): string {
   const unit =
-    methodOf(r.method)?.fields.find((f) => f.key === r.field)?.unit ?? (r.fromC === undefined ? 'mm' : 's')
-  return unit === 's' ? fmt.duration(r.value) : `${Math.round(r.value * 1000) / 1000} ${unit}`
+    methodOf(row.method)?.fields.find((f) => f.key === row.field)?.unit ??
+    (row.fromC === undefined ? 'mm' : 's')
+  return unit === 's' ? fmt.duration(row.value) : `${Math.round(row.value * 1000) / 1000} ${unit}`
 }
 async function load(): Promise<void> {
   fault.value = ''

@@ -25,9 +25,10 @@ const shown = computed(() =>
   String(Math.round((inch.value ? cToF(temperatureC.value) : temperatureC.value) * 10) / 10),
 )
 function temperature(text: string): void {
-  const n = Number(text.replace(',', '.'))
-  const c = inch.value ? fToC(n) : n
-  if (Number.isFinite(c) && c >= -60 && c <= 100) change({ t: String(Math.round(c * 100) / 100) })
+  const number = Number(text.replace(',', '.'))
+  const celsius = inch.value ? fToC(number) : number
+  if (Number.isFinite(celsius) && celsius >= -60 && celsius <= 100)
+    change({ t: String(Math.round(celsius * 100) / 100) })
 }
 const print = (): void => window.print()
 </script>

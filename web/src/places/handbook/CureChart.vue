@@ -36,17 +36,17 @@ const ruleFor = (size: string): CureRule | null => {
   const method = methodOf(props.entry.method)
   const read = method && specOf(method, { ...props.entry, size })
   if (!method || !read || !('spec' in read)) return null
-  const c = method.curing(read.spec, { table: job.state.job.table })
-  return c.by === 'rule' ? c.rule : null
+  const curing = method.curing(read.spec, { table: job.state.job.table })
+  return curing.by === 'rule' ? curing.rule : null
 }
 const CLOSE_DECADES = 0.35
 const ASIDE_PX = 6
 function curveOf(rule: CureRule, k: CureClass, name: string): Curve {
   const points: Curve['points'] = []
-  for (let t = -18; t <= 45; t += STEP_C) {
-    const need = k.requiredS(t, props.humidityPct > HUMID_ABOVE_PCT)
-    const s = need === null ? null : Math.max(need, (rule.perBarS ?? 0) * (k.toBar ?? 0))
-    points.push([fmt.inUnits(t, 'temperature', props.reader), s === null ? null : s / 3600])
+  for (let atC = -18; atC <= 45; atC += STEP_C) {
+    const need = k.requiredS(atC, props.humidityPct > HUMID_ABOVE_PCT)
+    const lasts = need === null ? null : Math.max(need, (rule.perBarS ?? 0) * (k.toBar ?? 0))
+    points.push([fmt.inUnits(atC, 'temperature', props.reader), lasts === null ? null : lasts / 3600])
   }
   return { name, points }
 }
@@ -87,10 +87,10 @@ const lowest = computed(() => {
 })
 const DASHES = ['solid', [8, 4], [2, 4], [12, 3, 2, 3], [5, 2], [1, 3]] as const
 /** Names of lines that end close together step aside from one another, px. */
-function aside(l: Curve): number {
+function aside(line: Curve): number {
   const end = (x: Curve): number => Math.log10(x.points.findLast((p) => p[1] !== null)?.[1] ?? 1)
-  const close = lines.value.filter((x) => x !== l && Math.abs(end(x) - end(l)) < CLOSE_DECADES)
-  return close.length ? (close.some((x) => end(x) > end(l)) ? ASIDE_PX : -ASIDE_PX) : 0
+  const close = lines.value.filter((x) => x !== line && Math.abs(end(x) - end(line)) < CLOSE_DECADES)
+  return close.length ? (close.some((x) => end(x) > end(line)) ? ASIDE_PX : -ASIDE_PX) : 0
 }
 function draw(): void {
   if (!box.value) return
@@ -123,14 +123,14 @@ function draw(): void {
         axisLine: { show: true, onZero: false, lineStyle: { color: ink } },
         splitLine: { lineStyle: { color: soft, opacity: 0.35 } },
       },
-      series: lines.value.map((l, i) => ({
+      series: lines.value.map((line, i) => ({
         type: 'line',
         step: 'end',
-        name: l.name,
-        data: l.points,
+        name: line.name,
+        data: line.points,
         showSymbol: false,
         lineStyle: { color: ink, width: 3, type: DASHES[i % DASHES.length] },
-        endLabel: { show: true, formatter: l.name, offset: [0, aside(l)], ...text },
+        endLabel: { show: true, formatter: line.name, offset: [0, aside(line)], ...text },
         ...(i === 0
           ? {
               markLine: {

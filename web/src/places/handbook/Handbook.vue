@@ -39,14 +39,14 @@ const methods = allMethods()
 
 const question = ref(typeof route.query.q === 'string' ? route.query.q : '')
 let timer: ReturnType<typeof setTimeout> | undefined
-watch(question, (q) => {
+watch(question, (asked) => {
   clearTimeout(timer)
-  timer = setTimeout(() => void router.replace({ query: q.trim() ? { q } : {} }), TYPING_MS)
+  timer = setTimeout(() => void router.replace({ query: asked.trim() ? { q: asked } : {} }), TYPING_MS)
 })
 watch(
   () => route.query.q,
-  (q) => {
-    if (typeof q === 'string' && q !== question.value) question.value = q
+  (asked) => {
+    if (typeof asked === 'string' && asked !== question.value) question.value = asked
   },
 )
 const found = computed(() => {
@@ -56,16 +56,20 @@ const found = computed(() => {
   performance.measure('handbook-search', { start: began, end: performance.now() })
   return answer
 })
-const jointOf = (e: Entry): string =>
-  `${named(e.material)} ${e.size}${e.schedule ? ` ${word('handbook-sch', { schedule: e.schedule })}` : ''}`
+const jointOf = (entry: Entry): string =>
+  `${named(entry.material)} ${entry.size}${entry.schedule ? ` ${word('handbook-sch', { schedule: entry.schedule })}` : ''}`
 const nameOf = (e: Entry): string => `${told({ code: `method-${e.method}`, params: {} })}, ${jointOf(e)}`
 const rows = computed(() =>
   found.value.hits.map((h) => ({ figure: h.figure, of: nameOf(h.entry), school: h.entry.school })),
 )
 function open(i: number): void {
   const entry = found.value.hits[i]?.entry
-  const t = found.value.query.temperatureC
-  if (entry) show({ at: keyOf(entry), ...(t === null ? {} : { t: String(Math.round(t * 100) / 100) }) })
+  const temperatureC = found.value.query.temperatureC
+  if (entry)
+    show({
+      at: keyOf(entry),
+      ...(temperatureC === null ? {} : { t: String(Math.round(temperatureC * 100) / 100) }),
+    })
 }
 const openMethod = (id: string): void => {
   const entry = allEntries().find((e) => e.method === id)
@@ -87,10 +91,10 @@ const examples = computed(() =>
 const toCheck = computed(() => unverified(job.state.checked).filter((s) => s.kind === 'published').length)
 function answerLine({ entry, figure }: Hit): string {
   const reader = readerFor(entry.school, job.reader)
-  const t = (m: Msg): string => told(m, reader)
+  const say = (m: Msg): string => told(m, reader)
   const stands = figure.fig.value === null ? '' : standing(figure.fig.source, job.state.checked)
-  const value = figureText(figure, reader, t).replace(' ', '\u00a0')
-  return `${t(figureName(figure))}, ${jointOf(entry)} = ${value} (${stands}).`
+  const value = figureText(figure, reader, say).replace(' ', '\u00a0')
+  return `${say(figureName(figure))}, ${jointOf(entry)} = ${value} (${stands}).`
 }
 const headline = computed(() => {
   if (page.value === 'unverified')
@@ -98,8 +102,10 @@ const headline = computed(() => {
   if (page.value === 'tube') return word('handbook-cut-square-deburr-both')
   if (page.value === 'charts') {
     // What was measured on a box is a chart of its own, but no maker’s.
-    const n = job.state.charts.filter((c) => c.rows.some((r) => r.method !== ANY_METHOD)).length
-    return n ? word('handbook-charts-of-makers-figures', { n }) : word('handbook-no-makers-chart-is')
+    const count = job.state.charts.filter((c) => c.rows.some((r) => r.method !== ANY_METHOD)).length
+    return count
+      ? word('handbook-charts-of-makers-figures', { n: count })
+      : word('handbook-no-makers-chart-is')
   }
   if (at.value)
     return beside.value
@@ -124,11 +130,14 @@ const why = computed(() => {
     })
   if (page.value || !question.value.trim()) return ''
   const { hits, joints, query } = found.value
-  const t = query.temperatureC
+  const askedC = query.temperatureC
   const said = [
-    t === null
+    askedC === null
       ? ''
-      : word('handbook-at-both', { metric: fmt.temperature(t), inch: fmt.temperature(t, { units: 'inch' }) }),
+      : word('handbook-at-both', {
+          metric: fmt.temperature(askedC),
+          inch: fmt.temperature(askedC, { units: 'inch' }),
+        }),
     hits.length ? word('handbook-figures-of-joints', { figures: hits.length, joints }) : '',
     joints > 24 ? word('handbook-only-the-first-are') : '',
     query.unknown.length ? word('handbook-not-understood', { unknown: query.unknown.join(', ') }) : '',

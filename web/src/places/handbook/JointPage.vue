@@ -66,11 +66,11 @@ const differences = computed(() => differencesFor(props.entry.method))
 /** Cure against temperature is drawn where it hangs on temperature. */
 const curve = computed(() => {
   if (spec.value === null || !method.value?.cures || props.narrow) return false
-  const c = method.value.curing(spec.value, { table: around.value.table })
-  return c.by === 'rule' && !c.rule.steady
+  const curing = method.value.curing(spec.value, { table: around.value.table })
+  return curing.by === 'rule' && !curing.rule.steady
 })
 const reader = computed(() => readerFor(props.entry.school, job.reader))
-const t = (m: Msg): string => told(m, reader.value)
+const said = (m: Msg): string => told(m, reader.value)
 const name = computed(() => (method.value ? job.t(method.value.name) : ''))
 </script>
 
@@ -81,7 +81,7 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
       }}{{ entry.schedule ? ` ${word('handbook-sch', { schedule: entry.schedule })}` : ''
       }}<span class="school">{{ word('handbook-school', { school: entry.school }) }}</span>
     </h2>
-    <p v-if="lacks" class="refusal">{{ word('handbook-choose-it-above', { lacks: t(lacks) }) }}</p>
+    <p v-if="lacks" class="refusal">{{ word('handbook-choose-it-above', { lacks: said(lacks) }) }}</p>
     <JointSection
       v-if="shapes.length"
       :shapes="shapes"
@@ -101,26 +101,26 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
     <h2>{{ word('handbook-steps') }}</h2>
     <ol class="steps">
       <li v-for="s in steps" :key="s.id">
-        <p class="does">{{ t(s.does) }}</p>
-        <p>{{ t(s.lookFor) }}</p>
-        <p class="mistake">{{ word('handbook-usual-mistake', { mistake: t(s.mistake) }) }}</p>
+        <p class="does">{{ said(s.does) }}</p>
+        <p>{{ said(s.lookFor) }}</p>
+        <p class="mistake">{{ word('handbook-usual-mistake', { mistake: said(s.mistake) }) }}</p>
         <p v-for="c in s.cautions" :key="c.code" class="caution">
-          {{ word('handbook-caution', { c: t(c) }) }}
+          {{ word('handbook-caution', { c: said(c) }) }}
         </p>
         <p v-if="s.tools.length">
-          {{ word('handbook-use', { tools: s.tools.map((m) => t(m)).join('; ') }) }}
+          {{ word('handbook-use', { tools: s.tools.map((m) => said(m)).join('; ') }) }}
         </p>
         <p v-if="s.never?.length" class="never">
-          {{ word('handbook-never', { never: s.never.map((m) => t(m)).join('; ') }) }}
+          {{ word('handbook-never', { never: s.never.map((m) => said(m)).join('; ') }) }}
         </p>
       </li>
     </ol>
     <template v-if="before.length">
       <h2>{{ word('handbook-before-a-test') }}</h2>
-      <p v-for="f in before" :key="f.code">{{ t(f) }}</p>
+      <p v-for="f in before" :key="f.code">{{ said(f) }}</p>
     </template>
     <h2>{{ word('handbook-cautions') }}</h2>
-    <p v-for="c in cautions" :key="c.code" class="caution">{{ t(c) }}</p>
+    <p v-for="c in cautions" :key="c.code" class="caution">{{ said(c) }}</p>
     <h2>{{ word('handbook-what-not-to-combine') }}</h2>
     <p v-for="r in method?.rules ?? []" :key="r.code">
       <strong
@@ -132,7 +132,7 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
               : word('handbook-note')
         }}:</strong
       >
-      {{ t(r) }}
+      {{ said(r) }}
     </p>
     <template v-if="differences.length">
       <h2>{{ word('handbook-where-schools-differ') }}</h2>
@@ -147,10 +147,10 @@ const name = computed(() => (method.value ? job.t(method.value.name) : ''))
         </thead>
         <tbody>
           <tr v-for="d in differences" :key="d.id">
-            <td class="strong">{{ t(d.point) }}</td>
-            <td :class="{ chosen: d.follows[entry.school] === 'a' }">{{ t(d.a) }}</td>
-            <td :class="{ chosen: d.follows[entry.school] === 'b' }">{{ t(d.b) }}</td>
-            <td>{{ t(d.here) }}</td>
+            <td class="strong">{{ said(d.point) }}</td>
+            <td :class="{ chosen: d.follows[entry.school] === 'a' }">{{ said(d.a) }}</td>
+            <td :class="{ chosen: d.follows[entry.school] === 'b' }">{{ said(d.b) }}</td>
+            <td>{{ said(d.here) }}</td>
           </tr>
         </tbody>
       </table>

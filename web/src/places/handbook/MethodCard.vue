@@ -12,22 +12,22 @@ const job = useJob()
 const method = computed(() => methodOf(props.methodId))
 const entries = computed(() => allEntries().filter((e) => e.method === props.methodId))
 const shapes = computed(() => {
-  const m = method.value
+  const own = method.value
   const entry = entries.value[Math.floor(entries.value.length / 3)]
-  if (!m || !entry) return []
-  const read = specOf(m, entry)
+  if (!own || !entry) return []
+  const read = specOf(own, entry)
   if (!('spec' in read)) return []
   const ctx = contextOf(entry, DEFAULT_AROUND)
   // Every step done: the joint as it should be.
-  const done = m.steps(read.spec, ctx).map((s, i) => ({
+  const done = own.steps(read.spec, ctx).map((step, i) => ({
     eventId: '',
-    step: s.id,
+    step: step.id,
     earliestS: i,
     latestS: i,
     readings: {},
     by: '',
   }))
-  return m.section(read.spec, { no: 1, done, interrupted: [] }, ctx)
+  return own.section(read.spec, { no: 1, done, interrupted: [] }, ctx)
 })
 </script>
 

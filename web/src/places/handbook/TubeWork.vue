@@ -22,13 +22,13 @@ const TUBES = ['copper', 'stainless', 'carbon-steel']
 const job = useJob()
 const rows = computed(() => {
   const seen = new Set<string>()
-  return allEntries().flatMap((e) => {
-    const key = `${e.material} ${e.size}`
-    const size = parseSize(e.size)
+  return allEntries().flatMap((entry) => {
+    const key = `${entry.material} ${entry.size}`
+    const size = parseSize(entry.size)
     const od = size && outsideDiameterMm(size)
-    if (!TUBES.includes(e.material) || seen.has(key) || !size || !od) return []
+    if (!TUBES.includes(entry.material) || seen.has(key) || !size || !od) return []
     seen.add(key)
-    return [{ key, e, od, wall: wallMm(e.material, size, null), feed: cutterFeed(e.material) }]
+    return [{ key, e: entry, od, wall: wallMm(entry.material, size, null), feed: cutterFeed(entry.material) }]
   })
 })
 const mm = (f: Fig): string => figureText({ fig: f, unit: 'mm' }, job.reader, (m) => told(m))

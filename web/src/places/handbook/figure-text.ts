@@ -27,36 +27,36 @@ function lengthText(mm: number, reader: Reader): string {
 }
 const OTHER = { inch: 'metric', metric: 'inch' } as const
 /** The same figure the other way round, where units differ. */
-export function otherText(figure: HandbookFigure, reader: Reader, t: (m: Msg) => string): string {
+export function otherText(figure: HandbookFigure, reader: Reader, say: (m: Msg) => string): string {
   if (figure.fig.value === null || (figure.unit !== 'mm' && figure.unit !== 'C')) return ''
-  return figureText(figure, { ...reader, own: {}, units: OTHER[reader.units] }, t)
+  return figureText(figure, { ...reader, own: {}, units: OTHER[reader.units] }, say)
 }
 
 /** A figure as the trade writes it, in the reader's units; the reason where there is none. */
 export function figureText(
-  f: Pick<HandbookFigure, 'fig' | 'unit' | 'gauged'>,
+  figure: Pick<HandbookFigure, 'fig' | 'unit' | 'gauged'>,
   reader: Reader,
-  t: (m: Msg) => string,
+  say: (m: Msg) => string,
 ): string {
-  const v = f.fig.value
-  if (v === null) return t(f.fig.why)
-  switch (f.unit) {
+  const value = figure.fig.value
+  if (value === null) return say(figure.fig.why)
+  switch (figure.unit) {
     case 'mm':
-      return f.gauged ? fmt.thickness(v, reader) : lengthText(v, reader)
+      return figure.gauged ? fmt.thickness(value, reader) : lengthText(value, reader)
     case 's':
-      return fmt.duration(v)
+      return fmt.duration(value)
     case 'C':
-      return fmt.temperature(v, reader)
+      return fmt.temperature(value, reader)
     case 'deg':
-      return `${fmt.number(v, 1)}°`
+      return `${fmt.number(value, 1)}°`
     case 'pct':
-      return `${fmt.number(v, 0)} %`
+      return `${fmt.number(value, 0)} %`
     case 'Nm':
-      return fmt.torque(v, reader)
+      return fmt.torque(value, reader)
     case 'turns':
-      return `${fmt.inchFraction(v)}`
+      return `${fmt.inchFraction(value)}`
     default:
-      return fmt.number(v, 2)
+      return fmt.number(value, 2)
   }
 }
 export const figureName = (figure: HandbookFigure): Msg =>

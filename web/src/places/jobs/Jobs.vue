@@ -34,19 +34,22 @@ async function load(): Promise<void> {
   unsent.value = await waitingHere(me())
   try {
     jobs.value = (await api<{ jobs: Row[] }>('GET', '/jobs')).jobs
-  } catch (e) {
-    session.heard(e)
-    offline.value = e instanceof NoSignal
-    if (!offline.value) fault.value = (e as Error).message
+  } catch (error) {
+    session.heard(error)
+    offline.value = error instanceof NoSignal
+    if (!offline.value) fault.value = (error as Error).message
     jobs.value = await kept.list(me())
   }
 }
 onMounted(load)
 const headline = computed(() => {
   if (jobs.value === null) return word('jobs-looking-for-your-jobs')
-  const n = jobs.value.length
-  if (offline.value) return n ? word('jobs-no-signal-can-be', { jobs: n }) : word('jobs-no-signal-and-no')
-  return n ? word('jobs-you-are-on', { name: session.person?.name, jobs: n }) : word('jobs-you-are-on-no')
+  const count = jobs.value.length
+  if (offline.value)
+    return count ? word('jobs-no-signal-can-be', { jobs: count }) : word('jobs-no-signal-and-no')
+  return count
+    ? word('jobs-you-are-on', { name: session.person?.name, jobs: count })
+    : word('jobs-you-are-on-no')
 })
 
 async function create(): Promise<void> {
@@ -72,8 +75,8 @@ async function create(): Promise<void> {
       { kind: 'place-set', data: { placeId: crypto.randomUUID(), name: word('ui-on-site') } },
     ])
     await router.push({ name: 'set-out', params: { jobId } })
-  } catch (e) {
-    fault.value = (e as Error).message
+  } catch (error) {
+    fault.value = (error as Error).message
   }
 }
 async function bringIn(): Promise<void> {
@@ -84,8 +87,8 @@ async function bringIn(): Promise<void> {
     const body: unknown = JSON.parse(await chosen.text())
     const done = await api<{ jobId: string }>('POST', '/jobs/import', body)
     await router.push({ name: 'hand-over', params: { jobId: done.jobId } })
-  } catch (e) {
-    fault.value = e instanceof SyntaxError ? word('jobs-this-file-is-not') : (e as Error).message
+  } catch (error) {
+    fault.value = error instanceof SyntaxError ? word('jobs-this-file-is-not') : (error as Error).message
   }
 }
 async function leave(sure: boolean): Promise<void> {

@@ -60,8 +60,9 @@ interface Way {
 /** A window that was missed: what leads back is the large action, what was missed is one of the others. */
 const firstBack = computed<Way | null>(() => {
   if (props.phase !== 'late') return null
-  const [e] = exceptions.value.filter((x) => x.backTo !== null && x.id !== 'put-down')
-  if (e) return { key: e.id, says: job.t(e.says), go: () => emit('except', e) }
+  const [exception] = exceptions.value.filter((x) => x.backTo !== null && x.id !== 'put-down')
+  if (exception)
+    return { key: exception.id, says: job.t(exception.says), go: () => emit('except', exception) }
   const back = props.wayBack
   return back
     ? {
@@ -77,7 +78,8 @@ const all = computed<Way[]>(() => {
   const way = (key: string, says: string, go: () => void): void => void out.push({ key, says, go })
   const back = props.wayBack
   if (back) way('again', word('make-again', { action: job.t(back.action) }), () => emit('again', back))
-  for (const e of exceptions.value) if (e.id !== 'put-down') way(e.id, job.t(e.says), () => emit('except', e))
+  for (const exception of exceptions.value)
+    if (exception.id !== 'put-down') way(exception.id, job.t(exception.says), () => emit('except', exception))
   if (props.mend) way('mend', word('make-put-it-right'), () => emit('mend'))
   if (props.redo) way('leave', word('make-leave-it-as-it'), () => emit('leave'))
   else if (begun.value) {

@@ -53,12 +53,12 @@ const toggle = (id: string): void => {
   chosen.value = chosen.value.includes(id) ? chosen.value.filter((x) => x !== id) : [...chosen.value, id]
 }
 /** What each step is written with: its own readings, and of each choice the good option that its button says. */
-function valuesOf(s: (typeof steps.value)[number]): Record<string, unknown> {
+function valuesOf(step: (typeof steps.value)[number]): Record<string, unknown> {
   return Object.fromEntries(
-    s.reads.flatMap((r): [string, unknown][] => {
-      if (r.control === 'choice' && !r.asked) return [[r.key, r.options?.[0]]]
-      const v = readings.value[r.key] ?? null
-      return v === null ? [] : [[r.key, v]]
+    step.reads.flatMap((read): [string, unknown][] => {
+      if (read.control === 'choice' && !read.asked) return [[read.key, read.options?.[0]]]
+      const value = readings.value[read.key] ?? null
+      return value === null ? [] : [[read.key, value]]
     }),
   )
 }
@@ -84,10 +84,10 @@ async function keep(): Promise<void> {
   fault.value = faultOf(fromS, toS)
   if (fault.value || fromS === null || toS === null) return
   const joints = props.candidates.filter((f) => chosen.value.includes(f.id))
-  const pin = (f: JointFacts) => ({
-    rules: f.method?.version ?? 1,
+  const pin = (facts: JointFacts) => ({
+    rules: facts.method?.version ?? 1,
     chart: newestChart(job.state),
-    school: f.place.line.school,
+    school: facts.place.line.school,
     table: job.state.job.table,
   })
   await job.write(

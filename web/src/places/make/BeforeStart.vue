@@ -34,8 +34,8 @@ const props = defineProps<{
 const emit = defineEmits<{ override: [] }>()
 const job = useJob()
 const FETCHED = 'jugalis-fetched'
-const needText = (n: Need): string => {
-  const all = Object.entries(n.matches).filter(([, v]) => v !== 'no' && v !== 'yes')
+const needText = (need: Need): string => {
+  const all = Object.entries(need.matches).filter(([, v]) => v !== 'no' && v !== 'yes')
   // What fits by a measure is named by it: a clamp for a flange of so much.
   const fits = all
     .filter(([what]) => what.endsWith('Mm'))
@@ -47,10 +47,10 @@ const needText = (n: Need): string => {
     .join(' ')
   return word('make-need', {
     of,
-    item: named(n.item),
+    item: named(need.item),
     fits,
-    mm: n.unit === 'mm' ? n.qty.value : null,
-    long: n.qty.value !== null && n.unit === 'mm' ? 'yes' : 'no',
+    mm: need.unit === 'mm' ? need.qty.value : null,
+    long: need.qty.value !== null && need.unit === 'mm' ? 'yes' : 'no',
   })
 }
 const wanted = computed(() => props.tools.needs.value.map(needText))
@@ -89,8 +89,8 @@ const questions = computed(() =>
 const said = computed(() => {
   const known = saidOf(job.state, props.facts.place)
   return asks.value.flatMap((fact) => {
-    const v = known[fact]
-    return v && v !== NOT_KNOWN ? [answerTold(fact, v)] : []
+    const value = known[fact]
+    return value && value !== NOT_KNOWN ? [answerTold(fact, value)] : []
   })
 })
 const sheet = ref<'tool' | 'tin' | 'permit' | 'around' | null>(null)

@@ -22,9 +22,9 @@ function up(): void {
   clearTimeout(timer)
   pressing.value = false
 }
-function click(e: MouseEvent): void {
+function click(event: MouseEvent): void {
   // A key press gives a click without a pointer: it needs no guarding against rain.
-  if (!prefs.prefs.wet || e.detail === 0) emit('act')
+  if (!prefs.prefs.wet || event.detail === 0) emit('act')
 }
 </script>
 

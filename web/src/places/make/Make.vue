@@ -24,9 +24,10 @@ const field = ref<HTMLInputElement>()
 const FILTER_FROM = 12
 /** Words are looked for in tag, size, line and state, all of them. */
 const wanted = computed(() => filter.value.toLowerCase().split(/\s+/).filter(Boolean))
-const matches = (f: JointFacts): boolean => {
-  const look = view.looks.get(f.id)?.word
-  const text = `${f.tag} ${f.place.piece.size} ${f.place.line.name} ${look ? job.t(look) : ''}`.toLowerCase()
+const matches = (facts: JointFacts): boolean => {
+  const look = view.looks.get(facts.id)?.word
+  const text =
+    `${facts.tag} ${facts.place.piece.size} ${facts.place.line.name} ${look ? job.t(look) : ''}`.toLowerCase()
   return wanted.value.every((w) => text.includes(w))
 }
 const grouped = computed(() => groupsOf(view.facts.values(), view.looks))
@@ -57,36 +58,37 @@ const mark = (id: string): void => {
 const batch = ref(false)
 const like = computed(() => {
   const id = marked.value[0] ?? facts.value?.id
-  const f = id ? view.facts.get(id) : undefined
-  return f?.nextStep ? f : null
+  const one = id ? view.facts.get(id) : undefined
+  return one?.nextStep ? one : null
 })
 const alike = computed(() =>
   order.value.filter(
-    (f) =>
-      f.method === like.value?.method &&
-      f.place.piece.size === like.value?.place.piece.size &&
-      f.place.line.material === like.value?.place.line.material &&
-      f.nextStep?.id === like.value?.nextStep?.id,
+    (facts) =>
+      facts.method === like.value?.method &&
+      facts.place.piece.size === like.value?.place.piece.size &&
+      facts.place.line.material === like.value?.place.line.material &&
+      facts.nextStep?.id === like.value?.nextStep?.id,
   ),
 )
-function onKey(e: KeyboardEvent): void {
-  const el = e.target as HTMLElement
-  if (!isOwnKey(e)) return
+function onKey(event: KeyboardEvent): void {
+  const el = event.target as HTMLElement
+  if (!isOwnKey(event)) return
   const at = order.value.findIndex((f) => f.id === facts.value?.id)
-  const step = e.key === 'j' || e.key === 'ArrowDown' ? 1 : e.key === 'k' || e.key === 'ArrowUp' ? -1 : 0
+  const step =
+    event.key === 'j' || event.key === 'ArrowDown' ? 1 : event.key === 'k' || event.key === 'ArrowUp' ? -1 : 0
   const to = order.value[at + step]
   if (step && to && el.getAttribute('role') !== 'slider') go(to.id)
-  if (e.key === 'f' && field.value) {
-    e.preventDefault()
+  if (event.key === 'f' && field.value) {
+    event.preventDefault()
     field.value.focus()
   }
-  if (e.key === 'x' && facts.value) mark(facts.value.id)
-  if (e.key === 'b' && like.value) {
+  if (event.key === 'x' && facts.value) mark(facts.value.id)
+  if (event.key === 'b' && like.value) {
     // The sheet's first field has the focus at once: this letter is not meant for it.
-    e.preventDefault()
+    event.preventDefault()
     batch.value = true
   }
-  if (e.key === 'Enter' && !/BUTTON|A/.test(el.tagName))
+  if (event.key === 'Enter' && !/BUTTON|A/.test(el.tagName))
     document.querySelector<HTMLButtonElement>('.action:not(:disabled)')?.click()
 }
 onMounted(() => window.addEventListener('keydown', onKey))

@@ -112,8 +112,8 @@ const { cycle, torque } = useReported({ facts, step, phase }, tools, readings)
 watch(cycle, (now) => {
   if (now?.result === 'complete') void act()
 })
-async function except(e: StepException): Promise<void> {
-  await writes.except(e)
+async function except(exception: StepException): Promise<void> {
+  await writes.except(exception)
   redo.value = null
 }
 const wayBack = useWayBack({ facts, step, phase }, joint.open)
@@ -133,8 +133,8 @@ const drawingHeight = useDrawingHeight({
   room,
 })
 const recordNotes = computed(() =>
-  (props.facts.inspection?.findings ?? []).filter((f) =>
-    redo.value ? true : phase.value !== 'failed' && f.level !== 'stop',
+  (props.facts.inspection?.findings ?? []).filter((finding) =>
+    redo.value ? true : phase.value !== 'failed' && finding.level !== 'stop',
   ),
 )
 </script>

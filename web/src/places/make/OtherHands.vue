@@ -15,9 +15,9 @@ const session = useSession()
 const NEAR_S = 900
 const me = computed(() => session.person?.personId ?? '')
 const done = computed<readonly Done[]>(() => props.facts.life?.done ?? [])
-const says = (d: Done): string => {
-  const step = props.facts.steps.find((s) => s.id === d.step)
-  return step ? job.t(step.action).toLowerCase() : d.step
+const says = (done: Done): string => {
+  const step = props.facts.steps.find((s) => s.id === done.step)
+  return step ? job.t(step.action).toLowerCase() : done.step
 }
 const other = computed(() => {
   const last = done.value.at(-1)
@@ -35,10 +35,10 @@ const contested = computed<readonly Done[]>(() => {
 async function agree(stands: Done): Promise<void> {
   const gone = contested.value.filter((d) => d !== stands)
   await job.write(
-    gone.map((d) => ({
+    gone.map((done) => ({
       kind: 'correction',
       data: {
-        target: d.eventId,
+        target: done.eventId,
         undo: true,
         reason: word('make-agreed-s-entry-stands', { name: job.nameOf(stands.by) }),
       },

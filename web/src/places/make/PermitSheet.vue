@@ -15,15 +15,15 @@ const number = ref('')
 const hours = ref('')
 const fault = ref('')
 async function keep(): Promise<void> {
-  const h = Number(hours.value.replace(',', '.'))
+  const lasts = Number(hours.value.replace(',', '.'))
   if (!number.value.trim()) return void (fault.value = word('make-write-the-number-that'))
-  if (!(h > 0 && h <= 24)) return void (fault.value = word('make-say-for-how-many'))
+  if (!(lasts > 0 && lasts <= 24)) return void (fault.value = word('make-say-for-how-many'))
   const fromS = clock.nowS - clock.offsetS
   await job.write(
     [
       {
         kind: 'permit-set',
-        data: { what: 'hot-work', number: number.value.trim(), fromS, untilS: fromS + h * 3600 },
+        data: { what: 'hot-work', number: number.value.trim(), fromS, untilS: fromS + lasts * 3600 },
       },
     ],
     word('make-hot-work-permit-is', { number: number.value.trim() }),

@@ -22,16 +22,17 @@ const shown = computed(() => photos.value.find((p) => p.hash === open.value) ?? 
 watch(
   photos,
   async (all) => {
-    for (const p of all) addresses.value[p.hash] ??= await addressOf(jobId, p.hash)
+    for (const photo of all) addresses.value[photo.hash] ??= await addressOf(jobId, photo.hash)
   },
   { immediate: true },
 )
 const forget = (): void => {
-  for (const a of Object.values(addresses.value)) if (a.startsWith('blob:')) URL.revokeObjectURL(a)
+  for (const address of Object.values(addresses.value))
+    if (address.startsWith('blob:')) URL.revokeObjectURL(address)
 }
 onBeforeUnmount(forget)
-async function add(e: Event): Promise<void> {
-  const input = e.target as HTMLInputElement
+async function add(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
   if (!file) return

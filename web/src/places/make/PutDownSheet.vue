@@ -21,9 +21,14 @@ const KINDS = [
 ] as const
 const kind = ref<(typeof KINDS)[number]>('telephone')
 const costs = computed(() => {
-  const f = props.facts
-  if (!f.method || f.spec === null) return []
-  return f.method.interruption(f.spec, f.life ?? { no: 1, done: [], interrupted: [] }, kind.value, f.ctx)
+  const facts = props.facts
+  if (!facts.method || facts.spec === null) return []
+  return facts.method.interruption(
+    facts.spec,
+    facts.life ?? { no: 1, done: [], interrupted: [] },
+    kind.value,
+    facts.ctx,
+  )
 })
 const running = computed(() =>
   props.facts.clocks.find(

@@ -27,19 +27,19 @@ function read(): void {
   says.value = wrong ? job.t(wrong) : word('make-is-in-hand', { code: code.value.trim() })
   code.value = ''
 }
-function onKey(e: KeyboardEvent): void {
-  if (e.key === 'F8') {
+function onKey(event: KeyboardEvent): void {
+  if (event.key === 'F8') {
     start()
     wedge = true
   } else if (!wedge) return
-  else if (e.key === 'Enter') {
+  else if (event.key === 'Enter') {
     wedge = false
     read()
-  } else if (e.key === 'Backspace') code.value = code.value.slice(0, -1)
-  else if (e.key.length === 1 && !e.ctrlKey && !e.metaKey) code.value += e.key
+  } else if (event.key === 'Backspace') code.value = code.value.slice(0, -1)
+  else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey) code.value += event.key
   else return
-  e.preventDefault()
-  e.stopImmediatePropagation()
+  event.preventDefault()
+  event.stopImmediatePropagation()
   clearTimeout(pause)
   // Whoever pressed F8 by hand types on in the field.
   pause = setTimeout(() => (wedge = false), PAUSE_MS)

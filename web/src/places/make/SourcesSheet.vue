@@ -16,25 +16,25 @@ interface Row {
   source: string | null
 }
 const rows = computed<Row[]>(() => {
-  const f = props.facts
-  if (!f.method || f.spec === null) return []
+  const facts = props.facts
+  if (!facts.method || facts.spec === null) return []
   const row = (name: string, figure: Pick<HandbookFigure, 'fig' | 'unit' | 'gauged'>): Row => ({
     name,
     value: figureText(figure, job.reader, job.t),
     source: figure.fig.value === null ? null : figure.fig.source,
   })
-  const figures = f.method.figures(f.spec, f.ctx).map((x) => row(job.t(figureName(x)), x))
-  const clocks = f.clocks.flatMap((c) => {
-    const until = c.untilS
+  const figures = facts.method.figures(facts.spec, facts.ctx).map((x) => row(job.t(figureName(x)), x))
+  const clocks = facts.clocks.flatMap((clock) => {
+    const until = clock.untilS
     if (until.value === null) return []
-    const lasts = { ...until, value: until.value - c.fromS }
-    return [row(word('make-clock', { label: job.t(c.label) }), { fig: lasts, unit: 's' })]
+    const lasts = { ...until, value: until.value - clock.fromS }
+    return [row(word('make-clock', { label: job.t(clock.label) }), { fig: lasts, unit: 's' })]
   })
   return [...figures, ...clocks]
 })
 const told = (id: string): string => {
-  const s = sourceOf(id)
-  return `${s.reference}${s.edition ? `, ${s.edition}` : ''} (${standing(id, job.state.checked)})`
+  const source = sourceOf(id)
+  return `${source.reference}${source.edition ? `, ${source.edition}` : ''} (${standing(id, job.state.checked)})`
 }
 </script>
 

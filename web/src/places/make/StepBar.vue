@@ -8,8 +8,8 @@ const props = defineProps<{
   window: boolean
   failed: boolean
 }>()
-const stateOf = (s: Step, i: number): 'done' | 'wet' | 'now' | 'later' => {
-  if (props.done.includes(s.id)) return 'done'
+const stateOf = (step: Step, i: number): 'done' | 'wet' | 'now' | 'later' => {
+  if (props.done.includes(step.id)) return 'done'
   const first = props.steps.findIndex((x) => !props.done.includes(x.id))
   return i === first ? (props.window ? 'wet' : 'now') : 'later'
 }

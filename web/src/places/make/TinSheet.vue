@@ -24,13 +24,13 @@ const fault = ref('')
 const today = computed(() => dayOf(clock.nowS, job.state.job.zone))
 const filling = computed(() => fillingOf(typed.code.trim(), today.value))
 const says = computed(() => {
-  const f = filling.value
+  const own = filling.value
   if (!typed.code.trim()) return ''
-  if (!f.ok) return word('make-no-filling-date-in')
+  if (!own.ok) return word('make-no-filling-date-in')
   return word('make-filled-good-to-24', {
-    filledOn: f.filledOn,
-    expiresOn: f.expiresOn,
-    isExpired: f.expired ? 'yes' : 'no',
+    filledOn: own.filledOn,
+    expiresOn: own.expiresOn,
+    isExpired: own.expired ? 'yes' : 'no',
   })
 })
 async function keep(): Promise<void> {

@@ -61,14 +61,14 @@ const touched = computed(() =>
 )
 const NAMED = 12
 const touches = computed(() => {
-  const t = touched.value
-  if (!t) return ''
-  const more = t.joints.length - NAMED
-  const list = word('make-and-more', { list: t.joints.slice(0, NAMED).join(', '), more })
-  const proofs = t.sections.length
-    ? ` ${word('make-proved-with-them-in', { sections: t.sections.join(', ') })}`
+  const own = touched.value
+  if (!own) return ''
+  const more = own.joints.length - NAMED
+  const list = word('make-and-more', { list: own.joints.slice(0, NAMED).join(', '), more })
+  const proofs = own.sections.length
+    ? ` ${word('make-proved-with-them-in', { sections: own.sections.join(', ') })}`
     : ''
-  return t.joints.length
+  return own.joints.length
     ? word('make-made-with-it-since', { list, proofs })
     : word('make-nothing-was-made-with')
 })

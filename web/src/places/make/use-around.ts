@@ -71,9 +71,10 @@ export function useMakesWay(
 ): () => void {
   let actedMs = -Infinity
   const done = computed(() => {
-    const [joint, n] = [facts.value, next()]
+    const [joint, after] = [facts.value, next()]
     const quiet = joint.clocks.every((c) => c.stoppedAtS !== undefined || left(c) <= 0)
-    const like = n?.method === joint.method && n?.place.piece.size === joint.place.piece.size && !n?.life
+    const like =
+      after?.method === joint.method && after?.place.piece.size === joint.place.piece.size && !after?.life
     return phase.value === 'rest' && quiet && like && joint.inspection?.verdict === 'pass'
   })
   watch(done, (now) => {

@@ -20,7 +20,7 @@ export function useDrawn(facts: Ref<JointFacts>) {
 }
 
 /** How high the drawing may be, px: on a phone the action, the reading and what is wrong come first. */
-export function useDrawingHeight(o: {
+export function useDrawingHeight(here: {
   facts: Ref<JointFacts>
   phase: Ref<Phase>
   reading: Ref<boolean>
@@ -36,18 +36,18 @@ export function useDrawingHeight(o: {
   /** A phone on its side has no room for it at all. */
   const low = window.innerHeight <= 430
   const most = computed(() => {
-    const { life } = o.facts.value
+    const { life } = here.facts.value
     if (low) return 0
-    if (!narrow.value) return o.judging.value ? 180 : life ? 260 : 200
+    if (!narrow.value) return here.judging.value ? 180 : life ? 260 : 200
     // What is wrong comes first: the drawing makes room for it.
-    if (o.stopped() && !life) return o.reading.value || short ? 0 : 120
-    if (o.reading.value || short)
+    if (here.stopped() && !life) return here.reading.value || short ? 0 : 120
+    if (here.reading.value || short)
       // A control that is a drawing itself takes its place.
-      return o.numberReads.value.some((r) => isGap(r) || onDial(r)) && o.reading.value ? 0 : 108
-    return !life ? 130 : o.phase.value === 'rest' ? 180 : 220
+      return here.numberReads.value.some((r) => isGap(r) || onDial(r)) && here.reading.value ? 0 : 108
+    return !life ? 130 : here.phase.value === 'rest' ? 180 : 220
   })
   return computed(() => {
-    const room = narrow.value ? (o.room.value ?? most.value) : most.value
+    const room = narrow.value ? (here.room.value ?? most.value) : most.value
     return room < LEAST_PX ? 0 : Math.min(room, most.value)
   })
 }

@@ -96,10 +96,10 @@ function useEndings({ facts }: Pick<Options, 'facts'>) {
     await job.write(
       [
         { kind: 'cut-out', jointId: id, data: { life: life?.no ?? 1, reason } },
-        ...withIt.map((j) => ({
+        ...withIt.map((joint) => ({
           kind: 'cut-out',
-          jointId: j.id,
-          data: { life: j.life, reason: word('make-came-out-with', { tag }) },
+          jointId: joint.id,
+          data: { life: joint.life, reason: word('make-came-out-with', { tag }) },
         })),
       ],
       withIt.length

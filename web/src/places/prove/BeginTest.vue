@@ -49,13 +49,13 @@ const fault = ref('')
 const busy = ref(false)
 const more = ref(false)
 /** The server knows neither the reader's units nor their clock: it is said here. */
-function sayStop(s: Stop): string {
-  const message = s.params ? job.t({ code: s.code, params: s.params }) : s.message
-  return s.readyAtS === undefined
+function sayStop(stop: Stop): string {
+  const message = stop.params ? job.t({ code: stop.code, params: stop.params }) : stop.message
+  return stop.readyAtS === undefined
     ? message
     : word('prove-from-it-may', {
         message: message.replace(/\.$/, ''),
-        when: when(s.readyAtS, clock.nowS, job.state.job.zone),
+        when: when(stop.readyAtS, clock.nowS, job.state.job.zone),
       })
 }
 const soft = computed(() => stops.value.length > 0 && stops.value.every((s) => !s.hard))
@@ -73,8 +73,8 @@ async function begin(setAside: boolean): Promise<void> {
   if (typed.due && !/^\d{4}-\d{2}-\d{2}$/.test(typed.due))
     return void (fault.value = word('prove-the-date-reads-2027'))
   if (setAside && !typed.reason.trim()) return void (fault.value = word('prove-a-reason-is-needed'))
-  const s = props.answer.section
-  const physics = physicsOf(job.state, s)
+  const section = props.answer.section
+  const physics = physicsOf(job.state, section)
   const codes = setAside ? [...new Set(stops.value.map((x) => x.code))] : []
   stops.value = []
   busy.value = true
@@ -83,11 +83,11 @@ async function begin(setAside: boolean): Promise<void> {
       kind: 'test-begun',
       data: {
         testId: crypto.randomUUID(),
-        sectionId: s.id,
+        sectionId: section.id,
         bar,
         medium: typed.medium,
-        holdS: s.holdS,
-        allowedDropBar: s.allowedDropBar,
+        holdS: section.holdS,
+        allowedDropBar: section.allowedDropBar,
         resolutionBar,
         sensorErrorBar,
         stabiliseS: settle * 60,
@@ -105,12 +105,12 @@ async function begin(setAside: boolean): Promise<void> {
       },
     })
     await job.write(
-      [{ kind: 'section-state', data: { sectionId: s.id, state: UNDER_PRESSURE } }],
-      word('prove-is-under-pressure', { tag: s.tag }),
+      [{ kind: 'section-state', data: { sectionId: section.id, state: UNDER_PRESSURE } }],
+      word('prove-is-under-pressure', { tag: section.tag }),
     )
-  } catch (e) {
-    if (e instanceof Refused && e.stops.length) stops.value = e.stops
-    else fault.value = e instanceof NoSignal ? word('prove-no-signal-a-test') : (e as Error).message
+  } catch (error) {
+    if (error instanceof Refused && error.stops.length) stops.value = error.stops
+    else fault.value = error instanceof NoSignal ? word('prove-no-signal-a-test') : (error as Error).message
   } finally {
     busy.value = false
   }

@@ -27,14 +27,14 @@ const VERDICTS = {
 const fault = ref('')
 const at = (s: number): string => when(s, clock.nowS, zone.value)
 const signing = ref<TestRun | null>(null)
-const statementOf = (t: TestRun): string =>
+const statementOf = (test: TestRun): string =>
   word('prove-test-of-at-with', {
     tag: section.value.tag,
-    bar: t.bar,
-    medium: named(t.medium),
-    verdict: named(t.ended?.verdict ?? 'inconclusive'),
+    bar: test.bar,
+    medium: named(test.medium),
+    verdict: named(test.ended?.verdict ?? 'inconclusive'),
   })
-function sign(t: TestRun): Promise<unknown> {
+function sign(test: TestRun): Promise<unknown> {
   signing.value = null
   return job.write(
     [
@@ -42,37 +42,37 @@ function sign(t: TestRun): Promise<unknown> {
         kind: 'signed',
         data: {
           what: 'test',
-          refId: t.id,
-          statement: statementOf(t),
+          refId: test.id,
+          statement: statementOf(test),
         },
       },
     ],
     word('ui-signed'),
   )
 }
-const signedBy = (t: TestRun): string =>
+const signedBy = (test: TestRun): string =>
   job.state.signed
-    .filter((s) => s.refId === t.id)
+    .filter((s) => s.refId === test.id)
     .map((s) => job.nameOf(s.by))
     .join(', ')
-async function certificate(t: TestRun, as: 'pdf' | 'json'): Promise<void> {
+async function certificate(test: TestRun, as: 'pdf' | 'json'): Promise<void> {
   fault.value = ''
-  const c = certificateOf(job.state, t.id, job.logHead())
-  if (!c) return
-  const name = `${section.value.tag}-test-${new Date(t.begunAtS * 1000).toISOString().slice(0, 10)}`
-  if (as === 'json') return saveFile(JSON.stringify(c, null, 2), 'application/json', `${name}.json`)
+  const made = certificateOf(job.state, test.id, job.logHead())
+  if (!made) return
+  const name = `${section.value.tag}-test-${new Date(test.begunAtS * 1000).toISOString().slice(0, 10)}`
+  if (as === 'json') return saveFile(JSON.stringify(made, null, 2), 'application/json', `${name}.json`)
   try {
     const { certificatePaper } = await import('../../paper')
     const inside = new Set(section.value.jointIds)
-    const lines = [...job.state.lines.values()].filter((l) =>
-      l.items.some((i) => i.joints.some((j) => j !== null && inside.has(j))),
+    const lines = [...job.state.lines.values()].filter((line) =>
+      line.items.some((i) => i.joints.some((j) => j !== null && inside.has(j))),
     )
-    const bytes = await certificatePaper(c, {
+    const bytes = await certificatePaper(made, {
       say: (m) => job.t(m),
       name: job.nameOf,
       when: (s) => onPaper(s, zone.value),
       clock: (s) => hhmm(s, zone.value),
-      rule: ruleName(c.rule.id),
+      rule: ruleName(made.rule.id),
       reader: job.reader,
       lines: lines.map((l) => ({ tag: l.tag, laid: layOut(job.state, l) })),
       inside,

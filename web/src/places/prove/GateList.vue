@@ -8,22 +8,22 @@ import { word } from '../../words/word'
 const props = defineProps<{ gates: readonly Gate[]; sectionId: string }>()
 const job = useJob()
 const clock = useClock()
-async function confirm(g: Gate, done: boolean): Promise<void> {
+async function confirm(gate: Gate, done: boolean): Promise<void> {
   await job.write(
     [
       {
         kind: 'gate',
         data: {
           sectionId: props.sectionId,
-          gate: g.id,
+          gate: gate.id,
           done,
           how: done ? word('prove-looked-at') : word('prove-opened-again'),
         },
       },
     ],
     done
-      ? word('prove-confirmed', { says: job.t(g.says) })
-      : word('prove-open-again-2', { says: job.t(g.says) }),
+      ? word('prove-confirmed', { says: job.t(gate.says) })
+      : word('prove-open-again-2', { says: job.t(gate.says) }),
   )
 }
 </script>

@@ -29,8 +29,8 @@ const columns = reactive<LogColumns & { zone: string }>({
 })
 const zones = computed(() => [...new Set([job.state.job.zone, 'UTC'])])
 const ROWS_IN_ONE = 2000
-async function pick(e: Event): Promise<void> {
-  const file = (e.target as HTMLInputElement).files?.[0]
+async function pick(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
   const { head, body, guess } = logTable(await file.text())
   name.value = file.name

@@ -54,22 +54,22 @@ async function addPart(): Promise<void> {
   Object.assign(given, { rating: null, at: null })
   tried.value = false
 }
-const dropPart = (p: { id: string; name: string; kind: string; ratingBar: number }): Promise<unknown> =>
+const dropPart = (part: { id: string; name: string; kind: string; ratingBar: number }): Promise<unknown> =>
   job.write(
     [
       {
         kind: 'part-set',
         data: {
           sectionId: section.value.id,
-          partId: p.id,
-          name: p.name,
-          kind: p.kind,
-          ratingBar: p.ratingBar,
+          partId: part.id,
+          name: part.name,
+          kind: part.kind,
+          ratingBar: part.ratingBar,
           gone: true,
         },
       },
     ],
-    word('prove-is-out-of-the', { name: p.name }),
+    word('prove-is-out-of-the', { name: part.name }),
   )
 async function putTag(): Promise<void> {
   fault.value = ''
@@ -90,10 +90,10 @@ async function putTag(): Promise<void> {
   )
   tag.where = ''
 }
-const comeBack = (t: { id: string; kind: string; where: string }): Promise<unknown> =>
+const comeBack = (tag: { id: string; kind: string; where: string }): Promise<unknown> =>
   job.write(
-    [{ kind: 'tag-back', data: { tagId: t.id } }],
-    word('prove-back-as-it-was', { kind: named(t.kind), where: t.where }),
+    [{ kind: 'tag-back', data: { tagId: tag.id } }],
+    word('prove-back-as-it-was', { kind: named(tag.kind), where: tag.where }),
   )
 </script>
 

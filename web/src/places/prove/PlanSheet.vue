@@ -43,9 +43,9 @@ const given = reactive<Record<Given, number | null>>({
 })
 const tried = ref(false)
 const fault = ref('')
-const read = (s: string): number | null => {
-  const t = s.trim().replace(',', '.')
-  return t === '' ? null : Number(t)
+const read = (text: string): number | null => {
+  const plain = text.trim().replace(',', '.')
+  return plain === '' ? null : Number(plain)
 }
 /** A figure that can't be taken as it stands counts as not given. */
 const sure = (v: number | null): number | null => (Number.isNaN(v) ? null : v)
@@ -70,12 +70,12 @@ const MISSING = {
 } as const
 function take(): void {
   if (!figures.value) return
-  const f = figures.value
+  const own = figures.value
   // All of it: what one rule says is never left standing under another.
-  given.test = f.testBar
-  given.drop = f.allowedDropBar
-  typed.hold = f.holdS ? String(f.holdS / 60) : ''
-  typed.medium = f.medium
+  given.test = own.testBar
+  given.drop = own.allowedDropBar
+  typed.hold = own.holdS ? String(own.holdS / 60) : ''
+  typed.medium = own.medium
 }
 async function save(): Promise<void> {
   tried.value = true
@@ -88,8 +88,8 @@ async function save(): Promise<void> {
   if (numbers.low !== null && numbers.high !== null && numbers.low > numbers.high)
     return void (fault.value = word('prove-the-lowest-point-lies'))
   fault.value = ''
-  const known = (o: Record<string, unknown>): Record<string, unknown> =>
-    Object.fromEntries(Object.entries(o).filter(([, v]) => v !== null && v !== ''))
+  const known = (given: Record<string, unknown>): Record<string, unknown> =>
+    Object.fromEntries(Object.entries(given).filter(([, v]) => v !== null && v !== ''))
   await job.write(
     [
       {

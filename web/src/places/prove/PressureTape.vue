@@ -27,10 +27,10 @@ const marks = computed(() => {
 const placed = computed(() => {
   const sorted = [...props.hooks].sort((a, b) => b.bar - a.bar)
   let last = -Infinity
-  return sorted.map((h) => {
-    const y = Math.max(Y(h.bar), last + 21)
+  return sorted.map((held) => {
+    const y = Math.max(Y(held.bar), last + 21)
     last = y
-    return { ...h, y, at: Y(h.bar) }
+    return { ...held, y, at: Y(held.bar) }
   })
 })
 const unit = computed(() => unitOf('pressure', job.reader))

@@ -55,43 +55,45 @@ const bar = (b: number): string => fmt.pressure(b, job.reader)
 /** The test that runs, judged by what is read so far: once for the headline and for the test itself. */
 const judgement = computed(() => running.value && judgeRun(job.state, running.value))
 const runningHead = computed(() => {
-  const [t, j] = [running.value, judgement.value]
-  if (!t || !j) return ''
-  const stage = stageNow(t)
-  if (stage && stage.index < heldStage(t))
+  const [run, judged] = [running.value, judgement.value]
+  if (!run || !judged) return ''
+  const stage = stageNow(run)
+  if (stage && stage.index < heldStage(run))
     return word('prove-is-brought-to-in', {
       tag: answer.value?.section.tag ?? '',
-      bar: bar(t.bar),
+      bar: bar(run.bar),
       of: stage.of,
     })
-  const seen = Math.min(t.holdS, Math.max(0, j.seenS))
-  const drop = j.correctedDropBar
+  const seen = Math.min(run.holdS, Math.max(0, judged.seenS))
+  const drop = judged.correctedDropBar
   return word(drop === null ? 'prove-held-so-far' : 'prove-held-so-far-loss', {
-    bar: bar(t.bar),
+    bar: bar(run.bar),
     seen,
-    hold: t.holdS,
-    loss: Math.max(0, ((drop ?? 0) * seen) / t.holdS),
-    allowed: t.allowedDropBar,
+    hold: run.holdS,
+    loss: Math.max(0, ((drop ?? 0) * seen) / run.holdS),
+    allowed: run.allowedDropBar,
   })
 })
 const hooks = computed(() => {
-  const a = answer.value
-  if (!a) return []
-  const weak = limitsOf(job.state, a.section)[0]
+  const now = answer.value
+  if (!now) return []
+  const weak = limitsOf(job.state, now.section)[0]
   return [
-    { bar: a.section.testBar, says: word('prove-hook-test'), strong: true },
-    { bar: a.section.workingBar, says: word('prove-hook-working') },
+    { bar: now.section.testBar, says: word('prove-hook-test'), strong: true },
+    { bar: now.section.workingBar, says: word('prove-hook-working') },
     ...(weak ? [{ bar: weak.atGaugeBar, says: word('prove-hook-weakest') }] : []),
-    ...(a.allowedBar === null ? [] : [{ bar: a.allowedBar, says: word('prove-may-take-now'), strong: true }]),
+    ...(now.allowedBar === null
+      ? []
+      : [{ bar: now.allowedBar, says: word('prove-may-take-now'), strong: true }]),
   ]
 })
 const head = computed(() => {
-  const a = answer.value
-  if (!a) return null
-  const ends = endsOf(a.section, a.section.testBar)
+  const now = answer.value
+  if (!now) return null
+  const ends = endsOf(now.section, now.section.testBar)
   return ends
     ? word('prove-at-the-lowest-point', {
-        bar: bar(a.section.testBar),
+        bar: bar(now.section.testBar),
         atLowBar: ends.atLowBar,
         atHighBar: ends.atHighBar,
       })
@@ -99,9 +101,9 @@ const head = computed(() => {
 })
 /** Shut in and full before it warms: what the warmest hour of the forecast would do to it. */
 const relieve = computed(() => {
-  const a = answer.value
-  if (!a || (a.section.state !== 'full' && a.section.state !== 'under pressure')) return null
-  const placeId = jointPlaces(job.state).get(a.section.jointIds[0] ?? '')?.line.placeId
+  const own = answer.value
+  if (!own || (own.section.state !== 'full' && own.section.state !== 'under pressure')) return null
+  const placeId = jointPlaces(job.state).get(own.section.jointIds[0] ?? '')?.line.placeId
   if (!placeId) return null
   const now = conditionsAt(job.state, placeId, view.nowS)
   const nowC = now.wallC ?? now.airC
@@ -110,16 +112,16 @@ const relieve = computed(() => {
     (r) => r.atS > view.nowS && r.atS < view.nowS + 86_400,
   )
   if (nowC === null || !soon.length) return null
-  const lastBar = running.value?.readings.at(-1)?.bar ?? a.section.workingBar
-  return trappedWarning(job.state, a.section, lastBar, nowC, greatest(soon.map((r) => r.value)))
+  const lastBar = running.value?.readings.at(-1)?.bar ?? own.section.workingBar
+  return trappedWarning(job.state, own.section, lastBar, nowC, greatest(soon.map((r) => r.value)))
 })
 /** The last test, where nothing was worked on since and it did not hold: that is what is to be said of the section. */
 const unheld = computed(() => {
-  const a = answer.value
-  const t = tests.value[0]
-  if (!a || !t?.ended || t.ended.verdict === 'held') return null
-  const touched = a.joints.some((j) => j.facts.homeAtS === null || j.facts.homeAtS > t.begunAtS)
-  return touched ? null : t
+  const now = answer.value
+  const test = tests.value[0]
+  if (!now || !test?.ended || test.ended.verdict === 'held') return null
+  const touched = now.joints.some((j) => j.facts.homeAtS === null || j.facts.homeAtS > test.begunAtS)
+  return touched ? null : test
 })
 /** What the readings of the last test come to, in the reader's own units. */
 const unheldSays = computed(() =>

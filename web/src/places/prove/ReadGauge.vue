@@ -28,10 +28,10 @@ function taken(says: string): void {
 }
 /** Where a person reads the gauge: how often at least, and by when the next time. */
 const nextRead = computed(() => {
-  const l = last.value
-  if (!l?.typed || props.over) return ''
+  const reading = last.value
+  if (!reading?.typed || props.over) return ''
   const everyS = longestGapS(props.test.holdS)
-  return word('prove-read-it-at-least', { everyS, at: hhmmss(l.atS + everyS, zone.value) })
+  return word('prove-read-it-at-least', { everyS, at: hhmmss(reading.atS + everyS, zone.value) })
 })
 const FAR = { above: 1.5, below: 0.5 }
 /** Why a reading should be looked at again; empty where it goes on from what was read. */

@@ -51,15 +51,15 @@ const steady = computed(() =>
 )
 /** A reading that no part was made for: said until the pressure is off, and kept for the certificate. */
 const over = computed(() => {
-  const o = overWeakest(job.state, props.test)
-  return o
+  const over = overWeakest(job.state, props.test)
+  return over
     ? {
         code: 'test-over-weakest',
         params: {
-          bar: o.bar,
-          limitBar: o.limit.atGaugeBar,
-          name: o.limit.name,
-          at: hhmmss(o.atS, zone.value),
+          bar: over.bar,
+          limitBar: over.limit.atGaugeBar,
+          name: over.limit.name,
+          at: hhmmss(over.atS, zone.value),
         },
       }
     : null
@@ -82,25 +82,25 @@ async function leak(): Promise<void> {
   asksWhere.value = false
 }
 async function end(): Promise<void> {
-  const j = props.judgement
+  const judged = props.judgement
   await job.write(
     [
       {
         kind: 'test-ended',
         data: {
           testId: props.test.id,
-          verdict: j.verdict,
-          dropBar: j.correctedDropBar,
-          rawDropBar: j.rawDropBar,
-          uncertaintyBar: j.uncertaintyBar,
-          leakRateLPerH: j.leakRateLPerH,
+          verdict: judged.verdict,
+          dropBar: judged.correctedDropBar,
+          rawDropBar: judged.rawDropBar,
+          uncertaintyBar: judged.uncertaintyBar,
+          leakRateLPerH: judged.leakRateLPerH,
           note: props.test.leaks.length
             ? word('prove-leak-seen', { where: props.test.leaks[0]?.where })
             : job.t(says.value),
         },
       },
     ],
-    word('prove-test-ended', { verdict: j.verdict }),
+    word('prove-test-ended', { verdict: judged.verdict }),
   )
 }
 </script>

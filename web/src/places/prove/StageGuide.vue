@@ -14,35 +14,35 @@ const now = computed(() => stageNow(props.test))
 const bar = (value: number): string => fmt.pressureFine(value, job.reader)
 const left = computed(() => Math.max(0, Math.ceil((now.value?.untilS ?? 0) - clock.nowS)))
 const headline = computed(() => {
-  const n = now.value
-  if (!n) return ''
-  const at = bar(n.stage.bar)
-  if (n.to !== 'stay')
-    return n.to === 'raise' ? word('prove-raise-it-to', { at }) : word('prove-let-it-down-to', { at })
-  if (n.untilS === null && n.stage.holdS) return word('prove-at-read-the-gauge', { at })
+  const stage = now.value
+  if (!stage) return ''
+  const at = bar(stage.stage.bar)
+  if (stage.to !== 'stay')
+    return stage.to === 'raise' ? word('prove-raise-it-to', { at }) : word('prove-let-it-down-to', { at })
+  if (stage.untilS === null && stage.stage.holdS) return word('prove-at-read-the-gauge', { at })
   if (left.value) return word('prove-stay-at-for-more', { at, clock: fmt.clock(left.value) })
-  if (n.stage.look) return word('prove-at-walk-the-line', { at })
-  return n.stage.holdS ? word('prove-the-time-at-is', { at }) : word('prove-stay-at-until-it', { at })
+  if (stage.stage.look) return word('prove-at-walk-the-line', { at })
+  return stage.stage.holdS ? word('prove-the-time-at-is', { at }) : word('prove-stay-at-until-it', { at })
 })
 /** What ends the stage; it waits for its pressure and its least time. */
 const action = computed(() => {
-  const n = now.value
-  if (!n) return ''
-  if (n.stage.look) return word('prove-walked-no-leak-seen')
-  return n.stage.holdS ? word('prove-this-stage-is-over') : word('prove-it-is-steady-go')
+  const stage = now.value
+  if (!stage) return ''
+  if (stage.stage.look) return word('prove-walked-no-leak-seen')
+  return stage.stage.holdS ? word('prove-this-stage-is-over') : word('prove-it-is-steady-go')
 })
 const waits = computed(() => {
-  const n = now.value
-  if (!n) return ''
-  if (n.reachedAtS === null) return word('prove-no-reading-at-this')
-  return left.value ? word('prove-not-before', { at: hhmm(n.untilS ?? 0, job.state.job.zone) }) : ''
+  const stage = now.value
+  if (!stage) return ''
+  if (stage.reachedAtS === null) return word('prove-no-reading-at-this')
+  return left.value ? word('prove-not-before', { at: hhmm(stage.untilS ?? 0, job.state.job.zone) }) : ''
 })
 async function done(): Promise<void> {
-  const n = now.value
-  if (!n || waits.value) return
+  const stage = now.value
+  if (!stage || waits.value) return
   await job.write(
-    [{ kind: 'stage-done', data: { testId: props.test.id, stage: n.index, note: action.value } }],
-    word('prove-stage-of-over', { index: n.index + 1, of: n.of }),
+    [{ kind: 'stage-done', data: { testId: props.test.id, stage: stage.index, note: action.value } }],
+    word('prove-stage-of-over', { index: stage.index + 1, of: stage.of }),
   )
 }
 </script>

@@ -12,10 +12,10 @@ export function thinned<T>(points: readonly T[], valueOf: (p: T) => number | nul
     let [low, high] = [-1, -1]
     let [least, most] = [Infinity, -Infinity]
     for (let i = from; i < Math.min(points.length, from + each); i++) {
-      const v = valueOf(points[i] as T)
-      if (v === null) continue
-      if (v < least) [least, low] = [v, i]
-      if (v > most) [most, high] = [v, i]
+      const value = valueOf(points[i] as T)
+      if (value === null) continue
+      if (value < least) [least, low] = [value, i]
+      if (value > most) [most, high] = [value, i]
     }
     if (low < 0) continue
     const kept = low === high ? [low] : [Math.min(low, high), Math.max(low, high)]

@@ -17,9 +17,9 @@ const outerSizes = computed(() => [
 ])
 const sizes = reactive<Record<string, string>>(
   Object.fromEntries(
-    outerSizes.value.map((o) => {
-      const i = props.line.items.findIndex((x) => x.size === o)
-      return [o, carrier?.items[i]?.size ?? '']
+    outerSizes.value.map((size) => {
+      const i = props.line.items.findIndex((x) => x.size === size)
+      return [size, carrier?.items[i]?.size ?? '']
     }),
   ),
 )

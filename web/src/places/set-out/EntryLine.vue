@@ -14,8 +14,8 @@ const shown = computed(() =>
     ? offers.value
     : [...lately.value.slice(0, 3), ...groups.value.slice(0, 3).map((g) => useGroup(g.name))],
 )
-function key(e: Event | KeyboardEvent): void {
-  const k = e as KeyboardEvent
+function key(event: Event | KeyboardEvent): void {
+  const k = event as KeyboardEvent
   if (k.key === 'ArrowUp') props.entry.recallStep(1)
   else if (k.key === 'ArrowDown') props.entry.recallStep(-1)
   else if (k.key === 'Tab' && !k.shiftKey && props.entry.complete()) {

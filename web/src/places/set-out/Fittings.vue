@@ -30,12 +30,12 @@ const headline = computed(() =>
       ? word('set-out-take-offs-of-are', { unknown: unknown.value, rows: rows.value.length })
       : word('set-out-all-take-offs-are', { rows: rows.value.length }),
 )
-function source(r: LibraryRow): string {
-  if (!r.known) return ''
-  const at = when(r.known.atS, clock.nowS, job.state.job.zone)
-  return r.known.chart === null
-    ? word('set-out-measured-by', { name: job.nameOf(r.known.by), at })
-    : word('set-out-loaded-by', { chart: r.known.chart, name: job.nameOf(r.known.by) })
+function source(row: LibraryRow): string {
+  if (!row.known) return ''
+  const at = when(row.known.atS, clock.nowS, job.state.job.zone)
+  return row.known.chart === null
+    ? word('set-out-measured-by', { name: job.nameOf(row.known.by), at })
+    : word('set-out-loaded-by', { chart: row.known.chart, name: job.nameOf(row.known.by) })
 }
 async function load(): Promise<void> {
   fault.value = ''
@@ -44,9 +44,9 @@ async function load(): Promise<void> {
   if (!read.ok) return
   if (!name.value.trim()) return void (fault.value = word('set-out-give-the-list-a'))
   await job.write(
-    read.rows.map(({ reference, ...r }) => ({
+    read.rows.map(({ reference, ...row }) => ({
       kind: 'take-off',
-      data: { ...r, chart: `${name.value.trim()}, ${reference}` },
+      data: { ...row, chart: `${name.value.trim()}, ${reference}` },
     })),
     word('set-out-take-offs-loaded', { rows: read.rows.length, name: name.value.trim() }),
   )

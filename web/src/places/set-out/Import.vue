@@ -22,9 +22,9 @@ const name = ref('')
 const how = useColumns(found, line.value?.school ?? job.reader.units)
 const taking = ref(false)
 
-async function pick(e: Event): Promise<void> {
-  const file = (e.target as HTMLInputElement).files?.[0]
-  ;(e.target as HTMLInputElement).value = ''
+async function pick(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  ;(event.target as HTMLInputElement).value = ''
   if (!file) return
   name.value = file.name
   how.firstRow.value = '2'
@@ -57,13 +57,13 @@ const headline = computed(() => {
   return word('set-out-a-schedule-into-from', { tag: line.value.tag })
 })
 async function take(): Promise<void> {
-  const l = line.value
-  if (!l || !read.value) return
+  const own = line.value
+  if (!own || !read.value) return
   taking.value = true
   try {
-    const entries = importEntries(l, read.value.lines, view.lines, begunJoints(job.state))
+    const entries = importEntries(own, read.value.lines, view.lines, begunJoints(job.state))
     await job.write(entries, word('set-out-rows-are-taken', { name: name.value, rows: read.value.rows }))
-    await router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: l.id } })
+    await router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: own.id } })
   } finally {
     taking.value = false
   }

@@ -26,7 +26,7 @@ const drawn = useDrawn(
   () => props.current,
   width,
 )
-const { joints, total, inner, full, X, h, top, mid } = drawn
+const { joints, total, inner, full, X, thick, top, mid } = drawn
 const { paths, measures, tags, names, glyphs, bands, height, percent, jointX } = drawn
 const { scale, fromMm, toMm, zoom, zoomTo, fit, pan, show } = drawn.window
 const figureOf = (item: Item): string =>
@@ -142,7 +142,7 @@ const hand = useHand(svg, {
             v-for="p in measures"
             :key="p.item.id"
             :x="(Math.max(X(p.fromMm), MARGIN) + Math.min(X(p.toMm), MARGIN + inner)) / 2"
-            :y="h(p.odMm) < 20 ? mid(p.lane) - h(p.odMm) / 2 - 6 : mid(p.lane) + 5"
+            :y="thick(p.odMm) < 20 ? mid(p.lane) - thick(p.odMm) / 2 - 6 : mid(p.lane) + 5"
             text-anchor="middle"
             class="measure"
           >

@@ -50,15 +50,19 @@ const USUAL_OF: Readonly<Record<string, readonly [number, number]>> = {
 }
 function detailsTyped(): Record<string, unknown> {
   const out: Record<string, unknown> = {}
-  for (const f of asked.value) {
-    const quantity = measured[f.key]
-    if (AS[f.unit ?? ''] && !f.options) {
-      if (quantity != null) out[f.key] = quantity
+  for (const field of asked.value) {
+    const quantity = measured[field.key]
+    if (AS[field.unit ?? ''] && !field.options) {
+      if (quantity != null) out[field.key] = quantity
       continue
     }
-    const v = (details[f.key] ?? '').trim()
-    if (!v) continue
-    out[f.key] = f.options ? v : f.control === 'yes-no' ? v === 'yes' : Number(v.replace(',', '.'))
+    const value = (details[field.key] ?? '').trim()
+    if (!value) continue
+    out[field.key] = field.options
+      ? value
+      : field.control === 'yes-no'
+        ? value === 'yes'
+        : Number(value.replace(',', '.'))
   }
   return out
 }

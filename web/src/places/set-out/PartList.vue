@@ -34,9 +34,10 @@ const depths = computed(() => {
   const own = new Map<string, string | undefined>(props.line.items.map((i) => [i.id, i.run]))
   const out = new Map<string | undefined, number>([[undefined, 0]])
   const depth = (run: string | undefined): number => {
-    let d = out.get(run)
-    if (d === undefined) out.set(run, (d = own.has(run as string) ? depth(own.get(run as string)) + 1 : 1))
-    return d
+    let deep = out.get(run)
+    if (deep === undefined)
+      out.set(run, (deep = own.has(run as string) ? depth(own.get(run as string)) + 1 : 1))
+    return deep
   }
   for (const i of props.line.items) depth(i.run)
   return out
@@ -76,19 +77,19 @@ onBeforeUnmount(() => {
   window.removeEventListener('afterprint', after)
   stop?.()
 })
-function key(e: KeyboardEvent): void {
+function key(event: KeyboardEvent): void {
   const { rows } = props
   const acts: Record<string, () => void> = {
-    ArrowDown: () => (e.altKey ? void rows.nudge(1) : rows.step(1, e.shiftKey)),
-    ArrowUp: () => (e.altKey ? void rows.nudge(-1) : rows.step(-1, e.shiftKey)),
+    ArrowDown: () => (event.altKey ? void rows.nudge(1) : rows.step(1, event.shiftKey)),
+    ArrowUp: () => (event.altKey ? void rows.nudge(-1) : rows.step(-1, event.shiftKey)),
     Home: () => rows.choose(props.line.items[0]?.id ?? null),
     End: () => rows.choose(props.line.items.at(-1)?.id ?? null),
     Enter: () => rows.current.value && emit('open', rows.current.value),
     Delete: () => void rows.remove(),
   }
-  const act = acts[e.key]
-  if (!act || /INPUT|BUTTON|A/.test((e.target as HTMLElement).tagName.replace('DIV', ''))) return
-  e.preventDefault()
+  const act = acts[event.key]
+  if (!act || /INPUT|BUTTON|A/.test((event.target as HTMLElement).tagName.replace('DIV', ''))) return
+  event.preventDefault()
   act()
 }
 </script>

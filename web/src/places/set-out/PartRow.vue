@@ -23,26 +23,26 @@ const text = computed(() => entryText(props.item, { ...job.reader, units: props.
 const size = computed(() => [props.item.size, props.item.size2].filter(Boolean).join(' to '))
 const outlets = computed(() =>
   props.item.type === 'fitting'
-    ? outletsOf(props.line, props.item).map((o) => ({
-        ...o,
-        known: takeOffOf(job.state, o.fitting, o.branch),
+    ? outletsOf(props.line, props.item).map((outlet) => ({
+        ...outlet,
+        known: takeOffOf(job.state, outlet.fitting, outlet.branch),
       }))
     : [],
 )
 const joints = computed(() =>
-  ([0, 1] as const).flatMap((e) => {
-    const id = props.item.joints[e]
-    return id ? [{ id, tag: props.item.jointTags[e] ?? '', look: view.looks.get(id) }] : []
+  ([0, 1] as const).flatMap((end) => {
+    const id = props.item.joints[end]
+    return id ? [{ id, tag: props.item.jointTags[end] ?? '', look: view.looks.get(id) }] : []
   }),
 )
 /** A tee with a branch has two: each says which it is. */
-function takeOffText(o: (typeof outlets.value)[number]): string {
-  const end = outlets.value.length > 1 ? (o.branch ? 'branch' : 'run') : ''
-  if (!o.known) return end ? word('set-out-not-known', { end }) : word('set-out-not-known-measure-one')
+function takeOffText(outlet: (typeof outlets.value)[number]): string {
+  const end = outlets.value.length > 1 ? (outlet.branch ? 'branch' : 'run') : ''
+  if (!outlet.known) return end ? word('set-out-not-known', { end }) : word('set-out-not-known-measure-one')
   return word('set-out-take-off-to', {
     end,
-    mm: fmt.lengthFigure(o.known.takeOffMm, job.reader),
-    to: o.known.takeOffTo,
+    mm: fmt.lengthFigure(outlet.known.takeOffMm, job.reader),
+    to: outlet.known.takeOffTo,
   })
 }
 watch(isEdited, async (on) => {

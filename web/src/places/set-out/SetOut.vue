@@ -31,8 +31,8 @@ const router = useRouter()
 const line = computed(
   () =>
     view.lines.find((l) => l.id === route.params.lineId) ??
-    view.lines.find((l) =>
-      l.items.some((i) => i.joints.some((id) => id !== null && view.looks.get(id)?.glyph === 'planned')),
+    view.lines.find((own) =>
+      own.items.some((i) => i.joints.some((id) => id !== null && view.looks.get(id)?.glyph === 'planned')),
     ) ??
     view.lines.at(-1) ??
     null,
@@ -76,8 +76,8 @@ function insertAfter(): void {
   entry.cursor.value = { after: at.id, branch: false }
   document.getElementById('entry')?.focus()
 }
-function key(e: KeyboardEvent): void {
-  if (!isOwnKey(e)) return
+function key(event: KeyboardEvent): void {
+  if (!isOwnKey(event)) return
   const acts: Record<string, () => void> = {
     j: () => rows.step(1),
     k: () => rows.step(-1),
@@ -92,9 +92,9 @@ function key(e: KeyboardEvent): void {
     n: () => void (sheet.value = 'line'),
     '.': () => document.getElementById('entry')?.focus(),
   }
-  const act = line.value || e.key === 'n' ? acts[e.key] : undefined
+  const act = line.value || event.key === 'n' ? acts[event.key] : undefined
   if (!act) return
-  e.preventDefault()
+  event.preventDefault()
   act()
 }
 onMounted(() => window.addEventListener('keydown', key))

@@ -22,8 +22,8 @@ const FIELDS = [
   ['warm', word('set-out-warmest-wall-in-service')],
 ] as const
 function degrees(key: string): number | null {
-  const c = asked(key) ? Number(asked(key)) : NaN
-  return c >= -60 && c <= 150 ? c : null
+  const celsius = asked(key) ? Number(asked(key)) : NaN
+  return celsius >= -60 && celsius <= 150 ? celsius : null
 }
 const laid = computed(() => degrees('laid'))
 const cold = computed(() => degrees('cold'))
@@ -52,27 +52,27 @@ const mm = (v: number): string => fmt.length(v, job.reader)
 const headline = computed(() => {
   const longest = stretches.value[0]
   if (!longest) return word('set-out-nothing-lies-here-yet')
-  const m = most.value
-  if (!m?.grows?.value)
+  const moving = most.value
+  if (!moving?.grows?.value)
     return word('set-out-straight-stretches-the-longest', {
       stretches: stretches.value.length,
       dist: dist(longest.lengthMm),
       tag: longest.line.tag,
     })
-  return word(m.arm?.value ? 'set-out-moves-most-arm' : 'set-out-moves-most', {
-    line: m.stretch.line.tag,
-    from: m.stretch.from.tag.split('/').pop(),
-    to: m.stretch.to.tag.split('/').pop(),
-    length: dist(m.stretch.lengthMm),
-    way: m.grows.value > 0 ? 'grows' : 'shrinks',
-    by: mm(Math.abs(m.grows.value)),
-    arm: m.arm?.value ? mm(m.arm.value) : '',
+  return word(moving.arm?.value ? 'set-out-moves-most-arm' : 'set-out-moves-most', {
+    line: moving.stretch.line.tag,
+    from: moving.stretch.from.tag.split('/').pop(),
+    to: moving.stretch.to.tag.split('/').pop(),
+    length: dist(moving.stretch.lengthMm),
+    way: moving.grows.value > 0 ? 'grows' : 'shrinks',
+    by: mm(Math.abs(moving.grows.value)),
+    arm: moving.arm?.value ? mm(moving.arm.value) : '',
   })
 })
 const perLength = (v: number): string => fmt.print(v, 'perLengthWeight', job.reader)
 /** A figure, or that there is none; the reasons stand once below the table. */
-const text = (f: Fig | null, say: (v: number) => string): string =>
-  f === null ? '' : f.value === null ? word('ui-no-figure') : say(f.value)
+const text = (fig: Fig | null, say: (v: number) => string): string =>
+  fig === null ? '' : fig.value === null ? word('ui-no-figure') : say(fig.value)
 const reasons = computed(() => [
   ...new Set(
     rows.value
@@ -82,8 +82,8 @@ const reasons = computed(() => [
 ])
 const longestMm = computed(() => Math.max(1, stretches.value[0]?.lengthMm ?? 1))
 const BAR_PX = 96
-const hangersAt = (r: SupportRow): number[] =>
-  hangersAlong(r, (r.stretch.lengthMm / longestMm.value) * BAR_PX)
+const hangersAt = (row: SupportRow): number[] =>
+  hangersAlong(row, (row.stretch.lengthMm / longestMm.value) * BAR_PX)
 const SOURCES = [
   'cp-expansion',
   'cp-expansion-arm',

@@ -86,8 +86,8 @@ export function bandsOf(
   sections: readonly { id: string; tag: string; jointIds: readonly string[] }[],
 ): Band[] {
   const out: Band[] = []
-  sections.forEach((s, hatch) => {
-    const inside = new Set(s.jointIds)
+  sections.forEach((section, hatch) => {
+    const inside = new Set(section.jointIds)
     let open: Band | null = null
     for (const joint of joints) {
       if (!inside.has(joint.id) || open?.lane !== joint.lane) open = null
@@ -95,18 +95,26 @@ export function bandsOf(
       if (open) open.toMm = joint.atMm
       else {
         const at = { fromMm: joint.atMm, toMm: joint.atMm, lane: joint.lane }
-        out.push((open = { key: `${s.id} ${joint.id}`, name: s.tag, hatch: hatch % HATCHES, row: 0, ...at }))
+        out.push(
+          (open = {
+            key: `${section.id} ${joint.id}`,
+            name: section.tag,
+            hatch: hatch % HATCHES,
+            row: 0,
+            ...at,
+          }),
+        )
       }
     }
   })
-  for (const b of out)
-    b.row = out.filter(
-      (o) =>
-        o !== b &&
-        o.lane === b.lane &&
-        o.fromMm <= b.toMm &&
-        b.fromMm <= o.toMm &&
-        out.indexOf(o) < out.indexOf(b),
+  for (const band of out)
+    band.row = out.filter(
+      (other) =>
+        other !== band &&
+        other.lane === band.lane &&
+        other.fromMm <= band.toMm &&
+        band.fromMm <= other.toMm &&
+        out.indexOf(other) < out.indexOf(band),
     ).length
   return out
 }

@@ -76,12 +76,14 @@ function rowOf(stretch: Stretch, service: Service): SupportRow {
 }
 
 /** How many hangers a stretch takes; 0 where no spacing is known. */
-export const hangersOf = (r: SupportRow): number =>
-  r.everyMm ? Math.ceil(r.stretch.lengthMm / r.everyMm) + 1 : 0
+export const hangersOf = (row: SupportRow): number =>
+  row.everyMm ? Math.ceil(row.stretch.lengthMm / row.everyMm) + 1 : 0
 /** Where they stand along a bar of a width, px. */
-export function hangersAlong(r: SupportRow, widthPx: number): number[] {
-  const n = hangersOf(r)
-  return n < 2 || n > DRAWN ? [] : Array.from({ length: n }, (_, i) => 4 + (i / (n - 1)) * widthPx)
+export function hangersAlong(row: SupportRow, widthPx: number): number[] {
+  const count = hangersOf(row)
+  return count < 2 || count > DRAWN
+    ? []
+    : Array.from({ length: count }, (_, i) => 4 + (i / (count - 1)) * widthPx)
 }
 
 /** Straight stretches of the job, longest first, with their movement, supports and weight in service. */

@@ -39,8 +39,8 @@ export function useColumns(found: Ref<FoundTable | null>, usual: 'metric' | 'inc
   const columns = reactive<Partial<Record<ScheduleField, number | ''>>>({})
 
   const fields = computed(() => [...SCHEDULE_FIELDS[mode.value].needed, ...SCHEDULE_FIELDS[mode.value].may])
-  const isNeeded = (f: ScheduleField): boolean =>
-    (SCHEDULE_FIELDS[mode.value].needed as readonly string[]).includes(f)
+  const isNeeded = (field: ScheduleField): boolean =>
+    (SCHEDULE_FIELDS[mode.value].needed as readonly string[]).includes(field)
   const first = computed(() => Math.max(1, Math.round(Number(firstRow.value)) || 1))
   const header = computed(() => found.value?.head[first.value - 2] ?? [])
   const choices = computed(() =>
@@ -50,7 +50,7 @@ export function useColumns(found: Ref<FoundTable | null>, usual: 'metric' | 'inc
     ),
   )
   watch([found, mode, first], () => {
-    for (const f of Object.keys(columns) as ScheduleField[]) delete columns[f]
+    for (const field of Object.keys(columns) as ScheduleField[]) delete columns[field]
     const headings = header.value.map((h) => h ?? '')
     if (found.value) Object.assign(columns, matchColumns(mode.value, headings))
   })

@@ -35,37 +35,37 @@ function useLaid(line: () => Line, width: Ref<number>) {
   )
   const { scale, fromMm, toMm } = window
   const X = (mm: number): number => MARGIN + (mm - fromMm.value) * scale.value
-  const thick = computed(() => Math.min(0.42, 46 / greatest([...laid.value.parts.map((p) => p.odMm), 1])))
-  const h = (odMm: number): number => Math.max(7, odMm * thick.value)
+  const pxPerMm = computed(() => Math.min(0.42, 46 / greatest([...laid.value.parts.map((p) => p.odMm), 1])))
+  const thick = (odMm: number): number => Math.max(7, odMm * pxPerMm.value)
   const top = (lane: number): number => lane * LANE.height
   const mid = (lane: number): number => top(lane) + LANE.middle
   const seen = computed(() => inSight(laid.value, scale.value, fromMm.value, toMm.value))
-  return { laid, joints, total, inner, full, window, X, h, top, mid, seen }
+  return { laid, joints, total, inner, full, window, X, thick, top, mid, seen }
 }
 type LaidOut = ReturnType<typeof useLaid>
 
 /** Outlines of pipe and fittings in sight, marks on fittings wide enough for one, and what is chosen. */
-function usePaths({ laid, seen, window, X, h, mid }: LaidOut, current: () => string | null) {
+function usePaths({ laid, seen, window, X, thick, mid }: LaidOut, current: () => string | null) {
   const { scale, fromMm, toMm } = window
-  const frame = computed<Frame>(() => ({ x: X, mid, thick: h }))
+  const frame = computed<Frame>(() => ({ x: X, mid, thick }))
   const pieces = computed(() => seen.value.filter((p) => p.item.type === 'piece'))
   const fittings = computed(() => seen.value.filter((p) => p.item.type === 'fitting'))
-  const wider = (px: number) => (p: { fromMm: number; toMm: number }) =>
-    (p.toMm - p.fromMm) * scale.value > px
+  const wider = (px: number) => (part: { fromMm: number; toMm: number }) =>
+    (part.toMm - part.fromMm) * scale.value > px
   const here = computed(() => laid.value.parts.find((p) => p.item.id === current()))
   const paths = computed(() => {
-    const f = frame.value
+    const drawn = frame.value
     const pipes = (guessed: boolean) => pieces.value.filter((p) => p.guessed === guessed)
     return {
-      pipes: outlines(f, pipes(false), 0),
-      unmeasured: outlines(f, pipes(true), 0),
-      fittings: outlines(f, fittings.value, 5),
+      pipes: outlines(drawn, pipes(false), 0),
+      unmeasured: outlines(drawn, pipes(true), 0),
+      fittings: outlines(drawn, fittings.value, 5),
       marks: fittings.value
         .filter(wider(MARKED_PX))
-        .map((p) => fittingMark(f, p))
+        .map((p) => fittingMark(drawn, p))
         .join(''),
-      chosen: here.value ? outline(f, here.value, 11, 4) : '',
-      stems: stemPaths(f, laid.value, fromMm.value, toMm.value),
+      chosen: here.value ? outline(drawn, here.value, 11, 4) : '',
+      stems: stemPaths(drawn, laid.value, fromMm.value, toMm.value),
     }
   })
   const measures = computed(() => pieces.value.filter(wider(MEASURED_PX)))

@@ -64,13 +64,13 @@ export function useHand(svg: Ref<SVGSVGElement | undefined>, does: Does) {
     from = null
   }
   const cancel = (): void => void (from = null)
-  function wheel(e: WheelEvent): void {
-    if (e.ctrlKey || e.metaKey) {
-      e.preventDefault()
-      does.zoom(e.deltaY < 0 ? 1 : -1, at(e).x)
-    } else if (Math.abs(e.deltaX) > Math.abs(e.deltaY) || e.shiftKey) {
-      e.preventDefault()
-      does.pan(e.deltaX || e.deltaY)
+  function wheel(event: WheelEvent): void {
+    if (event.ctrlKey || event.metaKey) {
+      event.preventDefault()
+      does.zoom(event.deltaY < 0 ? 1 : -1, at(event).x)
+    } else if (Math.abs(event.deltaX) > Math.abs(event.deltaY) || event.shiftKey) {
+      event.preventDefault()
+      does.pan(event.deltaX || event.deltaY)
     }
   }
   return { down, move, up, cancel, wheel }

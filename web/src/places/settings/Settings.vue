@@ -34,12 +34,12 @@ function choose(kind: QuantityKind, system: System | 'job' | null): void {
 const SAMPLE = { cutMm: 1284, bar: 6, wallC: 8.1, atS: 1_790_000_000 }
 const samples = computed(() =>
   (['metric', 'inch'] as const).map((school) => {
-    const r = store.readerFor(school)
+    const reads = store.readerFor(school)
     return word('settings-in-a-metric-job', {
       isInch: school === 'inch' ? 'yes' : 'no',
-      cut: fmt.length(SAMPLE.cutMm, r),
-      pressure: fmt.pressure(SAMPLE.bar, r),
-      temperature: fmt.temperature(SAMPLE.wallC, r),
+      cut: fmt.length(SAMPLE.cutMm, reads),
+      pressure: fmt.pressure(SAMPLE.bar, reads),
+      temperature: fmt.temperature(SAMPLE.wallC, reads),
       at: hhmm(SAMPLE.atS, 'UTC'),
     })
   }),

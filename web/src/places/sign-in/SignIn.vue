@@ -24,8 +24,8 @@ async function go(): Promise<void> {
         ? route.query.to
         : '/jobs'
     await router.push(to)
-  } catch (e) {
-    fault.value = (e as Error).message
+  } catch (error) {
+    fault.value = (error as Error).message
   } finally {
     busy.value = false
   }

@@ -32,13 +32,13 @@ function points(readings: readonly { atS: number; value: number }[] | undefined,
 }
 const curves = computed(() => {
   const fromS = view.nowS - props.days * 86400
-  const r = job.state.readings.get(props.placeId)
-  const f = job.state.forecasts.get(props.placeId)
-  const last = greatest([fromS, ...(r?.wall ?? []).slice(-50).map((x) => x.atS)])
+  const readings = job.state.readings.get(props.placeId)
+  const forecast = job.state.forecasts.get(props.placeId)
+  const last = greatest([fromS, ...(readings?.wall ?? []).slice(-50).map((x) => x.atS)])
   return {
-    wall: points(r?.wall, fromS),
-    air: points(r?.air, fromS),
-    ahead: points(f?.wall.length ? f.wall : f?.air, last),
+    wall: points(readings?.wall, fromS),
+    air: points(readings?.air, fromS),
+    ahead: points(forecast?.wall.length ? forecast.wall : forecast?.air, last),
   }
 })
 /** One curve in ink; a single reading makes no line. */

@@ -25,14 +25,14 @@ async function load(): Promise<void> {
   const read = readForecast(csv.value, job.state.job.zone, (n) => fromUnits(n, 'temperature', job.reader))
   if (!read.ok) return void (faults.value = read.faults)
   await job.write(
-    read.rows.map((r) => ({
+    read.rows.map((row) => ({
       kind: 'reading',
       data: {
         placeId: placeId.value,
         what: what.value,
         basis: 'forecast',
-        atS: r.atS - clock.offsetS,
-        value: r.value,
+        atS: row.atS - clock.offsetS,
+        value: row.value,
       },
     })),
     word('site-hours-of-forecast-are', { rows: read.rows.length }),

@@ -52,8 +52,8 @@ async function attempt(work: () => Promise<unknown>): Promise<boolean> {
     await work()
     devices.value = await instrumentsOf(job.jobId)
     return true
-  } catch (e) {
-    fault.value = (e as Error).message
+  } catch (error) {
+    fault.value = (error as Error).message
     return false
   }
 }
@@ -78,23 +78,25 @@ async function add(): Promise<void> {
   if (ok) Object.assign(typed, { name: '', standIn: '' })
 }
 const takeDown = (d: Device): Promise<boolean> => attempt(() => api('DELETE', `${path.value}/${d.deviceId}`))
-const trigger = (d: Device, how: { fault?: boolean; off?: boolean }): Promise<boolean> =>
-  attempt(() => api('POST', `${path.value}/${d.deviceId}/trigger`, how))
+const trigger = (device: Device, how: { fault?: boolean; off?: boolean }): Promise<boolean> =>
+  attempt(() => api('POST', `${path.value}/${device.deviceId}/trigger`, how))
 /** When it was last heard, or why it is not. */
-function heard(d: Device): string {
+function heard(device: Device): string {
   const { zone } = job.state.job
   const on = (s: number): string => `${date(s, zone)}, ${hhmm(s, zone)}`
-  if (d.silent)
+  if (device.silent)
     return word('site-so-since', {
-      said: job.t(msg(`logger-${d.silent.why}`, { name: d.name })),
-      on: on(d.silent.sinceS),
+      said: job.t(msg(`logger-${device.silent.why}`, { name: device.name })),
+      on: on(device.silent.sinceS),
     })
-  return d.lastAtS === null ? word('site-nothing-heard-yet') : word('site-last-heard', { on: on(d.lastAtS) })
+  return device.lastAtS === null
+    ? word('site-nothing-heard-yet')
+    : word('site-last-heard', { on: on(device.lastAtS) })
 }
-function at(d: Device): string {
-  if (d.placeId) return job.state.places.get(d.placeId) ?? ''
-  if (d.sectionId) return job.state.sections.get(d.sectionId)?.tag ?? ''
-  return d.toolId ? (job.state.tools.get(d.toolId)?.name ?? '') : ''
+function at(device: Device): string {
+  if (device.placeId) return job.state.places.get(device.placeId) ?? ''
+  if (device.sectionId) return job.state.sections.get(device.sectionId)?.tag ?? ''
+  return device.toolId ? (job.state.tools.get(device.toolId)?.name ?? '') : ''
 }
 </script>
 

@@ -26,14 +26,14 @@ const NAMES = [
   ['temperature', word('site-the-temperature-or-nothing'), '°C'],
 ] as const
 const number = (text: string): number => (text.trim() ? Number(text.trim().replace(',', '.')) : NaN)
-const asked = (m: ReturnType<typeof map>): Record<string, unknown> => ({
-  register: number(m.register),
-  table: m.table,
-  type: m.type,
-  wordOrder: m.low ? word('site-low-first') : word('site-high-first'),
-  byteOrder: m.lowByte ? word('site-low-first') : word('site-high-first'),
-  scale: number(m.scale),
-  offset: number(m.offset),
+const asked = (given: ReturnType<typeof map>): Record<string, unknown> => ({
+  register: number(given.register),
+  table: given.table,
+  type: given.type,
+  wordOrder: given.low ? word('site-low-first') : word('site-high-first'),
+  byteOrder: given.lowByte ? word('site-low-first') : word('site-high-first'),
+  scale: number(given.scale),
+  offset: number(given.offset),
 })
 watch(
   [at, maps],

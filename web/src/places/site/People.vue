@@ -17,8 +17,8 @@ async function add(): Promise<void> {
     const { name } = await api<{ name: string }>('POST', `/jobs/${job.jobId}/members`, { login: login.value })
     said.value = word('site-is-on-this-job', { name })
     login.value = ''
-  } catch (e) {
-    fault.value = (e as Error).message
+  } catch (error) {
+    fault.value = (error as Error).message
   }
 }
 </script>

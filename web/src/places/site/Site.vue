@@ -20,12 +20,13 @@ const clock = useClock()
 const view = useView()
 const DAYS = 7
 const zone = computed(() => job.state.job.zone)
-const t = (c: number | null): string => (c === null ? word('ui-not-read') : fmt.temperature(c, job.reader))
+const degrees = (celsius: number | null): string =>
+  celsius === null ? word('ui-not-read') : fmt.temperature(celsius, job.reader)
 const rows = computed(() =>
   [...job.state.places].map(([placeId, name]) => {
-    const r = job.state.readings.get(placeId)
+    const readings = job.state.readings.get(placeId)
     const last = (what: 'wall' | 'air' | 'humidity') => {
-      const all = r?.[what] ?? []
+      const all = readings?.[what] ?? []
       return all.reduce<(typeof all)[number] | null>((a, b) => (!a || b.atS >= a.atS ? b : a), null)
     }
     const [wall, air, humidity] = [last('wall'), last('air'), last('humidity')]
@@ -45,8 +46,8 @@ const rows = computed(() =>
 )
 /** Places where something is joined: only there a missing reading matters. */
 const used = computed(() => new Set(view.lines.map((l) => l.placeId)))
-const ago = (s: number): string =>
-  s < 60 ? word('site-just-now') : word('site-ago', { s: Math.floor(s / 60) * 60 })
+const ago = (atS: number): string =>
+  atS < 60 ? word('site-just-now') : word('site-ago', { s: Math.floor(atS / 60) * 60 })
 const headline = computed(() => {
   const jump = rows.value.find((r) => r.health.jumps.length)
   if (jump)
@@ -64,24 +65,24 @@ const headline = computed(() => {
   return first
     ? word('site-wall-read', {
         name: first.name,
-        wall: t(first.wall?.value ?? null),
+        wall: degrees(first.wall?.value ?? null),
         ago: ago(first.ageS ?? 0),
       })
     : word('site-no-place-is-named')
 })
 async function judge(
-  r: { eventId?: string; atS: number; value: number },
+  reading: { eventId?: string; atS: number; value: number },
   placeId: string,
   right: boolean,
 ): Promise<void> {
-  if (!r.eventId) return
+  if (!reading.eventId) return
   const data = {
     placeId,
     what: 'wall',
     basis: 'typed',
-    atS: r.atS - clock.offsetS,
-    value: r.value,
-    supersedes: r.eventId,
+    atS: reading.atS - clock.offsetS,
+    value: reading.value,
+    supersedes: reading.eventId,
   }
   await job.write(
     [
@@ -89,7 +90,7 @@ async function judge(
         ? { kind: 'reading', data }
         : {
             kind: 'correction',
-            data: { target: r.eventId, undo: true, reason: word('site-a-jump-of-the') },
+            data: { target: reading.eventId, undo: true, reason: word('site-a-jump-of-the') },
           },
     ],
     right ? word('site-it-counts') : word('site-it-is-left-out'),
@@ -119,10 +120,10 @@ async function addPlace(): Promise<void> {
       <p>
         <Said code="site-climate">
           <template #wall
-            ><strong>{{ t(r.wall?.value ?? null) }}</strong></template
+            ><strong>{{ degrees(r.wall?.value ?? null) }}</strong></template
           >
           <template #air
-            ><strong>{{ t(r.air?.value ?? null) }}</strong></template
+            ><strong>{{ degrees(r.air?.value ?? null) }}</strong></template
           >
           <template #humidity
             ><strong>{{
@@ -130,7 +131,7 @@ async function addPlace(): Promise<void> {
             }}</strong></template
           >
           <template #dew
-            ><strong>{{ t(r.dewC) }}</strong></template
+            ><strong>{{ degrees(r.dewC) }}</strong></template
           >
         </Said>
         {{
@@ -155,7 +156,7 @@ async function addPlace(): Promise<void> {
           }}
         </li>
         <li v-for="j in r.health.jumps.slice(0, 6)" :key="j.eventId">
-          {{ word('site-a-jump-set-aside', { when: when(j.atS, view.nowS, zone), j: t(j.value) }) }}
+          {{ word('site-a-jump-set-aside', { when: when(j.atS, view.nowS, zone), j: degrees(j.value) }) }}
           <button type="button" class="button" @click="judge(j, r.placeId, true)">
             {{ word('site-it-was-so') }}
           </button>

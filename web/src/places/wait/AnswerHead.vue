@@ -16,24 +16,25 @@ const zone = computed(() => job.state.job.zone)
 const bar = (b: number): string => fmt.pressure(b, job.reader)
 const at = (s: number): string => when(s, clock.nowS, zone.value)
 const headline = computed(() => {
-  const a = props.answer
-  const tag = a.section.tag
-  const test = bar(a.section.testBar)
-  if (!a.joints.length) return word('wait-has-no-joints-yet', { tag })
-  if (a.proved)
+  const answer = props.answer
+  const tag = answer.section.tag
+  const test = bar(answer.section.testBar)
+  if (!answer.joints.length) return word('wait-has-no-joints-yet', { tag })
+  if (answer.proved)
     return word('wait-is-proved-at-held', {
       tag,
-      bar: bar(a.lastTest?.bar ?? 0),
-      when: when(a.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value),
+      bar: bar(answer.lastTest?.bar ?? 0),
+      when: when(answer.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value),
     })
-  const first = a.blockers[0]
-  const later = a.readyAtS !== null ? word('wait-test-from', { test, at: at(a.readyAtS) }) : planned.value
+  const first = answer.blockers[0]
+  const later =
+    answer.readyAtS !== null ? word('wait-test-from', { test, at: at(answer.readyAtS) }) : planned.value
   if (first) return word('wait-may-take-nothing-yet', { tag, nothing: nothing.value, later }).trim()
-  if (a.allowedBar === null || a.allowedBar >= a.section.testBar - 1e-6)
+  if (answer.allowedBar === null || answer.allowedBar >= answer.section.testBar - 1e-6)
     return word('wait-is-ready-for-by', { tag, test })
   return word('wait-may-take-now', {
     tag,
-    bar: bar(a.allowedBar),
+    bar: bar(answer.allowedBar),
     later: later || word('wait-no-figure-above'),
   })
 })
@@ -53,13 +54,13 @@ const nothing = computed(() => {
 /** Every other part is a tag, which does not break at its hyphen. */
 const parts = computed(() => headline.value.split(/(\b[A-Za-z0-9]+-[A-Za-z0-9]+\b)/))
 const planned = computed(() => {
-  const a = props.answer
-  const open = a.joints.filter((j) => j.facts.homeAtS === null)
+  const answer = props.answer
+  const open = answer.joints.filter((j) => j.facts.homeAtS === null)
   const lastHome = greatest(open.map((j) => j.plannedHomeS ?? 0))
-  if (!open.length || a.plannedReadyAtS === null) return ''
+  if (!open.length || answer.plannedReadyAtS === null) return ''
   return word('wait-from-if-are-home', {
-    bar: a.section.testBar,
-    at: at(a.plannedReadyAtS),
+    bar: answer.section.testBar,
+    at: at(answer.plannedReadyAtS),
     joints: open
       .map((j) => j.facts.tag)
       .slice(0, 3)
@@ -69,12 +70,12 @@ const planned = computed(() => {
   })
 })
 const held = computed(() => {
-  const j = props.answer.holdsBack
-  if (!j || props.answer.proved) return ''
-  const from = j.facts.homeAtS
+  const slowest = props.answer.holdsBack
+  if (!slowest || props.answer.proved) return ''
+  const from = slowest.facts.homeAtS
   if (from === null)
-    return word('wait-held-back-by-not', { tag: j.facts.tag, piece: j.facts.place.piece.size })
-  const under = curedUnder(job.state, j.facts, j.facts.ctx.pin.table, clock.nowS)
+    return word('wait-held-back-by-not', { tag: slowest.facts.tag, piece: slowest.facts.place.piece.size })
+  const under = curedUnder(job.state, slowest.facts, slowest.facts.ctx.pin.table, clock.nowS)
   const coldestC = under?.coldestC ?? null
   const passed = under?.passed
     ? word('wait-one-reading-of-at', {
@@ -84,8 +85,8 @@ const held = computed(() => {
     : ''
   const damp = under?.dampFromS == null ? '' : word('wait-damp-air-since-its', { at: at(under.dampFromS) })
   return word(coldestC === null ? 'wait-held-back-unread' : 'wait-held-back-by-home', {
-    tag: j.facts.tag,
-    piece: j.facts.place.piece.size,
+    tag: slowest.facts.tag,
+    piece: slowest.facts.place.piece.size,
     at: at(from),
     coldestC,
     damp,
@@ -93,13 +94,13 @@ const held = computed(() => {
   })
 })
 const moved = computed(() => {
-  const m = props.answer.moved
-  if (!m || props.answer.proved) return ''
+  const moved = props.answer.moved
+  if (!moved || props.answer.proved) return ''
   return word('wait-moved-from-to-the', {
-    from: at(m.fromAtS),
-    to: at(m.toAtS),
-    temperatureC: m.temperatureC,
-    when: hhmm(m.atS, zone.value),
+    from: at(moved.fromAtS),
+    to: at(moved.toAtS),
+    temperatureC: moved.temperatureC,
+    when: hhmm(moved.atS, zone.value),
   })
 })
 const readings = computed(() => {
@@ -112,11 +113,11 @@ const readings = computed(() => {
 })
 const sources = computed(() => {
   const ids = new Set<string>()
-  for (const j of props.answer.joints) {
-    const f = j.facts
-    if (f.method && f.spec !== null && f.life)
-      for (const r of f.method.pressure(f.spec, f.life, f.ctx)) ids.add(r.source)
-    if (f.movable.value !== null) ids.add(f.movable.source)
+  for (const joint of props.answer.joints) {
+    const facts = joint.facts
+    if (facts.method && facts.spec !== null && facts.life)
+      for (const ramp of facts.method.pressure(facts.spec, facts.life, facts.ctx)) ids.add(ramp.source)
+    if (facts.movable.value !== null) ids.add(facts.movable.source)
   }
   return [...ids].map(sourceOf)
 })

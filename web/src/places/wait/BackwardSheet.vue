@@ -41,10 +41,10 @@ const plan = computed(() => {
   return backward(facts, bar.value, byS.value, Math.floor(clock.nowS / 60) * 60, paceMin.value * 60)
 })
 const sentence = computed(() => {
-  const p = plan.value
-  if (!p) return typed.pace ? word('wait-say-a-day-and') : word('wait-say-how-long-one')
+  const found = plan.value
+  if (!found) return typed.pace ? word('wait-say-a-day-and') : word('wait-say-how-long-one')
   const pressure = fmt.pressure(bar.value, job.reader)
-  const stuck = p.lateMade[0]
+  const stuck = found.lateMade[0]
   if (stuck)
     return word('wait-not-by-then-is', {
       tag: stuck.tag,
@@ -52,10 +52,10 @@ const sentence = computed(() => {
       at: stuck.readyAtS === null ? '' : at(stuck.readyAtS),
       isReadyAtS: stuck.readyAtS === null ? 'yes' : 'no',
     })
-  if (!p.order.length) return word('wait-all-joints-are-made')
-  const never = p.order.filter((j) => j.latestS === null)
+  if (!found.order.length) return word('wait-all-joints-are-made')
+  const never = found.order.filter((j) => j.latestS === null)
   if (never.length) return word('wait-not-by-then-would', { tag: never[0]?.tag, pressure })
-  const late = p.tooLate[0]
+  const late = found.tooLate[0]
   if (late)
     return word('wait-too-tight-at-min', {
       pace: typed.pace,
@@ -64,9 +64,9 @@ const sentence = computed(() => {
       at: at(late.homeS),
     })
   return word('wait-last-joint-home-by', {
-    by: by(p.lastByS ?? 0),
+    by: by(found.lastByS ?? 0),
     pace: typed.pace,
-    at: at(p.order.at(-1)?.homeS ?? 0),
+    at: at(found.order.at(-1)?.homeS ?? 0),
   })
 })
 const oneId = ref(props.answer.joints.find((j) => j.facts.homeAtS === null)?.facts.id ?? '')

@@ -33,17 +33,17 @@ const topBar = computed(() => props.answer.section.testBar * 1.12)
 const Y = (bar: number | null): number =>
   props.top + HEIGHT - Math.min(1, (bar ?? topBar.value) / topBar.value) * HEIGHT
 function pathOf(steps: readonly LadderStep[]): string {
-  let d = ''
-  steps.forEach((s, i) => {
+  let path = ''
+  steps.forEach((step, i) => {
     const next = steps[i + 1]
     const endS = Math.min(next?.fromS ?? Infinity, props.toS)
     if (endS < props.fromS) return
-    const startS = Math.max(s.fromS, props.fromS)
-    const at = (t: number): number | null =>
-      s.allowedBar === null ? null : s.allowedBar + s.slopeBarPerS * (t - s.fromS)
-    d += `${d ? 'L' : 'M'}${X(startS)} ${Y(at(startS))}L${X(endS)} ${Y(at(endS))}`
+    const startS = Math.max(step.fromS, props.fromS)
+    const at = (atS: number): number | null =>
+      step.allowedBar === null ? null : step.allowedBar + step.slopeBarPerS * (atS - step.fromS)
+    path += `${path ? 'L' : 'M'}${X(startS)} ${Y(at(startS))}L${X(endS)} ${Y(at(endS))}`
   })
-  return d
+  return path
 }
 const solid = computed(() => pathOf(props.answer.ladder.steps))
 const dashed = computed(() => (props.answer.readyAtS === null ? pathOf(props.answer.plannedSteps) : ''))
@@ -68,8 +68,11 @@ const range = computed(() => {
   const high = greatest([...temps, MARK_C])
   return { low: Math.floor(low - 1), high: Math.ceil(high + 1) }
 })
-const TY = (c: number): number =>
-  props.top + TEMP_TOP + TEMP_H - ((c - range.value.low) / (range.value.high - range.value.low)) * TEMP_H
+const TY = (celsius: number): number =>
+  props.top +
+  TEMP_TOP +
+  TEMP_H -
+  ((celsius - range.value.low) / (range.value.high - range.value.low)) * TEMP_H
 const temperature = computed(() =>
   inView.value
     .filter((s) => s.basis !== 'projected')

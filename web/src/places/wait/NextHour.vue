@@ -13,15 +13,15 @@ const clock = useClock()
 const HOUR_S = 3600
 const changes = computed(() =>
   props.answer.joints
-    .flatMap((j) => [
-      ...(j.facts.homeAtS !== null && j.facts.movable.value !== null
-        ? [{ atS: j.facts.movable.value, tag: j.facts.tag, says: word('wait-may-be-moved-with') }]
+    .flatMap((joint) => [
+      ...(joint.facts.homeAtS !== null && joint.facts.movable.value !== null
+        ? [{ atS: joint.facts.movable.value, tag: joint.facts.tag, says: word('wait-may-be-moved-with') }]
         : []),
-      ...(j.readyAtS !== null
+      ...(joint.readyAtS !== null
         ? [
             {
-              atS: j.readyAtS,
-              tag: j.facts.tag,
+              atS: joint.readyAtS,
+              tag: joint.facts.tag,
               says: word('wait-may-take-2', { testBar: props.answer.section.testBar }),
             },
           ]

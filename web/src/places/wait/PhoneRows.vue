@@ -26,38 +26,44 @@ const thumb = ref<number | null>(null)
 const X = (atS: number): number => ((atS - clock.nowS) / (toS.value - clock.nowS)) * width.value
 const topBar = computed(() => props.answer.section.testBar * 1.15)
 const valueAt = (steps: readonly LadderStep[], atS: number): number | null => {
-  const s = steps.filter((x) => x.fromS <= atS).at(-1)
-  return s ? (s.allowedBar === null ? null : s.allowedBar + s.slopeBarPerS * (atS - s.fromS)) : 0
+  const step = steps.filter((x) => x.fromS <= atS).at(-1)
+  return step
+    ? step.allowedBar === null
+      ? null
+      : step.allowedBar + step.slopeBarPerS * (atS - step.fromS)
+    : 0
 }
 const Y = (bar: number | null): number =>
   BASE - Math.min(1, (bar ?? topBar.value) / topBar.value) * (BASE - 22)
 const path = computed(() => {
-  let d = `M0 ${Y(valueAt(ladder.value, clock.nowS))}`
-  ladder.value.forEach((s, i) => {
+  let path = `M0 ${Y(valueAt(ladder.value, clock.nowS))}`
+  ladder.value.forEach((step, i) => {
     const endS = Math.min(ladder.value[i + 1]?.fromS ?? Infinity, toS.value)
     if (endS <= clock.nowS) return
-    const startS = Math.max(clock.nowS, s.fromS)
-    const at = (t: number): number | null =>
-      s.allowedBar === null ? null : s.allowedBar + s.slopeBarPerS * (t - s.fromS)
-    d += `L${X(startS)} ${Y(at(startS))}L${X(endS)} ${Y(at(endS))}`
+    const startS = Math.max(clock.nowS, step.fromS)
+    const at = (atS: number): number | null =>
+      step.allowedBar === null ? null : step.allowedBar + step.slopeBarPerS * (atS - step.fromS)
+    path += `L${X(startS)} ${Y(at(startS))}L${X(endS)} ${Y(at(endS))}`
   })
-  return d
+  return path
 })
 const thumbS = computed(() =>
   thumb.value === null ? null : clock.nowS + (thumb.value / width.value) * (toS.value - clock.nowS),
 )
 const says = computed(() => {
   if (thumbS.value === null) return ''
-  const v = valueAt(ladder.value, thumbS.value)
-  return `${v === null ? word('wait-no-ceiling') : fmt.pressure(v, job.reader)}, ${when(thumbS.value, clock.nowS, job.state.job.zone)}`
+  const value = valueAt(ladder.value, thumbS.value)
+  return `${value === null ? word('wait-no-ceiling') : fmt.pressure(value, job.reader)}, ${when(thumbS.value, clock.nowS, job.state.job.zone)}`
 })
-const scrub = (e: PointerEvent): void => {
-  const r = (e.currentTarget as Element).getBoundingClientRect()
-  thumb.value = Math.max(0, Math.min(width.value, e.clientX - r.left))
+const scrub = (event: PointerEvent): void => {
+  const box = (event.currentTarget as Element).getBoundingClientRect()
+  thumb.value = Math.max(0, Math.min(width.value, event.clientX - box.left))
 }
 const rows = computed(() => {
-  const next = (j: (typeof props.answer.joints)[number]): number => {
-    const times = [j.facts.movable.value, j.readyAtS].filter((t): t is number => t !== null && t > clock.nowS)
+  const next = (joint: (typeof props.answer.joints)[number]): number => {
+    const times = [joint.facts.movable.value, joint.readyAtS].filter(
+      (t): t is number => t !== null && t > clock.nowS,
+    )
     return times.length ? smallest(times) : Infinity
   }
   return [...props.answer.joints].sort((a, b) => next(a) - next(b))

@@ -15,13 +15,13 @@ const at = (s: number): string => when(s, view.nowS, zone.value)
 const shift = computed(() => shiftOf(job.state, view.facts.values(), view.looks, view.nowS))
 const { blocks } = useShiftBlocks(shift)
 const headline = computed(() => {
-  const s = shift.value
+  const lists = shift.value
   const parts = [
-    s.sections.length ? word('wait-under-pressure', { sections: s.sections.length }) : '',
-    s.unfixed.length ? word('wait-not-fixed', { unfixed: s.unfixed.length }) : '',
-    s.halfMade.length ? word('wait-half-made-2', { halfMade: s.halfMade.length }) : '',
-    s.dontTouch.length ? word('wait-not-to-be-touched-2', { dontTouch: s.dontTouch.length }) : '',
-    s.blanketsOn.length ? word('wait-blankets-are-on', { blankets: s.blanketsOn.length }) : '',
+    lists.sections.length ? word('wait-under-pressure', { sections: lists.sections.length }) : '',
+    lists.unfixed.length ? word('wait-not-fixed', { unfixed: lists.unfixed.length }) : '',
+    lists.halfMade.length ? word('wait-half-made-2', { halfMade: lists.halfMade.length }) : '',
+    lists.dontTouch.length ? word('wait-not-to-be-touched-2', { dontTouch: lists.dontTouch.length }) : '',
+    lists.blanketsOn.length ? word('wait-blankets-are-on', { blankets: lists.blanketsOn.length }) : '',
   ].filter(Boolean)
   return parts.length
     ? word('wait-for-the-next-shift', { parts: parts.join(', ') })

@@ -45,15 +45,15 @@ const onAxis = (atS: number): boolean => atS >= fromS.value && atS <= toS.value
 const step = computed(() => timeStep(props.spanS, inner.value))
 const marks = computed(() => {
   const out: { atS: number; label: string; day: boolean }[] = []
-  for (let t = Math.ceil(fromS.value / step.value) * step.value; t <= toS.value; t += step.value) {
-    const midnight = hourOf(t, zone.value) === 0 && t % 3600 === 0
+  for (let tick = Math.ceil(fromS.value / step.value) * step.value; tick <= toS.value; tick += step.value) {
+    const midnight = hourOf(tick, zone.value) === 0 && tick % 3600 === 0
     out.push({
-      atS: t,
+      atS: tick,
       label: midnight
-        ? weekday(t, zone.value)
+        ? weekday(tick, zone.value)
         : step.value >= 3600
-          ? hhmm(t, zone.value).slice(0, 2)
-          : hhmm(t, zone.value),
+          ? hhmm(tick, zone.value).slice(0, 2)
+          : hhmm(tick, zone.value),
       day: midnight,
     })
   }
@@ -62,7 +62,7 @@ const marks = computed(() => {
 const small = computed(() => {
   const out: number[] = []
   const fine = step.value / (step.value % 7200 === 0 && step.value > 7200 ? step.value / 7200 : 2)
-  for (let t = Math.ceil(fromS.value / fine) * fine; t <= toS.value; t += fine) out.push(t)
+  for (let tick = Math.ceil(fromS.value / fine) * fine; tick <= toS.value; tick += fine) out.push(tick)
   return out
 })
 const virtual = useVirtualizer(
@@ -77,20 +77,20 @@ const pressure = computed(() => fmt.pressure(props.answer.section.testBar, job.r
 const holdsBack = computed(() => props.answer.holdsBack?.facts.id)
 /** Dragging the tape pulls time along; the wheel with Ctrl goes closer or further. */
 let from: { x: number; moved: number } | null = null
-function down(e: PointerEvent): void {
-  from = { x: e.clientX, moved: moved.value }
-  ;(e.currentTarget as Element).setPointerCapture(e.pointerId)
+function down(event: PointerEvent): void {
+  from = { x: event.clientX, moved: moved.value }
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
 }
-function drag(e: PointerEvent): void {
-  if (from) moved.value = from.moved - ((e.clientX - from.x) / inner.value) * props.spanS
+function drag(event: PointerEvent): void {
+  if (from) moved.value = from.moved - ((event.clientX - from.x) / inner.value) * props.spanS
 }
-function wheel(e: WheelEvent): void {
-  if (e.ctrlKey) {
-    e.preventDefault()
-    emit('zoom', e.deltaY > 0 ? 1 : -1)
-  } else if (e.shiftKey || Math.abs(e.deltaX) > Math.abs(e.deltaY)) {
-    e.preventDefault()
-    moved.value += ((e.deltaX || e.deltaY) / inner.value) * props.spanS
+function wheel(event: WheelEvent): void {
+  if (event.ctrlKey) {
+    event.preventDefault()
+    emit('zoom', event.deltaY > 0 ? 1 : -1)
+  } else if (event.shiftKey || Math.abs(event.deltaX) > Math.abs(event.deltaY)) {
+    event.preventDefault()
+    moved.value += ((event.deltaX || event.deltaY) / inner.value) * props.spanS
   }
 }
 defineExpose({

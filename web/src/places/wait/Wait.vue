@@ -46,13 +46,13 @@ const shown = computed(() =>
 )
 /** Both ways to treat a changing temperature, side by side: when each lets the test pressure on. */
 const both = computed(() => {
-  const a = answer.value
-  if (!a) return null
-  const mode = a.mode === 'coldest' ? 'accumulate' : 'coldest'
-  const other = answerFor(view.judged, a.section, view.nowS, mode, view.factsIn(mode))
-  const [coldest, accumulate] = a.mode === 'coldest' ? [a, other] : [other, a]
+  const own = answer.value
+  if (!own) return null
+  const mode = own.mode === 'coldest' ? 'accumulate' : 'coldest'
+  const other = answerFor(view.judged, own.section, view.nowS, mode, view.factsIn(mode))
+  const [coldest, accumulate] = own.mode === 'coldest' ? [own, other] : [other, own]
   const at = (s: number): string => when(s, view.nowS, job.state.job.zone)
-  const say = (x: typeof a): string =>
+  const say = (x: typeof own): string =>
     x.readyAtS !== null
       ? x.readyAtS <= view.nowS
         ? 'ready'
@@ -69,15 +69,15 @@ function zoom(by: number): void {
   if (to) spanH.value = to[0]
 }
 const ALONG = 0.25
-function onKey(e: KeyboardEvent): void {
-  if (!isOwnKey(e)) return
-  if (e.key === '+') zoom(-1)
-  else if (e.key === '-') zoom(1)
-  else if (e.key === '0') spanH.value = USUAL_H
-  else if (e.key === '[') lanes.value?.along(-ALONG)
-  else if (e.key === ']') lanes.value?.along(ALONG)
-  else if (e.key === 't') lanes.value?.along(0)
-  else if (e.key === 'f')
+function onKey(event: KeyboardEvent): void {
+  if (!isOwnKey(event)) return
+  if (event.key === '+') zoom(-1)
+  else if (event.key === '-') zoom(1)
+  else if (event.key === '0') spanH.value = USUAL_H
+  else if (event.key === '[') lanes.value?.along(-ALONG)
+  else if (event.key === ']') lanes.value?.along(ALONG)
+  else if (event.key === 't') lanes.value?.along(0)
+  else if (event.key === 'f')
     filter.value = FILTERS[(FILTERS.indexOf(filter.value) + 1) % FILTERS.length] ?? 'all'
 }
 onMounted(() => window.addEventListener('keydown', onKey))

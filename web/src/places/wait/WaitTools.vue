@@ -21,44 +21,44 @@ const fault = ref('')
 const zone = computed(() => job.state.job.zone)
 const waiting = computed(() =>
   props.answer.joints.filter(
-    (j) =>
-      j.facts.homeAtS !== null &&
-      ((j.facts.movable.value ?? Infinity) > clock.nowS || (j.readyAtS ?? Infinity) > clock.nowS),
+    (joint) =>
+      joint.facts.homeAtS !== null &&
+      ((joint.facts.movable.value ?? Infinity) > clock.nowS || (joint.readyAtS ?? Infinity) > clock.nowS),
   ),
 )
 /** Rounded up to the minute, with the day: a tag hangs there tomorrow too. */
-function atOn(s: number): string {
-  const t = Math.ceil(s / 60) * 60
-  return `${weekday(t, zone.value)} ${hhmm(t, zone.value)}`.toUpperCase()
+function atOn(seconds: number): string {
+  const whole = Math.ceil(seconds / 60) * 60
+  return `${weekday(whole, zone.value)} ${hhmm(whole, zone.value)}`.toUpperCase()
 }
 async function tags(): Promise<void> {
   fault.value = ''
   try {
     const { hangTags, sheetOf } = await import('../../paper')
-    const a = props.answer
+    const answer = props.answer
     const bytes = await hangTags(
       job.state.job.name,
-      waiting.value.map((j) => ({
-        tag: j.facts.tag,
-        size: j.facts.place.piece.size,
-        section: a.section.tag,
+      waiting.value.map((joint) => ({
+        tag: joint.facts.tag,
+        size: joint.facts.place.piece.size,
+        section: answer.section.tag,
         touch:
-          j.facts.movable.value === null
+          joint.facts.movable.value === null
             ? null
-            : j.facts.movable.value > clock.nowS
-              ? atOn(j.facts.movable.value)
+            : joint.facts.movable.value > clock.nowS
+              ? atOn(joint.facts.movable.value)
               : 'set',
         pressure: {
-          bar: fmt.pressure(a.section.testBar, job.reader),
-          at: j.readyAtS === null ? null : atOn(j.readyAtS),
+          bar: fmt.pressure(answer.section.testBar, job.reader),
+          at: joint.readyAtS === null ? null : atOn(joint.readyAtS),
         },
-        made: `${date(j.facts.homeAtS ?? 0, zone.value)} ${hhmm(j.facts.homeAtS ?? 0, zone.value)}`,
+        made: `${date(joint.facts.homeAtS ?? 0, zone.value)} ${hhmm(joint.facts.homeAtS ?? 0, zone.value)}`,
       })),
       sheetOf(job.reader),
     )
-    saveFile(bytes as BlobPart, PDF, `${a.section.tag}-hang-tags.pdf`)
-  } catch (e) {
-    fault.value = (e as Error).message
+    saveFile(bytes as BlobPart, PDF, `${answer.section.tag}-hang-tags.pdf`)
+  } catch (error) {
+    fault.value = (error as Error).message
   }
 }
 const feed = ref('')
@@ -68,8 +68,8 @@ async function calendar(): Promise<void> {
     const { path } = await api<{ path: string }>('GET', `/jobs/${job.jobId}/calendar`)
     feed.value = `${location.origin}${path}`
     sheet.value = 'calendar'
-  } catch (e) {
-    fault.value = (e as Error).message
+  } catch (error) {
+    fault.value = (error as Error).message
   }
 }
 </script>

@@ -40,7 +40,7 @@ interface Here {
   answers: Iterable<SectionAnswer>
   nowS: number
   at(s: number): string
-  t(m: AnyMsg): string
+  say(m: AnyMsg): string
 }
 function halfMade({ facts, lastStep, lastAtS, byS }: Shift['halfMade'][number], here: Here): Line {
   const { at, nowS } = here
@@ -50,7 +50,7 @@ function halfMade({ facts, lastStep, lastAtS, byS }: Shift['halfMade'][number], 
   return of(
     facts,
     word(byS === null ? 'wait-last-step' : code, {
-      step: action ? here.t(action) : lastStep,
+      step: action ? here.say(action) : lastStep,
       at: at(lastAtS),
       by: byS === null ? '' : at(byS),
     }),
@@ -68,7 +68,7 @@ const atOnce = (shift: Shift, here: Here): Block[] => [
   },
   {
     title: word('ui-assembled-not-fixed'),
-    lines: shift.unfixed.map((f) => of(f, f.nextStep ? here.t(f.nextStep.does) : '')),
+    lines: shift.unfixed.map((f) => of(f, f.nextStep ? here.say(f.nextStep.does) : '')),
   },
   { title: word('wait-half-made'), lines: shift.halfMade.map((x) => halfMade(x, here)) },
   {
@@ -88,19 +88,19 @@ const atOnce = (shift: Shift, here: Here): Block[] => [
   },
   {
     title: word('wait-blankets-on'),
-    lines: shift.blanketsOn.map((b) => ({
-      key: b.tool.id,
-      tag: b.tool.name,
-      says: word('wait-on-since', { at: here.at(b.sinceS) }),
+    lines: shift.blanketsOn.map((blanket) => ({
+      key: blanket.tool.id,
+      tag: blanket.tool.name,
+      says: word('wait-on-since', { at: here.at(blanket.sinceS) }),
     })),
   },
 ]
 /** What is looked at before work goes on. */
-const before = (shift: Shift, { t, at }: Here): Block[] => [
+const before = (shift: Shift, { say, at }: Here): Block[] => [
   {
     title: word('wait-to-look-at-again'),
     lines: shift.toLookAt.map((facts) =>
-      of(facts, facts.inspection?.findings[0] ? t(facts.inspection.findings[0]) : word('wait-not-judged')),
+      of(facts, facts.inspection?.findings[0] ? say(facts.inspection.findings[0]) : word('wait-not-judged')),
     ),
   },
   {
@@ -113,10 +113,10 @@ const before = (shift: Shift, { t, at }: Here): Block[] => [
   },
   {
     title: word('wait-hot-work-permits-in'),
-    lines: shift.permits.map((p) => ({
-      key: p.number,
-      tag: p.number,
-      says: word('wait-until', { at: at(p.untilS) }),
+    lines: shift.permits.map((permit) => ({
+      key: permit.number,
+      tag: permit.number,
+      says: word('wait-until', { at: at(permit.untilS) }),
     })),
   },
 ]
@@ -160,7 +160,7 @@ export function useShiftBlocks(shift: ComputedRef<Shift>) {
       answers: view.answers.values(),
       nowS: view.nowS,
       at: (s) => when(s, view.nowS, job.state.job.zone),
-      t: job.t,
+      say: job.t,
     }
     return [
       ...atOnce(shift.value, here),

@@ -37,11 +37,11 @@ const nudge = (by: number): void => {
   if (props.modelValue !== null) place(props.modelValue + by * stepMm.value)
 }
 const words = computed(() => {
-  const v = props.modelValue
-  if (v === null) return word('make-not-read-yet-is')
-  const off = v - target.value
-  if (v > high.value + 1e-9) return word('make-short-of-home', { off })
-  if (v < low.value - 1e-9) return word('make-past-the-stop', { off: -off })
+  const value = props.modelValue
+  if (value === null) return word('make-not-read-yet-is')
+  const off = value - target.value
+  if (value > high.value + 1e-9) return word('make-short-of-home', { off })
+  if (value < low.value - 1e-9) return word('make-past-the-stop', { off: -off })
   return word('make-home-by-the-check')
 })
 const chip = computed(() => {

@@ -29,40 +29,40 @@ const peel = computed(() => judgePeel(seen.value.grid))
 /** The bare path as a line through the cells; where it goes round past 12 o'clock it begins again. */
 const path = computed(() =>
   (leakPathOf(seen.value.grid) ?? [])
-    .map(([c, r], i, all) => {
+    .map(([column, row], i, all) => {
       const before = all[i - 1]
-      const far = before !== undefined && Math.abs(before[0] - c) > 1
-      return `${i && !far ? 'L' : 'M'}${c + 0.5} ${r + 0.5}`
+      const far = before !== undefined && Math.abs(before[0] - column) > 1
+      return `${i && !far ? 'L' : 'M'}${column + 0.5} ${row + 0.5}`
     })
     .join(''),
 )
 let paints = 0
 const painting = ref(false)
-function paint(c: number, r: number): void {
+function paint(at: number, row: number): void {
   const next = grid.value.map((col) => [...col])
-  const column = next[c]
+  const column = next[at]
   if (!column) return
-  column[r] = paints
+  column[row] = paints
   model.value = next
 }
-function start(c: number, r: number): void {
-  paints = grid.value[c]?.[r] === brush.value ? COVERED : brush.value
+function start(column: number, row: number): void {
+  paints = grid.value[column]?.[row] === brush.value ? COVERED : brush.value
   painting.value = true
-  paint(c, r)
+  paint(column, row)
 }
-function over(e: PointerEvent): void {
+function over(event: PointerEvent): void {
   if (!painting.value) return
-  const cell = (document.elementFromPoint(e.clientX, e.clientY) as HTMLElement | null)?.dataset
+  const cell = (document.elementFromPoint(event.clientX, event.clientY) as HTMLElement | null)?.dataset
   if (cell?.c) paint(Number(cell.c), Number(cell.r))
 }
-const stateOf = (c: number, r: number): string =>
-  ['bare', 'covered', 'burnt'][grid.value[c]?.[r] ?? 1] as string
+const stateOf = (column: number, row: number): string =>
+  ['bare', 'covered', 'burnt'][grid.value[column]?.[row] ?? 1] as string
 const words = computed(() => {
-  const p = peel.value
+  const share = peel.value
   return word('make-covered-largest-void-no', {
-    coveragePct: Math.round(p.coveragePct),
-    largestVoidPct: Math.round(p.largestVoidPct),
-    isLeakPath: p.leakPath ? 'yes' : 'no',
+    coveragePct: Math.round(share.coveragePct),
+    largestVoidPct: Math.round(share.largestVoidPct),
+    isLeakPath: share.leakPath ? 'yes' : 'no',
     isBurnt: seen.value.burnt ? 'yes' : 'no',
   })
 })

@@ -22,9 +22,9 @@ const gaps = ref<(number | null)[]>([])
 const own = ref<boolean[]>([])
 watch(
   PLACES,
-  (p) => {
-    gaps.value = p.map(() => null)
-    own.value = p.map(() => false)
+  (points) => {
+    gaps.value = points.map(() => null)
+    own.value = points.map(() => false)
   },
   { immediate: true },
 )
@@ -34,12 +34,13 @@ function put(mm: number): void {
   own.value[at.value] = true
   gaps.value = gaps.value.map((g, i) => (i === at.value || !own.value[i] ? value : g))
   const known = gaps.value.filter((g): g is number => g !== null)
-  for (const f of props.fields) emit('put', f.key, /Max/.test(f.key) ? greatest(known) : smallest(known))
+  for (const field of props.fields)
+    emit('put', field.key, /Max/.test(field.key) ? greatest(known) : smallest(known))
 }
 const nudge = (by: number): void => put((gaps.value[at.value] ?? 0) + by * stepMm.value)
-function touch(e: PointerEvent): void {
-  const box = (e.currentTarget as HTMLElement).getBoundingClientRect()
-  const mm = ((e.clientX - box.left) / box.width) * SCALE_MM
+function touch(event: PointerEvent): void {
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  const mm = ((event.clientX - box.left) / box.width) * SCALE_MM
   put(Math.round(mm / stepMm.value) * stepMm.value)
 }
 const across = computed(() => props.fields[0]?.acrossMm?.value ?? null)

@@ -21,13 +21,13 @@ const fault = ref('')
 /** Turns are counted in quarters: `1-1/4` is a figure too. */
 function read(text: string): void {
   typed.value = text
-  const t = text.trim()
-  const value = parseFigure(t, job.reader.decimal)
+  const plain = text.trim()
+  const value = parseFigure(plain, job.reader.decimal)
   const { min = -Infinity, max = Infinity } = props.field
   const outside = value !== null && (value < min || value > max)
   fault.value =
-    t !== '' && value === null
-      ? word('make-is-not-a-figure', { t })
+    plain !== '' && value === null
+      ? word('make-is-not-a-figure', { t: plain })
       : outside
         ? word('make-that-cant-be', { value })
         : ''

@@ -25,10 +25,10 @@ const others = computed(() => props.reads.filter((r) => isNumber(r) && (typing.v
 const grids = computed(() => props.reads.filter((r) => r.control === 'grid'))
 const opened = ref<string[]>([])
 const drawn = computed(() => props.reads.some((r) => isGap(r) || onTape(r) || onDial(r)))
-const controlOf = (r: Field) => {
+const controlOf = (field: Field) => {
   if (typing.value) return ReadNumber
-  if (onTape(r)) return CheckTape
-  return onDial(r) ? TurnsDial : ReadNumber
+  if (onTape(field)) return CheckTape
+  return onDial(field) ? TurnsDial : ReadNumber
 }
 const numberIn = (key: string): number | null => (readings.value[key] as number | undefined) ?? null
 </script>

@@ -11,50 +11,51 @@ const props = defineProps<{ field: Field; modelValue: number | null }>()
 const emit = defineEmits<{ 'update:modelValue': [number | null] }>()
 const job = useJob()
 const DETENT = 1 / 8
-const R = 84
+const RADIUS = 84
 const face = ref<SVGSVGElement>()
 const max = computed(() => props.field.max ?? 6)
 const least = computed(() => props.field.target?.value.value ?? null)
 const most = computed(() => {
-  const t = props.field.target
-  return t && least.value !== null ? least.value + t.overMax - t.shortMax : null
+  const target = props.field.target
+  return target && least.value !== null ? least.value + target.overMax - target.shortMax : null
 })
 const turned = computed(() => props.modelValue ?? 0)
 function put(turns: number): void {
   emit('update:modelValue', Math.min(max.value, Math.max(0, Math.round(turns / DETENT) * DETENT)))
 }
 /** Point on a circle after so many turns clockwise from 6 o'clock. */
-const at = (turns: number, r: number): [number, number] => {
-  const a = Math.PI / 2 + turns * 2 * Math.PI
-  return [Math.cos(a) * r, Math.sin(a) * r]
+const at = (turns: number, radius: number): [number, number] => {
+  const angle = Math.PI / 2 + turns * 2 * Math.PI
+  return [Math.cos(angle) * radius, Math.sin(angle) * radius]
 }
-const hexagon = Array.from({ length: 6 }, (_, i) => at(i / 6 + 1 / 12, R - 16).join(',')).join(' ')
+const hexagon = Array.from({ length: 6 }, (_, i) => at(i / 6 + 1 / 12, RADIUS - 16).join(',')).join(' ')
 /** Turns are counted outward: each whole turn is a ring of its own, so that 1-1/4 does not look like 1/4. */
 function spiral(to: number, r0: number): string {
-  const n = Math.max(2, Math.ceil(to * 32))
-  return Array.from({ length: n + 1 }, (_, i) => {
-    const t = (to * i) / n
-    return `${i ? 'L' : 'M'}${at(t, r0 + Math.floor(t) * 5 + (t % 1) * 5).join(' ')}`
+  const count = Math.max(2, Math.ceil(to * 32))
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const turn = (to * i) / count
+    return `${i ? 'L' : 'M'}${at(turn, r0 + Math.floor(turn) * 5 + (turn % 1) * 5).join(' ')}`
   }).join('')
 }
 let lastTurn = 0
 let dragging = false
 let loose = 0
-const angleOf = (e: PointerEvent): number => {
+const angleOf = (event: PointerEvent): number => {
   const box = (face.value as SVGSVGElement).getBoundingClientRect()
   return (
-    Math.atan2(e.clientY - box.top - box.height / 2, e.clientX - box.left - box.width / 2) / (2 * Math.PI)
+    Math.atan2(event.clientY - box.top - box.height / 2, event.clientX - box.left - box.width / 2) /
+    (2 * Math.PI)
   )
 }
-function down(e: PointerEvent): void {
-  face.value?.setPointerCapture(e.pointerId)
+function down(event: PointerEvent): void {
+  face.value?.setPointerCapture(event.pointerId)
   dragging = true
-  lastTurn = angleOf(e)
+  lastTurn = angleOf(event)
   loose = turned.value
 }
-function move(e: PointerEvent): void {
+function move(event: PointerEvent): void {
   if (!dragging) return
-  const now = angleOf(e)
+  const now = angleOf(event)
   let by = now - lastTurn
   // Over the seam at 9 o'clock the angle jumps by a whole turn.
   by -= Math.round(by)
@@ -118,11 +119,11 @@ const goal = computed(() =>
         :d="`M${at(h / 12, 98).join(' ')}L${at(h / 12, 104).join(' ')}`"
         class="hour"
       />
-      <path v-if="least" :d="spiral(least, R)" class="goal" />
+      <path v-if="least" :d="spiral(least, RADIUS)" class="goal" />
       <polygon :points="hexagon" class="hex" />
       <circle r="34" class="bore" />
-      <path v-if="turned" :d="spiral(turned, R)" class="made" />
-      <path :d="`M${at(turned, 34).join(' ')}L${at(turned, R + 4).join(' ')}`" class="mark" />
+      <path v-if="turned" :d="spiral(turned, RADIUS)" class="made" />
+      <path :d="`M${at(turned, 34).join(' ')}L${at(turned, RADIUS + 4).join(' ')}`" class="mark" />
       <text y="10" text-anchor="middle" class="figure">
         {{ modelValue === null ? '?' : turnsText(turned) }}
       </text>

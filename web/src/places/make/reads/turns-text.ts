@@ -2,12 +2,12 @@
 export function turnsText(turns: number): string {
   const eighths = Math.round(turns * 8)
   const whole = Math.floor(eighths / 8)
-  let n = eighths % 8
-  let d = 8
-  while (n && n % 2 === 0) {
-    n /= 2
-    d /= 2
+  let above = eighths % 8
+  let below = 8
+  while (above && above % 2 === 0) {
+    above /= 2
+    below /= 2
   }
-  const fraction = n ? `${n}/${d}` : ''
+  const fraction = above ? `${above}/${below}` : ''
   return fraction ? (whole ? `${whole}-${fraction}` : fraction) : String(whole)
 }
