@@ -55,6 +55,7 @@ export function curingOf(joint: JointInput, options: CureOptions): Curing {
     : { by: 'no-figure', why: parsed.errors[0] as Finding }
 }
 
+/** A finding as a calculation answers it: code, level, sentence and where it comes from. */
 export const reason = (finding: Finding): { code: string; level: string; message: string } => ({
   code: finding.code,
   level: finding.level,

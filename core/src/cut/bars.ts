@@ -16,7 +16,10 @@ export interface BarGroup {
 const pipeOf = (line: Line, size: string): string =>
   [line.material, size, lineSeries(line) ?? ''].join(' ').trim()
 
-/** A pipe of a group or an offcut, as people say it. */
+/**
+ * A pipe of a group or an offcut, as people say it.
+ * @example pipeSaid('copper d22') // 'copper d22'
+ */
 export function pipeSaid(pipe: string, reader?: Reader): string {
   const [material = '', ...rest] = pipe.split(' ')
   return [named(material, reader), ...rest].join(' ')

@@ -13,9 +13,17 @@ export type BendFound =
   /** The straight of this leg is too short; `leastMm` is the least leg that works with its neighbours as they are. */
   | { ok: false; leg: number; straightMm: number; leastMm: number }
 
-/** From an apex to where its arc begins: R tan(a/2). Lengths in mm, deflection in degrees. */
+/**
+ * From an apex to where its arc begins: R tan(a/2). Lengths in mm, deflection in degrees.
+ * @example setbackMm(76, 90) // 76
+ */
 export const setbackMm = (radiusMm: number, angleDeg: number): number =>
   radiusMm * Math.tan(rad(angleDeg) / 2)
+/**
+ * Length of tube in a bend along its centre line, mm. @param radiusMm of the centre line, above 0. @param angleDeg
+ * turned, 0 to 180. Formula: radius times angle in radians.
+ * @example arcMm(76, 90) // 119.4
+ */
 export const arcMm = (radiusMm: number, angleDeg: number): number => radiusMm * rad(angleDeg)
 
 /**
@@ -58,6 +66,7 @@ export interface Offset {
 /**
  * Travel and run of an offset, rolled or not. Source: geometry (`offset-geometry`).
  * @param angleDeg deflection of the fitting, above 0 to 90.
+ * @example offset(300, 0, 45) // { travelMm: 424.26, runMm: 300 }
  */
 export function offset(setMm: number, rollMm: number, angleDeg: number): Offset {
   const across = Math.hypot(setMm, rollMm)
@@ -73,6 +82,7 @@ const ARC_STEP_DEG = 3
 /**
  * The bent tube's centre line in its plane, mm, from end 0 along x, as points close enough to draw.
  * @param turnsDeg deflections with their sense: above 0 to the left, below to the right.
+ * @example centreLine(100, [300, 400], [90]).at(-1) // { x: 300, y: 400 }
  */
 export function centreLine(radiusMm: number, legs: readonly number[], turnsDeg: readonly number[]): Point[] {
   const out: Point[] = [{ x: 0, y: 0 }]

@@ -10,6 +10,7 @@ import { type Edited, type Shop, itemData, settle } from './settle.js'
  */
 export const outerLine = (state: JobState, line: Line): Line | null =>
   line.insideOf ? (state.lines.get(line.insideOf) ?? null) : null
+/** The line that runs inside this one, as its carrier; null where none does. */
 export const carrierOf = (state: JobState, line: Line): Line | null =>
   [...state.lines.values()].find((l) => l.insideOf === line.id) ?? null
 

@@ -62,7 +62,9 @@ export type Entry =
 
 /**
  * Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `?` for a piece
- * still to be measured, `1250 c-c gap 3` where each end stays off its stop, `bent 400 90 500 -45 350 r 76`, `x3`, `branch` into the tee and `..` back to the run.
+ * still to be measured, `1250 c-c gap 3` where each end stays off its stop, `bent 400 90 500 -45 350 r 76`, `x3`,
+ * `branch` into the tee and `..` back to the run.
+ * @example parseEntry('tee 50', { units: 'metric' }).ok // true
  */
 export function parseEntry(text: string, reader: Reader, offered: readonly string[] = []): Entry {
   const words = text.trim().toLowerCase().replace(/\s+/g, ' ')
@@ -98,7 +100,10 @@ const BARE: Readonly<Record<System, readonly string[]>> = {
   metric: ['d', 'DN '],
   inch: ['NPS ', 'CTS ', 'OD ', 'BPE '],
 }
-/** A typed size as sizes are written: by its own family, else by what the line's pipe is made in. */
+/**
+ * A typed size as sizes are written: by its own family, else by what the line's pipe is made in.
+ * @example sizeFor('50', { units: 'metric' }, ['d50', 'd63']) // 'd50'
+ */
 export function sizeFor(typed: string, reader: Reader, offered: readonly string[]): string {
   const named = /^(dn|nps|cts|od|bpe) ?(.+)$/.exec(typed)
   if (named) return `${(named[1] as string).toUpperCase()} ${named[2]}`
@@ -122,8 +127,10 @@ function pieceEntry(typed: string, reader: Reader, no: No): Entry {
 }
 
 /**
- * A length typed without a unit that no piece has, and that one would have in the other system: both ways to say it, so
+ * A length typed without a unit that no piece has, and that one would have in the other system: both ways to say it,
+ * so
  * that the person may be asked before it is set out. Null where nothing speaks for it.
+ * @example doubtfulLength('8', { units: 'metric' }) // { own: '8 mm', other: '8 in' }
  */
 export function doubtfulLength(text: string, reader: Reader): { own: string; other: string } | null {
   const match = /^(\S+)(?: ?(c-c|cc|c-f|cf|f-f|ff|e-e|ee))?$/i.exec(text.trim())
@@ -181,10 +188,16 @@ const bare = (size: string, reader: Reader): string =>
     ? size.slice((BARE[reader.units][0] as string).length)
     : size
 
-/** What is typed to set out a group. @param name of the group. */
+/**
+ * What is typed to set out a group. @param name of the group.
+ * @example useGroup('drop') // 'use drop'
+ */
 export const useGroup = (name: string): string => `use ${name}`
 
-/** Entries that go on from what is typed, likeliest first: fittings, their sizes as last used, groups. */
+/**
+ * Entries that go on from what is typed, likeliest first: fittings, their sizes as last used, groups.
+ * @example completions('el', [], []) // ['elbow 90', 'elbow 45']
+ */
 export function completions(typed: string, lately: readonly string[], groups: readonly string[]): string[] {
   const said = typed.toLowerCase().replace(/^\s+/, '')
   if (!said) return []

@@ -40,7 +40,10 @@ export type TakeOffsRead = { ok: true; rows: TakeOffRow[] } | { ok: false; fault
 /** Names a take-off may be of: every fitting, and the branch of a tee. */
 const NAMES: readonly string[] = [...FITTINGS.map(([name]) => name), 'tee branch']
 
-/** Reads a maker's list of take-offs. Every bad row is named by its line; one is enough for nothing to be taken. */
+/**
+ * Reads a maker's list of take-offs. Every bad row is named by its line; one is enough for nothing to be taken.
+ * @example readTakeOffs('fitting,size').ok // false
+ */
 export function readTakeOffs(csv: string): TakeOffsRead {
   const table = Papa.parse<string[]>(csv.trim(), { skipEmptyLines: true }).data
   const head = (table[0] ?? []).map((h) => h.trim().toLowerCase())

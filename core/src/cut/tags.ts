@@ -12,9 +12,12 @@ export function tagsAfter(prefix: string, taken: Iterable<string | null>): () =>
   for (const tag of taken) most = Math.max(most, numberIn(tag, prefix))
   return () => prefix + number(++most)
 }
+/** The tag after the highest of a prefix, two figures at least. */
 export const nextTag = (prefix: string, taken: Iterable<string | null>): string => tagsAfter(prefix, taken)()
+/** How tags of fittings (`Q2/F`) and pieces (`Q2/P`) of a line begin. */
 export const itemPrefix = (lineTag: string, type: Item['type']): string =>
   `${lineTag}/${type === 'fitting' ? 'F' : 'P'}`
+/** The next free tag of a part on a line. */
 export const nextItemTag = (line: Pick<Line, 'tag'>, items: readonly Item[], type: Item['type']): string =>
   nextTag(
     itemPrefix(line.tag, type),

@@ -30,6 +30,7 @@ export interface HandbookFigure extends Figure {
   others?: readonly Fig[]
 }
 
+/** The conditions asked about as a joint's context: a steady wall, air and humidity. */
 export const contextOf = (entry: Entry, around: Around): Ctx => ({
   school: entry.school,
   pin: { rules: 1, chart: null, school: entry.school, table: around.table },

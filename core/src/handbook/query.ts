@@ -118,7 +118,10 @@ const inches = (text: string): number =>
   }, 0)
 const figure = (text: string): number => Number(text.replace(',', '.'))
 
-/** Reads a question such as `2 in sch 80 cure 45 F` or `22 mm solder depth`. Never throws. */
+/**
+ * Reads a question such as `2 in sch 80 cure 45 F` or `22 mm solder depth`. Never throws.
+ * @example parseQuery('2 in sch 80 cure 45 F').temperatureC // 7.22
+ */
 export function parseQuery(text: string): Query {
   const query: Query = {
     sizeTexts: [],

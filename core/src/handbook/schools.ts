@@ -28,5 +28,9 @@ export const allDifferences = (): readonly Difference[] => [
   ...allMethods().flatMap((m) => m.differs),
   ...GENERAL,
 ]
+/**
+ * Where the metric and the inch school differ for a method.
+ * @example differencesFor('press').map((d) => d.id) // ['press-lubricant']
+ */
 export const differencesFor = (method: string): readonly Difference[] =>
   allDifferences().filter((d) => d.methods.includes(method))

@@ -89,7 +89,10 @@ export const allTables = (): TableFile[] =>
   [...SHARED, ...allMethods().flatMap((m) => m.tables.map((t) => t.file))].sort((a, b) =>
     a.id < b.id ? -1 : 1,
   )
-/** Tables of one source. */
+/**
+ * Tables of one source.
+ * @example tablesOf('astm-d2855').map((t) => t.id) // ['current-cure', 'current-set']
+ */
 export const tablesOf = (source: string): TableFile[] => allTables().filter((t) => t.source === source)
 
 /** A source is checked once a named person compared every table of it with a copy. */
@@ -97,5 +100,9 @@ const withChecked = (record: Source, tables: readonly TableFile[]): Source =>
   tables.length && tables.every((t) => t.checked) ? { ...record, verified: true } : record
 /** Every source that core's own tables and rules name: those that are shared, and each method's own. */
 export const allSources = (): readonly Source[] => allRecords().map((s) => withChecked(s, tablesOf(s.id)))
-/** The source of an id, charts' and computed ones too. Ids come from code: an unknown one is a fault of ours and throws. */
+/**
+ * The source of an id, charts' and computed ones too. Ids come from code: an unknown one is a fault of ours and
+ * throws.
+ * @example sourceOf('iso-727-1').kind // 'published'
+ */
 export const sourceOf = (id: string): Source => withChecked(recordOf(id), tablesOf(id))

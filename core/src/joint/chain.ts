@@ -8,7 +8,10 @@ export const FIRST_HASH = '0'.repeat(64)
 /** Canonical JSON text (RFC 8785): the form that is stored and hashed. */
 export const canonical = (value: unknown): string => canonicalize(value) as string
 
-/** Hash of one log line over the one before it. Hex. No field but the body may hold a line feed, and it comes last. */
+/**
+ * Hash of one log line over the one before it. Hex. No field but the body may hold a line feed, and it comes last.
+ * @example lineHash('', 'job', 1, '2026-01-01T00:00:00Z', '{}').length // 64
+ */
 export function lineHash(
   prevHash: string,
   jobId: string,

@@ -45,6 +45,7 @@ export interface LogLine {
 }
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
+/** Is this a UUID in its usual text form? */
 export const isUuid = (s: unknown): s is string => typeof s === 'string' && UUID.test(s)
 
 const schemas = new Map<string, { shape: Shape & { type: 'object' }; schema: yup.Schema }>()

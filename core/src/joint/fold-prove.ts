@@ -2,6 +2,7 @@ import { type Data, type Handler, flagged, instant, num, str, strOrNull } from '
 import { append } from '../units/extent.js'
 import type { JobState, Section, TestRun } from './state.js'
 
+/** The section of an id, made where it is not there yet. */
 export const sectionOf = (state: JobState, id: string): Section => {
   let section = state.sections.get(id)
   if (!section)

@@ -5,6 +5,7 @@ import { type Data, instant, num, school, str, strOrNull, texts } from './fold-h
 import type { JobState, JointState, LifeState } from './state.js'
 import type { Code } from '../sources/wording.js'
 
+/** The joint of an id, made where it is not there yet. */
 export const jointOf = (state: JobState, id: string): JointState => {
   let joint = state.joints.get(id)
   if (!joint) state.joints.set(id, (joint = { id, lives: [], placements: [], photos: [], notes: [] }))
@@ -69,6 +70,10 @@ export function addStep(state: JobState, event: JobEvent, entry: StepEntry): voi
   ;(life.done as Done[]).push(done)
 }
 
+/**
+ * Takes a step into the life it belongs to. @param movedToS when it was, as corrected later, epoch s; null = as
+ * written.
+ */
 export function stepDone(state: JobState, event: JobEvent, data: Data, movedToS: number | null): void {
   const latestS = movedToS ?? instant(event, data.latestS) ?? event.occurredAtS + event.clockErrorS
   addStep(state, event, {

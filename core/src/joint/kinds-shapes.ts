@@ -11,4 +11,5 @@ export const anything: Shape = { type: 'object', fields: [] }
 export const mm = number({ above: 0, max: 1_000_000 })
 /** A field that must be there, and one that may; both are called by their own name. */
 export const must = (name: string, shape: Shape): Input => need(name, shape, name)
+/** A field that may be there, called by its own name. */
 export const may = (name: string, shape: Shape): Input => mayBeThere(name, shape, name)

@@ -47,9 +47,11 @@ export const LOOSE = 'loose'
 
 /** Fittings whose second size is that of their branch, and not of the way on. */
 const BRANCHED: readonly string[] = ['tee']
+/** Does a run leave this fitting between its ends? */
 export const hasBranch = (fitting: Item): boolean => BRANCHED.includes(fitting.fitting ?? '')
 /** Size of the way on through a fitting. */
 export const outlet = (i: Item): string => (hasBranch(i) ? i.size : (i.size2 ?? i.size))
+/** Size of the run that leaves a tee: its second size, else its own. */
 export const branchSize = (tee: Item): string => tee.size2 ?? tee.size
 
 /** Size of the socket that an end of a piece meets. */

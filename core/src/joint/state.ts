@@ -170,6 +170,7 @@ export interface JobState {
   lastAtS: number
 }
 
+/** A job of which nothing is known. */
 export const emptyState = (): JobState => ({
   jobId: null,
   job: { name: '', zone: 'UTC', school: 'metric', table: 'current', checkOffsetMm: 50 },
@@ -194,5 +195,9 @@ export const emptyState = (): JobState => ({
   notes: [],
   lastAtS: 0,
 })
+/**
+ * Name under which a take-off is kept.
+ * @example takeOffKey('tee', 'd22', null) // 'tee d22'
+ */
 export const takeOffKey = (fitting: string, size: string, size2: string | null): string =>
   `${fitting} ${size}${size2 ? ` ${size2}` : ''}`

@@ -54,7 +54,10 @@ export interface ChartFault {
 }
 export type ChartRead = { ok: true; rows: ChartRow[] } | { ok: false; faults: ChartFault[] }
 
-/** Reads a chart. Every bad row is named by its line; one is enough for nothing to be taken. */
+/**
+ * Reads a chart. Every bad row is named by its line; one is enough for nothing to be taken.
+ * @example readChart('').ok // false
+ */
 export function readChart(csv: string): ChartRead {
   const table = Papa.parse<string[]>(csv.trim(), { skipEmptyLines: true }).data
   const faults: ChartFault[] = []
@@ -141,5 +144,8 @@ const TIME_FIELD: Omit<Field, 'key'> = {
 }
 const inRange = (f: Field, v: number): boolean => v > 0 && v >= (f.min ?? 0) && v <= (f.max ?? Infinity)
 
-/** Source of a figure out of a chart: the chart's name and the row's own reference. */
+/**
+ * Source of a figure out of a chart: the chart's name and the row's own reference.
+ * @example chartSource('c1', 'sheet 4') // 'chart:c1, sheet 4'
+ */
 export const chartSource = (chart: string, reference: string): SourceId => `chart:${chart}, ${reference}`

@@ -11,6 +11,7 @@ const FAMILIES: Readonly<Record<School, readonly SizeFamily[]>> = {
 /**
  * Series a line may be of: the walls its method's sizes of this material are made with, in the first family of the
  * school that has any. The first of them is the usual one.
+ * @example lineSeriesChoices('solder', 'copper', 'inch') // ['L', 'K', 'M']
  */
 export function lineSeriesChoices(method: string, material: string, school: School): readonly string[] {
   const rows = rowsOf(methodOf(method)?.joins ?? {}, material).filter((r) => !r.school || r.school === school)

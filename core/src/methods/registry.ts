@@ -31,10 +31,18 @@ const METHODS_KNOWN: readonly Method[] = [
 const BY_ID: ReadonlyMap<string, Method> = new Map(METHODS_KNOWN.map((m) => [m.id, m]))
 const extra = new Map<string, Method>()
 
+/** Every way of joining that this build knows, in the order they are shown. */
 export const allMethods = (): readonly Method[] => [...METHODS_KNOWN, ...extra.values()]
+/**
+ * The method of an id.
+ * @example methodOf('press')?.id // 'press'
+ */
 export const methodOf = (id: string): Method | undefined => BY_ID.get(id) ?? extra.get(id)
 
-/** Does a method join this material in this size, by this school? Says which of the three is in the way. */
+/**
+ * Does a method join this material in this size, by this school? Says which of the three is in the way.
+ * @example joinable('press', 'copper', 'd22', 'metric').ok // true
+ */
 export const joinable = (id: string, material: string, size: string, school: School): Joinable =>
   joined(methodOf(id) ?? { id, joins: {} }, material, size, school)
 

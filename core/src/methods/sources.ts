@@ -8,7 +8,11 @@ export const allRecords = (): readonly Source[] => [
   ...allMethods().flatMap((m) => m.sources),
 ]
 
-/** The source record of an id, charts' and computed ones too. Ids come from code: an unknown one is a fault of ours and throws. */
+/**
+ * The source record of an id, charts' and computed ones too. Ids come from code: an unknown one is a fault of ours and
+ * throws.
+ * @example recordOf('iso-727-1').id // 'iso-727-1'
+ */
 export function recordOf(id: string): Source {
   const known = allRecords().find((s) => s.id === id)
   if (known) return known

@@ -20,6 +20,7 @@ export interface Shift {
 }
 const byTag = (a: JointFacts, b: JointFacts): number => tagOrder(a.tag, b.tag)
 
+/** What the next shift must know: what is under pressure, half made, not to be touched, in doubt. */
 export function shiftOf(
   state: JobState,
   facts: Iterable<JointFacts>,

@@ -26,6 +26,7 @@ const HARD: ReadonlySet<string> = new Set([
   'stop-not-made',
   'section-empty',
 ])
+/** A stop that nobody may set aside. */
 export const isHardStop = (stop: Msg): boolean => HARD.has(stop.code)
 /** Stops that are left when those set aside are taken away; the hard ones always stay. */
 export const leftStops = (
@@ -82,6 +83,7 @@ export function stopsForTest(
   return stops
 }
 
+/** Is this the low look for joints that are not fixed? */
 export const isLeakCheck = (rule: string | null | undefined): boolean =>
   rule?.startsWith('press-leak-check') ?? false
 /** Least pressure at the highest fitting at which an unpressed joint shows, bar. Source: `cp-press-leak-check`. */

@@ -73,6 +73,7 @@ function provedBy(
   return { last, proved }
 }
 
+/** The answer about a section at a time, epoch s; null where it is not known. */
 export function sectionAnswer(
   state: JobState,
   sectionId: string,

@@ -39,7 +39,10 @@ export interface Certificate {
   head: { seq: number; hash: string }
 }
 
-/** Where a rule's figures come from; null for a rule of one's own or one that was not named. */
+/**
+ * Where a rule's figures come from; null for a rule of one's own or one that was not named.
+ * @example ruleSource('custom') // null
+ */
 export function ruleSource(id: string | null): { reference: string; note: string } | null {
   if (!id || id === 'custom' || !(TEST_RULES as readonly string[]).includes(id)) return null
   const plan = testPlan({

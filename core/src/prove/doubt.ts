@@ -32,6 +32,10 @@ export const NO_PARTS: Parts = {
   sensor: 0,
   odd: 0,
 }
+/**
+ * Root of the sum of squares: independent doubts together, in the unit of each.
+ * @example root(3, 4) // 5
+ */
 export const root = (...v: readonly number[]): number => Math.sqrt(v.reduce((sum, x) => sum + x * x, 0))
 
 /** The air about may rise or fall so much in an hour, bar (95 %), more slowly than in step with time. Source: `ours-verdict`. */

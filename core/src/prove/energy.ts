@@ -10,7 +10,10 @@ const J_PER_KG_TNT = 4_266_920
 const DISTANCES = tableOf(DISTANCES_FILE, 'asme-pcc-2')
 const SCALED_M = 20
 
-/** Energy of gas under pressure: J, its like in kg of TNT, and the distance people keep, m. Source: `asme-pcc-2`. */
+/**
+ * Energy of gas under pressure: J, its like in kg of TNT, and the distance people keep, m. Source: `asme-pcc-2`.
+ * @example storedEnergy(0.1, 6).energyJ // 74_507.85
+ */
 export function storedEnergy(
   volumeM3: number,
   testBar: number,

@@ -116,7 +116,10 @@ export function fitLine(
   }
 }
 
-/** 97.5 % point of Student's t (Cornish and Fisher's series; exact values for 1 and 2 degrees of freedom). */
+/**
+ * 97.5 % point of Student's t (Cornish and Fisher's series; exact values for 1 and 2 degrees of freedom).
+ * @example student975(10) // 2.228
+ */
 export function student975(free: number): number {
   if (free < 1.5) return 12.706
   if (free < 2.5) return 4.303

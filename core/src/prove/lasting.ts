@@ -9,6 +9,7 @@ const PPR = { coefficient: 1.5, years: 50, hotYears: 25, hotAboveC: 70, maxC: 80
 /**
  * Stress in MPa at which PP-R pipe gives way after a time, by the reference curves of ISO 15874-2 (the lesser branch
  * counts). Source: `iso-15874-2`. @param hours above 0. @param temperatureC 10 to 95.
+ * @example pprStressMpa(438_000, 20) // 9.707
  */
 export function pprStressMpa(hours: number, temperatureC: number): number {
   const kelvin = temperatureC + KELVIN_0C
@@ -17,7 +18,10 @@ export function pprStressMpa(hours: number, temperatureC: number): number {
   const brittle = (9507 / kelvin - 19.98 - log) / 4.11
   return 10 ** Math.min(ductile, brittle)
 }
-/** Stress that PP-R pipe is used with at a temperature, MPa: 50 years, above 70 °C 25. Below 20 °C as at 20 °C. */
+/**
+ * Stress that PP-R pipe is used with at a temperature, MPa: 50 years, above 70 °C 25. Below 20 °C as at 20 °C.
+ * @example pprDesignMpa(20).value // 6.471
+ */
 export function pprDesignMpa(temperatureC: number): Fig {
   if (temperatureC > PPR.maxC + EDGE_C)
     return noFig(msg('derating-too-hot', { material: 'pp-r', c: temperatureC }))
@@ -31,6 +35,7 @@ const THINNEST = 0.9
 /**
  * Pressure that copper tube may take for ever, bar: annealed, since heat softens it. 2 S t / (D - 0.8 t) with the
  * thinnest wall. Source: `asme-b31-copper`. Between rows the hotter counts.
+ * @example copperRatingBar(22, 1, 20).value // 34.99
  */
 export function copperRatingBar(odMm: number, wallMm: number, temperatureC: number): Fig {
   const row = COPPER.rows.find(({ to }) => temperatureC <= to + EDGE_C)

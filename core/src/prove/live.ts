@@ -10,7 +10,10 @@ export const behindSameValve = (state: JobState, section: Section): Section[] =>
     ? []
     : [...state.sections.values()].filter((s) => s.id !== section.id && valveOf(s) === valve)
 }
-/** What nobody sets aside where work begins: the section, or one behind the same valve, is live. */
+/**
+ * What nobody sets aside where work begins: the section, or one behind the same valve, is live.
+ * @example neverSetAside('section-live') // true
+ */
 export const neverSetAside = (code: string): boolean => code === 'section-live'
 /** What a section may stand under, as it is kept. */
 export const SECTION_STATES = ['drained', 'full', 'under pressure', 'under vacuum'] as const
@@ -22,6 +25,7 @@ export function stateNow(state: JobState, section: Section): Section['state'] {
   const runs = [...state.tests.values()].some((t) => t.sectionId === section.id && !t.ended)
   return runs ? UNDER_PRESSURE : section.state
 }
+/** Does a section hold pressure or vacuum, by what was last said of it? */
 export const isLive = (state: JobState, section: Section): boolean => LIVE.has(stateNow(state, section))
 /** What the gauge of a section under test showed last, bar; null where no test of it runs or nothing is read yet. */
 export function pressureNow(state: JobState, section: Section): number | null {

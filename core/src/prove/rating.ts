@@ -25,7 +25,10 @@ const deratingOf = (material: string): Derating | undefined =>
   (DERATING as Readonly<Record<string, Derating>>)[material]
 const isPpr = (material: string): boolean => material === 'pp-r' || material === 'pp-r-layered'
 
-/** Share of its rating when cool that pipe keeps at a temperature. */
+/**
+ * Share of its rating when cool that pipe keeps at a temperature.
+ * @example deratingFactor('pvc-u', 40).value // 0.71
+ */
 export function deratingFactor(material: string, temperatureC: number): Fig {
   if (isPpr(material)) {
     const [now, cool] = [pprDesignMpa(temperatureC), pprDesignMpa(20)]

@@ -32,7 +32,10 @@ const figure = (text: string | undefined): number => {
   return plain === '' ? NaN : Number(plain.includes('.') ? plain : plain.replace(',', '.'))
 }
 
-/** Rows of a file of readings, and a first guess at which column is what, from its header. */
+/**
+ * Rows of a file of readings, and a first guess at which column is what, from its header.
+ * @example logTable('time,bar\n0,6').head // ['time', 'bar']
+ */
 export function logTable(text: string): { head: string[]; body: string[][]; guess: LogColumns } {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: true })
   const head = (data[0] ?? []).map((c) => c.trim())

@@ -268,7 +268,10 @@ function materialFindings(input: PlanInput, medium: TestPlan['medium']): Finding
   }
   return out
 }
-/** Range a gauge should have, bar: 1.5 to 4 times the test pressure. Source: `cp-gauge-range`. */
+/**
+ * Range a gauge should have, bar: 1.5 to 4 times the test pressure. Source: `cp-gauge-range`.
+ * @example gaugeRange(10) // { minBar: 15, maxBar: 40 }
+ */
 export const gaugeRange = (testBar: number): { minBar: number; maxBar: number } => ({
   minBar: 1.5 * testBar,
   maxBar: 4 * testBar,

@@ -24,6 +24,7 @@ export const NO_PLAN: SectionPlan = {
   valve: null,
   keep: null,
 }
+/** The plan of a section's test; nothing chosen where it has none yet. */
 export const planOf = (section: Section): SectionPlan => section.plan ?? NO_PLAN
 
 /** Pipe of one kind in a section. */

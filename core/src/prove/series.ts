@@ -107,7 +107,10 @@ export function barAt(readings: readonly TestReading[], tS: number): number {
   return a.pressureBar + ((b.pressureBar - a.pressureBar) * (tS - a.tS)) / (b.tS - a.tS)
 }
 
-/** Finest step between values that differ: what an instrument can tell apart. 0 when all are alike. */
+/**
+ * Finest step between values that differ: what an instrument can tell apart. 0 when all are alike.
+ * @example stepOf([6, 6.05, 6.1]) // 0.05
+ */
 export function stepOf(values: readonly number[]): number {
   const sorted = [...new Set(values)].sort((a, b) => a - b)
   let step = Infinity
@@ -119,6 +122,7 @@ export function stepOf(values: readonly number[]): number {
 /**
  * 95 % half-width that steps put on the difference of two ends, in the unit of the step. Noise of half a step and more
  * wears the steps away (its share is the first harmonic's), and so does a course that runs over many of them.
+ * @example stepDoubt(0.05, 0, 0) // 0.0388
  */
 export function stepDoubt(step: number, noiseSd: number, course: number): number {
   if (step === 0) return 0

@@ -19,7 +19,10 @@ export function windowOf(series: TestSeries): TestSeries {
   return { ...series, readings }
 }
 
-/** The longest stretch of a hold that may go unread, s. @param holdS length of the hold. */
+/**
+ * The longest stretch of a hold that may go unread, s. @param holdS length of the hold.
+ * @example longestGapS(3600) // 900
+ */
 export const longestGapS = (holdS: number): number => GAP * holdS
 
 /** How much of a hold was read. */

@@ -10,6 +10,7 @@ export type Shape =
   | { type: 'object'; fields: readonly Input[] }
 export type Input = { name: string; optional?: boolean; says: string } & { shape: Shape }
 
+/** The shape of a figure and the range it lies in. */
 export const number = (
   limits: { min?: number; above?: number; max?: number; integer?: boolean } = {},
 ): Shape => ({
@@ -18,10 +19,15 @@ export const number = (
 })
 export const text: Shape = { type: 'string', max: 200 }
 export const flag: Shape = { type: 'boolean' }
+/** The shape of a value that is one of these. */
 export const oneOf = (...options: (string | number)[]): Shape => ({ type: 'enum', options })
+/** The shape of a list. @param min and @param max entries, 1 to 20,000 as usual. */
 export const list = (of: Shape, min = 1, max = 20000): Shape => ({ type: 'array', of, min, max })
+/** The shape of an object with these members and no other. */
 export const object = (...fields: Input[]): Shape => ({ type: 'object', fields })
+/** A member that must be there. @param says how it is called in a refusal. */
 export const need = (name: string, shape: Shape, says: string): Input => ({ name, shape, says })
+/** A member that may be there. @param says how it is called in a refusal. */
 export const may = (name: string, shape: Shape, says: string): Input => ({
   name,
   shape,
@@ -41,6 +47,7 @@ const sayType = (shape: Shape): string =>
     object: 'must be an object',
   })[shape.type]
 
+/** The check that a shape stands for. */
 export function yupOf(shape: Shape, optional = false): yup.Schema {
   const typeError = bad(sayType(shape))
   let schema: yup.Schema
@@ -85,6 +92,7 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
     : schema.required('missing|is missing').nonNullable('missing|is missing')
 }
 
+/** The JSON Schema that a shape stands for. */
 export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unknown> {
   const nullable = (type: string): unknown => (optional ? [type, 'null'] : type)
   switch (shape.type) {

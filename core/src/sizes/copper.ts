@@ -11,7 +11,10 @@ const METRIC_CUPS = tableOf(EN_1254_1, 'en-1254-1')
 const INCH_WALLS = tableOf(B88, 'astm-b88')
 const METRIC_WALLS = tableOf(EN_1057, 'en-1057')
 
-/** Depth of the solder cup in mm. Sources: ASME B16.22 (CTS), EN 1254-1 (metric). */
+/**
+ * Depth of the solder cup in mm. Sources: ASME B16.22 (CTS), EN 1254-1 (metric).
+ * @example cupDepthMm(parseSize('d22')).value // 15.4
+ */
 export function cupDepthMm(size: Size): Fig {
   const metric = METRIC_CUPS.at(size.text)
   if (metric) return fig(metric.depth, METRIC_CUPS.source)

@@ -37,7 +37,14 @@ export type DnName = 10 | 15 | 20 | 25 | 32 | 40 | 50 | 65 | 80 | 100
 /** Outside diameters of the metric series, mm. Source: `iso-161`. */
 export const METRIC_SERIES: readonly number[] = METRIC.rows.map((row) => row.outside)
 
-/** Outside diameter of inch-nominal pipe in mm; null for a size that is not made. @param name as `1-1/4`. Source: `astm-d1785`. */
+/**
+ * Outside diameter of inch-nominal pipe in mm; null for a size that is not made. @param name as `1-1/4`. Source:
+ * `astm-d1785`.
+ * @example npsOutsideMm('2') // 60.325
+ */
 export const npsOutsideMm = (name: string): number | null => NPS.at(name)?.outside ?? null
-/** Outside diameter of hygienic tube by DN in mm; null for one that is not made. Source: `din-11866`. */
+/**
+ * Outside diameter of hygienic tube by DN in mm; null for one that is not made. Source: `din-11866`.
+ * @example dnOutsideMm(50) // 53
+ */
 export const dnOutsideMm = (dn: number): number | null => DN_TUBE.at(String(dn))?.outside ?? null

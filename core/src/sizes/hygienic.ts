@@ -8,7 +8,10 @@ import DN_FLANGES from './tables/dn-flanges.json' with { type: 'json' }
 const INCH = tableOf(BPE, 'asme-bpe')
 const METRIC_FLANGES = tableOf(DN_FLANGES, 'din-32676')
 
-/** Wall of hygienic tube in mm. Sources: ASME BPE, DIN 11866 A. */
+/**
+ * Wall of hygienic tube in mm. Sources: ASME BPE, DIN 11866 A.
+ * @example hygienicWallMm(parseSize('DN 40')).value // 1.5
+ */
 export function hygienicWallMm(size: Size): Fig {
   const inch = size.family === 'BPE' ? INCH.at(nominalKey(size)) : undefined
   if (inch) return fig(inch.wall, INCH.source)
@@ -16,7 +19,10 @@ export function hygienicWallMm(size: Size): Fig {
   return metric ? fig(metric.wall, METRIC.source) : noFig(msg('wall-unknown', { size: size.text }))
 }
 
-/** Outside diameter of the ferrule's flange in mm. Sources: ASME BPE, DIN 32676 A. */
+/**
+ * Outside diameter of the ferrule's flange in mm. Sources: ASME BPE, DIN 32676 A.
+ * @example flangeOdMm(parseSize('DN 40')).value // 50.5
+ */
 export function flangeOdMm(size: Size): Fig {
   const inch = size.family === 'BPE' ? INCH.at(nominalKey(size)) : undefined
   if (inch) return fig(inch.flange, INCH.source)
@@ -28,7 +34,10 @@ export function flangeOdMm(size: Size): Fig {
 
 /** Flanges this close will clamp together, whatever the bores behind them. */
 const SAME_FLANGE_MM = 0.5
-/** Other sizes whose ferrules will clamp to this one and leave a ledge in the bore. */
+/**
+ * Other sizes whose ferrules will clamp to this one and leave a ledge in the bore.
+ * @example flangeTwins(parseSize('DN 40'), []) // []
+ */
 export function flangeTwins(size: Size, all: readonly Size[]): Size[] {
   const own = flangeOdMm(size).value
   return all.filter((other) => {

@@ -9,7 +9,10 @@ const INCH = tableOf(INCH_DEPTHS, 'cp-press-depth')
 const METRIC = tableOf(METRIC_DEPTHS, 'cp-press-depth')
 const MULTILAYER = tableOf(MULTILAYER_DEPTHS, 'cp-press-depth-multilayer')
 
-/** Generic insertion depth of a press joint in mm (common practice; the maker's chart wins). */
+/**
+ * Generic insertion depth of a press joint in mm (common practice; the maker's chart wins).
+ * @example pressDepthMm('copper', parseSize('d22')).value // 21
+ */
 export function pressDepthMm(material: string, size: Size): Fig {
   const inch = size.family === 'd' ? undefined : INCH.at(nominalKey(size))
   if (inch) return fig(inch.depth, INCH.source)

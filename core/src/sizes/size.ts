@@ -14,7 +14,10 @@ export interface Size {
 const PATTERN =
   /^(?:(d)(\d+(?:\.\d+)?)|(NPS|CTS|OD|BPE) (?:(\d+)(?:-(\d+)\/(\d+))?|(\d+)\/(\d+))|(DN) (\d+))$/
 
-/** Reads a size in its exact form; null for anything else. */
+/**
+ * Reads a size in its exact form; null for anything else.
+ * @example parseSize('NPS 1-1/4')?.nominal // 1.25
+ */
 export function parseSize(text: string): Size | null {
   const match = PATTERN.exec(text)
   if (!match) return null
@@ -27,7 +30,10 @@ export function parseSize(text: string): Size | null {
   return bottom === 0 ? null : { text, family, nominal: whole + top / bottom }
 }
 
-/** A nearby well-formed size for a badly written one: `110` gives `d110`, `2 in` gives `NPS 2`. */
+/**
+ * A nearby well-formed size for a badly written one: `110` gives `d110`, `2 in` gives `NPS 2`.
+ * @example suggestSize('63mm') // 'd63'
+ */
 export function suggestSize(text: string): string {
   const plain = text.trim()
   const metric = /^(?:d|D|ø|OD)?\s*(\d+(?:\.\d+)?)\s*(?:mm)?$/.exec(plain)
@@ -37,12 +43,16 @@ export function suggestSize(text: string): string {
   return 'd110 or NPS 2'
 }
 
-/** The nominal as its tables write it: `1-1/4` of `NPS 1-1/4`. */
+/**
+ * The nominal as its tables write it: `1-1/4` of `NPS 1-1/4`.
+ * @example nominalKey(parseSize('NPS 1-1/4')) // '1-1/4'
+ */
 export const nominalKey = (size: Size): string => size.text.slice(size.text.indexOf(' ') + 1)
 
 /**
  * Outside diameter in mm, or null for a size that is not made. Sources: `iso-161`, `astm-d1785`, `astm-d2846` and
  * `astm-b88` (copper tube sizes), `asme-bpe`, `din-11866`; `OD` is its own diameter.
+ * @example outsideDiameterMm(parseSize('NPS 2')) // 60.325
  */
 export function outsideDiameterMm(size: Size): number | null {
   switch (size.family) {
@@ -59,6 +69,7 @@ export function outsideDiameterMm(size: Size): number | null {
       return inchToMm(size.nominal)
   }
 }
+/** Where the outside diameter of a size comes from. */
 export function odSource(size: Size, material = ''): SourceId {
   switch (size.family) {
     case 'd':

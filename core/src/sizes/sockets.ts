@@ -22,6 +22,7 @@ const inchTable = (material: string, schedule: string): Sockets | undefined =>
  * Published minimum socket depth of a solvent-cement fitting, in mm.
  * @param schedule `40` or `80`, for inch-nominal sizes.
  * @returns the depth with its source, or why there is none. Sources: ISO 727-1, ASTM D2466, D2467, F438, F439, D2846.
+ * @example solventSocketDepth('pvc-u', parseSize('d63')).value // 37.5
  */
 export function solventSocketDepth(material: string, size: Size, schedule?: string | null): Fig {
   if (size.family === 'd') return fig(Math.max(0.5 * size.nominal + 6, 12), 'iso-727-1')

@@ -154,6 +154,7 @@ export function seriesKey(text: string | null | undefined): string | null {
 /**
  * Wall of a pipe or tube in mm by its series; where none was said, or its family of sizes has no such series, the
  * usual one. @param series as `Sch 80` (or `80`), `SDR 21`, `L`, `Table X`.
+ * @example wallMm('copper', parseSize('d22')).value // 1
  */
 export function wallMm(material: string, size: Size, series?: string | null): Fig {
   if (size.family === 'BPE' || size.family === 'DN') return hygienicWallMm(size)

@@ -16,6 +16,7 @@ export interface Source {
 type Named<I extends string> = Source & { id: I }
 
 export const MEMORY = 'From memory: check the standard before you rely on it.'
+/** A figure printed in a standard. @param note from memory where nothing else is said. */
 export const published = <const I extends string>(
   id: I,
   reference: string,
@@ -29,6 +30,7 @@ export const published = <const I extends string>(
   verified: false,
   note,
 })
+/** A figure of common practice. */
 export const practice = <const I extends string>(
   id: I,
   reference: string,
@@ -40,6 +42,7 @@ export const practice = <const I extends string>(
   verified: false,
   note,
 })
+/** A figure computed from others. */
 export const computed = <const I extends string>(
   id: I,
   reference: string,

@@ -20,17 +20,21 @@ export interface Msg {
   code: Code
   params: Record<string, string | number>
 }
+/** What is to be said, as a code of the book and its figures. */
 export const msg = (code: Code, params: Record<string, string | number> = {}): Msg => ({ code, params })
 
 /** A figure that may be unknown. Unknown never turns into a default: it says why. */
 export type Fig = { value: number; source: SourceId } | { value: null; why: Msg; field?: string }
+/** A figure with its source. */
 export const fig = (value: number, source: SourceId): Fig => ({ value, source })
+/** That there is no figure, and why. @param field what would give one. */
 export const noFig = (why: Msg, field?: string): Fig =>
   field ? { value: null, why, field } : { value: null, why }
 
 export type Level = 'stop' | 'warn' | 'note'
 /** `passing`: it warns, and what it warns of may pass all the same. */
 export type Finding = Msg & { level: Level; source: SourceId; field?: string; passing?: true }
+/** What was found, how grave it is, and where that is written. */
 export const finding = (
   level: Level,
   code: Code,

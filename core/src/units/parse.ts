@@ -187,7 +187,10 @@ function inBase(figure: number, unit: string, kind: Kind, as: As): number | null
   return factor === undefined ? null : figure * factor
 }
 
-/** A length in mm, or null: `1250`, `1 250,5`, `1.25 m`, `50-9/16 in`, `4'-7 3/8"`. */
+/**
+ * A length in mm, or null: `1250`, `1 250,5`, `1.25 m`, `50-9/16 in`, `4'-7 3/8"`.
+ * @example parseLength('4-7 3/8', { units: 'inch' }) // 1406.5
+ */
 export const parseLength = (text: string, reader: Reader): number | null => {
   const typed = parseQuantity(text, 'length', reader)
   return typed && typed.value >= 0 ? typed.value : null

@@ -129,8 +129,10 @@ const finer =
 /** Below this a tape is marked to the half millimetre; longer pieces are cut to the whole one. */
 const HALVES_BELOW_MM = 200
 /**
- * A length in mm as a number in the reader's unit, rounded to what can be cut: sixteenths of an inch (thirty-seconds where
+ * A length in mm as a number in the reader's unit, rounded to what can be cut: sixteenths of an inch (thirty-seconds
+ * where
  * small parts are gauged), or millimetres, halves of them on short pieces. For files; `figureOf` writes the same.
+ * @example cutTo(1250.4, { units: 'metric' }) // 1250
  */
 export function cutTo(mm: number, reader: Reader): number {
   if (systemOf(reader, 'length') === 'inch') {

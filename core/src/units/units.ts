@@ -13,16 +13,44 @@ export const EDGE_C = 0.005
 /** Computed pressures are compared with this: double precision at epoch seconds is no finer. */
 export const SAME_BAR = 1e-6
 
+/**
+ * Inches to millimetres. Source: the inch is 25.4 mm by definition.
+ * @example inchToMm(2) // 50.8
+ */
 export const inchToMm = (inch: number): number => inch * MM_PER_INCH
+/**
+ * Millimetres to inches.
+ * @example mmToInch(50.8) // 2
+ */
 export const mmToInch = (mm: number): number => mm / MM_PER_INCH
+/**
+ * Pounds on the square inch to bar. Source: 1 psi = 6,894.757 Pa.
+ * @example psiToBar(150) // 10.342
+ */
 export const psiToBar = (psi: number): number => psi * BAR_PER_PSI
+/**
+ * Bar to pounds on the square inch.
+ * @example barToPsi(10) // 145.04
+ */
 export const barToPsi = (bar: number): number => bar / BAR_PER_PSI
+/**
+ * Degrees Fahrenheit to Celsius.
+ * @example fToC(45) // 7.22
+ */
 export const fToC = (f: number): number => ((f - 32) * 5) / 9
+/**
+ * Degrees Celsius to Fahrenheit.
+ * @example cToF(20) // 68
+ */
 export const cToF = (c: number): number => (c * 9) / 5 + 32
 
 /** A pound-force inch, and foot, in newton metres (0.45359237 kg x 9.80665 m/s2 x 0.0254 m, exact by definition). */
 export const NM_PER_IN_LBF = KG_PER_LB * 9.80665 * 0.0254
 export const NM_PER_FT_LBF = 12 * NM_PER_IN_LBF
+/**
+ * Inch-pounds of torque to newton metres.
+ * @example inLbfToNm(35) // 3.954
+ */
 export const inLbfToNm = (inLbf: number): number => inLbf * NM_PER_IN_LBF
 /** A US gallon (231 cubic inches, exact by definition) in litres. */
 export const LITRES_PER_GALLON = 3.785411784
@@ -40,7 +68,10 @@ export const HOUR_S = 3600
 export const DAY_S = 86400
 
 const TIME_S: Readonly<Record<string, number>> = { s: 1, min: MINUTE_S, h: HOUR_S, d: DAY_S }
-/** Seconds of a duration as tables print it: `15 min`, `1.5 h`, `8 d`. Throws for anything else. */
+/**
+ * Seconds of a duration as tables print it: `15 min`, `1.5 h`, `8 d`. Throws for anything else.
+ * @example durationS('1.5 h') // 5400
+ */
 export function durationS(text: string): number {
   const [, figure, unit = ''] = /^(\d+(?:\.\d+)?) (s|min|h|d)$/.exec(text) ?? []
   if (!figure) throw new Error(`no duration: ${text}`)

@@ -1,5 +1,8 @@
 const formats = new Map<string, Intl.DateTimeFormat>()
-/** The date of an instant in a zone, as 2026-04-30. An unknown zone counts as UTC. */
+/**
+ * The date of an instant in a zone, as 2026-04-30. An unknown zone counts as UTC.
+ * @example dayOf(1_795_859_000, 'Europe/London') // '2026-11-28'
+ */
 export function dayOf(atS: number, zone: string): string {
   let format = formats.get(zone)
   if (!format) {
@@ -44,6 +47,7 @@ function offsetS(atS: number, zone: string): number {
 /**
  * The instant at which the clocks of a zone show a date and time (`2026-11-26`, `14:00`), epoch seconds; null if it is
  * no date and time. An hour that comes twice: its first; one that is left out: the time an hour later.
+ * @example epochInZone('2026-11-28', '12:00', 'UTC') // 1_795_867_200
  */
 export function epochInZone(date: string, time: string, zone: string): number | null {
   const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date)

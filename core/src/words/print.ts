@@ -145,7 +145,10 @@ export function print(message: string, given: Values, reader: Reader, said: Valu
   return String(one.format.format(valuesFor(one.uses, given, said)))
 }
 
-/** Parameters that a message names, and the quantities it prints: what a test of the whole book looks at. */
+/**
+ * Parameters that a message names, and the quantities it prints: what a test of the whole book looks at.
+ * @example usesOfMessage('{bar, number, pressure} on {tag}').names // ['bar', 'tag']
+ */
 export function usesOfMessage(message: string): { names: string[]; styles: string[] } {
   const { names, styles } = usesOf(
     new IntlMessageFormat(message, DEFAULT_LANGUAGE, undefined, { ignoreTag: true }).getAst(),

@@ -2,7 +2,10 @@ import type { Element } from './print.js'
 
 const PLAIN = 'aceinosuyzACEINOSUYZ'
 const MARKED = 'áçéíñóšúýžÁÇÉÍÑÓŠÚÝŽ'
-/** A text in the letters of the pseudo-language. */
+/**
+ * A text in the letters of the pseudo-language.
+ * @example accented('cut') // 'çút'
+ */
 export const accented = (text: string): string =>
   [...text].map((letter) => MARKED[PLAIN.indexOf(letter)] ?? letter).join('')
 /** Other languages need about a third more room than English. */

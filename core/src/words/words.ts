@@ -94,12 +94,19 @@ export function say(message: AnyMsg, reader: Reader = METRIC): string {
   const figures = typeof wording === 'string' ? {} : wording.figures
   return print(says, { ...message.params, ...figures }, reader, namesIn(message.params, reader))
 }
-/** The name of a material, or of a choice, as it is said: what is stored is never shown as it is. */
+/**
+ * The name of a material, or of a choice, as it is said: what is stored is never shown as it is.
+ * @example named('copper') // 'copper'
+ */
 export function named(id: string, reader: Reader = METRIC): string {
   const code = `name-${id}`
   if (wordingOf(code) !== undefined) return say({ code, params: {} }, reader)
   return /^[a-z-]+$/.test(id) ? id.replace(/-/g, ' ') : id
 }
+/**
+ * Does the book hold this code?
+ * @example isWorded('not-home') // true
+ */
 export const isWorded = (code: string): boolean => wordingOf(code) !== undefined
 
 /** Every text there is, by code: what a translation has to have. */
@@ -111,7 +118,10 @@ export function* allWords(): Generator<
       yield [code, typeof wording === 'string' ? { says: wording, figures: {} } : wording]
 }
 
-/** An answer about a joint's surroundings, in words. */
+/**
+ * An answer about a joint's surroundings, in words.
+ * @example answerSaid('lubricant', 'water') // 'water'
+ */
 export function answerSaid(fact: string, answer: string, reader: Reader = METRIC): string {
   const own = `said-${fact}-${answer}`
   return isWorded(own) ? say({ code: own, params: {} }, reader) : named(answer, reader)

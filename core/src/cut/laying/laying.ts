@@ -50,7 +50,10 @@ export function filledWeight(pipe: Pipe, densityKgM3 = WATER_KG_M3): Fig {
   return fig(empty.value + (litres.value * densityKgM3) / 1000, 'wall-weight')
 }
 
-/** Growth of a straight run in mm, shorter where negative. @param fromC laid at. @param toC in service. */
+/**
+ * Growth of a straight run in mm, shorter where negative. @param fromC laid at. @param toC in service.
+ * @example growthMm('copper', 10_000, 20, 60).value // 6.8
+ */
 export function growthMm(material: string, lengthMm: number, fromC: number, toC: number): Fig {
   const { growth } = layingOf(material)
   return growth === null

@@ -28,6 +28,10 @@ const hangers = tableOf(HANGERS, 'ipc-308-5')
 const warm = tableOf(WARM_HANGERS, 'cp-span-warm')
 const modulus = tableOf(MODULI, 'b31-3-c8')
 
+/**
+ * Figures by which a material is laid: growth, spans, stiffness. Throws for a material without a row.
+ * @example layingOf('copper').growth // 0.017
+ */
 export const layingOf = (material: string): Laying => ({
   density: density.at(material)?.density ?? null,
   growth: growth.at(material)?.growth ?? null,

@@ -55,7 +55,10 @@ export class Correction {
   }
 }
 
-/** A small generator of its own, so that the same job gives the same plan. */
+/**
+ * A small generator of its own, so that the same job gives the same plan.
+ * @example seeded(7)() === seeded(7)() // true
+ */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0
   return () => {

@@ -10,6 +10,7 @@ export type Solve = (
 
 /** What is to be least: the length of new stock, or the number of new bars. */
 export type Aim = 'mm' | 'bars'
+/** What one bar costs a plan: its length, mm, or one bar; an offcut costs nothing. */
 export const costOf = (s: Stock, aim: Aim): number => (aim === 'mm' ? costMm(s) : s.offcut ? 0 : 1)
 
 /** Terms of one line, broken so that no line grows too long for a reader of the format. */

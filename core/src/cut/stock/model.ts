@@ -139,11 +139,14 @@ export interface Pattern {
   stock: number
   counts: number[]
 }
+/** Room that a pattern takes of its bar, in the model's whole units. @param counts of each item. */
 export const widthOf = (model: Model, counts: readonly number[]): number =>
   counts.reduce((sum, n, i) => sum + n * (model.items[i] as Item).width, 0)
+/** New length that a bar opens, mm: none for an offcut. */
 export const costMm = (s: Stock): number => (s.offcut ? 0 : s.lengthMm)
 /** New length opened by a plan, mm, and bars of new stock. */
 export const openedMm = (model: Model, plan: readonly Pattern[]): number =>
   plan.reduce((sum, p) => sum + costMm(model.stocks[p.stock] as Stock), 0)
+/** Bars of a plan that are not offcuts. */
 export const newBars = (model: Model, plan: readonly Pattern[]): number =>
   plan.filter((p) => !(model.stocks[p.stock] as Stock).offcut).length

@@ -11,10 +11,17 @@ const CATALYST_FROM_C = fToC(40)
 const WHOLE_FROM_C = fToC(70)
 const HOT_ABOVE_C = fToC(100)
 
+/**
+ * Coldest pipe that may be cut, °C. Source: `cp-resin-cut`.
+ * @example cutFromC('epoxy-resin') // 12.8
+ */
 export const cutFromC = (material: string): number => (material === 'cored-resin' ? CUT_CORED_C : CUT_PLAIN_C)
 
 export type Catalyst = 'cold' | 'whole' | 'hot'
-/** Which catalyst instructions apply, by air temperature. Epoxy kits have no choice; below 40 °F there is no figure. */
+/**
+ * Which catalyst instructions apply, by air temperature. Epoxy kits have no choice; below 40 °F there is no figure.
+ * @example catalystAt('vinyl-ester', 20).value // 'cold'
+ */
 export function catalystAt(material: string, airC: number): { value: Catalyst | null; why: Finding | null } {
   if (material === 'epoxy-resin') return { value: null, why: null }
   if (airC < CATALYST_FROM_C - EDGE_C)
@@ -30,9 +37,16 @@ export function catalystAt(material: string, airC: number): { value: Catalyst | 
 }
 const inCureRange = (t: number): boolean => t >= WHOLE_FROM_C - EDGE_C && t <= HOT_ABOVE_C + EDGE_C
 
-/** Cure without a blanket: 24 h at 70 to 100 °F. */
+/**
+ * Cure without a blanket: 24 h at 70 to 100 °F.
+ * @example resinCureS(25).value // 86_400
+ */
 export const resinCureS = (airC: number): Fig =>
   inCureRange(airC) ? fig(CURE_S, 'cp-resin-cure') : noFig(msg('resin-no-cure', { temperatureC: airC }))
+/**
+ * Is the air too cold to cure without a heat blanket? @param airC °C. Source: `cp-resin-cure`.
+ * @example blanketNeeded(5) // true
+ */
 export const blanketNeeded = (airC: number): boolean => airC < WHOLE_FROM_C - EDGE_C
 
 export const RESIN_RULE: CureRule = {

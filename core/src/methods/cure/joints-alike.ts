@@ -10,6 +10,7 @@ import { type Run, runAt, runsOf } from './demands.js'
  */
 export type Kin = readonly Run[] | Run
 
+/** What joints of one rule share, whose cure runs alike. @param homeS when one was made, epoch s. */
 export function kinOf(rule: CureRule, homeS: number, history: History, mode: CureMode): Kin {
   const runs = runsOf(rule, history, mode)
   return mode === 'accumulate' ? runs : (runs[runAt(runs, homeS)] as Run)

@@ -14,7 +14,10 @@ export interface Piece {
 /** Epoch seconds leave a tenth of a microsecond: a ramp's value is no sharper than this. */
 const SAME_BAR = 1e-9
 
-/** The curve of a joint that sets no ceiling once it is made. */
+/**
+ * The curve of a joint that sets no ceiling once it is made.
+ * @example unlimitedFrom(100)[0].bar // Infinity
+ */
 export const unlimitedFrom = (atS: number): Piece[] => [
   { fromS: atS, bar: Infinity, slopeBarPerS: 0, holder: 0, reachedS: atS },
 ]

@@ -14,13 +14,29 @@ const HEATING = tableOf(HEATING_FILE, 'cp-flare-heat')
 const TORQUES = tableOf(TORQUES_FILE, 'cp-flare-torque')
 export const TABLES = [HEATING, TORQUES]
 
+/**
+ * Wall of a tube that is flared, mm; no figure for sizes that are not.
+ * @example flareWallMm(parseSize('OD 1/2')).value // 1.575
+ */
 export const flareWallMm = (size: Size): Fig => wallMm('pfa', size)
+/**
+ * How long the tube's end is heated, s. Source: its table.
+ * @example flareHeatS(parseSize('OD 3/4')).value // 25
+ */
 export function flareHeatS(size: Size): Fig {
   const row = HEATING.at(nominalKey(size))
   return row ? fig(row.heat, HEATING.source) : noFig(msg('flare-heat-unknown', { size: size.text }))
 }
+/**
+ * How long the flare is held on its mandrel, s: less where it is quenched.
+ * @example flareHoldS(true).value // 20
+ */
 export const flareHoldS = (quenched: boolean): Fig =>
   fig(quenched ? HOLD_QUENCHED_S : HOLD_S, 'cp-flare-hold')
+/**
+ * Torque of the nut, Nm, by the size of the tube.
+ * @example flareTorqueNm(parseSize('OD 3/4')).value // 1.582
+ */
 export function flareTorqueNm(size: Size): Fig {
   const row = TORQUES.at(nominalKey(size))
   return row ? fig(row.torque, TORQUES.source) : noFig(msg('flare-torque-unknown', { size: size.text }))

@@ -19,7 +19,10 @@ export interface Groove {
 const GROOVES = tableOf(GROOVES_FILE, 'awwa-c606')
 export const TABLES = [GROOVES]
 
-/** The groove of a pipe size; null where none is listed. */
+/**
+ * The groove of a pipe size; null where none is listed.
+ * @example grooveOf(parseSize('NPS 2'))?.leastMm // 56.77
+ */
 export function grooveOf(size: Size): Groove | null {
   const row = GROOVES.at(size.text)
   return row
@@ -32,11 +35,18 @@ export function grooveOf(size: Size): Groove | null {
       }
     : null
 }
-/** How far the ends of the pipe may stand apart at most, mm. Source: `cp-grooved-gap`. */
+/**
+ * How far the ends of the pipe may stand apart at most, mm. Source: `cp-grooved-gap`.
+ * @example largestGap(parseSize('NPS 2')).value // 1.59
+ */
 export const largestGap = (size: Size): Fig =>
   fig(inchToMm(size.nominal < 4 ? 1 / 16 : 1 / 8), 'cp-grooved-gap')
 
-/** By how much a flexible coupling may be bent, degrees: the whole gap taken up on one side. Source: `grooved-deflection`. */
+/**
+ * By how much a flexible coupling may be bent, degrees: the whole gap taken up on one side. Source:
+ * `grooved-deflection`.
+ * @example mostDeflection(parseSize('NPS 2'), 3).value // 2.85
+ */
 export function mostDeflection(size: Size, gapMm: number): Fig {
   const od = outsideDiameterMm(size)
   return od === null

@@ -71,7 +71,10 @@ export function judgeTorque(want: Fig, nm: number | null, source: SourceId, fiel
   return nm < want.value * (1 - TORQUE_TOLERANCE) ? [finding('warn', 'torque-under', source, params)] : []
 }
 
-/** A torque as it is read at a step. @param maxNm the most that can be meant. */
+/**
+ * A torque as it is read at a step. @param maxNm the most that can be meant.
+ * @example torqueReading(100).max // 100
+ */
 export const torqueReading = (maxNm: number): Field => ({
   key: 'torqueNm',
   label: msg('field-torque'),

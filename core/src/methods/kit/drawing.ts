@@ -6,6 +6,7 @@ import { type BaseSpec, odOf, sizeOf } from './spec.js'
 export const drawnWall = (spec: BaseSpec): number =>
   wallMm(spec.material, sizeOf(spec), spec.wallSeries).value ?? odOf(spec) * 0.1
 
+/** A ring round the pipe, as it lies in the drawn section. Lengths along the pipe and diameters, mm. */
 export const ring = (as: RingPart, x1: number, x2: number, innerMm: number, outerMm: number): Shape => ({
   kind: 'ring',
   as,

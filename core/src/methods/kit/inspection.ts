@@ -8,6 +8,7 @@ export const LATE_TAP_S = 60
 export function readingsOf(life: Life): Readonly<Record<string, unknown>> {
   return Object.assign({}, ...life.done.map((d) => d.readings)) as Record<string, unknown>
 }
+/** A reading as a figure; null where it was not read as one. */
 export const numberOf = (readings: Readonly<Record<string, unknown>>, key: string): number | null => {
   const value = readings[key]
   return typeof value === 'number' && Number.isFinite(value) ? value : null

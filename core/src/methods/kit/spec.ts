@@ -41,7 +41,10 @@ export const baseFields = (joins: Joins): readonly Field[] => [
   { key: 'size', label: msg('field-size'), needed: true, control: 'size' },
   { key: 'school', label: msg('field-school'), needed: true, control: 'choice', options: ['inch', 'metric'] },
 ]
-/** Depth measured on the fitting in hand: wins over every table. */
+/**
+ * Depth measured on the fitting in hand: wins over every table.
+ * @example measuredDepth(120).max // 120
+ */
 export const measuredDepth = (maxMm: number): Field => ({
   key: 'socketDepthMm',
   label: msg('field-socket-depth'),
@@ -130,4 +133,5 @@ function faultOf(field: Field, value: unknown): Code | null {
 
 /** The parsed size of a specification; specifications only exist for sizes that are made. */
 export const sizeOf = (spec: Pick<BaseSpec, 'size'>): Size => parseSize(spec.size) as Size
+/** Outside diameter of a spec's size, mm. Throws for a size that was never parsed. */
 export const odOf = (spec: Pick<BaseSpec, 'size'>): number => outsideDiameterMm(sizeOf(spec)) as number

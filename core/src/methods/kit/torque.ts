@@ -1,4 +1,7 @@
-/** Lubricated torque from the published dry one, in proportion to the nut factor: T = K D F. Source: `nut-factor`. */
+/**
+ * Lubricated torque from the published dry one, in proportion to the nut factor: T = K D F. Source: `nut-factor`.
+ * @example lubricatedTorqueNm(100, 0.2, 0.15) // 75
+ */
 export const lubricatedTorqueNm = (dryTorqueNm: number, kDry: number, kLubricated: number): number =>
   (dryTorqueNm * kLubricated) / kDry
 
@@ -15,6 +18,7 @@ const ROUND: Readonly<Record<number, readonly number[]>> = {
 /**
  * Tightening order of a bolt circle, numbered clockwise from 1: each bolt is followed by the one opposite, and the
  * circle is halved again and again. Source: `asme-pcc-1`. @param bolts a multiple of 4, at most 32.
+ * @example starOrder(4) // [1, 3, 2, 4]
  */
 export function starOrder(bolts: number): number[] {
   if (bolts % 2) return [...(ROUND[bolts] ?? [])]

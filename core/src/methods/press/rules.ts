@@ -11,7 +11,10 @@ export const GOOD_LUBRICANTS: readonly string[] = ['water', 'soap', 'none']
 /** Highest pressures of the leak-if-unpressed check, psi. Source: `cp-press-leak-check`. */
 export const LEAK_CHECK_PSI = { air: 45, water: 85 } as const
 
-/** Least distance to a weld or bend in mm: 4 in to NPS 1-1/2 and d44, 6 in above. Source: `cp-press-clearance`. */
+/**
+ * Least distance to a weld or bend in mm: 4 in to NPS 1-1/2 and d44, 6 in above. Source: `cp-press-clearance`.
+ * @example pressClearance(parseSize('d22')).value // 101.6
+ */
 export function pressClearance(size: Size): Fig {
   const small = size.family === 'd' ? size.nominal <= 44 : size.nominal <= 1.5
   return fig(inchToMm(small ? 4 : 6), 'cp-press-clearance')

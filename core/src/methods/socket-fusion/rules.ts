@@ -27,7 +27,11 @@ const TIMES = tableOf(TIMES_FILE, 'dvs-2207-11')
 const DEPTHS = tableOf(DEPTHS_FILE, 'cp-fusion-depth')
 export const TABLES = [TIMES, DEPTHS]
 
-/** Depth in mm and times in s of a size that is welded; any other is a fault of ours and throws. Sources: `dvs-2207-11`, `cp-fusion-depth`. */
+/**
+ * Depth in mm and times in s of a size that is welded; any other is a fault of ours and throws. Sources:
+ * `dvs-2207-11`, `cp-fusion-depth`.
+ * @example rowOf(parseSize('d32')).changeoverS // 6
+ */
 export function rowOf(size: Size): FusionRow {
   const [times, depth] = [TIMES.at(size.text), DEPTHS.at(size.text)]
   if (!times || !depth) throw new Error(`no fusion row for ${size.text}`)
@@ -39,7 +43,11 @@ export function rowOf(size: Size): FusionRow {
     coolS: times.cool,
   }
 }
-/** Heating time in seconds, counted from full depth. Below +5 °C half again (ours; the trade says longer). Not a minimum. */
+/**
+ * Heating time in seconds, counted from full depth. Below +5 °C half again (ours; the trade says longer). Not a
+ * minimum.
+ * @example heatS(parseSize('d32'), 20).value // 8
+ */
 export function heatS(size: Size, airC: number | null): Fig {
   if (airC === null) return noFig(msg('no-temperature'))
   const base = rowOf(size).heatS

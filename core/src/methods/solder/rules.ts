@@ -13,6 +13,7 @@ export const FIRE_WATCH_S = 3600
 /**
  * Length of 1/8 in solder wire for one joint, in mm. To 1 in (28 mm) as long as the joint is wide; above, what the
  * joint's volume asks for: circumference x depth x gap. Sources: `cp-solder-wire`, `ours-solder-wire`.
+ * @example solderWireMm(parseSize('d22')).value // 22
  */
 export function solderWireMm(size: Size): Fig {
   const nominalMm = size.family === 'd' ? size.nominal : inchToMm(size.nominal)

@@ -18,6 +18,7 @@ export interface CheckVerdict {
 /**
  * Judges a check mark. Reading and offset are from the socket face to the mark, in mm; depth is the insertion depth.
  * Pass −2…+3 mm; below, the socket is deeper than figured (unknown); above, the pipe is not home (fail).
+ * @example judgeCheckMark(50, 50, 61).verdict // 'pass'
  */
 export function judgeCheckMark(readingMm: number, checkOffsetMm: number, depthMm: number): CheckVerdict {
   const shortMm = readingMm - checkOffsetMm

@@ -62,6 +62,10 @@ export interface Chamfer {
   maxDeg: number | null
   source: SourceId
 }
+/**
+ * Least and most of the chamfer on the pipe's end, mm, and its angle. Source: `astm-d2855-tools` (inch),
+ * `cp-chamfer-metric` (metric).
+ */
 export function chamfer(joint: Joint): Chamfer {
   if (joint.school === 'inch') {
     const mm = (3 / 32) * 25.4
@@ -85,6 +89,7 @@ export function openTimeS(joint: Joint, airC: number, pipeC: number): Fig {
 }
 
 export const PRIMER_WINDOW_S = 300
+/** How long primer stays wet, s; no figure for a cement that takes none. */
 export const primerWindowS = (joint: Joint, cement?: string | null): Fig =>
   usesPrimer(joint, cement) ? fig(PRIMER_WINDOW_S, 'cp-primer-window') : noFig(msg('no-primer-used'))
 

@@ -129,6 +129,7 @@ export function sizeOf(spec: Pick<SolventSpec, 'material' | 'size' | 'school'>):
   if (!fits.ok) throw new Error(fits.why.code)
   return fits.size
 }
+/** Outside diameter, mm, by the material's own series. Throws for a size that was never parsed. */
 export const odMm = (spec: Pick<SolventSpec, 'material' | 'size' | 'school'>): number =>
   outsideDiameterMm(sizeOf(spec)) as number
 

@@ -1,6 +1,7 @@
 /**
  * What follows a temperature late: first-order, from the first value on.
  * @param tS ascending times. @param valuesC what is followed, °C. @param tauS time constant; 0 follows at once.
+ * @example lagged([0, 10], [20, 20], 5) // [20, 20]
  */
 export function lagged(tS: readonly number[], valuesC: readonly number[], tauS: number): number[] {
   if (tauS <= 0) return [...valuesC]
@@ -21,6 +22,7 @@ export function lagged(tS: readonly number[], valuesC: readonly number[], tauS: 
  * A course without its noise, and its slope per second at each point: a straight line through the points that stand
  * within a window. Water and pipe are too heavy to change within it in any other way.
  * @param windowS to each side; at least two points to each side are taken where there are.
+ * @example smoothed([0, 1, 2], [10, 11, 12], 5).slope // [1, 1, 1]
  */
 export function smoothed(
   tS: readonly number[],

@@ -21,7 +21,10 @@ export interface PipeStuff {
 /** Growth comes from `cp-expansion`, which Set out uses too. */
 const STRETCH = tableOf(STRETCH_FILE, 'cp-pipe-stretch')
 
-/** What is known of a pipe material for a pressure test; null = nothing. Sources: `cp-pipe-stretch`, `cp-expansion`. */
+/**
+ * What is known of a pipe material for a pressure test; null = nothing. Sources: `cp-pipe-stretch`, `cp-expansion`.
+ * @example stuffOf('glass') // null
+ */
 export function stuffOf(material: string): PipeStuff | null {
   const row = STRETCH.at(material)
   const { growth } = layingOf(material)

@@ -41,6 +41,7 @@ export function trap(from: Trapped): (waterC: number, pipeC: number, near?: numb
     return bar
   }
 }
+/** Pressure of water shut in, bar gauge, at other temperatures of water and pipe, °C. */
 export const trappedBar = (from: Trapped, waterC: number, pipeC: number): number => trap(from)(waterC, pipeC)
 
 /** Volume that one bar takes in or gives back, per bar, as a share of the bore: water, air and pipe together. */
@@ -54,6 +55,9 @@ export const barPerK = (trapped: Trapped): number =>
     trapped.air / (trapped.waterC + KELVIN) -
     trapped.growthPerK) /
   givePerBar(trapped)
-/** Pressure of gas at another temperature, bar gauge, in a bore that keeps its size. Source: `gas-law`. */
+/**
+ * Pressure of gas at another temperature, bar gauge, in a bore that keeps its size. Source: `gas-law`.
+ * @example gasBar(6, 20, 10) // 5.761
+ */
 export const gasBar = (bar: number, fromC: number, toC: number): number =>
   (bar + ATMOSPHERE_BAR_ABS) * ((toC + KELVIN) / (fromC + KELVIN)) - ATMOSPHERE_BAR_ABS

@@ -7,11 +7,20 @@ const SQUEEZE_BELOW = 19.67348e-3
 
 const powers = (by: readonly number[], c: number): number => by.reduceRight((sum, k) => sum * c + k, 0)
 
-/** Density of air-free water at one atmosphere, kg/m³, 0 to 100 °C. Source: `kell-1975`. */
+/**
+ * Density of air-free water at one atmosphere, kg/m³, 0 to 100 °C. Source: `kell-1975`.
+ * @example waterDensity(20) // 998.2
+ */
 export const waterDensity = (c: number): number => powers(DENSITY, c) / (1 + DENSITY_BELOW * c)
-/** Isothermal compressibility of water near one atmosphere, per bar, 0 to 100 °C. Source: `kell-1975`. */
+/**
+ * Isothermal compressibility of water near one atmosphere, per bar, 0 to 100 °C. Source: `kell-1975`.
+ * @example waterSqueeze(20) // 0.0000459
+ */
 export const waterSqueeze = (c: number): number => (powers(SQUEEZE, c) / (1 + SQUEEZE_BELOW * c)) * 1e-6
-/** Volume expansion of water at one atmosphere, per kelvin: from the density on both sides. */
+/**
+ * Volume expansion of water at one atmosphere, per kelvin: from the density on both sides.
+ * @example waterExpansion(20) // 0.000207
+ */
 export function waterExpansion(temperatureC: number): number {
   const half = 0.05
   return (
