@@ -59,6 +59,11 @@ const coreLayerRules = layers.map((names, i) => ({
   },
 }))
 
+const spreadLiteral = {
+  selector: 'SpreadElement > :matches(ObjectExpression, ArrayExpression)',
+  message: 'a literal is written out, not spread',
+}
+
 /** A unit after a figure, or as the end of a label. */
 const UNITS = '(bar|mm|m|psi|°C|°F|Nm|kg|lb|K|l)'
 const UNIT_TEXT = `^\\s${UNITS}(\\s|[.,;:)]|$)|, ${UNITS}$`
@@ -78,6 +83,7 @@ export default [
     rules: {
       // One idea a file.
       'max-lines': ['error', 300],
+      'no-restricted-syntax': ['error', spreadLiteral],
       'vue/multi-word-component-names': 'off',
       '@typescript-eslint/no-explicit-any': 'error',
       // The books of words and sources grow by declarations that add the names of one list each.
@@ -102,6 +108,7 @@ export default [
       // Each value of a spread list is an argument: some hundred thousand of them end the program.
       'no-restricted-syntax': [
         'error',
+        spreadLiteral,
         {
           selector: 'CallExpression[callee.object.name="Math"] > SpreadElement',
           message: 'a list of any length: greatest() or smallest() of core/units/extent',
@@ -124,6 +131,7 @@ export default [
     rules: {
       'no-restricted-syntax': [
         'error',
+        spreadLiteral,
         {
           selector: 'CallExpression[callee.property.name="waitForTimeout"]',
           message:
