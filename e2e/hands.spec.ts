@@ -37,6 +37,29 @@ test('Back closes a sheet before it leaves the page; a tap beside it loses nothi
   await expect.poll(() => page.url()).not.toContain(`/make/${joints[0]}`)
 })
 
+test('a sheet gives the focus back to what opened it, however it is shut, and the next key acts', async ({
+  page,
+}) => {
+  await signIn(page)
+  await page.goto(`/job/${await demoJob(page)}/set-out`)
+  const opener = page.getByRole('button', { name: 'New line' })
+  const sheet = page.getByRole('dialog')
+  for (const shut of ['Escape', 'the cross'] as const) {
+    await opener.focus()
+    await page.keyboard.press('Enter')
+    await expect(sheet).toBeVisible()
+    if (shut === 'Escape') await page.keyboard.press('Escape')
+    else await sheet.getByRole('button', { name: 'Shut this sheet' }).press('Enter')
+    await expect(sheet).toHaveCount(0)
+    await expect(opener).toBeFocused()
+  }
+  await page.keyboard.press('n')
+  await expect(sheet).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('n')
+  await expect(sheet).toBeVisible()
+})
+
 test('keys come first to a way past the strips; the headline speaks at phases, not each second', async ({
   page,
 }) => {
