@@ -14,6 +14,8 @@ interface Exported {
   file: string
   name: string
   doc: string
+  /** Its parameters as they are written. */
+  takes: string
   /** Takes figures, texts, sizes and yes or no, nothing that has to be built first. */
   plain: boolean
 }
@@ -43,7 +45,8 @@ function exportedIn(file: string): Exported[] {
     const plain =
       fn.parameters.length > 0 &&
       fn.parameters.every((p) => PLAIN.test(p.getText(source).replace(/\s+/g, ' ')))
-    return [{ file, name, doc, plain }]
+    const takes = fn.parameters.map((p) => p.getText(source)).join(' ')
+    return [{ file, name, doc, takes, plain }]
   })
 }
 const all = files.flatMap(exportedIn)
@@ -67,6 +70,15 @@ const read = (expression: string, scope: Record<string, unknown>): unknown =>
 describe('what is written above the functions of core', () => {
   it('there is something above each', () => {
     expect(all.filter((f) => !f.doc).map((f) => `${f.file} ${f.name}`)).toEqual([])
+  })
+  it('speaks of no parameter that it does not take', () => {
+    const strangers = all.flatMap((f) =>
+      [...f.doc.matchAll(/@param (\w+)/g)]
+        .map((m) => m[1] as string)
+        .filter((name) => !new RegExp(`\\b${name}\\b`).test(f.takes))
+        .map((name) => `${f.file} ${f.name}: ${name}`),
+    )
+    expect(strangers).toEqual([])
   })
   it('one that takes plain values shows a use', () => {
     expect(

@@ -62,7 +62,7 @@ function jumped(readings: readonly TestReading[], of: TestSeries['temperatureOf'
 /**
  * Step 2 of docs/verdict.md: single pressures that stand apart from both sides, and temperatures that no pipe can make,
  * are set aside and counted. They never decide. The first and last readings have one side only and stay.
- * @param s as `windowOf` gives it. Source: `ours-verdict`.
+ * @param series as `windowOf` gives it. Source: `ours-verdict`.
  */
 export function withoutOutliers(series: TestSeries): Cleaned {
   const bars = series.readings.map((r) => r.pressureBar)

@@ -31,7 +31,7 @@ function along(tS: readonly number[], values: readonly number[], times: readonly
  * Step 5 of docs/verdict.md: does the pressure rise in the hold by more than temperature, steps of the gauge and noise
  * explain? Then somebody pumps, and what was held cannot be told. A rise of three steps and more is told at once,
  * smaller ones where they come three times and falls of that size do not. Source: `ours-verdict`.
- * @param s without what was set aside. @param e the course that temperature explains, at all of the points.
+ * @param series without what was set aside. @param expected the course that temperature explains, at all of the points.
  */
 export function isRestored(series: TestSeries, points: Points, expected: Expected): boolean {
   const { tS, bar: bars } = meansOf(series.readings, series.stabiliseS, MOST_READINGS)

@@ -32,7 +32,7 @@ export interface Coverage {
   /** Why no more than inconclusive can be said; null = enough was read. */
   lacks: 'short' | 'gap' | null
 }
-/** Step 3: was enough of the hold read? @param s as `windowOf` gives it, without what was set aside. */
+/** Step 3: was enough of the hold read? @param series as `windowOf` gives it, without what was set aside. */
 export function coverageOf(series: TestSeries): Coverage {
   const hold = series.readings.filter((r) => r.tS >= series.stabiliseS)
   const first = hold[0]

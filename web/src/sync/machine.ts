@@ -235,7 +235,7 @@ function begun(sync: Sync, happened: Happened, clock: ClockFacts): Next {
 
 /**
  * One step of the way of all entries of a job.
- * @param s where everything stands. @param h what happened. @param clock what is known of the time now.
+ * @param sync where everything stands. @param happened what happened. @param clock what is known of the time now.
  * @returns where everything stands then, and what is to be done. At most one request is under way at any time.
  */
 export function next(sync: Sync, happened: Happened, clock: ClockFacts): Next {
