@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs'
 import js from '@eslint/js'
 import globals from 'globals'
 import pluginVue from 'eslint-plugin-vue'
@@ -14,12 +15,29 @@ const layers = [
   ['sizes', 'conditions'],
   ['methods'],
   ['words'],
+  ['log'],
   ['joint'],
+  ['line'],
   ['cut'],
-  ['prove'],
+  ['prove/verdict'],
+  ['prove/test-plan'],
+  ['prove/test-run'],
+  ['prove/certificate'],
   ['plan'],
   ['calc', 'handbook'],
 ]
+/** A folder that stands in no layer would be held to nothing. */
+const core = new URL('core/src/', import.meta.url)
+for (const folder of readdirSync(core, { withFileTypes: true }))
+  if (folder.isDirectory() && !layers.flat().some((layer) => layer.split('/')[0] === folder.name))
+    throw new Error(`core/src/${folder.name} stands in no layer of eslint.config.mjs`)
+
+/** A layer as its neighbours and those from another folder name it. */
+const namedFrom = (layer) => {
+  const [outer, inner] = layer.split('/')
+  const far = inner ? [`../${inner}/*`, `../../${inner}/*`] : []
+  return [...far, ...['../', '../../', '../../../'].map((up) => `${up}${outer}/${inner ? `${inner}/` : ''}*`)]
+}
 const platform = [
   'vue',
   'vue-*',
@@ -48,7 +66,7 @@ const coreLayerRules = layers.map((names, i) => ({
                   group: layers
                     .slice(i + 1)
                     .flat()
-                    .flatMap((n) => [`../${n}/*`, `../../${n}/*`, `../../../${n}/*`]),
+                    .flatMap(namedFrom),
                   message: 'this layer of core may not use a later one',
                 },
               ]

@@ -8,7 +8,7 @@ import {
 } from '../core/src/index.js'
 import { historyOf } from '../core/src/conditions/history.js'
 import { cureRule } from '../core/src/methods/solvent-cement/rule.js'
-import { curingJoint, ladderOf } from '../core/src/prove/ladder.js'
+import { curingJoint, ladderOf } from '../core/src/prove/test-plan/ladder.js'
 
 const T0 = 1_790_000_000
 const tell = (what: string, measured: string, target: string): void =>

@@ -28,7 +28,7 @@ export { allSources, allTables, sourceOf, tablesOf } from './handbook/tables.js'
 export { DEFAULT_LANGUAGE, LANGUAGES, type Language, localeOf } from './units/languages.js'
 export { accented } from './words/pseudo.js'
 export type { Wordings } from './sources/wording.js'
-export type { Silence } from './joint/silence.js'
+export type { Silence } from './log/silence.js'
 export {
   type AnyMsg,
   type Translation,
@@ -45,8 +45,8 @@ export { outsideDiameterMm, parseSize, suggestSize } from './sizes/size.js'
 export { dewPointC } from './conditions/dew-point.js'
 export { HUMID_ABOVE_PCT } from './conditions/humidity.js'
 export { append, extent, greatest, median, smallest } from './units/extent.js'
-export { longestGapS } from './prove/window.js'
-export { type CuredUnder, curedUnder } from './prove/cured-under.js'
+export { longestGapS } from './prove/verdict/window.js'
+export { type CuredUnder, curedUnder } from './prove/test-plan/cured-under.js'
 export {
   type History,
   type Reading,
@@ -62,12 +62,12 @@ export { timeOf, valueAt } from './methods/cure/piecewise.js'
 export type { School } from './methods/joinable.js'
 export { LATE_TAP_S } from './methods/kit/inspection.js'
 export { allMethods, joinable, methodOf, registerMethod } from './methods/registry.js'
-export * from './joint/events.js'
-export * from './joint/chain.js'
-export { inOrder } from './joint/order.js'
-export { readEvents, readToFold } from './joint/read.js'
-export { foldJob } from './joint/fold.js'
-export * from './joint/state.js'
+export * from './log/events.js'
+export * from './log/chain.js'
+export { inOrder } from './log/order.js'
+export { readEvents, readToFold } from './log/read.js'
+export { foldJob } from './log/fold.js'
+export * from './log/state.js'
 export { type Table, isGauged, jointLog, readingSaid } from './joint/joint-log.js'
 export { jsonSchemaOf } from './schema/shape.js'
 export { saidOf, unsaid } from './joint/around.js'
@@ -78,12 +78,12 @@ export * from './joint/assess.js'
 export * from './joint/look.js'
 export { dayOf, epochInZone } from './units/zone.js'
 export { entriesWithoutCycle, hotWorkPermit, lifeBeforeEndedS, mismatches, toolWrong } from './joint/tools.js'
-export { carrierEdits, carrierOf, outerLine, putOf, twinFindings, twinJoint } from './cut/carrier.js'
+export { carrierEdits, carrierOf, outerLine, putOf, twinFindings, twinJoint } from './line/carrier.js'
 export { type BarGroup, barGroups, offcutsAfter, pipeSaid, stockQuestion } from './cut/bars.js'
-export type { Offcut, StockSet } from './joint/stock-set.js'
+export type { Offcut, StockSet } from './log/stock-set.js'
 export { CLOSING_SPARE_MM, OPENERS, closingFinding } from './cut/closing.js'
-export { arcMm, bendMarks, centreLine, offset, parseRun } from './cut/bends.js'
-export * from './cut/cut-length.js'
+export { arcMm, bendMarks, centreLine, offset, parseRun } from './line/bends.js'
+export * from './line/cut-length.js'
 export {
   type Entry as LineEntry,
   FITTINGS,
@@ -93,9 +93,9 @@ export {
   doubtfulLength,
   parseEntry,
   useGroup,
-} from './cut/entry.js'
-export { type Edit, type Edited, type Shop, difference, itemData, settle } from './cut/settle.js'
-export { type Cursor, END, type Placed, isMade, placeEntry, placeTexts, standing } from './cut/place.js'
+} from './line/entry.js'
+export { type Edit, type Edited, type Shop, difference, itemData, settle } from './line/settle.js'
+export { type Cursor, END, type Placed, isMade, placeEntry, placeTexts, standing } from './line/place.js'
 export {
   type LineFault,
   changeTo,
@@ -104,9 +104,9 @@ export {
   moveAfter,
   splitWith,
   takeOut,
-} from './cut/rework.js'
-export { type Touched, cutOutTouches, toolTouches } from './cut/touches.js'
-export { copied, nextItemTag, renumbered } from './cut/tags.js'
+} from './line/rework.js'
+export { type Touched, cutOutTouches, toolTouches } from './line/touches.js'
+export { copied, nextItemTag, renumbered } from './line/tags.js'
 export {
   type LibraryRow,
   MOST_TAKE_OFF_MM,
@@ -114,7 +114,7 @@ export {
   type TakeOffFault,
   libraryOf,
   readTakeOffs,
-} from './cut/library.js'
+} from './line/library.js'
 export {
   type Pipe,
   armMm,
@@ -124,9 +124,9 @@ export {
   litresPerMetre,
   pipeWeight,
   sagSpanMm,
-} from './cut/laying/laying.js'
-export { type Stretch, stretchesOf } from './cut/laying/stretches.js'
-export { entriesOf } from './cut/group.js'
+} from './line/laying/laying.js'
+export { type Stretch, stretchesOf } from './line/laying/stretches.js'
+export { entriesOf } from './line/group.js'
 export {
   HEADINGS,
   MOST_ROWS,
@@ -139,7 +139,7 @@ export {
   type ScheduleRead,
   matchColumns,
   readSchedule,
-} from './cut/schedule.js'
+} from './line/schedule.js'
 export {
   blockEnd,
   branchSize,
@@ -150,33 +150,33 @@ export {
   neighbours,
   outlet,
 } from './joint/neighbours.js'
-export { clearanceFindings, clearancesOf } from './cut/clearances.js'
-export * from './cut/piece.js'
-export { type Laid, type LaidJoint, type LaidPart, type Stem, layOut } from './cut/layout.js'
-export { fillingOf, midnightOf } from './cut/tin-date.js'
-export * from './prove/admit.js'
-export * from './prove/answer.js'
-export * from './prove/gates.js'
-export * from './prove/ladder.js'
-export * from './prove/after.js'
-export * from './prove/certificate.js'
-export * from './prove/energy.js'
-export * from './prove/water-column.js'
-export * from './prove/test-so-far.js'
-export * from './prove/read-csv.js'
-export { PART_KINDS, TAG_KINDS } from './joint/kinds-prove.js'
-export { PHOTO } from './joint/kinds-make.js'
-export * from './prove/rules.js'
-export * from './prove/verdict-sentence.js'
-export * from './prove/limits.js'
-export * from './prove/section.js'
-export { pipeRating } from './prove/rating.js'
-export * from './prove/live.js'
-export * from './prove/stages.js'
-export * from './prove/over-pressure.js'
-export * from './prove/steady.js'
-export * from './prove/judge.js'
-export type { TestReading, TestSeries } from './prove/series.js'
+export { clearanceFindings, clearancesOf } from './line/clearances.js'
+export * from './line/piece.js'
+export { type Laid, type LaidJoint, type LaidPart, type Stem, layOut } from './line/layout.js'
+export { fillingOf, midnightOf } from './joint/tin-date.js'
+export * from './prove/test-run/admit.js'
+export * from './prove/test-plan/answer.js'
+export * from './prove/test-plan/gates.js'
+export * from './prove/test-plan/ladder.js'
+export * from './prove/test-run/after.js'
+export * from './prove/certificate/certificate.js'
+export * from './prove/test-plan/energy.js'
+export * from './prove/test-plan/water-column.js'
+export * from './prove/test-run/test-so-far.js'
+export * from './prove/test-run/read-csv.js'
+export { PART_KINDS, TAG_KINDS } from './log/kinds-prove.js'
+export { PHOTO } from './log/kinds-make.js'
+export * from './prove/test-plan/rules.js'
+export * from './prove/certificate/verdict-sentence.js'
+export * from './prove/test-plan/limits.js'
+export * from './prove/test-plan/section.js'
+export { pipeRating } from './prove/test-plan/rating.js'
+export * from './prove/test-plan/live.js'
+export * from './prove/test-plan/stages.js'
+export * from './prove/test-plan/over-pressure.js'
+export * from './prove/verdict/steady.js'
+export * from './prove/verdict/judge.js'
+export type { TestReading, TestSeries } from './prove/verdict/series.js'
 export { CALCULATIONS, type Answer, type Calculation, Refusal, usePlanner } from './calc/index.js'
 export { planStock } from './cut/stock/plan.js'
 export { solverFrom } from './cut/stock/highs.js'
@@ -207,7 +207,7 @@ export {
   chamferMaxMm,
   cutterFeed,
   swageDepthMinMm,
-} from './cut/tube-work.js'
+} from './line/tube-work.js'
 export { charted, newestChart } from './joint/lookup.js'
 export { lineSeriesChoices } from './methods/line-series.js'
 export { wallMm } from './sizes/walls.js'

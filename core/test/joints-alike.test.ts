@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { steadyHistory } from '../src/conditions/history.js'
 import { cureRule } from '../src/methods/solvent-cement/rule.js'
 import { valueAt } from '../src/methods/cure/piecewise.js'
-import { curingJoint, ladderOf } from '../src/prove/ladder.js'
+import { curingJoint, ladderOf } from '../src/prove/test-plan/ladder.js'
 
 const START = 1_790_000_000
 const ruleOf = (material: string, size: string, school: 'inch' | 'metric') => {

@@ -12,9 +12,9 @@ import {
   readLog,
   steadyFromS,
 } from '../src/index.js'
-import type { Section } from '../src/joint/state.js'
+import type { Section } from '../src/log/state.js'
 import { faceToFace } from '../src/methods/kit/drawing.js'
-import { gaugeRange } from '../src/prove/rules.js'
+import { gaugeRange } from '../src/prove/test-plan/rules.js'
 import { type Log, LINE, PLACE, SECTION, T0, joint, lineJob, uuid, walls } from './make-job.js'
 
 /** Small things that a change once went through unseen: each is told here by what it does to somebody. */

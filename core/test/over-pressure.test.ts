@@ -1,5 +1,5 @@
 import { certificateOf, foldJob, overWeakest } from '../src/index.js'
-import type { TestRun } from '../src/joint/state.js'
+import type { TestRun } from '../src/log/state.js'
 import { SECTION, T0, lineJob } from './make-job.js'
 
 describe('a reading above what the weakest part may take', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { type Piece, combine, timeOf, valueAt } from '../src/methods/cure/piecewise.js'
-import { type LadderJoint, ladderOf } from '../src/prove/ladder.js'
+import { type LadderJoint, ladderOf } from '../src/prove/test-plan/ladder.js'
 
 /** Times as they are in life: at 1.79e9 seconds a double holds only a quarter of a microsecond. */
 const START = 1_790_000_000

@@ -1,5 +1,5 @@
 import { foldJob, stopsForTest } from '../src/index.js'
-import type { Section } from '../src/joint/state.js'
+import type { Section } from '../src/log/state.js'
 import { Log, PLACE, SECTION, T0, joint, lineJob } from './make-job.js'
 
 export const H = 3600

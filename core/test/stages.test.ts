@@ -1,5 +1,5 @@
 import { foldJob, heldPart, judgeRun, openStages, stageNow, testPlan } from '../src/index.js'
-import type { TestRun } from '../src/joint/state.js'
+import type { TestRun } from '../src/log/state.js'
 import { Log, SECTION, T0, lineJob } from './make-job.js'
 
 const MIN = 60

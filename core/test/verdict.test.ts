@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { type TestSeries, judgeSeries } from '../src/index.js'
-import { growthPerK, stretchPerBar, stuffOf } from '../src/prove/physics/pipe.js'
-import { trappedBar } from '../src/prove/physics/trapped.js'
+import { growthPerK, stretchPerBar, stuffOf } from '../src/prove/verdict/physics/pipe.js'
+import { trappedBar } from '../src/prove/verdict/physics/trapped.js'
 import { refused } from './reference/door.js'
 
 const base: Omit<TestSeries, 'readings'> = {

@@ -1,6 +1,6 @@
 import type { SourceId } from '../sources/source.js'
 import { HUMID_ABOVE_PCT } from '../conditions/humidity.js'
-import { type LadderJoint, curingJoint, ladderOf } from '../prove/ladder.js'
+import { type LadderJoint, curingJoint, ladderOf } from '../prove/test-plan/ladder.js'
 import type { CureMode } from '../methods/cure/pace.js'
 import { ANY_TEMPERATURE } from '../methods/kit/define.js'
 import { unlimitedFrom } from '../methods/cure/piecewise.js'

@@ -1,7 +1,13 @@
-import { storedEnergy } from '../prove/energy.js'
-import { atEnds } from '../prove/water-column.js'
-import { pipeRating } from '../prove/rating.js'
-import { type CustomRule, TEST_RULES, type TestRuleId, gaugeRange, testPlan } from '../prove/rules.js'
+import { storedEnergy } from '../prove/test-plan/energy.js'
+import { atEnds } from '../prove/test-plan/water-column.js'
+import { pipeRating } from '../prove/test-plan/rating.js'
+import {
+  type CustomRule,
+  TEST_RULES,
+  type TestRuleId,
+  gaugeRange,
+  testPlan,
+} from '../prove/test-plan/rules.js'
 import { flag, list, may, need, number, object, oneOf, text } from '../schema/shape.js'
 import { parseSize, suggestSize } from '../sizes/size.js'
 import { msg } from '../sources/source.js'

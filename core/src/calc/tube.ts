@@ -1,5 +1,5 @@
 import type { SourceId } from '../sources/source.js'
-import { bendMarks, offset } from '../cut/bends.js'
+import { bendMarks, offset } from '../line/bends.js'
 import { number as inWords } from '../units/format.js'
 import { Refusal, calculation } from './calculation.js'
 import { list, may, need, number } from '../schema/shape.js'

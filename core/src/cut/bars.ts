@@ -1,11 +1,11 @@
 import type { Reader } from '../units/format.js'
 import { greatest } from '../units/extent.js'
 import { lineSeries } from '../joint/lookup.js'
-import type { JobState, Line } from '../joint/state.js'
-import type { Offcut, StockSet } from '../joint/stock-set.js'
+import type { JobState, Line } from '../log/state.js'
+import type { Offcut, StockSet } from '../log/stock-set.js'
 import { named } from '../words/words.js'
 import { CLOSING_SPARE_MM } from './closing.js'
-import { allPieces } from './piece.js'
+import { allPieces } from '../line/piece.js'
 import type { Bar, StockInput } from './stock/model.js'
 
 /** Pieces of one pipe still to cut: they share bars. */

@@ -1,6 +1,6 @@
 import { smallest } from '../units/extent.js'
 import { type Finding, finding } from '../sources/source.js'
-import type { PieceCut } from './piece.js'
+import type { PieceCut } from '../line/piece.js'
 
 /** Fittings that come apart or slide, as they are typed: a piece beside one can always be got in. */
 export const OPENERS = ['union', 'flange', 'slip coupling'] as const

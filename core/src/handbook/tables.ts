@@ -2,22 +2,22 @@ import { allMethods } from '../methods/registry.js'
 import { allRecords, recordOf } from '../methods/sources.js'
 import type { Source } from '../sources/records.js'
 import type { TableFile } from '../sources/table.js'
-import ARMS from '../cut/laying/tables/arms.json' with { type: 'json' }
-import DENSITIES from '../cut/laying/tables/densities.json' with { type: 'json' }
-import GROWTH from '../cut/laying/tables/growth.json' with { type: 'json' }
-import HANGERS from '../cut/laying/tables/hangers.json' with { type: 'json' }
-import MODULI from '../cut/laying/tables/moduli.json' with { type: 'json' }
-import WARM_HANGERS from '../cut/laying/tables/warm-hangers.json' with { type: 'json' }
-import PIPE_STRETCH from '../prove/physics/pipe-stretch.json' with { type: 'json' }
-import ABS_DERATING from '../prove/tables/abs-derating.json' with { type: 'json' }
-import COPPER_STRESS from '../prove/tables/copper-stress.json' with { type: 'json' }
-import CPVC_DERATING from '../prove/tables/cpvc-derating.json' with { type: 'json' }
-import D2241_PRESSURES from '../prove/tables/d2241-pressures.json' with { type: 'json' }
-import D2846_PRESSURES from '../prove/tables/d2846-pressures.json' with { type: 'json' }
-import GAS_DISTANCES from '../prove/tables/gas-distances.json' with { type: 'json' }
-import PVC_DERATING from '../prove/tables/pvc-derating.json' with { type: 'json' }
-import PVC_U_DERATING from '../prove/tables/pvc-u-derating.json' with { type: 'json' }
-import PVC_U_PRESSURES from '../prove/tables/pvc-u-pressures.json' with { type: 'json' }
+import ARMS from '../line/laying/tables/arms.json' with { type: 'json' }
+import DENSITIES from '../line/laying/tables/densities.json' with { type: 'json' }
+import GROWTH from '../line/laying/tables/growth.json' with { type: 'json' }
+import HANGERS from '../line/laying/tables/hangers.json' with { type: 'json' }
+import MODULI from '../line/laying/tables/moduli.json' with { type: 'json' }
+import WARM_HANGERS from '../line/laying/tables/warm-hangers.json' with { type: 'json' }
+import PIPE_STRETCH from '../prove/verdict/physics/pipe-stretch.json' with { type: 'json' }
+import ABS_DERATING from '../prove/test-plan/tables/abs-derating.json' with { type: 'json' }
+import COPPER_STRESS from '../prove/test-plan/tables/copper-stress.json' with { type: 'json' }
+import CPVC_DERATING from '../prove/test-plan/tables/cpvc-derating.json' with { type: 'json' }
+import D2241_PRESSURES from '../prove/test-plan/tables/d2241-pressures.json' with { type: 'json' }
+import D2846_PRESSURES from '../prove/test-plan/tables/d2846-pressures.json' with { type: 'json' }
+import GAS_DISTANCES from '../prove/test-plan/tables/gas-distances.json' with { type: 'json' }
+import PVC_DERATING from '../prove/test-plan/tables/pvc-derating.json' with { type: 'json' }
+import PVC_U_DERATING from '../prove/test-plan/tables/pvc-u-derating.json' with { type: 'json' }
+import PVC_U_PRESSURES from '../prove/test-plan/tables/pvc-u-pressures.json' with { type: 'json' }
 import B16_22_CUPS from '../sizes/tables/b16-22-cups.json' with { type: 'json' }
 import B36_10_WALLS from '../sizes/tables/b36-10-walls.json' with { type: 'json' }
 import B36_19_WALLS from '../sizes/tables/b36-19-walls.json' with { type: 'json' }

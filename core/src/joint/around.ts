@@ -1,7 +1,7 @@
 import { type AskedFact, type Said } from '../methods/around.js'
 import { methodOf } from '../methods/registry.js'
 import type { JointPlace } from './lookup.js'
-import type { JobState } from './state.js'
+import type { JobState } from '../log/state.js'
 
 /** Rubber beside a valve whose disc swings out of it. */
 const MEETS: Readonly<Record<string, Said>> = { 'butterfly valve': { meets: 'butterfly-valve' } }

@@ -7,7 +7,7 @@ import { msg, noFig } from '../sources/source.js'
 import { conditionsAt, jointHistory } from './climate.js'
 import { type JointPlace, jointPlaces, jointSpec, newestChart, saidByPart } from './lookup.js'
 import { piecesOf } from './pressure-curve.js'
-import type { JobState, JointState, LifeState } from './state.js'
+import type { JobState, JointState, LifeState } from '../log/state.js'
 import { recordFindings, withRecord } from './tools.js'
 import { onceEach } from '../units/memo.js'
 

@@ -9,7 +9,7 @@ import {
 } from '../conditions/history.js'
 import { dampOf, withDamp } from '../conditions/humidity.js'
 import { greatest } from '../units/extent.js'
-import type { JobState, JointState } from './state.js'
+import type { JobState, JointState } from '../log/state.js'
 import { lastHolding } from '../units/search.js'
 
 const histories = new WeakMap<readonly Reading[], { length: number; history: History }>()

@@ -5,7 +5,7 @@ import { tagOrder } from '../units/tag-order.js'
 import { answerSaid, isWorded, say } from '../words/words.js'
 import { type JointFacts, jointFacts } from './assess.js'
 import { jointPlaces } from './lookup.js'
-import type { JobState } from './state.js'
+import type { JobState } from '../log/state.js'
 
 /** A table with its headings. */
 export interface Table {

@@ -4,7 +4,7 @@ import type { ChartCure } from '../methods/cure/chart-rule.js'
 import { seriesKey } from '../sizes/walls.js'
 import type { SourceId } from '../sources/source.js'
 import { fittingAt, inBranch } from './neighbours.js'
-import type { Item, JobState, Line } from './state.js'
+import type { Item, JobState, Line } from '../log/state.js'
 import { once, onceEach } from '../units/memo.js'
 
 /** Where a joint sits: its line, its piece, which end, and the fitting it goes into. */

@@ -1,4 +1,4 @@
-import type { Item } from './state.js'
+import type { Item } from '../log/state.js'
 import { once } from '../units/memo.js'
 
 /** What stands at the two ends of an item: in its own run, or, where a branch begins, the fitting it comes out of. */

@@ -2,7 +2,7 @@ import { greatest } from '../units/extent.js'
 import type { Finding, Inspection, Life, Need, Step } from '../methods/method.js'
 import { finding } from '../sources/source.js'
 import { dayOf } from '../units/zone.js'
-import type { JobState, Tool } from './state.js'
+import type { JobState, Tool } from '../log/state.js'
 import { once } from '../units/memo.js'
 
 /** Tools that are tried each day before they are used, and how. Source: `cp-shift-proof`. */

@@ -1,8 +1,8 @@
-import { isLive } from '../prove/live.js'
+import { isLive } from '../prove/test-plan/live.js'
 import { tagOrder } from '../units/tag-order.js'
 import type { JointFacts } from '../joint/assess.js'
 import type { JointLook } from '../joint/look.js'
-import type { JobState, Section, Tool } from '../joint/state.js'
+import type { JobState, Section, Tool } from '../log/state.js'
 
 /** What the next shift must know in two minutes: only what is not done with. */
 export interface Shift {

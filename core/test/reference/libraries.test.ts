@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { DateTime } from 'luxon'
 import psychrolib from 'psychrolib'
 import { dewPointC } from '../../src/conditions/dew-point.js'
-import { fillingOf } from '../../src/cut/tin-date.js'
+import { fillingOf } from '../../src/joint/tin-date.js'
 
 describe('dew point against the registry\u2019s psychrometric library (ASHRAE formulation)', () => {
   psychrolib.SetUnitSystem(psychrolib.SI)

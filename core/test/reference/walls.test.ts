@@ -1,5 +1,5 @@
 import { CALCULATIONS, lineSeriesChoices, parseSize, wallMm } from '../../src/index.js'
-import { pprStressMpa } from '../../src/prove/lasting.js'
+import { pprStressMpa } from '../../src/prove/test-plan/lasting.js'
 
 const wall = (material: string, size: string, series: string | null): number => {
   const s = parseSize(size)

@@ -52,15 +52,20 @@ const ZERO_C = 273.15
 function through(rows: readonly number[], step: number, x: number): number {
   const along = Math.min(rows.length - 1.000001, Math.max(0, x / step))
   const i = Math.floor(along)
-  const at = (k: number): number => rows[Math.min(rows.length - 1, Math.max(0, k))] as number
   const rest = along - i
-  const [before, from, to, after] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
+  const from = rows[i] as number
+  const to = rows[i + 1] as number
   if (i === 0 || i >= rows.length - 2) return from + rest * (to - from)
+  const before = rows[i - 1] as number
+  const after = rows[i + 2] as number
   const curve = 2 * before - 5 * from + 4 * to - after + rest * (3 * (from - to) + after - before)
   return from + 0.5 * rest * (to - before + rest * curve)
 }
-const waterVolume = (temperatureC: number, pa: number): number =>
-  through(VOLUME, 5, temperatureC) * (1 - pa / (through(BULK, 10, temperatureC) * 1e9 + 3 * pa))
+/** Specific volume of water at a temperature, by its pressure in pascal. */
+function waterAt(temperatureC: number): (pa: number) => number {
+  const [still, bulk] = [through(VOLUME, 5, temperatureC), through(BULK, 10, temperatureC) * 1e9]
+  return (pa) => still * (1 - pa / (bulk + 3 * pa))
+}
 
 /** Plays one line through time. Pressures in bar gauge, temperatures in °C, times from when it was shut. */
 export class LinePlayer {
@@ -140,13 +145,15 @@ export class LinePlayer {
       const abs = (start + R_ATM) * this.left * ((this.inC + ZERO_C) / (startC + ZERO_C))
       return (abs - R_ATM) / 1e5
     }
-    const waterStart = waterVolume(startC, start)
+    const waterStart = waterAt(startC)(start)
+    const waterNow = waterAt(this.inC)
+    const boreNow = this.boreNow()
     /** By how much what is shut in is larger than the bore, were the pressure this. */
     const over = (bar: number): number => {
       const pa = Math.max(bar, -0.99) * 1e5
-      const water = ((1 - airShare) * this.left * waterVolume(this.inC, pa)) / waterStart
+      const water = ((1 - airShare) * this.left * waterNow(pa)) / waterStart
       const air = (airShare * ((start + R_ATM) / (pa + R_ATM)) * (this.inC + ZERO_C)) / (startC + ZERO_C)
-      return water + air - this.boreAt(pa)
+      return water + air - boreNow(pa)
     }
     // By secants from where it was: it has not gone far.
     let [a, b] = [this.known.bar, this.known.bar + 0.05]
@@ -159,8 +166,8 @@ export class LinePlayer {
     }
     return b
   }
-  /** Size of the bore for what presses in it and how long it has, as a share of that at the start. */
-  private boreAt(pa: number): number {
+  /** Size of the bore now, for what presses in it and how long it has, as a share of that at the start. */
+  private boreNow(): (pa: number) => number {
     const { stuff, anchored, startBar, startC, wallMm } = this.line
     const mean = (2 * this.radius) / (wallMm / 1000)
     const nu = stuff.poisson
@@ -169,6 +176,6 @@ export class LinePlayer {
     const slow = stuff.creep * Math.log10((600 + this.tS) / 600)
     const warmer = this.wallC - startC
     const wide = stuff.alpha * 1e-6 * warmer * (anchored ? 2 * (1 + nu) : 3)
-    return 1 + wide + give * (pa - startBar * 1e5) + give * slow * pa
+    return (pa) => 1 + wide + give * (pa - startBar * 1e5) + give * slow * pa
   }
 }

@@ -1,0 +1,58 @@
+import type { Item, JobState, Line } from '../../log/state.js'
+import { type LaidPart, layOut } from '../layout.js'
+
+/** A straight run of pipe of one size between changes of direction. */
+export interface Stretch {
+  line: Line
+  size: string
+  from: Item
+  to: Item
+  lengthMm: number
+  /** A piece in it has no measure yet. */
+  guessed: boolean
+}
+const TURNS = ['elbow 90', 'elbow 45']
+const centre = (p: LaidPart): number => (p.fromMm + p.toMm) / 2
+
+/** Straight stretches of a line, longest first: between elbows, ends and changes of size. */
+export function stretchesOf(state: JobState, line: Line): Stretch[] {
+  const parts = new Map(layOut(state, line).parts.map((p) => [p.item.id, p]))
+  const runs = new Map<string | undefined, LaidPart[]>()
+  for (const item of line.items) {
+    const list = runs.get(item.run) ?? []
+    if (!list.length) runs.set(item.run, list)
+    list.push(parts.get(item.id) as LaidPart)
+  }
+  const out: Stretch[] = []
+  for (const [run, list] of runs) {
+    const tee = run === undefined ? undefined : parts.get(run)
+    let open: { part: LaidPart; atMm: number; guessed: boolean } | null = null
+    const first = list[0] as LaidPart
+    if (first.item.type === 'piece')
+      open = { part: tee ?? first, atMm: tee ? centre(tee) : first.fromMm, guessed: false }
+    for (const part of list) {
+      if (part.item.type === 'piece' && open) open.guessed ||= part.guessed
+      const last = part === list.at(-1)
+      const stops =
+        part.item.type === 'fitting' &&
+        (TURNS.includes(part.item.fitting ?? '') || part.item.fitting === 'reducer')
+      if (open && (stops || last)) {
+        const toMm = part.item.type === 'piece' ? part.toMm : centre(part)
+        const piece = [...list].slice(0, list.indexOf(part) + 1).findLast((x) => x.item.type === 'piece')
+        if (toMm > open.atMm && piece)
+          out.push({
+            line,
+            size: piece.item.size,
+            from: open.part.item,
+            to: part.item,
+            lengthMm: toMm - open.atMm,
+            guessed: open.guessed,
+          })
+        open = null
+      }
+      if (!open && !last && part.item.type === 'fitting')
+        open = { part: part, atMm: centre(part), guessed: false }
+    }
+  }
+  return out.sort((a, b) => b.lengthMm - a.lengthMm)
+}

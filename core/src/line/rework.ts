@@ -1,0 +1,179 @@
+import type { Msg } from '../methods/method.js'
+import { msg } from '../sources/source.js'
+import { LOOSE, blockEnd, fittingAt, hasBranch, neighbours, outlet, socketSize } from '../joint/neighbours.js'
+import type { Item, Line } from '../log/state.js'
+import type { Entry } from './entry.js'
+import { isMade } from './place.js'
+import { type Edited, type Shop, settle } from './settle.js'
+import { nextItemTag } from './tags.js'
+import type { Code } from '../sources/wording.js'
+
+const no = (code: Code, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
+  ok: false,
+  why: msg(code, params),
+})
+
+/** Takes items out of a line. A tee goes only after its branch, or with it. */
+export const takeOut = (line: Line, ids: ReadonlySet<string>, shop: Shop): Edited =>
+  settle(
+    line,
+    line.items.filter((i) => !ids.has(i.id)),
+    shop,
+  )
+
+/**
+ * Moves items, with what branches off them, to stand after another one in its run. @param after null: to the front.
+ */
+export function moveAfter(line: Line, ids: ReadonlySet<string>, after: string | null, shop: Shop): Edited {
+  const moving = new Set<Item>()
+  line.items.forEach((item, at) => {
+    if (ids.has(item.id)) for (const item of line.items.slice(at, blockEnd(line.items, at))) moving.add(item)
+  })
+  if (!moving.size) return { ok: true, edits: [], items: line.items }
+  const rest = line.items.filter((i) => !moving.has(i))
+  const target = after === null ? null : rest.find((i) => i.id === after)
+  if (target === undefined) return no('edit-into-itself')
+  const run = target?.run
+  const placed = [...moving].map((item) => {
+    // A branch comes along on its tee; what stood in another run joins the one it is put into.
+    if (item.run && [...moving].some((m) => m.id === item.run)) return item
+    const { run: _left, ...own } = item
+    return run ? { ...own, run } : own
+  })
+  const where = target === null ? 0 : blockEnd(rest, rest.indexOf(target))
+  return settle(line, rest.toSpliced(where, 0, ...placed), shop)
+}
+
+/** The same items once more, right after the last of them. */
+export function copyBelow(
+  line: Line,
+  ids: ReadonlySet<string>,
+  shop: Shop,
+  tagFor: (type: Item['type'], items: readonly Item[]) => string,
+): Edited {
+  const chosen = line.items.filter((i) => ids.has(i.id))
+  const last = chosen.at(-1)
+  if (!last) return { ok: true, edits: [], items: line.items }
+  if (new Set(chosen.map((i) => i.run ?? null)).size > 1) return no('edit-one-run')
+  const where = blockEnd(line.items, line.items.indexOf(last))
+  let items = line.items
+  chosen.forEach((item, k) => {
+    const { closing: _closing, ...rest } = item
+    const copy: Item = {
+      ...rest,
+      id: shop.newId(),
+      tag: tagFor(item.type, items),
+      joints: [null, null],
+      jointTags: [null, null],
+      cut: null,
+    }
+    items = items.toSpliced(where + k, 0, copy)
+  })
+  return settle(line, items, shop)
+}
+
+/** An item as another entry would have it: another measure, another fitting, another size that runs on from it. */
+export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, shop: Shop): Edited {
+  if (entry.type !== item.type) return no(item.type === 'piece' ? 'edit-is-piece' : 'edit-is-fitting')
+  if (entry.type === 'piece') {
+    const { bend: _was, gapMm: _left, ...rest } = item
+    const next: Item = {
+      ...rest,
+      measure: entry.measure,
+      measuredMm: entry.measuredMm,
+      ...(entry.bend ? { bend: entry.bend } : {}),
+      ...(entry.gapMm ? { gapMm: entry.gapMm } : {}),
+    }
+    return settle(
+      line,
+      line.items.map((i) => (i.id === item.id ? next : i)),
+      shop,
+    )
+  }
+  if (entry.type !== 'fitting') return no('edit-is-fitting')
+  const next: Item = {
+    ...item,
+    fitting: entry.fitting,
+    size: entry.sizes[0] ?? item.size,
+    size2: entry.sizes.length ? (entry.sizes[1] ?? null) : item.size2,
+    ...(entry.tag ? { tag: entry.tag } : {}),
+  }
+  const wrong = [next.size, next.size2].find((s) => s !== null && !isMade(line, s))
+  if (wrong) return no('entry-size-unknown', { size: wrong, material: line.material })
+  if (!hasBranch(next) && line.items.some((i) => i.run === item.id))
+    return no('edit-has-branch', { part: item.tag })
+  return settle(line, carriedOn(line.items, item, next), shop)
+}
+
+/** A piece made two with a fitting between, both to be measured anew: a union where one piece cannot be got in. */
+export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): Edited {
+  if (item.type !== 'piece' || item.cut) return no('edit-is-fitting')
+  const { closing: _last, bend: _bend, near: _near, ...rest } = item
+  const first: Item = {
+    ...rest,
+    joints: [item.joints[0], null],
+    jointTags: [item.jointTags[0], null],
+    measuredMm: null,
+  }
+  const between: Item = {
+    ...first,
+    id: shop.newId(),
+    type: 'fitting',
+    fitting,
+    measure: null,
+    joints: [null, null],
+    jointTags: [null, null],
+    tag: nextItemTag(line, line.items, 'fitting'),
+  }
+  const second: Item = {
+    ...first,
+    id: shop.newId(),
+    joints: [null, null],
+    jointTags: [null, null],
+    tag: nextItemTag(line, line.items, 'piece'),
+    closing: true,
+  }
+  const at = line.items.findIndex((i) => i.id === item.id)
+  return settle(line, line.items.toSpliced(at, 1, first, between, second), shop)
+}
+
+/** A changed way on runs through what follows, up to the fitting that changes the size anyway. */
+function carriedOn(items: readonly Item[], was: Item, next: Item): Item[] {
+  const [from, to] = [outlet(was), outlet(next)]
+  const changed = new Map<string, Item>([[was.id, next]])
+  if (from !== to)
+    for (let item = neighbours(items).get(was.id)?.[1] ?? null; item && item.size === from;) {
+      const branch = hasBranch(item) ? { size2: item.size2 ?? item.size } : {}
+      const own: Item = { ...item, size: to, ...branch }
+      if (own.size2 === own.size) own.size2 = null
+      changed.set(item.id, own)
+      if (outlet(item) !== from) break
+      item = neighbours(items).get(item.id)?.[1] ?? null
+    }
+  return items.map((i) => changed.get(i.id) ?? i)
+}
+
+export interface LineFault {
+  item: Item
+  says: Msg
+}
+/** What in a line cannot be joined as it stands: pipe against pipe, or a pipe in a socket of another size. */
+export function lineFaults(line: Line): LineFault[] {
+  const out: LineFault[] = []
+  for (const item of line.items) {
+    if (item.type !== 'piece') continue
+    const next = neighbours(line.items).get(item.id)?.[1]
+    if (next?.type === 'piece' && item.run !== LOOSE)
+      out.push({ item, says: msg('pieces-meet', { a: item.tag, b: next.tag }) })
+    for (const end of [0, 1] as const) {
+      const fitting = fittingAt(line.items, item, end)
+      const socket = fitting && socketSize(item, end, fitting)
+      if (socket && socket !== item.size)
+        out.push({
+          item,
+          says: msg('sizes-meet', { piece: item.tag, a: item.size, fitting: fitting.tag, b: socket }),
+        })
+    }
+  }
+  return out
+}

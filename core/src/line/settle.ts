@@ -1,0 +1,153 @@
+import type { Msg } from '../methods/method.js'
+import { msg } from '../sources/source.js'
+import { fittingAt } from '../joint/neighbours.js'
+import type { Item, Line } from '../log/state.js'
+import { tagsAfter } from './tags.js'
+import { lastHolding } from '../units/search.js'
+
+/** One change of a line as its event: kind, and data without the line's id. */
+export interface Edit {
+  kind: 'item-put' | 'item-moved' | 'item-removed'
+  data: { itemId: string; afterItemId?: string | null; item?: Record<string, unknown> }
+}
+export type Edited = { ok: true; edits: Edit[]; items: Item[] } | { ok: false; why: Msg }
+
+/** What an edit must know besides the line: which joints are begun, and how ids are made. */
+export interface Shop {
+  /** Joints with any step done: they stay where they are. */
+  begun: ReadonlySet<string>
+  /** Makes ids: core makes none of its own, so that the same input gives the same output. */
+  newId: () => string
+}
+
+/** The event data of an item as it stands. */
+export const itemData = (item: Item): Record<string, unknown> => ({
+  type: item.type,
+  tag: item.tag,
+  size: item.size,
+  size2: item.size2,
+  fitting: item.fitting,
+  measure: item.measure,
+  measuredMm: item.measuredMm,
+  jointA: item.joints[0],
+  jointB: item.joints[1],
+  tagA: item.jointTags[0],
+  tagB: item.jointTags[1],
+  ...(item.closing ? { closing: true } : {}),
+  ...(item.run ? { run: item.run } : {}),
+  ...(item.gapMm ? { gapMm: item.gapMm } : {}),
+  ...(item.bend ? { bend: item.bend } : {}),
+  ...(item.near?.length ? { near: item.near } : {}),
+})
+
+/**
+ * Brings a line to the order and the parts that are wanted: joints come into being where an end of a piece meets a
+ * fitting and go where it no longer does. Refuses what would take a begun joint apart, or leave a branch on nothing.
+ */
+export function settle(line: Line, wanted: readonly Item[], shop: Shop): Edited {
+  const byId = new Map(wanted.map((i) => [i.id, i]))
+  for (const gone of line.items)
+    if (!byId.has(gone.id) && wanted.some((i) => i.run === gone.id))
+      return { ok: false, why: msg('edit-has-branch', { part: gone.tag }) }
+  const items = jointed(line, wanted, shop.newId)
+  const hurt = broken(line.items, items, shop.begun)
+  if (hurt) return { ok: false, why: msg('edit-joint-begun', { joint: hurt }) }
+  return { ok: true, edits: difference(line.items, items), items }
+}
+
+/** The same items with a joint at each end that meets a fitting, and none elsewhere. */
+function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item[] {
+  let next: (() => string) | undefined
+  const tag = (): string =>
+    (next ??= tagsAfter(
+      `${line.tag}-`,
+      [...line.items, ...wanted].flatMap((i) => i.jointTags),
+    ))()
+  return wanted.map((piece) => {
+    if (piece.type !== 'piece') return piece
+    const meet = ([0, 1] as const).map((end) => fittingAt(wanted, piece, end) !== null)
+    if (meet.every((meets, end) => meets === (piece.joints[end] !== null))) return piece
+    const joints: Item['joints'] = [...piece.joints]
+    const jointTags: Item['jointTags'] = [...piece.jointTags]
+    for (const end of [0, 1] as const) {
+      const meets = meet[end] as boolean
+      if (meets === (joints[end] !== null)) continue
+      joints[end] = meets ? newId() : null
+      jointTags[end] = meets ? tag() : null
+    }
+    return { ...piece, joints, jointTags }
+  })
+}
+
+/** What a joint consists of: its piece and size, which end, and the fitting it goes into. */
+function joinery(items: readonly Item[]): Map<string, { tag: string; of: string }> {
+  const out = new Map<string, { tag: string; of: string }>()
+  for (const item of items)
+    for (const end of [0, 1] as const) {
+      const id = item.joints[end]
+      if (id)
+        out.set(id, {
+          tag: item.jointTags[end] ?? '',
+          of: [item.id, item.size, end, fittingAt(items, item, end)?.id].join(),
+        })
+    }
+  return out
+}
+/** Tag of a begun joint that would no longer be what it is, or null. */
+function broken(before: readonly Item[], after: readonly Item[], begun: ReadonlySet<string>): string | null {
+  if (!begun.size) return null
+  const will = joinery(after)
+  for (const [id, was] of joinery(before)) if (begun.has(id) && will.get(id)?.of !== was.of) return was.tag
+  return null
+}
+
+/** The changes that lead from one list to another; as few moves as there can be. */
+export function difference(before: readonly Item[], after: readonly Item[]): Edit[] {
+  const edits: Edit[] = []
+  // What is the same at both ends of the list plays no part: a line of thousands is mostly that.
+  let from = 0
+  while (from < before.length && before[from] === after[from]) from++
+  let tail = 0
+  while (
+    tail < Math.min(before.length, after.length) - from &&
+    before[before.length - 1 - tail] === after[after.length - 1 - tail]
+  )
+    tail++
+  const was = new Map(before.slice(from, before.length - tail).map((item, at) => [item.id, { at, item }]))
+  const will = after.slice(from, after.length - tail)
+  const kept = new Set(will.map((i) => i.id))
+  for (const id of was.keys()) if (!kept.has(id)) edits.push({ kind: 'item-removed', data: { itemId: id } })
+  const stay = longestRising(will.flatMap((i) => was.get(i.id)?.at ?? []))
+  const isEmpty = from + tail === 0 && ![...was.keys()].some((id) => kept.has(id))
+  let prev: string | null = after[from - 1]?.id ?? null
+  for (const item of will) {
+    const had = was.get(item.id)
+    const put = (): void =>
+      void edits.push({
+        kind: 'item-put',
+        data: { itemId: item.id, afterItemId: prev, item: itemData(item) },
+      })
+    if (!had) put()
+    // An item that is put after nothing goes to the end of its line: to stand first it is moved there.
+    if (had ? !stay.has(had.at) : prev === null && !isEmpty)
+      edits.push({ kind: 'item-moved', data: { itemId: item.id, afterItemId: prev } })
+    if (had && had.item !== item && JSON.stringify(itemData(had.item)) !== JSON.stringify(itemData(item)))
+      put()
+    prev = item.id
+  }
+  return edits
+}
+
+/** The longest rising part of a list of different numbers: what may stay where it is. */
+function longestRising(list: readonly number[]): Set<number> {
+  const tails: number[] = []
+  const backs = new Map<number, number | undefined>()
+  for (const x of list) {
+    const before = lastHolding(-1, tails.length - 1, (i) => (tails[i] as number) < x)
+    backs.set(x, tails[before])
+    tails[before + 1] = x
+  }
+  const out = new Set<number>()
+  for (let x = tails.at(-1); x !== undefined; x = backs.get(x)) out.add(x)
+  return out
+}

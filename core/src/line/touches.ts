@@ -1,0 +1,84 @@
+import { jointPlaces } from '../joint/lookup.js'
+import type { Item, JobState, Line } from '../log/state.js'
+import { methodOf } from '../methods/registry.js'
+import { type Msg, msg } from '../sources/source.js'
+
+/** Lives of a joint that are in the line now. */
+const livesIn = (state: JobState, jointId: string) =>
+  (state.joints.get(jointId)?.lives ?? []).filter((l) => l.cutOutAtS === undefined && l.done.length > 0)
+
+/**
+ * Does a cut that was written down still stand? Not where a joint at one of its ends was cut out since, of a way of
+ * joining that takes the pipe's end with it.
+ */
+export function cutStands(state: JobState, line: Line, item: Item): boolean {
+  const { cut } = item
+  if (!cut) return false
+  if ((methodOf(line.method)?.cutOutTakes ?? 'nothing') === 'nothing') return true
+  return !item.joints.some(
+    (id) => id && state.joints.get(id)?.lives.some((l) => l.cutOutAtS !== undefined && l.cutOutAtS > cut.atS),
+  )
+}
+
+export interface Touched {
+  /** What else goes with it, in sentences. */
+  says: readonly Msg[]
+  /** Joints begun in the same fitting: they come out with it. */
+  withIt: readonly { id: string; tag: string; life: number }[]
+}
+/** What cutting a joint out touches besides it: pipe, fitting, the fitting's other joints, proofs and signatures. */
+export function cutOutTouches(state: JobState, jointId: string): Touched {
+  const places = jointPlaces(state)
+  const place = places.get(jointId)
+  if (!place) return { says: [], withIt: [] }
+  const takes = methodOf(place.line.method)?.cutOutTakes ?? 'nothing'
+  const { piece, fitting, line } = place
+  const says: Msg[] = []
+  const others =
+    takes === 'fitting' && fitting
+      ? [...places.values()].filter(
+          (p) => p.jointId !== jointId && p.line.id === line.id && p.fitting?.id === fitting.id,
+        )
+      : []
+  const withIt = others.flatMap((place) => {
+    const life = livesIn(state, place.jointId).at(-1)
+    return life ? [{ id: place.jointId, tag: place.tag, life: life.no }] : []
+  })
+  if (takes === 'nothing') says.push(msg('touches-nothing-lost'))
+  else {
+    says.push(msg('touches-piece', { piece: piece.tag }))
+    const otherEnd = piece.joints[place.end ? 0 : 1]
+    if (otherEnd && livesIn(state, otherEnd).length)
+      says.push(msg('touches-other-end', { piece: piece.tag, joint: places.get(otherEnd)?.tag ?? '' }))
+  }
+  if (takes === 'fitting' && fitting)
+    says.push(msg('touches-fitting', { fitting: fitting.tag, list: withIt.map((j) => j.tag).join(', ') }))
+  for (const section of state.sections.values())
+    if (section.jointIds.includes(jointId) && isProved(state, section.id))
+      says.push(msg('touches-proof', { section: section.tag }))
+  if (state.signed.some((s) => s.what === 'job')) says.push(msg('touches-signature'))
+  return { says, withIt }
+}
+const isProved = (state: JobState, sectionId: string): boolean =>
+  [...state.tests.values()].some((t) => t.sectionId === sectionId && t.ended?.verdict === 'held')
+
+/** Joints that a tool made since a time, by tag, and the proofs that stand on them. */
+export function toolTouches(
+  state: JobState,
+  toolId: string,
+  fromS: number,
+): { joints: readonly string[]; sections: readonly string[] } {
+  const places = jointPlaces(state)
+  const made = [...state.joints.values()].filter((joint) =>
+    joint.lives.some(
+      (l) => l.cutOutAtS === undefined && l.done.some((d) => d.latestS >= fromS && d.tools?.includes(toolId)),
+    ),
+  )
+  const ids = new Set(made.map((j) => j.id))
+  return {
+    joints: made.flatMap((j) => places.get(j.id)?.tag ?? []),
+    sections: [...state.sections.values()]
+      .filter((s) => s.jointIds.some((id) => ids.has(id)) && isProved(state, s.id))
+      .map((s) => s.tag),
+  }
+}
