@@ -15,9 +15,10 @@ const FILES = [
   /^methods\/[^/]+\/rules\.ts$/,
   /^methods\/solvent-cement\/(rule|setup|clocks)\.ts$/,
   /^methods\/cure\//,
-  /^prove\/(rules|judge|fit|expected|steady|outliers|restored|window|answer|rating|limits|lasting)\.ts$/,
-  /^prove\/(weigh-explanations|cured-under|ladder|water-column|energy|read-csv)\.ts$/,
-  /^cut\//,
+  /^prove\/test-plan\/(rules|answer|rating|limits|lasting|cured-under|ladder|water-column|energy)\.ts$/,
+  /^prove\/verdict\/(judge|fit|expected|steady|outliers|restored|window|weigh-explanations)\.ts$/,
+  /^prove\/test-run\/read-csv\.ts$/,
+  /^(line|cut)\//,
   /^units\//,
   /^conditions\/forecast\.ts$/,
 ]
