@@ -1,5 +1,6 @@
 import { type Page, expect, test } from '@playwright/test'
-import { everyPlace, jobOfAll } from './all-help'
+import { jobOfAll } from './all-help'
+import { EVERYWHERE, inEnglish } from './everywhere'
 import { PHONE, signIn } from './help'
 
 /** What on this page nobody could hear, hit or find: drawings without words, tables without headings, small targets. */
@@ -59,21 +60,23 @@ const faultsOf = (page: Page): Promise<string[]> =>
     return [...new Set(out)]
   })
 
-for (const [name, size] of [
+const SIZES = [
   ['a desk', { width: 1280, height: 800 }],
   ['a phone', PHONE],
-] as const)
-  test(`every place on ${name}: drawings have words, tables headings, targets 44 px`, async ({ page }) => {
-    test.setTimeout(240_000)
-    await page.setViewportSize(size)
-    await signIn(page)
-    const all = await jobOfAll(page, 'inch')
-    const found = new Map<string, string>()
-    await everyPlace(page, all, 'inch', async (where) => {
-      for (const f of await faultsOf(page)) if (!found.has(f)) found.set(f, where)
+] as const
+test.describe.configure({ mode: 'parallel' })
+for (const [size, viewport] of SIZES)
+  for (const [place, go] of EVERYWHERE)
+    test(`${place} on ${size}: drawings have words, tables headings, targets 44 px`, async ({ page }) => {
+      await page.setViewportSize(viewport)
+      await signIn(page)
+      const found: string[] = []
+      const look = async (where: string): Promise<void> => {
+        found.push(...(await faultsOf(page)).map((fault) => `${where}: ${fault}`))
+      }
+      await go({ ...(await jobOfAll(page, 'inch')), page, look, called: inEnglish })
+      expect(found).toEqual([])
     })
-    expect([...found].map(([f, where]) => `${where}: ${f}`)).toEqual([])
-  })
 
 /** What lies over the middle of what has the focus, where that is not itself. */
 const coveredBy = (page: Page): Promise<string | null> =>
@@ -88,15 +91,12 @@ const coveredBy = (page: Page): Promise<string | null> =>
     const own = over === e || e.contains(over) || over.contains(e) || over.closest('label')?.contains(e)
     return own ? null : `<${over.tagName} class="${String(over.className)}"> over ${e.outerHTML.slice(0, 90)}`
   })
-for (const [name, size] of [
-  ['a desk', { width: 1280, height: 800 }],
-  ['a phone', PHONE],
-] as const)
-  test(`on ${name} nothing that has the focus lies under a strip, forwards or backwards`, async ({
+for (const [size, viewport] of SIZES)
+  test(`on ${size} nothing that has the focus lies under a strip, forwards or backwards`, async ({
     page,
   }) => {
     test.setTimeout(240_000)
-    await page.setViewportSize(size)
+    await page.setViewportSize(viewport)
     await signIn(page)
     const { job, joints } = await jobOfAll(page, 'metric')
     const found: string[] = []

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { allMethods } from '@jugalis/core'
-import { type Page, expect } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { madeLongAgo, readings, write } from './help'
 
 /** What a job says of every joint, so that no line need say it. */
@@ -17,10 +17,22 @@ const kindsOf = (school: 'metric' | 'inch') =>
     ]
   })
 
-export async function jobOfAll(
-  page: Page,
-  school: 'metric' | 'inch',
-): Promise<{ job: string; joints: string[] }> {
+export interface JobOfAll {
+  school: 'metric' | 'inch'
+  job: string
+  joints: string[]
+  /** Tag of its last line. */
+  lastTag: string
+}
+const made = new Map<string, Promise<JobOfAll>>()
+/** A job of a school with all ways of joining: one for all tests that run one after the other and only look. */
+export function jobOfAll(page: Page, school: 'metric' | 'inch'): Promise<JobOfAll> {
+  const job = made.get(school) ?? makeJobOfAll(page, school)
+  made.set(school, job)
+  return job
+}
+
+async function makeJobOfAll(page: Page, school: 'metric' | 'inch'): Promise<JobOfAll> {
   const [job, placeId, sectionId] = [randomUUID(), randomUUID(), randomUUID()]
   const name = `All, ${school}`
   await page.request.post('/api/jobs', { data: { jobId: job, name } })
@@ -124,7 +136,7 @@ export async function jobOfAll(
       },
     },
   ])
-  return { job, joints }
+  return { school, job, joints, lastTag: kindsOf(school).at(-1)?.tag ?? '' }
 }
 
 /** A cemented joint made an hour ago, primer first where there is one. */
@@ -133,92 +145,4 @@ const primed = (jointId: string) => {
   const [fit] = steps
   if (!fit) throw new Error('no steps')
   return [fit, { ...fit, agoS: fit.agoS - 10, data: { ...fit.data, step: 'prime' } }, ...steps.slice(1)]
-}
-
-/** Opens every place of such a job, its tabs and its sheets, and has each looked at. */
-export async function everyPlace(
-  page: Page,
-  { job, joints }: { job: string; joints: string[] },
-  school: 'metric' | 'inch',
-  look: (where: string) => Promise<void>,
-  /** Names of buttons as they are read: in English, or as another language has them. */
-  called: (name: string | RegExp) => string | RegExp = (name) => name,
-): Promise<void> {
-  const open = async (path: string, where = path): Promise<void> => {
-    await page.goto(`/job/${job}/${path}`)
-    await expect(page.getByRole('heading', { level: 1 }).first()).not.toBeEmpty()
-    await page.waitForLoadState('networkidle')
-    await look(where)
-  }
-  /** Opens a sheet by a button of the page, looks, and leaves it. */
-  const sheet = async (name: string | RegExp, where: string): Promise<void> => {
-    await page
-      .getByRole('button', { name: called(name) })
-      .first()
-      .click()
-    await expect(page.getByRole('dialog').first()).toBeVisible()
-    await look(where)
-    await page.keyboard.press('Escape')
-    await expect(page.getByRole('dialog')).toHaveCount(0)
-  }
-  await open('set-out')
-  await sheet('Paint a section', 'set-out, section sheet')
-  await sheet('New line', 'set-out, line sheet')
-  await sheet(/Wall|No reading/, 'reading sheet')
-  const { tag } = kindsOf(school).at(-1) as { tag: string }
-  await page.getByRole('link', { name: `${tag} ${tag}` }).click()
-  await expect(page.getByRole('link', { name: `${tag} ${tag}` })).toHaveAttribute('aria-current', 'page')
-  await look('set-out, another line')
-  await open('fittings')
-  await open('supports?laid=5&warm=25&cold=2')
-  await open('cut')
-  for (const link of await page.locator('a[href*="/cut/"]').all()) {
-    const href = await link.getAttribute('href')
-    if (href) await open(href.split(`/job/${job}/`)[1] as string, 'cut, one piece')
-  }
-  await sheet('The socket measures', 'cut, socket sheet')
-  await open('cut')
-  await sheet(/On paper|Print|Papers/, 'cut, papers')
-  await open('bars')
-  await sheet('Change the stock', 'bars, stock')
-  await open(
-    `tube?run=${encodeURIComponent(school === 'inch' ? '8 90 12' : '200 90 300')}&radius=${school === 'inch' ? '2' : '50'}&set=${school === 'inch' ? '12' : '300'}&angle=45`,
-  )
-  await open('make')
-  for (const joint of joints.filter((_, i) => i % 2 === 0)) {
-    await open(`make/${joint}`, 'make, one joint')
-    const sources = page.getByRole('button', { name: called(/Where|source/i) })
-    if (await sources.count()) await sources.first().click()
-    await look('make, with its sources')
-    if (await page.getByRole('dialog').count()) await page.keyboard.press('Escape')
-  }
-  await sheet('A tool…', 'make, tool sheet')
-  await open('wait')
-  await open('shift')
-  await open('site')
-  await page.getByRole('button', { name: called('Put one up…') }).click()
-  await look('site, an instrument')
-  await open('prove')
-  for (const tab of ['Plan', 'Parts and tags', 'Tests and after', 'Gates']) {
-    await page.getByRole('radio', { name: called(tab) }).click()
-    await look(`prove, ${tab}`)
-    if (tab === 'Plan') await sheet('Change the plan…', 'prove, plan sheet')
-  }
-  await page.getByRole('button', { name: called('More of the gauge…') }).click()
-  await look('prove, gauge')
-  await page.getByRole('button', { name: called('Pressure is on: begin') }).click()
-  await expect(page.getByRole('alert').first()).toBeVisible()
-  await look('prove, refused')
-  await open('hand-over')
-  await open('handbook')
-  const joint = school === 'inch' ? 'pvc~NPS 2~inch~80' : 'pvc-u~d63~metric~'
-  await open(`handbook?at=${encodeURIComponent(`solvent-cement~${joint}`)}`, 'handbook, a joint')
-  await open('handbook?page=unverified', 'handbook, not yet checked')
-  await open('handbook?page=tube', 'handbook, tube work')
-  await page.goto('/settings')
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-  await look('settings')
-  await page.goto('/')
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-  await look('jobs')
 }

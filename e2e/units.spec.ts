@@ -1,5 +1,6 @@
 import { type Page, expect, test } from '@playwright/test'
-import { everyPlace, jobOfAll } from './all-help'
+import { jobOfAll } from './all-help'
+import { EVERYWHERE, inEnglish } from './everywhere'
 import { cellsOf, entriesOf, fileOf, pagesOf } from './files-help'
 import { signIn } from './help'
 
@@ -47,31 +48,43 @@ const known = (text: string): string =>
     .replace(/\bd\d+(?:\.\d+)?\b/g, 'SIZE')
     .replace(/PN ?\d+/g, 'PN')
 
-for (const school of ['inch', 'metric'] as const)
-  test(`no unit of the other system, no figure beyond what can be read: every place of a job in ${school}`, async ({
-    page,
-  }) => {
-    test.setTimeout(240_000)
+type School = keyof typeof FOREIGN
+/** What is wrong with a text of a place, of a job in one system. */
+function judged(school: School, where: string, said: string): string[] {
+  const text = known(said)
+  const foreign = BOTH.includes(where) ? [] : [['a unit of the other system', FOREIGN[school]] as const]
+  return [...foreign, ...NEVER].flatMap(([what, pattern]) =>
+    [...text.matchAll(pattern)].map(
+      (m) =>
+        `${where}: ${what}: …${text.slice(Math.max(0, m.index - 40), m.index + 25).replace(/\s+/g, ' ')}…`,
+    ),
+  )
+}
+
+test.describe.configure({ mode: 'parallel' })
+for (const school of ['inch', 'metric'] as const) {
+  for (const [place, go] of EVERYWHERE)
+    test(`${place} of a job in ${school}: no unit of the other system, no figure beyond what can be read`, async ({
+      page,
+    }) => {
+      await signIn(page)
+      const found: string[] = []
+      // The page of settings shows how each system reads; the names of jobs are whatever people called them.
+      const look = async (where: string): Promise<void> => {
+        if (!['settings', 'jobs'].includes(where)) found.push(...judged(school, where, await readable(page)))
+      }
+      await go({ ...(await jobOfAll(page, school)), page, look, called: inEnglish })
+      expect([...new Set(found)]).toEqual([])
+    })
+
+  test(`papers and files of a job in ${school}: no unit of the other system`, async ({ page }) => {
     await signIn(page)
-    const { job, joints } = await jobOfAll(page, school)
+    const { job } = await jobOfAll(page, school)
     const found: string[] = []
-    const judge = (where: string, said: string): void => {
-      const text = known(said)
-      const foreign = BOTH.includes(where) ? [] : [['a unit of the other system', FOREIGN[school]] as const]
-      for (const [what, pattern] of [...foreign, ...NEVER])
-        for (const m of text.matchAll(pattern))
-          found.push(
-            `${where}: ${what}: …${text.slice(Math.max(0, m.index - 40), m.index + 25).replace(/\s+/g, ' ')}…`,
-          )
-    }
-    // The page of settings shows how each system reads; the names of jobs are whatever people called them.
-    const look = async (where: string): Promise<void> =>
-      ['settings', 'jobs'].includes(where) ? undefined : judge(where, await readable(page))
-    await everyPlace(page, { job, joints }, school, look)
-    // Files: the unit in the heading, and none of the other system.
+    // The unit stands in the heading.
     const read = (where: string, text: string): void => {
       expect([where, text.length > 20]).toEqual([where, true])
-      judge(where, text)
+      found.push(...judged(school, where, text))
     }
     await page.goto(`/job/${job}/cut`)
     await page
@@ -98,3 +111,4 @@ for (const school of ['inch', 'metric'] as const)
     read('calendar', entriesOf(await (await page.request.get(feed.path)).text()).join('\n'))
     expect([...new Set(found)]).toEqual([])
   })
+}
