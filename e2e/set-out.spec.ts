@@ -230,7 +230,7 @@ test('on the phone the drawing opens on the whole screen, with its tools, and cl
 test('an answer that comes back late changes nothing: what is set out stays, and so does the field', async ({
   page,
 }) => {
-  await newLine(page, 'Late')
+  const job = await newLine(page, 'Late')
   await type(page, 'tee 63')
   const entry = page.getByLabel('Next fitting or piece')
   await entry.evaluate((el) => (el.dataset.same = 'yes'))
@@ -245,7 +245,9 @@ test('an answer that comes back late changes nothing: what is set out stays, and
     await late
     await route.fulfill({ response })
   })
-  await expect.poll(() => held, { timeout: 10_000 }).toBe(true)
+  // Another device writes something: the page hears of it, and asks.
+  await write(page, job, [{ kind: 'place-set', data: { placeId: randomUUID(), name: 'Hall' } }])
+  await expect.poll(() => held).toBe(true)
   await type(page, '500', 'elbow 90')
   await expect(headline(page)).toContainText('2 joints')
   // What waits is sent once that answer was read.

@@ -31,5 +31,6 @@ export function readJson<T>(key: string, of: Shelf = 'device'): T | null {
     return null
   }
 }
-export const keepJson = (key: string, value: unknown, of: Shelf = 'device'): boolean =>
+/** Keeps a value as JSON: the value itself, since a text of it would be read back as a text. */
+export const keepJson = (key: string, value: object | number | boolean, of: Shelf = 'device'): boolean =>
   keepText(key, JSON.stringify(value), of)

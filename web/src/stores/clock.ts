@@ -46,7 +46,7 @@ export const useClock = defineStore('clock', () => {
     }
     nowS.value = now.wallS + offsetS.value
     // Without a store the next page begins a life of its own.
-    keepJson(KEY, JSON.stringify({ ...now, heard: heardAt } satisfies Kept))
+    keepJson(KEY, { ...now, heard: heardAt } satisfies Kept)
   }
   function heard(serverNowS: number, sentAtMs: number, gotAtMs: number): void {
     const now = moment()

@@ -27,13 +27,14 @@ function keptChoices(person: Ref<Person | null>) {
   /** Settings of this person have been read: what is changed from then on is kept with them. */
   let settled = false
   let saving: Promise<unknown> = Promise.resolve()
-  watch(
-    () => JSON.stringify(prefs.personal()),
-    () => {
-      if (!settled || !person.value) return
-      saving = saving.then(() => api('PUT', '/session/settings', prefs.personal()).catch(() => undefined))
-    },
-  )
+  /** As the server has them: what was only just read is not sent back. */
+  let known = ''
+  const now = (): string => JSON.stringify(prefs.personal())
+  watch(now, (chosen) => {
+    if (!settled || !person.value || chosen === known) return
+    known = chosen
+    saving = saving.then(() => api('PUT', '/session/settings', prefs.personal()).catch(() => undefined))
+  })
   return {
     isSettled: () => settled,
     forget: () => void (settled = false),
@@ -41,6 +42,7 @@ function keptChoices(person: Ref<Person | null>) {
       try {
         const kept = await api<{ settings: Partial<Personal> | null }>('GET', '/session/settings')
         prefs.take(kept.settings)
+        known = now()
         settled = true
       } catch {
         /* the choices of this device go on; asked again when somebody signs in */
