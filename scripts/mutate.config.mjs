@@ -2,7 +2,7 @@
 export default {
   packageManager: 'npm',
   testRunner: 'jest',
-  buildCommand: 'node scripts/mutate-bundle.mjs',
+  buildCommand: 'node --import tsx scripts/mutate-bundle.mjs',
   jest: {
     projectType: 'custom',
     configFile: 'scripts/mutate-jest.config.mjs',
