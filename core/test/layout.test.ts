@@ -34,6 +34,29 @@ describe('a line to scale', () => {
     expect((parts[4]?.fromMm ?? 0) - centre(2)).toBeCloseTo(800, 9)
     expect(totalMm).toBeCloseTo(100 + 1250 + 800 + 120, 9)
   })
+  it('each way of measuring reaches from where to where it says', () => {
+    /** Of what is drawn of one piece of 800 between two elbows of 100: between their middles, and between their faces. */
+    const drawn = (measure: string): number[] => {
+      const { state, line } = lineOf(['elbow 110', `800 ${measure}`, 'elbow 90'], known)
+      const { parts } = layOut(state, line)
+      const centre = (i: number) => ((parts[i]?.fromMm ?? 0) + (parts[i]?.toMm ?? 0)) / 2
+      return [centre(2) - centre(0), (parts[2]?.fromMm ?? 0) - (parts[0]?.toMm ?? 0)].map(Math.round)
+    }
+    expect([drawn('c-c'), drawn('c-f'), drawn('f-f')]).toEqual([
+      [800, 600],
+      [900, 700],
+      [1000, 800],
+    ])
+  })
+  it('a fitting of which no take-off is known is drawn as wide as its pipe asks, and none is drawn as nothing', () => {
+    const wide = (size: string): number => {
+      const { state, line } = lineOf([`elbow ${size}`, '2000', 'elbow 90'])
+      const [part] = layOut(state, line).parts
+      return (part?.toMm ?? 0) - (part?.fromMm ?? 0)
+    }
+    expect(wide('16')).toBeGreaterThan(0)
+    expect(wide('160')).toBeGreaterThan(2 * wide('16'))
+  })
   it('a branch starts at its tee and runs in a lane of its own; lanes are shared where nothing meets', () => {
     const { state, line } = lineOf(['tee 110', '3000', 'tee 110', '2000', 'cap', '..'].slice(0, 5), known)
     const second = line.items.find((i) => i.tag === 'Q2/F02')?.id as string

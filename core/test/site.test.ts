@@ -171,6 +171,51 @@ describe('what a joint has cured under', () => {
     const under = curedUnder(state, facts, 'current', T0 + 38 * H)
     expect(under).toMatchObject({ coldestC: 20, passed: null, dampFromS: T0 + 100 })
   })
+  /** What the first joint cured under, up to an hour. @param more readings beside those of each hour: when, °C. */
+  const underAt = (nowS: number, more: readonly (readonly [atS: number, c: number])[], damp = 50) => {
+    const log = inchJob(() => damp)
+    for (const [atS, c] of more) log.put('reading', read(atS, c), { atS })
+    const state = foldJob(log.events)
+    const facts = jointFacts(state, joint(1), 'coldest', nowS)
+    if (!facts) throw new Error('no joint')
+    return curedUnder(state, facts, 'current', nowS)
+  }
+  it('only what lies between home and now counts', () => {
+    const [homeS, nowS] = [T0 + 100, T0 + 10 * H + 100]
+    const cold = (fromS: number): [number, number][] =>
+      [0, 5, 10, 15, 20, 25, 30].map((min) => [fromS + min * 60, 7])
+    // Cold before it was home; cold when nobody asked yet; cold while it cured.
+    expect(underAt(nowS, cold(homeS - H))?.coldestC).toBe(20)
+    expect(underAt(nowS, cold(nowS + H))?.coldestC).toBe(20)
+    expect(underAt(nowS, cold(homeS + H))?.coldestC).toBe(7)
+  })
+  it('of two dips that were passed over the colder is shown; one that is not colder than what counted is not', () => {
+    const around = (atS: number, c: number): [number, number][] => [
+      [atS - 60, 20],
+      [atS, c],
+      [atS + 60, 20],
+    ]
+    const nowS = T0 + 20 * H
+    const dips = [
+      ...around(T0 + 3 * H + 120, 9),
+      ...around(T0 + 5 * H + 120, 6),
+      ...around(T0 + 7 * H + 120, 8),
+    ]
+    expect(underAt(nowS, dips)?.passed).toMatchObject({ atS: T0 + 5 * H + 120, value: 6 })
+    const cold = [0, 10, 20, 30].map((min): [number, number] => [T0 + 12 * H + min * 60, 5])
+    expect(underAt(nowS, [...dips, ...cold])).toMatchObject({ coldestC: 5, passed: null })
+    // Before home, and after what is asked about: no matter of this joint.
+    expect(underAt(nowS, around(T0 - H + 120, 6))?.passed ?? null).toBeNull()
+    expect(underAt(T0 + 2 * H, dips)?.passed ?? null).toBeNull()
+  })
+  it('damp is told where the rule asks for more in damp air, and before home nothing is', () => {
+    expect(underAt(T0 + 5 * H, [], 80)?.dampFromS).toBe(T0 + 100)
+    expect(underAt(T0 + 5 * H, [], 40)?.dampFromS).toBeNull()
+    const state = foldJob(lineJob(1).events)
+    const facts = jointFacts(state, joint(1), 'coldest', T0)
+    if (!facts) throw new Error('no joint')
+    expect(curedUnder(state, facts, 'current', T0)).toBeNull()
+  })
   it('a dip that one reading saw is passed over, and shown', () => {
     const log = inchJob(() => 50)
     for (const [s, v] of [

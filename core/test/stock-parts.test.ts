@@ -164,3 +164,35 @@ describe('what a job is cut from', () => {
     expect(lengths(bar(3500, true, 1200))).toEqual([900, 1200])
   })
 })
+
+describe('the question in whole units', () => {
+  const { model } = modelOf({
+    kerfMm: 2,
+    pieces: [
+      { id: 'a', lengthMm: 400, count: 2 },
+      { id: 'b', lengthMm: 900, count: 1 },
+      { id: 'c', lengthMm: 400, count: 1 },
+    ],
+    stock: [
+      { lengthMm: 6000 },
+      { lengthMm: 1500, offcut: true, count: 1 },
+      { lengthMm: 1500, offcut: true, count: 2 },
+      { lengthMm: 3000, count: 0 },
+      { lengthMm: 1200, offcut: true },
+    ],
+  })
+  it('pieces of one length are one item, the longest first', () => {
+    expect(model.items.map((i) => [i.pieces.map((p) => p.id).join(''), i.pieces[0]?.lengthMm])).toEqual([
+      ['b', 900],
+      ['aac', 400],
+    ])
+    expect(model.items[0]?.width).toBeGreaterThan(model.items[1]?.width ?? 0)
+  })
+  it('bars of one length are counted together; an offcut is there once unless it is said; what is not there is left out', () => {
+    expect(model.stocks.map((s) => [s.lengthMm, s.offcut, s.count])).toEqual([
+      [6000, false, Infinity],
+      [1500, true, 3],
+      [1200, true, 1],
+    ])
+  })
+})
