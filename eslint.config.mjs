@@ -167,7 +167,7 @@ export default [
   {
     files: ['web/src/**/*.vue'],
     rules: {
-      // A list that hangs on the body opens underneath a modal sheet, and nobody can choose from it with a mouse.
+      // A list that is attached to the body opens underneath a modal sheet, and nobody can choose from it with a mouse.
       'vue/no-restricted-syntax': [
         'error',
         {

@@ -69,7 +69,7 @@ describe('a peeled joint', () => {
     ))
 })
 
-it('the tilt of a clamp does not hang on which axis is measured first, and a second axis never lessens it', () =>
+it('the tilt of a clamp does not depend on which axis is measured first, and a second axis never lessens it', () =>
   fc.assert(
     fc.property(
       fc.double({ min: 20, max: 170, noNaN: true }),

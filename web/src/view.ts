@@ -55,7 +55,7 @@ function useFacts(judged: Ref<JobState>, nowS: Ref<number>) {
   function factsOf(mode: CureMode): ReadonlyMap<string, JointFacts> {
     const all = new Map<string, JointFacts>()
     const state = judged.value
-    // Begun joints go by the time of their work; this names what the others hang on.
+    // Begun joints go by the time of their work; this names what the others depend on.
     void weather.value
     const atS = lately
     for (const id of jointPlaces(state).keys()) {

@@ -139,7 +139,7 @@ function reach(m: Method): Reached {
         { live: true, hotWorkPermit: false, tinExpired: true },
         ...tins.map((cement) => ({ cement })),
       ]
-      // Facts do not hang on the weather, nor the tin on the facts.
+      // Facts do not depend on the weather, nor the tin on the facts.
       for (const said of ctx.airC === 21 && plain ? facts : [])
         for (const f of m.selection(spec, said, ctx)) r.chosen.add(f.code)
       for (const k of known) for (const f of m.selection(spec, k, ctx)) r.chosen.add(f.code)
@@ -220,7 +220,7 @@ it('no exception or clock has words that nobody can come to', () => {
   expect(WORDED).toBeGreaterThan(60)
   expect([...worded]).toEqual([])
 })
-it('no fact is asked that no rule hangs on', () => {
+it('no fact is asked that no rule depends on', () => {
   const asked = new Set(allMethods().flatMap((m) => m.asks))
   expect(ASKED_FACTS.filter((f) => !asked.has(f))).toEqual([])
 })

@@ -92,7 +92,7 @@ const EDGE =
 /** Nor does it keep a line's end between two elements: a sentence behind another is no element of its own. */
 const NEXT =
   /(?:<\/(?:Said|template|span|strong)\s*>|<Said[^<>]*\/>)\s*\n\s*<template v-if="[^"]*"\s*>\s*\{\{/
-it('no word hangs on a space at the edge of an element', () => {
+it('no word depends on a space at the edge of an element', () => {
   expect(EDGE.test('<p><span>{{ a }} </span>{{ b }}</p>')).toBe(true)
   expect(EDGE.test('{{ a }}<span class="b"> {{ c }}</span>')).toBe(true)
   expect(NEXT.test('<Said />\n  <template v-if="a">\n{{ b }}')).toBe(true)

@@ -82,7 +82,7 @@ function depthFigure(input: InsertionInput): Fig {
     ? known.insertion(parsed.spec, DOOR_CONTEXT).depthMm
     : noFig(msg('insertion-unknown', { size: input.size }), 'socketDepthMm')
 }
-/** Depths hang on nothing around the joint. */
+/** Depths do not depend on anything around the joint. */
 const DOOR_CONTEXT: Ctx = {
   school: 'metric',
   pin: { rules: 1, chart: null, school: 'metric', table: 'current' },

@@ -17,7 +17,7 @@ export function saidOf(state: JobState, place: JointPlace): Said {
     ...state.joints.get(place.jointId)?.said,
   }
 }
-/** What the rules of choice of this joint hang on and nobody has said yet. */
+/** What the rules of choice of this joint depend on and nobody has said yet. */
 export const unsaid = (state: JobState, place: JointPlace): readonly AskedFact[] => {
   const said = saidOf(state, place)
   return (methodOf(place.line.method)?.asks ?? []).filter((fact) => (said[fact] ?? null) === null)

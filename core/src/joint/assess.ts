@@ -41,7 +41,7 @@ const NEW_JOINT: JointState = { id: '', lives: [], placements: [], photos: [], n
 
 interface Spelled {
   spec: unknown
-  /** Steps by id, for what does not hang on the climate. */
+  /** Steps by id, for what does not depend on the climate. */
   byId: ReadonlyMap<string, Step>
   /** Names the specification: lines that say the same share their steps. */
   text: string
@@ -123,7 +123,7 @@ function contextOf(
     mode,
   }
 }
-/** For what does not hang on the climate. */
+/** For what does not depend on the climate. */
 const bareContext = (pin: RulesPin, mode: CureMode): Ctx => ({
   school: pin.school,
   pin,
@@ -135,7 +135,7 @@ const bareContext = (pin: RulesPin, mode: CureMode): Ctx => ({
 })
 
 /**
- * Everything about one joint that does not hang on the present moment, except that a joint not yet begun is seen
+ * Everything about one joint that does not depend on the present moment, except that a joint not yet begun is seen
  * under the conditions of `nowS`.
  */
 export function jointFacts(

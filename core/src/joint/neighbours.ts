@@ -42,7 +42,7 @@ const roots = once(
 /** Does a run branch off this fitting? */
 export const branches = (items: readonly Item[], fitting: Item): boolean => roots(items).has(fitting.id)
 
-/** Run of pieces that hang on nothing: a list for the saw. */
+/** Run of pieces that are attached to nothing: a list for the saw. */
 export const LOOSE = 'loose'
 
 /** Fittings whose second size is that of their branch, and not of the way on. */

@@ -64,10 +64,10 @@ function odOf(size: string): number {
 export function layOut(state: JobState, line: Line): Laid {
   const layout = new Layout(state, line)
   const ids = new Set(line.items.map((i) => i.id))
-  const hangs = (i: Item): boolean => i.run === undefined || ids.has(i.run)
-  // What hangs on nothing is drawn behind the line, one stretch after another.
-  for (const item of line.items.filter(hangs)) layout.add(item, true)
-  for (const item of line.items.filter((i) => !hangs(i))) layout.add(item, false)
+  const attached = (i: Item): boolean => i.run === undefined || ids.has(i.run)
+  // What is attached to nothing is drawn behind the line, one stretch after another.
+  for (const item of line.items.filter(attached)) layout.add(item, true)
+  for (const item of line.items.filter((i) => !attached(i))) layout.add(item, false)
   return inLanes(line, layout.laid, layout.spans)
 }
 
@@ -87,10 +87,10 @@ class Layout {
     this.half = new Map(line.items.map((i) => [i.id, halfOf(state, line, i)]))
     this.beside = neighbours(line.items)
   }
-  /** @param hangs on the line: what does not begins behind all that is laid. */
-  add(item: Item, hangs: boolean): void {
+  /** @param attached to the line: what is not begins behind all that is laid. */
+  add(item: Item, attached: boolean): void {
     const run = item.run ?? null
-    const at = this.cursor.get(run) ?? this.startOf(run, hangs)
+    const at = this.cursor.get(run) ?? this.startOf(run, attached)
     const part = item.type === 'fitting' ? this.fitting(item, at) : this.piece(item, at)
     this.laid.set(item.id, part)
     this.behindMm = Math.max(this.behindMm, part.toMm)
@@ -100,9 +100,9 @@ class Layout {
       toMm: Math.max(span?.toMm ?? part.toMm, part.toMm),
     })
   }
-  private startOf(run: string | null, hangs: boolean): number {
+  private startOf(run: string | null, attached: boolean): number {
     if (run === null) return 0
-    if (hangs) return centreOf(this.laid.get(run))
+    if (attached) return centreOf(this.laid.get(run))
     return this.behindMm > 0 ? this.behindMm + 2 * APART_MM : 0
   }
   private fitting(item: Item, at: number): LaidPart {

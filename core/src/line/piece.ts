@@ -54,7 +54,7 @@ export function takeOffOf(state: JobState, fitting: Item, branch = false): TakeO
 export const takeOffName = (fitting: Item, branch: boolean): string =>
   `${fitting.fitting ?? ''}${branch ? ' branch' : ''}`
 
-/** A context for what hangs on neither climate nor pin. */
+/** A context for what depends on neither climate nor pin. */
 export const NEUTRAL_CTX: Omit<Ctx, 'school' | 'pin'> = {
   wall: [],
   airC: null,

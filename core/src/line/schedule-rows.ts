@@ -127,7 +127,7 @@ export class RowReader {
     }
     return line
   }
-  /** What follows does not hang on what came before: it stands in a run of its own. */
+  /** What follows does not depend on what came before: it stands in a run of its own. */
   private newRun(line: Building): void {
     if (line.items.length) line.run = `${LOOSE}-${++line.runs}`
   }

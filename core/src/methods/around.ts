@@ -1,13 +1,13 @@
 import { msg } from '../sources/source.js'
 import type { Field } from './method.js'
 
-/** Asked and answered with "nobody can say": the rules that hang on it keep still, and it is not asked again. */
+/** Asked and answered with "nobody can say": the rules that depend on it keep still, and it is not asked again. */
 export const NOT_KNOWN = 'not-known'
 const YES_NO = ['no', 'yes'] as const
 /** What runs in a line: the gases among it are those that plastic pipe for liquids must not hold. */
 export const GASES = ['compressed-air', 'compressor-oil', 'fuel-gas'] as const
 /**
- * What a rule of choice may hang on and only somebody on site can say. Asked once for a line, before its first joint;
+ * What a rule of choice may depend on and only somebody on site can say. Asked once for a line, before its first joint;
  * a joint that differs says so for itself.
  */
 export const ASKED = {

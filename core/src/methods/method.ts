@@ -186,7 +186,7 @@ export interface Figure {
 }
 /** How a joint comes to bear: by a rule in time, at once because nothing cures, or there is no figure for it. */
 export type Curing = { by: 'rule'; rule: CureRule } | { by: 'nothing' } | { by: 'no-figure'; why: Msg }
-/** What a cure rule may hang on besides size and temperature. */
+/** What a cure rule may depend on besides size and temperature. */
 export interface CureOptions {
   table: string
 }
@@ -240,7 +240,7 @@ export interface Method<S = unknown> {
   upgrade(raw: unknown, fromVersion: number): unknown
   /** Every rule of choice it knows: what may not be combined, each with its reason. */
   readonly rules: readonly Finding[]
-  /** What those rules hang on and nobody but the person on site can say. */
+  /** What those rules depend on and nobody but the person on site can say. */
   readonly asks: readonly AskedFact[]
   /** The rules that speak against this joint, here and now. */
   selection(spec: S, around: Around, ctx: Ctx): readonly Finding[]

@@ -14,8 +14,8 @@ export function once<K extends object, V>(find: (of: K) => V): (of: K) => V {
 }
 
 /**
- * The same where the answer hangs on more than the thing: worked out once for each thing and key.
- * @param keyOf names what else it hangs on; what shares a key shares its answer.
+ * The same where the answer depends on more than the thing: worked out once for each thing and key.
+ * @param keyOf names what else it depends on; what shares a key shares its answer.
  */
 export function onceEach<K extends object, A extends readonly unknown[], V>(
   keyOf: (...more: A) => string,

@@ -154,7 +154,7 @@ function feetAndInches(plain: string, decimal: '.' | ',', mayLackMarks: boolean)
 /**
  * A quantity as people type it: any unit of its kind, fractions, feet and inches, comma or point, typographic signs. A
  * bare figure is in the reader's own unit. Null for anything that is not a quantity of this kind: never a guess.
- * @param as what is asked for. @param about a value of the size that is meant, where the unit hangs on it (torque).
+ * @param as what is asked for. @param about a value of the size that is meant, where the unit depends on it (torque).
  */
 export function parseQuantity(text: string, as: As, reader: Reader, about = 0): Typed | null {
   const plain = plainly(text)

@@ -8,7 +8,7 @@ const COLD_NIGHT_H = 3 * 24 + 3
 const DIP_K = 7
 const DIP_WIDTH_H = 3.4
 
-/** A number from 0 up to 1 that hangs on its names alone: the same week looks the same each time it is played. */
+/** A number from 0 up to 1 that depends on its names alone: the same week looks the same each time it is played. */
 export function chance(...names: (string | number)[]): number {
   return createHash('sha256').update(names.join(' ')).digest().readUInt32BE(0) / 2 ** 32
 }

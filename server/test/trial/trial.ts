@@ -2,7 +2,7 @@ import { type Judgement, type TestSeries, judgeSeries } from '@jugalis/core'
 import seedrandom from 'seedrandom'
 import { LinePlayer, type LineUnderTest, STUFF } from '../../src/devices/line-model.js'
 
-/** Numbers that hang on a seed alone. */
+/** Numbers that depend on a seed alone. */
 export class Luck {
   private readonly rng: () => number
   constructor(seed: number) {

@@ -3,7 +3,7 @@ import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 
-/** One of a list, with its label. The list stays where it is: inside a sheet it lies above whatever hangs on the body. */
+/** One of a list, with its label. The list stays where it is: inside a sheet it lies above whatever is attached to the body. */
 defineProps<{
   id: string
   label: string

@@ -20,7 +20,7 @@ const SOLVENT: ReadonlySet<string> = new Set(['pvc-u', 'pvc', 'cpvc', 'abs'])
 
 /**
  * What follows a test that held, in order: relieve, what was put up comes back, drain or keep, rinse, flush, disinfect.
- * Which of them are asked for hangs on pipe and medium. Source: `cp-after-test`.
+ * Which of them are asked for depends on pipe and medium. Source: `cp-after-test`.
  */
 export function afterSteps(state: JobState, section: Section): AfterStep[] {
   const { materials } = contentsOf(state, section)

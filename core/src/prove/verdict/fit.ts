@@ -22,7 +22,7 @@ export interface LineFit {
 }
 
 const ROUNDS = 3
-/** So alike that more would be a walk without a home. */
+/** Neighbours this much alike at most: at 1 the rests would be a random walk, of which no mean is known. */
 const MOST_ALIKE = 0.97
 
 /**

@@ -63,7 +63,7 @@ const before = computed(() =>
     : (method.value?.testing(spec.value, { no: 1, done: [], interrupted: [] }, ctx.value).open ?? []),
 )
 const differences = computed(() => differencesFor(props.entry.method))
-/** Cure against temperature is drawn where it hangs on temperature. */
+/** Cure against temperature is drawn where it depends on temperature. */
 const curve = computed(() => {
   if (spec.value === null || !method.value?.cures || props.narrow) return false
   const curing = method.value.curing(spec.value, { table: around.value.table })

@@ -9,7 +9,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { answerTold, word } from '../../words/word'
 
-/** What the rules of choice hang on and only somebody here can say: for the whole line, or for this joint alone. */
+/** What the rules of choice depend on and only somebody here can say: for the whole line, or for this joint alone. */
 const props = defineProps<{ facts: JointFacts; asks: readonly AskedFact[] }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()

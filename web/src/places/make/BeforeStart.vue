@@ -76,7 +76,7 @@ const inHand = (kind: string): Tool | null => props.tools.chosen.value.find((t) 
 const takesTools = computed(() => props.tools.needs.value.some((n) => n.unit === 'count'))
 const stops = computed(() => props.findings.filter((f) => f.level === 'stop'))
 const permitMissing = computed(() => stops.value.some((f) => f.code === 'choice-solder-permit'))
-/** What the rules of choice hang on: still to be asked, and what was said. */
+/** What the rules of choice depend on: still to be asked, and what was said. */
 const asks = computed(() => props.facts.method?.asks ?? [])
 const open = computed(() => unsaid(job.state, props.facts.place))
 const questions = computed(() =>

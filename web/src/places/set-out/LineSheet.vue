@@ -122,7 +122,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <!-- Lists stay inside the sheet: a modal dialog lies above whatever hangs on the body. -->
+  <!-- Lists stay inside the sheet: a modal dialog lies above whatever is attached to the body. -->
   <Sheet :title="word('set-out-a-new-line')" @close="emit('close')">
     <label for="line-tag">{{ word('set-out-tag') }}</label>
     <ElInput id="line-tag" v-model="typed.tag" size="large" placeholder="Q2" />
