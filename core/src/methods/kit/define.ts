@@ -1,6 +1,7 @@
 import { type History, steadyHistory } from '../../conditions/history.js'
 import { type Fig, type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { greatest } from '../../units/extent.js'
+import { once } from '../../units/memo.js'
 import { chartRule } from '../cure/chart-rule.js'
 import { paceOf } from '../cure/pace.js'
 import { curePieces } from '../cure/earned-pressure.js'
@@ -156,8 +157,11 @@ function interruptionOf<S extends BaseSpec, W extends MethodWords>(
 export function defineMethod<S extends BaseSpec, W extends MethodWords>(recipe: Recipe<S, W>): Method<S> {
   const key = recipe.key ?? recipe.id
   const fields = [...baseFields(recipe.joins), ...recipe.fields]
-  const steps = (spec: S, ctx: Ctx): Step[] =>
-    stepList(key, recipe.params(spec, ctx), recipe.steps(spec, ctx))
+  // Asked for by clocks, inspection and drawing alike: worked out once for a joint under its conditions.
+  const stepsUnder = once((spec: S) =>
+    once((ctx: Ctx) => stepList(key, recipe.params(spec, ctx), recipe.steps(spec, ctx))),
+  )
+  const steps = (spec: S, ctx: Ctx): Step[] => stepsUnder(spec)(ctx)
   const clocks = (spec: S, life: Life, ctx: Ctx): Clock[] =>
     clocksOf(key, recipe.clocks?.(spec, ctx, life) ?? [], life)
   return {

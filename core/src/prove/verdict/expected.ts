@@ -1,8 +1,10 @@
 import { extent, greatest } from '../../units/extent.js'
+import { onceEach } from '../../units/memo.js'
 import type { Points, TestSeries } from './series.js'
 import { lagged, pipeBehindAir, wallAheadOfWater, waterBehindWall } from './physics/lag.js'
 import { type PipeStuff, growthPerK, stretchPerBar, stuffOf } from './physics/pipe.js'
 import { type Trapped, barPerK, gasBar, givePerBar, trap } from './physics/trapped.js'
+import { type WaterAt, waterAt } from './physics/water.js'
 
 /** What the pressure would have done by temperature alone, and in which directions that may be off. */
 export interface Expected {
@@ -60,13 +62,17 @@ const lack = (series: TestSeries, points: Points): Lacking | null => {
   return series.medium === 'water' && series.axial === null ? 'axial' : null
 }
 
+interface Temperatures {
+  medium: number[]
+  pipe: number[]
+}
 /** Temperatures of medium and pipe at each point, from what was read. */
 function temperatures(
   series: TestSeries,
   points: Points,
   stuff: PipeStuff | null,
   set: Settings,
-): { medium: number[]; pipe: number[] } {
+): Temperatures {
   const read = points.smooth.at.map((c) => c + set.offC)
   if (!stuff || series.odMm === null || series.wallMm === null) return { medium: read, pipe: read }
   const ring = { odMm: series.odMm, wallMm: series.wallMm, conducts: stuff.conducts, holds: stuff.holds }
@@ -109,15 +115,23 @@ function trappedOf(
   }
 }
 
+/** The same with the water at each point: every amount of air that is tried goes by the same ones. */
+const courseTemperatures = onceEach(
+  (_series: TestSeries, _stuff: PipeStuff | null, set: Settings) => `${set.offC} ${set.lag} ${set.startC}`,
+  (points: Points, series, stuff, set): Temperatures & { water: WaterAt[] } => {
+    const found = temperatures(series, points, stuff, set)
+    return { ...found, water: series.medium === 'water' ? found.medium.map(waterAt) : [] }
+  },
+)
 function course(series: TestSeries, points: Points, stuff: PipeStuff | null, set: Settings): number[] {
-  const { medium, pipe } = temperatures(series, points, stuff, set)
+  const { medium, pipe, water } = courseTemperatures(points, series, stuff, set)
   const startBar = points.bar[0] as number
   const startC = medium[0] as number
   if (series.medium !== 'water' || !stuff) return medium.map((c) => gasBar(startBar, startC, c) - startBar)
   const from = { ...trappedOf(series, stuff, startBar, startC, set), pipeC: pipe[0] as number }
   const at = trap(from)
   let bar = startBar
-  return medium.map((c, i) => (bar = at(c, pipe[i] as number, bar)) - startBar)
+  return water.map((now, i) => (bar = at(now, pipe[i] as number, bar)) - startBar)
 }
 
 /** Humps and waves over the points, of size 1 (Legendre's second and third). */

@@ -1,5 +1,5 @@
 import { ATMOSPHERE_BAR_ABS } from '../../../units/units.js'
-import { waterDensity, waterExpansion, waterSqueeze } from './water.js'
+import { type WaterAt, waterAt, waterExpansion, waterSqueeze } from './water.js'
 
 const KELVIN = 273.15
 /** Water, with some air, shut in a pipe. All for one unit of volume at the start. */
@@ -18,15 +18,16 @@ export interface Trapped {
 /**
  * Pressure of trapped water at other temperatures, bar gauge: the one at which water, air and bore are of one size
  * again. Nothing goes in or out and the air stays air. Source: `ours-trapped-water`.
- * @returns a function of both temperatures, and of where to look first.
+ * @returns a function of the water and the pipe's temperature, and of where to look first.
  */
-export function trap(from: Trapped): (waterC: number, pipeC: number, near?: number) => number {
-  const mass = (waterDensity(from.waterC) * (1 - from.air)) / (1 - waterSqueeze(from.waterC) * from.bar)
+export function trap(from: Trapped): (water: WaterAt, pipeC: number, near?: number) => number {
+  const start = waterAt(from.waterC)
+  const mass = (start.densityKgM3 * (1 - from.air)) / (1 - start.squeezePerBar * from.bar)
   const airHeld = (from.air * (from.bar + ATMOSPHERE_BAR_ABS)) / (from.waterC + KELVIN)
-  return (waterC, pipeC, near = from.bar) => {
-    const perMass = mass / waterDensity(waterC)
-    const squeeze = waterSqueeze(waterC)
-    const air = airHeld * (waterC + KELVIN)
+  return (water, pipeC, near = from.bar) => {
+    const perMass = mass / water.densityKgM3
+    const squeeze = water.squeezePerBar
+    const air = airHeld * (water.temperatureC + KELVIN)
     const bore = 1 + from.growthPerK * (pipeC - from.pipeC)
     let bar = near
     for (let i = 0; i < 12; i++) {
@@ -43,7 +44,8 @@ export function trap(from: Trapped): (waterC: number, pipeC: number, near?: numb
   }
 }
 /** Pressure of water shut in, bar gauge, at other temperatures of water and pipe, °C. */
-export const trappedBar = (from: Trapped, waterC: number, pipeC: number): number => trap(from)(waterC, pipeC)
+export const trappedBar = (from: Trapped, waterC: number, pipeC: number): number =>
+  trap(from)(waterAt(waterC), pipeC)
 
 /** Volume that one bar takes in or gives back, per bar, as a share of the bore: water, air and pipe together. */
 export const givePerBar = (trapped: Trapped): number =>

@@ -34,3 +34,19 @@ export function waterExpansion(temperatureC: number): number {
     waterDensity(temperatureC)
   )
 }
+
+/** Water at one temperature, as a balance of volumes needs it: worked out once, however many balances are struck. */
+export interface WaterAt {
+  temperatureC: number
+  densityKgM3: number
+  squeezePerBar: number
+}
+/**
+ * @param temperatureC 0 to 100.
+ * @example waterAt(20).densityKgM3 // 998.2
+ */
+export const waterAt = (temperatureC: number): WaterAt => ({
+  temperatureC,
+  densityKgM3: waterDensity(temperatureC),
+  squeezePerBar: waterSqueeze(temperatureC),
+})
