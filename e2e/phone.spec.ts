@@ -39,7 +39,7 @@ async function makeOne(page: Page, actions: RegExp[], reading: string): Promise<
 }
 
 test.describe('Make on the phone', () => {
-  test.setTimeout(120_000)
+  test.setTimeout(180_000)
   test.use({ viewport: PHONE, hasTouch: true })
   test('a metric joint takes six taps', async ({ page }) => {
     const { job } = await smallJob(page)

@@ -5,7 +5,7 @@ const WHOLE = ['mouse.spec.ts', 'thumb.spec.ts', 'lost.spec.ts', 'keyboard.spec.
 
 export default defineConfig({
   testDir: '.',
-  timeout: 120_000,
+  timeout: 180_000,
   // Much of a test is waiting: for a hold that takes its half minute, for a logger. Two cores are kept busy by four.
   workers: 4,
   fullyParallel: false,

@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test'
 import { PHONE, eventsOf, noViolations, signIn, write } from './help'
 import { begin, ends, ready } from './prove-help'
 
-test.setTimeout(180_000)
+test.setTimeout(300_000)
 
 test('water that holds: live from the logger, verdict, after-steps, cover, certificate', async ({ page }) => {
   await signIn(page)

@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test'
 import { eventsOf, madeLongAgo, readings, signIn, write } from './help'
 import { readUntilHeld } from './prove-help'
 
-test.setTimeout(150_000)
+test.setTimeout(300_000)
 test('one line from a bare job to a signed hand-over', async ({ page }) => {
   await signIn(page)
   await page.goto('/jobs')
