@@ -18,6 +18,7 @@ const shared = {
 }
 export default {
   maxWorkers: 2,
+  testSequencer: '<rootDir>/scripts/lib/longest-first.mjs',
   // A busy machine is slow, not wrong.
   testTimeout: 60_000,
   projects: [
