@@ -84,6 +84,52 @@ it('a tool that was wrong touches what it made since', () => {
   expect(since(T0 + 2000)).toEqual([])
 })
 
+describe('what a tool that was wrong touches', () => {
+  const [tool, other] = [uuid(700), uuid(701)]
+  const used = (log: Log, n: number, atS: number, id = tool, life = 1) =>
+    log.put('step-done', { life, step: 'fit', readings: {}, toolIds: [id] }, { jointId: joint(n), atS })
+  const touched = (log: Log, sinceS: number) => toolTouches(foldJob(log.events), tool, sinceS)
+  const proved = (log: Log, verdict: 'held' | 'lost') => {
+    const testId = uuid(600)
+    const plan = { bar: 9, medium: 'water', holdS: 600, allowedDropBar: 0.2, resolutionBar: 0.1 }
+    log.put('test-begun', { testId, sectionId: SECTION, ...plan, tester: 'Wren' })
+    log.put('test-ended', { testId, verdict, dropBar: 0 })
+  }
+  it('what was done at that very moment counts; what another tool did does not', () => {
+    const log = jobOf()
+    used(log, 1, T0)
+    used(log, 2, T0 + 10, other)
+    expect([touched(log, T0).joints, touched(log, T0 + 1).joints]).toEqual([['Q-1'], []])
+  })
+  it('a joint that was cut out is touched no more, the one made in its place is where it made that too', () => {
+    const log = jobOf()
+    used(log, 1, T0)
+    log.put('cut-out', { life: 1 }, { jointId: joint(1), atS: T0 + 50 })
+    expect(touched(log, T0 - 1).joints).toEqual([])
+    used(log, 1, T0 + 100, tool, 2)
+    expect(touched(log, T0 - 1).joints).toEqual(['Q-1'])
+  })
+  it('of several steps of a joint one with that tool is enough', () => {
+    const log = jobOf()
+    used(log, 1, T0, other)
+    used(log, 1, T0 + 20)
+    expect(touched(log, T0 + 10).joints).toEqual(['Q-1'])
+  })
+  it('the proofs that stand on one of its joints, and no others', () => {
+    const log = jobOf()
+    used(log, 1, T0)
+    expect(touched(log, T0).sections).toEqual([])
+    proved(log, 'lost')
+    expect(touched(log, T0).sections).toEqual([])
+    const held = jobOf()
+    used(held, 1, T0)
+    proved(held, 'held')
+    expect(touched(held, T0).sections).toEqual([foldJob(held.events).sections.get(SECTION)?.tag])
+    // Made by another tool, or before: its proof stands.
+    expect(touched(held, T0 + 1).sections).toEqual([])
+  })
+})
+
 it('a life that reaches back before the one before it was cut out leaves a doubt', () => {
   const verdict = (secondAtS: number) => {
     const log = jobOf()
