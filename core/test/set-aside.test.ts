@@ -57,6 +57,22 @@ describe('readings that are set aside', () => {
     expect([away.jumps, away.outliers]).toEqual([3, 0])
     expect(left(quiet((i) => (i >= 60 ? { c: 45 } : {}))).tooMany).toBe(true)
   })
+  it('a probe held in the hand and put back loses that while, and no more', () => {
+    const held = quiet((i) => (i >= 50 && i < 53 ? { c: 33 } : {}))
+    const cleaned = left(held)
+    expect([cleaned.jumps, cleaned.outliers, cleaned.tooMany]).toEqual([3, 0, false])
+    const judged = judgeSeries(held)
+    expect([judged.verdict, judged.reasons]).toEqual(['held', [{ code: 'temperature-jump', count: 3 }]])
+    // Before the longest stretch as well as behind it, and twice over.
+    const early = left(quiet((i) => ((i >= 8 && i < 11) || (i >= 100 && i < 102) ? { c: 33 } : {})))
+    expect(early.jumps).toBe(5)
+    expect(early.series.readings[5]?.temperatureC).toBeCloseTo(15, 1)
+    expect(early.series.readings[110]?.temperatureC).toBeCloseTo(15, 1)
+  })
+  it('put back somewhere else, only the longer side is believed', () => {
+    const moved = left(quiet((i) => (i < 40 ? {} : i < 43 ? { c: 33 } : { c: 20 })))
+    expect([moved.jumps, moved.tooMany]).toEqual([43, true])
+  })
   it('a wall in the sun warms by so much at once, and no more', () => {
     const jumps = (k: number, of: TestSeries['temperatureOf']) =>
       left({ ...quiet((i) => ({ c: i >= 100 ? 15 + k : 15 })), temperatureOf: of }).jumps

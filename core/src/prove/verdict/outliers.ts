@@ -42,21 +42,48 @@ function standsOut(values: readonly number[], i: number, by: number): boolean {
   return value < Math.min(a, b) - by || value > Math.max(a, b) + by
 }
 
-/** Numbers of the readings whose temperature is the far side of a jump that nothing full can make: the shorter side. */
+interface Warmth {
+  /** Number of its reading. */
+  i: number
+  tS: number
+  c: number
+}
+/**
+ * Numbers of the readings whose temperature lies beyond a jump that nothing full can make. The longest stretch between
+ * jumps is believed, and each other one that it could have come to, or come from, without a jump: a probe that was held
+ * in the hand and put back is believed again from there.
+ */
 function jumped(readings: readonly TestReading[], of: TestSeries['temperatureOf']): Set<number> {
   const limit = of === 'air' ? JUMP.air : JUMP.pipe
-  const known = readings.flatMap((reading, i) =>
-    reading.temperatureC === null ? [] : [{ i, tS: reading.tS, c: reading.temperatureC }],
-  )
-  // Stretches between jumps; all but the longest are not believed.
-  const stretches: number[][] = [[]]
-  known.forEach((k, nth) => {
-    const before = known[nth - 1]
-    if (before && Math.abs(k.c - before.c) > limit.k + limit.perS * (k.tS - before.tS)) stretches.push([])
-    stretches.at(-1)?.push(k.i)
+  const leaps = (a: Warmth, b: Warmth): boolean =>
+    Math.abs(a.c - b.c) > limit.k + limit.perS * Math.abs(a.tS - b.tS)
+  const stretches: Warmth[][] = [[]]
+  readings.forEach((reading, i) => {
+    if (reading.temperatureC === null) return
+    const now = { i, tS: reading.tS, c: reading.temperatureC }
+    const stretch = stretches.at(-1) as Warmth[]
+    const before = stretch.at(-1)
+    if (before && leaps(before, now)) stretches.push([now])
+    else stretch.push(now)
   })
   const longest = stretches.reduce((a, b) => (b.length > a.length ? b : a))
-  return new Set(stretches.filter((s) => s !== longest).flat())
+  const away = new Set(stretches.flat().map((warmth) => warmth.i))
+  const believe = (stretch: readonly Warmth[]): void => stretch.forEach((warmth) => away.delete(warmth.i))
+  /** Goes on from the longest one, one way. @param near the end of a stretch that lies towards it. */
+  const goOn = (others: readonly Warmth[][], from: Warmth | undefined, near: 0 | -1): void => {
+    let edge = from
+    for (const stretch of others) {
+      const [close, far] = [stretch.at(near), stretch.at(-1 - near)]
+      if (!edge || !close || leaps(edge, close)) continue
+      believe(stretch)
+      edge = far
+    }
+  }
+  const at = stretches.indexOf(longest)
+  believe(longest)
+  goOn(stretches.slice(at + 1), longest.at(-1), 0)
+  goOn(stretches.slice(0, at).reverse(), longest[0], -1)
+  return away
 }
 
 /**
