@@ -1,5 +1,6 @@
 import { type TestSeries, judgeSeries } from '../src/index.js'
 import { withoutOutliers } from '../src/prove/verdict/outliers.js'
+import { testSeries } from './test-series.js'
 
 /** A quiet test of an hour, a reading each half minute; what is done to single readings is said. */
 function quiet(change: (i: number) => Partial<{ bar: number; c: number | null }> = () => ({})): TestSeries {
@@ -7,22 +8,7 @@ function quiet(change: (i: number) => Partial<{ bar: number; c: number | null }>
     const { bar = 9 + 0.002 * Math.sin(i * 2.3), c = 15 + 0.01 * Math.sin(i * 1.7) } = change(i)
     return { tS: i * 30, pressureBar: bar, temperatureC: c }
   })
-  return {
-    medium: 'water',
-    pipeMaterial: 'copper',
-    odMm: 28,
-    wallMm: 1,
-    axial: 'free',
-    airPct: 0,
-    volumeM3: 0.01,
-    resolutionBar: 0.001,
-    sensorErrorBar: 0.002,
-    temperatureOf: 'medium',
-    readings,
-    stabiliseS: 0,
-    holdS: 3600,
-    allowedDropBar: 0.2,
-  }
+  return testSeries(readings)
 }
 const left = (series: TestSeries) => withoutOutliers(series)
 

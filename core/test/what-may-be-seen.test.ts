@@ -1,25 +1,14 @@
-import { type TestSeries, storedEnergy } from '../src/index.js'
+import { storedEnergy } from '../src/index.js'
 import { copperRatingBar, pprDesignMpa, pprStressMpa } from '../src/prove/test-plan/lasting.js'
 import { steadyFromS } from '../src/prove/verdict/steady.js'
 import { coverageOf, longestGapS, windowOf } from '../src/prove/verdict/window.js'
+import { testSeries } from './test-series.js'
 
-const series = (times: readonly number[], more: Partial<TestSeries> = {}): TestSeries => ({
-  medium: 'water',
-  pipeMaterial: 'copper',
-  odMm: 28,
-  wallMm: 1,
-  axial: 'free',
-  airPct: 0,
-  volumeM3: 0.01,
-  resolutionBar: 0.01,
-  sensorErrorBar: 0.002,
-  temperatureOf: 'medium',
-  readings: times.map((tS) => ({ tS, pressureBar: 9, temperatureC: 15 })),
-  stabiliseS: 600,
-  holdS: 3600,
-  allowedDropBar: 0.2,
-  ...more,
-})
+const series = (times: readonly number[]) =>
+  testSeries(
+    times.map((tS) => ({ tS, pressureBar: 9, temperatureC: 15 })),
+    { stabiliseS: 600 },
+  )
 const every = (stepS: number, fromS: number, toS: number): number[] =>
   Array.from({ length: Math.floor((toS - fromS) / stepS) + 1 }, (_, i) => fromS + i * stepS)
 

@@ -1,30 +1,14 @@
 import { type Data, type Handler, flagged, instant, num, str, strOrNull } from './fold-help.js'
 import { append } from '../units/extent.js'
 import type { JobState, Section, TestRun } from './state.js'
+import { blankSection } from './state-prove.js'
 
 /** The section of an id, made where it is not there yet. */
 export const sectionOf = (state: JobState, id: string): Section => {
-  let section = state.sections.get(id)
-  if (!section)
-    state.sections.set(
-      id,
-      (section = {
-        id,
-        tag: '',
-        jointIds: [],
-        workingBar: 0,
-        testBar: 0,
-        holdS: 0,
-        allowedDropBar: 0,
-        ratingBar: null,
-        state: 'not known',
-        stateAtS: null,
-        gates: {},
-        plan: null,
-        parts: [],
-        after: [],
-      }),
-    )
+  const known = state.sections.get(id)
+  if (known) return known
+  const section = blankSection(id)
+  state.sections.set(id, section)
   return section
 }
 const object = (v: unknown): Data => (typeof v === 'object' && v !== null ? (v as Data) : {})

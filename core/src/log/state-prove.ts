@@ -42,6 +42,23 @@ export interface Section {
   /** Steps done after a test. */
   after: { step: string; by: string; atS: number; fromS: number | null; how: string }[]
 }
+/** A section of which nothing was said yet. */
+export const blankSection = (id: string): Section => ({
+  id,
+  tag: '',
+  jointIds: [],
+  workingBar: 0,
+  testBar: 0,
+  holdS: 0,
+  allowedDropBar: 0,
+  ratingBar: null,
+  state: 'not known',
+  stateAtS: null,
+  gates: {},
+  plan: null,
+  parts: [],
+  after: [],
+})
 /** A blank, a closed isolation, a valve taken out, a gagged relief: it must come back. */
 export interface TagItem {
   id: string

@@ -10,6 +10,7 @@ import { type JointLook, lookOf } from '../../joint/look.js'
 import { jointPlaces } from '../../joint/lookup.js'
 import { piecesOf } from '../../joint/pressure-curve.js'
 import type { JobState, Section, TestRun } from '../../log/state.js'
+import { blankSection } from '../../log/state-prove.js'
 import { type Ladder, type LadderJoint, ladderOf } from './ladder.js'
 
 export interface JointInSection {
@@ -95,20 +96,10 @@ export function wholeJob(state: JobState): Section | null {
   const bars = [...state.sections.values()].map((s) => s.testBar)
   if (!bars.length) return null
   return {
-    id: WHOLE_JOB,
+    ...blankSection(WHOLE_JOB),
     tag: 'The whole job',
     jointIds: [...jointPlaces(state).keys()],
-    workingBar: 0,
     testBar: greatest(bars),
-    holdS: 0,
-    allowedDropBar: 0,
-    ratingBar: null,
-    state: 'not known',
-    stateAtS: null,
-    gates: {},
-    plan: null,
-    parts: [],
-    after: [],
   }
 }
 
