@@ -1,7 +1,22 @@
-import { expect, test } from '@playwright/test'
+import { type Page, expect, test } from '@playwright/test'
 import { demoJob, eventsOf, signIn } from './help'
+import { PVC, jobOf } from './make-help'
 
 test.use({ serviceWorkers: 'allow' })
+
+/** The interface is kept in the background, some seconds after the first page. */
+async function interfaceKept(page: Page): Promise<void> {
+  await page.waitForFunction(
+    async () => {
+      await navigator.serviceWorker.ready
+      const names = await caches.keys()
+      const kept = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length))
+      return kept.reduce((a, b) => a + b, 0) > 50
+    },
+    undefined,
+    { timeout: 60_000 },
+  )
+}
 
 test('a label opens its joint and its piece without signal, once the job was open on this device', async ({
   browser,
@@ -14,17 +29,7 @@ test('a label opens its joint and its piece without signal, once the job was ope
   const joint = log.findLast((e) => e.kind === 'step-done')?.jointId as string
   await page.goto(`/job/${job}/cut`)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Cut')
-  // The interface is kept in the background, some seconds after the first page.
-  await page.waitForFunction(
-    async () => {
-      await navigator.serviceWorker.ready
-      const names = await caches.keys()
-      const kept = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length))
-      return kept.reduce((a, b) => a + b, 0) > 50
-    },
-    undefined,
-    { timeout: 60_000 },
-  )
+  await interfaceKept(page)
   const piece = await page.locator('.grid-space .piece a').first().getAttribute('href')
   await context.setOffline(true)
 
@@ -74,5 +79,36 @@ test('a label opens its joint and its piece without signal, once the job was ope
       }),
   )
   expect(left).toBe(0)
+  await context.close()
+})
+
+test('on a device two hours ahead, a page loaded anew without signal goes on by the server\u2019s time', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const page = await context.newPage()
+  await page.addInitScript(() => {
+    const now = Date.now.bind(Date)
+    Date.now = () => now() + 7_200_000
+  })
+  await signIn(page)
+  const { job, joints } = await jobOf(page, PVC)
+  await page.goto(`/job/${job}/make/${joints[0]}`)
+  await interfaceKept(page)
+  const written = async () => (await eventsOf(page, job)).filter((e) => e.kind === 'step-done').length
+  await page.getByRole('button', { name: /Fits, marked/ }).click()
+  await expect.poll(written).toBe(1)
+  for (let seen = page.getByRole('button', { name: 'Seen', exact: true }); await seen.count();)
+    await seen.first().click()
+  await page.getByRole('button', { name: /Cleaned, cement on/ }).click()
+  await expect.poll(written).toBe(2)
+  const h1 = page.getByRole('heading', { level: 1 })
+  await expect(h1).toContainText('within')
+  await context.setOffline(true)
+  await page.reload()
+  await expect(page.getByText(/No signal/).first()).toBeVisible()
+  // The window that opened a moment ago did not open two hours ago.
+  await expect(h1).toContainText(/within|Too late/)
+  await expect(h1).not.toContainText(/[12] h/)
   await context.close()
 })
