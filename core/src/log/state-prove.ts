@@ -42,7 +42,10 @@ export interface Section {
   /** Steps done after a test. */
   after: { step: string; by: string; atS: number; fromS: number | null; how: string }[]
 }
-/** A section of which nothing was said yet. */
+/**
+ * A section of which nothing was said yet.
+ * @example blankSection('s').state // 'not known'
+ */
 export const blankSection = (id: string): Section => ({
   id,
   tag: '',
