@@ -16,6 +16,7 @@ const layers = [
   ['methods'],
   ['words'],
   ['log'],
+  ['parts'],
   ['joint'],
   ['line'],
   ['cut'],

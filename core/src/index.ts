@@ -72,7 +72,8 @@ export { type Table, isGauged, jointLog, readingSaid } from './joint/joint-log.j
 export { jsonSchemaOf } from './schema/shape.js'
 export { saidOf, unsaid } from './joint/around.js'
 export { ASKED_FACTS, NOT_KNOWN, askedField } from './methods/around.js'
-export { type JointPlace, begunJoints, jointPlaces, jointSpec, lineHead, lineSeries } from './joint/lookup.js'
+export { type JointPlace, begunJoints, jointPlaces, jointSpec, lineHead } from './joint/lookup.js'
+export { type Way, matingOf, methodsOf } from './joint/way.js'
 export { type PlaceHealth, conditionsAt, placeHealth, wallHistory } from './joint/climate.js'
 export * from './joint/assess.js'
 export * from './joint/look.js'
@@ -86,7 +87,6 @@ export { arcMm, bendMarks, centreLine, offset, parseRun } from './line/bends.js'
 export * from './line/cut-length.js'
 export {
   type Entry as LineEntry,
-  FITTINGS,
   MEASURE_WORDS,
   completions,
   entryText,
@@ -95,16 +95,10 @@ export {
   useGroup,
 } from './line/entry.js'
 export { type Edit, type Edited, type Shop, difference, itemData, settle } from './line/settle.js'
-export { type Cursor, END, type Placed, isMade, placeEntry, placeTexts, standing } from './line/place.js'
-export {
-  type LineFault,
-  changeTo,
-  copyBelow,
-  lineFaults,
-  moveAfter,
-  splitWith,
-  takeOut,
-} from './line/rework.js'
+export { type Cursor, END, type Placed, placeEntry, placeTexts, standing } from './line/place.js'
+export { isMade, sizesHere } from './line/size-entry.js'
+export { changeTo, copyBelow, moveAfter, splitWith, takeOut } from './line/rework.js'
+export { type LineFault, lineFaults } from './line/faults.js'
 export { type Touched, cutOutTouches, toolTouches } from './line/touches.js'
 export { copied, nextItemTag, renumbered } from './line/tags.js'
 export {
@@ -141,15 +135,28 @@ export {
   readSchedule,
 } from './line/schedule.js'
 export {
+  type EndAt,
   blockEnd,
-  branchSize,
   branches,
+  endMet,
   fittingAt,
-  hasBranch,
   inBranch,
   neighbours,
+} from './parts/neighbours.js'
+export {
+  type End,
+  branchEnds,
+  branchSize,
+  endOf,
+  endSize,
+  hasBranch,
   outlet,
-} from './joint/neighbours.js'
+  partOf,
+  pipeOf,
+  usualOf,
+} from './parts/ends.js'
+export { elbowAngle, partNamed, partNames } from './parts/vocabulary.js'
+export { type Mating, mate } from './parts/mating.js'
 export { clearanceFindings, clearancesOf } from './line/clearances.js'
 export * from './line/piece.js'
 export { type Laid, type LaidJoint, type LaidPart, type Stem, layOut } from './line/layout.js'

@@ -116,7 +116,12 @@ describe('groups and completion', () => {
     expect(shape(again)).toEqual(shape(first))
   })
   it('completion offers what was typed lately first, then fittings, groups and ways', () => {
-    expect(completions('t', ['tee 63', 'valve 63'], ['trap'])).toEqual(['tee 63', 'tee', 'tank adapter'])
+    expect(completions('t', ['tee 63', 'valve 63'], ['trap'])).toEqual([
+      'tee 63',
+      'tee',
+      'trap',
+      'tank adapter',
+    ])
     expect(completions('use', [], ['drop'])).toEqual(['use drop'])
     expect(completions('', ['tee 63'], [])).toEqual([])
     expect(completions('tee 63', ['tee 63'], [])).toEqual([])

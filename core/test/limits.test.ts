@@ -1,4 +1,5 @@
 import { contentsOf, foldJob, limitsOf } from '../src/index.js'
+import { Bench } from './line-bench.js'
 import { type Log, SECTION, lineJob } from './make-job.js'
 
 function sectionOf(how: Record<string, unknown>, size: string, plan: Record<string, unknown> = {}) {
@@ -12,6 +13,8 @@ function sectionOf(how: Record<string, unknown>, size: string, plan: Record<stri
   return { limits: limitsOf(state, section), contents: contentsOf(state, section) }
 }
 const PSI = 0.0689475729
+const NAMES = (limits: readonly { name: string; ratingBar: number }[]): [string, number][] =>
+  limits.map((l) => [l.name, Math.round(l.ratingBar / PSI)])
 
 describe('what the pipe itself may take', () => {
   it('counts where the series of its walls was said, at the temperature of the test', () => {
@@ -48,5 +51,48 @@ describe('what the pipe itself may take', () => {
       sectionOf({ method: 'solder', material: 'copper', school: 'metric', series }, 'd28').contents
         .narrowestBoreMm
     expect([bore(undefined), bore('Table X'), bore('Table Y')]).toEqual([25, 26.2, 25.6])
+  })
+  // ASTM D1785: Sch 80 pipe of NPS 1 bears 630 psi at 73 °F, threaded half of that; Sch 40 (450 psi) is not threaded.
+  it.each([
+    [
+      'Sch 80',
+      ['adapter 1 x 1 mip', 'coupling 1 fip of brass'],
+      [
+        ['Thread NPS 1 Sch 80', 315],
+        ['Pipe NPS 1 Sch 80', 630],
+      ],
+    ],
+    [
+      'Sch 40',
+      ['adapter 1 x 1 mip', 'coupling 1 fip of brass'],
+      [
+        ['Thread NPS 1 Sch 40', 225],
+        ['Pipe NPS 1 Sch 40', 450],
+      ],
+    ],
+    [
+      'Sch 80',
+      ['valve 1 fip of brass'],
+      [
+        ['Thread NPS 1 Sch 80', 315],
+        ['Pipe NPS 1 Sch 80', 630],
+      ],
+    ],
+    [
+      'Sch 40',
+      ['valve 1 fip of brass'],
+      [
+        ['Thread NPS 1 Sch 40', 0],
+        ['Pipe NPS 1 Sch 40', 450],
+      ],
+    ],
+  ] as const)('threaded plastic takes half: %s, %j', (series, entries, limits) => {
+    const b = new Bench({ method: 'solvent-cement', material: 'pvc', school: 'inch', series })
+    for (const entry of ['elbow 90 1', '20', ...entries])
+      expect([entry, b.type(entry)]).toEqual([entry, 'ok'])
+    const jointIds = b.line.items.flatMap((i) => i.joints).filter((id) => id !== null)
+    b.log.put('section-set', { sectionId: SECTION, tag: 'S', jointIds })
+    const section = b.state.sections.get(SECTION)
+    expect(section && NAMES(limitsOf(b.state, section))).toEqual(limits)
   })
 })

@@ -20,9 +20,12 @@ export class Bench {
   readonly begun = new Set<string>()
   readonly newId = (): string => uuid(this.n++)
   cursor: Cursor = END
-  constructor() {
-    const head = { tag: 'Q2', name: 'n', method: 'solvent-cement', material: 'pvc-u', school: 'metric' }
-    this.log.put('line-set', { lineId: LINE, ...head, placeId: uuid(1) })
+  /** @param head what differs from a metric line of cemented PVC-U. */
+  constructor(
+    head: { method?: string; material?: string; school?: 'inch' | 'metric'; series?: string } = {},
+  ) {
+    const usual = { tag: 'Q2', name: 'n', method: 'solvent-cement', material: 'pvc-u', school: 'metric' }
+    this.log.put('line-set', { lineId: LINE, ...usual, ...head, placeId: uuid(1) })
   }
   get state(): JobState {
     return foldJob(this.log.events)
@@ -41,7 +44,7 @@ export class Bench {
     return 'ok'
   }
   type(...texts: string[]): string {
-    const placed = placeTexts(this.line, texts, this.cursor, this.shop, { units: 'metric' })
+    const placed = placeTexts(this.line, texts, this.cursor, this.shop, { units: this.line.school })
     if (placed.ok) this.cursor = placed.cursor
     return this.take(placed)
   }
@@ -55,7 +58,7 @@ export class Bench {
   /** Joints as `tag:piece>fitting`, in order. */
   joints = (): string[] =>
     [...jointPlaces(this.state).values()].map((p) =>
-      `${p.tag}:${p.piece.tag}>${p.fitting?.tag ?? '-'}${p.branch ? ' branch' : ''}`.replaceAll('Q2/', ''),
+      `${p.tag}:${p.part.tag}>${p.fitting?.tag ?? '-'}${p.branch ? ' branch' : ''}`.replaceAll('Q2/', ''),
     )
 }
 export const bench = (...texts: string[]): Bench => {

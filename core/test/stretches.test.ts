@@ -16,7 +16,7 @@ function placesOf(b: Bench) {
   }
 }
 const told = (b: Bench, line: Line = b.line) =>
-  stretchesOf(b.state, line).map((s) => [s.from.tag.slice(3), s.to.tag.slice(3), s.size, s.guessed])
+  stretchesOf(b.state, line).map((s) => [s.from.tag.slice(3), s.to.tag.slice(3), s.pipe.size, s.guessed])
 
 describe('straight stretches', () => {
   it('from the middle of one turn to the middle of the next, the longest first', () => {
@@ -61,10 +61,10 @@ describe('straight stretches', () => {
     expect(b.type('..')).toBe('ok')
     const c = bench('elbow 110', '1500', 'tee 110 63', '900', 'cap')
     const tee = c.item('Q2/F02')
-    c.cursor = { after: tee.id, branch: true }
+    c.cursor = { after: tee.id, branch: 2 }
     expect(c.type('400', 'cap')).toBe('ok')
     const at = placesOf(c)
-    const branch = stretchesOf(c.state, c.line).find((s) => s.size === 'd63')
+    const branch = stretchesOf(c.state, c.line).find((s) => s.pipe.size === 'd63')
     expect([branch?.from.tag, branch?.guessed]).toEqual(['Q2/F02', false])
     expect(branch?.lengthMm).toBeCloseTo(at.centre('F04') - at.centre('F02'), 6)
     // The way through is one stretch still: a branch is no turn.

@@ -33,6 +33,7 @@ export const toyMethod: Method<ToySpec> = {
   differs: [],
   examples: [{ school: 'metric', spec: { material: 'toy', size: 'd40' } }],
   joins: {},
+  ends: [{ kind: 'toy-end', meets: 'plain', said: ['toyed'] }],
   fields: [{ key: 'size', label: msg('toy-size'), needed: true, control: 'size' }],
   sizes: () => ['d40'],
   inserts: true,

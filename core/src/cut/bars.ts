@@ -1,10 +1,10 @@
 import type { Reader } from '../units/format.js'
 import { greatest } from '../units/extent.js'
-import { lineSeries } from '../joint/lookup.js'
-import type { JobState, Line } from '../log/state.js'
+import type { JobState } from '../log/state.js'
 import type { Offcut, StockSet } from '../log/stock-set.js'
 import { named } from '../words/words.js'
 import { CLOSING_SPARE_MM } from './closing.js'
+import { type Pipe, pipeOf } from '../parts/ends.js'
 import { allPieces } from '../line/piece.js'
 import type { Bar, StockInput } from './stock/model.js'
 
@@ -13,8 +13,7 @@ export interface BarGroup {
   pipe: string
   pieces: { id: string; tag: string; lengthMm: number }[]
 }
-const pipeOf = (line: Line, size: string): string =>
-  [line.material, size, lineSeries(line) ?? ''].join(' ').trim()
+const pipeName = ({ material, size, series }: Pipe): string => [material, size, series ?? ''].join(' ').trim()
 
 /**
  * A pipe of a group or an offcut, as people say it.
@@ -30,7 +29,7 @@ export function barGroups(state: JobState): BarGroup[] {
   const out = new Map<string, BarGroup>()
   for (const piece of allPieces(state)) {
     if (piece.isCut || piece.cutMm.value === null) continue
-    const pipe = pipeOf(piece.line, piece.item.size)
+    const pipe = pipeName(pipeOf(piece.line, piece.item))
     let group = out.get(pipe)
     if (!group) out.set(pipe, (group = { pipe, pieces: [] }))
     // What goes in last is cut over, and then to site measure.

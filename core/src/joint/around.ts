@@ -20,5 +20,5 @@ export function saidOf(state: JobState, place: JointPlace): Said {
 /** What the rules of choice of this joint depend on and nobody has said yet. */
 export const unsaid = (state: JobState, place: JointPlace): readonly AskedFact[] => {
   const said = saidOf(state, place)
-  return (methodOf(place.line.method)?.asks ?? []).filter((fact) => (said[fact] ?? null) === null)
+  return (methodOf(place.way.method)?.asks ?? []).filter((fact) => (said[fact] ?? null) === null)
 }

@@ -50,7 +50,7 @@ interface Spelled {
 const readSpec = onceEach(
   (place: JointPlace, _method: Method | null, pinned: Ctx) => {
     const part = Object.values(saidByPart(place, pinned.pin.rules)).join()
-    return `${place.line.id} ${place.piece.size} ${pinned.school} ${pinned.pin.chart} ${part}`
+    return `${place.way.key} ${pinned.school} ${pinned.pin.chart} ${part}`
   },
   (state: JobState, place, method, pinned): Spelled => {
     const raw = jointSpec(state, place, pinned.pin.chart, pinned.pin.rules)
@@ -94,9 +94,9 @@ const NOTHING_DONE: ReadonlySet<string> = new Set()
 /** Rules a joint was begun under, or would be. */
 const pinOf = (state: JobState, place: JointPlace, life: LifeState | null): RulesPin =>
   life?.pin ?? {
-    rules: methodOf(place.line.method)?.version ?? 1,
+    rules: methodOf(place.way.method)?.version ?? 1,
     chart: newestChart(state),
-    school: place.line.school,
+    school: place.way.school,
     table: state.job.table,
   }
 
@@ -148,7 +148,7 @@ export function jointFacts(
   if (!place) return null
   const joint = state.joints.get(jointId) ?? NEW_JOINT
   const last = joint.lives.at(-1)
-  const method = methodOf(place.line.method) ?? null
+  const method = methodOf(place.way.method) ?? null
   const raw = last && last.cutOutAtS === undefined ? last : null
   const spelled = readSpec(state, place, method, bareContext(pinOf(state, place, raw), mode))
   const { spec, byId } = spelled

@@ -1,45 +1,47 @@
 import { ANY_METHOD, type ChartRow, chartSource } from '../methods/charts.js'
 import { methodOf } from '../methods/registry.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
-import { seriesKey } from '../sizes/walls.js'
 import type { SourceId } from '../sources/source.js'
-import { fittingAt, inBranch } from './neighbours.js'
+import { fittingAt, inBranch } from '../parts/neighbours.js'
+import { type Way, wayOf } from './way.js'
 import type { Item, JobState, Line } from '../log/state.js'
 import { once, onceEach } from '../units/memo.js'
 
-/** Where a joint sits: its line, its piece, which end, and the fitting it goes into. */
+/** Where a joint sits: its line, the part whose end it is, which end, and the fitting that this end meets. */
 export interface JointPlace {
   jointId: string
   tag: string
   line: Line
-  piece: Item
+  /** A piece, or a fitting that stands on the one before it. */
+  part: Item
   end: 0 | 1
   fitting: Item | null
   /** It goes into the fitting's branch, not its run. */
   branch: boolean
+  /** How it is made. */
+  way: Way
 }
 
 /** Every joint that the lines define. Worked out once for a state. */
 export const jointPlaces = once((state: JobState): ReadonlyMap<string, JointPlace> => {
   const index = new Map<string, JointPlace>()
   for (const line of state.lines.values())
-    for (const piece of line.items) {
-      if (piece.type !== 'piece') continue
+    for (const part of line.items)
       for (const end of [0, 1] as const) {
-        const jointId = piece.joints[end]
+        const jointId = part.joints[end]
         if (!jointId) continue
-        const fitting = fittingAt(line.items, piece, end)
+        const fitting = fittingAt(line.items, part, end)
         index.set(jointId, {
           jointId,
-          tag: piece.jointTags[end] ?? '',
+          tag: part.jointTags[end] ?? '',
           line,
-          piece,
+          part,
           end,
           fitting,
-          branch: inBranch(piece, end, fitting),
+          branch: inBranch(part, end, fitting),
+          way: wayOf(line, part, end, fitting),
         })
       }
-    }
   return index
 })
 
@@ -108,11 +110,12 @@ function cureOf(times: readonly Charted[]): ChartCure {
 }
 
 /** Fields that the part a joint goes into answers by its name. */
-export function saidByPart({ line, fitting }: JointPlace, rules: number): Record<string, string> {
-  const name = fitting?.fitting ?? ''
+export function saidByPart({ way, fitting, part }: JointPlace, rules: number): Record<string, string> {
+  const names = [fitting?.fitting ?? '', part.fitting ?? '']
   return Object.fromEntries(
-    (methodOf(line.method)?.fields ?? []).flatMap(({ key, byPart }) => {
-      const said = byPart && rules >= byPart.fromRules ? byPart.says[name] : undefined
+    (methodOf(way.method)?.fields ?? []).flatMap(({ key, byPart }) => {
+      const says = byPart && rules >= byPart.fromRules ? byPart.says : {}
+      const said = names.map((name) => says[name]).find((x) => x !== undefined)
       return said === undefined ? [] : [[key, said]]
     }),
   )
@@ -129,19 +132,19 @@ export function jointSpec(
   chart: string | null = newestChart(state),
   rules = Infinity,
 ): Record<string, unknown> {
-  const { method, material } = place.line
-  const chartSays = charted(state, { method, material, size: place.piece.size }, chart)
+  const { method, material, size, details, series } = place.way
+  const chartSays = charted(state, { method, material, size }, chart)
   return {
     from: {},
-    ...place.line.details,
+    ...details,
     ...saidByPart(place, rules),
     ...chartSays,
-    material: place.line.material,
-    size: place.piece.size,
-    school: place.line.school,
-    schedule: place.line.schedule,
-    wallSeries: lineSeries(place.line),
-    socketDepthMm: chartSays.socketDepthMm ?? place.line.details.socketDepthMm ?? null,
+    material,
+    size,
+    school: place.way.school,
+    schedule: place.way.schedule,
+    wallSeries: series,
+    socketDepthMm: chartSays.socketDepthMm ?? details.socketDepthMm ?? null,
     checkOffsetMm: state.job.checkOffsetMm,
     pressureService: place.line.said?.service !== 'drain',
   }
@@ -152,10 +155,6 @@ export function lineHead(line: Line): Omit<Line, 'id' | 'items' | 'said'> {
   const { id: _id, items: _items, said: _said, ...head } = line
   return head
 }
-/** Series of a line's walls as they are looked up; null where nobody said: the usual one stands. */
-export const lineSeries = (line: Pick<Line, 'series' | 'schedule'>): string | null =>
-  seriesKey(line.series ?? line.schedule)
-
 /** Joints with a life that is begun and not cut out: they stay what they are. */
 export const begunJoints = once((state: JobState): ReadonlySet<string> => {
   const live = [...state.joints.values()].filter((joint) => {

@@ -1,7 +1,8 @@
 import { type Finding, finding, msg } from '../sources/source.js'
 import { type JointPlace, jointPlaces } from '../joint/lookup.js'
 import type { Item, JobState, Line } from '../log/state.js'
-import { isMade } from './place.js'
+import { rootOf } from '../parts/neighbours.js'
+import { isMade } from './size-entry.js'
 import { type Edited, type Shop, itemData, settle } from './settle.js'
 
 /**
@@ -26,6 +27,10 @@ export const putOf = (item: Item): { itemId: string; item: Record<string, unknow
   item: itemData(item),
 })
 
+/** Every size that a part speaks of. */
+const sizesIn = (item: Item): string[] =>
+  [item.size, item.size2, ...(item.ends ?? []).map((end) => end.size)].filter((s): s is string => Boolean(s))
+
 /**
  * Brings a carrier up to date with its containment line: the same fittings, measures and branches in the carrier's own
  * sizes. Parts are known again by their tags, else by their place.
@@ -37,7 +42,7 @@ export function carrierEdits(
   sizes: Readonly<Record<string, string>>,
   shop: Shop,
 ): Edited {
-  for (const size of new Set(outer.items.flatMap((i) => [i.size, ...(i.size2 ? [i.size2] : [])]))) {
+  for (const size of new Set(outer.items.flatMap(sizesIn))) {
     const inner = sizes[size]
     if (!inner) return { ok: false, why: msg('carrier-size-missing', { size }) }
     if (!isMade(carrier, inner))
@@ -54,7 +59,8 @@ export function carrierEdits(
   const wanted = outer.items.map((item, at): Item => {
     const joint = (end: 0 | 1): string | null =>
       item.joints[end] === null ? null : (had[at]?.joints[end] ?? shop.newId())
-    const run = item.run && (ids.get(item.run) ?? item.run)
+    const root = item.run && rootOf(item.run)
+    const run = root && item.run?.replace(root, ids.get(root) ?? root)
     return {
       id: ids.get(item.id) as string,
       cut: had[at]?.cut ?? null,
@@ -69,6 +75,10 @@ export function carrierEdits(
       joints: [joint(0), joint(1)],
       jointTags: [own(item.jointTags[0]), own(item.jointTags[1])],
       ...(run ? { run } : {}),
+      // Its own sockets are as usual in it; what was said of the containment's ends is theirs.
+      ...(item.ends?.some((end) => end.size)
+        ? { ends: item.ends.map(({ size }) => (size ? { size: sizes[size] as string } : {})) }
+        : {}),
     }
   })
   return settle(carrier, wanted, shop)
@@ -78,7 +88,7 @@ export function carrierEdits(
 export function twinJoint(state: JobState, place: JointPlace): { place: JointPlace; inner: boolean } | null {
   const outer = outerLine(state, place.line)
   const other = outer ?? carrierOf(state, place.line)
-  const id = other?.items[place.line.items.indexOf(place.piece)]?.joints[place.end]
+  const id = other?.items[place.line.items.indexOf(place.part)]?.joints[place.end]
   const twin = id ? jointPlaces(state).get(id) : undefined
   return twin ? { place: twin, inner: outer === null } : null
 }

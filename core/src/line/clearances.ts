@@ -8,10 +8,10 @@ import { NEUTRAL_CTX, type PieceCut } from './piece.js'
 /** Clearances that a joint's method asks for; none where nothing is known of the joint. */
 export function clearancesOf(state: JobState, jointId: string): readonly Clearance[] {
   const place = jointPlaces(state).get(jointId)
-  const method = place && methodOf(place.line.method)
+  const method = place && methodOf(place.way.method)
   const parsed = place && method?.parse(jointSpec(state, place))
   if (!place || !method || !parsed?.ok) return []
-  const { school } = place.line
+  const { school } = place.way
   return method.clearances(parsed.spec, {
     ...NEUTRAL_CTX,
     school,

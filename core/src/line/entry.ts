@@ -4,26 +4,13 @@ import { type Reader, type System, inchFraction, systemOf } from '../units/quant
 import { parseLength, parseQuantity, unusualHere } from '../units/parse.js'
 import { USUAL } from '../units/usual.js'
 import { MM_PER_INCH } from '../units/units.js'
-import type { Bend, Item } from '../log/state.js'
+import type { Bend, Item, PartWay } from '../log/state.js'
+import { methodOf } from '../methods/registry.js'
+import { partNames } from '../parts/vocabulary.js'
+import { type FittingEntry, fittingEntry, fittingText, suffixOf } from './fitting-entry.js'
 import { parseRun } from './bends.js'
 import type { Code } from '../sources/wording.js'
 
-/** Fittings the entry line knows; the first of each pair is what is stored. */
-export const FITTINGS: readonly (readonly [string, readonly string[]])[] = [
-  ['elbow 90', ['elbow 90', 'elbow', 'ell']],
-  ['elbow 45', ['elbow 45']],
-  ['tee', ['tee', 't']],
-  ['reducer', ['reducer', 'red']],
-  ['coupling', ['coupling', 'socket', 'coup']],
-  ['slip coupling', ['slip coupling', 'slip']],
-  ['union', ['union']],
-  ['valve', ['valve', 'ball valve']],
-  ['gate valve', ['gate valve', 'gate']],
-  ['butterfly valve', ['butterfly valve', 'butterfly']],
-  ['flange', ['flange']],
-  ['cap', ['cap', 'end cap']],
-  ['tank adapter', ['tank adapter', 'tank']],
-]
 export const MEASURE_WORDS = {
   'centre-centre': 'c-c',
   'centre-face': 'c-f',
@@ -45,7 +32,7 @@ export const LONGEST_MM = 100_000
 const WIDEST_GAP_MM = 100
 
 export type Entry =
-  | { ok: true; type: 'fitting'; fitting: string; sizes: string[]; tag: string | null }
+  | FittingEntry
   /** `measuredMm` is null for a piece that is still to be measured. */
   | {
       ok: true
@@ -54,9 +41,11 @@ export type Entry =
       measuredMm: number | null
       bend?: Bend
       gapMm?: number
+      way?: PartWay
     }
   | { ok: true; type: 'repeat'; times: number }
-  | { ok: true; type: 'branch' }
+  /** The second: the other one of a cross. */
+  | { ok: true; type: 'branch'; second: boolean }
   | { ok: true; type: 'back' }
   | { ok: false; why: Msg }
 
@@ -68,52 +57,35 @@ export type Entry =
  */
 export function parseEntry(text: string, reader: Reader, offered: readonly string[] = []): Entry {
   const words = text.trim().toLowerCase().replace(/\s+/g, ' ')
-  const no = (code: Code, params: Record<string, string | number> = {}): Entry => ({
+  const no = (code: Code, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
     ok: false,
     why: msg(code, { text: text.trim(), ...params }),
   })
   const repeat = /^x(\d{1,2})$/.exec(words)
   if (repeat && Number(repeat[1]) > 0) return { ok: true, type: 'repeat', times: Number(repeat[1]) }
-  if (words === 'branch') return { ok: true, type: 'branch' }
+  if (words === 'branch' || words === 'branch 2')
+    return { ok: true, type: 'branch', second: words.endsWith('2') }
   if (words === '..') return { ok: true, type: 'back' }
-  if (words.startsWith('bent ')) return bentEntry(words, reader, no)
-  const unmeasured = /^(\?|pipe)(?: (\S+))?$/.exec(words)
-  if (unmeasured) {
-    const measure = MEASURES[unmeasured[2] ?? 'c-c']
-    return measure ? { ok: true, type: 'piece', measure, measuredMm: null } : no('entry-not-understood')
+  if (/^(?:bent |\?|pipe(?: |$)|[-\d])/.test(words)) {
+    const suffix = suffixOf(words, reader)
+    if ('ok' in suffix) return suffix
+    const piece = pieceSaid(suffix.rest, reader, no)
+    return piece.ok && suffix.way ? { ...piece, way: suffix.way } : piece
   }
-  if (/^[-\d]/.test(words)) return pieceEntry(words, reader, no)
   const tag = / tag (\S+)$/i.exec(text.trim())?.[1] ?? null
   const body = words.replace(/ tag \S+$/, '')
-  const names = FITTINGS.flatMap(([name, words]) => words.map((w) => ({ name, w }))).sort(
-    (a, b) => b.w.length - a.w.length,
-  )
-  const hit = names.find(({ w }) => body === w || body.startsWith(`${w} `))
-  if (!hit) return no('entry-not-understood')
-  const rest = body.slice(hit.w.length).trim()
-  const sizes = rest ? rest.split(/(?<!dn|nps|cts|od|bpe)[ x]+/).map((s) => sizeFor(s, reader, offered)) : []
-  return { ok: true, type: 'fitting', fitting: hit.name, sizes, tag }
+  return fittingEntry(body, reader, offered, tag) ?? no('entry-not-understood')
 }
 
-/** Families that a bare figure may mean, likeliest first. */
-const BARE: Readonly<Record<System, readonly string[]>> = {
-  metric: ['d', 'DN '],
-  inch: ['NPS ', 'CTS ', 'OD ', 'BPE '],
+type PieceEntry = Extract<Entry, { type: 'piece' }> | { ok: false; why: Msg }
+function pieceSaid(words: string, reader: Reader, no: No): PieceEntry {
+  if (words.startsWith('bent ')) return bentEntry(words, reader, no)
+  const unmeasured = /^(\?|pipe)(?: (\S+))?$/.exec(words)
+  if (!unmeasured) return pieceEntry(words, reader, no)
+  const measure = MEASURES[unmeasured[2] ?? 'c-c']
+  return measure ? { ok: true, type: 'piece', measure, measuredMm: null } : no('entry-not-understood')
 }
-/**
- * A typed size as sizes are written: by its own family, else by what the line's pipe is made in.
- * @example sizeFor('50', { units: 'metric' }, ['d50', 'd63']) // 'd50'
- */
-export function sizeFor(typed: string, reader: Reader, offered: readonly string[]): string {
-  const named = /^(dn|nps|cts|od|bpe) ?(.+)$/.exec(typed)
-  if (named) return `${(named[1] as string).toUpperCase()} ${named[2]}`
-  if (offered.includes(typed)) return typed
-  const figure = typed.replace(/^d/, '')
-  const made = BARE[reader.units].map((f) => `${f}${figure}`).find((s) => offered.includes(s))
-  return made ?? `${BARE[reader.units][0]}${figure}`
-}
-
-function pieceEntry(typed: string, reader: Reader, no: No): Entry {
+function pieceEntry(typed: string, reader: Reader, no: No): PieceEntry {
   const gap = / gap (.+)$/.exec(typed)
   const rest = gap ? typed.slice(0, gap.index) : typed
   const gapMm = gap ? parseLength(gap[1] as string, reader) : undefined
@@ -141,9 +113,9 @@ export function doubtfulLength(text: string, reader: Reader): { own: string; oth
   return { own: as(own as string), other: as(other as string) }
 }
 
-type No = (code: Code, p?: Record<string, string | number>) => Entry
+type No = (code: Code, p?: Record<string, string | number>) => { ok: false; why: Msg }
 /** A bent tube: legs and turns, its radius, and what the first and last leg were measured to. */
-function bentEntry(said: string, reader: Reader, no: No): Entry {
+function bentEntry(said: string, reader: Reader, no: No): PieceEntry {
   const match = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(said)
   const run = match && parseRun(match[1] as string, (text) => parseLength(text, reader))
   const radiusMm = match && parseLength(match[2] as string, reader)
@@ -160,34 +132,41 @@ function bentEntry(said: string, reader: Reader, no: No): Entry {
   }
 }
 
-/** A part as the entry that sets it out. @param reader whose figures they are. @param after the size that came before it. */
-export function entryText(item: Item, reader: Reader, after: string | null = null): string {
+/** What is usual from a part on, as it is typed; nothing where that is as before it. */
+function wayText(way: PartWay | undefined, before: PartWay | undefined): string {
+  if (!way?.material || (way.material === before?.material && way.method === before.method)) return ''
+  const said = way.method ? methodOf(way.method)?.ends[0]?.said : undefined
+  const word = said?.find((one) => one === way.method) ?? said?.[0]
+  return ` in ${way.material.replaceAll('-', ' ')}${word ? ` ${word}` : ''}`
+}
+/**
+ * A part as the entry that sets it out. @param reader whose figures they are. @param before the size that it is put on,
+ * which need not be said again, and what was usual there.
+ */
+export function entryText(
+  item: Item,
+  reader: Reader,
+  before: { size?: string | null; way?: PartWay | undefined } = {},
+): string {
   if (item.bend) {
     const { legsMm, turnsDeg, radiusMm } = item.bend
     const run = legsMm.flatMap((legMm, i) => [
       figure(legMm, reader),
       ...(turnsDeg[i] === undefined ? [] : [String(turnsDeg[i])]),
     ])
-    return `bent ${run.join(' ')} r ${figure(radiusMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}`
+    return `bent ${run.join(' ')} r ${figure(radiusMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${wayText(item.way, before.way)}`
   }
   if (item.type === 'piece') {
+    const way = wayText(item.way, before.way)
     const gap = item.gapMm !== undefined ? ` gap ${figure(item.gapMm, reader)}` : ''
-    return `${item.measuredMm === null ? '?' : figure(item.measuredMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}`
+    return `${item.measuredMm === null ? '?' : figure(item.measuredMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}${way}`
   }
-  const sizes = [item.size, item.size2].filter((s): s is string => s !== null)
-  const same = item.size === after && sizes.length === 1
-  return [item.fitting, ...(same ? [] : sizes.map((x) => bare(x, reader)))].join(' ')
+  return fittingText(item, reader, before.size ?? null) + wayText(item.way, before.way)
 }
 const figure = (mm: number, reader: Reader): string =>
   systemOf(reader, 'length') === 'inch'
     ? inchFraction(mm / MM_PER_INCH)
     : String(Math.round(mm * 10) / 10).replace('.', reader.decimal ?? '.')
-/** A size as it is typed: the figure alone where the family is the first that a bare figure means. */
-const bare = (size: string, reader: Reader): string =>
-  size.startsWith(BARE[reader.units][0] as string)
-    ? size.slice((BARE[reader.units][0] as string).length)
-    : size
-
 /**
  * What is typed to set out a group. @param name of the group.
  * @example useGroup('drop') // 'use drop'
@@ -196,12 +175,18 @@ export const useGroup = (name: string): string => `use ${name}`
 
 /**
  * Entries that go on from what is typed, likeliest first: fittings, their sizes as last used, groups.
- * @example completions('el', [], []) // ['elbow 90', 'elbow 45']
+ * @example completions('ell', [], []) // []
+ * @example completions('un', [], []) // ['union']
  */
-export function completions(typed: string, lately: readonly string[], groups: readonly string[]): string[] {
+export function completions(
+  typed: string,
+  lately: readonly string[],
+  groups: readonly string[],
+  units: System = 'metric',
+): string[] {
   const said = typed.toLowerCase().replace(/^\s+/, '')
   if (!said) return []
-  const words = [...lately, ...FITTINGS.map(([name]) => name), ...groups.map(useGroup), 'branch', '..']
+  const words = [...lately, ...partNames(units), ...groups.map(useGroup), 'branch', '..']
   return [...new Set(words)]
     .filter((w) => w.toLowerCase().startsWith(said) && w.toLowerCase() !== said)
     .slice(0, 6)

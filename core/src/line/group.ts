@@ -8,6 +8,7 @@ export function entriesOf(items: readonly Item[], reader: Reader): string[] {
   const out: string[] = []
   let run: string | undefined = items[0]?.run
   let size: string | null = null
+  let way: Item['way']
   for (const item of items) {
     if (item.run !== run) {
       if (item.run !== undefined && byId.get(item.run)?.run === run) out.push('branch')
@@ -18,8 +19,9 @@ export function entriesOf(items: readonly Item[], reader: Reader): string[] {
         }
       run = item.run
     }
-    out.push(entryText(item, reader, size))
-    size = item.type === 'fitting' && item.size2 === null ? item.size : null
+    out.push(entryText(item, reader, { size, way }))
+    way = item.way
+    size = item.type === 'fitting' && item.size2 === null && !item.ends ? item.size : null
   }
   return out
 }

@@ -1,6 +1,7 @@
 import { greatest, smallest } from '../units/extent.js'
 import { outsideDiameterMm, parseSize } from '../sizes/size.js'
-import { fittingAt, inBranch, neighbours } from '../joint/neighbours.js'
+import { branchSize } from '../parts/ends.js'
+import { fittingAt, inBranch, neighbours, rootOf } from '../parts/neighbours.js'
 import type { Item, JobState, Line } from '../log/state.js'
 import { bodyOf } from './carrier.js'
 import { takeOffOf } from './piece.js'
@@ -64,7 +65,7 @@ function odOf(size: string): number {
 export function layOut(state: JobState, line: Line): Laid {
   const layout = new Layout(state, line)
   const ids = new Set(line.items.map((i) => i.id))
-  const attached = (i: Item): boolean => i.run === undefined || ids.has(i.run)
+  const attached = (i: Item): boolean => i.run === undefined || ids.has(rootOf(i.run))
   // What is attached to nothing is drawn behind the line, one stretch after another.
   for (const item of line.items.filter(attached)) layout.add(item, true)
   for (const item of line.items.filter((i) => !attached(i))) layout.add(item, false)
@@ -102,7 +103,7 @@ class Layout {
   }
   private startOf(run: string | null, attached: boolean): number {
     if (run === null) return 0
-    if (attached) return centreOf(this.laid.get(run))
+    if (attached) return centreOf(this.laid.get(rootOf(run)))
     return this.behindMm > 0 ? this.behindMm + 2 * APART_MM : 0
   }
   private fitting(item: Item, at: number): LaidPart {
@@ -154,7 +155,7 @@ function inLanes(
   const stems: Stem[] = []
   const byId = new Map(line.items.map((i) => [i.id, i]))
   for (const [run, span] of spans) {
-    const tee = run === null ? undefined : byId.get(run)
+    const tee = run === null ? undefined : byId.get(rootOf(run))
     const from = tee ? (laneOf.get(tee.run ?? null) ?? 0) : -1
     const atMm = tee ? centreOf(laid.get(tee.id)) : span.fromMm
     const [left, right] = [Math.min(span.fromMm, atMm), Math.max(span.toMm, atMm)]
@@ -165,7 +166,7 @@ function inLanes(
     for (let between = from + 1; between < lane; between++)
       (taken[between] ??= []).push({ fromMm: atMm, toMm: atMm })
     ;(taken[lane] ??= []).push({ fromMm: left, toMm: right })
-    if (tee) stems.push({ tee, atMm, fromLane: from, toLane: lane, odMm: odOf(tee.size2 ?? tee.size) })
+    if (tee) stems.push({ tee, atMm, fromLane: from, toLane: lane, odMm: odOf(branchSize(tee)) })
   }
   const parts = line.items.map((item) => ({
     ...(laid.get(item.id) as LaidPart),

@@ -3,8 +3,10 @@ import { type Msg, msg } from '../sources/source.js'
 import { parseSize } from '../sizes/size.js'
 import { inchToMm } from '../units/units.js'
 import type { Item, JobState, TakeOff } from '../log/state.js'
-import { FITTINGS } from './entry.js'
-import { outletsOf, takeOffName, takeOffOf } from './piece.js'
+import { partIn } from '../parts/vocabulary.js'
+import type { EndAt } from '../parts/neighbours.js'
+import { endKindSaid } from '../parts/ends.js'
+import { outletsOf, takeOffFor, takeOffOf } from './piece.js'
 import { bodyOf } from './carrier.js'
 import type { Code } from '../sources/wording.js'
 
@@ -37,8 +39,14 @@ export interface TakeOffFault {
 }
 export type TakeOffsRead = { ok: true; rows: TakeOffRow[] } | { ok: false; faults: TakeOffFault[] }
 
-/** Names a take-off may be of: every fitting, and the branch of a tee. */
-const NAMES: readonly string[] = [...FITTINGS.map(([name]) => name), 'tee branch']
+/** May a take-off be of this? Every part by its name, its branch, and each kind of its ends. */
+function isNamed(text: string): boolean {
+  const found = partIn(text)
+  if (!found) return false
+  const words = found.rest.split(' ').filter(Boolean)
+  if (words[0] === 'branch' && found.part.ends.length > 2) words.shift()
+  return words.length === 0 || (words.length === 1 && endKindSaid(words[0] as string, 'inch') !== null)
+}
 
 /**
  * Reads a maker's list of take-offs. Every bad row is named by its line; one is enough for nothing to be taken.
@@ -78,7 +86,7 @@ function readRow(cells: readonly string[]): TakeOffRow | { column: string; says:
   const [fitting = '', size = '', size2 = '', value = '', unit = '', to = '', reference = ''] = cells
   if (cells.length !== TAKE_OFF_HEADER.length)
     return bad('', 'chart-columns', { columns: cells.length, wanted: TAKE_OFF_HEADER.length })
-  if (!NAMES.includes(fitting.toLowerCase())) return bad('fitting', 'schedule-no-fitting', { text: fitting })
+  if (!isNamed(fitting.toLowerCase())) return bad('fitting', 'schedule-no-fitting', { text: fitting })
   for (const [column, text] of [
     ['size', size],
     ['second size', size2],
@@ -96,7 +104,7 @@ function readRow(cells: readonly string[]): TakeOffRow | { column: string; says:
 
 export interface LibraryRow {
   fitting: Item
-  branch: boolean
+  at: EndAt
   name: string
   sizes: string
   count: number
@@ -109,8 +117,8 @@ export function libraryOf(state: JobState): LibraryRow[] {
     for (const item of line.items) {
       if (item.type !== 'fitting') continue
       for (const outlet of outletsOf(line, bodyOf(state, line, item))) {
-        const name = takeOffName(outlet.fitting, outlet.branch)
-        const sizes = [outlet.fitting.size, outlet.fitting.size2].filter(Boolean).join(' to ')
+        const { name, size, size2 } = takeOffFor(outlet.fitting, outlet.at)
+        const sizes = [size, size2].filter(Boolean).join(' to ')
         const had = out.get(`${name} ${sizes}`)
         if (had) had.count++
         else
@@ -119,7 +127,7 @@ export function libraryOf(state: JobState): LibraryRow[] {
             name,
             sizes,
             count: 1,
-            known: takeOffOf(state, outlet.fitting, outlet.branch),
+            known: takeOffOf(state, outlet.fitting, outlet.at),
           })
       }
     }

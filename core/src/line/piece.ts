@@ -2,7 +2,8 @@ import { methodOf } from '../methods/registry.js'
 import type { Ctx, Fig, Mark, Msg } from '../methods/method.js'
 import { fig, msg, noFig } from '../sources/source.js'
 import { type JointPlace, jointPlaces, jointSpec } from '../joint/lookup.js'
-import { branches, fittingAt, hasBranch, inBranch } from '../joint/neighbours.js'
+import { branchEnds, endKindWritten, endOf, endSize, isShut, partOf } from '../parts/ends.js'
+import { type EndAt, branchRun, endMet, fittingAt, inBranch } from '../parts/neighbours.js'
 import { type Bend, type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../log/state.js'
 import { arcMm, bendMarks } from './bends.js'
 import { bodyOf } from './carrier.js'
@@ -16,6 +17,8 @@ export interface PieceEnd {
   fitting: Item | null
   /** It goes into the fitting's branch. */
   branch: boolean
+  /** The end of the fitting that it meets. */
+  met: EndAt
   depthMm: Fig | null
   checkMarkMm: Fig | null
   /** How far its method sands the pipe; null where it does not. */
@@ -47,12 +50,23 @@ export interface PieceCut {
 }
 
 /** A fitting's take-off as the job knows it; a reducer has one for each way round, a tee one of its branch. */
-export function takeOffOf(state: JobState, fitting: Item, branch = false): TakeOff | null {
-  return state.takeOffs.get(takeOffKey(takeOffName(fitting, branch), fitting.size, fitting.size2)) ?? null
+export function takeOffOf(state: JobState, fitting: Item, at: EndAt = 0): TakeOff | null {
+  const { name, size, size2 } = takeOffFor(fitting, at)
+  return state.takeOffs.get(takeOffKey(name, size, size2)) ?? null
 }
-/** What a take-off is kept under: the branch of a tee has its own. */
-export const takeOffName = (fitting: Item, branch: boolean): string =>
-  `${fitting.fitting ?? ''}${branch ? ' branch' : ''}`
+/**
+ * What a take-off is kept under: the branch of a tee has its own, and so has each kind of end of a part that is made
+ * with several. As usual one figure stands for the way in and the way on.
+ */
+export function takeOffFor(fitting: Item, at: EndAt): { name: string; size: string; size2: string | null } {
+  const branch = at >= 2 ? ' branch' : ''
+  const name = `${fitting.fitting ?? ''}${branch}`
+  if (!fitting.ends) return { name, size: fitting.size, size2: fitting.size2 }
+  const kind = fitting.ends[at]?.kind
+  const size = endSize(fitting, at)
+  const other = endSize(fitting, at === 0 ? 1 : 0)
+  return { name: kind ? `${name} ${endKindWritten(kind)}` : name, size, size2: other === size ? null : other }
+}
 
 /** A context for what depends on neither climate nor pin. */
 export const NEUTRAL_CTX: Omit<Ctx, 'school' | 'pin'> = {
@@ -65,19 +79,19 @@ export const NEUTRAL_CTX: Omit<Ctx, 'school' | 'pin'> = {
 
 type EndMarks = Pick<PieceEnd, 'depthMm' | 'checkMarkMm' | 'sandMm' | 'ownGapMm'>
 const NO_MARKS: EndMarks = { depthMm: null, checkMarkMm: null, sandMm: null, ownGapMm: 0 }
-/** Depth and check mark of a joint's pipe end. Joints of one line and size share them: worked out once for a state. */
-const marksOf = onceEach((place: JointPlace) => `${place.line.id} ${place.piece.size}`, readMarks)
+/** Depth and check mark of a joint's pipe end. Joints made one way share them: worked out once for a state. */
+const marksOf = onceEach((place: JointPlace) => place.way.key, readMarks)
 function readMarks(state: JobState, place: JointPlace): EndMarks {
-  const { line } = place
-  const method = methodOf(line.method)
+  const { method: id, school } = place.way
+  const method = methodOf(id)
   const parsed = method?.parse(jointSpec(state, place))
   // Ends that meet face to face add nothing to the length.
   const face = method && !method.inserts ? { depthMm: fig(0, 'cp-face-to-face') } : {}
   if (!method || !parsed?.ok) return { ...NO_MARKS, ...face }
   const insertion = method.insertion(parsed.spec, {
     ...NEUTRAL_CTX,
-    school: line.school,
-    pin: { rules: 1, chart: null, school: line.school, table: state.job.table },
+    school,
+    pin: { rules: 1, chart: null, school, table: state.job.table },
   })
   const mark = (kind: Mark['kind']): Fig | null =>
     insertion.marks.find((m) => m.kind === kind)?.fromEndMm ?? null
@@ -103,11 +117,12 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       jointTag: item.jointTags[end],
       fitting,
       branch,
+      met: fitting ? endMet(item, end, fitting) : 0,
       ...(place ? marksOf(state, place) : NO_MARKS),
-      takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting), branch) : null,
+      takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting), endMet(item, end, fitting)) : null,
     }
   }) as [PieceEnd, PieceEnd]
-  const isCut = cutStands(state, line, item)
+  const isCut = cutStands(state, item)
   const bent = item.bend ? bentCut(item, item.bend, ends) : null
   const cutMm = bent?.cutMm ?? cutFigure(item, ends)
   const taken = (end: 0 | 1): number =>
@@ -151,7 +166,7 @@ function cutFigure(item: Item, ends: readonly PieceEnd[]): Fig {
     cut.field.endsWith('takeOffMm')
       ? msg('take-off-unknown', {
           fitting: end?.fitting
-            ? `${takeOffName(end.fitting, end.branch)} ${end.fitting.size}`
+            ? Object.values(takeOffFor(end.fitting, end.met)).join(' ').trim()
             : 'the fitting',
         })
       : msg('depth-unknown', { joint: end?.jointTag ?? item.tag }),
@@ -236,20 +251,29 @@ export const allPieces = (state: JobState): PieceCut[] =>
     line.items.filter((i) => i.type === 'piece').map((i) => pieceCut(state, line, i)),
   )
 
-/** One take-off of a fitting: of its run, or of its branch. */
+/** One take-off of a fitting: to the first of the ends that share it. */
 export interface Outlet {
   fitting: Item
-  branch: boolean
+  at: EndAt
 }
 /** Take-offs that a fitting has: that of its run, and that of its branch where one goes off. */
 export function outletsOf(line: Line, fitting: Item): Outlet[] {
-  const run = { fitting, branch: false }
-  return hasBranch(fitting) && branches(line.items, fitting) ? [run, { fitting, branch: true }] : [run]
+  const runs = new Set(line.items.map((i) => i.run))
+  const ats = partOf(fitting).ends.flatMap((_, i): EndAt[] => {
+    const at = i as EndAt
+    const used = at < 2 || (branchEnds(fitting).includes(at) && runs.has(branchRun(fitting.id, at)))
+    return used && !isShut(endOf(line, fitting, at).kind) ? [at] : []
+  })
+  const seen = new Set<string>()
+  return ats.flatMap((at) => {
+    const key = Object.values(takeOffFor(fitting, at)).join('~')
+    return seen.has(key) ? [] : (seen.add(key), [{ fitting, at }])
+  })
 }
 /** What still stands in the way of cutting, counted for a line's headline. */
 export const unknownTakeOffs = (state: JobState, line: Line): Outlet[] =>
   line.items
     .filter((i) => i.type === 'fitting')
     .flatMap((i) => outletsOf(line, i))
-    .filter((o) => !takeOffOf(state, bodyOf(state, line, o.fitting), o.branch))
+    .filter((o) => !takeOffOf(state, bodyOf(state, line, o.fitting), o.at))
 export type { Msg }

@@ -1,18 +1,22 @@
 import type { Msg } from '../methods/method.js'
-import { methodOf } from '../methods/registry.js'
 import { msg } from '../sources/source.js'
-import { blockEnd, branchSize, hasBranch, neighbours, outlet } from '../joint/neighbours.js'
+import { branchEnds, endOf, hasBranch } from '../parts/ends.js'
+import { mate } from '../parts/mating.js'
+import { type EndAt, blockEnd, branchRun, neighbours, rootOf } from '../parts/neighbours.js'
+import { type FittingEntry, typedEnds } from './fitting-entry.js'
+import { type Before, endedItem, wayFrom } from './fitting-item.js'
 import type { Item, Line } from '../log/state.js'
 import type { Reader } from '../units/quantity.js'
 import { type Entry, parseEntry } from './entry.js'
+import { sizesHere } from './size-entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
 import type { Code } from '../sources/wording.js'
 
-/** Where the next part goes: after an item of the line (null: at the end of the main run), or into its branch. */
+/** Where the next part goes: after an item of the line (null: at the end of the main run), or into a branch of it. */
 export interface Cursor {
   after: string | null
-  branch: boolean
+  branch: false | EndAt
 }
 export const END: Cursor = { after: null, branch: false }
 export type Placed = (Edited & { ok: true; cursor: Cursor }) | { ok: false; why: Msg }
@@ -33,7 +37,7 @@ export function standing(line: Line, cursor: Cursor): Item | null {
 export function placeEntry(line: Line, entry: Entry & { ok: true }, cursor: Cursor, shop: Shop): Placed {
   switch (entry.type) {
     case 'branch':
-      return intoBranch(line, cursor)
+      return intoBranch(line, entry.second, cursor)
     case 'back':
       return backToRun(line, cursor)
     case 'repeat':
@@ -54,20 +58,15 @@ export function placeTexts(
   shop: Shop,
   reader: Reader,
 ): Placed {
-  const sizes = methodOf(line.method)?.sizes(line.material) ?? []
-  const entries: (Entry & { ok: true })[] = []
-  for (const text of texts) {
-    const entry = parseEntry(text, reader, sizes)
-    if (!entry.ok) return entry
-    entries.push(entry)
-  }
-  return placeAll(line, entries, cursor, shop)
+  return placeAll(line, texts, cursor, shop, (text, own, at) =>
+    parseEntry(text, reader, sizesHere(own, standing(own, at)?.way)),
+  )
 }
 
 /** The line with a new item where the cursor stands. */
 function put(line: Line, item: Item, cursor: Cursor, shop: Shop): Placed {
   const after = standing(line, cursor)
-  const run = after && (cursor.branch ? after.id : after.run)
+  const run = after && (cursor.branch ? branchRun(after.id, cursor.branch) : after.run)
   const placed = run ? { ...item, run } : item
   const at = after ? line.items.indexOf(after) : -1
   const where = after === null ? 0 : cursor.branch ? at + 1 : blockEnd(line.items, at)
@@ -75,9 +74,11 @@ function put(line: Line, item: Item, cursor: Cursor, shop: Shop): Placed {
   return settled.ok ? { ...settled, cursor: { after: item.id, branch: false } } : settled
 }
 
-/** Size with which the next part begins. */
-const sizeHere = (after: Item | null, cursor: Cursor): string | null =>
-  after && (cursor.branch ? branchSize(after) : outlet(after))
+/** The end that the next part is put on, and what is usual there. */
+function beforeOf(line: Line, cursor: Cursor): Before {
+  const last = standing(line, cursor)
+  return { end: last && endOf(line, last, cursor.branch || 1), way: last?.way }
+}
 type Made = { ok: true; item: Item } | { ok: false; why: Msg }
 /** A part with nothing said of it yet but its size. */
 export const blankItem = (id: string, type: Item['type'], size: string): Item => ({
@@ -99,62 +100,54 @@ const fresh = (line: Line, type: Item['type'], size: string, shop: Shop): Item =
 })
 
 function pieceOf(line: Line, entry: Entry & { ok: true; type: 'piece' }, cursor: Cursor, shop: Shop): Made {
-  const last = standing(line, cursor)
-  if (!last || last.type !== 'fitting') return no('entry-no-fitting')
-  return {
-    ok: true,
-    item: {
-      ...fresh(line, 'piece', sizeHere(last, cursor) as string, shop),
-      measure: entry.measure,
-      measuredMm: entry.measuredMm,
-      ...(entry.bend ? { bend: entry.bend } : {}),
-      ...(entry.gapMm === undefined ? {} : { gapMm: entry.gapMm }),
-    },
+  const before = beforeOf(line, cursor)
+  const { end } = before
+  if (!end) return no('entry-no-fitting')
+  if (end.item.type === 'piece') return no('entry-between', { piece: end.item.tag })
+  const way = wayFrom(line, entry.way, before)
+  const item: Item = {
+    ...fresh(line, 'piece', end.size, shop),
+    measure: entry.measure,
+    measuredMm: entry.measuredMm,
+    ...(entry.bend ? { bend: entry.bend } : {}),
+    ...(entry.gapMm === undefined ? {} : { gapMm: entry.gapMm }),
+    ...(way ? { way } : {}),
   }
+  if (end.usual) return { ok: true, item }
+  const mating = mate(end, endOf(line, item, 0), line.school)
+  return mating.ok ? { ok: true, item } : mating
 }
-function fittingOf(
-  line: Line,
-  entry: Entry & { ok: true; type: 'fitting' },
-  cursor: Cursor,
-  shop: Shop,
-): Made {
-  const last = standing(line, cursor)
-  const here = sizeHere(last, cursor)
-  const size = entry.sizes[0] ?? here
-  if (!size) return no('entry-no-size', { fitting: entry.fitting })
-  const wrong = [size, ...entry.sizes.slice(1)].find((s) => !isMade(line, s))
-  if (wrong) return no('entry-size-unknown', { size: wrong, material: line.material })
-  if (last?.type === 'piece' && last.size !== size) return no('entry-sizes-differ', { a: last.size, b: size })
-  return {
-    ok: true,
-    item: {
-      ...fresh(line, 'fitting', size, shop),
-      ...(entry.tag ? { tag: entry.tag } : {}),
-      size2: entry.sizes[1] ?? null,
-      fitting: entry.fitting,
-    },
-  }
-}
-/** Is this a size of the line's pipe, by the method that joins it? */
-export function isMade(line: Line, size: string): boolean {
-  const method = methodOf(line.method)
-  if (!method) return true
-  const { material, school, schedule, details } = line
-  return method.parse({ ...details, material, size, school, schedule, checkOffsetMm: 50 }).ok
+function fittingOf(line: Line, entry: FittingEntry, cursor: Cursor, shop: Shop): Made {
+  const before = beforeOf(line, cursor)
+  const ended = endedItem(line, entry, before)
+  if (!ended.ok) return ended
+  const item = { ...fresh(line, 'fitting', ended.made.size, shop), ...ended.made }
+  if (entry.tag) item.tag = entry.tag
+  const { end } = before
+  if (!end) return { ok: true, item }
+  const own = endOf(line, item, 0)
+  if (end.item.type === 'piece' && own.usual)
+    return end.size === item.size
+      ? { ok: true, item }
+      : no('entry-sizes-differ', { a: end.size, b: item.size })
+  const mating = mate(end, own, line.school)
+  return mating.ok ? { ok: true, item } : mating
 }
 
-function intoBranch(line: Line, cursor: Cursor): Placed {
+function intoBranch(line: Line, second: boolean, cursor: Cursor): Placed {
   const here = standing(line, cursor)
   // The tee meant is the one that stands here, else the last before it in this run.
   let tee: Item | null = here
   while (tee && !hasBranch(tee)) tee = neighbours(line.items).get(tee.id)?.[0] ?? null
   if (!tee) return no('entry-no-tee')
-  const end = lastOf(line.items, tee.id)
-  return stay(line, end ? { after: end.id, branch: false } : { after: tee.id, branch: true })
+  const at = branchEnds(tee)[second ? 1 : 0]
+  if (at === undefined) return no('entry-no-tee')
+  const end = lastOf(line.items, branchRun(tee.id, at))
+  return stay(line, end ? { after: end.id, branch: false } : { after: tee.id, branch: at })
 }
 function backToRun(line: Line, cursor: Cursor): Placed {
   const here = standing(line, cursor)
-  const teeId = cursor.branch ? here?.id : here?.run
+  const teeId = cursor.branch ? here?.id : here?.run && rootOf(here.run)
   const tee = line.items.find((i) => i.id === teeId)
   if (!tee) return no('entry-no-run')
   const end = lastOf(line.items, tee.run ?? null)
@@ -181,26 +174,31 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
       ok: true,
       type: 'fitting',
       fitting: fitting.fitting ?? '',
-      sizes: [fitting.size, fitting.size2].filter((s): s is string => s !== null),
+      ends: typedEnds(fitting),
+      ...(fitting.of ? { of: fitting.of } : {}),
       tag: null,
     },
   ]
-  return placeAll(line, Array.from({ length: times }, () => group).flat(), cursor, shop)
+  return placeAll(line, Array.from({ length: times }, () => group).flat(), cursor, shop, (entry) => entry)
 }
 
 /** Places entries one after another and settles once: all of them or none. */
-function placeAll(
+function placeAll<T>(
   line: Line,
-  entries: readonly (Entry & { ok: true })[],
+  each: readonly T[],
   cursor: Cursor,
   shop: Shop,
+  read: (one: T, line: Line, at: Cursor) => Entry,
 ): Placed {
-  if (entries.length === 1) return placeEntry(line, entries[0] as Entry & { ok: true }, cursor, shop)
   let items: Item[] = line.items
   let at = cursor
-  for (const entry of entries) {
-    const placed = placeEntry({ ...line, items }, entry, at, shop)
-    if (!placed.ok) return placed
+  for (const one of each) {
+    // What a figure means depends on the pipe that the entries before it came to.
+    const own = { ...line, items }
+    const entry = read(one, own, at)
+    if (!entry.ok) return entry
+    const placed = placeEntry(own, entry, at, shop)
+    if (!placed.ok || each.length === 1) return placed
     items = placed.items
     at = placed.cursor
   }

@@ -1,9 +1,11 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { LOOSE, blockEnd, fittingAt, hasBranch, neighbours, outlet, socketSize } from '../joint/neighbours.js'
+import { branchEnds, endOf, endSize, hasBranch, outlet } from '../parts/ends.js'
+import { type EndAt, blockEnd, endMet, neighbours, rootOf } from '../parts/neighbours.js'
 import type { Item, Line } from '../log/state.js'
 import type { Entry } from './entry.js'
-import { isMade } from './place.js'
+import type { FittingEntry } from './fitting-entry.js'
+import { endedItem } from './fitting-item.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
 import type { Code } from '../sources/wording.js'
@@ -36,7 +38,8 @@ export function moveAfter(line: Line, ids: ReadonlySet<string>, after: string | 
   const run = target?.run
   const placed = [...moving].map((item) => {
     // A branch comes along on its tee; what stood in another run joins the one it is put into.
-    if (item.run && [...moving].some((m) => m.id === item.run)) return item
+    const root = item.run && rootOf(item.run)
+    if (root && [...moving].some((m) => m.id === root)) return item
     const { run: _left, ...own } = item
     return run ? { ...own, run } : own
   })
@@ -72,17 +75,27 @@ export function copyBelow(
   return settle(line, items, shop)
 }
 
+/** A part named anew without a size keeps those it has, end by end. */
+const keptSizes = (entry: FittingEntry, item: Item): FittingEntry =>
+  entry.ends.some((end) => end.size)
+    ? entry
+    : {
+        ...entry,
+        ends: entry.ends.map((end, at) => (end.kind ? end : { ...end, size: endSize(item, at as EndAt) })),
+      }
 /** An item as another entry would have it: another measure, another fitting, another size that runs on from it. */
 export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, shop: Shop): Edited {
   if (entry.type !== item.type) return no(item.type === 'piece' ? 'edit-is-piece' : 'edit-is-fitting')
   if (entry.type === 'piece') {
     const { bend: _was, gapMm: _left, ...rest } = item
+    const way = entry.way ?? item.way
     const next: Item = {
       ...rest,
       measure: entry.measure,
       measuredMm: entry.measuredMm,
       ...(entry.bend ? { bend: entry.bend } : {}),
       ...(entry.gapMm ? { gapMm: entry.gapMm } : {}),
+      ...(way ? { way } : {}),
     }
     return settle(
       line,
@@ -91,16 +104,20 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
     )
   }
   if (entry.type !== 'fitting') return no('edit-is-fitting')
-  const next: Item = {
-    ...item,
-    fitting: entry.fitting,
-    size: entry.sizes[0] ?? item.size,
-    size2: entry.sizes.length ? (entry.sizes[1] ?? null) : item.size2,
-    ...(entry.tag ? { tag: entry.tag } : {}),
-  }
-  const wrong = [next.size, next.size2].find((s) => s !== null && !isMade(line, s))
-  if (wrong) return no('entry-size-unknown', { size: wrong, material: line.material })
-  if (!hasBranch(next) && line.items.some((i) => i.run === item.id))
+  const before = neighbours(line.items).get(item.id)?.[0] ?? null
+  const ended = endedItem(line, keptSizes(entry, item), {
+    end: before && endOf(line, before, endMet(item, 0, before)),
+    way: item.way,
+  })
+  if (!ended.ok) return ended
+  const { ends: _ends, of: _of, ...rest } = item
+  const next: Item = { ...rest, ...ended.made, ...(entry.tag ? { tag: entry.tag } : {}) }
+  if (
+    line.items.some(
+      (i) =>
+        i.run !== undefined && rootOf(i.run) === item.id && !branchEnds(next).includes(endMet(i, 0, item)),
+    )
+  )
     return no('edit-has-branch', { part: item.tag })
   return settle(line, carriedOn(line.items, item, next), shop)
 }
@@ -151,29 +168,4 @@ function carriedOn(items: readonly Item[], was: Item, next: Item): Item[] {
       item = neighbours(items).get(item.id)?.[1] ?? null
     }
   return items.map((i) => changed.get(i.id) ?? i)
-}
-
-export interface LineFault {
-  item: Item
-  says: Msg
-}
-/** What in a line cannot be joined as it stands: pipe against pipe, or a pipe in a socket of another size. */
-export function lineFaults(line: Line): LineFault[] {
-  const out: LineFault[] = []
-  for (const item of line.items) {
-    if (item.type !== 'piece') continue
-    const next = neighbours(line.items).get(item.id)?.[1]
-    if (next?.type === 'piece' && item.run !== LOOSE)
-      out.push({ item, says: msg('pieces-meet', { a: item.tag, b: next.tag }) })
-    for (const end of [0, 1] as const) {
-      const fitting = fittingAt(line.items, item, end)
-      const socket = fitting && socketSize(item, end, fitting)
-      if (socket && socket !== item.size)
-        out.push({
-          item,
-          says: msg('sizes-meet', { piece: item.tag, a: item.size, fitting: fitting.tag, b: socket }),
-        })
-    }
-  }
-  return out
 }

@@ -1,10 +1,14 @@
 import { methodOf } from '../methods/registry.js'
 import { type Msg, msg } from '../sources/source.js'
 import { parseLength } from '../units/parse.js'
-import { LOOSE } from '../joint/neighbours.js'
+import { LOOSE } from '../parts/neighbours.js'
 import type { Item, Line } from '../log/state.js'
-import { LONGEST_MM, MEASURES, parseEntry, sizeFor } from './entry.js'
-import { blankItem, isMade } from './place.js'
+import { LONGEST_MM, MEASURES, parseEntry } from './entry.js'
+import { endedItem } from './fitting-item.js'
+import { blankItem } from './place.js'
+import { isMade, sizeFor } from './size-entry.js'
+import { endOf } from '../parts/ends.js'
+import type { FittingEntry } from './fitting-entry.js'
 import type { ReadLine, RowFault, ScheduleAsk, ScheduleField } from './schedule.js'
 import { itemPrefix, tagsAfter } from './tags.js'
 
@@ -57,7 +61,7 @@ export class RowReader {
         if (piece && this.faults.length === had) this.put(line, piece, row, 'tag', get('tag'))
       } else {
         const size2 = get('size2') ? this.size(get('size2'), 'size2', bad) : null
-        const fitting = this.fitting(what, size, size2, 'what', bad)
+        const fitting = this.fitting(line, what, size, size2, 'what', bad)
         if (fitting && this.faults.length === had) this.put(line, fitting, row, 'tag', get('tag'))
       }
     } else if (this.ask.mode === 'pieces') this.pieceRow(line, size, get, bad, row, had)
@@ -67,8 +71,8 @@ export class RowReader {
   private pieceRow(line: Building, size: string | null, get: Get, bad: Bad, row: number, had: number): void {
     const piece = this.piece(size, get, bad)
     const [from, to] = [get('from'), get('to')]
-    const first = from && from !== line.end?.text ? this.fitting(from, size, null, 'from', bad) : null
-    const last = to ? this.fitting(to, size, null, 'to', bad) : null
+    const first = from && from !== line.end?.text ? this.fitting(line, from, size, null, 'from', bad) : null
+    const last = to ? this.fitting(line, to, size, null, 'to', bad) : null
     if (!piece || this.faults.length > had) return
     if (this.isSawList()) line.run = LOOSE
     else if (first || (!from && !line.end)) this.newRun(line)
@@ -89,7 +93,7 @@ export class RowReader {
   /** A joint: its piece is the one named, or one of its own that is still to be measured. */
   private jointRow(line: Building, size: string | null, get: Get, bad: Bad, row: number, had: number): void {
     const text = get('fitting')
-    const fitting = this.fitting(text, size, null, 'fitting', bad)
+    const fitting = this.fitting(line, text, size, null, 'fitting', bad)
     const name = get('piece')
     const known = name ? this.pieces.get(`${line.tag} ${name}`) : undefined
     if (known && known.joints === 2) return void bad('piece', msg('schedule-three-joints', { piece: name }))
@@ -163,6 +167,7 @@ export class RowReader {
     return ok ? size : bad(field, msg('entry-size-unknown', { size: text, material: this.like.material }))
   }
   private fitting(
+    line: Building,
     text: string,
     size: string | null,
     size2: string | null,
@@ -171,13 +176,15 @@ export class RowReader {
   ): Item | null {
     const entry = parseEntry(text, this.ask, this.offered)
     if (!entry.ok || entry.type !== 'fitting') return bad(field, msg('schedule-no-fitting', { text }))
-    const own = entry.sizes[0] ?? size
-    if (own === null) return null
-    return {
-      ...blankItem(this.newId(), 'fitting', own),
-      fitting: entry.fitting,
-      size2: entry.sizes[1] ?? size2,
-    }
+    if (size === null && !entry.ends.some((end) => end.size)) return null
+    const last = line.items.at(-1)
+    const like = { ...this.like, items: last ? [last] : [] }
+    const ended = endedItem(like, sized(entry, size, size2), {
+      end: last ? endOf(like, last, 1) : null,
+      way: last?.way,
+    })
+    if (!ended.ok) return bad(field, ended.why)
+    return { ...blankItem(this.newId(), 'fitting', ended.made.size), ...ended.made }
   }
   private piece(size: string | null, get: Get, bad: Bad): Item | null {
     const usual = this.isSawList() ? 'end-end' : 'centre-centre'
@@ -204,6 +211,15 @@ export class RowReader {
     if (mm === null || mm <= 0) return (bad('length', msg('entry-not-a-length', { text: typed })), undefined)
     if (mm > LONGEST_MM) return (bad('length', msg('entry-too-long', { mm })), undefined)
     return mm
+  }
+}
+/** An entry with the sizes of its row, where it names none itself: of its run, and of the way on or the branch. */
+function sized(entry: FittingEntry, size: string | null, size2: string | null): FittingEntry {
+  if (size === null || entry.ends.some((end) => end.size)) return entry
+  const last = entry.ends.length - 1
+  return {
+    ...entry,
+    ends: entry.ends.map((end, at) => ({ ...end, size: at === last && at > 0 && size2 ? size2 : size })),
   }
 }
 type Get = (field: ScheduleField) => string

@@ -1,6 +1,7 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { fittingAt } from '../joint/neighbours.js'
+import { matingOf, wayOf } from '../joint/way.js'
+import { fittingAt, rootOf } from '../parts/neighbours.js'
 import type { Item, Line } from '../log/state.js'
 import { tagsAfter } from './tags.js'
 import { lastHolding } from '../units/search.js'
@@ -38,6 +39,9 @@ export const itemData = (item: Item): Record<string, unknown> => ({
   ...(item.gapMm ? { gapMm: item.gapMm } : {}),
   ...(item.bend ? { bend: item.bend } : {}),
   ...(item.near?.length ? { near: item.near } : {}),
+  ...(item.ends ? { ends: item.ends } : {}),
+  ...(item.of ? { of: item.of } : {}),
+  ...(item.way ? { way: item.way } : {}),
 })
 
 /**
@@ -47,10 +51,10 @@ export const itemData = (item: Item): Record<string, unknown> => ({
 export function settle(line: Line, wanted: readonly Item[], shop: Shop): Edited {
   const byId = new Map(wanted.map((i) => [i.id, i]))
   for (const gone of line.items)
-    if (!byId.has(gone.id) && wanted.some((i) => i.run === gone.id))
+    if (!byId.has(gone.id) && wanted.some((i) => i.run !== undefined && rootOf(i.run) === gone.id))
       return { ok: false, why: msg('edit-has-branch', { part: gone.tag }) }
   const items = jointed(line, wanted, shop.newId)
-  const hurt = broken(line.items, items, shop.begun)
+  const hurt = broken(line, items, shop.begun)
   if (hurt) return { ok: false, why: msg('edit-joint-begun', { joint: hurt }) }
   return { ok: true, edits: difference(line.items, items), items }
 }
@@ -63,41 +67,53 @@ function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item
       `${line.tag}-`,
       [...line.items, ...wanted].flatMap((i) => i.jointTags),
     ))()
-  return wanted.map((piece) => {
-    if (piece.type !== 'piece') return piece
-    const meet = ([0, 1] as const).map((end) => fittingAt(wanted, piece, end) !== null)
-    if (meet.every((meets, end) => meets === (piece.joints[end] !== null))) return piece
-    const joints: Item['joints'] = [...piece.joints]
-    const jointTags: Item['jointTags'] = [...piece.jointTags]
+  const within = { ...line, items: [...wanted] }
+  return wanted.map((item) => {
+    const meet = ([0, 1] as const).map((end) => isJoined(within, item, end))
+    if (meet.every((meets, end) => meets === (item.joints[end] !== null))) return item
+    const joints: Item['joints'] = [...item.joints]
+    const jointTags: Item['jointTags'] = [...item.jointTags]
     for (const end of [0, 1] as const) {
       const meets = meet[end] as boolean
       if (meets === (joints[end] !== null)) continue
       joints[end] = meets ? newId() : null
       jointTags[end] = meets ? tag() : null
     }
-    return { ...piece, joints, jointTags }
+    return { ...item, joints, jointTags }
   })
 }
 
-/** What a joint consists of: its piece and size, which end, and the fitting it goes into. */
-function joinery(items: readonly Item[]): Map<string, { tag: string; of: string }> {
+/** Is there a joint at an end? A piece makes one with any fitting, a fitting with one before it that it mates with. */
+function isJoined(line: Line, item: Item, end: 0 | 1): boolean {
+  const fitting = fittingAt(line.items, item, end)
+  if (!fitting) return false
+  return item.type === 'piece' || (end === 0 && matingOf(line, item, end, fitting)?.ok === true)
+}
+
+/** What a joint consists of: its part and size, which end, what it meets and how it is made. */
+function joinery(
+  line: Line,
+  items: readonly Item[],
+  of: ReadonlySet<string>,
+): Map<string, { tag: string; of: string }> {
   const out = new Map<string, { tag: string; of: string }>()
   for (const item of items)
     for (const end of [0, 1] as const) {
       const id = item.joints[end]
-      if (id)
-        out.set(id, {
-          tag: item.jointTags[end] ?? '',
-          of: [item.id, item.size, end, fittingAt(items, item, end)?.id].join(),
-        })
+      if (!id || !of.has(id)) continue
+      const met = fittingAt(items, item, end)
+      out.set(id, {
+        tag: item.jointTags[end] ?? '',
+        of: [item.id, item.size, end, met?.id, wayOf(line, item, end, met).key].join(),
+      })
     }
   return out
 }
 /** Tag of a begun joint that would no longer be what it is, or null. */
-function broken(before: readonly Item[], after: readonly Item[], begun: ReadonlySet<string>): string | null {
+function broken(line: Line, after: readonly Item[], begun: ReadonlySet<string>): string | null {
   if (!begun.size) return null
-  const will = joinery(after)
-  for (const [id, was] of joinery(before)) if (begun.has(id) && will.get(id)?.of !== was.of) return was.tag
+  const will = joinery({ ...line, items: [...after] }, after, begun)
+  for (const [id, was] of joinery(line, line.items, begun)) if (will.get(id)?.of !== was.of) return was.tag
   return null
 }
 

@@ -1,5 +1,6 @@
-import { jointPlaces } from '../joint/lookup.js'
-import type { Item, JobState, Line } from '../log/state.js'
+import { type JointPlace, jointPlaces } from '../joint/lookup.js'
+import type { Item, JobState } from '../log/state.js'
+import type { Method } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import { type Msg, msg } from '../sources/source.js'
 
@@ -11,14 +12,21 @@ const livesIn = (state: JobState, jointId: string) =>
  * Does a cut that was written down still stand? Not where a joint at one of its ends was cut out since, of a way of
  * joining that takes the pipe's end with it.
  */
-export function cutStands(state: JobState, line: Line, item: Item): boolean {
+export function cutStands(state: JobState, item: Item): boolean {
   const { cut } = item
   if (!cut) return false
-  if ((methodOf(line.method)?.cutOutTakes ?? 'nothing') === 'nothing') return true
+  const places = jointPlaces(state)
   return !item.joints.some(
-    (id) => id && state.joints.get(id)?.lives.some((l) => l.cutOutAtS !== undefined && l.cutOutAtS > cut.atS),
+    (id) =>
+      id &&
+      takenBy(places.get(id)) !== 'nothing' &&
+      state.joints.get(id)?.lives.some((l) => l.cutOutAtS !== undefined && l.cutOutAtS > cut.atS),
   )
 }
+
+/** What cutting out a joint takes, by how it is made. */
+const takenBy = (place: JointPlace | undefined): Method['cutOutTakes'] =>
+  methodOf(place?.way.method ?? '')?.cutOutTakes ?? 'nothing'
 
 export interface Touched {
   /** What else goes with it, in sentences. */
@@ -31,8 +39,8 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
   const places = jointPlaces(state)
   const place = places.get(jointId)
   if (!place) return { says: [], withIt: [] }
-  const takes = methodOf(place.line.method)?.cutOutTakes ?? 'nothing'
-  const { piece, fitting, line } = place
+  const takes = takenBy(place)
+  const { part, fitting, line } = place
   const says: Msg[] = []
   const others =
     takes === 'fitting' && fitting
@@ -46,10 +54,10 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
   })
   if (takes === 'nothing') says.push(msg('touches-nothing-lost'))
   else {
-    says.push(msg('touches-piece', { piece: piece.tag }))
-    const otherEnd = piece.joints[place.end ? 0 : 1]
+    says.push(msg('touches-piece', { piece: part.tag }))
+    const otherEnd = part.joints[place.end ? 0 : 1]
     if (otherEnd && livesIn(state, otherEnd).length)
-      says.push(msg('touches-other-end', { piece: piece.tag, joint: places.get(otherEnd)?.tag ?? '' }))
+      says.push(msg('touches-other-end', { piece: part.tag, joint: places.get(otherEnd)?.tag ?? '' }))
   }
   if (takes === 'fitting' && fitting)
     says.push(msg('touches-fitting', { fitting: fitting.tag, list: withIt.map((j) => j.tag).join(', ') }))

@@ -1,7 +1,7 @@
 import { type Data, type Handler, flagged, num, school, str, strOrNull } from './fold-help.js'
 import { ASKED, ASKED_FACTS, NOT_KNOWN, type Said } from '../methods/around.js'
 import { jointOf } from './fold-steps.js'
-import { type Item, type JobState, type Line, takeOffKey } from './state.js'
+import { type EndSaid, type Item, type JobState, type Line, takeOffKey } from './state.js'
 
 function itemFrom(id: string, raw: Data): Item {
   return {
@@ -21,6 +21,24 @@ function itemFrom(id: string, raw: Data): Item {
     ...(num(raw.gapMm) === null ? {} : { gapMm: num(raw.gapMm) as number }),
     ...bendFrom(raw.bend),
     ...nearFrom(raw.near),
+    ...endsFrom(raw),
+  }
+}
+/** Texts of an object under the names asked for; null where it has none of them. */
+function textsFrom<K extends string>(raw: unknown, names: readonly K[]): Partial<Record<K, string>> | null {
+  const given = asData(raw)
+  const said = names.flatMap((name) => (strOrNull(given[name]) ? [[name, str(given[name])] as const] : []))
+  return said.length ? (Object.fromEntries(said) as Partial<Record<K, string>>) : null
+}
+function endsFrom(raw: Data): Pick<Item, 'ends' | 'of' | 'way'> {
+  const ends = Array.isArray(raw.ends)
+    ? raw.ends.map((end): EndSaid => textsFrom(end, ['kind', 'size', 'of']) ?? {})
+    : []
+  const way = textsFrom(raw.way, ['method', 'material', 'series'])
+  return {
+    ...(ends.some((end) => Object.keys(end).length) ? { ends } : {}),
+    ...(strOrNull(raw.of) ? { of: str(raw.of) } : {}),
+    ...(way ? { way } : {}),
   }
 }
 const numbers = (value: unknown): number[] =>

@@ -1,5 +1,8 @@
-import { flag, list, number, object, oneOf } from '../schema/shape.js'
+import { type Shape, flag, list, number, object, oneOf } from '../schema/shape.js'
 import { id, may, mm, must, size, tag } from './kinds-shapes.js'
+
+const word: Shape = { type: 'string', max: 24 }
+const END_SAID = object(may('kind', word), may('size', size), may('of', word))
 
 /** A fitting or a piece of pipe, as an event puts it into a line. */
 export const ITEM = object(
@@ -17,6 +20,9 @@ export const ITEM = object(
   may('closing', flag),
   may('run', id),
   may('gapMm', number({ min: 0, max: 100 })),
+  may('ends', list(END_SAID, 0, 4)),
+  may('of', word),
+  may('way', object(may('method', word), may('material', word), may('series', word))),
   may(
     'bend',
     object(

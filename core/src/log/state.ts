@@ -34,6 +34,22 @@ export interface Line {
   items: Item[]
   /** What was said of the surroundings of its joints; absent until somebody did. */
   said?: Said
+  /** What ways of joining besides its usual one ask, by method. */
+  ways?: Readonly<Record<string, Readonly<Record<string, unknown>>>>
+}
+/** What was said of one end of a part; what was not is as usual there. */
+export interface EndSaid {
+  /** Kind of end, as the way of joining that is made at it names it. */
+  kind?: string
+  size?: string
+  /** Material of this end alone. */
+  of?: string
+}
+/** What is usual from a part on, where it is not what is usual in the line. */
+export interface PartWay {
+  method?: string
+  material?: string
+  series?: string
 }
 export interface Bend {
   /** Centre-line radius, mm. */
@@ -57,7 +73,7 @@ export interface Item {
   fitting: string | null
   measure: 'centre-centre' | 'centre-face' | 'face-face' | 'end-end' | null
   measuredMm: number | null
-  /** Joints at the two ends of a piece; null at a free end. */
+  /** Joints at the two ends of a piece, or, first, that of a fitting with the fitting before it; null at a free end. */
   joints: [string | null, string | null]
   jointTags: [string | null, string | null]
   cut: { mm: number; atS: number } | null
@@ -69,8 +85,14 @@ export interface Item {
   gapMm?: number
   /** What was measured near an end, from the fitting's face along the pipe. */
   near?: readonly Near[]
-  /** The run it stands in: absent in the main run, else the fitting it branches off, or a name of its own. */
+  /** The run it stands in: absent in the main run, else the branch of a fitting, or a name of its own. */
   run?: string
+  /** Said of its ends: 0 the way in, 1 the way on, 2 and 3 its branches. */
+  ends?: readonly EndSaid[]
+  /** What it is made of, where that is not what its pipe is made of. */
+  of?: string
+  /** What is usual for it and what comes after it, where that is not the line's. */
+  way?: PartWay
 }
 export interface TakeOff {
   takeOffMm: number

@@ -13,6 +13,7 @@ export const MATERIALS = [
   'copper',
   'carbon-steel',
   'stainless',
+  'brass',
   'multilayer',
   'pe',
   'pex',
@@ -22,6 +23,23 @@ export const MATERIALS = [
 ] as const
 export type Material = (typeof MATERIALS)[number]
 
+const PLASTICS: readonly string[] = [
+  'pvc-u',
+  'pvc',
+  'cpvc',
+  'abs',
+  'pp-r',
+  'pp-r-layered',
+  'pfa',
+  'pe',
+  'pex',
+]
+/**
+ * Is this a plastic? Its threads take half, are turned less, and are split by a male one of metal.
+ * @example isPlastic('cpvc') // true
+ */
+export const isPlastic = (material: string): boolean => PLASTICS.includes(material)
+
 /** Sizes that are made, and whose practice they belong to where only one school has them. */
 export interface Row {
   school?: School
@@ -29,6 +47,27 @@ export interface Row {
 }
 /** What a method joins: materials, and the sizes of each, smallest first within a family. */
 export type Joins = Readonly<Partial<Record<Material, readonly Row[]>>>
+
+/** An end bare as the pipe is cut: of a pipe, or of a fitting made to go where a pipe goes. */
+export const PLAIN = 'plain'
+/** A kind of end of a part, and the kind that it is brought together with. */
+export interface EndKind {
+  /** As it is kept, and named by `name-…`. */
+  kind: string
+  meets: string
+  /** As it is typed; the first is how it is written back. */
+  said: readonly string[]
+  /** Whose words these are, where the other school says the same of another kind. */
+  school?: School
+  /** A plain pipe is given this end as part of the work: rolled, threaded. */
+  onPipe?: true
+  /** It is cut into the wall: of plastic half is left. */
+  halves?: true
+  /** What else than its own material it takes: brass, or anything. */
+  takes?: 'brass' | 'any'
+  /** What this end says of its joint: fields of its method. */
+  says?: Readonly<Record<string, string>>
+}
 
 /** What is joined of a material by its name, which may be one that no method knows. */
 export const rowsOf = (joins: Joins, material: string): readonly Row[] =>

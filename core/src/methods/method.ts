@@ -6,7 +6,7 @@ import type { CureRule } from './cure/rule.js'
 import type { Source } from '../sources/records.js'
 import type { Table } from '../sources/table.js'
 import type { FigureKey, Wordings } from '../sources/wording.js'
-import type { Joins, School } from './joinable.js'
+import type { EndKind, Joins, School } from './joinable.js'
 
 export type { Around, AskedFact, Fig, Finding, Level, Msg, SourceId }
 export type Unit = 'mm' | 'C' | 'bar' | 's' | 'pct' | 'deg' | 'Nm' | 'turns' | 'count' | 'none'
@@ -229,6 +229,8 @@ export interface Method<S = unknown> {
   readonly examples: readonly Example[]
   /** What it joins, and in which sizes. */
   readonly joins: Joins
+  /** Ends of parts that it is made at; a fitting's usual one first. */
+  readonly ends: readonly EndKind[]
   readonly fields: readonly Field[]
   /** Sizes it joins of a material, smallest first within a family. */
   sizes(material: string): readonly string[]

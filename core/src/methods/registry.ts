@@ -12,6 +12,7 @@ import { socketFusion } from './socket-fusion/index.js'
 import { solder } from './solder/index.js'
 import { solventCement } from './solvent-cement/index.js'
 import { splitCoupling } from './split-coupling/index.js'
+import { threaded } from './threaded/index.js'
 
 /** Every joining method the product knows. A method is added by one folder and one line here. */
 const METHODS_KNOWN: readonly Method[] = [
@@ -27,6 +28,7 @@ const METHODS_KNOWN: readonly Method[] = [
   splitCoupling as Method,
   expansionJoint as Method,
   flange as Method,
+  threaded as Method,
 ]
 const BY_ID: ReadonlyMap<string, Method> = new Map(METHODS_KNOWN.map((m) => [m.id, m]))
 const extra = new Map<string, Method>()

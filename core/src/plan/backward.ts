@@ -75,7 +75,7 @@ export function backward(
   }
   const open = all
     .filter((f) => f.homeAtS === null || f.inspection?.verdict === 'fail')
-    .map((f) => ({ jointId: f.id, tag: f.tag, size: f.place.piece.size, latestS: latest(f) }))
+    .map((f) => ({ jointId: f.id, tag: f.tag, size: f.place.way.size, latestS: latest(f) }))
     .sort((a, b) => (a.latestS ?? -Infinity) - (b.latestS ?? -Infinity) || tagOrder(a.tag, b.tag))
   const order = open.map((j, i) => ({ ...j, homeS: nowS + paceS * (i + 1) }))
   const times = order.map((j) => j.latestS).filter((t): t is number => t !== null)

@@ -10,6 +10,9 @@ export const DN_TUBE = tableOf(DN_FILE, 'din-11866')
 
 /** Names of inch-nominal sizes, smallest first. They are written here too so that a method's list of sizes is checked by the compiler. */
 export const NPS_NAMES = [
+  '1/8',
+  '1/4',
+  '3/8',
   '1/2',
   '3/4',
   '1',

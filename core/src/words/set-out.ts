@@ -9,6 +9,27 @@ export const SET_OUT = {
   'depth-unknown': 'The socket depth at {joint} is not known. Measure the socket.',
   'entry-not-understood':
     '"{text}" is not understood. Type a fitting and a size (tee 110), or a measure (1250 c-c).',
+  'entry-word-unknown':
+    '"{word}" is not understood in "{text}". Sizes and ends go like this: valve 2 flanged, adapter 2 x 2 male.',
+  'entry-too-many-ends': '{fitting} has fewer ends than {ends}.',
+  'entry-say-end': 'Say what its other end is, for example: {fitting} 2 x 2 male, {fitting} 2 flanged.',
+  'entry-no-end-size': 'No {kind} of {size} is known here. Say its size: {fitting} with a size for each end.',
+  'entry-between': 'What is between {piece} and this piece? A coupling, a union, a valve: type it first.',
+  'mate-two-sockets':
+    'A pipe goes into both: type the piece between first, or ? for one still to be measured.',
+  'mate-two-plain': 'Two plain ends do not meet: a coupling or a union goes between.',
+  'mate-alike':
+    'Two ends alike, {kind}, and neither goes into the other: {kind, select, npt_male {a coupling} iso_7_male {a coupling} other {a nipple}} goes between.',
+  'mate-standards':
+    '{one} and {other} are of two families and do not mate, even where they start: an adapter made with both goes between.',
+  'mate-kinds': '{one} does not go on {other}: an adapter with both ends goes between.',
+  'mate-materials': '{one} does not go into {other}: an adapter with an end of each goes between.',
+  'mate-sizes': '{a} does not go on {b}: a reducer or a bushing goes between.',
+  'mate-shut': '{tag} ends here ({kind}): nothing is joined to it.',
+  'mate-plastic-female':
+    'A male thread of metal splits a female one of {material}, often weeks later. Turn it round: male plastic into female metal, or a fitting with a metal ring (of brass).',
+  'mate-metals':
+    '{one} touches {other}: in water the {other} goes. A dielectric union or brass goes between.',
   'entry-no-size': 'Give {fitting} its size, for example: {fitting} 110.',
   'entry-size-unknown': '{size} is not a size of {material}.',
   'closing-opens':

@@ -68,6 +68,8 @@ const STORED_AS: Readonly<Record<string, string>> = {
   state: 'name',
   school: 'name',
   kind: 'name',
+  one: 'name',
+  other: 'name',
   verdict: 'name',
   measure: 'name',
   takeOffTo: 'name',

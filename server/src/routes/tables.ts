@@ -36,7 +36,7 @@ export async function entriesCsv(pool: pg.Pool, jobId: string): Promise<string> 
       new Date(event.occurredAtS * 1000).toISOString(),
       nameOf(event.actorId),
       place?.tag ?? '',
-      place?.piece.size ?? '',
+      place?.way.size ?? '',
       event.kind,
       event.data.life ?? '',
       event.data.step ?? '',

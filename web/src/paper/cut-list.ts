@@ -1,4 +1,4 @@
-import { type PieceCut, type Reader, fmt, systemOf } from '@jugalis/core'
+import { type PieceCut, type Reader, fmt, pipeOf, systemOf } from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book, sheetOf, shortened } from './sheet'
 import { named, word } from '../words/word'
 
@@ -40,7 +40,7 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
     const [a, b] = piece.ends
     return {
       piece: piece.item.tag,
-      pipe: `${named(piece.line.material)} ${piece.item.size}`,
+      pipe: `${named(pipeOf(piece.line, piece.item).material)} ${piece.item.size}`,
       between: word('paper-between', {
         a: a.fitting?.fitting ? named(a.fitting.fitting) : word('ui-free-end'),
         b: b.fitting?.fitting ? named(b.fitting.fitting) : word('ui-free-end'),

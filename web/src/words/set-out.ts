@@ -24,7 +24,8 @@ export const SET_OUT = {
   // PartRow
   'set-out-drag-to-move': 'Drag to move',
   'set-out-as-typed-2': '{tag} as typed',
-  'set-out-not-known': '{end, select, branch {branch not known} other {run not known}}',
+  'set-out-not-known':
+    '{end, select, branch {branch not known} kind {{kind} not known} other {run not known}}',
   // RowTools
   'set-out-row-take-out': 'Take out',
   'set-out-row-down-move': 'Move down',
@@ -99,5 +100,5 @@ export const SET_OUT = {
   'set-out-parts': '{parts} parts',
   'set-out-moved': '{what}: moved.',
   'set-out-take-off-to':
-    '{end, select, branch {branch } run {run } other {}}{mm} to {to, select, stop {stop} other {face}}',
+    '{end, select, branch {branch } run {run } kind {{kind} } other {}}{mm} to {to, select, stop {stop} other {face}}',
 } as const satisfies Wordings

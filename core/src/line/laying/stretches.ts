@@ -1,17 +1,20 @@
 import type { Item, JobState, Line } from '../../log/state.js'
+import { type Pipe, outlet, pipeOf } from '../../parts/ends.js'
+import { rootOf } from '../../parts/neighbours.js'
+import { elbowAngle } from '../../parts/vocabulary.js'
 import { type LaidPart, layOut } from '../layout.js'
 
 /** A straight run of pipe of one size between changes of direction. */
 export interface Stretch {
   line: Line
-  size: string
+  pipe: Pipe
   from: Item
   to: Item
   lengthMm: number
   /** A piece in it has no measure yet. */
   guessed: boolean
 }
-const TURNS = ['elbow 90', 'elbow 45']
+const turns = (item: Item): boolean => elbowAngle(item.fitting ?? '') !== null
 const centre = (p: LaidPart): number => (p.fromMm + p.toMm) / 2
 
 /** Straight stretches of a line, longest first: between elbows, ends and changes of size. */
@@ -25,7 +28,7 @@ export function stretchesOf(state: JobState, line: Line): Stretch[] {
   }
   const out: Stretch[] = []
   for (const [run, list] of runs) {
-    const tee = run === undefined ? undefined : parts.get(run)
+    const tee = run === undefined ? undefined : parts.get(rootOf(run))
     let open: { part: LaidPart; atMm: number; guessed: boolean } | null = null
     const first = list[0] as LaidPart
     if (first.item.type === 'piece')
@@ -33,16 +36,14 @@ export function stretchesOf(state: JobState, line: Line): Stretch[] {
     for (const part of list) {
       if (part.item.type === 'piece' && open) open.guessed ||= part.guessed
       const last = part === list.at(-1)
-      const stops =
-        part.item.type === 'fitting' &&
-        (TURNS.includes(part.item.fitting ?? '') || part.item.fitting === 'reducer')
+      const stops = part.item.type === 'fitting' && (turns(part.item) || outlet(part.item) !== part.item.size)
       if (open && (stops || last)) {
         const toMm = part.item.type === 'piece' ? part.toMm : centre(part)
         const piece = [...list].slice(0, list.indexOf(part) + 1).findLast((x) => x.item.type === 'piece')
         if (toMm > open.atMm && piece)
           out.push({
             line,
-            size: piece.item.size,
+            pipe: pipeOf(line, piece.item),
             from: open.part.item,
             to: part.item,
             lengthMm: toMm - open.atMm,

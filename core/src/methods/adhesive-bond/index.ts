@@ -34,6 +34,7 @@ export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
   key: 'bond',
   version: 1,
   joins: JOINS,
+  ends: [{ kind: 'bond-socket', meets: 'plain', said: ['bonded', 'bond', 'bell'] }],
   words: WORDS,
   sources: SOURCES,
   findBy: ['adhesive', 'bond', 'bonded', 'resin', 'frp'],

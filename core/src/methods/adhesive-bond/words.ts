@@ -72,6 +72,7 @@ export const WORDS = {
     'too-late': 'Bonded too late after sanding',
   },
   says: {
+    'name-bond-socket': 'bond socket',
     'field-bond-home': 'Pipe in the socket',
     'field-bond-fillet': 'Fillet',
     'tool-resin-saw': 'abrasive or diamond grit blade',

@@ -45,6 +45,7 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   id: 'compression',
   version: 1,
   joins: JOINS,
+  ends: [{ kind: 'compression-nut', meets: 'plain', said: ['compression', 'comp'], takes: 'any' }],
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,

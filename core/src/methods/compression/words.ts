@@ -64,6 +64,7 @@ export const WORDS = {
     },
   },
   says: {
+    'name-compression-nut': 'compression nut',
     'field-compression-kind': 'Kind of fitting',
     'field-hard-alloy': 'Hard alloy or severe service',
     'field-own-turns': 'Turns, by the maker',

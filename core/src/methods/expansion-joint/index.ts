@@ -32,6 +32,7 @@ export const expansionJoint = defineMethod<JointSpec, typeof WORDS>({
   key: 'expansion',
   version: 1,
   joins: LARGE_PIPE,
+  ends: [{ kind: 'rubber-flange', meets: 'flange', said: ['rubber'] }],
   words: WORDS,
   sources: [],
   findBy: ['expansion', 'rubber'],

@@ -49,6 +49,7 @@ export const WORDS = {
   },
   unfixed: 'not tightened',
   says: {
+    'name-rubber-flange': 'rubber flange',
     'tool-studs': 'studs and nuts of the right length',
     'never-paint-rubber': 'paint on the rubber',
     'never-heat-tracing': 'heat tracing or fixed insulation on it',

@@ -21,6 +21,7 @@ export const flange = defineMethod<BoltedSpec, typeof WORDS>({
   id: 'flange',
   version: 1,
   joins: LARGE_PIPE,
+  ends: [{ kind: 'flange', meets: 'flange', said: ['flanged', 'flange', 'flg'] }],
   words: WORDS,
   sources: [],
   findBy: ['flange', 'flanges', 'bolts'],

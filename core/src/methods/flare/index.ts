@@ -63,6 +63,7 @@ export const flare = defineMethod<FlareSpec, typeof WORDS>({
   id: 'flare',
   version: 1,
   joins: JOINS,
+  ends: [{ kind: 'flare-nose', meets: 'plain', said: ['flared', 'flare'], takes: 'any' }],
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,

@@ -67,6 +67,7 @@ export const WORDS = {
     'short-flare': 'Short flare',
   },
   says: {
+    'name-flare-nose': 'flare nose',
     'field-grooved': 'Grooved and flared',
     'field-quenched': 'Quenched in water',
     'field-cold-flare': 'Cold flare tool',

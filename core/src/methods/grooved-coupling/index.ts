@@ -120,6 +120,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
   key: 'grooved',
   version: 1,
   joins: JOINS,
+  ends: [{ kind: 'groove', meets: 'groove', said: ['grooved', 'groove'], onPipe: true }],
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,

@@ -74,6 +74,7 @@ export const WORDS = {
     },
   },
   says: {
+    'name-groove': 'groove',
     'field-grooved-kind': 'Rigid or flexible',
     'field-grooved-torque': 'Torque, by the maker',
     'field-grooved-gap': 'Gap to leave at each joint',

@@ -38,6 +38,7 @@ export function fromManifest<W extends MethodWords>(manifest: Manifest<W>) {
     version: manifest.version,
     name: msg(placed('name', manifest.id)),
     joins: manifest.joins,
+    ends: manifest.ends,
     sizes: (material: string) => sizesOf(manifest.joins, material),
     words: wordsByCode(manifest.id, manifest.key ?? manifest.id, manifest.words),
     sources: manifest.sources,

@@ -38,6 +38,7 @@ export const LARGE_PIPE: Joins = {
   stainless: anywhere(LARGE),
   pvc: anywhere(LARGE),
   'pvc-u': anywhere(LARGE),
+  brass: anywhere(LARGE),
 }
 /** Sizes joined of a material, by family. */
 export const sizesOf = (joins: Joins, material: string): readonly string[] =>

@@ -3,7 +3,7 @@ import type { Source } from '../../sources/records.js'
 import type { Table } from '../../sources/table.js'
 import type { Code } from '../../sources/wording.js'
 import type { CureRule } from '../cure/rule.js'
-import type { Joins } from '../joinable.js'
+import type { EndKind, Joins } from '../joinable.js'
 import type {
   Clearance,
   Ctx,
@@ -33,6 +33,8 @@ export interface Manifest<W extends MethodWords> {
   /** Of its rules. A life keeps those it was begun under. */
   version: number
   joins: Joins
+  /** Ends of parts that it is made at; a fitting's usual one first. */
+  ends: readonly EndKind[]
   words: W
   sources: readonly Source[]
   /** Its published and practice tables, each a file of its folder. */

@@ -55,6 +55,7 @@ export const press = defineMethod<PressSpec, typeof WORDS>({
   id: 'press',
   version: 1,
   joins: JOINS,
+  ends: [{ kind: 'press-end', meets: 'plain', said: ['press', 'pressed'], takes: 'brass' }],
   words: WORDS,
   sources: SOURCES,
   findBy: ['press', 'pressed', 'crimp'],

@@ -51,6 +51,7 @@ export const WORDS = {
     },
   },
   says: {
+    'name-press-end': 'press end',
     'field-press-profile': 'Profile of the jaw, by the maker',
     'field-press-indicator': 'Indicator',
     'field-press-edge': 'Depth mark',

@@ -42,6 +42,7 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
   key: 'clamp',
   version: 1,
   joins: JOINS,
+  ends: [{ kind: 'clamp-ferrule', meets: 'clamp-ferrule', said: ['clamp', 'clamped', 'ferrule'] }],
   words: WORDS,
   sources: SOURCES,
   findBy: ['clamp', 'sanitary', 'hygienic', 'ferrule-clamp'],

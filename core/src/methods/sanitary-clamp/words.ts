@@ -76,6 +76,7 @@ export const WORDS = {
     },
   },
   says: {
+    'name-clamp-ferrule': 'clamp ferrule',
     'field-gasket': 'Gasket',
     'field-tighten': 'Tightened',
     'field-torque': 'Torque',

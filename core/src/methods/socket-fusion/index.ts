@@ -51,6 +51,7 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
   key: 'fusion',
   version: 1,
   joins: JOINS,
+  ends: [{ kind: 'fusion-socket', meets: 'plain', said: ['fused', 'fusion'] }],
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,

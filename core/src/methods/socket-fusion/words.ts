@@ -68,6 +68,7 @@ export const WORDS = {
     },
   },
   says: {
+    'name-fusion-socket': 'fusion socket',
     'field-tool-temperature': 'Tool',
     'field-fusion-bead': 'Bead',
     'field-tilt': 'Tilt, degrees',

@@ -46,6 +46,9 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
   id: 'solder',
   version: 2,
   joins: JOINS,
+  ends: [
+    { kind: 'solder-cup', meets: 'plain', said: ['soldered', 'solder', 'cup', 'sweat'], takes: 'brass' },
+  ],
   words: WORDS,
   sources: SOURCES,
   findBy: ['solder', 'soldered', 'sweat', 'capillary'],

@@ -69,6 +69,7 @@ export const WORDS = {
     },
   },
   says: {
+    'name-solder-cup': 'solder cup',
     'field-union-nut': 'Union\u2019s nut on the tailpiece',
     'unionNut-on': 'It is on',
     'unionNut-other-side': 'Nut comes on the other side',

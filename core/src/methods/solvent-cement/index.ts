@@ -146,6 +146,7 @@ export const solventCement: Method<SolventSpec> = {
     id: 'solvent-cement',
     version: RULES_VERSION,
     joins: JOINS,
+    ends: [{ kind: 'cement-socket', meets: 'plain', said: ['cemented', 'socket', 'slip'] }],
     words: WORDS,
     sources: SOURCES,
     tables: TABLE_FILES,

@@ -72,6 +72,7 @@ export const WORDS = {
     },
   },
   says: {
+    'name-cement-socket': 'cement socket',
     'field-check-offset': 'Check mark stands off the face by',
     'field-check-reading': 'Socket face to check mark',
     'field-bead': 'Bead',

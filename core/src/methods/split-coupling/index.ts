@@ -20,6 +20,7 @@ export const splitCoupling = defineMethod<BoltedSpec, typeof WORDS>({
   key: 'coupling',
   version: 1,
   joins: LARGE_PIPE,
+  ends: [{ kind: 'ringed-end', meets: 'ringed-end', said: ['ringed', 'ring'] }],
   words: WORDS,
   sources: [],
   findBy: ['coupling', 'split'],

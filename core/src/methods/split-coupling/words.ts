@@ -56,6 +56,7 @@ export const WORDS = {
   },
   unfixed: 'not tightened',
   says: {
+    'name-ringed-end': 'ringed end',
     'caution-coupling-body': 'Heavy and under strain: keep the body out of line, hands out of the gap.',
     'caution-coupling-isolate': 'Isolated, drained, tagged before the line is opened.',
     'coupling-faces-apart': 'The faces are apart: pipe gap too large or too little lubricant. Take it off.',

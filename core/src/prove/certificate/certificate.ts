@@ -78,8 +78,8 @@ function jointRow(state: JobState, jointId: string, begunAtS: number): Certifica
   return [
     {
       tag: facts.tag,
-      size: facts.place.piece.size,
-      method: facts.place.line.method,
+      size: facts.place.way.size,
+      method: facts.place.way.method,
       lives: facts.lifeNo,
       homeAtS: facts.homeAtS,
       verdict: facts.inspection?.verdict ?? 'unknown',

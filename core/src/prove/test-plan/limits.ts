@@ -1,8 +1,10 @@
 import { smallest } from '../../units/extent.js'
 import { parseSize } from '../../sizes/size.js'
-import { jointPlaces, lineSeries } from '../../joint/lookup.js'
+import { jointPlaces } from '../../joint/lookup.js'
+import { type Pipe, pipeOf } from '../../parts/ends.js'
 import type { JobState, Line, Section, SectionPlan } from '../../log/state.js'
 import { headBar } from './water-column.js'
+import { isPlastic } from '../../methods/joinable.js'
 import { deratingFactor, pipeRating } from './rating.js'
 import { planOf } from './section.js'
 
@@ -24,16 +26,19 @@ export function limitsOf(state: JobState, section: Section): Limit[] {
   const plan = planOf(section)
   const places = jointPlaces(state)
   const lines = new Map<string, Line>()
-  const pipes = new Map<string, { line: Line; size: string }>()
+  const pipes = new Map<string, Walls>()
   for (const id of section.jointIds) {
     const place = places.get(id)
     if (!place) continue
     lines.set(place.line.id, place.line)
-    pipes.set(`${place.line.id} ${place.piece.size}`, { line: place.line, size: place.piece.size })
+    const { part, way } = place
+    const pipe = pipeOf(place.line, part)
+    const thread = way.halved ? (part.type === 'piece' ? 'pipe' : 'fitting') : null
+    pipes.set(`${place.line.id} ${Object.values(pipe).join(' ')} ${thread}`, { ...pipe, thread })
   }
   const factorOf = (material: string): number =>
     plan.temperatureC === null ? 1 : factorAt(material, plan.temperatureC)
-  const plastic = smallest([1, ...[...lines.values()].map((l) => factorOf(l.material))])
+  const plastic = smallest([1, ...[...pipes.values()].map((pipe) => factorOf(pipe.material))])
   const below = (atM: number | null): number => {
     if (plan.gaugeM === null || plan.medium !== 'water') return 0
     const at = atM ?? plan.lowM
@@ -51,8 +56,8 @@ export function limitsOf(state: JobState, section: Section): Limit[] {
         ? []
         : [limit(`Line ${line.tag}`, line.ratingBar, factorOf(line.material), null)],
     ),
-    ...[...pipes.values()].flatMap(({ line, size }) => {
-      const rated = pipeLimit(line, size, plan)
+    ...[...pipes.values()].flatMap((pipe) => {
+      const rated = pipeLimit(pipe, plan)
       return rated ? [{ ...limit(rated.name, rated.bar, 1, null), factor: rated.factor }] : []
     }),
     ...(section.ratingBar === null ? [] : [limit(section.tag, section.ratingBar, 1, null)]),
@@ -76,21 +81,25 @@ function factorAt(material: string, temperatureC: number): number {
 const COOL_C = 20
 /** What a test by DVS 2210-1 may be above the pipe's PN. Source: `dvs-2210-1-2`. */
 const ABOVE_PN_BAR = 5
+/** A pipe, and what is cut into it: a thread on the pipe itself, or one moulded on a fitting of its size. */
+type Walls = Pipe & { thread: 'pipe' | 'fitting' | null }
 /** What the pipe itself may take, where the series of its walls was said; null where there is no figure. */
 function pipeLimit(
-  line: Line,
-  sizeText: string,
+  { material, size: sizeText, series, said, thread }: Walls,
   plan: SectionPlan,
 ): { name: string; bar: number; factor: number } | null {
   const size = parseSize(sizeText)
-  if (!line.series || !size) return null
-  const series = lineSeries(line) ?? ''
+  if (!said || series === null || !size) return null
+  // Metal keeps what it has under a thread; plastic half, and a wall that is never threaded nothing that is known.
+  const halves = thread !== null && isPlastic(material)
   const rated = pipeRating(
-    { material: line.material, size, series, threaded: false },
+    { material, size, series, threaded: halves && thread === 'pipe' },
     plan.temperatureC ?? COOL_C,
   )
-  const name = `Pipe ${sizeText} ${series}`
-  if ('value' in rated) return rated.field === 'temperatureC' ? { name, bar: 0, factor: 0 } : null
+  const name = `${halves ? 'Thread' : 'Pipe'} ${sizeText} ${series}`
+  if ('value' in rated)
+    return rated.field === 'temperatureC' || rated.field === 'threaded' ? { name, bar: 0, factor: 0 } : null
   const above = plan.rule?.startsWith('dvs') && size.family === 'd' ? ABOVE_PN_BAR : 0
-  return { name, bar: rated.ratingBar + above, factor: rated.factor }
+  const half = halves && thread === 'fitting' ? 0.5 : 1
+  return { name, bar: (rated.ratingBar + above) * half, factor: rated.factor * half }
 }

@@ -3,7 +3,8 @@ import { litresPerMetre } from '../../line/laying/laying.js'
 import { pieceCut } from '../../line/piece.js'
 import { outsideDiameterMm, parseSize } from '../../sizes/size.js'
 import { wallMm } from '../../sizes/walls.js'
-import { jointPlaces, lineSeries } from '../../joint/lookup.js'
+import { jointPlaces } from '../../joint/lookup.js'
+import { pipeOf } from '../../parts/ends.js'
 import type { JobState, Section, SectionPlan } from '../../log/state.js'
 import { atEnds } from './water-column.js'
 import { stretchPerBar, stuffOf } from '../verdict/physics/pipe.js'
@@ -53,23 +54,25 @@ export interface Contents {
 export function contentsOf(state: JobState, section: Section): Contents {
   const places = jointPlaces(state)
   const seen = new Set<string>()
+  const joined = new Set<string>()
   const runs = new Map<string, PipeRun>()
   let unknown = 0
   for (const id of section.jointIds) {
     const place = places.get(id)
-    if (!place || seen.has(place.piece.id)) continue
-    seen.add(place.piece.id)
-    const { line, piece } = place
+    if (place) joined.add(place.way.material)
+    if (!place || place.part.type !== 'piece' || seen.has(place.part.id)) continue
+    seen.add(place.part.id)
+    const { line, part: piece } = place
+    const { material, series } = pipeOf(line, piece)
     const size = parseSize(piece.size)
     const cutMm = piece.cut?.mm ?? pieceCut(state, line, piece).cutMm.value
-    const series = lineSeries(line)
-    const perMetre = litresPerMetre({ material: line.material, size: piece.size, series })
-    const key = `${line.material} ${piece.size} ${series}`
+    const perMetre = litresPerMetre({ material, size: piece.size, series })
+    const key = `${material} ${piece.size} ${series}`
     let run = runs.get(key)
     if (!run) {
-      const wall = size ? wallMm(line.material, size, series) : null
+      const wall = size ? wallMm(material, size, series) : null
       run = {
-        material: line.material,
+        material,
         size: piece.size,
         series,
         odMm: size ? outsideDiameterMm(size) : null,
@@ -96,7 +99,7 @@ export function contentsOf(state: JobState, section: Section): Contents {
     runs: list,
     litres: list.reduce((a, r) => a + r.litres, 0),
     unknown,
-    materials: [...new Set(list.map((r) => r.material))],
+    materials: [...new Set([...list.map((r) => r.material), ...joined])],
     largestOdMm: ods.length ? greatest(ods) : null,
     narrowestBoreMm: bores.length ? smallest(bores) : null,
   }

@@ -7,6 +7,7 @@ import {
   clearancesOf,
   closingFinding,
   fmt,
+  pipeOf,
   sourceOf,
 } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
@@ -190,7 +191,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
     <PaperSheet v-if="paper" @close="paper = false" />
     <MeasureSheet
       v-if="measuring && piece"
-      :material="piece.line.material"
+      :material="pipeOf(piece.line, piece.item).material"
       :size="piece.item.size"
       @close="measuring = false"
     />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allPieces } from '@jugalis/core'
+import { allPieces, pipeOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { saveFile } from '../../save-file'
 import Sheet from '../../frame/Sheet.vue'
@@ -20,7 +20,7 @@ const labels = () =>
     {
       tag: piece.item.tag,
       lines: [
-        `${named(piece.line.material)} ${piece.item.size}`,
+        `${named(pipeOf(piece.line, piece.item).material)} ${piece.item.size}`,
         piece.cutMm.value === null ? word('ui-not-yet-known') : word('cut-cut-to', { mm: piece.cutMm.value }),
       ],
       url: at(`cut/${piece.item.id}`),
@@ -31,7 +31,7 @@ const labels = () =>
             {
               tag: end.jointTag ?? '',
               lines: [
-                `${named(piece.line.material)} ${piece.item.size}`,
+                `${named(pipeOf(piece.line, piece.item).material)} ${piece.item.size}`,
                 end.fitting
                   ? word('cut-in-fitting', {
                       fitting: `${named(end.fitting.fitting ?? '')} ${end.fitting.tag}`,

@@ -1,4 +1,4 @@
-import { type PieceCut, fmt, jointPlaces, twinJoint } from '@jugalis/core'
+import { type PieceCut, fmt, jointPlaces, pipeOf, twinJoint } from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { named, word } from '../../words/word'
@@ -59,7 +59,7 @@ export function useCutSentences(
     return word('cut-less-take-offs-plus', {
       tag: cut.item.tag,
       size: cut.item.size,
-      material: named(cut.line.material),
+      material: named(pipeOf(cut.line, cut.item).material),
       measure: cut.item.measure,
       measured: figure(cut.item.measuredMm),
       takeOffs: figure(cut.takeOffsMm),
@@ -74,7 +74,7 @@ export function useCutSentences(
     const end = own?.ends.find((e) => e.jointId)
     const at = end?.jointId ? jointPlaces(job.state).get(end.jointId) : undefined
     const other = at && twinJoint(job.state, at)
-    const cut = other && pieces.value.find((x) => x.item === other.place.piece)
+    const cut = other && pieces.value.find((x) => x.item === other.place.part)
     if (!own || !cut || own.cutMm.value === null || cut.cutMm.value === null) return ''
     const by = other.inner ? cut.cutMm.value - own.cutMm.value : own.cutMm.value - cut.cutMm.value
     return word(other.inner ? 'cut-its-carrier-is-cut' : 'cut-it-is-than-round', {

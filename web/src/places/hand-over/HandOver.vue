@@ -162,7 +162,7 @@ async function sign(): Promise<void> {
                 />
               </td>
               <td class="strong">{{ r.facts.tag }}</td>
-              <td>{{ r.facts.place.piece.size }}</td>
+              <td>{{ r.facts.place.way.size }}</td>
               <td>{{ r.life.no }}</td>
               <td>{{ at(r.life, homeStep(r.facts)) }}</td>
               <td>{{ who(r.life) }}</td>

@@ -87,7 +87,7 @@ async function keep(): Promise<void> {
   const pin = (facts: JointFacts) => ({
     rules: facts.method?.version ?? 1,
     chart: newestChart(job.state),
-    school: facts.place.line.school,
+    school: facts.place.way.school,
     table: job.state.job.table,
   })
   await job.write(
@@ -116,7 +116,7 @@ async function keep(): Promise<void> {
         word('make-of-in', {
           chosen: chosen.length,
           candidates: candidates.length,
-          piece: like.place.piece.size,
+          piece: like.place.way.size,
         })
       }}
     </p>

@@ -68,7 +68,7 @@ onMounted(showOpen)
               :tag="(rows[v.index] as { joint: JointFacts }).joint.tag"
             />
             <span class="tag">{{ (rows[v.index] as { joint: JointFacts }).joint.tag }}</span>
-            <span class="size">{{ (rows[v.index] as { joint: JointFacts }).joint.place.piece.size }}</span>
+            <span class="size">{{ (rows[v.index] as { joint: JointFacts }).joint.place.way.size }}</span>
             <span class="word">{{
               job.t(
                 view.looks.get((rows[v.index] as { joint: JointFacts }).joint.id)?.word ?? {

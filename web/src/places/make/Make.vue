@@ -27,7 +27,7 @@ const wanted = computed(() => filter.value.toLowerCase().split(/\s+/).filter(Boo
 const matches = (facts: JointFacts): boolean => {
   const look = view.looks.get(facts.id)?.word
   const text =
-    `${facts.tag} ${facts.place.piece.size} ${facts.place.line.name} ${look ? job.t(look) : ''}`.toLowerCase()
+    `${facts.tag} ${facts.place.way.size} ${facts.place.line.name} ${look ? job.t(look) : ''}`.toLowerCase()
   return wanted.value.every((w) => text.includes(w))
 }
 const grouped = computed(() => groupsOf(view.facts.values(), view.looks))
@@ -65,8 +65,8 @@ const alike = computed(() =>
   order.value.filter(
     (facts) =>
       facts.method === like.value?.method &&
-      facts.place.piece.size === like.value?.place.piece.size &&
-      facts.place.line.material === like.value?.place.line.material &&
+      facts.place.way.size === like.value?.place.way.size &&
+      facts.place.way.material === like.value?.place.way.material &&
       facts.nextStep?.id === like.value?.nextStep?.id,
   ),
 )
@@ -136,7 +136,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         :label="
           next.life ? word('make-go-on-with', { tag: next.tag }) : word('make-begin', { tag: next.tag })
         "
-        :hint="`${next.place.piece.size}, ${job.t(view.looks.get(next.id)?.word ?? { code: '', params: {} })}`"
+        :hint="`${next.place.way.size}, ${job.t(view.looks.get(next.id)?.word ?? { code: '', params: {} })}`"
         @act="go(next.id)"
       />
     </div>

@@ -42,7 +42,7 @@ const fitting = computed(() =>
   <div class="top">
     <p class="what">
       <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
-      <Said code="make-pipe-to" :values="{ size: facts.place.piece.size, fitting }">
+      <Said code="make-pipe-to" :values="{ size: facts.place.way.size, fitting }">
         <template #joint
           ><strong>{{ facts.tag }}</strong></template
         >

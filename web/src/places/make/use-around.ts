@@ -41,8 +41,8 @@ export function useAround({ facts, step, phase, left }: Here) {
       .filter(
         (facts) =>
           facts.method === method &&
-          facts.place.piece.size === place.piece.size &&
-          facts.place.line.material === place.line.material &&
+          facts.place.way.size === place.way.size &&
+          facts.place.way.material === place.way.material &&
           facts.nextStep?.id === step.value?.id,
       )
       .sort((a, b) => tagOrder(a.tag, b.tag))
@@ -74,7 +74,7 @@ export function useMakesWay(
     const [joint, after] = [facts.value, next()]
     const quiet = joint.clocks.every((c) => c.stoppedAtS !== undefined || left(c) <= 0)
     const like =
-      after?.method === joint.method && after?.place.piece.size === joint.place.piece.size && !after?.life
+      after?.method === joint.method && after?.place.way.size === joint.place.way.size && !after?.life
     return phase.value === 'rest' && quiet && like && joint.inspection?.verdict === 'pass'
   })
   watch(done, (now) => {

@@ -47,7 +47,7 @@ function useStepDone(options: Options) {
   const pin = () => ({
     rules: options.facts().method?.version ?? 1,
     chart: newestChart(job.state),
-    school: options.facts().place.line.school,
+    school: options.facts().place.way.school,
     table: job.state.job.table,
   })
   /** Figures that stood on the screen when this was tapped, with their sources: they go into the record. */

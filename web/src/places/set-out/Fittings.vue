@@ -127,12 +127,7 @@ async function load(): Promise<void> {
         </tbody>
       </table>
     </div>
-    <TakeOffSheet
-      v-if="measured"
-      :item="measured.fitting"
-      :branch="measured.branch"
-      @close="measured = null"
-    />
+    <TakeOffSheet v-if="measured" :item="measured.fitting" :at="measured.at" @close="measured = null" />
   </div>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { monitorForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
-import type { Item, Line } from '@jugalis/core'
+import type { EndAt, Item, Line } from '@jugalis/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useAfterPaint } from '../../after-paint'
@@ -12,7 +12,7 @@ import { word } from '../../words/word'
 
 /** The parts of a line as a grid of rows; only those in sight are in the page, however long the line is. */
 const props = defineProps<{ line: Line; rows: Rows }>()
-const emit = defineEmits<{ takeOff: [item: Item, branch: boolean]; open: [item: Item] }>()
+const emit = defineEmits<{ takeOff: [item: Item, at: EndAt]; open: [item: Item] }>()
 const narrow = useNarrow()
 const afterPaint = useAfterPaint()
 const scroller = ref<HTMLElement>()

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { draggable, dropTargetForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine'
-import { type Item, type Line, entryText, fmt, outletsOf, takeOffOf } from '@jugalis/core'
+import {
+  type EndAt,
+  type Item,
+  type Line,
+  entryText,
+  fmt,
+  neighbours,
+  outletsOf,
+  takeOffOf,
+} from '@jugalis/core'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useJob } from '../../stores/job'
@@ -10,7 +19,7 @@ import type { Rows } from './use-rows'
 import { word } from '../../words/word'
 
 const props = defineProps<{ item: Item; index: number; line: Line; depth: number; rows: Rows }>()
-const emit = defineEmits<{ takeOff: [item: Item, branch: boolean] }>()
+const emit = defineEmits<{ takeOff: [item: Item, at: EndAt] }>()
 const job = useJob()
 const view = useView()
 const el = ref<HTMLElement>()
@@ -19,13 +28,19 @@ const typed = ref('')
 const isCurrent = computed(() => props.rows.currentId.value === props.item.id)
 const isChosen = computed(() => props.rows.chosenIds.value.has(props.item.id))
 const isEdited = computed(() => props.rows.editing.value === props.item.id)
-const text = computed(() => entryText(props.item, { ...job.reader, units: props.line.school }))
+const text = computed(() =>
+  entryText(
+    props.item,
+    { ...job.reader, units: props.line.school },
+    { way: neighbours(props.line.items).get(props.item.id)?.[0]?.way },
+  ),
+)
 const size = computed(() => [props.item.size, props.item.size2].filter(Boolean).join(' to '))
 const outlets = computed(() =>
   props.item.type === 'fitting'
     ? outletsOf(props.line, props.item).map((outlet) => ({
         ...outlet,
-        known: takeOffOf(job.state, outlet.fitting, outlet.branch),
+        known: takeOffOf(job.state, outlet.fitting, outlet.at),
       }))
     : [],
 )
@@ -37,10 +52,14 @@ const joints = computed(() =>
 )
 /** A tee with a branch has two: each says which it is. */
 function takeOffText(outlet: (typeof outlets.value)[number]): string {
-  const end = outlets.value.length > 1 ? (outlet.branch ? 'branch' : 'run') : ''
-  if (!outlet.known) return end ? word('set-out-not-known', { end }) : word('set-out-not-known-measure-one')
+  const kind = props.item.ends?.[outlet.at]?.kind ?? ''
+  const whole = outlet.at >= 2 ? 'branch' : kind ? 'kind' : 'run'
+  const end = outlets.value.length > 1 ? whole : ''
+  if (!outlet.known)
+    return end ? word('set-out-not-known', { end, kind }) : word('set-out-not-known-measure-one')
   return word('set-out-take-off-to', {
     end,
+    kind,
     mm: fmt.lengthFigure(outlet.known.takeOffMm, job.reader),
     to: outlet.known.takeOffTo,
   })
@@ -115,11 +134,11 @@ onBeforeUnmount(() => stop?.())
     <span class="cell takes" role="gridcell">
       <button
         v-for="o in outlets"
-        :key="String(o.branch)"
+        :key="o.at"
         type="button"
         class="figure-link reach take"
         :class="{ refusal: !o.known }"
-        @click.stop="emit('takeOff', item, o.branch)"
+        @click.stop="emit('takeOff', item, o.at)"
       >
         {{ takeOffText(o) }}
       </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Item, hasBranch, lineFaults, methodOf } from '@jugalis/core'
+import { type EndAt, type Item, hasBranch, lineFaults, methodOf } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { isOwnKey } from '../../keys'
@@ -42,13 +42,13 @@ const rows = useRows(line, edits)
 const entry = useEntry(line, edits, (id) => rows.choose(id))
 const lines = useLines(line, edits)
 const sheet = ref<'line' | 'section' | 'carrier' | 'group' | 'copy' | null>(null)
-const measured = ref<{ item: Item; branch: boolean } | null>(null)
+const measured = ref<{ item: Item; at: EndAt } | null>(null)
 const { fault } = edits
 
 const pieces = computed(() => line.value?.items.filter((i) => i.type === 'piece') ?? [])
 const jointsOf = (list: readonly Item[]): string[] =>
   list.flatMap((p) => p.joints).filter((j): j is string => j !== null)
-const jointIds = computed(() => jointsOf(pieces.value))
+const jointIds = computed(() => jointsOf(line.value?.items ?? []))
 const faults = computed(() => (line.value ? lineFaults(line.value) : []))
 const sections = computed(() => {
   const own = new Set(jointIds.value)
@@ -59,16 +59,17 @@ const painted = computed(() => {
   const chosen = jointsOf(rows.chosen.value)
   return rows.chosen.value.length > 1 && chosen.length ? chosen : jointIds.value
 })
-const headline = useLineHeadline(line, { faults, jointIds, pieces, sections })
+const cannot = computed(() => faults.value.filter((f) => f.stops))
+const headline = useLineHeadline(line, { faults: cannot, jointIds, pieces, sections })
 const go = (lineId: string): void =>
   void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId } })
 
 /** Enter on a row: what is most often asked of it. */
 function openRow(item: Item): void {
-  if (item.type === 'fitting') measured.value = { item, branch: false }
+  if (item.type === 'fitting') measured.value = { item, at: 0 }
   else rows.typeOver(item.id)
 }
-const openBranch = (item: Item): void => void (measured.value = { item, branch: true })
+const openBranch = (item: Item): void => void (measured.value = { item, at: 2 })
 const startEdit = (): void => rows.typeOver(rows.current.value?.id ?? null)
 function insertAfter(): void {
   const at = rows.current.value
@@ -108,8 +109,8 @@ const groupWrong = (name: string): string =>
     <LineTabs v-if="view.lines.length" :here="line" @fresh="sheet = 'line'" />
     <div class="head">
       <h1>{{ headline }}</h1>
-      <p v-for="f in faults.slice(0, 3)" :key="f.item.id" class="refusal">
-        {{ job.t(f.says) }}
+      <p v-for="f in faults.slice(0, 3)" :key="f.item.id" :class="f.stops ? 'refusal' : 'doubt'">
+        <template v-if="f.at">{{ f.at }}: </template>{{ job.t(f.says) }}
         <button type="button" class="figure-link" @click="rows.choose(f.item.id)">
           {{ word('set-out-show-it') }}
         </button>
@@ -149,7 +150,7 @@ const groupWrong = (name: string): string =>
         v-if="line.items.length"
         :line="line"
         :rows="rows"
-        @take-off="(item, branch) => (measured = { item, branch })"
+        @take-off="(item, at) => (measured = { item, at })"
         @open="openRow"
       />
       <EntryLine :entry="entry" :fault="fault" :school="line.school" :line="line.tag" />
@@ -248,7 +249,7 @@ const groupWrong = (name: string): string =>
       @close="sheet = null"
       @named="(tag) => lines.copyLine(tag).then((id) => id && go(id))"
     />
-    <TakeOffSheet v-if="measured" :item="measured.item" :branch="measured.branch" @close="measured = null" />
+    <TakeOffSheet v-if="measured" :item="measured.item" :at="measured.at" @close="measured = null" />
   </div>
 </template>
 

@@ -179,7 +179,7 @@ const sources = ref(false)
                 </template>
               </Said>
             </td>
-            <td>{{ named(r.stretch.line.material) }} {{ r.stretch.size }}</td>
+            <td>{{ named(r.stretch.pipe.material) }} {{ r.stretch.pipe.size }}</td>
             <td class="wide">
               <svg :width="BAR_PX + 8" height="26" aria-hidden="true">
                 <rect

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { type Item, USUAL, fmt, takeOffName } from '@jugalis/core'
+import { type EndAt, type Item, USUAL, fmt, takeOffFor } from '@jugalis/core'
 import { ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
 
-const props = defineProps<{ item: Item; branch: boolean }>()
+const props = defineProps<{ item: Item; at: EndAt }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
-const name = takeOffName(props.item, props.branch)
-const sizes = [props.item.size, props.item.size2].filter(Boolean).join(' to ')
+const { name, size, size2 } = takeOffFor(props.item, props.at)
+const sizes = [size, size2].filter(Boolean).join(' to ')
 const takeOffMm = ref<number | null>(null)
 const to = ref<'face' | 'stop'>('face')
 const tried = ref(false)
@@ -25,8 +25,8 @@ async function save(): Promise<void> {
         kind: 'take-off',
         data: {
           fitting: name,
-          size: props.item.size,
-          size2: props.item.size2,
+          size,
+          size2,
           takeOffMm: mm,
           takeOffTo: to.value,
         },

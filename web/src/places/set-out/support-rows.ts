@@ -5,7 +5,6 @@ import {
   filledWeight,
   growthMm,
   hangerSpacingMm,
-  lineSeries,
   litresPerMetre,
   sagSpanMm,
   smallest,
@@ -41,21 +40,19 @@ interface Service {
   warmC: number | null
   density: number
 }
-const pipeOf = (s: Stretch) => ({ material: s.line.material, size: s.size, series: lineSeries(s.line) })
-
 /** The larger movement of the two between laid and service; null where a temperature is not said. */
 function movement(stretch: Stretch, { laidC, coldC, warmC }: Service): Fig | null {
   if (laidC === null) return null
   return [coldC, warmC]
     .filter((t): t is number => t !== null)
-    .map((t) => growthMm(stretch.line.material, stretch.lengthMm, laidC, t))
+    .map((t) => growthMm(stretch.pipe.material, stretch.lengthMm, laidC, t))
     .reduce<Fig | null>(
       (a, b) => (a === null || Math.abs(b.value ?? 0) > Math.abs(a.value ?? 0) ? b : a),
       null,
     )
 }
 function rowOf(stretch: Stretch, service: Service): SupportRow {
-  const pipe = pipeOf(stretch)
+  const { pipe } = stretch
   const grows = movement(stretch, service)
   const mm = grows?.value ?? null
   const wallC = service.warmC ?? ORDINARY_C

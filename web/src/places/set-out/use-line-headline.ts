@@ -1,4 +1,4 @@
-import { type Line, allMethods, unknownTakeOffs } from '@jugalis/core'
+import { type Line, allMethods, takeOffFor, unknownTakeOffs } from '@jugalis/core'
 import { type Ref, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
@@ -13,9 +13,7 @@ export function useLineHeadline(
   const job = useJob()
   const unknown = computed(() => (line.value ? unknownTakeOffs(job.state, line.value) : []))
   const kinds = computed(
-    () =>
-      new Set(unknown.value.map((o) => [o.fitting.fitting, o.branch, o.fitting.size, o.fitting.size2].join()))
-        .size,
+    () => new Set(unknown.value.map((o) => Object.values(takeOffFor(o.fitting, o.at)).join())).size,
   )
   return computed(() => {
     const own = line.value

@@ -4,7 +4,7 @@ import {
   changeTo,
   doubtfulLength,
   copyBelow,
-  methodOf,
+  sizesHere,
   moveAfter,
   neighbours,
   nextItemTag,
@@ -114,7 +114,7 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     const reader = { ...job.reader, units: own.school }
     const doubt = doubtfulLength(typed, reader)
     if (doubt) return refused(word('set-out-which-was-meant-or', { own: doubt.own, other: doubt.other }))
-    const entry = parseEntry(typed, reader, methodOf(own.method)?.sizes(own.material) ?? [])
+    const entry = parseEntry(typed, reader, sizesHere(own, item.way))
     if (!entry.ok) return refused(job.t(entry.why))
     return edit((now, shop) => {
       const own = now.items.find((i) => i.id === item.id)

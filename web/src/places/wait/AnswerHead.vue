@@ -74,7 +74,7 @@ const held = computed(() => {
   if (!slowest || props.answer.proved) return ''
   const from = slowest.facts.homeAtS
   if (from === null)
-    return word('wait-held-back-by-not', { tag: slowest.facts.tag, piece: slowest.facts.place.piece.size })
+    return word('wait-held-back-by-not', { tag: slowest.facts.tag, piece: slowest.facts.place.way.size })
   const under = curedUnder(job.state, slowest.facts, slowest.facts.ctx.pin.table, clock.nowS)
   const coldestC = under?.coldestC ?? null
   const passed = under?.passed
@@ -86,7 +86,7 @@ const held = computed(() => {
   const damp = under?.dampFromS == null ? '' : word('wait-damp-air-since-its', { at: at(under.dampFromS) })
   return word(coldestC === null ? 'wait-held-back-unread' : 'wait-held-back-by-home', {
     tag: slowest.facts.tag,
-    piece: slowest.facts.place.piece.size,
+    piece: slowest.facts.place.way.size,
     at: at(from),
     coldestC,
     damp,

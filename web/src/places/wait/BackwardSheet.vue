@@ -134,7 +134,7 @@ const choice = computed(() => {
             v-for="j in open"
             :key="j.facts.id"
             :value="j.facts.id"
-            :label="`${j.facts.tag}, ${j.facts.place.piece.size}`"
+            :label="`${j.facts.tag}, ${j.facts.place.way.size}`"
           />
         </ElSelect>
         <span

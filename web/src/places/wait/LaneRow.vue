@@ -61,7 +61,7 @@ const move = computed(() => {
         <tspan v-if="j.look.life > 1" class="soft">²</tspan>
       </text>
     </RouterLink>
-    <text x="112" :y="y + 21" class="soft">{{ j.facts.place.piece.size }}</text>
+    <text x="112" :y="y + 21" class="soft">{{ j.facts.place.way.size }}</text>
     <template v-if="lane && lane.homeS < toS">
       <g v-if="!lane.planned" :class="{ heavy: holdsBack }">
         <rect

@@ -40,7 +40,7 @@ async function tags(): Promise<void> {
       job.state.job.name,
       waiting.value.map((joint) => ({
         tag: joint.facts.tag,
-        size: joint.facts.place.piece.size,
+        size: joint.facts.place.way.size,
         section: answer.section.tag,
         touch:
           joint.facts.movable.value === null

@@ -21,7 +21,7 @@ export function laneOf(joint: JointInSection): Lane | null {
   return {
     id: facts.id,
     tag: facts.tag,
-    size: facts.place.piece.size,
+    size: facts.place.way.size,
     planned: facts.homeAtS === null,
     slotS: window?.fromS ?? null,
     homeS,

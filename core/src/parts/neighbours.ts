@@ -1,6 +1,8 @@
 import type { Item } from '../log/state.js'
 import { once } from '../units/memo.js'
 
+/** Ends of a part: 0 the way in, 1 the way on, 2 and 3 its branches. */
+export type EndAt = 0 | 1 | 2 | 3
 /** What stands at the two ends of an item: in its own run, or, where a branch begins, the fitting it comes out of. */
 export type Neighbours = readonly [Item | null, Item | null]
 
@@ -15,7 +17,7 @@ export const neighbours = once((items: readonly Item[]): ReadonlyMap<string, Nei
   const out = new Map<string, [Item | null, Item | null]>()
   for (const item of items) {
     const run = item.run ?? null
-    const before = last.get(run) ?? (run === null ? null : (byId.get(run) ?? null))
+    const before = last.get(run) ?? (run === null ? null : (byId.get(rootOf(run)) ?? null))
     out.set(item.id, [before, null])
     const back = last.get(run)
     const entry = back && out.get(back.id)
@@ -31,13 +33,33 @@ export function fittingAt(items: readonly Item[], piece: Item, end: 0 | 1): Item
   return there?.type === 'fitting' ? there : null
 }
 
-/** Does a piece's first end go into the branch of the fitting it comes from? */
-export const inBranch = (piece: Item, end: 0 | 1, fitting: Item | null): boolean =>
-  end === 0 && fitting !== null && (piece.run ?? null) === fitting.id
+/** A second branch of one fitting is a run of its own. */
+const SECOND = '~3'
+/**
+ * The run that leaves a fitting by a branch.
+ * @example branchRun('f1', 3) // 'f1~3'
+ */
+export const branchRun = (fittingId: string, at: EndAt): string => (at === 3 ? fittingId + SECOND : fittingId)
+/**
+ * The fitting that a run branches off, by id; for a run with a name of its own that name.
+ * @example rootOf('f1~3') // 'f1'
+ */
+export const rootOf = (run: string): string => (run.endsWith(SECOND) ? run.slice(0, -SECOND.length) : run)
+
+/** The end of the fitting beside it that an item's end meets. */
+export const endMet = (item: Item, end: 0 | 1, fitting: Item): EndAt => {
+  if (end === 1) return 0
+  if (item.run === undefined || rootOf(item.run) !== fitting.id) return 1
+  return item.run === fitting.id ? 2 : 3
+}
+/** Does a part's first end go into a branch of the fitting it comes from? */
+export const inBranch = (item: Item, end: 0 | 1, fitting: Item | null): boolean =>
+  fitting !== null && endMet(item, end, fitting) >= 2
 
 /** Fittings that a run branches off, by id. */
 const roots = once(
-  (items: readonly Item[]): ReadonlySet<string> => new Set(items.flatMap((i) => (i.run ? [i.run] : []))),
+  (items: readonly Item[]): ReadonlySet<string> =>
+    new Set(items.flatMap((i) => (i.run ? [rootOf(i.run)] : []))),
 )
 /** Does a run branch off this fitting? */
 export const branches = (items: readonly Item[], fitting: Item): boolean => roots(items).has(fitting.id)
@@ -45,24 +67,11 @@ export const branches = (items: readonly Item[], fitting: Item): boolean => root
 /** Run of pieces that are attached to nothing: a list for the saw. */
 export const LOOSE = 'loose'
 
-/** Fittings whose second size is that of their branch, and not of the way on. */
-const BRANCHED: readonly string[] = ['tee']
-/** Does a run leave this fitting between its ends? */
-export const hasBranch = (fitting: Item): boolean => BRANCHED.includes(fitting.fitting ?? '')
-/** Size of the way on through a fitting. */
-export const outlet = (i: Item): string => (hasBranch(i) ? i.size : (i.size2 ?? i.size))
-/** Size of the run that leaves a tee: its second size, else its own. */
-export const branchSize = (tee: Item): string => tee.size2 ?? tee.size
-
-/** Size of the socket that an end of a piece meets. */
-export const socketSize = (piece: Item, end: 0 | 1, fitting: Item): string =>
-  end === 1 ? fitting.size : inBranch(piece, 0, fitting) ? branchSize(fitting) : outlet(fitting)
-
 /** Where an item and all that branches off it end in the list: the index after the last of them. */
 export function blockEnd(items: readonly Item[], at: number): number {
   const inside = new Set([items[at]?.id])
   let end = at + 1
-  for (let next = items[end]; next && next.run && inside.has(next.run); next = items[end]) {
+  for (let next = items[end]; next && next.run && inside.has(rootOf(next.run)); next = items[end]) {
     inside.add(next.id)
     end++
   }

@@ -1,0 +1,63 @@
+import type { Item, Line } from '../log/state.js'
+import { methodOf } from '../methods/registry.js'
+import type { School } from '../methods/joinable.js'
+import { endOf, pipeOf, usualOf } from '../parts/ends.js'
+import { type Mating, mate } from '../parts/mating.js'
+import { endMet } from '../parts/neighbours.js'
+
+/** The way one joint is made: what its method reads of it. */
+export interface Way {
+  method: string
+  material: string
+  size: string
+  school: School
+  schedule: string | null
+  /** Series of its pipe's walls as they are looked up; null where nobody said. */
+  series: string | null
+  /** Something is cut into its wall: of plastic half is left. */
+  halved: boolean
+  /** What its method asks besides. */
+  details: Readonly<Record<string, unknown>>
+  /** Names all of it: joints that share it share figures and steps. */
+  key: string
+}
+
+/** Two parts that meet: how, as their ends say; null where nothing was said of either end, and all is as usual. */
+export function matingOf(line: Line, item: Item, end: 0 | 1, fitting: Item): Mating | null {
+  const own = endOf(line, item, end)
+  const met = endOf(line, fitting, endMet(item, end, fitting))
+  // A pipe in a part of which nothing was said is joined as usual, whatever its kind.
+  if (item.type === 'piece' && met.usual) return null
+  return mate(met, own, line.school)
+}
+
+/** How the joint at an end of a part is made. @param fitting what it meets; null: nothing known of it. */
+export function wayOf(line: Line, item: Item, end: 0 | 1, fitting: Item | null): Way {
+  const usual = usualOf(line, item)
+  const mating = fitting && matingOf(line, item, end, fitting)
+  const mated = mating?.ok ? mating : null
+  const method = mated?.method ?? usual.method
+  const material = mated?.material ?? usual.material
+  const size = mated?.size ?? item.size
+  const details = {
+    ...(method === line.method ? line.details : (line.ways?.[method] ?? {})),
+    ...(mated ? { ...mated.says, into: mated.into } : {}),
+  }
+  const { series } = pipeOf(line, item)
+  return {
+    method,
+    material,
+    size,
+    school: usual.school,
+    schedule: usual.schedule,
+    series,
+    halved: methodOf(method)?.ends.some((kind) => kind.halves) ?? false,
+    details,
+    key: [line.id, method, material, size, series, mated?.into, Object.values(mated?.says ?? {})].join(' '),
+  }
+}
+
+/** Ways of joining in a list, each once, in the order they are met. */
+export const methodsOf = (ways: Iterable<Pick<Way, 'method'>>): string[] => [
+  ...new Set([...ways].map((way) => way.method)),
+]

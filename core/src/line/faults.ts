@@ -1,0 +1,52 @@
+import { matingOf } from '../joint/way.js'
+import type { Item, Line } from '../log/state.js'
+import { endOf, endSize } from '../parts/ends.js'
+import { metalsMeet } from '../parts/mating.js'
+import { LOOSE, endMet, fittingAt, neighbours } from '../parts/neighbours.js'
+import { append } from '../units/extent.js'
+import { type Msg, msg } from '../sources/source.js'
+
+export interface LineFault {
+  item: Item
+  /** Tags of what meets, where the sentence does not name them. */
+  at: string | null
+  /** It cannot be joined so; else it can, and is not done without a reason. */
+  stops: boolean
+  says: Msg
+}
+/** What in a line cannot be joined as it stands, or should not: pipe against pipe, ends that do not mate, metals. */
+export function lineFaults(line: Line): LineFault[] {
+  const beside = neighbours(line.items)
+  return line.items.flatMap((item) => {
+    const out: LineFault[] = []
+    const next = beside.get(item.id)?.[1]
+    if (item.type === 'piece' && next?.type === 'piece' && item.run !== LOOSE)
+      out.push({ item, at: null, stops: true, says: msg('pieces-meet', { a: item.tag, b: next.tag }) })
+    // A joint of two fittings is looked at from the later one, that of a piece from the piece.
+    for (const end of item.type === 'piece' ? ([0, 1] as const) : ([0] as const)) {
+      const fitting = fittingAt(line.items, item, end)
+      if (fitting) append(out, faultsAt(line, item, end, fitting))
+    }
+    return out
+  })
+}
+function faultsAt(line: Line, item: Item, end: 0 | 1, fitting: Item): LineFault[] {
+  const met = endMet(item, end, fitting)
+  const at = `${fitting.tag}, ${item.tag}`
+  const mating = matingOf(line, item, end, fitting)
+  const socket = endSize(fitting, met)
+  const kindsFit = !mating || mating.ok || mating.why.code === 'mate-sizes'
+  if (!kindsFit) return [{ item, at, stops: true, says: mating.why }]
+  if (socket !== item.size && item.type === 'piece')
+    return [
+      {
+        item,
+        at: null,
+        stops: true,
+        says: msg('sizes-meet', { piece: item.tag, a: item.size, fitting: fitting.tag, b: socket }),
+      },
+    ]
+  if (mating && !mating.ok) return [{ item, at, stops: true, says: mating.why }]
+  const metals = metalsMeet(endOf(line, fitting, met), endOf(line, item, end))
+  return metals ? [{ item, at, stops: false, says: metals }] : []
+}

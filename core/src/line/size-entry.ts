@@ -1,0 +1,43 @@
+import type { Line, PartWay } from '../log/state.js'
+import { methodOf } from '../methods/registry.js'
+import type { Reader, System } from '../units/quantity.js'
+
+/** Families that a bare figure may mean, likeliest first. */
+const BARE: Readonly<Record<System, readonly string[]>> = {
+  metric: ['d', 'DN '],
+  inch: ['NPS ', 'CTS ', 'OD ', 'BPE '],
+}
+/**
+ * A typed size as sizes are written: by its own family, else by what is offered.
+ * @example sizeFor('50', { units: 'metric' }, ['d50', 'd63']) // 'd50'
+ */
+export function sizeFor(typed: string, reader: Reader, offered: readonly string[]): string {
+  const named = /^(dn|nps|cts|od|bpe) ?(.+)$/.exec(typed)
+  if (named) return `${(named[1] as string).toUpperCase()} ${named[2]}`
+  if (offered.includes(typed)) return typed
+  const figure = typed.replace(/^d/, '')
+  const families = [...BARE[reader.units], ...BARE[reader.units === 'inch' ? 'metric' : 'inch']]
+  const made = families.map((family) => `${family}${figure}`).find((size) => offered.includes(size))
+  return made ?? `${BARE[reader.units][0]}${figure}`
+}
+/**
+ * A size as it is typed: the figure alone where the family is the first that a bare figure means.
+ * @example bareSize('NPS 2', { units: 'inch' }) // '2'
+ */
+export const bareSize = (size: string, reader: Reader): string =>
+  size.startsWith(BARE[reader.units][0] as string)
+    ? size.slice((BARE[reader.units][0] as string).length)
+    : size
+/** Sizes of the pipe that is usual here. @param way where that is not the line's. */
+export const sizesHere = (line: Line, way: PartWay | undefined): readonly string[] =>
+  methodOf(way?.method ?? line.method)?.sizes(way?.material ?? line.material) ?? []
+/** Is this a size of the line's pipe, by the method that joins it? @param way what is usual here, where not the line's. */
+export function isMade(line: Line, size: string, way?: PartWay): boolean {
+  const method = methodOf(way?.method ?? line.method)
+  if (!method) return true
+  const { school, schedule, details } = line
+  const material = way?.material ?? line.material
+  const own = method.id === line.method ? details : {}
+  return method.parse({ ...own, material, size, school, schedule, checkOffsetMm: 50, pressureService: true })
+    .ok
+}
