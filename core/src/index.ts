@@ -98,6 +98,7 @@ export { type Edit, type Edited, type Shop, difference, itemData, settle } from 
 export { type Cursor, END, type Placed, placeEntry, placeTexts, standing } from './line/place.js'
 export { isMade, sizesHere } from './line/size-entry.js'
 export { changeTo, copyBelow, moveAfter, splitWith, takeOut } from './line/rework.js'
+export { type LineChange, lineChange } from './line/change.js'
 export { type LineFault, lineFaults } from './line/faults.js'
 export { type Touched, cutOutTouches, toolTouches } from './line/touches.js'
 export { copied, nextItemTag, renumbered } from './line/tags.js'

@@ -17,6 +17,10 @@ const ANSWERED: readonly string[] = [
   'gapFromMm',
   'gapToMm',
 ]
-/** Fields of a method that are asked once a line: kind of nut, gasket, bolts … */
-export const askedFields = (methodId: string): readonly Field[] =>
-  methodOf(methodId)?.fields.filter((f) => !ANSWERED.includes(f.key) && !f.byPart) ?? []
+/**
+ * Fields of a method that are asked once a line: kind of nut, gasket, bolts … @param usual it is the line's usual way;
+ * of any other the ends that meet say some by themselves.
+ */
+export const askedFields = (methodId: string, usual = true): readonly Field[] =>
+  methodOf(methodId)?.fields.filter((f) => !ANSWERED.includes(f.key) && !f.byPart && (usual || !f.byEnds)) ??
+  []

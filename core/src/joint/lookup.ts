@@ -4,7 +4,7 @@ import type { ChartCure } from '../methods/cure/chart-rule.js'
 import type { SourceId } from '../sources/source.js'
 import { fittingAt, inBranch } from '../parts/neighbours.js'
 import { type Way, wayOf } from './way.js'
-import type { Item, JobState, Line } from '../log/state.js'
+import { type Item, type JobState, type Line, type LineHead, lifeKey } from '../log/state.js'
 import { once, onceEach } from '../units/memo.js'
 
 /** Where a joint sits: its line, the part whose end it is, which end, and the fitting that this end meets. */
@@ -20,6 +20,23 @@ export interface JointPlace {
   branch: boolean
   /** How it is made. */
   way: Way
+}
+
+/** Lives in a list, looked up for each joint of a line that may have thousands. */
+const livesOf = once((begun: readonly string[]): ReadonlySet<string> => new Set(begun))
+/** How a joint is made: as the line was when its life in the line began, else as it is. */
+function wayThen(
+  state: JobState,
+  line: Line,
+  jointId: string,
+  [part, end, fitting]: [part: Item, end: 0 | 1, fitting: Item | null],
+): Way {
+  const life = line.before && state.joints.get(jointId)?.lives.at(-1)
+  const key = life && life.cutOutAtS === undefined ? lifeKey(jointId, life.no) : null
+  const at = key === null ? -1 : (line.before?.findIndex(({ begun }) => livesOf(begun).has(key)) ?? -1)
+  const was = line.before?.[at]
+  const way = wayOf(was ? { ...line, ...was.head } : line, part, end, fitting)
+  return was ? { ...way, key: `${way.key} before ${at}` } : way
 }
 
 /** Every joint that the lines define. Worked out once for a state. */
@@ -39,7 +56,7 @@ export const jointPlaces = once((state: JobState): ReadonlyMap<string, JointPlac
           end,
           fitting,
           branch: inBranch(part, end, fitting),
-          way: wayOf(line, part, end, fitting),
+          way: wayThen(state, line, jointId, [part, end, fitting]),
         })
       }
   return index
@@ -132,7 +149,7 @@ export function jointSpec(
   chart: string | null = newestChart(state),
   rules = Infinity,
 ): Record<string, unknown> {
-  const { method, material, size, details, series } = place.way
+  const { method, material, size, details, pipe } = place.way
   const chartSays = charted(state, { method, material, size }, chart)
   return {
     from: {},
@@ -143,7 +160,7 @@ export function jointSpec(
     size,
     school: place.way.school,
     schedule: place.way.schedule,
-    wallSeries: series,
+    wallSeries: pipe.series,
     socketDepthMm: chartSays.socketDepthMm ?? details.socketDepthMm ?? null,
     checkOffsetMm: state.job.checkOffsetMm,
     pressureService: place.line.said?.service !== 'drain',
@@ -151,8 +168,8 @@ export function jointSpec(
 }
 
 /** What a line is, without what stands in it: what an entry that sets it says. */
-export function lineHead(line: Line): Omit<Line, 'id' | 'items' | 'said'> {
-  const { id: _id, items: _items, said: _said, ...head } = line
+export function lineHead(line: Line): LineHead {
+  const { id: _id, items: _items, said: _said, before: _before, ...head } = line
   return head
 }
 /** Joints with a life that is begun and not cut out: they stay what they are. */

@@ -1,7 +1,7 @@
 import type { Item, Line } from '../log/state.js'
 import { methodOf } from '../methods/registry.js'
 import type { School } from '../methods/joinable.js'
-import { endOf, pipeOf, usualOf } from '../parts/ends.js'
+import { type Pipe, endOf, pipeOf, usualOf } from '../parts/ends.js'
 import { type Mating, mate } from '../parts/mating.js'
 import { endMet } from '../parts/neighbours.js'
 
@@ -12,8 +12,8 @@ export interface Way {
   size: string
   school: School
   schedule: string | null
-  /** Series of its pipe's walls as they are looked up; null where nobody said. */
-  series: string | null
+  /** The pipe that is joined, with the series of its walls. */
+  pipe: Pipe
   /** Something is cut into its wall: of plastic half is left. */
   halved: boolean
   /** What its method asks besides. */
@@ -43,17 +43,19 @@ export function wayOf(line: Line, item: Item, end: 0 | 1, fitting: Item | null):
     ...(method === line.method ? line.details : (line.ways?.[method] ?? {})),
     ...(mated ? { ...mated.says, into: mated.into } : {}),
   }
-  const { series } = pipeOf(line, item)
+  const pipe = pipeOf(line, item)
   return {
     method,
     material,
     size,
     school: usual.school,
     schedule: usual.schedule,
-    series,
+    pipe,
     halved: methodOf(method)?.ends.some((kind) => kind.halves) ?? false,
     details,
-    key: [line.id, method, material, size, series, mated?.into, Object.values(mated?.says ?? {})].join(' '),
+    key: [line.id, method, material, size, pipe.series, mated?.into, Object.values(mated?.says ?? {})].join(
+      ' ',
+    ),
   }
 }
 

@@ -141,12 +141,12 @@ function wayText(way: PartWay | undefined, before: PartWay | undefined): string 
 }
 /**
  * A part as the entry that sets it out. @param reader whose figures they are. @param before the size that it is put on,
- * which need not be said again, and what was usual there.
+ * which need not be said again, what was usual there, and the sizes of the pipe here.
  */
 export function entryText(
   item: Item,
   reader: Reader,
-  before: { size?: string | null; way?: PartWay | undefined } = {},
+  before: { size?: string | null; way?: PartWay | undefined; offered?: readonly string[] } = {},
 ): string {
   if (item.bend) {
     const { legsMm, turnsDeg, radiusMm } = item.bend
@@ -161,7 +161,7 @@ export function entryText(
     const gap = item.gapMm !== undefined ? ` gap ${figure(item.gapMm, reader)}` : ''
     return `${item.measuredMm === null ? '?' : figure(item.measuredMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}${way}`
   }
-  return fittingText(item, reader, before.size ?? null) + wayText(item.way, before.way)
+  return fittingText(item, reader, before.size ?? null, before.offered) + wayText(item.way, before.way)
 }
 const figure = (mm: number, reader: Reader): string =>
   systemOf(reader, 'length') === 'inch'

@@ -199,7 +199,12 @@ export const typedEnds = (item: Item): EndTyped[] =>
   })
 
 /** What was said of a fitting's ends, as it is typed. @param after size of the pipe it stands on: not said again. */
-export function fittingText(item: Item, reader: Reader, after: string | null): string {
+export function fittingText(
+  item: Item,
+  reader: Reader,
+  after: string | null,
+  offered: readonly string[] = [],
+): string {
   const part = partOf(item)
   const name = item.fitting ?? ''
   const suffix = item.of ? ` of ${item.of.replaceAll('-', ' ')}` : ''
@@ -207,7 +212,7 @@ export function fittingText(item: Item, reader: Reader, after: string | null): s
     isShutWord(item.ends ? (item.ends[at]?.kind ?? '') : (part.ends[at] ?? ''))
   const open = part.ends.map((_, at) => at as EndAt).filter((at) => !shut(at))
   const own = part.ends.flatMap((end, at) => (isShutWord(end) ? [] : [kindOfPart(part, at, reader) ?? null]))
-  const sizes = open.map((at) => bareSize(endSize(item, at), reader))
+  const sizes = open.map((at) => bareSize(endSize(item, at), reader, offered))
   const words = open.map((at, i) => (item.ends ? (item.ends[at]?.kind ?? null) : (own[i] ?? null)))
   const alike = new Set(open.map((at) => nominalOf(endSize(item, at)))).size === 1
   const one = item.size === after && alike ? [] : sizes.slice(0, 1)

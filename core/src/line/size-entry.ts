@@ -21,13 +21,15 @@ export function sizeFor(typed: string, reader: Reader, offered: readonly string[
   return made ?? `${BARE[reader.units][0]}${figure}`
 }
 /**
- * A size as it is typed: the figure alone where the family is the first that a bare figure means.
- * @example bareSize('NPS 2', { units: 'inch' }) // '2'
+ * A size as it is typed: the figure alone where that is what a bare figure means. @param offered sizes of the pipe.
+ * @example bareSize('CTS 2', { units: 'inch' }, ['CTS 2']) // '2'
  */
-export const bareSize = (size: string, reader: Reader): string =>
-  size.startsWith(BARE[reader.units][0] as string)
-    ? size.slice((BARE[reader.units][0] as string).length)
-    : size
+export function bareSize(size: string, reader: Reader, offered: readonly string[] = []): string {
+  const first = BARE[reader.units][0] as string
+  if (size.startsWith(first)) return size.slice(first.length)
+  const figure = size.split(' ')[1]
+  return figure && offered.includes(size) && sizeFor(figure, reader, offered) === size ? figure : size
+}
 /** Sizes of the pipe that is usual here. @param way where that is not the line's. */
 export const sizesHere = (line: Line, way: PartWay | undefined): readonly string[] =>
   methodOf(way?.method ?? line.method)?.sizes(way?.material ?? line.material) ?? []

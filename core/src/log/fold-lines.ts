@@ -1,7 +1,7 @@
 import { type Data, type Handler, flagged, num, school, str, strOrNull } from './fold-help.js'
 import { ASKED, ASKED_FACTS, NOT_KNOWN, type Said } from '../methods/around.js'
 import { jointOf } from './fold-steps.js'
-import { type EndSaid, type Item, type JobState, type Line, takeOffKey } from './state.js'
+import { type EndSaid, type Item, type JobState, type Line, lifeKey, takeOffKey } from './state.js'
 
 function itemFrom(id: string, raw: Data): Item {
   return {
@@ -103,26 +103,50 @@ function saidFrom(raw: unknown): Said {
 }
 const lineOf = (s: JobState, d: Data): Line | null => s.lines.get(str(d.lineId)) ?? null
 
+/** Lives of a line's joints that are begun and not cut out. */
+const begunIn = (state: JobState, line: Line): string[] =>
+  line.items
+    .flatMap((item) => item.joints)
+    .flatMap((id) => {
+      const life = id === null ? undefined : state.joints.get(id)?.lives.at(-1)
+      return id && life && life.cutOutAtS === undefined ? [lifeKey(id, life.no)] : []
+    })
+const kept = (line: Line | undefined): Pick<Line, 'before'> => (line?.before ? { before: line.before } : {})
+function setLine(state: JobState, data: Data, before: Pick<Line, 'before'>): void {
+  const id = str(data.lineId)
+  const was = state.lines.get(id)
+  const ways = Object.entries(asData(data.ways)).map(
+    ([method, details]) => [method, asData(details)] as const,
+  )
+  state.lines.set(id, {
+    id,
+    tag: str(data.tag),
+    name: str(data.name),
+    method: str(data.method),
+    material: str(data.material),
+    school: school(data.school),
+    schedule: strOrNull(data.schedule),
+    ...(strOrNull(data.series) ? { series: str(data.series) } : {}),
+    details: asData(data.details),
+    ...(ways.length ? { ways: Object.fromEntries(ways) } : {}),
+    placeId: str(data.placeId),
+    ratingBar: num(data.ratingBar),
+    insideOf: strOrNull(data.insideOf),
+    items: was?.items ?? [],
+    ...saidBefore(was),
+    ...kept(was),
+    ...before,
+  })
+}
+
 /** Lines and what they are made of. */
 export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
-  'line-set': (state, _e, data) => {
-    const id = str(data.lineId)
-    state.lines.set(id, {
-      id,
-      tag: str(data.tag),
-      name: str(data.name),
-      method: str(data.method),
-      material: str(data.material),
-      school: school(data.school),
-      schedule: strOrNull(data.schedule),
-      ...(strOrNull(data.series) ? { series: str(data.series) } : {}),
-      details: (typeof data.details === 'object' && data.details !== null ? data.details : {}) as Data,
-      placeId: str(data.placeId),
-      ratingBar: num(data.ratingBar),
-      insideOf: strOrNull(data.insideOf),
-      items: state.lines.get(id)?.items ?? [],
-      ...saidBefore(state.lines.get(id)),
-    })
+  'line-set': (state, _e, data) => setLine(state, data, {}),
+  'line-changed': (state, event, data) => {
+    const was = lineOf(state, data)
+    if (!was) return flagged(state, event, 'flag-unknown-item')
+    const { id: _id, items: _items, said: _said, before = [], ...head } = was
+    setLine(state, data, { before: [...before, { head, begun: begunIn(state, was) }] })
   },
   'around-said': (state, event, data) => {
     const line = lineOf(state, data)

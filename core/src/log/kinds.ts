@@ -6,6 +6,22 @@ import { ITEM } from './kinds-item.js'
 import { MAKE_KINDS } from './kinds-make.js'
 import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
 
+/** A line without its parts. */
+const LINE: readonly Input[] = [
+  must('lineId', id),
+  must('tag', tag),
+  must('name', text),
+  must('method', { type: 'string', max: 40 }),
+  must('material', { type: 'string', max: 40 }),
+  must('school', oneOf('inch', 'metric')),
+  may('schedule', oneOf('40', '80')),
+  may('series', oneOf(...SERIES)),
+  may('details', anything),
+  may('ways', anything),
+  must('placeId', id),
+  may('ratingBar', bar),
+  may('insideOf', id),
+]
 /** Every kind of event, its version and the shape of its data. */
 export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {
   ...MAKE_KINDS,
@@ -22,24 +38,9 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
     ],
   },
   'place-set': { v: 1, joint: false, fields: [must('placeId', id), must('name', text)] },
-  'line-set': {
-    v: 1,
-    joint: false,
-    fields: [
-      must('lineId', id),
-      must('tag', tag),
-      must('name', text),
-      must('method', { type: 'string', max: 40 }),
-      must('material', { type: 'string', max: 40 }),
-      must('school', oneOf('inch', 'metric')),
-      may('schedule', oneOf('40', '80')),
-      may('series', oneOf(...SERIES)),
-      may('details', anything),
-      must('placeId', id),
-      may('ratingBar', bar),
-      may('insideOf', id),
-    ],
-  },
+  'line-set': { v: 1, joint: false, fields: LINE },
+  // The same once more: what was begun before it stays what it was.
+  'line-changed': { v: 1, joint: false, fields: LINE },
   'item-put': {
     v: 1,
     joint: false,
@@ -63,7 +64,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       must('groupId', id),
       must('name', tag),
       // An empty list takes the group away.
-      must('entries', list({ type: 'string', max: 60 }, 0, 60)),
+      must('entries', list({ type: 'string', max: 90 }, 0, 60)),
     ],
   },
   'take-off': {

@@ -36,7 +36,16 @@ export interface Line {
   said?: Said
   /** What ways of joining besides its usual one ask, by method. */
   ways?: Readonly<Record<string, Readonly<Record<string, unknown>>>>
+  /** What it was before it was changed, oldest first, and the lives of joints that were begun by then (`lifeKey`). */
+  before?: readonly { head: LineHead; begun: readonly string[] }[]
 }
+/**
+ * One life of a joint, by name.
+ * @example lifeKey('j1', 2) // 'j1 2'
+ */
+export const lifeKey = (jointId: string, life: number): string => `${jointId} ${life}`
+/** What a line is, without what stands in it. */
+export type LineHead = Omit<Line, 'id' | 'items' | 'said' | 'before'>
 /** What was said of one end of a part; what was not is as usual there. */
 export interface EndSaid {
   /** Kind of end, as the way of joining that is made at it names it. */

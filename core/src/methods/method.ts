@@ -39,6 +39,8 @@ export interface Field {
   asked?: boolean
   /** For a reading that is compared with a target: what it should be, and how far off still passes. */
   target?: { value: Fig; shortMax: number; overMax: number }
+  /** What the ends that meet say of it, where they say what they are. */
+  byEnds?: true
   /** What the part a joint goes into says of it by its name; from a version of the rules on. */
   byPart?: { says: Readonly<Record<string, string>>; fromRules: number }
   /** Read with a caliper or a diameter tape, to hundredths, however large it is. */

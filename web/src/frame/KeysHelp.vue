@@ -30,6 +30,7 @@ const KEYS: readonly (readonly [key: string, says: string, ...places: string[]])
   [word('frame-alt-arrows'), word('frame-move-up-or-down'), 'set-out'],
   ['T, Shift+T', word('frame-take-off-that-of'), 'set-out'],
   ['N', word('frame-a-new-line'), 'set-out'],
+  ['G', word('frame-change-the-line'), 'set-out'],
   ['+ \u2212 0', word('frame-the-drawing-closer-further'), 'set-out'],
 ]
 const route = useRoute()

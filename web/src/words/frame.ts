@@ -38,6 +38,7 @@ export const FRAME = {
   'frame-alt-arrows': 'Alt+arrows',
   'frame-move-up-or-down': 'move up or down',
   'frame-take-off-that-of': 'take-off, that of the branch',
+  'frame-change-the-line': 'change the line',
   'frame-a-new-line': 'a new line',
   'frame-the-drawing-closer-further': 'the drawing: closer, further, fit',
   // LiveStrip

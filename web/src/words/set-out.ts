@@ -94,6 +94,22 @@ export const SET_OUT = {
   'set-out-which-was-meant-or': 'Which was meant, {own} or {other}? Write the unit.',
   'set-out-entry-help':
     '{branch} into the tee, {back} back, {again} the last pair again, {unknown} not yet measured, {tag} a name',
+  'set-out-change-it': 'Change it\u2026',
+  'set-out-joints-by': '{way} {joints, number, whole}',
+  'set-out-way-asks': 'say what it asks\u2026',
+  'set-out-way-said': 'as said\u2026',
+  'set-out-way-of-line': '{way} in line {tag}',
+  'set-out-way-counts-for': 'It counts for every joint made so in this line that is not begun.',
+  'set-out-change-line': 'Change line {tag}',
+  'set-out-where-it-runs': 'Where it runs',
+  'set-out-change-the-line-now': 'Change the line',
+  'set-out-change-it-so': 'Change it so',
+  'set-out-line-changed': 'Line {tag} is changed.',
+  'set-out-change-anew':
+    '{joints, plural, one {# joint that is not begun is made otherwise} other {# joints that are not begun are made otherwise}}.',
+  'set-out-change-keep': 'Begun, and stays as it was: {list}.',
+  'set-out-change-recut': 'Cut, and no longer fits: {list}.',
+  'set-out-change-proved': 'Proved before the change: {list}. The proof is of the line as it was.',
   'set-out-line-is':
     '{name}. {material}{series, select, none {} other {, {series}}}, {school, select, inch {inch school} other {metric school}}{ratingBar, select, none {} other {, rated {ratingBar, number, pressure}}}, in {place}.',
   'set-out-after': 'after {tag}',

@@ -1,7 +1,7 @@
 import { smallest } from '../../units/extent.js'
 import { parseSize } from '../../sizes/size.js'
 import { jointPlaces } from '../../joint/lookup.js'
-import { type Pipe, pipeOf } from '../../parts/ends.js'
+import type { Pipe } from '../../parts/ends.js'
 import type { JobState, Line, Section, SectionPlan } from '../../log/state.js'
 import { headBar } from './water-column.js'
 import { isPlastic } from '../../methods/joinable.js'
@@ -32,7 +32,7 @@ export function limitsOf(state: JobState, section: Section): Limit[] {
     if (!place) continue
     lines.set(place.line.id, place.line)
     const { part, way } = place
-    const pipe = pipeOf(place.line, part)
+    const { pipe } = way
     const thread = way.halved ? (part.type === 'piece' ? 'pipe' : 'fitting') : null
     pipes.set(`${place.line.id} ${Object.values(pipe).join(' ')} ${thread}`, { ...pipe, thread })
   }

@@ -4,7 +4,6 @@ import { pieceCut } from '../../line/piece.js'
 import { outsideDiameterMm, parseSize } from '../../sizes/size.js'
 import { wallMm } from '../../sizes/walls.js'
 import { jointPlaces } from '../../joint/lookup.js'
-import { pipeOf } from '../../parts/ends.js'
 import type { JobState, Section, SectionPlan } from '../../log/state.js'
 import { atEnds } from './water-column.js'
 import { stretchPerBar, stuffOf } from '../verdict/physics/pipe.js'
@@ -63,7 +62,7 @@ export function contentsOf(state: JobState, section: Section): Contents {
     if (!place || place.part.type !== 'piece' || seen.has(place.part.id)) continue
     seen.add(place.part.id)
     const { line, part: piece } = place
-    const { material, series } = pipeOf(line, piece)
+    const { material, series } = place.way.pipe
     const size = parseSize(piece.size)
     const cutMm = piece.cut?.mm ?? pieceCut(state, line, piece).cutMm.value
     const perMetre = litresPerMetre({ material, size: piece.size, series })

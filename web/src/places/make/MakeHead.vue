@@ -36,13 +36,21 @@ const fitting = computed(() =>
     ? `${named(props.facts.place.fitting.fitting ?? '')} ${props.facts.place.fitting.tag}`
     : 'fitting',
 )
+/** What goes on it, where that is no pipe. */
+const part = computed(() => {
+  const { part } = props.facts.place
+  return part.type === 'piece' ? 'none' : `${named(part.fitting ?? '')} ${part.tag}`
+})
+const way = computed(() =>
+  props.facts.method ? job.t(props.facts.method.name) : props.facts.place.way.method,
+)
 </script>
 
 <template>
   <div class="top">
     <p class="what">
       <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
-      <Said code="make-pipe-to" :values="{ size: facts.place.way.size, fitting }">
+      <Said code="make-pipe-to" :values="{ size: facts.place.way.size, fitting, part, way }">
         <template #joint
           ><strong>{{ facts.tag }}</strong></template
         >

@@ -1,120 +1,63 @@
 <script setup lang="ts">
-import { type As, USUAL, allMethods, lineSeriesChoices } from '@jugalis/core'
+import { type Line, type LineChange, USUAL, lineChange } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { computed, reactive, ref, watch } from 'vue'
-import { askedFields } from '../../asked-fields'
+import { computed, ref, watch } from 'vue'
+import ListField from '../../frame/ListField.vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { named, word } from '../../words/word'
-import ListField from '../../frame/ListField.vue'
+import AskedFields from './AskedFields.vue'
+import { useLineForm } from './use-line-form'
 
+/** A new line, or one that is changed: then what the change comes to is said before it is made. */
+const props = defineProps<{ line: Line | null }>()
 const emit = defineEmits<{ close: []; made: [id: string] }>()
 const job = useJob()
-const methods = allMethods()
-const placeId = [...job.state.places.keys()][0] ?? crypto.randomUUID()
-const typed = reactive({
-  tag: '',
-  name: '',
-  method: methods[0]?.id ?? '',
-  material: job.state.job.school === 'inch' ? 'pvc' : 'pvc-u',
-})
-const series = ref<string | null>(null)
-const ratingBar = ref<number | null>(null)
-const materials = computed(
-  () => methods.find((m) => m.id === typed.method)?.fields.find((f) => f.key === 'material')?.options ?? [],
-)
-/** Walls this pipe is made with; the usual one stands until another is chosen. */
-const walls = computed(() => lineSeriesChoices(typed.method, typed.material, job.state.job.school))
-watch(walls, (all) => (series.value = all[0] ?? null), { immediate: true })
-/** Sockets of inch plastic go by the schedule; pipe by ratio goes into those of Sch 40. */
-const schedule = computed(() =>
-  job.state.job.school === 'inch' &&
-  methods.find((m) => m.id === typed.method)?.fields.some((f) => f.key === 'schedule')
-    ? series.value === 'Sch 80'
-      ? '80'
-      : '40'
-    : null,
-)
-/** What this method asks besides: its own fields, each with its choices. */
-const asked = computed(() => askedFields(typed.method))
-const details = reactive<Record<string, string>>({})
-const measured = reactive<Record<string, number | null>>({})
-/** How a field with a unit is typed; the others are plain numbers. */
-const AS: Readonly<Record<string, As>> = { mm: 'length', Nm: 'torque', C: 'temperature', bar: 'pressure' }
-/** What is usual of them: beyond it the other system's unit is asked about. */
-const USUAL_OF: Readonly<Record<string, readonly [number, number]>> = {
-  mm: USUAL.movement,
-  Nm: USUAL.torqueNm,
-}
-function detailsTyped(): Record<string, unknown> {
-  const out: Record<string, unknown> = {}
-  for (const field of asked.value) {
-    const quantity = measured[field.key]
-    if (AS[field.unit ?? ''] && !field.options) {
-      if (quantity != null) out[field.key] = quantity
-      continue
-    }
-    const value = (details[field.key] ?? '').trim()
-    if (!value) continue
-    out[field.key] = field.options
-      ? value
-      : field.control === 'yes-no'
-        ? value === 'yes'
-        : Number(value.replace(',', '.'))
-  }
-  return out
-}
-watch(
-  () => typed.method,
-  () => {
-    typed.material = materials.value[0] ?? ''
-  },
-)
+const form = useLineForm(props.line)
+const { typed, placeId, series, ratingBar, materials, walls, asked } = form
+const places = computed(() => [...job.state.places])
 const fault = ref('')
+/** What the change would touch, once it was asked for; typed anew it is asked again. */
+const touched = ref<LineChange | null>(null)
+watch([typed, placeId, series, ratingBar, asked.texts, asked.quantities], () => (touched.value = null), {
+  deep: true,
+})
+const comesTo = computed(() => {
+  const change = touched.value
+  if (!change) return []
+  return [
+    ...(change.anew ? [word('set-out-change-anew', { joints: change.anew })] : []),
+    ...(change.keep.length ? [word('set-out-change-keep', { list: change.keep.join(', ') })] : []),
+    ...(change.recut.length ? [word('set-out-change-recut', { list: change.recut.join(', ') })] : []),
+    ...(change.proved.length ? [word('set-out-change-proved', { list: change.proved.join(', ') })] : []),
+  ]
+})
 async function save(): Promise<void> {
-  const tag = typed.tag.trim()
-  if (!/^[A-Za-z0-9]{1,12}$/.test(tag)) return void (fault.value = word('set-out-a-line-needs-a'))
-  if ([ratingBar.value, ...Object.values(measured)].some((v) => Number.isNaN(v)))
-    return void (fault.value = word('ui-one-figure-above-cant'))
-  fault.value = ''
-  const more = detailsTyped()
-  const method = methods.find((m) => m.id === typed.method)
-  // Tried on a size that is made, since the line has none yet: what is asked besides must be answered well.
-  const read = method?.parse({
-    ...more,
-    ...typed,
-    schedule: schedule.value,
-    size: method.sizes(typed.material)[0],
-    school: job.state.job.school,
-    checkOffsetMm: job.state.job.checkOffsetMm,
-  })
-  const wrong =
-    read?.ok === false ? read.errors.find((e) => asked.value.some((f) => f.key === e.field)) : null
-  if (wrong) return void (fault.value = job.t(wrong))
-  const lineId = crypto.randomUUID()
+  const read = form.read()
+  fault.value = 'fault' in read ? read.fault : ''
+  if (!('head' in read)) return
+  const { line } = props
+  if (line && !touched.value) {
+    const change = lineChange(job.state, line, read.head)
+    if (change.wrong) return void (fault.value = job.t(change.wrong))
+    touched.value = change
+    if (comesTo.value.length) return
+  }
+  const lineId = line?.id ?? crypto.randomUUID()
+  const { details, ...head } = read.head
   await job.write(
     [
-      ...(job.state.places.size ? [] : [{ kind: 'place-set', data: { placeId, name: word('ui-on-site') } }]),
+      ...(job.state.places.size
+        ? []
+        : [{ kind: 'place-set', data: { placeId: placeId.value, name: word('ui-on-site') } }]),
       {
-        kind: 'line-set',
-        data: {
-          lineId,
-          tag,
-          name: typed.name.trim() || tag,
-          method: typed.method,
-          material: typed.material,
-          school: job.state.job.school,
-          schedule: schedule.value,
-          ...(series.value ? { series: series.value } : {}),
-          ...(Object.keys(more).length ? { details: more } : {}),
-          placeId,
-          ratingBar: ratingBar.value,
-        },
+        kind: line ? 'line-changed' : 'line-set',
+        data: { lineId, ...head, ...(Object.keys(details).length ? { details } : {}) },
       },
     ],
-    word('set-out-is-begun', { tag }),
+    word(line ? 'set-out-line-changed' : 'set-out-is-begun', { tag: head.tag }),
   )
   emit('made', lineId)
   emit('close')
@@ -123,9 +66,14 @@ async function save(): Promise<void> {
 
 <template>
   <!-- Lists stay inside the sheet: a modal dialog lies above whatever is attached to the body. -->
-  <Sheet :title="word('set-out-a-new-line')" @close="emit('close')">
-    <label for="line-tag">{{ word('set-out-tag') }}</label>
-    <ElInput id="line-tag" v-model="typed.tag" size="large" placeholder="Q2" />
+  <Sheet
+    :title="line ? word('set-out-change-line', { tag: line.tag }) : word('set-out-a-new-line')"
+    @close="emit('close')"
+  >
+    <template v-if="!line">
+      <label for="line-tag">{{ word('set-out-tag') }}</label>
+      <ElInput id="line-tag" v-model="typed.tag" size="large" placeholder="Q2" />
+    </template>
     <label for="line-name">{{ word('set-out-what-it-carries') }}</label>
     <ElInput
       id="line-name"
@@ -137,7 +85,7 @@ async function save(): Promise<void> {
       id="line-method"
       v-model="typed.method"
       :label="word('ui-joined-by')"
-      :options="methods.map((m) => [m.id, job.t(m.name)] as const)"
+      :options="form.methods.map((m) => [m.id, job.t(m.name)] as const)"
     />
     <ListField
       id="line-material"
@@ -156,37 +104,14 @@ async function save(): Promise<void> {
         )
       "
     />
-    <template v-for="f in asked" :key="f.key">
-      <QuantityField
-        v-if="AS[f.unit ?? ''] && !f.options"
-        :model-value="measured[f.key] ?? null"
-        @update:model-value="(v) => (measured[f.key] = v)"
-        :label="job.t(f.label)"
-        :as="AS[f.unit ?? '']!"
-        :least="f.min"
-        :most="f.max"
-        :usual="USUAL_OF[f.unit ?? '']"
-      />
-      <ListField
-        v-else-if="f.options || f.control === 'yes-no'"
-        :id="`line-${f.key}`"
-        v-model="details[f.key]"
-        clearable
-        :label="job.t(f.label)"
-        :options="(f.options ?? ['yes', 'no']).map((o) => [o, named(o)] as const)"
-        :placeholder="word('ui-not-said')"
-      />
-      <template v-else>
-        <label :for="`line-${f.key}`">{{ job.t(f.label) }}</label>
-        <ElInput
-          :id="`line-${f.key}`"
-          v-model="details[f.key]"
-          size="large"
-          inputmode="decimal"
-          :placeholder="word('ui-not-known')"
-        />
-      </template>
-    </template>
+    <AskedFields :asked="asked" id-stem="line" />
+    <ListField
+      v-if="line && places.length > 1"
+      id="line-place"
+      v-model="placeId"
+      :label="word('set-out-where-it-runs')"
+      :options="places"
+    />
     <QuantityField
       v-model="ratingBar"
       :label="word('set-out-rating-of-its-weakest')"
@@ -196,6 +121,21 @@ async function save(): Promise<void> {
       :most="1000"
     />
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <button class="button main" type="button" @click="save">{{ word('set-out-begin-the-line') }}</button>
+    <div v-if="comesTo.length" class="doubt" role="alert">
+      <p v-for="says in comesTo" :key="says">{{ says }}</p>
+    </div>
+    <button class="button main" type="button" @click="save">
+      {{
+        line
+          ? word(comesTo.length ? 'set-out-change-it-so' : 'set-out-change-the-line-now')
+          : word('set-out-begin-the-line')
+      }}
+    </button>
   </Sheet>
 </template>
+
+<style scoped>
+.doubt p {
+  margin: 0 0 6px;
+}
+</style>

@@ -8,6 +8,7 @@ import {
   entryText,
   fmt,
   neighbours,
+  sizesHere,
   outletsOf,
   takeOffOf,
 } from '@jugalis/core'
@@ -32,7 +33,10 @@ const text = computed(() =>
   entryText(
     props.item,
     { ...job.reader, units: props.line.school },
-    { way: neighbours(props.line.items).get(props.item.id)?.[0]?.way },
+    {
+      way: neighbours(props.line.items).get(props.item.id)?.[0]?.way,
+      offered: sizesHere(props.line, props.item.way),
+    },
   ),
 )
 const size = computed(() => [props.item.size, props.item.size2].filter(Boolean).join(' to '))

@@ -10,6 +10,7 @@ import EntryLine from './EntryLine.vue'
 import LineDrawing from './LineDrawing.vue'
 import LineSheet from './LineSheet.vue'
 import LineTabs from './LineTabs.vue'
+import LineWays from './LineWays.vue'
 import NameSheet from './NameSheet.vue'
 import PartList from './PartList.vue'
 import RowTools from './RowTools.vue'
@@ -20,6 +21,8 @@ import { useEntry } from './use-entry'
 import { useLineHeadline } from './use-line-headline'
 import { useLines } from './use-lines'
 import { useRows } from './use-rows'
+import { useWays } from './use-ways'
+import WaySheet from './WaySheet.vue'
 import { named, word } from '../../words/word'
 import { Said } from '../../words/said'
 
@@ -41,7 +44,8 @@ const edits = useEdits(line)
 const rows = useRows(line, edits)
 const entry = useEntry(line, edits, (id) => rows.choose(id))
 const lines = useLines(line, edits)
-const sheet = ref<'line' | 'section' | 'carrier' | 'group' | 'copy' | null>(null)
+const sheet = ref<'line' | 'change' | 'section' | 'carrier' | 'group' | 'copy' | null>(null)
+const { ways, asking, waysIn } = useWays(line)
 const measured = ref<{ item: Item; at: EndAt } | null>(null)
 const { fault } = edits
 
@@ -91,6 +95,7 @@ function key(event: KeyboardEvent): void {
     t: () => rows.current.value?.type === 'fitting' && openRow(rows.current.value),
     T: () => rows.current.value && hasBranch(rows.current.value) && openBranch(rows.current.value),
     n: () => void (sheet.value = 'line'),
+    g: () => void (sheet.value = 'change'),
     '.': () => document.getElementById('entry')?.focus(),
   }
   const act = line.value || event.key === 'n' ? acts[event.key] : undefined
@@ -126,7 +131,16 @@ const groupWrong = (name: string): string =>
             place: job.state.places.get(line.placeId) ?? word('set-out-a-place-not-named'),
           })
         }}
+        <button type="button" class="figure-link" @click="sheet = 'change'">
+          {{ word('set-out-change-it') }}
+        </button>
       </p>
+      <LineWays
+        v-if="line && ways.length > 1"
+        :line="line"
+        :ways="ways"
+        @ask="(method) => (asking = method)"
+      />
     </div>
     <button v-if="!line" type="button" class="button main begin" @click="sheet = 'line'">
       {{ word('set-out-begin-a-line') }}
@@ -175,6 +189,7 @@ const groupWrong = (name: string): string =>
               >
             </template>
           </Said>
+          {{ waysIn(a.section.jointIds) }}
         </p>
         <div class="buttons">
           <button type="button" class="button" :disabled="!painted.length" @click="sheet = 'section'">
@@ -221,7 +236,9 @@ const groupWrong = (name: string): string =>
         </template>
       </div>
     </template>
-    <LineSheet v-if="sheet === 'line'" @close="sheet = null" @made="go" />
+    <LineSheet v-if="sheet === 'line'" :line="null" @close="sheet = null" @made="go" />
+    <LineSheet v-if="sheet === 'change' && line" :line="line" @close="sheet = null" />
+    <WaySheet v-if="asking && line" :line="line" :method="asking" @close="asking = null" />
     <CarrierSheet v-if="sheet === 'carrier' && line" :line="line" @close="sheet = null" @made="go" />
     <SectionSheet
       v-if="sheet === 'section' && line"

@@ -7,6 +7,7 @@ import {
   doubtfulLength,
   entryText,
   placeTexts,
+  sizesHere,
   standing,
 } from '@jugalis/core'
 import { type Ref, computed, ref, watch } from 'vue'
@@ -45,7 +46,12 @@ function useOffers(line: Ref<Line | null>, text: Ref<string>, readerOf: (line: L
       .slice(-60)
       .reverse()
       .filter((i) => i.type === 'fitting')
-    return [...new Set(fittings.map((i) => entryText(i, readerOf(own))))].slice(0, 6)
+    // As they would be typed here, where what is usual is what it is at the end of the line.
+    const way = standing(own, END)?.way
+    const said = fittings.map((i) =>
+      entryText(i, readerOf(own), { way: i.way && way, offered: sizesHere(own, i.way) }),
+    )
+    return [...new Set(said)].slice(0, 6)
   })
   const offers = computed(() =>
     completions(

@@ -1,0 +1,67 @@
+import { begunJoints, jointPlaces, lineHead } from '../joint/lookup.js'
+import { type Way, wayOf } from '../joint/way.js'
+import { type JobState, type Line, type LineHead, lifeKey } from '../log/state.js'
+import { endOf } from '../parts/ends.js'
+import { type Msg, msg } from '../sources/source.js'
+import { pieceCut } from './piece.js'
+import { isMade } from './size-entry.js'
+
+/** What a change of a line comes to, before it is made. */
+export interface LineChange {
+  /** Why it can't be: a size that is not made so. */
+  wrong: Msg | null
+  /** Tags of joints that are begun and stay as they were. */
+  keep: readonly string[]
+  /** How many joints are made otherwise from now on. */
+  anew: number
+  /** Tags of pieces that are cut and no longer fit. */
+  recut: readonly string[]
+  /** Tags of sections that were proved with it. */
+  proved: readonly string[]
+}
+
+/** What changes where a line becomes another: worked out on the job as it would be. */
+export function lineChange(state: JobState, line: Line, head: LineHead): LineChange {
+  const isBegun = begunJoints(state)
+  const begun = [...isBegun].flatMap((id) => {
+    const life = state.joints.get(id)?.lives.at(-1)
+    return life ? [lifeKey(id, life.no)] : []
+  })
+  const next: Line = { ...line, ...head, before: [...(line.before ?? []), { head: lineHead(line), begun }] }
+  const after: JobState = { ...state, lines: new Map(state.lines).set(line.id, next) }
+  const own = [...jointPlaces(state).values()].filter((place) => place.line.id === line.id)
+  const asNow = { ...next, before: [] }
+  const told = ({ key: _key, ...way }: Way): string => JSON.stringify(way)
+  const others = own.filter(
+    ({ part, end, fitting, way }) => told(wayOf(asNow, part, end, fitting)) !== told(way),
+  )
+  const ids = new Set(others.map((place) => place.jointId))
+  const held = new Set(
+    [...state.tests.values()].flatMap((t) => (t.ended?.verdict === 'held' ? [t.sectionId] : [])),
+  )
+  return {
+    wrong: wrongSize(next),
+    keep: others.filter((place) => isBegun.has(place.jointId)).map((place) => place.tag),
+    anew: others.filter((place) => !isBegun.has(place.jointId)).length,
+    recut: line.items
+      .filter(
+        (item) =>
+          item.type === 'piece' &&
+          !pieceCut(state, line, item).changedSinceCut &&
+          pieceCut(after, next, item).changedSinceCut,
+      )
+      .map((item) => item.tag),
+    proved: [...state.sections.values()]
+      .filter((section) => held.has(section.id) && section.jointIds.some((id) => ids.has(id)))
+      .map((section) => section.tag),
+  }
+}
+/** The first size in a line that its pipe is not made in. */
+function wrongSize(line: Line): Msg | null {
+  for (const item of line.items) {
+    const usual = item.type === 'piece' ? !item.ends : endOf(line, item, 0).usual
+    if (usual && !item.way && !isMade(line, item.size))
+      return msg('line-size-not-made', { part: item.tag, size: item.size, material: line.material })
+  }
+  return null
+}
