@@ -140,6 +140,15 @@ export const INCH_WAYS: readonly Way[] = [
     reads: { grooveMm: '4.33', endGapMm: '0.06', deflectionDeg: '0.5' },
     slip: { step: 1, says: 'Wrong or cut gasket', back: 'again' },
   },
+  {
+    tag: 'N',
+    method: 'threaded',
+    material: 'carbon-steel',
+    entries: ['elbow 90 1', '20 c-c', 'tee 1'],
+    joints: 1,
+    reads: { turns: '2', threadsShowing: '3' },
+    slip: { step: 1, says: 'Tape against the thread', back: 'again' },
+  },
 ]
 
 /** The same for a job in millimetres. */
@@ -227,5 +236,14 @@ export const METRIC_WAYS: readonly Way[] = [
     joints: 1,
     reads: { grooveMm: '163.7', endGapMm: '1', torqueNm: '90' },
     slip: { step: 0, says: 'End flared by rolling', back: 'aside' },
+  },
+  {
+    tag: 'N',
+    method: 'threaded',
+    material: 'carbon-steel',
+    entries: ['elbow 90 1', '500 c-c', 'tee 1'],
+    joints: 1,
+    reads: { turns: '1-1/2', threadsShowing: '3' },
+    slip: { step: 1, says: 'Tape against the thread', back: 'again' },
   },
 ]

@@ -2,6 +2,7 @@ import { msg } from '../../sources/source.js'
 import { pipeInSocket, ring } from '../kit/drawing.js'
 import { type BaseSpec, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import { isPlastic } from '../joinable.js'
+import { choiceRead } from '../kit/steps.js'
 import type { Field, Shape } from '../method.js'
 import { TURNS_TOLERANCE, type ThreadStandard, engagementMm, threadOf, turnsFor } from './rules.js'
 
@@ -35,11 +36,7 @@ export const stainless = (spec: ThreadedSpec): boolean =>
 
 /** What seals it, which has no usual answer. */
 export const sealantRead: Field = {
-  key: 'sealant',
-  label: msg('field-sealant'),
-  needed: true,
-  control: 'choice',
-  options: ['tape', 'paste', 'tape-and-paste', 'anti-seize'],
+  ...choiceRead('sealant', 'field-sealant', ['tape', 'paste', 'tape-and-paste', 'anti-seize']),
   asked: true,
 }
 /** Turns past hand tight as they were counted. */

@@ -27,7 +27,7 @@ const wanted = computed(() => filter.value.toLowerCase().split(/\s+/).filter(Boo
 const matches = (facts: JointFacts): boolean => {
   const look = view.looks.get(facts.id)?.word
   const text =
-    `${facts.tag} ${facts.place.way.size} ${facts.place.line.name} ${look ? job.t(look) : ''}`.toLowerCase()
+    `${facts.tag} ${facts.place.way.size} ${facts.method ? job.t(facts.method.name) : ''} ${facts.place.line.name} ${look ? job.t(look) : ''}`.toLowerCase()
   return wanted.value.every((w) => text.includes(w))
 }
 const grouped = computed(() => groupsOf(view.facts.values(), view.looks))

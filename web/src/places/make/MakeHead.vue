@@ -52,7 +52,7 @@ const way = computed(() =>
       <JointGlyph v-if="look" :look="look" :tag="facts.tag" />
       <Said code="make-pipe-to" :values="{ size: facts.place.way.size, fitting, part, way }">
         <template #joint
-          ><strong>{{ facts.tag }}</strong></template
+          ><strong class="tag">{{ facts.tag }}</strong></template
         >
       </Said>
       <span v-if="facts.past.length" class="again">{{
@@ -80,6 +80,9 @@ const way = computed(() =>
 </template>
 
 <style scoped>
+.tag {
+  white-space: nowrap;
+}
 .what {
   display: flex;
   align-items: center;

@@ -187,6 +187,13 @@ onBeforeUnmount(() => stop?.())
 .take {
   margin-inline-end: 12px;
 }
+/* Two take-offs stand one below the other: neither is cut off. */
+.takes:has(.take + .take) {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  line-height: 1.2;
+}
 .joint {
   gap: 6px;
   margin-inline-end: 14px;
@@ -196,6 +203,10 @@ onBeforeUnmount(() => stop?.())
     display: flex;
     flex-direction: column;
     align-items: flex-start;
+  }
+  .take {
+    white-space: normal;
+    text-align: start;
   }
 }
 </style>

@@ -1,0 +1,201 @@
+import { type JobState, foldJob, jointFacts, jointPlaces, type JobEvent } from '@jugalis/core'
+import { type Page, expect, test } from '@playwright/test'
+import { fromNothing } from './empty-help'
+import { eventsOf, write } from './help'
+import { chooseIn, hit } from './lists-help'
+import { ends, readUntilHeld } from './prove-help'
+import { headline, type, typedParts } from './set-out-help'
+
+const stateOf = async (page: Page, job: string): Promise<JobState> =>
+  foldJob((await eventsOf(page, job)) as unknown as JobEvent[])
+/** What is read of a good joint besides the first option of each choice. */
+const READS: Readonly<Record<string, number>> = { turns: 2, threadsShowing: 3, torqueNm: 90, outerMm: 0 }
+/** All steps of a joint as somebody did them some hours ago, with good readings. */
+function madeBefore(state: JobState, jointId: string): Parameters<typeof write>[2] {
+  const steps = jointFacts(state, jointId, 'coldest', Date.now() / 1000)?.steps ?? []
+  return steps.map(({ id, reads }, i) => ({
+    kind: 'step-done',
+    v: 2,
+    jointId,
+    agoS: 6 * 3600 - i * 1200,
+    data: {
+      life: 1,
+      step: id,
+      shown: [],
+      readings: Object.fromEntries(
+        reads.flatMap((r) => (r.needed ? [[r.key, r.options ? r.options[0] : READS[r.key]]] : [])),
+      ),
+    },
+  }))
+}
+
+const SET_OUT = [
+  'tee 1 1 3/4',
+  'branch',
+  '4 c-f',
+  'female adapter 3/4',
+  'drain',
+  '..',
+  '18 c-c',
+  'ball valve 1 press',
+  '12 c-f',
+  'flange 1',
+  'expansion joint 1',
+  'pump 1 flanged',
+  'flange',
+  '10 c-c',
+  'elbow 90',
+  '6 c-f',
+  'dielectric union 1',
+  '8 f-f in steel',
+  'elbow 90',
+]
+const WAYS = [
+  ['Solder', 8],
+  ['Press', 2],
+  ['Expansion joint', 2],
+  ['Threaded', 3],
+  ['Flange', 1],
+] as const
+
+test('hot water in inches: soldered, pressed, flanged at a pump, threaded to a drain; set out, made and proved', async ({
+  browser,
+}) => {
+  test.setTimeout(300_000)
+  await fromNothing(browser, async (page) => {
+    await page.request.post('/api/session', { data: { login: 'wren', password: 'tide-and-pipe' } })
+    await page.goto('/jobs')
+    await page.getByLabel('Name').fill('Boiler room, hot water')
+    await page.getByText('inch: primer, quarter turn').click()
+    await page.getByRole('button', { name: 'Begin the job' }).click()
+    await expect(headline(page)).toContainText('Nothing set out yet')
+    const job = page.url().split('/job/')[1]?.split('/')[0] ?? ''
+    await page.keyboard.press('n')
+    await page.getByLabel('Tag').fill('H1')
+    await chooseIn(page.locator('#line-method'), 'Solder')
+    await page.getByRole('button', { name: 'Begin the line' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+
+    // A wrong entry is refused with what goes between, and the line stays as it was.
+    await type(page, ...SET_OUT)
+    const entry = page.getByLabel('Next fitting or piece')
+    await entry.fill('elbow 90')
+    await entry.press('Enter')
+    await expect(page.getByRole('alert')).toContainText('a nipple goes between')
+    await expect(typedParts(page).last()).toHaveText(/elbow 90 1/)
+    await entry.fill('')
+    for (const [way, joints] of WAYS) await expect(page.locator('.ways')).toContainText(`${way} ${joints}`)
+
+    // What the other ways ask is said for each of them.
+    await page.getByRole('button', { name: 'Flange in line H1' }).click()
+    await page.getByLabel('Bolts').fill('4')
+    await page.getByLabel('Torque, dry').fill('about right')
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await expect(page.getByRole('dialog').getByRole('alert').first()).toBeVisible()
+    await page.getByLabel('Torque, dry').fill('66.38 ft-lb')
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await page.getByRole('button', { name: 'Expansion joint in line H1' }).click()
+    await page.getByLabel('Torque, dry').fill('66.38 ft-lb')
+    await chooseIn(page.locator('#way-rods'), 'none')
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+
+    // Each joint is made by what its ends are: the drain's thread by hand and wrench, here; the rest before.
+    const state = await stateOf(page, job)
+    const drain = [...jointPlaces(state).values()].find((p) => p.part.fitting === 'drain')
+    if (!drain) throw new Error('no drain')
+    const onPart = (fitting: string) =>
+      [...jointPlaces(state).values()].filter((p) => p.part.fitting === fitting).map((p) => p.way.method)
+    expect([onPart('expansion joint'), onPart('pump'), onPart('flange')]).toEqual([
+      ['expansion-joint'],
+      ['expansion-joint'],
+      ['flange'],
+    ])
+    for (const id of jointPlaces(state).keys())
+      if (id !== drain.jointId) await write(page, job, madeBefore(state, id))
+    await page.goto(`/job/${job}/make/${drain.jointId}`)
+    await expect(page.locator('.top')).toContainText(/drain .* to female adapter .*Threaded/)
+    const action = page.locator('.action')
+    const seen = page.getByRole('button', { name: 'Seen', exact: true })
+    const go = async (): Promise<void> => {
+      while (await seen.count()) await hit(seen.first())
+      await expect(action).toBeEnabled()
+      const was = await action.innerText()
+      await hit(action)
+      await expect(action).not.toHaveText(was)
+    }
+    await go()
+    await hit(page.getByRole('button', { name: 'tape', exact: true }))
+    await go()
+    await go()
+    // Five turns into brass are too many: taken back, and typed again.
+    await hit(page.getByRole('button', { name: 'Type it' }))
+    await page.locator('#read-turns').fill('5')
+    await hit(action)
+    await hit(page.getByRole('button', { name: 'Undo' }))
+    await page.locator('#read-turns').fill('2')
+    await go()
+    await page.locator('#read-threadsShowing').fill('3')
+    await hit(action)
+    await expect(page.locator('.top').getByRole('img', { name: /judged good/ })).toBeVisible()
+
+    // Proved over all of them.
+    await page.goto(`/job/${job}/set-out`)
+    await page.getByRole('button', { name: 'Paint a section on this line' }).click()
+    for (const [label, says] of [
+      ['Working pressure', '60'],
+      ['Test pressure', '90 psi'],
+      ['Fall allowed over the hold', '3'],
+      ['Hold, minutes', '0.2'],
+    ] as const)
+      await page.getByLabel(label).fill(says)
+    await page.getByRole('button', { name: 'Paint it' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect(page.locator('.sections')).toContainText('Solder 8, Threaded 3')
+    await page.goto(`/job/${job}/prove`)
+    await expect(headline(page)).toContainText('H1-A')
+    await hit(page.getByRole('radio', { name: 'Gates', exact: true }))
+    const confirm = page.getByRole('button', { name: 'Confirm', exact: true })
+    while (await confirm.count()) {
+      const left = await confirm.count()
+      await hit(confirm.first())
+      await expect(confirm).toHaveCount(left - 1)
+    }
+    await page.getByLabel('Gauge', { exact: true }).fill('G-1')
+    await page.getByLabel('Gauge reads to').fill('0.5')
+    await page.getByLabel('Time to settle, min').fill('0')
+    await hit(page.getByRole('radio', { name: 'inside the pipe' }))
+    await hit(page.getByRole('button', { name: 'Pressure is on: begin' }))
+    const reason = page.getByLabel('Reason to begin all the same')
+    const read = page.getByRole('button', { name: 'Read', exact: true })
+    await expect(read.or(reason)).toBeVisible()
+    if (await reason.count()) {
+      await reason.fill('looked at every joint at low pressure')
+      await hit(page.getByRole('button', { name: /with this reason/ }))
+    }
+    await readUntilHeld(page, async () => {
+      await page.getByLabel('Gauge now').fill('90')
+      await page.getByLabel(/^Temperature /).fill('70')
+      await hit(read)
+    })
+    await hit(ends(page, 'held'))
+    await expect(headline(page)).toContainText('H1-A is proved at 90')
+
+    // The line is pressed from now on: what is made stays soldered, and that is said first.
+    await page.goto(`/job/${job}/set-out`)
+    await page.getByRole('button', { name: 'Change it…' }).click()
+    await chooseIn(page.locator('#line-method'), 'Press')
+    await page.getByRole('button', { name: 'Change the line' }).click()
+    await expect(page.getByRole('dialog').getByRole('alert')).toContainText(
+      'Begun, and stays as it was: H1-01',
+    )
+    await page.getByRole('button', { name: 'Change it so' }).click()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect(page.locator('.ways')).toContainText('Solder 8')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect
+      .poll(async () => (await stateOf(page, job)).lines.values().next().value?.method)
+      .toBe('solder')
+  })
+})
