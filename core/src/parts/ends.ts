@@ -100,9 +100,6 @@ export const branchEnds = (item: Item): readonly EndAt[] => {
   const { form } = partOf(item)
   return form === 'tee' ? [2] : form === 'cross' ? [2, 3] : []
 }
-/** Does the line end in it? */
-export const isLast = (item: Item): boolean => item.type === 'fitting' && partOf(item).form === 'end'
-
 /** Size of an end: as said, else that of the way in; a second size is that of the way on, or of the branches. */
 export function endSize(item: Item, at: EndAt): string {
   const said = item.ends?.[at]?.size

@@ -100,7 +100,7 @@ describe('turns and threads in sight (common practice)', () => {
     expect(codes(1.2)).toEqual(['warn thread-turns-short'])
     expect(codes(3.3)).toEqual(['warn thread-turns-over'])
     expect(codes(2.25, true)).toEqual([])
-    expect(codes(2.3, true)).toEqual(['stop thread-turns-over'])
+    expect(codes(2.3, true)).toEqual(['stop thread-plastic-over'])
   })
   it.each([
     [0, 'stop thread-none-showing'],

@@ -171,6 +171,8 @@ export const threaded = defineMethod<ThreadedSpec, typeof WORDS>({
   ],
   mends: {
     'thread-turns-short': 'wrench',
+    'thread-turns-over': 'wrench',
+    'thread-few-showing': 'wrench',
     'thread-many-showing': 'wrench',
     'thread-paste-plastic': 'seal',
     'thread-stainless-dry': 'seal',

@@ -83,7 +83,11 @@ export function judgeTurns(asked: Turns, turns: number | null, plastic: boolean)
   const { least, most } = asked
   if (turns === null || least.value === null || most.value === null) return []
   if (turns > most.value + TURNS_TOLERANCE)
-    return [finding(plastic ? 'stop' : 'warn', 'thread-turns-over', most.source, { turns, most: most.value })]
+    return [
+      plastic
+        ? finding('stop', 'thread-plastic-over', most.source, { turns, most: most.value })
+        : finding('warn', 'thread-turns-over', most.source, { turns, most: most.value }),
+    ]
   return turns < least.value - TURNS_TOLERANCE
     ? [finding('warn', 'thread-turns-short', least.source, { turns, least: least.value })]
     : []

@@ -88,13 +88,15 @@ export const WORDS = {
     'caution-thread-pressure': 'Never tighten or loosen under pressure: isolate, drain, vent.',
     'thread-unlisted': 'No thread of {size} is listed here: measure one that is made up.',
     'thread-turns-over':
-      '{turns, number, quarters} turns past hand tight; {most, number, quarters} is the most. A plastic thread is split or will split, a metal one was cut too deep: take it apart and look.',
+      '{turns, number, quarters} turns past hand tight; {most, number, quarters} is the most. Take it apart and look: sound, then clean it, seal it and turn it again.',
+    'thread-plastic-over':
+      '{turns, number, quarters} turns past hand tight; {most, number, quarters} is the most for plastic: it is split or will split. Out with both.',
     'thread-turns-short':
       '{turns, number, quarters} turns past hand tight; at least {least, number, quarters}. Go on, never back.',
     'thread-none-showing':
       'No thread stays in sight: bored out, or turned too far. Another fitting, or a fresh thread.',
     'thread-few-showing':
-      'One thread in sight: turned far. Look for a crack, measure the fitting\u2019s thread.',
+      'One thread in sight: turned far, or bored wide. Take it apart and look: sound, then clean it, seal it and turn it again.',
     'thread-many-showing':
       '{count} threads in sight: short. A little further if a turn is left, else apart and look.',
     'thread-paste-plastic':
