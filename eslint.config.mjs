@@ -12,7 +12,7 @@ import { oneLetter } from './scripts/lint/one-letter.mjs'
  */
 const layers = [
   ['units', 'sources', 'schema'],
-  ['sizes', 'conditions'],
+  ['sizes', 'conditions', 'space'],
   ['methods'],
   ['words'],
   ['log'],

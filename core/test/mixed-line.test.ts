@@ -14,28 +14,7 @@ import {
   unknownTakeOffs,
 } from '../src/index.js'
 import { Bench } from './line-bench.js'
-
-const COPPER = { method: 'solder', material: 'copper', school: 'inch' } as const
-const PVC = { method: 'solvent-cement', material: 'pvc', school: 'inch', series: 'Sch 80' } as const
-/** Set out, all of it, or the entry that was refused and why. */
-function line(head: ConstructorParameters<typeof Bench>[0], ...entries: string[]): Bench {
-  const bench = new Bench(head)
-  for (const entry of entries) expect([entry, bench.type(entry)]).toEqual([entry, 'ok'])
-  return bench
-}
-/** Joints in order: part on what, by which method, of what and in which size. */
-const ways = (b: Bench): string[] =>
-  [...jointPlaces(b.state).values()].map(
-    ({ part, fitting, way }) =>
-      `${part.tag.slice(3)}>${fitting?.tag.slice(3)} ${way.method} ${way.material} ${way.size}`,
-  )
-const refused = (head: ConstructorParameters<typeof Bench>[0], first: string[], last: string): string => {
-  const bench = line(head, ...first)
-  const before = bench.line.items
-  const code = bench.type(last)
-  expect(bench.line.items).toEqual(before)
-  return code
-}
+import { COPPER, PVC, line, refused, ways } from './mixed-help.js'
 
 describe('a line as it is built', () => {
   it('hot water: soldered copper, a dielectric union to steel, a pressed valve, a flange at a pump, a threaded drain', () => {

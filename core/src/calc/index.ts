@@ -8,6 +8,7 @@ import { stockPlanCalc } from './stock.js'
 import { derating, staticHead, storedEnergyCalc, testPlanCalc } from './prove.js'
 import { testVerdict } from './verdict.js'
 import { bendMarksCalc, offsetCalc } from './tube.js'
+import { closingPieceCalc } from './space.js'
 import { insertion, solventSetup } from './solvent.js'
 
 /** Every calculation behind the door, by name. */
@@ -22,6 +23,7 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
     dualContainment,
     bendMarksCalc,
     offsetCalc,
+    closingPieceCalc,
     stockPlanCalc,
     adhesiveBondCalc,
     socketFusionCalc,

@@ -173,11 +173,13 @@ function byEnd(part: Part, specs: readonly Spec[]): Spec[] | null {
   if (specs.length > ends.length || (form === 'end' && specs.length > 1)) return null
   if (specs.length <= 1) {
     const asks = ends.includes('ask')
+    const open = ends.findIndex((end) => !isShutWord(end))
     const takes = (at: number): boolean =>
       ends[at] === (asks ? 'ask' : 'usual') || (!ends.includes('usual') && !asks)
     return ends.map((end, at) => {
       const kind = first.kind && takes(at) && !isShutWord(end) ? { kind: first.kind } : {}
-      return { ...(first.size && !isShutWord(end) ? { size: first.size } : {}), ...kind }
+      // A size said once is that of the way in: each other end has its own of the same name.
+      return { ...(first.size && at === open ? { size: first.size } : {}), ...kind }
     })
   }
   if (form === 'tee' || form === 'cross') {
@@ -210,9 +212,10 @@ export function fittingText(
   const suffix = item.of ? ` of ${item.of.replaceAll('-', ' ')}` : ''
   const shut = (at: number): boolean =>
     isShutWord(item.ends ? (item.ends[at]?.kind ?? '') : (part.ends[at] ?? ''))
+  const offeredAt = (at: EndAt): readonly string[] => sizesAt(item.ends?.[at]?.kind, '', offered)
   const open = part.ends.map((_, at) => at as EndAt).filter((at) => !shut(at))
   const own = part.ends.flatMap((end, at) => (isShutWord(end) ? [] : [kindOfPart(part, at, reader) ?? null]))
-  const sizes = open.map((at) => bareSize(endSize(item, at), reader, offered))
+  const sizes = open.map((at) => bareSize(endSize(item, at), reader, offeredAt(at)))
   const words = open.map((at, i) => (item.ends ? (item.ends[at]?.kind ?? null) : (own[i] ?? null)))
   const alike = new Set(open.map((at) => nominalOf(endSize(item, at)))).size === 1
   const one = item.size === after && alike ? [] : sizes.slice(0, 1)

@@ -1,6 +1,7 @@
 import type { EndSaid, Item, Line, PartWay } from '../log/state.js'
+import type { School } from '../methods/joinable.js'
 import { allMethods, methodOf } from '../methods/registry.js'
-import { type End, endKindSaid, endOf, endSize, usualOf } from '../parts/ends.js'
+import { type End, endKindSaid, endOf, endSize, isShut, usualKind, usualOf } from '../parts/ends.js'
 import { mate } from '../parts/mating.js'
 import type { EndAt } from '../parts/neighbours.js'
 import { type Part, partNamed } from '../parts/vocabulary.js'
@@ -69,29 +70,43 @@ function sizedEnds(
 ): Sized[] | Refused {
   const first = ends.find((end) => end.size)?.size ?? here
   if (first === null) return { ok: false, why: msg('entry-no-size', { fitting: entry.fitting }) }
-  const { material } = usualOf(line, { way } as Item)
+  const { method, material } = usualOf(line, { way } as Item)
   const usual = sizesHere(line, way)
   const out: Sized[] = []
   for (const end of ends) {
+    if (end.kind && isShut(end.kind)) {
+      out.push({ ...end, size: first })
+      continue
+    }
     const offered = sizesAt(end.kind, material, usual)
-    const size = alike(end.size ?? first, offered, usual) ?? end.size ?? (end.kind ? null : first)
-    if (size === null)
-      return {
-        ok: false,
-        why: msg('entry-no-end-size', { fitting: entry.fitting, kind: end.kind ?? '', size: first }),
-      }
-    const made = end.kind ? !offered.length || offered.includes(size) : isMade(line, size, way)
-    if (!made) return { ok: false, why: msg('entry-size-unknown', { size, material }) }
-    out.push({ ...end, size })
+    const size = alike(end.size ?? first, offered, usual, line.school) ?? end.size ?? null
+    const kind = end.kind ?? usualKind(method)
+    // A method that lists no sizes is asked about each.
+    if (size === null && offered.length)
+      return { ok: false, why: msg('entry-no-end-size', { fitting: entry.fitting, kind, size: first }) }
+    const own = size ?? first
+    const made = end.kind ? !offered.length || offered.includes(own) : isMade(line, own, way)
+    if (!made) return { ok: false, why: msg('entry-size-unknown', { size: own, material }) }
+    out.push({ ...end, size: own })
   }
   return out
 }
+/** Families in which a school calls pipe by a nominal size, so that one may stand for another. */
+const NOMINAL: Readonly<Record<School, readonly string[]>> = { inch: ['NPS', 'CTS'], metric: ['NPS'] }
 /** The same nominal size in a family that is offered, that of the line's pipe first. */
-function alike(size: string, offered: readonly string[], usual: readonly string[]): string | null {
+function alike(
+  size: string,
+  offered: readonly string[],
+  usual: readonly string[],
+  school: School,
+): string | null {
   if (offered.includes(size)) return size
   const read = parseSize(size)
   const nominal = read && nominalKey(read)
-  const same = offered.filter((other) => other.includes(' ') && other.split(' ')[1] === nominal)
+  const same = offered.filter((other) => {
+    const [family = '', figure] = other.split(' ')
+    return figure === nominal && NOMINAL[school].includes(family)
+  })
   return same.find((other) => usual.includes(other)) ?? same[0] ?? null
 }
 

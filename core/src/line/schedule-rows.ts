@@ -219,7 +219,9 @@ function sized(entry: FittingEntry, size: string | null, size2: string | null): 
   const last = entry.ends.length - 1
   return {
     ...entry,
-    ends: entry.ends.map((end, at) => ({ ...end, size: at === last && at > 0 && size2 ? size2 : size })),
+    ends: entry.ends.map((end, at) =>
+      at === 0 ? { ...end, size } : at === last && size2 ? { ...end, size: size2 } : end,
+    ),
   }
 }
 type Get = (field: ScheduleField) => string

@@ -4,7 +4,7 @@ import type { Reader, System } from '../units/quantity.js'
 
 /** Families that a bare figure may mean, likeliest first. */
 const BARE: Readonly<Record<System, readonly string[]>> = {
-  metric: ['d', 'DN '],
+  metric: ['d', 'DN ', 'NPS '],
   inch: ['NPS ', 'CTS ', 'OD ', 'BPE '],
 }
 /**
@@ -16,8 +16,7 @@ export function sizeFor(typed: string, reader: Reader, offered: readonly string[
   if (named) return `${(named[1] as string).toUpperCase()} ${named[2]}`
   if (offered.includes(typed)) return typed
   const figure = typed.replace(/^d/, '')
-  const families = [...BARE[reader.units], ...BARE[reader.units === 'inch' ? 'metric' : 'inch']]
-  const made = families.map((family) => `${family}${figure}`).find((size) => offered.includes(size))
+  const made = BARE[reader.units].map((family) => `${family}${figure}`).find((size) => offered.includes(size))
   return made ?? `${BARE[reader.units][0]}${figure}`
 }
 /**

@@ -52,8 +52,11 @@ export function pipeOf(line: Line, item: Item): Pipe {
   return { material, size: item.size, series: seriesKey(series ?? schedule), said: series !== undefined }
 }
 
-/** The kind of end that a method makes joints at, as it is usual on a fitting. */
-const usualKind = (method: string): string => methodOf(method)?.ends[0]?.kind ?? PLAIN
+/**
+ * The kind of end that a method makes joints at, as it is usual on a fitting.
+ * @example usualKind('solder') // 'solder-cup'
+ */
+export const usualKind = (method: string): string => methodOf(method)?.ends[0]?.kind ?? PLAIN
 
 /** Words for an end that is made like a pipe's. */
 const AS_PIPE: readonly string[] = ['plain', 'spigot', 'street']

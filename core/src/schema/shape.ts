@@ -8,6 +8,8 @@ export type Shape =
   | { type: 'enum'; options: readonly (string | number)[] }
   | { type: 'array'; of: Shape; min?: number; max?: number }
   | { type: 'object'; fields: readonly Input[] }
+  /** One of two: a name, or figures. */
+  | { type: 'either'; of: readonly [Shape, Shape] }
 export type Input = { name: string; optional?: boolean; says: string } & { shape: Shape }
 
 /** The shape of a figure and the range it lies in. */
@@ -25,6 +27,8 @@ export const oneOf = (...options: (string | number)[]): Shape => ({ type: 'enum'
 export const list = (of: Shape, min = 1, max = 20000): Shape => ({ type: 'array', of, min, max })
 /** The shape of an object with these members and no other. */
 export const object = (...fields: Input[]): Shape => ({ type: 'object', fields })
+/** The shape of a value that has one of two shapes. */
+export const either = (one: Shape, other: Shape): Shape => ({ type: 'either', of: [one, other] })
 /** A member that must be there. @param says how it is called in a refusal. */
 export const need = (name: string, shape: Shape, says: string): Input => ({ name, shape, says })
 /** A member that may be there. @param says how it is called in a refusal. */
@@ -45,6 +49,7 @@ const sayType = (shape: Shape): string =>
     enum: shape.type === 'enum' ? `must be one of: ${shape.options.join(', ')}` : '',
     array: 'must be a list',
     object: 'must be an object',
+    either: shape.type === 'either' ? shape.of.map(sayType).join(', or ') : '',
   })[shape.type]
 
 /** The check that a shape stands for. */
@@ -75,7 +80,16 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
     schema = yup
       .mixed()
       .test('one-of', typeError, (v) => v === undefined || v === null || shape.options.includes(v as string))
-  else if (shape.type === 'array')
+  else if (shape.type === 'either') {
+    const either = shape.of.map((one) => yupOf(one))
+    schema = yup
+      .mixed()
+      .test(
+        'either',
+        typeError,
+        (v) => v === undefined || v === null || either.some((one) => one.isValidSync(v, { strict: true })),
+      )
+  } else if (shape.type === 'array')
     schema = yup
       .array()
       .of(yupOf(shape.of))
@@ -109,6 +123,8 @@ export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unk
       return { type: nullable('boolean') }
     case 'enum':
       return { enum: optional ? [...shape.options, null] : [...shape.options] }
+    case 'either':
+      return { anyOf: [...shape.of.map((one) => jsonSchemaOf(one)), ...(optional ? [{ type: 'null' }] : [])] }
     case 'array':
       return {
         type: nullable('array'),

@@ -36,5 +36,11 @@ export const JOINING_SOURCES = [
     'Integer programming.',
   ),
   computed('offset-geometry', 'Travel = offset / sin a; run = offset / tan a', ['given'], 'Geometry.'),
+  computed(
+    'closing-geometry',
+    'Offset = way − its part along the heading; travel = offset / sin a; run = offset / tan a; cut = travel − 2 take-offs + 2 insertions',
+    ['given'],
+    'Geometry in space.',
+  ),
   practice('cp-tube-work', 'Tube cutting, deburring, swaging and bending, as the trade does it'),
 ] as const satisfies readonly Source[]
