@@ -147,7 +147,7 @@ export const INCH_WAYS: readonly Way[] = [
     entries: ['elbow 90 1', '20 c-c', 'tee 1'],
     joints: 1,
     reads: { turns: '2', threadsShowing: '3' },
-    slip: { step: 1, says: 'Tape against the thread', back: 'again' },
+    slip: { step: 2, says: 'Tape against the thread', back: 'again' },
   },
 ]
 
@@ -244,6 +244,6 @@ export const METRIC_WAYS: readonly Way[] = [
     entries: ['elbow 90 1', '500 c-c', 'tee 1'],
     joints: 1,
     reads: { turns: '1-1/2', threadsShowing: '3' },
-    slip: { step: 1, says: 'Tape against the thread', back: 'again' },
+    slip: { step: 2, says: 'Tape against the thread', back: 'again' },
   },
 ]

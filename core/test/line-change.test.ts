@@ -102,7 +102,7 @@ describe('what a change would come to, before it is made', () => {
       schedule: '40',
     })
     expect(change.wrong).toMatchObject({
-      code: 'line-size-not-made',
+      code: 'edit-line-size',
       params: { part: 'Q2/F01', size: 'CTS 3/4' },
     })
   })

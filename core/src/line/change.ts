@@ -61,7 +61,7 @@ function wrongSize(line: Line): Msg | null {
   for (const item of line.items) {
     const usual = item.type === 'piece' ? !item.ends : endOf(line, item, 0).usual
     if (usual && !item.way && !isMade(line, item.size))
-      return msg('line-size-not-made', { part: item.tag, size: item.size, material: line.material })
+      return msg('edit-line-size', { part: item.tag, size: item.size, material: line.material })
   }
   return null
 }

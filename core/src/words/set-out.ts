@@ -56,7 +56,7 @@ export const SET_OUT = {
   'entry-sizes-differ': 'The pipe would have to be {a} and {b} at once: put a reducer between.',
   'entry-no-tee': 'There is no tee here to branch from. Set out a tee first.',
   'entry-no-run': 'This is the main run already.',
-  'line-size-not-made': '{part} is {size}: that is no size of {material} joined so. Change the part first.',
+  'edit-line-size': '{part} is {size}: that is no size of {material} joined so. Change the part first.',
   'edit-has-branch': '{part} carries a branch. Take the branch away first.',
   'edit-joint-begun': '{joint} is begun: it stays as it is until it is cut out.',
   'edit-into-itself': 'A part cannot stand in its own branch.',

@@ -43,7 +43,8 @@ export const MAKE = {
   'make-go-on-with': 'Go on with {tag}',
   'make-begin': 'Begin {tag}',
   // MakeHead
-  'make-pipe-to': '{joint} {size}, {part, select, none {pipe} other {{part}}} to {fitting}, {way}',
+  'make-pipe-to':
+    '{joint} {size}, {part, select, none {pipe} other {{part}}} to {fitting}{way, select, none {} other {, {way}}}',
   'make-made-again-life': 'made again: life {lifeNo}',
   'make-all-joints': 'all joints',
   'make-where-from': 'Where from?',

@@ -145,17 +145,23 @@ export const threaded = defineMethod<ThreadedSpec, typeof WORDS>({
     {
       id: 'seal',
       reaches: 'prepared',
-      exceptions: [['tape-against', 'seal']],
       reads: [sealantRead],
       tools: ['tool-thread-sealant'],
     },
-    { id: 'hand', reaches: 'assembled', exceptions: [['cross-threaded', 'thread']] },
+    {
+      id: 'hand',
+      reaches: 'assembled',
+      exceptions: [
+        ['tape-against', 'seal'],
+        ['cross-threaded', 'thread'],
+      ],
+    },
     {
       id: 'wrench',
       reaches: 'made',
       exceptions: [
         ['backed-off', 'seal'],
-        ['galled', 'cut-out'],
+        ...(isPlastic(spec.material) ? [] : [['galled', 'cut-out'] as const]),
       ],
       cautions: [finding('warn', 'caution-thread-slip', practice)],
       reads: [turnsRead(spec)],

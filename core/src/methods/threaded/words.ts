@@ -27,8 +27,8 @@ export const WORDS = {
       hint: 'one line over both',
     },
     wrench: {
-      does: '{most, number, quarters} turns at most past the mark, at least {least, number, quarters}; stop at the angle wanted within the last turn.',
-      look: '{plastic, plural, =0 {Two smooth-jaw wrenches, the fitting held next to the thread} other {Strap wrench, the fitting held next to the thread}}.',
+      does: '{least, number, quarters} to {most, number, quarters} turns past the mark, never back.',
+      look: '{plastic, plural, =0 {Smooth jaws} other {Strap wrench}}, held right at the thread. The last turn to the angle wanted.',
       mistake: 'Backing off to line it up: it leaks. Apart, clean, seal again.',
       act: 'Write the turns',
       hint: 'past hand tight, never back',
@@ -73,6 +73,7 @@ export const WORDS = {
     'field-sealant': 'Sealed with',
     'field-turns-past-hand': 'Turns past hand tight',
     'field-threads-showing': 'Threads in sight',
+    'name-thread-sealant': 'thread sealant',
     'sealant-tape': 'tape',
     'sealant-paste': 'paste',
     'sealant-tape-and-paste': 'tape and paste',

@@ -41,9 +41,11 @@ const part = computed(() => {
   const { part } = props.facts.place
   return part.type === 'piece' ? 'none' : `${named(part.fitting ?? '')} ${part.tag}`
 })
-const way = computed(() =>
-  props.facts.method ? job.t(props.facts.method.name) : props.facts.place.way.method,
-)
+/** How it is made, where that is not how its line usually is. */
+const way = computed(() => {
+  const { method, place } = props.facts
+  return method && place.way.method !== place.line.method ? job.t(method.name) : 'none'
+})
 </script>
 
 <template>
