@@ -18,6 +18,7 @@ describe('the calculation door', () => {
       'adhesive-bond',
       'bend-marks',
       'clamp-check',
+      'closing-piece',
       'compression',
       'cure',
       'cut-length',
