@@ -72,8 +72,8 @@ export { type Table, isGauged, jointLog, readingSaid } from './joint/joint-log.j
 export { jsonSchemaOf } from './schema/shape.js'
 export { saidOf, unsaid } from './joint/around.js'
 export { ASKED_FACTS, NOT_KNOWN, askedField } from './methods/around.js'
-export { type JointPlace, begunJoints, jointPlaces, jointSpec, lineHead } from './joint/lookup.js'
-export { type Way, matingOf, methodsOf } from './joint/way.js'
+export { type JointPlace, begunJoints, jointPlaces, jointSpec } from './joint/lookup.js'
+export { type Way, matingOf } from './joint/way.js'
 export { type PlaceHealth, conditionsAt, placeHealth, wallHistory } from './joint/climate.js'
 export * from './joint/assess.js'
 export * from './joint/look.js'
@@ -143,6 +143,7 @@ export {
   fittingAt,
   inBranch,
   neighbours,
+  rootOf,
 } from './parts/neighbours.js'
 export {
   type End,

@@ -64,6 +64,43 @@ describe('a line that is changed after it was begun', () => {
   })
 })
 
+describe('what a line says only later', () => {
+  const flanged = () => {
+    const b = new Bench({ method: 'solvent-cement', material: 'pvc', school: 'inch' })
+    for (const entry of ['tee 2', '18', 'flange', 'valve 2 flanged']) expect(b.type(entry)).toBe('ok')
+    const joint = b.item('Q2/F03').joints[0] as string
+    b.log.put('step-done', { life: 1, step: 'align', readings: {} }, { jointId: joint })
+    const way = () => jointPlaces(b.state).get(joint)?.way
+    const change = (more: Record<string, unknown>) =>
+      b.log.put('line-changed', { ...lineHead(b.line), ...more, lineId: LINE })
+    return { b, way, change }
+  }
+  it('counts for what is begun too, where nobody had said it; what was said then stands', () => {
+    const { b, way, change } = flanged()
+    const torque = { ...lineHead(b.line), ways: { flange: { dryTorqueNm: 30 } } }
+    expect(lineChange(b.state, b.line, torque)).toMatchObject({ keep: [], anew: 1 })
+    change(torque)
+    expect(way()?.details).toMatchObject({ dryTorqueNm: 30 })
+    change({ ways: { flange: { dryTorqueNm: 50, bolts: 4 } } })
+    expect(way()?.details).toMatchObject({ dryTorqueNm: 30, bolts: 4 })
+  })
+  it('but not the walls of another material: a begun joint stays in the pipe that it was begun on', () => {
+    const { way, change } = flanged()
+    change({ material: 'cpvc', series: 'Sch 80' })
+    expect(way()?.pipe).toMatchObject({ material: 'pvc', series: null, said: false })
+  })
+  it('and walls of the same pipe are known for it from then on', () => {
+    const { way, change } = flanged()
+    change({ series: 'Sch 80' })
+    expect(way()?.pipe).toMatchObject({ material: 'pvc', series: 'Sch 80', said: true })
+  })
+  it('a series that is taken back is none in what the change comes to either', () => {
+    const { b } = begun()
+    const { series: _series, ...none } = lineHead(b.line)
+    expect(lineChange(b.state, b.line, none)).toMatchObject({ anew: 3, keep: ['Q2-01'] })
+  })
+})
+
 describe('what a change would come to, before it is made', () => {
   it('joints made anew, joints that stay, pieces that no longer fit', () => {
     const { b } = begun()

@@ -1,18 +1,5 @@
 import fc from 'fast-check'
-import {
-  changeTo,
-  entriesOf,
-  entryText,
-  jointFacts,
-  jointPlaces,
-  lineFaults,
-  moveAfter,
-  parseEntry,
-  pieceCut,
-  takeOffOf,
-  takeOut,
-  unknownTakeOffs,
-} from '../src/index.js'
+import { entriesOf, entryText, jointFacts, jointPlaces, lineFaults, takeOut } from '../src/index.js'
 import { Bench } from './line-bench.js'
 import { COPPER, PVC, line, refused, ways } from './mixed-help.js'
 
@@ -162,50 +149,6 @@ describe('ends that do not mate are said at the entry, and the line stays as it 
     expect(lineFaults(b.line)).toEqual([])
     expect(b.take(takeOut(b.line, b.ids('Q2/F02'), b.shop))).toBe('ok')
     expect(lineFaults(b.line).map((f) => f.says.code)).toEqual(['mate-kinds'])
-  })
-})
-
-describe('edits of a line of mixed joints', () => {
-  const set = ['union 3/4', '18 c-c', 'male adapter 3/4', 'valve 3/4 fip', 'nipple 3/4']
-  it('a part taken out takes its joints along; those beside it are joined anew where they mate', () => {
-    const b = line(COPPER, ...set)
-    expect(ways(b)).toHaveLength(4)
-    expect(b.take(takeOut(b.line, b.ids('Q2/F03'), b.shop))).toBe('ok')
-    // Male on male: no joint comes of it, and it is said.
-    expect(ways(b)).toHaveLength(2)
-    expect(lineFaults(b.line).map((f) => f.says.code)).toEqual(['mate-alike'])
-  })
-  it('a joint that was begun stays how it is made', () => {
-    const b = line(COPPER, ...set)
-    const [joint] = b.item('Q2/F03').joints
-    b.begun.add(joint as string)
-    const press = parseEntry('valve 3/4 press', { units: 'inch' }, ['CTS 3/4'])
-    if (!press.ok) throw new Error(press.why.code)
-    expect(b.take(changeTo(b.line, b.item('Q2/F03'), press, b.shop))).toBe('edit-joint-begun')
-    expect(b.take(moveAfter(b.line, b.ids('Q2/F03'), null, b.shop))).toBe('edit-joint-begun')
-    b.begun.clear()
-    expect(b.take(changeTo(b.line, b.item('Q2/F03'), press, b.shop))).toBe('ok')
-  })
-  it('each kind of end has a take-off of its own', () => {
-    const b = line(COPPER, 'valve 3/4', '12', 'valve 3/4 press', '12', 'adapter 3/4 x 3/4 mip')
-    expect(unknownTakeOffs(b.state, b.line).map((o) => [o.fitting.tag, o.at])).toEqual([
-      ['Q2/F01', 0],
-      ['Q2/F02', 0],
-      ['Q2/F03', 0],
-      ['Q2/F03', 1],
-    ])
-    b.log.put('take-off', { fitting: 'valve', size: 'CTS 3/4', takeOffMm: 20, takeOffTo: 'face' })
-    b.log.put('take-off', { fitting: 'valve press', size: 'CTS 3/4', takeOffMm: 30, takeOffTo: 'face' })
-    expect([takeOffOf(b.state, b.item('Q2/F01')), takeOffOf(b.state, b.item('Q2/F02'))]).toMatchObject([
-      { takeOffMm: 20 },
-      { takeOffMm: 30 },
-    ])
-    const cut = pieceCut(b.state, b.line, b.item('Q2/P01'))
-    const [cup, press] = cut.ends.map((e) => e.depthMm?.value ?? 0) as [number, number]
-    // 3/4 cup: 0.75 in (ASME B16.22, from memory); a press end of its own depth.
-    expect(cup).toBeCloseTo(19.05, 1)
-    expect(press).not.toBeCloseTo(cup, 1)
-    expect(cut.cutMm.value).toBeCloseTo(12 * 25.4 - 50 + cup + press, 6)
   })
 })
 

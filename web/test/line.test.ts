@@ -130,7 +130,7 @@ describe('a long line', () => {
     const tee = item('t')
     const laid = {
       parts: [part(0, 60, { item: tee }), part(40, 400, { item: item('b', { run: 't' }), lane: 1 })],
-      stems: [{ tee, atMm: 30, fromLane: 0, toLane: 1, odMm: 63 }],
+      stems: [{ tee, run: tee.id, atMm: 30, fromLane: 0, toLane: 1, odMm: 63 }],
     } as unknown as Laid
     expect(stemPaths(frame, laid, 0, 1000)).toEqual([{ id: 't', d: 'M30 60V50H40', width: 14 }])
     expect(stemPaths(frame, laid, 5000, 6000)).toEqual([])

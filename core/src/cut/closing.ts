@@ -4,7 +4,7 @@ import type { PieceCut } from '../line/piece.js'
 
 /** Fittings that come apart or slide, as they are typed: a piece beside one can always be got in. */
 export const OPENERS = ['union', 'flange', 'slip coupling'] as const
-const OPENS: readonly string[] = OPENERS
+const OPENS: readonly string[] = [...OPENERS, 'dielectric union', 'split coupling']
 /** A closing piece is cut this much too long, and then to what is measured on site. Common practice. */
 export const CLOSING_SPARE_MM = 100
 

@@ -13,6 +13,7 @@ const MEETS: Readonly<Record<string, Said>> = { 'butterfly valve': { meets: 'but
 export function saidOf(state: JobState, place: JointPlace): Said {
   return {
     ...MEETS[place.fitting?.fitting ?? ''],
+    ...MEETS[place.part.fitting ?? ''],
     ...place.line.said,
     ...state.joints.get(place.jointId)?.said,
   }

@@ -3,8 +3,8 @@ import { methodOf } from '../methods/registry.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
 import type { SourceId } from '../sources/source.js'
 import { fittingAt, inBranch } from '../parts/neighbours.js'
-import { type Way, wayOf } from './way.js'
-import { type Item, type JobState, type Line, type LineHead, lifeKey } from '../log/state.js'
+import { type Way, askedOf, wayOf } from './way.js'
+import { type Item, type JobState, type Line, lifeKey, withHead } from '../log/state.js'
 import { once, onceEach } from '../units/memo.js'
 
 /** Where a joint sits: its line, the part whose end it is, which end, and the fitting that this end meets. */
@@ -35,8 +35,19 @@ function wayThen(
   const key = life && life.cutOutAtS === undefined ? lifeKey(jointId, life.no) : null
   const at = key === null ? -1 : (line.before?.findIndex(({ begun }) => livesOf(begun).has(key)) ?? -1)
   const was = line.before?.[at]
-  const way = wayOf(was ? { ...line, ...was.head } : line, part, end, fitting)
-  return was ? { ...way, key: `${way.key} before ${at}` } : way
+  if (!was) return wayOf(line, part, end, fitting)
+  // What nobody had said then may have been said since, the first time counts; what was said then stands.
+  const since = [...(line.before ?? []).slice(at).map(({ head }) => head), line]
+  const series = since.find(
+    (head) => head.series !== undefined && head.material === was.head.material,
+  )?.series
+  const then = wayOf(withHead(line, series ? { ...was.head, series } : was.head), part, end, fitting)
+  const asked = since.toReversed().map((head) => askedOf(head, then.method))
+  return {
+    ...then,
+    details: Object.assign({}, ...asked, then.details) as Way['details'],
+    key: `${then.key} before ${at}`,
+  }
 }
 
 /** Every joint that the lines define. Worked out once for a state. */
@@ -167,11 +178,6 @@ export function jointSpec(
   }
 }
 
-/** What a line is, without what stands in it: what an entry that sets it says. */
-export function lineHead(line: Line): LineHead {
-  const { id: _id, items: _items, said: _said, before: _before, ...head } = line
-  return head
-}
 /** Joints with a life that is begun and not cut out: they stay what they are. */
 export const begunJoints = once((state: JobState): ReadonlySet<string> => {
   const live = [...state.joints.values()].filter((joint) => {

@@ -31,6 +31,10 @@ export function matingOf(line: Line, item: Item, end: 0 | 1, fitting: Item): Mat
   return mate(met, own, line.school)
 }
 
+/** What a line answers of what a way of joining asks. */
+export const askedOf = (line: Pick<Line, 'method' | 'details' | 'ways'>, method: string): Way['details'] =>
+  method === line.method ? line.details : (line.ways?.[method] ?? {})
+
 /** How the joint at an end of a part is made. @param fitting what it meets; null: nothing known of it. */
 export function wayOf(line: Line, item: Item, end: 0 | 1, fitting: Item | null): Way {
   const usual = usualOf(line, item)
@@ -40,7 +44,7 @@ export function wayOf(line: Line, item: Item, end: 0 | 1, fitting: Item | null):
   const material = mated?.material ?? usual.material
   const size = mated?.size ?? item.size
   const details = {
-    ...(method === line.method ? line.details : (line.ways?.[method] ?? {})),
+    ...askedOf(line, method),
     ...(mated ? { ...mated.says, into: mated.into } : {}),
   }
   const pipe = pipeOf(line, item)
@@ -58,8 +62,3 @@ export function wayOf(line: Line, item: Item, end: 0 | 1, fitting: Item | null):
     ),
   }
 }
-
-/** Ways of joining in a list, each once, in the order they are met. */
-export const methodsOf = (ways: Iterable<Pick<Way, 'method'>>): string[] => [
-  ...new Set([...ways].map((way) => way.method)),
-]

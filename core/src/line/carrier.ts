@@ -1,7 +1,7 @@
 import { type Finding, finding, msg } from '../sources/source.js'
 import { type JointPlace, jointPlaces } from '../joint/lookup.js'
 import type { Item, JobState, Line } from '../log/state.js'
-import { rootOf } from '../parts/neighbours.js'
+import { renamedRun } from '../parts/neighbours.js'
 import { isMade } from './size-entry.js'
 import { type Edited, type Shop, itemData, settle } from './settle.js'
 
@@ -59,8 +59,7 @@ export function carrierEdits(
   const wanted = outer.items.map((item, at): Item => {
     const joint = (end: 0 | 1): string | null =>
       item.joints[end] === null ? null : (had[at]?.joints[end] ?? shop.newId())
-    const root = item.run && rootOf(item.run)
-    const run = root && item.run?.replace(root, ids.get(root) ?? root)
+    const run = item.run && renamedRun(item.run, ids)
     return {
       id: ids.get(item.id) as string,
       cut: had[at]?.cut ?? null,

@@ -1,6 +1,6 @@
-import { begunJoints, jointPlaces, lineHead } from '../joint/lookup.js'
+import { jointPlaces } from '../joint/lookup.js'
 import { type Way, wayOf } from '../joint/way.js'
-import { type JobState, type Line, type LineHead, lifeKey } from '../log/state.js'
+import { type JobState, type Line, type LineHead, begunIn, lineHead, withHead } from '../log/state.js'
 import { endOf } from '../parts/ends.js'
 import { type Msg, msg } from '../sources/source.js'
 import { pieceCut } from './piece.js'
@@ -22,27 +22,32 @@ export interface LineChange {
 
 /** What changes where a line becomes another: worked out on the job as it would be. */
 export function lineChange(state: JobState, line: Line, head: LineHead): LineChange {
-  const isBegun = begunJoints(state)
-  const begun = [...isBegun].flatMap((id) => {
-    const life = state.joints.get(id)?.lives.at(-1)
-    return life ? [lifeKey(id, life.no)] : []
-  })
-  const next: Line = { ...line, ...head, before: [...(line.before ?? []), { head: lineHead(line), begun }] }
+  const before = [...(line.before ?? []), { head: lineHead(line), begun: begunIn(state, line) }]
+  const next: Line = { ...withHead(line, head), before }
   const after: JobState = { ...state, lines: new Map(state.lines).set(line.id, next) }
-  const own = [...jointPlaces(state).values()].filter((place) => place.line.id === line.id)
-  const asNow = { ...next, before: [] }
+  const will = jointPlaces(after)
   const told = ({ key: _key, ...way }: Way): string => JSON.stringify(way)
-  const others = own.filter(
-    ({ part, end, fitting, way }) => told(wayOf(asNow, part, end, fitting)) !== told(way),
-  )
-  const ids = new Set(others.map((place) => place.jointId))
+  const own = [...jointPlaces(state).values()].filter((place) => place.line.id === line.id)
+  // As it is, as it will be, and as it would be if it were not begun.
+  const ways = own.map((place) => {
+    const wanted = wayOf(next, place.part, place.end, place.fitting)
+    return {
+      place,
+      now: told(place.way),
+      then: told(will.get(place.jointId)?.way ?? place.way),
+      wanted: told(wanted),
+    }
+  })
+  const anew = ways.filter((w) => w.now !== w.then)
+  const keep = ways.filter((w) => w.then !== w.wanted && w.now !== w.wanted)
+  const ids = new Set([...anew, ...keep].map((w) => w.place.jointId))
   const held = new Set(
     [...state.tests.values()].flatMap((t) => (t.ended?.verdict === 'held' ? [t.sectionId] : [])),
   )
   return {
     wrong: wrongSize(next),
-    keep: others.filter((place) => isBegun.has(place.jointId)).map((place) => place.tag),
-    anew: others.filter((place) => !isBegun.has(place.jointId)).length,
+    keep: keep.map((w) => w.place.tag),
+    anew: anew.length,
     recut: line.items
       .filter(
         (item) =>

@@ -1,4 +1,5 @@
 import type { Item } from '../log/state.js'
+import { endMet, rootOf } from '../parts/neighbours.js'
 import type { Reader } from '../units/quantity.js'
 import { entryText } from './entry.js'
 
@@ -10,15 +11,20 @@ export function entriesOf(items: readonly Item[], reader: Reader): string[] {
   let size: string | null = null
   let way: Item['way']
   for (const item of items) {
-    if (item.run !== run) {
-      if (item.run !== undefined && byId.get(item.run)?.run === run) out.push('branch')
-      else
-        for (let at = run; at !== undefined && at !== item.run; at = byId.get(at)?.run) {
-          out.push('..')
-          if (!byId.has(at)) break
-        }
-      run = item.run
+    while (item.run !== run) {
+      const tee = item.run === undefined ? undefined : byId.get(rootOf(item.run))
+      if (tee && tee.run === run) {
+        out.push(endMet(item, 0, tee) === 3 ? 'branch 2' : 'branch')
+        break
+      }
+      // Up to where it goes on; a run that comes from elsewhere just begins.
+      if (run === undefined) break
+      out.push('..')
+      const left = byId.get(rootOf(run))
+      if (!left) break
+      run = left.run
     }
+    run = item.run
     out.push(entryText(item, reader, { size, way }))
     way = item.way
     size = item.type === 'fitting' && item.size2 === null && !item.ends ? item.size : null

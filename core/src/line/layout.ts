@@ -1,7 +1,7 @@
 import { greatest, smallest } from '../units/extent.js'
 import { outsideDiameterMm, parseSize } from '../sizes/size.js'
 import { branchSize } from '../parts/ends.js'
-import { fittingAt, inBranch, neighbours, rootOf } from '../parts/neighbours.js'
+import { branchEnd, fittingAt, inBranch, neighbours, rootOf } from '../parts/neighbours.js'
 import type { Item, JobState, Line } from '../log/state.js'
 import { bodyOf } from './carrier.js'
 import { takeOffOf } from './piece.js'
@@ -19,6 +19,7 @@ export interface LaidPart {
 /** A branch from the tee it comes out of to the lane that it runs in. */
 export interface Stem {
   tee: Item
+  run: string
   atMm: number
   fromLane: number
   toLane: number
@@ -166,7 +167,15 @@ function inLanes(
     for (let between = from + 1; between < lane; between++)
       (taken[between] ??= []).push({ fromMm: atMm, toMm: atMm })
     ;(taken[lane] ??= []).push({ fromMm: left, toMm: right })
-    if (tee) stems.push({ tee, atMm, fromLane: from, toLane: lane, odMm: odOf(branchSize(tee)) })
+    if (tee && run !== null)
+      stems.push({
+        tee,
+        run,
+        atMm,
+        fromLane: from,
+        toLane: lane,
+        odMm: odOf(branchSize(tee, branchEnd(run, tee))),
+      })
   }
   const parts = line.items.map((item) => ({
     ...(laid.get(item.id) as LaidPart),

@@ -6,6 +6,8 @@ import type { Item, Line } from '../log/state.js'
 import type { Entry } from './entry.js'
 import type { FittingEntry } from './fitting-entry.js'
 import { endedItem } from './fitting-item.js'
+import { blankItem } from './place.js'
+import { partNamed } from '../parts/vocabulary.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
 import type { Code } from '../sources/wording.js'
@@ -122,7 +124,10 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
   return settle(line, carriedOn(line.items, item, next), shop)
 }
 
-/** A piece made two with a fitting between, both to be measured anew: a union where one piece cannot be got in. */
+/**
+ * A piece made two with what opens between, both to be measured anew: a union, or a pair of flanges, where one piece
+ * cannot be got in.
+ */
 export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): Edited {
   if (item.type !== 'piece' || item.cut) return no('edit-is-fitting')
   const { closing: _last, bend: _bend, near: _near, ...rest } = item
@@ -132,26 +137,37 @@ export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): 
     jointTags: [item.jointTags[0], null],
     measuredMm: null,
   }
-  const between: Item = {
-    ...first,
-    id: shop.newId(),
-    type: 'fitting',
-    fitting,
-    measure: null,
-    joints: [null, null],
-    jointTags: [null, null],
-    tag: nextItemTag(line, line.items, 'fitting'),
+  const between: Item[] = []
+  const ends = partNamed(fitting)?.ends.map(() => ({})) ?? []
+  for (
+    let end = endOf(line, first, 1);
+    !between.length || !end.usual;
+    end = endOf(line, between.at(-1) as Item, 1)
+  ) {
+    const ended = endedItem(
+      line,
+      { ok: true, type: 'fitting', fitting, ends, tag: null },
+      { end, way: item.way },
+    )
+    if (!ended.ok) return ended
+    const tag = nextItemTag(line, [...line.items, ...between], 'fitting')
+    between.push({ ...blankItem(shop.newId(), 'fitting', ended.made.size), ...ended.made, tag })
+    if (between.length > 2) return no('entry-say-end', { fitting })
   }
   const second: Item = {
     ...first,
-    id: shop.newId(),
     joints: [null, null],
     jointTags: [null, null],
+    id: shop.newId(),
     tag: nextItemTag(line, line.items, 'piece'),
     closing: true,
   }
   const at = line.items.findIndex((i) => i.id === item.id)
-  return settle(line, line.items.toSpliced(at, 1, first, between, second), shop)
+  return settle(
+    line,
+    [...line.items.slice(0, at), first, ...between, second, ...line.items.slice(at + 1)],
+    shop,
+  )
 }
 
 /** A changed way on runs through what follows, up to the fitting that changes the size anyway. */

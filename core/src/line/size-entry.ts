@@ -17,7 +17,9 @@ export function sizeFor(typed: string, reader: Reader, offered: readonly string[
   if (offered.includes(typed)) return typed
   const figure = typed.replace(/^d/, '')
   const made = BARE[reader.units].map((family) => `${family}${figure}`).find((size) => offered.includes(size))
-  return made ?? `${BARE[reader.units][0]}${figure}`
+  // No tube is called by a fraction of a millimetre: a thread is.
+  const family = /[-/]/.test(figure) ? 'NPS ' : BARE[reader.units][0]
+  return made ?? `${family}${figure}`
 }
 /**
  * A size as it is typed: the figure alone where that is what a bare figure means. @param offered sizes of the pipe.

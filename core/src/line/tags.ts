@@ -1,4 +1,5 @@
 import type { Item, Line } from '../log/state.js'
+import { renamedRun } from '../parts/neighbours.js'
 
 const number = (n: number): string => String(n).padStart(2, '0')
 /** What follows a prefix when it is a number, else 0. */
@@ -67,7 +68,7 @@ export function copied(line: Line, tag: string, newId: () => string): Item[] {
       joints: item.joints.map((j) => j && newId()) as Item['joints'],
       jointTags: item.jointTags.map((t) => t && own(t)) as Item['jointTags'],
       cut: null,
-      ...(run ? { run: ids.get(run) ?? run } : {}),
+      ...(run ? { run: renamedRun(run, ids) } : {}),
     }
   })
   // A part with a name of its own, such as a valve's, stays the only one of that name.

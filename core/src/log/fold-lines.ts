@@ -1,7 +1,7 @@
 import { type Data, type Handler, flagged, num, school, str, strOrNull } from './fold-help.js'
 import { ASKED, ASKED_FACTS, NOT_KNOWN, type Said } from '../methods/around.js'
 import { jointOf } from './fold-steps.js'
-import { type EndSaid, type Item, type JobState, type Line, lifeKey, takeOffKey } from './state.js'
+import { type EndSaid, type Item, type JobState, type Line, begunIn, lineHead, takeOffKey } from './state.js'
 
 function itemFrom(id: string, raw: Data): Item {
   return {
@@ -103,14 +103,6 @@ function saidFrom(raw: unknown): Said {
 }
 const lineOf = (s: JobState, d: Data): Line | null => s.lines.get(str(d.lineId)) ?? null
 
-/** Lives of a line's joints that are begun and not cut out. */
-const begunIn = (state: JobState, line: Line): string[] =>
-  line.items
-    .flatMap((item) => item.joints)
-    .flatMap((id) => {
-      const life = id === null ? undefined : state.joints.get(id)?.lives.at(-1)
-      return id && life && life.cutOutAtS === undefined ? [lifeKey(id, life.no)] : []
-    })
 const kept = (line: Line | undefined): Pick<Line, 'before'> => (line?.before ? { before: line.before } : {})
 function setLine(state: JobState, data: Data, before: Pick<Line, 'before'>): void {
   const id = str(data.lineId)
@@ -145,8 +137,8 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
   'line-changed': (state, event, data) => {
     const was = lineOf(state, data)
     if (!was) return flagged(state, event, 'flag-unknown-item')
-    const { id: _id, items: _items, said: _said, before = [], ...head } = was
-    setLine(state, data, { before: [...before, { head, begun: begunIn(state, was) }] })
+    const before = { head: lineHead(was), begun: begunIn(state, was) }
+    setLine(state, data, { before: [...(was.before ?? []), before] })
   },
   'around-said': (state, event, data) => {
     const line = lineOf(state, data)

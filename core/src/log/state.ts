@@ -46,6 +46,23 @@ export interface Line {
 export const lifeKey = (jointId: string, life: number): string => `${jointId} ${life}`
 /** What a line is, without what stands in it. */
 export type LineHead = Omit<Line, 'id' | 'items' | 'said' | 'before'>
+/** What a line is, without what stands in it: what an entry that sets it says. */
+export function lineHead(line: Line): LineHead {
+  const { id: _id, items: _items, said: _said, before: _before, ...head } = line
+  return head
+}
+/** The same parts in a line that is something else: nothing of what it was shines through. */
+export function withHead({ id, items, said, before }: Line, head: LineHead): Line {
+  return { id, items, ...(said ? { said } : {}), ...(before ? { before } : {}), ...head }
+}
+/** Lives of a line's joints that are begun and not cut out. */
+export const begunIn = (state: JobState, line: Line): string[] =>
+  line.items
+    .flatMap((item) => item.joints)
+    .flatMap((id) => {
+      const life = id === null ? undefined : state.joints.get(id)?.lives.at(-1)
+      return id && life && life.cutOutAtS === undefined ? [lifeKey(id, life.no)] : []
+    })
 /** What was said of one end of a part; what was not is as usual there. */
 export interface EndSaid {
   /** Kind of end, as the way of joining that is made at it names it. */

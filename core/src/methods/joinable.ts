@@ -2,43 +2,25 @@ import { type Size, parseSize, suggestSize } from '../sizes/size.js'
 import { type Msg, msg } from '../sources/source.js'
 
 export type School = 'inch' | 'metric'
+const PLASTICS = ['pvc-u', 'pvc', 'cpvc', 'abs', 'pp-r', 'pp-r-layered', 'pfa', 'pe', 'pex'] as const
 export const MATERIALS = [
-  'pvc-u',
-  'pvc',
-  'cpvc',
-  'abs',
-  'pp-r',
-  'pp-r-layered',
-  'pfa',
+  ...PLASTICS,
   'copper',
   'carbon-steel',
   'stainless',
   'brass',
   'multilayer',
-  'pe',
-  'pex',
   'epoxy-resin',
   'vinyl-ester-resin',
   'cored-resin',
 ] as const
 export type Material = (typeof MATERIALS)[number]
 
-const PLASTICS: readonly string[] = [
-  'pvc-u',
-  'pvc',
-  'cpvc',
-  'abs',
-  'pp-r',
-  'pp-r-layered',
-  'pfa',
-  'pe',
-  'pex',
-]
 /**
  * Is this a plastic? Its threads take half, are turned less, and are split by a male one of metal.
  * @example isPlastic('cpvc') // true
  */
-export const isPlastic = (material: string): boolean => PLASTICS.includes(material)
+export const isPlastic = (material: string): boolean => (PLASTICS as readonly string[]).includes(material)
 
 /** Sizes that are made, and whose practice they belong to where only one school has them. */
 export interface Row {

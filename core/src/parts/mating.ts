@@ -1,5 +1,5 @@
 import { type EndKind, PLAIN, type School, isPlastic } from '../methods/joinable.js'
-import { allMethods, joinable } from '../methods/registry.js'
+import { allMethods, joinable, methodOf } from '../methods/registry.js'
 import { type Msg, msg } from '../sources/source.js'
 import type { Code } from '../sources/wording.js'
 import { type End, endKindOf, isShut } from './ends.js'
@@ -47,10 +47,10 @@ export function mate(a: End, b: End, school: School): Mating {
   if (!found) return { ok: false, why: notMating(a, b) }
   if (a.size !== b.size) return no('mate-sizes', { a: a.size, b: b.size })
   const { method, kind, inner, outer } = found
-  if (threadOn(outer) && isPlastic(outer.material) && !isPlastic(inner.material))
+  if (kind.halves && isPlastic(outer.material) && !isPlastic(inner.material))
     return no('mate-plastic-female', { material: outer.material })
   // Ends alike: neither goes into the other. The weaker one's figures count, of two alike whichever is joined so.
-  const alike = kind.kind === kind.meets || kind.meets === 'flange'
+  const alike = methodOf(method)?.inserts === false
   if (!alike && !suits(kind, inner.material, outer.material))
     return no('mate-materials', { one: inner.material, other: outer.material })
   const order = alike ? [a, b].sort(weakerFirst) : [inner]
@@ -66,7 +66,7 @@ export function mate(a: End, b: End, school: School): Mating {
     material: from.material,
     size: from.size,
     into: (from === a ? b : a).material,
-    says: { ...endKindOf(outer.kind)?.says, ...(kind.says ? { cutOn: cut ? 'pipe' : 'fitting' } : {}) },
+    says: kind.says ? { ...kind.says, cutOn: cut ? 'pipe' : 'fitting' } : {},
   }
 }
 const weakerFirst = (a: End, b: End): number =>
@@ -82,8 +82,6 @@ const suits = ({ takes }: EndKind, inner: string, outer: string): boolean =>
   inner === outer ||
   (takes === 'brass' && outer === 'brass') ||
   SAME.some((family) => family.includes(inner) && family.includes(outer))
-/** Is this the outer of two threads? */
-const threadOn = (end: End): boolean => /^(npt|iso-7)-/.test(end.kind)
 
 /** Copper on steel, wherever the two touch in water: what would go between. Null where there is nothing to say. */
 export function metalsMeet(a: End, b: End): Msg | null {

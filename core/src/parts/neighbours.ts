@@ -46,11 +46,19 @@ export const branchRun = (fittingId: string, at: EndAt): string => (at === 3 ? f
  */
 export const rootOf = (run: string): string => (run.endsWith(SECOND) ? run.slice(0, -SECOND.length) : run)
 
+/**
+ * A run where the fittings have other ids: of a copy, of a carrier.
+ * @example renamedRun('f1~3', new Map([['f1', 'g1']])) // 'g1~3'
+ */
+export const renamedRun = (run: string, ids: ReadonlyMap<string, string>): string =>
+  (ids.get(rootOf(run)) ?? rootOf(run)) + run.slice(rootOf(run).length)
+
+/** The branch of a fitting that a run leaves by. */
+export const branchEnd = (run: string, fitting: Item): EndAt => (run === fitting.id ? 2 : 3)
 /** The end of the fitting beside it that an item's end meets. */
 export const endMet = (item: Item, end: 0 | 1, fitting: Item): EndAt => {
   if (end === 1) return 0
-  if (item.run === undefined || rootOf(item.run) !== fitting.id) return 1
-  return item.run === fitting.id ? 2 : 3
+  return item.run !== undefined && rootOf(item.run) === fitting.id ? branchEnd(item.run, fitting) : 1
 }
 /** Does a part's first end go into a branch of the fitting it comes from? */
 export const inBranch = (item: Item, end: 0 | 1, fitting: Item | null): boolean =>

@@ -16,8 +16,6 @@ export interface Part {
   form: Form
   /** Way in, way on, branches. */
   ends: readonly EndUsual[]
-  /** Cast of brass in a copper line, where its ends are not cups. */
-  brass?: true
   /** The way on is of another metal, kept apart from the first. */
   dielectric?: true
 }
@@ -29,7 +27,7 @@ const through = (name: string, words: readonly string[], ends: readonly EndUsual
 })
 const USUAL_2 = ['usual', 'usual'] as const
 const USUAL_3 = ['usual', 'usual', 'usual'] as const
-const valve = (name: string, ...words: string[]): Part => ({ ...through(name, words), brass: true })
+const valve = (name: string, ...words: string[]): Part => through(name, words)
 const end = (name: string, words: readonly string[], ends: readonly EndUsual[]): Part => ({
   name,
   words,
@@ -40,7 +38,7 @@ const end = (name: string, words: readonly string[], ends: readonly EndUsual[]):
 /** Parts that are no elbows: those have an angle in their name. */
 export const PARTS: readonly Part[] = [
   { name: 'tee', words: ['t', 'swept tee'], form: 'tee', ends: USUAL_3 },
-  { name: 'gauge tee', words: [], form: 'tee', ends: ['usual', 'usual', 'female'], brass: true },
+  { name: 'gauge tee', words: [], form: 'tee', ends: ['usual', 'usual', 'female'] },
   { name: 'wye', words: ['y', 'y branch', 'single branch'], form: 'tee', ends: USUAL_3 },
   { name: 'double wye', words: ['double y', 'double branch'], form: 'cross', ends: [...USUAL_3, 'usual'] },
   { name: 'cross', words: ['double tee'], form: 'cross', ends: [...USUAL_3, 'usual'] },
@@ -49,14 +47,13 @@ export const PARTS: readonly Part[] = [
   through('coupling', ['socket', 'coup']),
   through('slip coupling', ['slip', 'repair coupling']),
   through('split coupling', [], ['ringed', 'ringed']),
-  { ...through('adapter', ['adaptor'], ['usual', 'ask']), brass: true },
-  { ...through('male adapter', ['male adaptor', 'male connector'], ['usual', 'male']), brass: true },
-  { ...through('female adapter', ['female adaptor', 'female connector'], ['usual', 'female']), brass: true },
+  through('adapter', ['adaptor'], ['usual', 'ask']),
+  through('male adapter', ['male adaptor', 'male connector'], ['usual', 'male']),
+  through('female adapter', ['female adaptor', 'female connector'], ['usual', 'female']),
   through('nipple', ['barrel nipple'], ['male', 'male']),
-  { ...through('union', []), brass: true },
+  through('union', []),
   {
     ...through('dielectric union', ['insulating union'], ['usual', 'female']),
-    brass: true,
     dielectric: true,
   },
   valve('valve', 'ball valve', 'ball'),

@@ -1,7 +1,6 @@
 /** A place or a direction in a building: x east, y north, z up; mm, or without unit. */
 export type Vector = readonly [x: number, y: number, z: number]
 
-export const UP: Vector = [0, 0, 1]
 /**
  * Sum of two vectors.
  * @example plus([1, 2, 3], [1, 0, 0]) // [2, 2, 3]

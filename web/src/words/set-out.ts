@@ -99,7 +99,8 @@ export const SET_OUT = {
   'set-out-way-asks': 'say what it asks\u2026',
   'set-out-way-said': 'as said\u2026',
   'set-out-way-of-line': '{way} in line {tag}',
-  'set-out-way-counts-for': 'It counts for every joint made so in this line that is not begun.',
+  'set-out-way-counts-for':
+    'It counts for every joint made so in this line. A joint that is begun keeps what was said before it.',
   'set-out-change-line': 'Change line {tag}',
   'set-out-where-it-runs': 'Where it runs',
   'set-out-change-the-line-now': 'Change the line',

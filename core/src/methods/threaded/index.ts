@@ -4,11 +4,11 @@ import { defineMethod } from '../kit/define.js'
 import { numberOf } from '../kit/inspection.js'
 import { anywhere, nps, npsEach } from '../kit/joins.js'
 import { measuredDepth, sizeOf } from '../kit/spec.js'
-import { type Joins, isPlastic } from '../joinable.js'
+import { type EndKind, type Joins, type School, isPlastic } from '../joinable.js'
 import type { Need } from '../method.js'
 import { GASES } from '../around.js'
 import { EXAMPLES } from './examples.js'
-import { STANDARDS, TABLES, judgeShowing, judgeTurns, threadOf } from './rules.js'
+import { STANDARDS, TABLES, type ThreadStandard, judgeShowing, judgeTurns, threadOf } from './rules.js'
 import { SOURCES } from './sources.js'
 import {
   type ThreadedSpec,
@@ -40,6 +40,21 @@ const JOINS: Joins = {
   abs: anywhere(PLASTIC),
 }
 const INTO = [...Object.keys(JOINS), 'copper', 'cast-iron']
+/** Both ends of a family of threads, with the words that only it goes by. */
+function endsOf(
+  standard: ThreadStandard,
+  school: School,
+  female: readonly string[],
+  male: readonly string[],
+): EndKind[] {
+  const either = { school, takes: 'any', halves: true, says: { standard } } as const
+  const [into, onto] = [`${standard}-female`, `${standard}-male`]
+  return [
+    { ...either, kind: into, meets: onto, said: ['female', ...female, 'f', 'threaded'] },
+    { ...either, kind: onto, meets: into, said: ['male', ...male, 'm'], onPipe: true },
+  ]
+}
+
 /** Taper pipe threads between other ways of joining. Nothing cures; turns and the threads in sight are the proof. */
 export const threaded = defineMethod<ThreadedSpec, typeof WORDS>({
   id: 'threaded',
@@ -47,44 +62,8 @@ export const threaded = defineMethod<ThreadedSpec, typeof WORDS>({
   version: 1,
   joins: JOINS,
   ends: [
-    {
-      kind: 'npt-female',
-      meets: 'npt-male',
-      said: ['female', 'fip', 'fpt', 'f', 'threaded'],
-      school: 'inch',
-      takes: 'any',
-      halves: true,
-      says: { standard: 'npt' },
-    },
-    {
-      kind: 'npt-male',
-      meets: 'npt-female',
-      said: ['male', 'mip', 'mpt', 'm', 'npt'],
-      school: 'inch',
-      onPipe: true,
-      takes: 'any',
-      halves: true,
-      says: { standard: 'npt' },
-    },
-    {
-      kind: 'iso-7-female',
-      meets: 'iso-7-male',
-      said: ['female', 'rp', 'rc', 'f', 'threaded'],
-      school: 'metric',
-      takes: 'any',
-      halves: true,
-      says: { standard: 'iso-7' },
-    },
-    {
-      kind: 'iso-7-male',
-      meets: 'iso-7-female',
-      said: ['male', 'r', 'm'],
-      school: 'metric',
-      onPipe: true,
-      takes: 'any',
-      halves: true,
-      says: { standard: 'iso-7' },
-    },
+    ...endsOf('npt', 'inch', ['fip', 'fpt'], ['mip', 'mpt', 'npt']),
+    ...endsOf('iso-7', 'metric', ['rp', 'rc'], ['r']),
   ],
   words: WORDS,
   sources: SOURCES,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { monitorForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
-import type { EndAt, Item, Line } from '@jugalis/core'
+import { type EndAt, type Item, type Line, rootOf } from '@jugalis/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useAfterPaint } from '../../after-paint'
@@ -36,7 +36,7 @@ const depths = computed(() => {
   const depth = (run: string | undefined): number => {
     let deep = out.get(run)
     if (deep === undefined)
-      out.set(run, (deep = own.has(run as string) ? depth(own.get(run as string)) + 1 : 1))
+      out.set(run, (deep = own.has(rootOf(run ?? '')) ? depth(own.get(rootOf(run ?? ''))) + 1 : 1))
     return deep
   }
   for (const i of props.line.items) depth(i.run)

@@ -43,8 +43,8 @@ export function stemPaths(
   return laid.stems
     .filter((s) => s.atMm >= fromMm - 400 && s.atMm <= toMm + 400)
     .map((stem) => {
-      const first = laid.parts.find((p) => p.item.run === stem.tee.id)
+      const first = laid.parts.find((p) => p.item.run === stem.run)
       const path = `M${frame.x(stem.atMm)} ${frame.mid(stem.fromLane) + frame.thick(stem.odMm) / 2}V${frame.mid(stem.toLane)}H${frame.x(first?.fromMm ?? stem.atMm)}`
-      return { id: stem.tee.id, d: path, width: Math.min(frame.thick(stem.odMm), STEM_PX) }
+      return { id: stem.run, d: path, width: Math.min(frame.thick(stem.odMm), STEM_PX) }
     })
 }
