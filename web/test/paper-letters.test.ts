@@ -45,6 +45,22 @@ describe('letters and paper', () => {
     expect(text).toContain('Job \u25a1\u25a1')
     expect(text).toContain('in none of the fonts that ship with this')
   })
+  it('a figure is never cut off: it would be another figure', async () => {
+    const long = {
+      ...row(1, 'carbon steel NPS 2'),
+      measuredMm: 139 * 25.4 + 11.1125,
+      cutMm: 126.6875 * 25.4,
+      depthAMm: 33.3375,
+      checkAMm: 84.1375,
+      bends: Array.from({ length: 9 }, (_, i) => ({ atMm: 100.0125 + i * 150, endMm: 0, turnDeg: 45 })),
+    }
+    const bytes = await cutList('J', [long], { units: 'inch' })
+    const { text } = await extractText(await getDocumentProxy(bytes.slice()), { mergePages: true })
+    expect(text).toContain('126-11/16')
+    expect(text).toContain('139-7/16')
+    expect(text).toContain('1-5/16 / 3-5/16')
+    expect(text).not.toContain('\u2026')
+  })
   it.each(['metric', 'inch'] as const)('%s: on its own paper nothing leaves the page', async (units) => {
     const reader = { units }
     const sheet = sheetOf(reader)

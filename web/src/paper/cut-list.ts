@@ -1,5 +1,5 @@
 import { type PieceCut, type Reader, fmt, pipeOf, systemOf } from '@jugalis/core'
-import { A4, MARGIN_MM, type Paper, book, sheetOf, shortened } from './sheet'
+import { A4, MARGIN_MM, type Paper, book, heightWithin, sheetOf, shortened } from './sheet'
 import { named, word } from '../words/word'
 
 const ROW_MM = 7
@@ -19,6 +19,9 @@ const COLUMNS = {
 } as const
 /** Columns whose figures end where the column does. */
 const ENDS: ReadonlySet<string> = new Set(['measured', 'cut'])
+
+/** Columns of figures: cut off, they would be other figures. */
+const FIGURES: ReadonlySet<string> = new Set(['measured', 'cut', 'first', 'second'])
 
 /** A piece's row in words, as it stands on paper, in CSV and in a workbook. */
 export interface CutRow {
@@ -98,8 +101,10 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
   const row = (paper: Paper, row: CutRow, y: number): void => {
     const put = (key: keyof typeof COLUMNS, text: string, heightMm = 3, bold = false): void => {
       const { x, wide } = COLUMNS[key]
+      const whole = FIGURES.has(key)
+      const high = whole && text ? heightWithin(paper, text, heightMm, wide, bold) : heightMm
       paper.as(key === 'piece' ? 'TH' : 'TD', () =>
-        paper.text(shortened(paper, text, heightMm, wide, bold), MARGIN_MM + x, y + 5, heightMm, {
+        paper.text(whole ? text : shortened(paper, text, heightMm, wide, bold), MARGIN_MM + x, y + 5, high, {
           end: ENDS.has(key),
           bold,
         }),
@@ -114,7 +119,8 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
     put('by', row.state === 'cut' ? word('paper-is-cut') : '')
     if (row.bends.length) {
       const bends = word('paper-bends-from', { bendsText: bendsText(row, reader) })
-      paper.text(shortened(paper, bends, 2.8, WIDE_MM - 28), MARGIN_MM + 28, y + ROW_MM + 3.5, 2.8)
+      const high = heightWithin(paper, bends, 2.8, WIDE_MM - 28)
+      paper.text(bends, MARGIN_MM + 28, y + ROW_MM + 3.5, high)
     }
   }
   let page = feed.page()

@@ -1,4 +1,4 @@
-import { A4, MARGIN_MM, type Paper, type Sheet, book } from './sheet'
+import { A4, MARGIN_MM, type Paper, type Sheet, book, heightWithin } from './sheet'
 import { word } from '../words/word'
 
 export interface HangTag {
@@ -20,8 +20,7 @@ const INNER_MM = WIDE_MM - 12
 
 /** Letters as high as they may be and still fit the width of a tag. */
 function fitted(paper: Paper, text: string, x: number, y: number, mostMm: number, bold = false): void {
-  const wide = paper.widthOf(text, mostMm, bold)
-  paper.text(text, x, y, Math.min(mostMm, (mostMm * INNER_MM) / wide), { bold })
+  paper.text(text, x, y, heightWithin(paper, text, mostMm, INNER_MM, bold), { bold })
 }
 
 /** Tags to hang on joints, six to a sheet, read from two metres off: not to be touched, no pressure, until when. */

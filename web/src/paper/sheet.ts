@@ -139,6 +139,14 @@ class PdfPaper implements Paper {
     )
   }
 }
+/** How high letters may be, mm, so that a text stays within a width whole: for figures, which are never cut off. */
+export const heightWithin = (
+  paper: Paper,
+  text: string,
+  mostMm: number,
+  wideMm: number,
+  bold = false,
+): number => Math.min(mostMm, (mostMm * wideMm) / paper.widthOf(text, mostMm, bold))
 /** A text that stays within a width: shortened, with dots, where it is longer. */
 export function shortened(
   paper: Paper,
