@@ -29,6 +29,7 @@ describe('the calculation door', () => {
       'insertion',
       'insertion-verdict',
       'ladder',
+      'line-in-space',
       'lubricated-torque',
       'offset',
       'peel',

@@ -8,6 +8,7 @@ import { stockPlanCalc } from './stock.js'
 import { derating, staticHead, storedEnergyCalc, testPlanCalc } from './prove.js'
 import { testVerdict } from './verdict.js'
 import { bendMarksCalc, offsetCalc } from './tube.js'
+import { lineInSpaceCalc } from './line-in-space.js'
 import { closingPieceCalc } from './space.js'
 import { insertion, solventSetup } from './solvent.js'
 
@@ -24,6 +25,7 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
     bendMarksCalc,
     offsetCalc,
     closingPieceCalc,
+    lineInSpaceCalc,
     stockPlanCalc,
     adhesiveBondCalc,
     socketFusionCalc,

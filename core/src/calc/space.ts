@@ -8,10 +8,13 @@ import { Refusal, calculation } from './calculation.js'
 /** Nothing in a building is further off than this, mm. */
 const FAR = 1_000_000
 const figures = (min: number, max: number) => list(number({ min, max }), 3, 3)
-const heading = either(oneOf(...Object.keys(HEADINGS)), figures(-1.01, 1.01))
+/** A direction. */
+export const headingShape = either(oneOf(...Object.keys(HEADINGS)), figures(-1.01, 1.01))
+/** A place in a building: east, north, up. */
+export const placeShape = figures(-FAR, FAR)
 const standing = object(
-  need('atMm', figures(-FAR, FAR), 'Where it is: east, north, up'),
-  need('heading', heading, 'How the way goes on there: a name, or a vector of length 1'),
+  need('atMm', placeShape, 'Where it is: east, north, up'),
+  need('heading', headingShape, 'How the way goes on there: a name, or a vector of length 1'),
 )
 
 interface Given {

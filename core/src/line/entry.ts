@@ -6,8 +6,10 @@ import { USUAL } from '../units/usual.js'
 import { MM_PER_INCH } from '../units/units.js'
 import type { Bend, Item, PartWay } from '../log/state.js'
 import { methodOf } from '../methods/registry.js'
-import { partNames } from '../parts/vocabulary.js'
+import { hasBranch } from '../parts/ends.js'
+import { partNamed, partNames } from '../parts/vocabulary.js'
 import { type FittingEntry, fittingEntry, fittingText, suffixOf } from './fitting-entry.js'
+import { type SpaceEntry, fallText, levelText, spaceEntry, withoutHeading } from '../space/said.js'
 import { parseRun } from './bends.js'
 import type { Code } from '../sources/wording.js'
 
@@ -42,7 +44,10 @@ export type Entry =
       bend?: Bend
       gapMm?: number
       way?: PartWay
+      /** Of a bent tube, where its first turn goes. */
+      heading?: string
     }
+  | SpaceEntry
   | { ok: true; type: 'repeat'; times: number }
   /** The second: the other one of a cross. */
   | { ok: true; type: 'branch'; second: boolean }
@@ -52,7 +57,8 @@ export type Entry =
 /**
  * Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `?` for a piece
  * still to be measured, `1250 c-c gap 3` where each end stays off its stop, `bent 400 90 500 -45 350 r 76`, `x3`,
- * `branch` into the tee and `..` back to the run.
+ * `branch` into the tee and `..` back to the run; and where it lies: `from +2.400 east`, `elbow 90 up`, `tee 110 branch
+ * down`, `fall 1:80`, `to +3.150`, `to Q1/F07`.
  * @example parseEntry('tee 50', { units: 'metric' }).ok // true
  */
 export function parseEntry(text: string, reader: Reader, offered: readonly string[] = []): Entry {
@@ -66,6 +72,8 @@ export function parseEntry(text: string, reader: Reader, offered: readonly strin
   if (words === 'branch' || words === 'branch 2')
     return { ok: true, type: 'branch', second: words.endsWith('2') }
   if (words === '..') return { ok: true, type: 'back' }
+  const space = spaceEntry(text, reader)
+  if (space) return space
   if (/^(?:bent |\?|pipe(?: |$)|[-\d])/.test(words)) {
     const suffix = suffixOf(words, reader)
     if ('ok' in suffix) return suffix
@@ -73,8 +81,14 @@ export function parseEntry(text: string, reader: Reader, offered: readonly strin
     return piece.ok && suffix.way ? { ...piece, way: suffix.way } : piece
   }
   const tag = / tag (\S+)$/i.exec(text.trim())?.[1] ?? null
-  const body = words.replace(/ tag \S+$/, '')
-  return fittingEntry(body, reader, offered, tag) ?? no('entry-not-understood')
+  const { rest, heading } = withoutHeading(words.replace(/ tag \S+$/, ''))
+  const entry = fittingEntry(rest, reader, offered, tag) ?? no('entry-not-understood')
+  if (!entry.ok || heading === undefined) return entry
+  // Only what turns, or what something leaves by, has a way of its own.
+  const { form } = partNamed(entry.fitting) ?? {}
+  return form === 'turn' || form === 'tee' || form === 'cross'
+    ? { ...entry, heading }
+    : no('space-does-not-turn', { fitting: entry.fitting })
 }
 
 type PieceEntry = Extract<Entry, { type: 'piece' }> | { ok: false; why: Msg }
@@ -115,7 +129,8 @@ export function doubtfulLength(text: string, reader: Reader): { own: string; oth
 
 type No = (code: Code, p?: Record<string, string | number>) => { ok: false; why: Msg }
 /** A bent tube: legs and turns, its radius, and what the first and last leg were measured to. */
-function bentEntry(said: string, reader: Reader, no: No): PieceEntry {
+function bentEntry(typed: string, reader: Reader, no: No): PieceEntry {
+  const { rest: said, heading } = withoutHeading(typed)
   const match = /^bent (.+?) r ?(\S+)(?: (\S+))?$/.exec(said)
   const run = match && parseRun(match[1] as string, (text) => parseLength(text, reader))
   const radiusMm = match && parseLength(match[2] as string, reader)
@@ -129,6 +144,7 @@ function bentEntry(said: string, reader: Reader, no: No): PieceEntry {
     measure,
     measuredMm,
     bend: { radiusMm, legsMm: run.legs, turnsDeg: run.turnsDeg },
+    ...(heading === undefined ? {} : { heading }),
   }
 }
 
@@ -139,29 +155,45 @@ function wayText(way: PartWay | undefined, before: PartWay | undefined): string 
   const word = said?.find((one) => one === way.method) ?? said?.[0]
   return ` in ${way.material.replaceAll('-', ' ')}${word ? ` ${word}` : ''}`
 }
+/** What an entry is written beside: the size that it is put on, what was usual there, the sizes of the pipe here. */
+interface Beside {
+  size?: string | null
+  way?: PartWay | undefined
+  offered?: readonly string[]
+}
 /**
- * A part as the entry that sets it out. @param reader whose figures they are. @param before the size that it is put on,
- * which need not be said again, what was usual there, and the sizes of the pipe here.
+ * A part as the entry that sets it out, and, set off by semicolons, what was said of where it lies.
+ * @param reader whose figures they are. @param before what need not be said again.
  */
-export function entryText(
-  item: Item,
-  reader: Reader,
-  before: { size?: string | null; way?: PartWay | undefined; offered?: readonly string[] } = {},
-): string {
+export function entryText(item: Item, reader: Reader, before: Beside = {}): string {
+  const heading = item.heading
+    ? ` ${item.type === 'fitting' && hasBranch(item) ? 'branch ' : ''}${item.heading}`
+    : ''
+  const main =
+    item.toLevelMm === undefined
+      ? partText(item, reader, before) + heading
+      : `to ${levelText(item.toLevelMm, reader)}`
+  return [
+    main,
+    ...(item.meets ? [`to ${item.meets}`] : []),
+    ...(item.falls === undefined ? [] : [fallText(item.falls)]),
+  ].join('; ')
+}
+function partText(item: Item, reader: Reader, before: Beside): string {
+  const way = wayText(item.way, before.way)
   if (item.bend) {
     const { legsMm, turnsDeg, radiusMm } = item.bend
     const run = legsMm.flatMap((legMm, i) => [
       figure(legMm, reader),
       ...(turnsDeg[i] === undefined ? [] : [String(turnsDeg[i])]),
     ])
-    return `bent ${run.join(' ')} r ${figure(radiusMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${wayText(item.way, before.way)}`
+    return `bent ${run.join(' ')} r ${figure(radiusMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${way}`
   }
   if (item.type === 'piece') {
-    const way = wayText(item.way, before.way)
     const gap = item.gapMm !== undefined ? ` gap ${figure(item.gapMm, reader)}` : ''
     return `${item.measuredMm === null ? '?' : figure(item.measuredMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}${way}`
   }
-  return fittingText(item, reader, before.size ?? null, before.offered) + wayText(item.way, before.way)
+  return fittingText(item, reader, before.size ?? null, before.offered) + way
 }
 const figure = (mm: number, reader: Reader): string =>
   systemOf(reader, 'length') === 'inch'

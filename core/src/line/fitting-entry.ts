@@ -23,6 +23,8 @@ export interface FittingEntry {
   way?: PartWay
   of?: string
   tag: string | null
+  /** Which way it turns, or its branch points, as it was said. */
+  heading?: string
 }
 type Refused = { ok: false; why: Msg }
 

@@ -18,6 +18,8 @@ export type Ended = { ok: true; made: Made } | Refused
 export interface Before {
   end: End | null
   way: PartWay | undefined
+  /** Size that a line begins with, where it has a first one. */
+  firstSize?: string | undefined
 }
 
 /** The part of an entry, its ends in the order in which they stand: turned where only so it fits. */
@@ -26,7 +28,7 @@ export function endedItem(line: Line, entry: FittingEntry, before: Before): Ende
   const way = wayFrom(line, entry.way, before)
   const kinds = kindsOf(line, part, entry)
   if ('ok' in kinds) return kinds
-  const ends = sizedEnds(line, entry, kinds, before.end?.size ?? null, way)
+  const ends = sizedEnds(line, entry, kinds, before.end?.size ?? before.firstSize ?? null, way)
   if ('ok' in ends) return ends
   const orders = ends.length === 2 ? [ends, ends.toReversed()] : [ends]
   const items = orders.map((order) => ({

@@ -25,7 +25,9 @@ export function entriesOf(items: readonly Item[], reader: Reader): string[] {
       run = left.run
     }
     run = item.run
-    out.push(entryText(item, reader, { size, way }))
+    // Where it met something is of that place alone.
+    const { meets: _place, ...own } = item
+    out.push(...entryText(own, reader, { size, way }).split('; '))
     way = item.way
     size = item.type === 'fitting' && item.size2 === null && !item.ends ? item.size : null
   }

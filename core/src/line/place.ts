@@ -5,8 +5,9 @@ import { mate } from '../parts/mating.js'
 import { type EndAt, blockEnd, branchRun, neighbours, rootOf } from '../parts/neighbours.js'
 import { type FittingEntry, typedEnds } from './fitting-entry.js'
 import { type Before, endedItem, wayFrom } from './fitting-item.js'
-import type { Item, Line } from '../log/state.js'
+import type { Item, Line, Stands } from '../log/state.js'
 import type { Reader } from '../units/quantity.js'
+import type { SpaceEntry } from '../space/said.js'
 import { type Entry, parseEntry } from './entry.js'
 import { sizesHere } from './size-entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
@@ -42,15 +43,20 @@ export function placeEntry(line: Line, entry: Entry & { ok: true }, cursor: Curs
       return backToRun(line, cursor)
     case 'repeat':
       return repeat(line, entry.times, cursor, shop)
+    case 'stands':
+    case 'falls':
+    case 'meets':
+      return placeIn(line, entry, cursor, shop)
+    case 'to-level':
     default: {
       const made =
-        entry.type === 'piece' ? pieceOf(line, entry, cursor, shop) : fittingOf(line, entry, cursor, shop)
+        entry.type === 'fitting' ? fittingOf(line, entry, cursor, shop) : pieceOf(line, entry, cursor, shop)
       return made.ok ? put(line, made.item, cursor, shop) : made
     }
   }
 }
 
-/** Places entries one after another, as typed: all of them or none. @param reader whose bare figures they are. */
+/** Places entries one after another, as typed, several of them set off by semicolons: all or none. @param reader whose bare figures they are. */
 export function placeTexts(
   line: Line,
   texts: readonly string[],
@@ -58,9 +64,43 @@ export function placeTexts(
   shop: Shop,
   reader: Reader,
 ): Placed {
-  return placeAll(line, texts, cursor, shop, (text, own, at) =>
+  const each = texts.flatMap((text) => text.split(';').filter((one) => one.trim()))
+  return placeAll(line, each, cursor, shop, (text, own, at) =>
     parseEntry(text, reader, sizesHere(own, standing(own, at)?.way)),
   )
+}
+
+/** Where a line begins, what falls from here on, what the part that stands here meets. */
+function placeIn(
+  line: Line,
+  entry: Extract<SpaceEntry, { type: 'stands' | 'falls' | 'meets' }>,
+  cursor: Cursor,
+  shop: Shop,
+): Placed {
+  if (entry.type === 'stands')
+    return {
+      ok: true,
+      edits: [{ kind: 'line-stands', data: { stands: entry.stands } }],
+      items: line.items,
+      stands: entry.stands,
+      cursor,
+    }
+  const here = standing(line, cursor)
+  if (!here && entry.type === 'falls' && line.stands)
+    return placeIn(
+      line,
+      { ok: true, type: 'stands', stands: { ...line.stands, falls: entry.falls } },
+      cursor,
+      shop,
+    )
+  if (!here) return no('entry-no-fitting')
+  const next: Item = entry.type === 'falls' ? { ...here, falls: entry.falls } : { ...here, meets: entry.name }
+  const settled = settle(
+    line,
+    line.items.map((i) => (i === here ? next : i)),
+    shop,
+  )
+  return settled.ok ? { ...settled, cursor } : settled
 }
 
 /** The line with a new item where the cursor stands. */
@@ -99,29 +139,53 @@ const fresh = (line: Line, type: Item['type'], size: string, shop: Shop): Item =
   tag: nextItemTag(line, line.items, type),
 })
 
-function pieceOf(line: Line, entry: Entry & { ok: true; type: 'piece' }, cursor: Cursor, shop: Shop): Made {
+function pieceOf(
+  line: Line,
+  entry: Entry & { ok: true; type: 'piece' | 'to-level' },
+  cursor: Cursor,
+  shop: Shop,
+): Made {
   const before = beforeOf(line, cursor)
   const { end } = before
-  if (!end) return no('entry-no-fitting')
+  if (!end) {
+    if (!shop.firstSize) return no('entry-no-fitting')
+    return { ok: true, item: { ...fresh(line, 'piece', shop.firstSize, shop), ...measureOf(entry) } }
+  }
   if (end.item.type === 'piece') return no('entry-between', { piece: end.item.tag })
-  const way = wayFrom(line, entry.way, before)
+  const way = wayFrom(line, entry.type === 'piece' ? entry.way : undefined, before)
   const item: Item = {
     ...fresh(line, 'piece', end.size, shop),
-    measure: entry.measure,
-    measuredMm: entry.measuredMm,
-    ...(entry.bend ? { bend: entry.bend } : {}),
-    ...(entry.gapMm === undefined ? {} : { gapMm: entry.gapMm }),
+    ...measureOf(entry),
     ...(way ? { way } : {}),
   }
   if (end.usual) return { ok: true, item }
   const mating = mate(end, endOf(line, item, 0), line.school)
   return mating.ok ? { ok: true, item } : mating
 }
+/** What a piece was measured, as its entry says. */
+export function measureOf(
+  entry: Entry & { ok: true; type: 'piece' | 'to-level' },
+): Pick<Item, 'measure' | 'measuredMm' | 'bend' | 'gapMm' | 'heading' | 'toLevelMm'> {
+  if (entry.type === 'to-level')
+    return { measure: 'centre-centre', measuredMm: null, toLevelMm: entry.levelMm }
+  const { measure, measuredMm, bend, gapMm, heading } = entry
+  return {
+    measure,
+    measuredMm,
+    ...(bend ? { bend } : {}),
+    ...(gapMm === undefined ? {} : { gapMm }),
+    ...(heading ? { heading } : {}),
+  }
+}
 function fittingOf(line: Line, entry: FittingEntry, cursor: Cursor, shop: Shop): Made {
-  const before = beforeOf(line, cursor)
+  const before = { ...beforeOf(line, cursor), firstSize: shop.firstSize }
   const ended = endedItem(line, entry, before)
   if (!ended.ok) return ended
-  const item = { ...fresh(line, 'fitting', ended.made.size, shop), ...ended.made }
+  const item: Item = {
+    ...fresh(line, 'fitting', ended.made.size, shop),
+    ...ended.made,
+    ...(entry.heading ? { heading: entry.heading } : {}),
+  }
   if (entry.tag) item.tag = entry.tag
   const { end } = before
   if (!end) return { ok: true, item }
@@ -160,7 +224,7 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
   const fitting = standing(line, cursor)
   const piece = fitting && neighbours(line.items).get(fitting.id)?.[0]
   if (fitting?.type !== 'fitting' || piece?.type !== 'piece') return no('entry-no-fitting')
-  const { measure, measuredMm, bend, gapMm } = piece
+  const { measure, measuredMm, bend, gapMm, heading } = piece
   const group: (Entry & { ok: true })[] = [
     {
       ok: true,
@@ -169,6 +233,7 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
       measuredMm,
       ...(bend ? { bend } : {}),
       ...(gapMm === undefined ? {} : { gapMm }),
+      ...(heading ? { heading } : {}),
     },
     {
       ok: true,
@@ -176,6 +241,7 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
       fitting: fitting.fitting ?? '',
       ends: typedEnds(fitting),
       ...(fitting.of ? { of: fitting.of } : {}),
+      ...(fitting.heading ? { heading: fitting.heading } : {}),
       tag: null,
     },
   ]
@@ -190,18 +256,20 @@ function placeAll<T>(
   shop: Shop,
   read: (one: T, line: Line, at: Cursor) => Entry,
 ): Placed {
-  let items: Item[] = line.items
+  let own = line
   let at = cursor
+  let stands: Stands | undefined
   for (const one of each) {
     // What a figure means depends on the pipe that the entries before it came to.
-    const own = { ...line, items }
     const entry = read(one, own, at)
     if (!entry.ok) return entry
     const placed = placeEntry(own, entry, at, shop)
     if (!placed.ok || each.length === 1) return placed
-    items = placed.items
+    stands = placed.stands ?? stands
+    own = { ...own, items: placed.items, ...(stands ? { stands } : {}) }
     at = placed.cursor
   }
-  const all = settle(line, items, shop)
-  return all.ok ? { ...all, cursor: at } : all
+  const all = settle(line, own.items, shop)
+  if (!all.ok || !stands) return all.ok ? { ...all, cursor: at } : all
+  return { ...all, edits: [{ kind: 'line-stands', data: { stands } }, ...all.edits], stands, cursor: at }
 }

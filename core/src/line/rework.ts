@@ -6,7 +6,7 @@ import type { Item, Line } from '../log/state.js'
 import type { Entry } from './entry.js'
 import type { FittingEntry } from './fitting-entry.js'
 import { endedItem } from './fitting-item.js'
-import { blankItem } from './place.js'
+import { blankItem, measureOf } from './place.js'
 import { partNamed } from '../parts/vocabulary.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
@@ -63,7 +63,7 @@ export function copyBelow(
   const where = blockEnd(line.items, line.items.indexOf(last))
   let items = line.items
   chosen.forEach((item, k) => {
-    const { closing: _closing, ...rest } = item
+    const { closing: _closing, meets: _meets, ...rest } = item
     const copy: Item = {
       ...rest,
       id: shop.newId(),
@@ -87,18 +87,13 @@ const keptSizes = (entry: FittingEntry, item: Item): FittingEntry =>
       }
 /** An item as another entry would have it: another measure, another fitting, another size that runs on from it. */
 export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, shop: Shop): Edited {
-  if (entry.type !== item.type) return no(item.type === 'piece' ? 'edit-is-piece' : 'edit-is-fitting')
-  if (entry.type === 'piece') {
-    const { bend: _was, gapMm: _left, ...rest } = item
-    const way = entry.way ?? item.way
-    const next: Item = {
-      ...rest,
-      measure: entry.measure,
-      measuredMm: entry.measuredMm,
-      ...(entry.bend ? { bend: entry.bend } : {}),
-      ...(entry.gapMm ? { gapMm: entry.gapMm } : {}),
-      ...(way ? { way } : {}),
-    }
+  const isPiece = entry.type === 'piece' || entry.type === 'to-level'
+  if (isPiece !== (item.type === 'piece') || (!isPiece && entry.type !== 'fitting'))
+    return no(item.type === 'piece' ? 'edit-is-piece' : 'edit-is-fitting')
+  if (isPiece) {
+    const { bend: _was, gapMm: _left, heading: _turn, toLevelMm: _level, ...rest } = item
+    const way = (entry.type === 'piece' ? entry.way : undefined) ?? item.way
+    const next: Item = { ...rest, ...measureOf(entry), ...(way ? { way } : {}) }
     return settle(
       line,
       line.items.map((i) => (i.id === item.id ? next : i)),
@@ -112,8 +107,16 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
     way: item.way,
   })
   if (!ended.ok) return ended
-  const { ends: _ends, of: _of, ...rest } = item
-  const next: Item = { ...rest, ...ended.made, ...(entry.tag ? { tag: entry.tag } : {}) }
+  const { ends: _ends, of: _of, heading: had, ...rest } = item
+  // A part named anew keeps its way where it still has one.
+  const turns = partNamed(entry.fitting)?.form === partNamed(item.fitting ?? '')?.form
+  const heading = entry.heading ?? (turns ? had : undefined)
+  const next: Item = {
+    ...rest,
+    ...ended.made,
+    ...(heading ? { heading } : {}),
+    ...(entry.tag ? { tag: entry.tag } : {}),
+  }
   if (
     line.items.some(
       (i) =>
@@ -130,9 +133,10 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
  */
 export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): Edited {
   if (item.type !== 'piece' || item.cut) return no('edit-is-fitting')
-  const { closing: _last, bend: _bend, near: _near, ...rest } = item
+  const { closing: _last, bend: _bend, near: _near, toLevelMm: _level, heading: _turn, ...rest } = item
+  const { meets: _meets, falls: _falls, ...before } = rest
   const first: Item = {
-    ...rest,
+    ...before,
     joints: [item.joints[0], null],
     jointTags: [item.jointTags[0], null],
     measuredMm: null,
@@ -155,7 +159,8 @@ export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): 
     if (between.length > 2) return no('entry-say-end', { fitting })
   }
   const second: Item = {
-    ...first,
+    ...rest,
+    measuredMm: null,
     joints: [null, null],
     jointTags: [null, null],
     id: shop.newId(),

@@ -2,16 +2,18 @@ import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { matingOf, wayOf } from '../joint/way.js'
 import { fittingAt, rootOf } from '../parts/neighbours.js'
-import type { Item, Line } from '../log/state.js'
+import type { Item, Line, Stands } from '../log/state.js'
 import { tagsAfter } from './tags.js'
 import { lastHolding } from '../units/search.js'
 
-/** One change of a line as its event: kind, and data without the line's id. */
-export interface Edit {
+/** One change of a line's parts as its event: kind, and data without the line's id. */
+export interface ItemEdit {
   kind: 'item-put' | 'item-moved' | 'item-removed'
   data: { itemId: string; afterItemId?: string | null; item?: Record<string, unknown> }
 }
-export type Edited = { ok: true; edits: Edit[]; items: Item[] } | { ok: false; why: Msg }
+/** One change of a line: of its parts, or of where it begins. */
+export type Edit = ItemEdit | { kind: 'line-stands'; data: { stands: Stands } }
+export type Edited = { ok: true; edits: Edit[]; items: Item[]; stands?: Stands } | { ok: false; why: Msg }
 
 /** What an edit must know besides the line: which joints are begun, and how ids are made. */
 export interface Shop {
@@ -19,6 +21,8 @@ export interface Shop {
   begun: ReadonlySet<string>
   /** Makes ids: core makes none of its own, so that the same input gives the same output. */
   newId: () => string
+  /** Size of the pipe that a line begins with, where it begins with pipe. */
+  firstSize?: string
 }
 
 /** The event data of an item as it stands. */
@@ -42,6 +46,10 @@ export const itemData = (item: Item): Record<string, unknown> => ({
   ...(item.ends ? { ends: item.ends } : {}),
   ...(item.of ? { of: item.of } : {}),
   ...(item.way ? { way: item.way } : {}),
+  ...(item.heading ? { heading: item.heading } : {}),
+  ...(item.falls === undefined ? {} : { falls: item.falls }),
+  ...(item.meets ? { meets: item.meets } : {}),
+  ...(item.toLevelMm === undefined ? {} : { toLevelMm: item.toLevelMm }),
 })
 
 /**
@@ -118,8 +126,8 @@ function broken(line: Line, after: readonly Item[], begun: ReadonlySet<string>):
 }
 
 /** The changes that lead from one list to another; as few moves as there can be. */
-export function difference(before: readonly Item[], after: readonly Item[]): Edit[] {
-  const edits: Edit[] = []
+export function difference(before: readonly Item[], after: readonly Item[]): ItemEdit[] {
+  const edits: ItemEdit[] = []
   // What is the same at both ends of the list plays no part: a line of thousands is mostly that.
   let from = 0
   while (from < before.length && before[from] === after[from]) from++

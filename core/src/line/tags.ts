@@ -68,6 +68,7 @@ export function copied(line: Line, tag: string, newId: () => string): Item[] {
       joints: item.joints.map((j) => j && newId()) as Item['joints'],
       jointTags: item.jointTags.map((t) => t && own(t)) as Item['jointTags'],
       cut: null,
+      ...(rest.meets ? { meets: own(rest.meets) } : {}),
       ...(run ? { run: renamedRun(run, ids) } : {}),
     }
   })

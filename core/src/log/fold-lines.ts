@@ -1,7 +1,16 @@
 import { type Data, type Handler, flagged, num, school, str, strOrNull } from './fold-help.js'
 import { ASKED, ASKED_FACTS, NOT_KNOWN, type Said } from '../methods/around.js'
 import { jointOf } from './fold-steps.js'
-import { type EndSaid, type Item, type JobState, type Line, begunIn, lineHead, takeOffKey } from './state.js'
+import {
+  type EndSaid,
+  type Item,
+  type JobState,
+  type Line,
+  type Stands,
+  begunIn,
+  lineHead,
+  takeOffKey,
+} from './state.js'
 
 function itemFrom(id: string, raw: Data): Item {
   return {
@@ -22,6 +31,26 @@ function itemFrom(id: string, raw: Data): Item {
     ...bendFrom(raw.bend),
     ...nearFrom(raw.near),
     ...endsFrom(raw),
+    ...spaceFrom(raw),
+  }
+}
+/** What was said of where a part lies. */
+function spaceFrom(raw: Data): Pick<Item, 'heading' | 'falls' | 'meets' | 'toLevelMm'> {
+  const [falls, toLevelMm] = [num(raw.falls), num(raw.toLevelMm)]
+  return {
+    ...textsFrom(raw, ['heading', 'meets']),
+    ...(falls === null ? {} : { falls }),
+    ...(toLevelMm === null ? {} : { toLevelMm }),
+  }
+}
+function standsFrom(raw: unknown): Stands {
+  const given = asData(raw)
+  const [levelMm, falls] = [num(given.levelMm), num(given.falls)]
+  return {
+    ...textsFrom(given, ['name', 'heading']),
+    ...(given.branch === true ? { branch: true as const } : {}),
+    ...(levelMm === null ? {} : { levelMm }),
+    ...(falls === null ? {} : { falls }),
   }
 }
 /** Texts of an object under the names asked for; null where it has none of them. */
@@ -90,7 +119,10 @@ function takeOut(line: Line, id: string): Item | null {
   if (!ids.delete(id)) return null
   return line.items.splice(placeIn(line.items, id), 1)[0] ?? null
 }
-const saidBefore = (line: Line | undefined): Pick<Line, 'said'> => (line?.said ? { said: line.said } : {})
+const saidBefore = (line: Line | undefined): Pick<Line, 'said' | 'stands'> => ({
+  ...(line?.said ? { said: line.said } : {}),
+  ...(line?.stands ? { stands: line.stands } : {}),
+})
 /** Only facts that are asked, with answers that can be given. */
 function saidFrom(raw: unknown): Said {
   const given = asData(raw)
@@ -146,6 +178,19 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
     const jointId = strOrNull(data.jointId)
     const of = jointId ? jointOf(state, jointId) : line
     of.said = { ...of.said, ...saidFrom(data.said) }
+  },
+  'line-stands': (state, event, data) => {
+    const line = lineOf(state, data)
+    if (!line) return flagged(state, event, 'flag-unknown-item')
+    const stands = standsFrom(data.stands)
+    if (Object.keys(stands).length) line.stands = stands
+    else delete line.stands
+  },
+  'point-set': (state, _e, data) => {
+    const id = str(data.pointId)
+    const [x, y, z] = numbers(data.atMm)
+    if (x === undefined || y === undefined || z === undefined) return void state.points.delete(id)
+    state.points.set(id, { id, name: str(data.name), atMm: [x, y, z], heading: strOrNull(data.heading) })
   },
   'item-put': (state, event, data) => {
     const line = lineOf(state, data)

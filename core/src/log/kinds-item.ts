@@ -1,5 +1,5 @@
 import { type Shape, flag, list, number, object, oneOf } from '../schema/shape.js'
-import { id, may, mm, must, size, tag } from './kinds-shapes.js'
+import { falls, heading, id, level, may, mm, must, size, tag } from './kinds-shapes.js'
 
 const word: Shape = { type: 'string', max: 24 }
 const END_SAID = object(may('kind', word), may('size', size), may('of', word))
@@ -23,6 +23,10 @@ export const ITEM = object(
   may('ends', list(END_SAID, 0, 4)),
   may('of', word),
   may('way', object(may('method', word), may('material', word), may('series', word))),
+  may('heading', heading),
+  may('falls', falls),
+  may('meets', tag),
+  may('toLevelMm', level),
   may(
     'bend',
     object(

@@ -1,7 +1,20 @@
 import { CURE_TABLES } from '../methods/cure/rule.js'
 import { SERIES } from '../sizes/walls.js'
 import { type Input, flag, list, number, object, oneOf, text } from '../schema/shape.js'
-import { anything, bar, id, instant, may, mm, must, size, tag } from './kinds-shapes.js'
+import {
+  anything,
+  bar,
+  falls,
+  heading,
+  id,
+  instant,
+  level,
+  may,
+  mm,
+  must,
+  size,
+  tag,
+} from './kinds-shapes.js'
 import { ITEM } from './kinds-item.js'
 import { MAKE_KINDS } from './kinds-make.js'
 import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
@@ -41,6 +54,35 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
   'line-set': { v: 1, joint: false, fields: LINE },
   // The same once more: what was begun before it stays what it was.
   'line-changed': { v: 1, joint: false, fields: LINE },
+  // An empty one: nobody knows any more where it lies.
+  'line-stands': {
+    v: 1,
+    joint: false,
+    fields: [
+      must('lineId', id),
+      must(
+        'stands',
+        object(
+          may('levelMm', level),
+          may('name', tag),
+          may('branch', flag),
+          may('heading', heading),
+          may('falls', falls),
+        ),
+      ),
+    ],
+  },
+  'point-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      must('pointId', id),
+      must('name', tag),
+      // Without a place it is put away.
+      may('atMm', list(level, 3, 3)),
+      may('heading', heading),
+    ],
+  },
   'item-put': {
     v: 1,
     joint: false,

@@ -34,6 +34,8 @@ export interface Line {
   items: Item[]
   /** What was said of the surroundings of its joints; absent until somebody did. */
   said?: Said
+  /** Where it begins in the building, and which way; absent where nobody said. */
+  stands?: Stands
   /** What ways of joining besides its usual one ask, by method. */
   ways?: Readonly<Record<string, Readonly<Record<string, unknown>>>>
   /** What it was before it was changed, oldest first, and the lives of joints that were begun by then (`lifeKey`). */
@@ -45,15 +47,35 @@ export interface Line {
  */
 export const lifeKey = (jointId: string, life: number): string => `${jointId} ${life}`
 /** What a line is, without what stands in it. */
-export type LineHead = Omit<Line, 'id' | 'items' | 'said' | 'before'>
+export type LineHead = Omit<Line, 'id' | 'items' | 'said' | 'stands' | 'before'>
 /** What a line is, without what stands in it: what an entry that sets it says. */
 export function lineHead(line: Line): LineHead {
-  const { id: _id, items: _items, said: _said, before: _before, ...head } = line
+  const { id: _id, items: _items, said: _said, stands: _stands, before: _before, ...head } = line
   return head
 }
 /** The same parts in a line that is something else: nothing of what it was shines through. */
-export function withHead({ id, items, said, before }: Line, head: LineHead): Line {
-  return { id, items, ...(said ? { said } : {}), ...(before ? { before } : {}), ...head }
+export function withHead({ id, items, said, stands, before }: Line, head: LineHead): Line {
+  return {
+    id,
+    items,
+    ...(said ? { said } : {}),
+    ...(stands ? { stands } : {}),
+    ...(before ? { before } : {}),
+    ...head,
+  }
+}
+/** Where a line begins in the building: at a level, or at what has a name. */
+export interface Stands {
+  /** Of its first centre or end, where that is not at something with a name; it lies at x = y = 0. */
+  levelMm?: number
+  /** A measured point, or a part of this job by its tag. */
+  name?: string
+  /** It leaves that part by its branch. */
+  branch?: true
+  /** The way it goes, as it was said. */
+  heading?: string
+  /** As in an item. */
+  falls?: number
 }
 /** Lives of a line's joints that are begun and not cut out. */
 export const begunIn = (state: JobState, line: Line): string[] =>
@@ -119,6 +141,14 @@ export interface Item {
   of?: string
   /** What is usual for it and what comes after it, where that is not the line's. */
   way?: PartWay
+  /** Of an elbow which way it turns, of a tee which way its branch points, of a bent tube its first turn: as it was said. */
+  heading?: string
+  /** From here on level pipe falls 1 in so many; below 0 it rises, 0 ends it. */
+  falls?: number
+  /** Its centre, of a pipe its far end, is at what has this name: a measured point, or a part by its tag. */
+  meets?: string
+  /** A piece as long as it takes to reach this level. */
+  toLevelMm?: number
 }
 export interface TakeOff {
   takeOffMm: number
@@ -186,6 +216,15 @@ export interface Permit {
   untilS: number
   by: string
 }
+/** A place in the building that was measured. */
+export interface Point {
+  id: string
+  name: string
+  /** East, north, up. */
+  atMm: readonly [number, number, number]
+  /** How a way goes on there; null where nobody said. */
+  heading: string | null
+}
 export interface JobState {
   jobId: string | null
   job: Job
@@ -194,6 +233,7 @@ export interface JobState {
   joints: Map<string, JointState>
   takeOffs: Map<string, TakeOff>
   groups: Map<string, Group>
+  points: Map<string, Point>
   /** What is cut from; null until somebody has said it. */
   stock: StockSet | null
   sections: Map<string, Section>
@@ -227,6 +267,7 @@ export const emptyState = (): JobState => ({
   joints: new Map(),
   takeOffs: new Map(),
   groups: new Map(),
+  points: new Map(),
   stock: null,
   sections: new Map(),
   readings: new Map(),

@@ -42,5 +42,21 @@ export const JOINING_SOURCES = [
     ['given'],
     'Geometry in space.',
   ),
+  computed(
+    'line-geometry',
+    'Each centre = the one before + length × heading; an elbow turns the way by its angle in the plane of both; 1 mm in N along a level pipe falls',
+    ['given'],
+    'Geometry in space.',
+  ),
+  computed(
+    'closing-error',
+    'Error = reached − named; expected = error of one measure × √measures; a suspect is the least-squares change of one measure',
+    ['given'],
+    'Root of squares: errors of measuring are taken to be of each other independent.',
+  ),
+  practice(
+    'cp-measure-error',
+    'A tape read on site errs by some 2 mm',
+  ),
   practice('cp-tube-work', 'Tube cutting, deburring, swaging and bending, as the trade does it'),
 ] as const satisfies readonly Source[]

@@ -1,0 +1,28 @@
+import type { Line } from '../log/state.js'
+import { closingErrors } from './closing.js'
+import { isUpright } from './heading.js'
+import type { SpaceFault, Walked } from './walk.js'
+
+/** All that cannot be as it was said of where a line lies, and all that is not known of it. */
+export function spaceFaults(line: Line, walked: Walked): SpaceFault[] {
+  if (!walked.nodes.length) return []
+  const onRiser = line.items.flatMap((item): SpaceFault[] => {
+    const way = walked.courses.get(item.id)?.way
+    return item.falls && way && isUpright(way)
+      ? [{ item, code: 'space-fall-on-riser', params: {}, stops: true }]
+      : []
+  })
+  const loops = closingErrors(walked).flatMap(({ met, measures }): SpaceFault[] =>
+    met.own !== null && measures < 2
+      ? [
+          {
+            item: met.item,
+            code: 'space-loop-of-one',
+            params: { part: met.item.tag, name: met.name },
+            stops: true,
+          },
+        ]
+      : [],
+  )
+  return [...walked.faults, ...onRiser, ...loops]
+}
