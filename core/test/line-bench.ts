@@ -10,6 +10,7 @@ import {
   jointPlaces,
   parseEntry,
   placeTexts,
+  withSpace,
 } from '../src/index.js'
 import { LINE, Log, uuid } from './make-job.js'
 
@@ -36,7 +37,8 @@ export class Bench {
   get shop() {
     return { begun: this.begun, newId: this.newId }
   }
-  take(edited: Edited): string {
+  take(asked: Edited): string {
+    const edited = withSpace(this.state, this.line, asked, this.shop)
     if (!edited.ok) return edited.why.code
     for (const e of edited.edits) this.log.put(e.kind, { lineId: LINE, ...e.data })
     // What the edit says it made is what the log gives back.

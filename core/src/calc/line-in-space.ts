@@ -1,24 +1,22 @@
-import { likelyPipe } from '../line/likely-pipe.js'
-import { type Cursor, END, placeTexts } from '../line/place.js'
-import type { Shop } from '../line/settle.js'
 import type { Item, Line } from '../log/state.js'
 import type { School } from '../methods/joinable.js'
 import { endSize } from '../parts/ends.js'
 import type { EndAt } from '../parts/neighbours.js'
 import { partNamed } from '../parts/vocabulary.js'
 import { list, may, need, number, object, oneOf } from '../schema/shape.js'
-import { parseSize, suggestSize } from '../sizes/size.js'
-import { type Msg, msg } from '../sources/source.js'
-import { MEASURE_ERROR_MM, closingErrors } from '../space/closing.js'
-import { extremes } from '../space/extremes.js'
-import { spaceFaults } from '../space/faults.js'
+import { parseSize } from '../sizes/size.js'
+import { msg } from '../sources/source.js'
+import { MEASURE_ERROR_MM, closingErrors } from '../line/space/closing.js'
+import { extremes } from '../line/space/extremes.js'
+import { spaceFaults } from '../line/space/faults.js'
 import { directionSaid, headingOf } from '../space/heading.js'
-import type { Reaches } from '../space/reach.js'
+import type { Reaches } from '../line/space/reach.js'
 import type { Vector } from '../space/vector.js'
-import { type Fixed, type SpaceFault, walk } from '../space/walk.js'
+import { walk } from '../line/space/walk.js'
+import type { Fixed, SpaceFault, Walked } from '../line/space/walked.js'
 import type { Reader } from '../units/quantity.js'
-import { say } from '../words/words.js'
 import { Refusal, type Working, calculation } from './calculation.js'
+import { type SetOut, own, refusal, setOut } from './entries.js'
 import { headingShape, placeShape } from './space.js'
 
 interface TakeOffGiven {
@@ -42,60 +40,6 @@ interface LineInput {
   points?: PointGiven[] | null
   measureErrorMm?: number | null
 }
-/** What the line is called here: its parts are known by their own numbers. */
-const TAG = 'L'
-const own = (tag: string): string => (tag.startsWith(`${TAG}/`) ? tag.slice(TAG.length + 1) : tag)
-
-/** A line that its entries set out, which entry each part came with, and which said later what it meets or how it falls. */
-interface SetOut {
-  line: Line
-  entryOf: ReadonlyMap<string, number>
-  laterOf: ReadonlyMap<string, number>
-}
-const refusal = (at: number, why: Msg, reader: Reader, code: Refusal['code'] = 'bad-input'): Refusal =>
-  new Refusal(code, say(why, reader), `entries[${at}]`)
-
-function setOut(input: LineInput, reader: Reader): SetOut {
-  if (!parseSize(input.size))
-    throw new Refusal(
-      'unknown-size',
-      `${input.size} is not a size as they are written. ${suggestSize(input.size)}`,
-      'size',
-    )
-  const pipe = likelyPipe(input.size, input.school)
-  if (!pipe)
-    throw new Refusal(
-      'unknown-size',
-      `No pipe of ${input.size} is known in ${input.school} practice.`,
-      'size',
-    )
-  let line: Line = {
-    ...{ id: TAG, tag: TAG, name: TAG, ...pipe, school: input.school, schedule: null, details: {} },
-    ...{ placeId: '', ratingBar: null, insideOf: null, items: [] },
-  }
-  let count = 0
-  const shop: Shop = { begun: new Set(), newId: () => `i${++count}`, firstSize: input.size }
-  let cursor: Cursor = END
-  const [entryOf, laterOf] = [new Map<string, number>(), new Map<string, number>()]
-  input.entries.forEach((text, at) => {
-    const first = /^\s*from\s/i.test(text)
-    if (first !== (at === 0))
-      throw refusal(at, msg('space-not-begun', { unit: unitOfLevels(reader) }), reader)
-    const placed = placeTexts(line, [text], cursor, shop, reader)
-    if (!placed.ok) throw refusal(at, placed.why, reader)
-    const had = new Map(line.items.map((item) => [item.id, item]))
-    line = { ...line, items: placed.items, ...(placed.stands ? { stands: placed.stands } : {}) }
-    cursor = placed.cursor
-    for (const item of line.items) {
-      const was = had.get(item.id)
-      if (!was) entryOf.set(item.id, at)
-      else if (was.meets !== item.meets || was.falls !== item.falls) laterOf.set(item.id, at)
-    }
-  })
-  return { line, entryOf, laterOf }
-}
-const unitOfLevels = (reader: Reader): string => (reader.units === 'inch' ? 'ft' : 'm')
-
 function pointsOf(input: LineInput): Map<string, { atMm: Vector; way: Vector | null }> {
   const out = new Map<string, { atMm: Vector; way: Vector | null }>()
   ;(input.points ?? []).forEach(({ name, atMm, heading }, i) => {
@@ -251,7 +195,7 @@ export const lineInSpaceCalc = calculation({
   },
 })
 
-function answer(walked: ReturnType<typeof walk>, input: LineInput, line: Line, working: Working): void {
+function answer(walked: Walked, input: LineInput, line: Line, working: Working): void {
   const tagAt = (node: number): string => own(walked.nodes[node]?.tag ?? '')
   const nodes = walked.nodes.map(({ tag, fitting, atMm }) => ({
     tag: own(tag),
@@ -273,13 +217,13 @@ function answer(walked: ReturnType<typeof walk>, input: LineInput, line: Line, w
       : [],
   )
   const measureErrorMm = input.measureErrorMm ?? MEASURE_ERROR_MM
-  const closing = closingErrors(walked, measureErrorMm, line.stands?.name ?? null).map((c) => ({
-    from: own(c.from),
-    to: c.to,
-    errorMm: c.errorMm,
-    missMm: c.missMm,
-    expectedMm: c.expectedMm,
-    suspects: c.suspects.map((s) => own(s.item.tag)),
+  const closing = closingErrors(walked, measureErrorMm, line.stands?.name ?? null).map((error) => ({
+    from: own(error.from),
+    to: error.to,
+    errorMm: error.errorMm,
+    missMm: error.missMm,
+    expectedMm: error.expectedMm,
+    suspects: error.suspects.map((s) => own(s.item.tag)),
   }))
   const { high, low } = extremes(walked)
   working.put('nodes', nodes, 'line-geometry', ['given'])

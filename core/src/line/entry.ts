@@ -9,7 +9,7 @@ import { methodOf } from '../methods/registry.js'
 import { hasBranch } from '../parts/ends.js'
 import { partNamed, partNames } from '../parts/vocabulary.js'
 import { type FittingEntry, fittingEntry, fittingText, suffixOf } from './fitting-entry.js'
-import { type SpaceEntry, fallText, levelText, spaceEntry, withoutHeading } from '../space/said.js'
+import { type SpaceEntry, fallText, levelText, spaceEntry, withoutHeading } from './space/said.js'
 import { parseRun } from './bends.js'
 import type { Code } from '../sources/wording.js'
 

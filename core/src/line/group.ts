@@ -27,7 +27,7 @@ export function entriesOf(items: readonly Item[], reader: Reader): string[] {
     run = item.run
     // Where it met something is of that place alone.
     const { meets: _place, ...own } = item
-    out.push(...entryText(own, reader, { size, way }).split('; '))
+    for (const text of entryText(own, reader, { size, way }).split('; ')) out.push(text)
     way = item.way
     size = item.type === 'fitting' && item.size2 === null && !item.ends ? item.size : null
   }

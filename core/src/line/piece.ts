@@ -77,6 +77,12 @@ export const NEUTRAL_CTX: Omit<Ctx, 'school' | 'pin'> = {
   mode: 'coldest',
 }
 
+/** How far a joint goes into its fitting, mm; null where that is not known. */
+export function jointDepthMm(state: JobState, jointId: string | null): number | null {
+  const place = jointId === null ? undefined : jointPlaces(state).get(jointId)
+  return place ? (marksOf(state, place).depthMm?.value ?? null) : null
+}
+
 type EndMarks = Pick<PieceEnd, 'depthMm' | 'checkMarkMm' | 'sandMm' | 'ownGapMm'>
 const NO_MARKS: EndMarks = { depthMm: null, checkMarkMm: null, sandMm: null, ownGapMm: 0 }
 /** Depth and check mark of a joint's pipe end. Joints made one way share them: worked out once for a state. */

@@ -3,11 +3,13 @@ import { msg } from '../sources/source.js'
 import { branchEnds, endOf, endSize, hasBranch, outlet } from '../parts/ends.js'
 import { type EndAt, blockEnd, endMet, neighbours, rootOf } from '../parts/neighbours.js'
 import type { Item, Line } from '../log/state.js'
-import type { Entry } from './entry.js'
+import type { Reader } from '../units/quantity.js'
+import { type Entry, parseEntry } from './entry.js'
 import type { FittingEntry } from './fitting-entry.js'
 import { endedItem } from './fitting-item.js'
 import { blankItem, measureOf } from './place.js'
 import { partNamed } from '../parts/vocabulary.js'
+import { sizesHere } from './size-entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
 import type { Code } from '../sources/wording.js'
@@ -75,6 +77,26 @@ export function copyBelow(
     items = items.toSpliced(where + k, 0, copy)
   })
   return settle(line, items, shop)
+}
+
+/**
+ * A part as it is typed over: what it is, and, set off by semicolons, what it meets and what falls from it on.
+ * @param reader whose bare figures they are.
+ */
+export function retyped(line: Line, item: Item, typed: string, shop: Shop, reader: Reader): Edited {
+  const [main = '', ...more] = typed.split(';').filter((one) => one.trim())
+  const entry = parseEntry(main, reader, sizesHere(line, item.way))
+  if (!entry.ok) return entry
+  const { meets: _meets, falls: _falls, ...rest } = item
+  const said: Pick<Item, 'meets' | 'falls'> = {}
+  for (const text of more) {
+    const own = parseEntry(text, reader)
+    if (!own.ok) return own
+    if (own.type === 'meets') said.meets = own.name
+    else if (own.type === 'falls') said.falls = own.falls
+    else return no('entry-not-understood', { text: text.trim() })
+  }
+  return changeTo(line, { ...rest, ...said }, entry, shop)
 }
 
 /** A part named anew without a size keeps those it has, end by end. */

@@ -9,10 +9,16 @@ import { lastHolding } from '../units/search.js'
 /** One change of a line's parts as its event: kind, and data without the line's id. */
 export interface ItemEdit {
   kind: 'item-put' | 'item-moved' | 'item-removed'
-  data: { itemId: string; afterItemId?: string | null; item?: Record<string, unknown> }
+  data: {
+    /** Of another line than the one that is edited. */
+    lineId?: string
+    itemId: string
+    afterItemId?: string | null
+    item?: Record<string, unknown>
+  }
 }
 /** One change of a line: of its parts, or of where it begins. */
-export type Edit = ItemEdit | { kind: 'line-stands'; data: { stands: Stands } }
+export type Edit = ItemEdit | { kind: 'line-stands'; data: { lineId?: string; stands: Stands } }
 export type Edited = { ok: true; edits: Edit[]; items: Item[]; stands?: Stands } | { ok: false; why: Msg }
 
 /** What an edit must know besides the line: which joints are begun, and how ids are made. */

@@ -188,9 +188,10 @@ export const LINE_HANDLERS: Readonly<Record<string, Handler>> = {
   },
   'point-set': (state, _e, data) => {
     const id = str(data.pointId)
-    const [x, y, z] = numbers(data.atMm)
-    if (x === undefined || y === undefined || z === undefined) return void state.points.delete(id)
-    state.points.set(id, { id, name: str(data.name), atMm: [x, y, z], heading: strOrNull(data.heading) })
+    const [east, north, up] = numbers(data.atMm)
+    if (east === undefined || north === undefined || up === undefined) return void state.points.delete(id)
+    const atMm = [east, north, up] as const
+    state.points.set(id, { id, name: str(data.name), atMm, heading: strOrNull(data.heading) })
   },
   'item-put': (state, event, data) => {
     const line = lineOf(state, data)

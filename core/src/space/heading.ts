@@ -40,8 +40,8 @@ const WHOLE = new RegExp(`^${HEADING_SAID}$`)
 export const isHeading = (said: string): boolean =>
   WHOLE.test(said) && (!said.includes(',') || unit(figuresOf(said)) !== null)
 const figuresOf = (said: string): Vector => {
-  const [x = NaN, y = NaN, z = NaN] = said.split(',').map(Number)
-  return [x, y, z]
+  const [east = NaN, north = NaN, up = NaN] = said.split(',').map(Number)
+  return [east, north, up]
 }
 
 /** How the way goes, without its fall, and how it last went level: what left and right are on a riser. */

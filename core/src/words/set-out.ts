@@ -35,7 +35,8 @@ export const SET_OUT = {
   'space-no-heading': '"{text}" is no direction: a name (east, up), or three figures that are not all 0.',
   'space-not-a-fall':
     '"{text}" is no fall: write it as 1 in so many, {least} to {most} (fall 1:80, rise 1:200), or fall 0 where it ends.',
-  'space-does-not-turn': 'A {fitting} does not turn the way: only elbows, tees and what branches are given a direction.',
+  'space-does-not-turn':
+    'A {fitting} does not turn the way: only elbows, tees and what branches are given a direction.',
   'space-along':
     '{part} cannot turn {heading}: that is along the way it goes, on or back. Say another direction, or take the fitting out.',
   'space-past':
@@ -44,11 +45,16 @@ export const SET_OUT = {
     '{part}: left and right are not known here, since the way never went level before it. Say north, east, south or west.',
   'space-level-out-of-reach':
     '{part} does not come to {levelMm, number, distance} this way: it begins at {atMm, number, distance}. Say the length, or turn first.',
-  'space-no-such-place': '{part}: nothing here is called {name} and has a place. Name a measured point or a part by its tag.',
-  'space-loop-of-one': '{part} to {name} is one measure and nothing to compare it with: no loop. Go round another way.',
-  'space-circle': '{line} would lie where {name} lies, and that lies where {line} does: one of the two must begin elsewhere.',
-  'space-fall-on-riser': 'The way goes straight up or down here: nothing falls. Say the fall behind the elbow.',
-  'space-not-begun': 'Say first where the line begins, for example: from {unit, select, ft {+7\'\'-6"} other {+2.400}} east.',
+  'space-no-such-place':
+    '{part}: nothing here is called {name} and has a place. Name a measured point or a part by its tag.',
+  'space-loop-of-one':
+    '{part} to {name} is one measure and nothing to compare it with: no loop. Go round another way.',
+  'space-circle':
+    '{line} would lie where {name} lies, and that lies where {line} does: one of the two must begin elsewhere.',
+  'space-fall-on-riser':
+    'The way goes straight up or down here: nothing falls. Say the fall behind the elbow.',
+  'space-not-begun':
+    "Say first where the line begins, for example: from {unit, select, ft {+7''-6\"} other {+2.400}} east.",
   'space-no-turn': '{part}: which way it turns is not said. Nothing behind it has a place.',
   'space-no-branch-way': '{part}: which way the branch of {fitting} points is not said.',
   'space-no-way': '{part}: which way the line goes is not said.',

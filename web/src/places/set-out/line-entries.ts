@@ -46,7 +46,7 @@ export function importEntries(
           ]),
       // Parts that stand already may gain a joint; the new ones come many to an entry.
       ...settled.edits
-        .filter((e) => known.has(e.data.itemId))
+        .filter((e) => e.kind !== 'line-stands' && known.has(e.data.itemId))
         .map((e) => ({ kind: e.kind, data: { lineId: line.id, ...e.data } })),
       ...itemEntries(
         line.id,

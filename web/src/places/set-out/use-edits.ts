@@ -1,4 +1,4 @@
-import { type Edited, type Line, type Shop, begunJoints } from '@jugalis/core'
+import { type Edited, type Line, type Shop, begunJoints, withSpace } from '@jugalis/core'
 import { type Ref, computed, nextTick, ref } from 'vue'
 import { useJob } from '../../stores/job'
 
@@ -22,7 +22,7 @@ export function useEdits(line: Ref<Line | null>) {
     working = working.then(async () => {
       const own = line.value
       if (!own) return false
-      const edited = work(own, shop.value)
+      const edited = withSpace(job.state, own, work(own, shop.value), shop.value)
       if (!edited.ok) {
         fault.value = job.t(edited.why)
         refused?.()

@@ -48,7 +48,7 @@ function useOffers(line: Ref<Line | null>, text: Ref<string>, readerOf: (line: L
       .filter((i) => i.type === 'fitting')
     // As they would be typed here, where what is usual is what it is at the end of the line.
     const way = standing(own, END)?.way
-    const said = fittings.map((i) =>
+    const said = fittings.map(({ meets: _place, falls: _falls, ...i }) =>
       entryText(i, readerOf(own), { way: i.way && way, offered: sizesHere(own, i.way) }),
     )
     return [...new Set(said)].slice(0, 6)

@@ -1,14 +1,12 @@
 import {
   type Item,
   type Line,
-  changeTo,
   doubtfulLength,
   copyBelow,
-  sizesHere,
   moveAfter,
   neighbours,
   nextItemTag,
-  parseEntry,
+  retyped,
   takeOut,
 } from '@jugalis/core'
 import { type Ref, computed, ref, watch } from 'vue'
@@ -114,11 +112,9 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
     const reader = { ...job.reader, units: own.school }
     const doubt = doubtfulLength(typed, reader)
     if (doubt) return refused(word('set-out-which-was-meant-or', { own: doubt.own, other: doubt.other }))
-    const entry = parseEntry(typed, reader, sizesHere(own, item.way))
-    if (!entry.ok) return refused(job.t(entry.why))
     return edit((now, shop) => {
       const own = now.items.find((i) => i.id === item.id)
-      return own ? changeTo(now, own, entry, shop) : { ok: true, edits: [], items: now.items }
+      return own ? retyped(now, own, typed, shop, reader) : { ok: true, edits: [], items: now.items }
     }, `${item.tag}: ${typed}.`)
   }
   return { ...rows, ...useMoves(rows, edit), change }

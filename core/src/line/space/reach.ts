@@ -1,7 +1,7 @@
-import type { Item } from '../log/state.js'
-import { type EndAt, endMet } from '../parts/neighbours.js'
-import { atCentre } from '../line/cut-length.js'
-import type { Code } from '../sources/wording.js'
+import type { Item } from '../../log/state.js'
+import { type EndAt, endMet } from '../../parts/neighbours.js'
+import { atCentre } from '../cut-length.js'
+import type { Code } from '../../sources/wording.js'
 
 /** What is known of how far fittings reach from their centres. */
 export interface Reaches {

@@ -1,9 +1,9 @@
-import type { Stands } from '../log/state.js'
-import { type Msg, msg } from '../sources/source.js'
-import { parseQuantity } from '../units/parse.js'
-import { type Reader, inchFraction, systemOf, unitOf } from '../units/quantity.js'
-import { MM_PER_INCH } from '../units/units.js'
-import { HEADING_SAID, isHeading } from './heading.js'
+import type { Stands } from '../../log/state.js'
+import { type Msg, msg } from '../../sources/source.js'
+import { parseQuantity } from '../../units/parse.js'
+import { type Reader, inchFraction, systemOf, unitOf } from '../../units/quantity.js'
+import { MM_PER_INCH } from '../../units/units.js'
+import { HEADING_SAID, isHeading } from '../../space/heading.js'
 
 /** What is typed of where a line lies, besides the headings of its fittings. */
 export type SpaceEntry =

@@ -1,80 +1,13 @@
-import type { Item, Line } from '../log/state.js'
-import { hasBranch, partOf } from '../parts/ends.js'
-import { type EndAt, branchEnd, neighbours, rootOf } from '../parts/neighbours.js'
-import { elbowAngle } from '../parts/vocabulary.js'
-import type { Code } from '../sources/wording.js'
-import { type Course, bentTowards, courseOf, fallen, turned } from './heading.js'
+import type { Item, Line } from '../../log/state.js'
+import { hasBranch } from '../../parts/ends.js'
+import { branchEnd, neighbours, rootOf } from '../../parts/neighbours.js'
+import { elbowAngle } from '../../parts/vocabulary.js'
+import type { Code } from '../../sources/wording.js'
+import { type Course, courseOf, fallen } from '../../space/heading.js'
+import { type Vector, plus, times } from '../../space/vector.js'
 import { type Reaches, lengthBetween, reachBetween } from './reach.js'
-import { type Vector, cross, dot, plus, times, unit } from './vector.js'
-
-/** What stands at a known place of its own in the building, when a line begins. */
-export interface Fixed {
-  atMm: Vector
-  /** How a way goes on there; null where nobody said. */
-  way: Vector | null
-  /** What the first part stands off it, mm; null where that is not known. */
-  offMm?: number | null
-}
-/** A centre of a fitting, or a bare end of a pipe. */
-export interface SpaceNode {
-  tag: string
-  /** Null: a bare end. */
-  fitting: Item | null
-  atMm: Vector
-  /** Every measure on the way to it is known. */
-  known: boolean
-  /** How the way goes on through it; null where nobody said. */
-  way: Vector | null
-  /** Ways out of its branches, by end. */
-  branches: Readonly<Partial<Record<EndAt, Vector>>>
-  /** Number of the node it was reached from; -1 where a run begins. */
-  back: number
-}
-/** A way from one node to the next: a pipe, or two fittings that stand on each other. */
-export interface Leg {
-  /** The pipe; null where there is none. */
-  item: Item | null
-  from: number
-  to: number
-  lengthMm: number
-  known: boolean
-  heading: Vector
-  /** Where a bent tube turns, between its ends. */
-  viaMm: readonly Vector[]
-  /** It is as long as it takes to reach a level: no measure. */
-  toLevel: boolean
-}
-/** Something that cannot be as it was said, or that is not known, at a part. */
-export interface SpaceFault {
-  item: Item
-  code: Code
-  params: Readonly<Record<string, string | number>>
-  /** It cannot be: what brings it about is refused. Else something is only not known. */
-  stops: boolean
-}
-/** A node that is said to be where something else is. */
-export interface Met {
-  node: number
-  name: string
-  /** The node of the same line that has this name; null: it is a place elsewhere. */
-  own: number | null
-  item: Item
-  /** Where the measures led, before it was put where it is said to be; null where that is not known. */
-  reachedMm: Vector | null
-}
-/** A line where it lies. */
-export interface Walked {
-  nodes: readonly SpaceNode[]
-  /** Number of each fitting's node; of a pipe that of its far end. */
-  nodeOf: ReadonlyMap<string, number>
-  legs: readonly Leg[]
-  /** How the way goes on behind each part; null where nobody said. */
-  courses: ReadonlyMap<string, Course | null>
-  /** Number of the leg that leads to a node; -1 to one where a run begins. */
-  inTo: readonly number[]
-  meets: readonly Met[]
-  faults: readonly SpaceFault[]
-}
+import { type Found, branchWays, throughBends, throughElbow } from './turns.js'
+import type { Fixed, Leg, Met, SpaceFault, SpaceNode, Walked } from './walked.js'
 
 /** Where a walk stands behind a part. */
 interface Here {
@@ -90,8 +23,6 @@ const UNMEASURED_MM = 500
 const NO_REACH_MM = 60
 /** No pipe is longer than this. */
 const LONGEST_MM = 100_000
-/** A wye's branch leaves at this, a tee's at a right angle. */
-const WYE_DEG = 45
 
 /**
  * Walks a line: centres, bare ends and the ways between them. What nobody measured is gone over at a length of our own,
@@ -149,6 +80,10 @@ class Walk {
   }
   private fault(item: Item, code: Code, stops: boolean, params: SpaceFault['params'] = {}): void {
     this.faults.push({ item, code, params: { part: item.tag, ...params }, stops })
+  }
+  private kept<T>(item: Item, { value, fault }: Found<T>): T {
+    if (fault) this.fault(item, fault.code, fault.stops, fault.params)
+    return value
   }
   private ownPlace = (tag: string): Vector | null => {
     const node = this.byTag.get(tag.toLowerCase())
@@ -209,7 +144,7 @@ class Walk {
     }
     const { course } = before
     const heading = fallen(course.way, before.falls)
-    if (item.bend) return this.bent(item, after, { ...before, node, falls })
+    if (item.bend) return this.bent(item, after, { node, course, falls })
     const length = this.lengthOf(item, from, after, heading)
     const atMm = plus(from.atMm, times(heading, length.mm))
     return this.arrive(item, after, { node, course, falls }, atMm, from.known && length.known, {
@@ -238,52 +173,22 @@ class Walk {
     this.fault(item, length.lacks, false, { fitting: length.fitting ?? '' })
     return { mm: (item.measuredMm ?? UNMEASURED_MM) + length.knownMm, known: false }
   }
-  /** A bent tube: apex to apex. Its first turn goes towards the heading said, else to its side. */
-  private bent(item: Item, after: Item | null, before: Here): Here {
+  private bent(item: Item, after: Item | null, before: Here & { course: Course }): Here {
     const from = this.nodes[before.node] as SpaceNode
-    const { legsMm, turnsDeg } = item.bend as NonNullable<Item['bend']>
-    let course = before.course as Course
-    const first = turnsDeg[0] as number
-    const towards = item.heading ?? (first > 0 ? 'left' : 'right')
-    const axis = this.bendAxis(item, course, towards, first)
+    const { legsMm } = item.bend as NonNullable<Item['bend']>
     const more = lengthBetween({ ...item, measuredMm: 0 }, from.fitting, after, this.reaches)
     if (more.mm === null) this.fault(item, more.lacks, false, { fitting: more.fitting ?? '' })
-    const lengths = legsMm.map(
-      (mm, i) =>
-        mm + (i === 0 ? (more.firstMm ?? 0) : 0) + (i === legsMm.length - 1 ? (more.lastMm ?? 0) : 0),
-    )
-    const via: Vector[] = []
-    let atMm = plus(from.atMm, times(course.way, lengths[0] as number))
-    turnsDeg.forEach((turn, i) => {
-      via.push(atMm)
-      if (axis) {
-        const aside = cross(axis, course.way)
-        const sense = turn > 0 === first > 0 ? 1 : -1
-        course = courseOf(bentTowards(course.way, times(aside, sense), Math.abs(turn)), course.level)
-      }
-      atMm = plus(atMm, times(course.way, lengths[i + 1] as number))
+    const lengths = [...legsMm]
+    lengths[0] = (lengths[0] ?? 0) + (more.firstMm ?? 0)
+    lengths[lengths.length - 1] = (lengths.at(-1) ?? 0) + (more.lastMm ?? 0)
+    const { viaMm, atMm, course } = this.kept(item, throughBends(item, from.atMm, before.course, lengths))
+    const known = from.known && more.mm !== null && course !== null
+    return this.arrive(item, after, { ...before, course }, atMm, known, {
+      lengthMm: lengths.reduce((sum, mm) => sum + mm, 0),
+      heading: before.course.way,
+      viaMm,
+      toLevel: false,
     })
-    return this.arrive(
-      item,
-      after,
-      { ...before, course: axis ? course : null },
-      atMm,
-      from.known && more.mm !== null && axis !== null,
-      {
-        lengthMm: lengths.reduce((sum, mm) => sum + mm, 0),
-        heading: (before.course as Course).way,
-        viaMm: via,
-        toLevel: false,
-      },
-    )
-  }
-  /** What a bent tube turns about. */
-  private bendAxis(item: Item, course: Course, towards: string, turnDeg: number): Vector | null {
-    const to = turned(course, towards, Math.min(Math.abs(turnDeg), 1))
-    if (to.ok) return unit(cross(course.way, to.way))
-    // Without a heading an upright tube may turn anywhere: not known. A wrong one cannot be.
-    this.fault(item, to.fault, item.heading !== undefined, { heading: towards })
-    return null
   }
 
   /** Behind a pipe: the next fitting's centre, or a bare end. */
@@ -307,11 +212,10 @@ class Walk {
 
   private fitting(item: Item, before: Here): Here {
     const placed = this.placeFor(item, before)
-    const part = partOf(item)
     const angle = elbowAngle(item.fitting ?? '')
     const here: Here = { node: -1, course: before.course, falls: item.falls ?? before.falls }
-    if (angle !== null) here.course = this.turn(item, before.course, angle)
-    const branches = hasBranch(item) ? this.branchWays(item, part.name, before.course) : {}
+    if (angle !== null) here.course = this.kept(item, throughElbow(item, before.course, angle))
+    const branches = hasBranch(item) ? this.kept(item, branchWays(item, before.course)) : {}
     here.node = this.node(
       {
         tag: item.tag,
@@ -326,8 +230,8 @@ class Walk {
     )
     if (placed.leg >= 0) (this.legs[placed.leg] as Leg).to = here.node
     this.nodeOf.set(item.id, here.node)
-    const before0 = this.beside.get(item.id)?.[0]
-    if (before0?.type === 'piece') this.nodeOf.set(before0.id, here.node)
+    const prev = this.beside.get(item.id)?.[0]
+    if (prev?.type === 'piece') this.nodeOf.set(prev.id, here.node)
     const meets = item.meets ? { name: item.meets, item } : before.ahead?.meets
     if (meets) this.meet(here.node, meets)
     return here
@@ -365,29 +269,6 @@ class Walk {
       }) - 1
     return { atMm: plus(from.atMm, times(heading, lengthMm)), known, leg, back: before.node }
   }
-  private turn(item: Item, course: Course | null, angleDeg: number): Course | null {
-    if (!course) return null
-    if (!item.heading) {
-      this.fault(item, 'space-no-turn', false)
-      return null
-    }
-    const to = turned(course, item.heading, angleDeg)
-    if (to.ok) return courseOf(to.way, course.level)
-    this.fault(item, to.fault, true, { heading: item.heading })
-    return null
-  }
-  private branchWays(item: Item, name: string, course: Course | null): Partial<Record<EndAt, Vector>> {
-    if (!course || !item.heading) return {}
-    const angle = name.endsWith('wye') ? WYE_DEG : 90
-    const to = turned(course, item.heading, angle)
-    if (!to.ok) {
-      this.fault(item, to.fault, true, { heading: item.heading })
-      return {}
-    }
-    const along = times(course.way, 2 * dot(to.way, course.way))
-    return { 2: to.way, 3: plus(along, times(to.way, -1)) }
-  }
-
   /** Puts a node where it is said to be: the way goes on from there. */
   private meet(node: number, { name, item }: { name: string; item: Item }): void {
     const reached = this.nodes[node] as SpaceNode

@@ -1,4 +1,4 @@
-import type { Walked } from './walk.js'
+import type { Walked } from './walked.js'
 
 /** Where air stays and where water stays, by number of their nodes. */
 export interface Extremes {

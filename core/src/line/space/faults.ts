@@ -1,7 +1,7 @@
-import type { Line } from '../log/state.js'
+import type { Line } from '../../log/state.js'
 import { closingErrors } from './closing.js'
-import { isUpright } from './heading.js'
-import type { SpaceFault, Walked } from './walk.js'
+import { isUpright } from '../../space/heading.js'
+import type { SpaceFault, Walked } from './walked.js'
 
 /** All that cannot be as it was said of where a line lies, and all that is not known of it. */
 export function spaceFaults(line: Line, walked: Walked): SpaceFault[] {

@@ -1,6 +1,6 @@
-import type { Item } from '../log/state.js'
-import { type Vector, dot, lengthOf, minus, times } from './vector.js'
-import type { Met, Walked } from './walk.js'
+import type { Item } from '../../log/state.js'
+import { type Vector, dot, lengthOf, minus, times } from '../../space/vector.js'
+import type { Met, Walked } from './walked.js'
 
 /** A measure that alone would mend a closing error. */
 export interface Suspect {
@@ -79,17 +79,20 @@ interface Round {
 /** From where both ways come to the end that was reached, and to what it is said to be at. */
 function wayRound(walked: Walked, met: Met, metAt: ReadonlyMap<number, Met>): Round | null {
   const reached = upTo(walked, met.node, metAt, true)
-  const signs = new Map<number, 1 | -1>(reached.legs.map((s) => [s, 1]))
+  const signs = new Map<number, 1 | -1>(reached.legs.map((leg) => [leg, 1]))
   if (met.own === null) return { from: reached.anchorTag, legs: reached.legs, signs }
   const named = upTo(walked, met.own, metAt, false)
-  for (const s of named.legs) {
-    if (named.anchor === reached.anchor && signs.has(s)) signs.delete(s)
-    else signs.set(s, -1)
+  for (const leg of named.legs) {
+    if (named.anchor === reached.anchor && signs.has(leg)) signs.delete(leg)
+    else signs.set(leg, -1)
   }
-  const legs = [...reached.legs.filter((s) => signs.has(s)), ...named.legs.filter((s) => signs.get(s) === -1)]
+  const legs = [
+    ...reached.legs.filter((leg) => signs.has(leg)),
+    ...named.legs.filter((leg) => signs.get(leg) === -1),
+  ]
   return { from: walked.nodes[met.own]?.tag ?? null, legs, signs }
 }
-/** Legs from a node back to where its place is known otherwise. @param past the node's own fixing is not one. */
+/** Legs from a node back to where its place is known otherwise. @param past the node'leg own fixing is not one. */
 function upTo(
   walked: Walked,
   node: number,
@@ -118,8 +121,8 @@ function effectOf(walked: Walked, round: Round, leg: number): Vector {
   const { heading } = walked.legs[leg] as { heading: Vector }
   const sign = round.signs.get(leg) ?? 1
   // Legs of one side are listed from their end backwards: what comes behind this one stands before it.
-  const side = round.legs.filter((s) => round.signs.get(s) === sign)
-  const level = side.slice(0, side.indexOf(leg)).findLast((s) => walked.legs[s]?.toLevel)
+  const side = round.legs.filter((leg) => round.signs.get(leg) === sign)
+  const level = side.slice(0, side.indexOf(leg)).findLast((leg) => walked.legs[leg]?.toLevel)
   const own = times(heading, sign)
   if (level === undefined) return own
   const way = (walked.legs[level] as { heading: Vector }).heading
@@ -129,10 +132,10 @@ function suspectsOf(walked: Walked, round: Round, errorMm: Vector, expectedMm: n
   return (
     round.legs
       // Of a bent tube nothing says which of its legs.
-      .filter((s) => isMeasure(walked, s) && walked.legs[s]?.viaMm.length === 0)
-      .flatMap((s): Suspect[] => {
-        const { item, lengthMm } = walked.legs[s] as { item: Item; lengthMm: number }
-        const effect = effectOf(walked, round, s)
+      .filter((leg) => isMeasure(walked, leg) && walked.legs[leg]?.viaMm.length === 0)
+      .flatMap((leg): Suspect[] => {
+        const { item, lengthMm } = walked.legs[leg] as { item: Item; lengthMm: number }
+        const effect = effectOf(walked, round, leg)
         const size = dot(effect, effect)
         if (size < 1e-12) return []
         const tooMuchMm = dot(errorMm, effect) / size

@@ -1,0 +1,122 @@
+import type { Item, JobState, Line } from '../../log/state.js'
+import { msg } from '../../sources/source.js'
+import { type Edit, type Edited, type Shop, itemData, settle } from '../settle.js'
+import { type LineInSpace, lineInSpace } from './in-job.js'
+import type { SpaceFault } from './walked.js'
+
+/** The job with a line as it would be. */
+const jobWith = (state: JobState, line: Line): JobState => ({
+  ...state,
+  lines: new Map(state.lines).set(line.id, line),
+})
+const keyOf = ({ item, code }: SpaceFault): string => `${item.id} ${code}`
+
+/**
+ * An edit of a line, with what follows from where lines lie: refused where something of it could not be; pieces that reach
+ * a level are made as long as it takes; who named a part by its tag names it by the new one.
+ */
+export function withSpace(state: JobState, line: Line, edited: Edited, shop: Shop): Edited {
+  if (!edited.ok) return edited
+  const tags = newTags(line, edited.items)
+  const named = edited.items.map((item) => meetsRenamed(item, tags, line.tag))
+  const stands = edited.stands ?? line.stands
+  const space = stands && placed(state, line, { ...line, items: named, stands })
+  if (space && 'ok' in space) return space
+  if (!space && lostWithoutPlace(line, named))
+    return { ok: false, why: msg('space-not-begun', { unit: line.school === 'inch' ? 'ft' : 'm' }) }
+  const items = space ? levelled(space, named) : named
+  const others = tags.size ? renamedElsewhere(state, line, tags) : []
+  if (items.every((item, at) => item === edited.items[at]))
+    return others.length ? { ...edited, edits: [...edited.edits, ...others] } : edited
+  const settled = settle(line, items, shop)
+  if (!settled.ok) return settled
+  const moved: Edit[] = edited.stands ? [{ kind: 'line-stands', data: { stands: edited.stands } }] : []
+  return {
+    ...settled,
+    ...(edited.stands ? { stands: edited.stands } : {}),
+    edits: [...moved, ...settled.edits, ...others],
+  }
+}
+/** The line where it would lie, or why it cannot. */
+function placed(state: JobState, line: Line, next: Line): LineInSpace | (Edited & { ok: false }) {
+  const after = lineInSpace(jobWith(state, next), next)
+  return newlyWrong(lineInSpace(state, line), after) ?? after
+}
+/** Tags that parts had, and have now, in small letters; of a part of this line, its short one too. */
+function newTags(line: Line, items: readonly Item[]): Map<string, string> {
+  const was = new Map(line.items.map((item) => [item.id, item.tag]))
+  return new Map(
+    items.flatMap(({ id, tag }) => {
+      const had = was.get(id)
+      return had !== undefined && had !== tag ? [[had.toLowerCase(), tag] as const] : []
+    }),
+  )
+}
+function meetsRenamed(item: Item, tags: ReadonlyMap<string, string>, lineTag: string): Item {
+  const said = item.meets?.toLowerCase()
+  const tag =
+    said === undefined ? undefined : (tags.get(said) ?? tags.get(`${lineTag.toLowerCase()}/${said}`))
+  return tag === undefined ? item : { ...item, meets: tag }
+}
+/** What other lines say of parts that have other tags now. */
+function renamedElsewhere(state: JobState, line: Line, tags: ReadonlyMap<string, string>): Edit[] {
+  return [...state.lines.values()].flatMap((other): Edit[] => {
+    if (other.id === line.id) return []
+    const items = other.items.flatMap((item): Edit[] => {
+      const next = meetsRenamed(item, tags, other.tag)
+      if (next === item) return []
+      return [{ kind: 'item-put', data: { lineId: other.id, itemId: item.id, item: itemData(next) } }]
+    })
+    const name = tags.get(other.stands?.name?.toLowerCase() ?? '')
+    return name === undefined || !other.stands
+      ? items
+      : [...items, { kind: 'line-stands', data: { lineId: other.id, stands: { ...other.stands, name } } }]
+  })
+}
+/** A piece to a level, and an end that meets something, need a place to begin at. */
+const lostWithoutPlace = (line: Line, items: readonly Item[]): boolean => {
+  const had = new Map(line.items.map((item) => [item.id, item]))
+  return items.some((item) => {
+    const was = had.get(item.id)
+    return (item.toLevelMm !== was?.toLevelMm && item.toLevelMm !== undefined) || (item.meets && !was?.meets)
+  })
+}
+/**
+ * What cannot be of the parts that an edit makes or changes. What it makes impossible elsewhere is not refused, since the
+ * next edit may mend it: the line says so.
+ */
+function newlyWrong(before: LineInSpace, after: LineInSpace): (Edited & { ok: false }) | null {
+  if (after.nowhere && after.line.stands !== before.line.stands) return { ok: false, why: after.nowhere }
+  const had = new Set(before.all.map(keyOf))
+  const [was, fresh] = [saidOf(before.line), saidOf(after.line)]
+  const fault = after.all.find(
+    (one) => one.stops && !had.has(keyOf(one)) && fresh.get(one.item.id) !== was.get(one.item.id),
+  )
+  return fault ? { ok: false, why: msg(fault.code, { ...fault.params }) } : null
+}
+/** What was said of each part and where it lies. */
+const saidOf = (line: Line): Map<string, string> =>
+  new Map(
+    line.items.map(({ id, fitting, heading, falls, meets, toLevelMm, bend }) => [
+      id,
+      JSON.stringify([fitting, heading, falls, meets, toLevelMm, bend]),
+    ]),
+  )
+/** Difference that nobody cuts, mm. */
+const ALIKE_MM = 0.05
+/** Uncut pieces to a level with the length that it takes; the same list where all are so already. */
+function levelled(space: LineInSpace, items: readonly Item[]): Item[] {
+  const takes = new Map(
+    space.legs.flatMap(({ item, lengthMm, known, toLevel }) =>
+      item && toLevel && known && !item.cut && Math.abs((item.measuredMm ?? 0) - lengthMm) > ALIKE_MM
+        ? [[item.id, lengthMm] as const]
+        : [],
+    ),
+  )
+  return takes.size
+    ? items.map((item) => {
+        const measuredMm = takes.get(item.id)
+        return measuredMm === undefined ? item : { ...item, measuredMm }
+      })
+    : (items as Item[])
+}

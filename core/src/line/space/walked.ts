@@ -1,0 +1,74 @@
+import type { Item } from '../../log/state.js'
+import type { EndAt } from '../../parts/neighbours.js'
+import type { Code } from '../../sources/wording.js'
+import type { Course } from '../../space/heading.js'
+import type { Vector } from '../../space/vector.js'
+
+/** What stands at a known place of its own in the building, when a line begins. */
+export interface Fixed {
+  atMm: Vector
+  /** How a way goes on there; null where nobody said. */
+  way: Vector | null
+  /** What the first part stands off it, mm; null where that is not known. */
+  offMm?: number | null
+}
+/** A centre of a fitting, or a bare end of a pipe. */
+export interface SpaceNode {
+  tag: string
+  /** Null: a bare end. */
+  fitting: Item | null
+  atMm: Vector
+  /** Every measure on the way to it is known. */
+  known: boolean
+  /** How the way goes on through it; null where nobody said. */
+  way: Vector | null
+  /** Ways out of its branches, by end. */
+  branches: Readonly<Partial<Record<EndAt, Vector>>>
+  /** Number of the node it was reached from; -1 where a run begins. */
+  back: number
+}
+/** A way from one node to the next: a pipe, or two fittings that stand on each other. */
+export interface Leg {
+  /** The pipe; null where there is none. */
+  item: Item | null
+  from: number
+  to: number
+  lengthMm: number
+  known: boolean
+  heading: Vector
+  /** Where a bent tube turns, between its ends. */
+  viaMm: readonly Vector[]
+  /** It is as long as it takes to reach a level: no measure. */
+  toLevel: boolean
+}
+/** Something that cannot be as it was said, or that is not known, at a part. */
+export interface SpaceFault {
+  item: Item
+  code: Code
+  params: Readonly<Record<string, string | number>>
+  /** It cannot be: what brings it about is refused. Else something is only not known. */
+  stops: boolean
+}
+/** A node that is said to be where something else is. */
+export interface Met {
+  node: number
+  name: string
+  /** The node of the same line that has this name; null: it is a place elsewhere. */
+  own: number | null
+  item: Item
+  /** Where the measures led, before it was put where it is said to be; null where that is not known. */
+  reachedMm: Vector | null
+}
+/** A line where it lies. */
+export interface Walked {
+  nodes: readonly SpaceNode[]
+  /** Number of each fitting's node; of a pipe that of its far end. */
+  nodeOf: ReadonlyMap<string, number>
+  legs: readonly Leg[]
+  /** How the way goes on behind each part; null where nobody said. */
+  courses: ReadonlyMap<string, Course | null>
+  /** Number of the leg that leads to a node; -1 to one where a run begins. */
+  inTo: readonly number[]
+  meets: readonly Met[]
+  faults: readonly SpaceFault[]
+}
