@@ -55,7 +55,7 @@ test('branches, edits, moves by key and by mouse, undo and redo', async ({ page 
   await expect(typedParts(page).nth(6)).toHaveText('cap 110')
   await page.getByRole('row', { name: /elbow/ }).click()
   await page.getByRole('button', { name: 'Take out' }).click()
-  await expect(headline(page)).toContainText('cannot be joined as it stands: 1 place to mend.')
+  await expect(headline(page)).toContainText('cannot be built as it stands: 1 place to mend.')
   await expect(page.getByText('meet with no fitting between.')).toBeVisible()
   await page.keyboard.press('Control+z')
   await expect(headline(page)).toContainText('6 joints')

@@ -99,13 +99,26 @@ export { type Cursor, END, type Placed, placeEntry, placeTexts, standing } from 
 export { isMade, sizesHere } from './line/size-entry.js'
 export { changeTo, copyBelow, moveAfter, retyped, splitWith, takeOut } from './line/rework.js'
 export { type LineInSpace, lineInSpace } from './line/space/in-job.js'
+export { type Standing, highPoints, lowPoints } from './line/space/water-and-air.js'
+export {
+  type CloseTarget,
+  type ClosingWay,
+  closeFrom,
+  closeTargets,
+  closingWays,
+} from './line/space/closing-ways.js'
 export { withSpace } from './line/space/edits.js'
 export { levelText, standsText } from './line/space/said.js'
 export type { ClosingError, Suspect } from './line/space/closing.js'
 export type { SpaceNode } from './line/space/walked.js'
+export { type DrawnJoint, type LineDrawn, type Writing, drawLine } from './line/space/drawing/drawing.js'
+export type { Sign } from './line/space/drawing/symbols.js'
+export { VIEWS, type View, type ViewName } from './line/space/drawing/view.js'
+export { fallText } from './line/space/said.js'
 export { isHeading } from './space/heading.js'
 export { type LineChange, lineChange } from './line/change.js'
 export { type LineFault, lineFaults } from './line/faults.js'
+export { faultsOf } from './line/space/line-faults.js'
 export { type Touched, cutOutTouches, toolTouches } from './line/touches.js'
 export { copied, nextItemTag, renumbered } from './line/tags.js'
 export {

@@ -11,6 +11,7 @@ import {
 import { bench, entry } from './line-bench.js'
 import { LINE, uuid } from './make-job.js'
 
+const OTHER = uuid(77)
 const METRIC = { units: 'metric' } as const
 const level = (b: ReturnType<typeof bench>, tag: string): number | undefined => {
   const space = lineInSpace(b.state, b.line)
@@ -117,15 +118,20 @@ describe('a line of a job in space', () => {
     gone.take(takeOut(gone.line, gone.ids('Q2/F01'), gone.shop))
     expect(lineInSpace(gone.state, gone.line).all.map((fault) => fault.code)).toContain('space-no-such-place')
     b.log.put('line-set', {
-      ...{ lineId: uuid(77), tag: 'Q3', name: 'n', method: 'solvent-cement', material: 'pvc-u' },
-      ...{ school: 'metric', placeId: uuid(1) },
+      lineId: OTHER,
+      tag: 'Q3',
+      name: 'n',
+      method: 'solvent-cement',
+      material: 'pvc-u',
+      school: 'metric',
+      placeId: uuid(1),
     })
-    b.log.put('line-stands', { lineId: uuid(77), stands: { name: 'Q2/F02', heading: 'up' } })
+    b.log.put('line-stands', { lineId: OTHER, stands: { name: 'Q2/F02', heading: 'up' } })
     b.take(settle(b.line, [...b.line.items.slice(2), ...b.line.items.slice(0, 2)], b.shop))
     const tags = b.tags()
     b.take(settle(b.line, renumbered(b.line, new Set()), b.shop))
     expect(tags).not.toBe(b.tags())
-    expect(b.state.lines.get(uuid(77))?.stands?.name).toBe('Q2/F01')
+    expect(b.state.lines.get(OTHER)?.stands?.name).toBe('Q2/F01')
   })
   it('points: put, moved, put away', () => {
     const b = bench()
@@ -145,18 +151,24 @@ describe('a line of a job in space', () => {
   it('two lines that begin at each other have no place', () => {
     const b = bench('from +1.000 east', 'elbow 90 63 north', '500', 'elbow 90 up')
     b.log.put('line-set', {
-      ...{ lineId: uuid(77), tag: 'Q3', name: 'n', method: 'solvent-cement', material: 'pvc-u' },
-      ...{ school: 'metric', placeId: uuid(1) },
+      lineId: OTHER,
+      tag: 'Q3',
+      name: 'n',
+      method: 'solvent-cement',
+      material: 'pvc-u',
+      school: 'metric',
+      placeId: uuid(1),
     })
     b.log.put('item-put', {
-      ...{ lineId: uuid(77), itemId: uuid(78) },
+      lineId: OTHER,
+      itemId: uuid(78),
       item: { type: 'fitting', tag: 'Q3/F01', size: 'd63', fitting: 'elbow 90', heading: 'up' },
     })
-    b.log.put('line-stands', { lineId: uuid(77), stands: { name: 'Q2/F02', heading: 'east' } })
+    b.log.put('line-stands', { lineId: OTHER, stands: { name: 'Q2/F02', heading: 'east' } })
     expect(b.type('from Q3/F01')).toBe('space-circle')
     expect(b.type('from Q9/F01')).toBe('space-no-such-place')
     expect(b.type('from +1.500 east')).toBe('ok')
-    const other = b.state.lines.get(uuid(77))
+    const other = b.state.lines.get(OTHER)
     expect(other && lineInSpace(b.state, other).nodes[0]?.atMm).toEqual([0, 500, 1500])
   })
   it('a row typed over: what is not said again of its way is kept, what it meets is not', () => {

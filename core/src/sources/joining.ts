@@ -54,6 +54,7 @@ export const JOINING_SOURCES = [
     ['given'],
     'Root of squares: errors of measuring are taken to be of each other independent.',
   ),
+  practice('cp-vents-and-drains', 'A vent at every high point of a closed line, a drain at every low one'),
   practice('cp-measure-error', 'A tape read on site errs by some 2 mm'),
   practice('cp-tube-work', 'Tube cutting, deburring, swaging and bending, as the trade does it'),
 ] as const satisfies readonly Source[]

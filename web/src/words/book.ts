@@ -18,6 +18,7 @@ import { PROVE_PLAN } from './prove-plan'
 import { SET_OUT } from './set-out'
 import { SET_OUT_IMPORT } from './set-out-import'
 import { SET_OUT_SHEETS } from './set-out-sheets'
+import { SPACE } from './space'
 import { SETTINGS } from './settings'
 import { SIGN_IN } from './sign-in'
 import { SITE } from './site'
@@ -46,6 +47,7 @@ export const BOOK = {
   ...SET_OUT,
   ...SET_OUT_IMPORT,
   ...SET_OUT_SHEETS,
+  ...SPACE,
   ...SETTINGS,
   ...SIGN_IN,
   ...SITE,

@@ -71,7 +71,7 @@ export const SET_OUT = {
   'set-out-nothing-set-out-yet-type': 'Nothing set out yet. Type a fitting and a size, for example: tee 110.',
   'set-out-has-no-method-choose': '{tag} has no method: choose how its ends meet.',
   'set-out-cannot-be-joined-as':
-    '{tag} cannot be joined as it stands: {faults, plural, one {{faults} place} other {{faults} places}} to mend.',
+    '{tag} cannot be built as it stands: {faults, plural, one {{faults} place} other {{faults} places}} to mend.',
   'set-out-has-joints-and-pieces':
     '{tag} has {jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}} and {pieces, plural, one {{pieces} piece} other {{pieces} pieces}}; {kinds, plural, one {{kinds} take-off} other {{kinds} take-offs}} {kinds, plural, one {is} other {are}} not known.',
   'set-out-is-complete-joints-pieces':

@@ -7,6 +7,8 @@ import {
   type Line,
   entryText,
   fmt,
+  levelText,
+  lineInSpace,
   neighbours,
   sizesHere,
   outletsOf,
@@ -39,6 +41,12 @@ const text = computed(() =>
     },
   ),
 )
+/** Where its centre is; of a pipe that falls, what it comes down to is told by the next. */
+const level = computed(() => {
+  const space = lineInSpace(job.state, props.line)
+  const node = props.item.type === 'fitting' ? space.nodes[space.nodeOf.get(props.item.id) ?? -1] : undefined
+  return node?.known ? levelText(node.atMm[2], { ...job.reader, units: props.line.school }) : ''
+})
 const size = computed(() => [props.item.size, props.item.size2].filter(Boolean).join(' to '))
 const outlets = computed(() =>
   props.item.type === 'fitting'
@@ -131,7 +139,8 @@ onBeforeUnmount(() => stop?.())
         />
       </form>
       <template v-else
-        >{{ text }} <span v-if="item.closing" class="why">{{ word('ui-goes-in-last') }}</span></template
+        >{{ text }} <span v-if="level" class="level">{{ level }}</span>
+        <span v-if="item.closing" class="why">{{ word('ui-goes-in-last') }}</span></template
       >
     </span>
     <span class="cell size" role="gridcell">{{ size }}</span>
@@ -166,6 +175,11 @@ onBeforeUnmount(() => stop?.())
 }
 .over {
   box-shadow: inset 0 -4px 0 var(--copper);
+}
+.level {
+  font: 500 15px var(--figures);
+  color: var(--soft);
+  margin-inline-start: 8px;
 }
 .grip {
   display: inline-block;

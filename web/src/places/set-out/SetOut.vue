@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type EndAt, type Item, hasBranch, lineFaults, methodOf } from '@jugalis/core'
+import { type EndAt, type Item, faultsOf, hasBranch, methodOf } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { isOwnKey } from '../../keys'
@@ -7,7 +7,7 @@ import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import CarrierSheet from './CarrierSheet.vue'
 import EntryLine from './EntryLine.vue'
-import LineDrawing from './LineDrawing.vue'
+import LineLooks from './LineLooks.vue'
 import LineSheet from './LineSheet.vue'
 import LineTabs from './LineTabs.vue'
 import LineWays from './LineWays.vue'
@@ -53,7 +53,7 @@ const pieces = computed(() => line.value?.items.filter((i) => i.type === 'piece'
 const jointsOf = (list: readonly Item[]): string[] =>
   list.flatMap((p) => p.joints).filter((j): j is string => j !== null)
 const jointIds = computed(() => jointsOf(line.value?.items ?? []))
-const faults = computed(() => (line.value ? lineFaults(line.value) : []))
+const faults = computed(() => (line.value ? faultsOf(job.state, line.value) : []))
 const sections = computed(() => {
   const own = new Set(jointIds.value)
   return [...view.answers.values()].filter((a) => a.section.jointIds.some((id) => own.has(id)))
@@ -146,12 +146,14 @@ const groupWrong = (name: string): string =>
       {{ word('set-out-begin-a-line') }}
     </button>
     <template v-else>
-      <LineDrawing
-        v-if="line.items.length"
+      <LineLooks
         class="drawn"
         :line="line"
         :current="rows.currentId.value"
+        :cursor="entry.cursor.value"
+        :edits="edits"
         @pick="(id) => rows.choose(id)"
+        @placed="entry.toEnd()"
       />
       <RowTools
         v-if="line.items.length"

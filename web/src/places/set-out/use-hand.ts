@@ -7,8 +7,8 @@ const STEP_PX = 80
 
 /** What a drawing does when it is pulled, zoomed or tapped. */
 interface Does {
-  pan(px: number): void
-  zoom(by: 1 | -1, atPx?: number): void
+  pan(px: number, py?: number): void
+  zoom(by: 1 | -1, atPx?: number, atPy?: number): void
   fit(): void
   toStart(): void
   toEnd(): void
@@ -42,21 +42,21 @@ function useKeysOf(svg: Ref<SVGSVGElement | undefined>, does: Does): void {
 /** A drawing in the hand: pulled along, zoomed about the pointer, tapped; and by key. */
 export function useHand(svg: Ref<SVGSVGElement | undefined>, does: Does) {
   useKeysOf(svg, does)
-  let from: { x: number; moved: boolean } | null = null
+  let from: { x: number; y: number; moved: boolean } | null = null
   const at = (event: MouseEvent): { x: number; y: number } => {
     const box = svg.value?.getBoundingClientRect()
     return { x: event.clientX - (box?.left ?? 0), y: event.clientY - (box?.top ?? 0) }
   }
   function down(event: PointerEvent): void {
-    if (event.button === 0) from = { x: event.clientX, moved: false }
+    if (event.button === 0) from = { x: event.clientX, y: event.clientY, moved: false }
   }
   function move(event: PointerEvent): void {
     if (!from) return
-    const by = from.x - event.clientX
-    if (!from.moved && Math.abs(by) < STILL_PX) return
-    from = { x: event.clientX, moved: true }
+    const [by, down] = [from.x - event.clientX, from.y - event.clientY]
+    if (!from.moved && Math.abs(by) < STILL_PX && Math.abs(down) < STILL_PX) return
+    from = { x: event.clientX, y: event.clientY, moved: true }
     svg.value?.setPointerCapture(event.pointerId)
-    does.pan(by)
+    does.pan(by, down)
   }
   function up(event: PointerEvent): void {
     const { x, y } = at(event)
@@ -67,7 +67,7 @@ export function useHand(svg: Ref<SVGSVGElement | undefined>, does: Does) {
   function wheel(event: WheelEvent): void {
     if (event.ctrlKey || event.metaKey) {
       event.preventDefault()
-      does.zoom(event.deltaY < 0 ? 1 : -1, at(event).x)
+      does.zoom(event.deltaY < 0 ? 1 : -1, at(event).x, at(event).y)
     } else if (Math.abs(event.deltaX) > Math.abs(event.deltaY) || event.shiftKey) {
       event.preventDefault()
       does.pan(event.deltaX || event.deltaY)

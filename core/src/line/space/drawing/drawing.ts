@@ -1,0 +1,278 @@
+import type { Item } from '../../../log/state.js'
+import { type Vector, minus, plus, times } from '../../../space/vector.js'
+import { isLevel } from '../../../space/heading.js'
+import type { LineInSpace } from '../in-job.js'
+import type { Leg } from '../walked.js'
+import { type Dimension, dimensions } from './dimensions.js'
+import { type Box, type Placed, Room, type Wanted, placeLabels, textBox } from './labels.js'
+import { stretched, toScale } from './stretched.js'
+import { type Sign, symbolOf, symbolReach } from './symbols.js'
+import { type Flat, type View, asides, flatLength, flatPlus, flatTimes, flatUnit, project } from './view.js'
+
+/** What a drawing says in words: whose units it is in stays with who reads. */
+export interface Writing {
+  length(mm: number): string
+  level(mm: number): string
+  fall(perMm: number): string
+}
+/** A pipe, or the way between two fittings that stand on each other. */
+export interface DrawnLeg {
+  item: Item | null
+  points: readonly Flat[]
+  known: boolean
+  /** Seen from its end. */
+  end: boolean
+}
+export interface DrawnJoint {
+  id: string
+  tag: string
+  at: Flat
+  /** Way of its pipe there, out of the fitting. */
+  way: Flat
+}
+/** The hatched corner of a piece that goes along no axis. */
+export interface SkewBox {
+  item: Item
+  triangles: (readonly [Flat, Flat, Flat])[]
+}
+/** A line as it is drawn, in drawing units. */
+export interface LineDrawn {
+  legs: DrawnLeg[]
+  symbols: { item: Item; at: Flat; reach: number; shapes: Sign[] }[]
+  joints: DrawnJoint[]
+  dimensions: Dimension[]
+  skews: SkewBox[]
+  falls: { at: Flat; points: readonly Flat[] }[]
+  labels: Placed[]
+  /** Texts that found no room. */
+  left: number
+  /** Way of north; null where it is seen from its end. */
+  north: Flat | null
+  box: Box
+  /** Drawing units for a mm; null where it is not to scale. */
+  perMm: number | null
+}
+
+/** Heights of texts. */
+export const SIZES = { figure: 15, tag: 13 } as const
+/** From this share of its length on a leg lies off its axis. */
+const SKEW = 0.06
+
+/**
+ * Draws a line: pipes as lines, signs, dimension strings, levels, falls, hatched corners of what goes along no axis, names.
+ * @param view how it is looked at. @param scaled to scale; else short parts are drawn longer and long ones shorter.
+ */
+export function drawLine(space: LineInSpace, view: View, scaled: boolean, writing: Writing): LineDrawn {
+  const scale = scaled ? toScale(space) : { places: stretched(space), perMm: null }
+  const flats = scale.places.map((place) => project(place, view))
+  const room = new Room()
+  const legs = space.legs.flatMap((leg): DrawnLeg[] => drawnLeg(leg, flats, space, scale.perMm, view))
+  for (const leg of legs) room.takeLine(leg.points, 4)
+  const symbols = drawnSymbols(space, flats, view)
+  room.take(symbols.map(({ at, reach }) => around(at, reach)))
+  const joints = jointsOf(space, flats)
+  room.take(joints.map(({ at }) => around(at, 7)))
+  const skews = skewBoxes(space, scale.places, view)
+  const dims = dimensions(space, flats, view, room, writing)
+  const falls = fallSigns(space, flats, view, room)
+  const wanted: Wanted[] = [
+    ...dims.loose,
+    ...falls.texts(writing),
+    ...levels(space, flats, writing),
+    ...names(space, flats),
+  ]
+  const { placed, left } = placeLabels(wanted, room)
+  const labels = [...dims.labels, ...placed]
+  return {
+    legs,
+    symbols,
+    joints,
+    dimensions: dims.drawn,
+    skews,
+    falls: falls.drawn,
+    labels,
+    left,
+    north: flatUnit(project([0, 1, 0], view)),
+    box: boxOf(legs, labels),
+    perMm: scale.perMm,
+  }
+}
+const around = ([x, y]: Flat, far: number): Box => ({
+  minX: x - far,
+  minY: y - far,
+  maxX: x + far,
+  maxY: y + far,
+})
+
+function drawnLeg(
+  leg: Leg,
+  flats: readonly Flat[],
+  space: LineInSpace,
+  perMm: number | null,
+  view: View,
+): DrawnLeg[] {
+  const [from, to] = [flats[leg.from], flats[leg.to]]
+  if (!from || !to) return []
+  // Between its ends a bent tube is drawn as it lies, brought to where its ends are drawn.
+  const via = leg.viaMm.map((place): Flat => {
+    if (perMm !== null) return project(times(place, perMm), view)
+    const [a, b] = [space.nodes[leg.from], space.nodes[leg.to]]
+    return a && b ? between(place, a.atMm, b.atMm, from, to, view) : from
+  })
+  const points = [from, ...via, to]
+  const long = flatLength([to[0] - from[0], to[1] - from[1]])
+  return [{ item: leg.item, points, known: leg.known, end: long < 1 && !via.length }]
+}
+/** A place beside a way, as far along and off it as it is in the building. */
+function between(place: Vector, a: Vector, b: Vector, from: Flat, to: Flat, view: View): Flat {
+  const [real, wayFlat] = [project(minus(b, a), view), [to[0] - from[0], to[1] - from[1]] as Flat]
+  const factor = flatLength(real) > 1 ? flatLength(wayFlat) / flatLength(real) : 0.1
+  return flatPlus(from, flatTimes(project(minus(place, a), view), factor))
+}
+
+function drawnSymbols(space: LineInSpace, flats: readonly Flat[], view: View): LineDrawn['symbols'] {
+  return space.nodes.flatMap(({ fitting, back }, node) => {
+    const at = flats[node]
+    if (!fitting || !at) return []
+    const inTo = space.inTo[node] ?? -1
+    const way = space.legs[inTo]?.heading ?? space.nodes[node]?.way ?? ([1, 0, 0] as Vector)
+    const before = flats[back]
+    const along =
+      (before && flatUnit([at[0] - before[0], at[1] - before[1]])) ??
+      flatUnit(project(way, view)) ??
+      ([1, 0] as Flat)
+    const aside = asides(way, view).find((one) => Math.abs(one[0] * along[1] - one[1] * along[0]) > 0.3) ?? [
+      -along[1],
+      along[0],
+    ]
+    return [{ item: fitting, at, reach: symbolReach(fitting), shapes: symbolOf(fitting, at, along, aside) }]
+  })
+}
+
+/** Where joints are drawn: on the pipe, so far from the fitting's middle. */
+const JOINT_OFF = 21
+function jointsOf(space: LineInSpace, flats: readonly Flat[]): DrawnJoint[] {
+  return space.legs.flatMap(({ item, from, to }) => {
+    const [start, end] = [flats[from], flats[to]]
+    if (!start || !end) return []
+    const holder = item ?? space.nodes[to]?.fitting
+    const way = flatUnit([end[0] - start[0], end[1] - start[1]]) ?? ([1, 0] as Flat)
+    const long = flatLength([end[0] - start[0], end[1] - start[1]])
+    const off = Math.min(JOINT_OFF, long * 0.3)
+    return ([0, 1] as const).flatMap((side): DrawnJoint[] => {
+      const id = holder?.joints[side]
+      if (!id || (!item && side === 1)) return []
+      const out = flatTimes(way, side === 0 ? 1 : -1)
+      const at = item
+        ? flatPlus(side === 0 ? start : end, flatTimes(out, off))
+        : flatPlus(start, flatTimes(way, long / 2))
+      return [{ id, tag: holder.jointTags[side] ?? '', at, way: out }]
+    })
+  })
+}
+
+/** The corners of a box that a skew piece is the diagonal of: one triangle in a plane, two in space. */
+function skewBoxes(space: LineInSpace, places: readonly Vector[], view: View): SkewBox[] {
+  return space.legs.flatMap(({ item, from, to, heading, viaMm }): SkewBox[] => {
+    const [a, b] = [places[from], places[to]]
+    if (!item || !a || !b || viaMm.length) return []
+    const axes = ([0, 1, 2] as const).filter((axis) => Math.abs(heading[axis]) > SKEW)
+    if (axes.length < 2) return []
+    const way = minus(b, a)
+    const part = (axis: 0 | 1 | 2): Vector => [
+      axis === 0 ? way[0] : 0,
+      axis === 1 ? way[1] : 0,
+      axis === 2 ? way[2] : 0,
+    ]
+    const flat = (place: Vector): Flat => project(place, view)
+    const [first, second] = axes as [0 | 1 | 2, 0 | 1 | 2]
+    const corner = plus(a, part(first))
+    const level = plus(corner, part(second))
+    const triangles: [Flat, Flat, Flat][] = [[flat(a), flat(corner), flat(level)]]
+    if (axes.length === 3) triangles.push([flat(a), flat(level), flat(b)])
+    return [{ item, triangles }]
+  })
+}
+
+/** Where a level pipe falls: a small triangle above it, its point the way down. */
+function fallSigns(
+  space: LineInSpace,
+  flats: readonly Flat[],
+  view: View,
+  room: Room,
+): {
+  drawn: LineDrawn['falls']
+  texts: (writing: Writing) => Wanted[]
+} {
+  const found = space.legs.flatMap(({ item, from, to, heading }) => {
+    const [a, b] = [flats[from], flats[to]]
+    if (!item || !a || !b || heading[2] === 0 || Math.abs(heading[2]) > SKEW) return []
+    const along = flatUnit([b[0] - a[0], b[1] - a[1]])
+    if (!along || flatLength([b[0] - a[0], b[1] - a[1]]) < 60) return []
+    const down = heading[2] < 0 ? along : flatTimes(along, -1)
+    const up = flatUnit(project([0, 0, 1], view)) ?? ([0, -1] as Flat)
+    const at = flatPlus([(a[0] * 2 + b[0]) / 3, (a[1] * 2 + b[1]) / 3], flatTimes(up, 7))
+    const points = [
+      flatPlus(at, flatTimes(down, -9)),
+      flatPlus(flatPlus(at, flatTimes(down, -9)), flatTimes(up, 6)),
+      flatPlus(at, flatTimes(down, 9)),
+    ]
+    return [{ item, at, points, up, perMm: -heading[2] }]
+  })
+  room.take(found.map(({ at }) => around(at, 9)))
+  return {
+    drawn: found.map(({ at, points }) => ({ at, points })),
+    texts: (writing) =>
+      found.map(({ item, at, up, perMm }) => ({
+        key: `fall ${item.id}`,
+        text: writing.fall(perMm),
+        at,
+        towards: up,
+        size: SIZES.tag,
+      })),
+  }
+}
+
+/** Levels: where a run begins, where it ends, and where it has come to another one. */
+function levels(space: LineInSpace, flats: readonly Flat[], writing: Writing): Wanted[] {
+  const around = space.nodes.map(() => [] as boolean[])
+  for (const { from, to, heading } of space.legs)
+    for (const node of [from, to]) around[node]?.push(isLevel(heading))
+  return space.nodes.flatMap(({ tag, atMm, known }, node): Wanted[] => {
+    const at = flats[node]
+    const own = around[node] ?? []
+    const tells = own.length < 2 || (own.includes(true) && own.includes(false))
+    return at && known && tells
+      ? [{ key: `level ${tag}`, text: writing.level(atMm[2]), at, towards: [0.4, -1], size: SIZES.figure }]
+      : []
+  })
+}
+function names(space: LineInSpace, flats: readonly Flat[]): Wanted[] {
+  const short = (tag: string): string => tag.replace(`${space.line.tag}/`, '')
+  return space.nodes.flatMap(({ fitting }, node): Wanted[] => {
+    const at = flats[node]
+    return fitting && at
+      ? [{ key: `tag ${fitting.id}`, text: short(fitting.tag), at, towards: [-0.5, 1], size: SIZES.tag }]
+      : []
+  })
+}
+
+const MARGIN = 40
+function boxOf(legs: readonly DrawnLeg[], labels: readonly Placed[]): Box {
+  const box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity }
+  const widen = (one: Box): void => {
+    box.minX = Math.min(box.minX, one.minX)
+    box.minY = Math.min(box.minY, one.minY)
+    box.maxX = Math.max(box.maxX, one.maxX)
+    box.maxY = Math.max(box.maxY, one.maxY)
+  }
+  for (const { points } of legs) for (const at of points) widen(around(at, 16))
+  for (const { middle, text, size } of labels) widen(textBox(middle, text, size))
+  if (!Number.isFinite(box.minX)) return { minX: 0, minY: 0, maxX: 100, maxY: 100 }
+  return {
+    minX: box.minX - MARGIN,
+    minY: box.minY - MARGIN,
+    maxX: box.maxX + MARGIN,
+    maxY: box.maxY + MARGIN,
+  }
+}

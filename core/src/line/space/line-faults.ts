@@ -1,0 +1,12 @@
+import type { JobState, Line } from '../../log/state.js'
+import { msg } from '../../sources/source.js'
+import { type LineFault, lineFaults } from '../faults.js'
+import { lineInSpace } from './in-job.js'
+
+/** What of a line cannot be as it stands, or should not: how it is joined, and where it lies. */
+export const faultsOf = (state: JobState, line: Line): LineFault[] => [
+  ...lineFaults(line),
+  ...lineInSpace(state, line)
+    .all.filter((fault) => fault.stops)
+    .map(({ item, code, params }) => ({ item, at: null, stops: true, says: msg(code, { ...params }) })),
+]

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import {
+  type ClosingWay,
+  type Cursor,
+  type Line,
+  USUAL,
+  closeFrom,
+  closeTargets,
+  closingWays,
+  placeTexts,
+  takeOffOf,
+} from '@jugalis/core'
+import { computed, ref } from 'vue'
+import QuantityField from '../../frame/QuantityField.vue'
+import Sheet from '../../frame/Sheet.vue'
+import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
+import type { Edits } from './use-edits'
+
+/** The piece between the end of a line and another end: which fittings make it, and whether there is room. */
+const props = defineProps<{ line: Line; cursor: Cursor; edits: Edits }>()
+const emit = defineEmits<{ close: []; placed: [] }>()
+const job = useJob()
+const from = computed(() => closeFrom(job.state, props.line, props.cursor))
+const targets = computed(() => closeTargets(job.state).filter((one) => one.name !== from.value?.tag))
+const chosen = ref(targets.value[0]?.name ?? '')
+const target = computed(() => targets.value.find((one) => one.name === chosen.value) ?? null)
+/** What is known of an elbow of the line's size, to begin with. */
+const known = computed(() => {
+  const elbow = props.line.items.findLast((item) => item.fitting?.startsWith('elbow'))
+  return elbow ? (takeOffOf(job.state, elbow)?.takeOffMm ?? null) : null
+})
+const takeOffMm = ref<number | null>(known.value)
+const straightMm = ref<number | null>(0)
+const LONGEST_MM = 5000
+const ways = computed<ClosingWay[]>(() => {
+  const [takeOff, straight] = [takeOffMm.value, straightMm.value]
+  const open = [takeOff, straight].some((mm) => mm === null || Number.isNaN(mm))
+  return from.value && target.value && !open
+    ? closingWays(from.value, target.value, { takeOffMm: takeOff ?? 0, minStraightMm: straight ?? 0 })
+    : []
+})
+const first = computed(() => ways.value[0])
+const figures = ({ entries: _entries, travelHeading: _heading, ...rest }: ClosingWay) => rest
+async function setOut(way: ClosingWay): Promise<void> {
+  const name = target.value?.name ?? ''
+  const ok = await props.edits.edit(
+    (line, shop) => placeTexts(line, way.entries, props.cursor, shop, { units: line.school }),
+    word('space-closed-on', { name }),
+  )
+  if (ok) emit('placed')
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet :title="word('space-close-title', { tag: line.tag })" @close="emit('close')">
+    <p v-if="!from || !targets.length">{{ word('space-close-nowhere') }}</p>
+    <template v-else>
+      <p class="why">{{ word('space-close-from', { tag: from.tag }) }}</p>
+      <label for="close-on">{{ word('space-close-on') }}</label>
+      <select id="close-on" v-model="chosen" class="choose">
+        <option v-for="one in targets" :key="one.name" :value="one.name">{{ one.name }}</option>
+      </select>
+      <QuantityField
+        v-model="takeOffMm"
+        :label="word('space-close-take-off')"
+        as="length"
+        :least="0"
+        :most="LONGEST_MM"
+        :usual="USUAL.takeOff"
+      />
+      <QuantityField
+        v-model="straightMm"
+        :label="word('space-close-straight')"
+        as="length"
+        :least="0"
+        :most="LONGEST_MM"
+      />
+      <template v-if="first">
+        <p v-if="first.reason === 'headings-differ'" class="refusal">{{ word('space-close-headings') }}</p>
+        <p v-else-if="first.kind !== 'straight'">{{ word('space-close-is', figures(first)) }}</p>
+        <template v-if="first.reason !== 'headings-differ'">
+          <p v-for="way in ways" :key="way.angleDeg" class="way" :class="{ why: !way.entries.length }">
+            <span>{{ word('space-close-way', figures(way)) }}</span>
+            <button v-if="way.entries.length" type="button" class="button" @click="setOut(way)">
+              {{ word('space-close-set-out') }}
+            </button>
+          </p>
+        </template>
+      </template>
+    </template>
+  </Sheet>
+</template>
+
+<style scoped>
+.choose {
+  min-height: 46px;
+  border: 1px solid var(--edge);
+  background: var(--sheet);
+  color: var(--ink);
+  font: inherit;
+  padding: 0 8px;
+}
+.way {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+  margin: 0;
+}
+</style>

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import {
+  type ClosingError,
+  type LineInSpace,
+  type Standing,
+  fmt,
+  highPoints,
+  levelText,
+  lowPoints,
+  standsText,
+} from '@jugalis/core'
+import { computed } from 'vue'
+import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
+
+/** What follows from where a line lies: whether it closes, who is suspect, where air and water stay, what is not known. */
+const props = defineProps<{ space: LineInSpace }>()
+const emit = defineEmits<{ show: [id: string]; points: []; close: [] }>()
+const job = useJob()
+const reader = computed(() => ({ ...job.reader, units: props.space.line.school }))
+const begins = computed(() => props.space.line.stands && standsText(props.space.line.stands, reader.value))
+const levels = computed(() => {
+  const known = props.space.nodes.filter((node) => node.known).map((node) => node.atMm[2])
+  if (known.length < 2) return null
+  return {
+    low: levelText(
+      known.reduce((least, mm) => Math.min(least, mm)),
+      reader.value,
+    ),
+    high: levelText(
+      known.reduce((most, mm) => Math.max(most, mm)),
+      reader.value,
+    ),
+    lengthMm: props.space.legs.reduce((sum, leg) => sum + (leg.known ? leg.lengthMm : 0), 0),
+  }
+})
+/** Suspects that are told: all that cannot be told apart, else the two likeliest. */
+const told = (error: ClosingError) => error.suspects.slice(0, Math.max(2, Math.min(error.alike, 4)))
+const direction = (error: ClosingError): string =>
+  (['east', 'north', 'up'] as const)
+    .flatMap((name, axis) => {
+      const mm = error.errorMm[axis] as number
+      if (Math.abs(mm) < 0.5) return []
+      const way = mm > 0 ? name : ({ east: 'west', north: 'south', up: 'down' } as const)[name]
+      return [word('space-so-far', { mm: fmt.length(Math.abs(mm), reader.value), way })]
+    })
+    .join(', ')
+const unserved = (list: readonly Standing[]): Standing[] => list.filter((one) => !one.served)
+const tags = (one: Standing): string =>
+  one.nodes.map((node) => node.tag.replace(`${props.space.line.tag}/`, '')).join(', ')
+const first = (one: Standing): string | undefined => one.nodes.find((node) => node.fitting)?.fitting?.id
+const standing = computed(() => [
+  ...unserved(highPoints(props.space)).map((one) => ({ one, kind: 'air' as const })),
+  ...unserved(lowPoints(props.space)).map((one) => ({ one, kind: 'water' as const })),
+])
+const unknown = computed(() => props.space.all.filter((fault) => !fault.stops))
+/** So many are told one by one. */
+const MOST = 3
+</script>
+
+<template>
+  <section class="in-space" :aria-label="word('space-where-it-lies')">
+    <p v-if="!begins" class="why">
+      {{ word('space-not-placed', { unit: space.line.school === 'inch' ? 'ft' : 'm' }) }}
+      <button type="button" class="figure-link" @click="emit('points')">{{ word('space-points') }}</button>
+    </p>
+    <template v-else>
+      <p>
+        <strong>{{ begins }}</strong><template v-if="levels">{{ word('space-levels', levels) }}</template>
+        <button type="button" class="figure-link reach" @click="emit('points')">
+          {{ word('space-points') }}
+        </button>
+        <button type="button" class="figure-link reach" @click="emit('close')">
+          {{ word('space-close-it') }}
+        </button>
+      </p>
+      <p v-if="space.nowhere" class="refusal">{{ job.t(space.nowhere) }}</p>
+      <p
+        v-for="error in space.closing"
+        :key="error.met.item.id"
+        :class="{ refusal: error.missMm > error.expectedMm }"
+      >
+        {{
+          word('space-closes', {
+            to: error.to,
+            closed: error.missMm <= error.expectedMm ? 'yes' : 'no',
+            missMm: error.missMm,
+            expectedMm: error.expectedMm,
+            measures: error.measures,
+            direction: direction(error),
+          })
+        }}
+        <template v-if="error.suspects.length">
+          {{ word('space-suspect', { alike: error.alike }) }}
+          <button
+            v-for="suspect in told(error)"
+            :key="suspect.item.id"
+            type="button"
+            class="figure-link reach"
+            @click="emit('show', suspect.item.id)"
+          >
+            {{
+              word('space-suspect-is', {
+                tag: suspect.item.tag,
+                sense: suspect.byMm > 0 ? 'short' : 'long',
+                byMm: Math.abs(suspect.byMm),
+              })
+            }}
+          </button>
+        </template>
+        <template v-else-if="error.missMm > error.expectedMm">{{ word('space-no-suspect') }}</template>
+      </p>
+      <p v-for="{ one, kind } in standing" :key="`${kind} ${tags(one)}`">
+        {{
+          word('space-stays', {
+            kind,
+            tags: tags(one),
+            parts: one.nodes.length,
+            level: levelText(one.levelMm, reader),
+          })
+        }}
+        <button v-if="first(one)" type="button" class="figure-link" @click="emit('show', first(one) ?? '')">
+          {{ word('set-out-show-it') }}
+        </button>
+      </p>
+      <p v-for="fault in unknown.slice(0, MOST)" :key="`${fault.item.id} ${fault.code}`" class="why">
+        {{ job.t({ code: fault.code, params: { ...fault.params } }) }}
+        <button type="button" class="figure-link" @click="emit('show', fault.item.id)">
+          {{ word('set-out-show-it') }}
+        </button>
+      </p>
+      <p v-if="unknown.length > MOST" class="why">
+        {{ word('space-more-not-known', { more: unknown.length - MOST }) }}
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.in-space {
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+}
+.in-space p {
+  margin: 0;
+}
+.in-space .figure-link {
+  margin-inline-start: 8px;
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { type Cursor, type Line, lineInSpace } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import { useJob } from '../../stores/job'
+import SpaceDrawing from '../../space/SpaceDrawing.vue'
+import { keepText, readText } from '../../stored'
+import { word } from '../../words/word'
+import CloseSheet from './CloseSheet.vue'
+import InSpace from './InSpace.vue'
+import LineDrawing from './LineDrawing.vue'
+import PointSheet from './PointSheet.vue'
+import type { Edits } from './use-edits'
+
+/** A line laid out straight, or as it stands in the building where it has a place; and what follows from that. */
+const props = defineProps<{ line: Line; current: string | null; cursor: Cursor; edits: Edits }>()
+const emit = defineEmits<{ pick: [id: string]; placed: [] }>()
+const job = useJob()
+const space = computed(() => lineInSpace(job.state, props.line))
+const stands = computed(() => space.value.nodes.length > 0)
+const KEPT = 'jugalis-line-drawn'
+const asked = ref<'straight' | 'space'>(readText(KEPT) === 'straight' ? 'straight' : 'space')
+const drawn = computed(() => (stands.value ? asked.value : 'straight'))
+function ask(as: 'straight' | 'space'): void {
+  asked.value = as
+  keepText(KEPT, as)
+}
+const sheet = ref<'points' | 'close' | null>(null)
+</script>
+
+<template>
+  <div class="looks">
+    <div v-if="stands" class="which no-print" role="radiogroup" :aria-label="word('space-drawing')">
+      <label v-for="as in ['space', 'straight'] as const" :key="as" class="reach">
+        <input type="radio" name="line-drawn" :checked="drawn === as" @change="ask(as)" />
+        {{ word(as === 'space' ? 'space-in-space' : 'space-straight') }}
+      </label>
+    </div>
+    <SpaceDrawing
+      v-if="drawn === 'space'"
+      :space="space"
+      :current="current"
+      @pick="(id) => emit('pick', id)"
+    />
+    <LineDrawing
+      v-else-if="line.items.length"
+      :line="line"
+      :current="current"
+      @pick="(id) => emit('pick', id)"
+    />
+    <InSpace
+      :space="space"
+      @show="(id) => emit('pick', id)"
+      @points="sheet = 'points'"
+      @close="sheet = 'close'"
+    />
+    <PointSheet v-if="sheet === 'points'" @close="sheet = null" />
+    <CloseSheet
+      v-if="sheet === 'close'"
+      :line="line"
+      :cursor="cursor"
+      :edits="edits"
+      @close="sheet = null"
+      @placed="emit('placed')"
+    />
+  </div>
+</template>
+
+<style scoped>
+.looks {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  width: 100%;
+}
+.which {
+  display: flex;
+  gap: 22px;
+}
+.which label {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+}
+</style>

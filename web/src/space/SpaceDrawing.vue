@@ -1,0 +1,234 @@
+<script setup lang="ts">
+import { type LineInSpace, VIEWS } from '@jugalis/core'
+import { computed, ref, toRef } from 'vue'
+import { useRouter } from 'vue-router'
+import { useHand } from '../places/set-out/use-hand'
+import { useJob } from '../stores/job'
+import { saveSvg } from '../tapes/save-svg'
+import { useNarrow } from '../use-narrow'
+import { useWholeScreen } from '../use-whole-screen'
+import { useWidth } from '../use-width'
+import { useView } from '../view'
+import { word } from '../words/word'
+import SpaceLine from './SpaceLine.vue'
+import { useSight } from './use-sight'
+import { useSpaceView } from './use-space-view'
+
+/** A line as it stands in the building: isometric, plan or side; pulled, zoomed, turned; a part chosen by a tap. */
+const props = defineProps<{ space: LineInSpace; current: string | null }>()
+const emit = defineEmits<{ pick: [id: string]; paper: [] }>()
+const job = useJob()
+const view = useView()
+const router = useRouter()
+const narrow = useNarrow()
+const box = ref<HTMLElement>()
+const svg = ref<SVGSVGElement>()
+const width = useWidth(box)
+const wholeScreen = useWholeScreen(box)
+const { whole } = wholeScreen
+const { look, drawn, turn } = useSpaceView(toRef(props, 'space'))
+const height = computed(() => (whole.value ? window.innerHeight - 90 : narrow.value ? 320 : 430))
+const sight = useSight(
+  computed(() => drawn.value.box),
+  width,
+  height,
+  computed(() => `${props.space.line.id} ${look.value.view} ${look.value.turns} ${look.value.scaled}`),
+)
+const hand = useHand(svg, {
+  pan: sight.pan,
+  zoom: (by, atX, atY) => sight.zoom(by, atX, atY),
+  fit: sight.fit,
+  toStart: sight.fit,
+  toEnd: sight.fit,
+  tap: () => {},
+})
+const toJoint = (jointId: string): void =>
+  void router.push({ name: 'make', params: { jobId: job.jobId as string, jointId } })
+async function saveDxf(): Promise<void> {
+  const { spaceDxf } = await import('./dxf')
+  const { saveFile } = await import('../save-file')
+  saveFile(spaceDxf(props.space), 'image/vnd.dxf', `${props.space.line.tag}-in-space.dxf`)
+}
+const north = computed(() => drawn.value.north)
+</script>
+
+<template>
+  <div ref="box" class="box" :class="{ whole }" @keydown.esc="wholeScreen.close">
+    <div class="tools no-print">
+      <label class="view">
+        <span class="sr-only">{{ word('space-looked-at') }}</span>
+        <select v-model="look.view" class="choose">
+          <option v-for="name in VIEWS" :key="name" :value="name">{{ word('space-view', { name }) }}</option>
+        </select>
+      </label>
+      <button
+        v-if="look.view === 'isometric'"
+        type="button"
+        class="button small"
+        :aria-label="word('space-turn-by-a-quarter')"
+        @click="turn"
+      >
+        {{ word('space-turn') }}
+      </button>
+      <button
+        type="button"
+        class="button small"
+        :aria-pressed="look.scaled"
+        @click="look.scaled = !look.scaled"
+      >
+        {{ word('space-to-scale') }}
+      </button>
+      <button
+        type="button"
+        class="button small"
+        :aria-label="word('set-out-zoom-out')"
+        @click="sight.zoom(-1)"
+      >
+        −
+      </button>
+      <button type="button" class="button small" :aria-label="word('set-out-zoom-in')" @click="sight.zoom(1)">
+        +
+      </button>
+      <button type="button" class="button small" @click="sight.fit">{{ word('set-out-fit') }}</button>
+      <span v-if="drawn.left" class="why">{{ word('space-names-have-no-room', { left: drawn.left }) }}</span>
+      <span class="last">
+        <button v-if="!whole" type="button" class="button small" @click="wholeScreen.open">
+          {{ word('set-out-drawing-on-the-whole') }}
+        </button>
+        <template v-if="!narrow">
+          <button type="button" class="button small" @click="saveSvg(svg, `${space.line.tag}-in-space`)">
+            {{ word('set-out-save-as-svg') }}
+          </button>
+          <button type="button" class="button small" @click="saveDxf">{{ word('space-save-as-dxf') }}</button>
+        </template>
+        <button type="button" class="button small" @click="emit('paper')">
+          {{ word('space-on-paper') }}
+        </button>
+        <button v-if="whole" type="button" class="button small" @click="wholeScreen.close">
+          {{ word('set-out-close-the-drawing') }}
+        </button>
+      </span>
+    </div>
+    <svg
+      ref="svg"
+      class="drawing space-drawing"
+      :width="width"
+      :height="height"
+      :viewBox="sight.viewBox.value"
+      role="group"
+      tabindex="0"
+      :aria-label="word('space-drawn', { tag: space.line.tag, name: look.view })"
+      @pointerdown="hand.down"
+      @pointermove="hand.move"
+      @pointerup="hand.up"
+      @pointercancel="hand.cancel"
+      @wheel="hand.wheel"
+    >
+      <defs>
+        <pattern
+          id="space-skew"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(0)"
+        >
+          <path d="M0 3.5H7" stroke="var(--edge)" stroke-width="0.9" />
+        </pattern>
+        <pattern
+          id="space-band"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(-45)"
+        >
+          <path d="M0 0V7" stroke="var(--violet)" stroke-width="2.4" />
+        </pattern>
+      </defs>
+      <SpaceLine
+        :drawn="drawn"
+        :looks="view.looks"
+        :current="current"
+        @pick="(id) => emit('pick', id)"
+        @joint="toJoint"
+      />
+    </svg>
+    <svg v-if="north" class="north" width="64" height="64" viewBox="-32 -32 64 64" aria-hidden="true">
+      <path :d="`M${-north[0] * 16} ${-north[1] * 16}L${north[0] * 16} ${north[1] * 16}`" class="needle" />
+      <path
+        :d="`M${north[0] * 20} ${north[1] * 20}L${north[0] * 8 - north[1] * 6} ${north[1] * 8 + north[0] * 6}L${north[0] * 8 + north[1] * 6} ${north[1] * 8 - north[0] * 6}Z`"
+        class="head"
+      />
+      <text :x="north[0] * 27" :y="north[1] * 27 + 5" text-anchor="middle">{{ word('space-north') }}</text>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.box {
+  width: 100%;
+  position: relative;
+}
+.tools,
+.last {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.last {
+  margin-inline-start: auto;
+}
+.small {
+  min-width: 44px;
+  padding: 0 12px;
+  border-width: 1px;
+  border-color: var(--edge);
+  font-weight: 500;
+}
+.small[aria-pressed='true'] {
+  border-color: var(--ink);
+  font-weight: 700;
+}
+.choose {
+  min-height: 44px;
+  border: 1px solid var(--edge);
+  background: var(--sheet);
+  color: var(--ink);
+  font: inherit;
+  padding: 0 8px;
+}
+.space-drawing {
+  display: block;
+  touch-action: pan-y;
+  cursor: grab;
+  border-top: 1px solid var(--line);
+  border-bottom: 1px solid var(--line);
+}
+.north {
+  position: absolute;
+  inset-block-end: 6px;
+  inset-inline-start: 6px;
+  pointer-events: none;
+}
+.needle {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.head {
+  fill: var(--ink);
+}
+.north text {
+  font: 600 14px var(--figures);
+  fill: var(--ink);
+}
+.whole {
+  position: fixed;
+  inset: 0;
+  z-index: 50;
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  padding: 8px;
+  background: var(--paper);
+}
+</style>

@@ -1,0 +1,71 @@
+import type { Wordings } from '@jugalis/core'
+
+/** Where lines lie in the building. */
+export const SPACE = {
+  'space-looked-at': 'How it is looked at',
+  'space-view':
+    '{name, select, plan {Plan} from-south {From the south} from-east {From the east} from-north {From the north} from-west {From the west} other {Isometric}}',
+  'space-turn': 'Turn',
+  'space-turn-by-a-quarter': 'Turn by a quarter',
+  'space-to-scale': 'To scale',
+  'space-names-have-no-room':
+    '{left, plural, one {{left} name has no room} other {{left} names have no room}}',
+  'space-save-as-dxf': 'Save as DXF',
+  'space-on-paper': 'On paper',
+  'space-drawn':
+    '{tag} in space, {name, select, plan {from above} from-south {from the south} from-east {from the east} from-north {from the north} from-west {from the west} other {isometric}}. Drag moves it, plus and minus zoom.',
+  'space-north': 'N',
+  'space-drawing': 'Drawing',
+  'space-straight': 'Laid out straight',
+  'space-in-space': 'In space',
+  'space-where-it-lies': 'Where it lies',
+  'space-not-placed':
+    "It has no place in the building yet. To have levels, closing errors and high points, type where it begins: from {unit, select, ft {+7''-6\"} other {+2.400}} east; then elbow 90 up, tee branch north, fall 1:80.",
+  'space-levels': ', {lengthMm, number, distance} long, between {low} and {high}.',
+  'space-points': 'Measured points',
+  'space-close-it': 'Close it with a piece',
+  'space-so-far':
+    '{mm} {way, select, east {to the east} west {to the west} north {to the north} south {to the south} up {up} other {down}}',
+  'space-closes':
+    '{closed, select, yes {It comes to {to} within {missMm, number, length}; of {measures, plural, one {{measures} measure} other {{measures} measures}} {expectedMm, number, length} are to be expected.} other {It misses {to} by {missMm, number, length} ({direction}); of {measures, plural, one {{measures} measure} other {{measures} measures}} {expectedMm, number, length} are to be expected.}}',
+  'space-suspect':
+    '{alike, plural, =0 {Measure again:} =1 {Measure again:} =2 {One of two, measure again:} other {These lie parallel and nothing tells them apart, measure again:}}',
+  'space-suspect-is': '{tag} is {byMm, number, length} {sense, select, short {too short} other {too long}}',
+  'space-no-suspect': 'No single measure explains it: more than one is wrong, or a direction is.',
+  'space-stays':
+    '{kind, select, air {Air stays at {tags} ({level}): no vent there.} other {Water stays at {tags} ({level}): no drain there.}}',
+  'space-more-not-known': 'And {more} more that are not known.',
+  'space-points-of-the-job': 'Measured points',
+  'space-points-say':
+    'A place in the building that lines begin at or come to: how far east and north of the job\u2019s own corner, and its level.',
+  'space-no-points': 'No point measured yet.',
+  'space-point-is':
+    '{name}: {east, number, distance} east, {north, number, distance} north, {level}{heading, select, east {, going east} west {, going west} north {, going north} south {, going south} up {, going up} down {, going down} other {}}',
+  'space-point-name': 'Name of the point',
+  'space-point-east': 'East',
+  'space-point-north': 'North',
+  'space-point-level': 'Level',
+  'space-point-heading': 'How a way goes on there',
+  'space-heading':
+    '{name, select, east {east} west {west} north {north} south {south} up {up} down {down} other {not said}}',
+  'space-point-needs-a-name': 'A point needs a name of letters and figures, another than those there are.',
+  'space-point-kept': '{name} measured.',
+  'space-point-put-away': '{name} put away.',
+  'space-close-title': 'Close {tag} with a piece',
+  'space-close-from': 'From {tag}, the last fitting, to an end that is open or a point with a heading.',
+  'space-close-nowhere':
+    'The line must end in a fitting of which place and direction are known, and something must be there to close on.',
+  'space-close-on': 'Close on',
+  'space-close-take-off': 'Take-off of the elbows (centre to face)',
+  'space-close-straight': 'Least pipe between two faces',
+  'space-close-headings':
+    'The two ends do not point the same way: turn the last fitting first, then two elbows alike close it.',
+  'space-close-is':
+    'It is {setMm, number, length} up or down and {rollMm, number, length} aside: {trueOffsetMm, number, length} off in all.',
+  'space-close-way':
+    '{kind, select, straight {One piece, {travelMm, number, length} centre to centre} offset {2 × {angleDeg}°: travel {travelMm, number, length}, run {runMm, number, length}, leads {leadInMm, number, length} and {leadOutMm, number, length}} other {2 × {angleDeg}°: there is no room for it}}',
+  'space-close-set-out': 'Set it out',
+  'space-closed-on': 'Closed on {name}.',
+  'space-keep-the-point': 'Keep the point',
+  'space-put-away': 'Put away',
+} as const satisfies Wordings
