@@ -11,7 +11,10 @@ import { Refusal } from './calculation.js'
 
 /** What the line is called here: its parts are known by their own numbers. */
 const TAG = 'L'
-/** A tag without the line's. */
+/**
+ * A tag without the line's.
+ * @example own('L/F01') // 'F01'
+ */
 export const own = (tag: string): string => (tag.startsWith(`${TAG}/`) ? tag.slice(TAG.length + 1) : tag)
 
 /** A line that its entries set out, which entry each part came with, and which said later what it meets or how it falls. */
@@ -24,6 +27,10 @@ export interface SetOut {
 export const refusal = (at: number, why: Msg, reader: Reader, code: Refusal['code'] = 'bad-input'): Refusal =>
   new Refusal(code, say(why, reader), `entries[${at}]`)
 
+/**
+ * Sets a line out from its typed entries, one after another.
+ * @throws Refusal at the entry that cannot be placed, or at the size.
+ */
 export function setOut(
   input: { school: School; size: string; entries: readonly string[] },
   reader: Reader,

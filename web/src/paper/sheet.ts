@@ -14,8 +14,13 @@ export interface Sheet {
 const LETTER: Sheet = { short: 215.9, long: 279.4 }
 /** The paper that lies in the printer: by the units of who reads. What is drawn keeps to the width of both. */
 export const sheetOf = (reader: Reader): Sheet => (reader.units === 'inch' ? LETTER : A4)
+/** Sheets that a drawing may be put on. */
+export const SHEETS = { a4: A4, a3: { short: 297, long: 420 }, letter: LETTER } as const satisfies Readonly<
+  Record<string, Sheet>
+>
 export const MARGIN_MM = 10
 const INK = rgb(0.106, 0.125, 0.141)
+const PAPER = rgb(1, 1, 1)
 
 /** Bytes of the two fonts a paper is set in. */
 export interface Letters {
@@ -74,6 +79,14 @@ export interface Paper {
   /** A drawing: read aloud it is this sentence. */
   figure(says: string, work: () => void): void
 }
+/** A page that bears more than lines and boxes: signs of a drawing. */
+export interface DrawingPaper extends Paper {
+  /** A closed shape of straight sides. */
+  shape(points: readonly (readonly [x: number, y: number])[], fill?: boolean): void
+  circle(x: number, y: number, radiusMm: number, fill?: boolean): void
+  /** Takes away what is drawn there. */
+  clear(x: number, y: number, w: number, h: number): void
+}
 export interface TextLook {
   bold?: boolean
   /** Ends at x. */
@@ -82,7 +95,7 @@ export interface TextLook {
   foot?: boolean
 }
 
-class PdfPaper implements Paper {
+class PdfPaper implements DrawingPaper {
   constructor(
     private readonly page: PDFPage,
     private readonly set: Set,
@@ -111,6 +124,39 @@ class PdfPaper implements Paper {
         width: wide * PT_PER_MM,
         height: high * PT_PER_MM,
         ...(fill ? { color: INK } : { borderColor: INK, borderWidth: 0.25 * PT_PER_MM }),
+      }),
+    )
+  }
+  shape(points: readonly (readonly [x: number, y: number])[], fill = false): void {
+    const path = points.map(([x, y], i) => `${i ? 'L' : 'M'}${x * PT_PER_MM} ${y * PT_PER_MM}`).join('')
+    this.tags.artifact(this.page, () =>
+      this.page.drawSvgPath(`${path}Z`, {
+        x: 0,
+        y: this.y(0),
+        ...(fill ? { color: INK } : { color: PAPER, borderColor: INK, borderWidth: 0.3 * PT_PER_MM }),
+      }),
+    )
+  }
+  clear(x: number, y: number, wide: number, high: number): void {
+    this.tags.artifact(this.page, () =>
+      this.page.drawRectangle({
+        x: x * PT_PER_MM,
+        y: this.y(y + high),
+        width: wide * PT_PER_MM,
+        height: high * PT_PER_MM,
+        color: PAPER,
+      }),
+    )
+  }
+  circle(x: number, y: number, radiusMm: number, fill = false): void {
+    this.tags.artifact(this.page, () =>
+      this.page.drawCircle({
+        x: x * PT_PER_MM,
+        y: this.y(y),
+        size: radiusMm * PT_PER_MM,
+        color: fill ? INK : PAPER,
+        borderColor: INK,
+        borderWidth: 0.3 * PT_PER_MM,
       }),
     )
   }
@@ -162,7 +208,7 @@ export function shortened(
 }
 
 export interface Book {
-  page(): Paper
+  page(): DrawingPaper
   /** What is written in `work`, over several pages or one, is one such element. */
   as(role: Role, work: () => void): void
   /** @param numbered writes `2 of 3` into the lower right corner of each page. */
@@ -176,7 +222,7 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
   doc.setLanguage(languageNow())
   const set = await setOf(doc)
   const [wide, high] = lying ? [sheet.long, sheet.short] : [sheet.short, sheet.long]
-  const papers: Paper[] = []
+  const papers: DrawingPaper[] = []
   const tags = new Tags()
   return {
     as: (role, work) => tags.within(role, work),

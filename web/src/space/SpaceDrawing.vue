@@ -11,12 +11,14 @@ import { useWidth } from '../use-width'
 import { useView } from '../view'
 import { word } from '../words/word'
 import SpaceLine from './SpaceLine.vue'
+import SpacePaper from './SpacePaper.vue'
 import { useSight } from './use-sight'
 import { useSpaceView } from './use-space-view'
 
 /** A line as it stands in the building: isometric, plan or side; pulled, zoomed, turned; a part chosen by a tap. */
 const props = defineProps<{ space: LineInSpace; current: string | null }>()
-const emit = defineEmits<{ pick: [id: string]; paper: [] }>()
+const emit = defineEmits<{ pick: [id: string] }>()
+const onPaper = ref(false)
 const job = useJob()
 const view = useView()
 const router = useRouter()
@@ -26,8 +28,8 @@ const svg = ref<SVGSVGElement>()
 const width = useWidth(box)
 const wholeScreen = useWholeScreen(box)
 const { whole } = wholeScreen
-const { look, drawn, turn } = useSpaceView(toRef(props, 'space'))
-const height = computed(() => (whole.value ? window.innerHeight - 90 : narrow.value ? 320 : 430))
+const height = computed(() => (whole.value ? window.innerHeight - 90 : narrow.value ? 340 : 470))
+const { look, drawn, turn } = useSpaceView(toRef(props, 'space'), width, height)
 const sight = useSight(
   computed(() => drawn.value.box),
   width,
@@ -55,12 +57,9 @@ const north = computed(() => drawn.value.north)
 <template>
   <div ref="box" class="box" :class="{ whole }" @keydown.esc="wholeScreen.close">
     <div class="tools no-print">
-      <label class="view">
-        <span class="sr-only">{{ word('space-looked-at') }}</span>
-        <select v-model="look.view" class="choose">
-          <option v-for="name in VIEWS" :key="name" :value="name">{{ word('space-view', { name }) }}</option>
-        </select>
-      </label>
+      <select v-model="look.view" class="choose" :aria-label="word('space-looked-at')">
+        <option v-for="name in VIEWS" :key="name" :value="name">{{ word('space-view', { name }) }}</option>
+      </select>
       <button
         v-if="look.view === 'isometric'"
         type="button"
@@ -93,15 +92,15 @@ const north = computed(() => drawn.value.north)
       <span v-if="drawn.left" class="why">{{ word('space-names-have-no-room', { left: drawn.left }) }}</span>
       <span class="last">
         <button v-if="!whole" type="button" class="button small" @click="wholeScreen.open">
-          {{ word('set-out-drawing-on-the-whole') }}
+          {{ word('space-whole-screen') }}
         </button>
         <template v-if="!narrow">
           <button type="button" class="button small" @click="saveSvg(svg, `${space.line.tag}-in-space`)">
-            {{ word('set-out-save-as-svg') }}
+            {{ word('space-save-as-svg') }}
           </button>
           <button type="button" class="button small" @click="saveDxf">{{ word('space-save-as-dxf') }}</button>
         </template>
-        <button type="button" class="button small" @click="emit('paper')">
+        <button type="button" class="button small" @click="onPaper = true">
           {{ word('space-on-paper') }}
         </button>
         <button v-if="whole" type="button" class="button small" @click="wholeScreen.close">
@@ -152,6 +151,7 @@ const north = computed(() => drawn.value.north)
         @joint="toJoint"
       />
     </svg>
+    <SpacePaper v-if="onPaper" :space="space" @close="onPaper = false" />
     <svg v-if="north" class="north" width="64" height="64" viewBox="-32 -32 64 64" aria-hidden="true">
       <path :d="`M${-north[0] * 16} ${-north[1] * 16}L${north[0] * 16} ${north[1] * 16}`" class="needle" />
       <path

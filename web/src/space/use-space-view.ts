@@ -1,6 +1,6 @@
 import {
-  type LineInSpace,
   type LineDrawn,
+  type LineInSpace,
   VIEWS,
   type View,
   type ViewName,
@@ -21,7 +21,6 @@ interface Look {
   scaled: boolean
 }
 const KEPT = 'jugalis-space-view'
-const look = ref<Look | null>(null)
 function kept(): Look {
   const was = readJson<Partial<Look>>(KEPT)
   return {
@@ -30,27 +29,44 @@ function kept(): Look {
     scaled: was?.scaled === true,
   }
 }
+let look: Ref<Look> | null = null
 
 /** Falls are said as 1 in a round figure. */
 const ratio = (perMm: number): number => Math.round((1 / perMm) * 10) / 10
 
-/** A line in space as it is drawn for this reader, and how it is looked at. */
-export function useSpaceView(space: Ref<LineInSpace>) {
+/** How lines are looked at, and how their figures are written for this reader. */
+export function useLook(space: Ref<LineInSpace>) {
   const job = useJob()
-  look.value ??= kept()
-  const own = look as Ref<Look>
-  watch(own, (now) => keepJson(KEPT, now), { deep: true })
+  if (!look) {
+    look = ref(kept())
+    watch(look, (now) => keepJson(KEPT, now), { deep: true })
+  }
   const writing = computed<Writing>(() => {
     const reader = { ...job.reader, units: space.value.line.school }
     return {
       length: (mm) => fmt.lengthFigure(mm, reader),
       level: (mm) => levelText(mm, reader),
-      fall: (perMm) => fallText(ratio(perMm)).replace(/^\w+ /, ''),
+      fall: (perMm) => fallText(ratio(perMm)).replace(/^\w+ -?/, ''),
     }
   })
+  return { look, writing }
+}
+
+/** A line in space as it is drawn for this reader in the room that there is. */
+export function useSpaceView(space: Ref<LineInSpace>, width: Ref<number>, height: Ref<number>) {
+  const { look, writing } = useLook(space)
   const drawn = computed<LineDrawn>(() =>
-    drawLine(space.value, { name: own.value.view, turns: own.value.turns }, own.value.scaled, writing.value),
+    drawLine(
+      space.value,
+      { name: look.value.view, turns: look.value.turns },
+      look.value.scaled,
+      writing.value,
+      {
+        width: width.value,
+        height: height.value,
+      },
+    ),
   )
-  const turn = (): void => void (own.value.turns = ((own.value.turns + 1) % 4) as View['turns'])
-  return { look: own, drawn, turn }
+  const turn = (): void => void (look.value.turns = ((look.value.turns + 1) % 4) as View['turns'])
+  return { look, drawn, turn }
 }

@@ -4,16 +4,18 @@ import type { Wordings } from '@jugalis/core'
 export const SPACE = {
   'space-looked-at': 'How it is looked at',
   'space-view':
-    '{name, select, plan {Plan} from-south {From the south} from-east {From the east} from-north {From the north} from-west {From the west} other {Isometric}}',
+    '{name, select, plan {Plan} from_south {From the south} from_east {From the east} from_north {From the north} from_west {From the west} other {Isometric}}',
   'space-turn': 'Turn',
   'space-turn-by-a-quarter': 'Turn by a quarter',
   'space-to-scale': 'To scale',
   'space-names-have-no-room':
     '{left, plural, one {{left} name has no room} other {{left} names have no room}}',
-  'space-save-as-dxf': 'Save as DXF',
+  'space-save-as-dxf': 'As DXF',
+  'space-save-as-svg': 'As SVG',
   'space-on-paper': 'On paper',
   'space-drawn':
-    '{tag} in space, {name, select, plan {from above} from-south {from the south} from-east {from the east} from-north {from the north} from-west {from the west} other {isometric}}. Drag moves it, plus and minus zoom.',
+    '{tag} in space, {name, select, plan {from above} from_south {from the south} from_east {from the east} from_north {from the north} from_west {from the west} other {isometric}}. Drag moves it, plus and minus zoom.',
+  'space-whole-screen': 'Whole screen',
   'space-north': 'N',
   'space-drawing': 'Drawing',
   'space-straight': 'Laid out straight',
@@ -66,6 +68,12 @@ export const SPACE = {
     '{kind, select, straight {One piece, {travelMm, number, length} centre to centre} offset {2 × {angleDeg}°: travel {travelMm, number, length}, run {runMm, number, length}, leads {leadInMm, number, length} and {leadOutMm, number, length}} other {2 × {angleDeg}°: there is no room for it}}',
   'space-close-set-out': 'Set it out',
   'space-closed-on': 'Closed on {name}.',
+  'paper-isometric':
+    'Line {tag}, {name, select, plan {plan} from_south {seen from the south} from_east {seen from the east} from_north {seen from the north} from_west {seen from the west} other {isometric}}',
+  'space-paper-title': 'Line {tag} on paper',
+  'space-paper-says':
+    'As it is looked at now, in a frame, with the bill of its parts and their cut lengths. A filled joint is made.',
+  'space-paper-sheet': '{name, select, a4 {A4} a3 {A3} other {Letter}}, lying',
   'space-keep-the-point': 'Keep the point',
   'space-put-away': 'Put away',
 } as const satisfies Wordings

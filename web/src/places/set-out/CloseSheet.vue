@@ -76,6 +76,7 @@ async function setOut(way: ClosingWay): Promise<void> {
         as="length"
         :least="0"
         :most="LONGEST_MM"
+        :usual="USUAL.nearBy"
       />
       <template v-if="first">
         <p v-if="first.reason === 'headings-differ'" class="refusal">{{ word('space-close-headings') }}</p>

@@ -115,7 +115,6 @@ const MOST = 3
           word('space-stays', {
             kind,
             tags: tags(one),
-            parts: one.nodes.length,
             level: levelText(one.levelMm, reader),
           })
         }}

@@ -1,20 +1,32 @@
 import type { Item } from '../../../log/state.js'
 import { type Vector, minus, plus, times } from '../../../space/vector.js'
-import { isLevel } from '../../../space/heading.js'
+import { greatest, smallest } from '../../../units/extent.js'
 import type { LineInSpace } from '../in-job.js'
 import type { Leg } from '../walked.js'
 import { type Dimension, dimensions } from './dimensions.js'
 import { type Box, type Placed, Room, type Wanted, placeLabels, textBox } from './labels.js'
+import { SKEW, type Writing, fallSigns, levels, names } from './marks.js'
 import { stretched, toScale } from './stretched.js'
 import { type Sign, symbolOf, symbolReach } from './symbols.js'
-import { type Flat, type View, asides, flatLength, flatPlus, flatTimes, flatUnit, project } from './view.js'
+import {
+  type Flat,
+  type View,
+  around,
+  asides,
+  flatLength,
+  flatPlus,
+  flatTimes,
+  flatUnit,
+  project,
+} from './view.js'
 
-/** What a drawing says in words: whose units it is in stays with who reads. */
-export interface Writing {
-  length(mm: number): string
-  level(mm: number): string
-  fall(perMm: number): string
+/** Room that a drawing has. */
+export interface Extent {
+  width: number
+  height: number
 }
+/** As much as a sheet of paper lying has. */
+const PAPER: Extent = { width: 1400, height: 900 }
 /** A pipe, or the way between two fittings that stand on each other. */
 export interface DrawnLeg {
   item: Item | null
@@ -53,17 +65,19 @@ export interface LineDrawn {
   perMm: number | null
 }
 
-/** Heights of texts. */
-export const SIZES = { figure: 15, tag: 13 } as const
-/** From this share of its length on a leg lies off its axis. */
-const SKEW = 0.06
-
 /**
  * Draws a line: pipes as lines, signs, dimension strings, levels, falls, hatched corners of what goes along no axis, names.
  * @param view how it is looked at. @param scaled to scale; else short parts are drawn longer and long ones shorter.
+ * @param within the room that it is to fill, drawing units: signs and texts are drawn as large whatever the line's size.
  */
-export function drawLine(space: LineInSpace, view: View, scaled: boolean, writing: Writing): LineDrawn {
-  const scale = scaled ? toScale(space) : { places: stretched(space), perMm: null }
+export function drawLine(
+  space: LineInSpace,
+  view: View,
+  scaled: boolean,
+  writing: Writing,
+  within: Extent = PAPER,
+): LineDrawn {
+  const scale = fitted(scaled ? toScale(space) : { places: stretched(space), perMm: null }, view, within)
   const flats = scale.places.map((place) => project(place, view))
   const room = new Room()
   const legs = space.legs.flatMap((leg): DrawnLeg[] => drawnLeg(leg, flats, space, scale.perMm, view))
@@ -97,13 +111,25 @@ export function drawLine(space: LineInSpace, view: View, scaled: boolean, writin
     perMm: scale.perMm,
   }
 }
-const around = ([x, y]: Flat, far: number): Box => ({
-  minX: x - far,
-  minY: y - far,
-  maxX: x + far,
-  maxY: y + far,
-})
-
+/** Room round a drawing for its strings and texts, and how far a line is drawn smaller or larger to fill what is left. */
+const FRAME = 130
+const FILL = { least: 0.5, most: 1.9 }
+interface Scaled {
+  places: Vector[]
+  perMm: number | null
+}
+function fitted({ places, perMm }: Scaled, view: View, within: Extent): Scaled {
+  const flats = places.map((place) => project(place, view))
+  const across = (side: 0 | 1): number =>
+    greatest(flats.map((at) => at[side])) - smallest(flats.map((at) => at[side]))
+  const room = (side: 0 | 1, size: number): number => (size - FRAME) / Math.max(across(side), 1)
+  const wanted = flats.length ? Math.min(room(0, within.width), room(1, within.height)) : 1
+  const factor = Math.min(FILL.most, Math.max(FILL.least, wanted))
+  return {
+    places: places.map((place) => times(place, factor)),
+    perMm: perMm === null ? null : perMm * factor,
+  }
+}
 function drawnLeg(
   leg: Leg,
   flats: readonly Flat[],
@@ -191,69 +217,6 @@ function skewBoxes(space: LineInSpace, places: readonly Vector[], view: View): S
     const triangles: [Flat, Flat, Flat][] = [[flat(a), flat(corner), flat(level)]]
     if (axes.length === 3) triangles.push([flat(a), flat(level), flat(b)])
     return [{ item, triangles }]
-  })
-}
-
-/** Where a level pipe falls: a small triangle above it, its point the way down. */
-function fallSigns(
-  space: LineInSpace,
-  flats: readonly Flat[],
-  view: View,
-  room: Room,
-): {
-  drawn: LineDrawn['falls']
-  texts: (writing: Writing) => Wanted[]
-} {
-  const found = space.legs.flatMap(({ item, from, to, heading }) => {
-    const [a, b] = [flats[from], flats[to]]
-    if (!item || !a || !b || heading[2] === 0 || Math.abs(heading[2]) > SKEW) return []
-    const along = flatUnit([b[0] - a[0], b[1] - a[1]])
-    if (!along || flatLength([b[0] - a[0], b[1] - a[1]]) < 60) return []
-    const down = heading[2] < 0 ? along : flatTimes(along, -1)
-    const up = flatUnit(project([0, 0, 1], view)) ?? ([0, -1] as Flat)
-    const at = flatPlus([(a[0] * 2 + b[0]) / 3, (a[1] * 2 + b[1]) / 3], flatTimes(up, 7))
-    const points = [
-      flatPlus(at, flatTimes(down, -9)),
-      flatPlus(flatPlus(at, flatTimes(down, -9)), flatTimes(up, 6)),
-      flatPlus(at, flatTimes(down, 9)),
-    ]
-    return [{ item, at, points, up, perMm: -heading[2] }]
-  })
-  room.take(found.map(({ at }) => around(at, 9)))
-  return {
-    drawn: found.map(({ at, points }) => ({ at, points })),
-    texts: (writing) =>
-      found.map(({ item, at, up, perMm }) => ({
-        key: `fall ${item.id}`,
-        text: writing.fall(perMm),
-        at,
-        towards: up,
-        size: SIZES.tag,
-      })),
-  }
-}
-
-/** Levels: where a run begins, where it ends, and where it has come to another one. */
-function levels(space: LineInSpace, flats: readonly Flat[], writing: Writing): Wanted[] {
-  const around = space.nodes.map(() => [] as boolean[])
-  for (const { from, to, heading } of space.legs)
-    for (const node of [from, to]) around[node]?.push(isLevel(heading))
-  return space.nodes.flatMap(({ tag, atMm, known }, node): Wanted[] => {
-    const at = flats[node]
-    const own = around[node] ?? []
-    const tells = own.length < 2 || (own.includes(true) && own.includes(false))
-    return at && known && tells
-      ? [{ key: `level ${tag}`, text: writing.level(atMm[2]), at, towards: [0.4, -1], size: SIZES.figure }]
-      : []
-  })
-}
-function names(space: LineInSpace, flats: readonly Flat[]): Wanted[] {
-  const short = (tag: string): string => tag.replace(`${space.line.tag}/`, '')
-  return space.nodes.flatMap(({ fitting }, node): Wanted[] => {
-    const at = flats[node]
-    return fitting && at
-      ? [{ key: `tag ${fitting.id}`, text: short(fitting.tag), at, towards: [-0.5, 1], size: SIZES.tag }]
-      : []
   })
 }
 

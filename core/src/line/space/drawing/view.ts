@@ -77,3 +77,14 @@ export function asides(heading: Vector, view: View): Flat[] {
     }),
   )
 }
+
+/** A square round a point. @param far from its middle to its sides. */
+export const around = (
+  [x, y]: Flat,
+  far: number,
+): { minX: number; minY: number; maxX: number; maxY: number } => ({
+  minX: x - far,
+  minY: y - far,
+  maxX: x + far,
+  maxY: y + far,
+})
