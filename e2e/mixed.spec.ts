@@ -4,7 +4,7 @@ import { fromNothing } from './empty-help'
 import { PHONE, eventsOf, write } from './help'
 import { chooseIn, hit } from './lists-help'
 import { ends, readUntilHeld } from './prove-help'
-import { headline, type, typedParts } from './set-out-help'
+import { begunLine, headline, type, typedParts } from './set-out-help'
 
 const stateOf = async (page: Page, job: string): Promise<JobState> =>
   foldJob((await eventsOf(page, job)) as unknown as JobEvent[])
@@ -59,21 +59,8 @@ const WAYS = [
 ] as const
 
 /** A soldered copper line in a job of its own, on a server that knows one person and nothing else; gives the job's id. */
-async function begun(page: Page, school: string): Promise<string> {
-  await page.request.post('/api/session', { data: { login: 'wren', password: 'tide-and-pipe' } })
-  await page.goto('/jobs')
-  await page.getByLabel('Name').fill('Boiler room, hot water')
-  await hit(page.getByText(school))
-  await hit(page.getByRole('button', { name: 'Begin the job' }))
-  await expect(headline(page)).toContainText('Nothing set out yet')
-  await hit(page.getByRole('button', { name: /^(Begin a line|New line)$/ }))
-  await page.getByLabel('Tag').fill('H1')
-  await chooseIn(page.locator('#line-method'), 'Solder')
-  await chooseIn(page.locator('#line-material'), 'copper')
-  await hit(page.getByRole('button', { name: 'Begin the line' }))
-  await expect(page.getByRole('dialog')).toHaveCount(0)
-  return page.url().split('/job/')[1]?.split('/')[0] ?? ''
-}
+const begun = (page: Page, school: string): Promise<string> =>
+  begunLine(page, { name: 'Boiler room, hot water', school, tag: 'H1', method: 'Solder', material: 'copper' })
 /** A joint of two threads from its first step to judged good; too many turns are taken back, and typed again. */
 async function threadJoint(page: Page, { most, turns }: { most: string; turns: string }): Promise<void> {
   const action = page.locator('.action')

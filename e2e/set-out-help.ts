@@ -1,5 +1,6 @@
 import { type Page, expect } from '@playwright/test'
 import { signIn } from './help'
+import { chooseIn, hit } from './lists-help'
 
 /** A job of its own with one line begun; gives its id. */
 export async function newLine(page: Page, name: string, tag = 'Q9'): Promise<string> {
@@ -12,6 +13,25 @@ export async function newLine(page: Page, name: string, tag = 'Q9'): Promise<str
   await page.getByLabel('Tag').fill(tag)
   await page.keyboard.press('Enter')
   await expect(page.getByLabel('Next fitting or piece')).toBeVisible()
+  return page.url().split('/job/')[1]?.split('/')[0] ?? ''
+}
+/** On a server that holds nothing: a job with one line begun; gives the job's id. @param said `inch:` or `metric:` and more. */
+export async function begunLine(
+  page: Page,
+  said: { name: string; school: string; tag: string; method?: string; material?: string },
+): Promise<string> {
+  await page.request.post('/api/session', { data: { login: 'wren', password: 'tide-and-pipe' } })
+  await page.goto('/jobs')
+  await page.getByLabel('Name').fill(said.name)
+  await hit(page.getByText(said.school))
+  await hit(page.getByRole('button', { name: 'Begin the job' }))
+  await expect(headline(page)).toContainText('Nothing set out yet')
+  await hit(page.getByRole('button', { name: /^(Begin a line|New line)$/ }))
+  await page.getByLabel('Tag').fill(said.tag)
+  if (said.method) await chooseIn(page.locator('#line-method'), said.method)
+  if (said.material) await chooseIn(page.locator('#line-material'), said.material)
+  await hit(page.getByRole('button', { name: 'Begin the line' }))
+  await expect(page.getByRole('dialog')).toHaveCount(0)
   return page.url().split('/job/')[1]?.split('/')[0] ?? ''
 }
 export async function type(page: Page, ...texts: string[]): Promise<void> {

@@ -92,6 +92,20 @@ describe('a line of a job in space', () => {
     b.take(retyped(b.line, b.item('Q2/P02'), '1500', b.shop, METRIC))
     expect(closing()?.suspects).toEqual([])
   })
+  it('a pipe that comes back to a free end is joined to it: to the way in of the first part, or to a branch', () => {
+    const b = bench(...ROUND)
+    expect(b.joints().at(-1)).toBe('Q2-08:P04>F01')
+    // The joint is made like any other, and goes where the pipe no longer comes back.
+    b.take(retyped(b.line, b.item('Q2/P04'), '1500', b.shop, METRIC))
+    expect(b.item('Q2/P04').joints[1]).toBeNull()
+    const tee = bench('from +2.000 east', 'tee 63 branch north', '2000', 'elbow 90 north', '1500', 'elbow 90 west')
+    expect(tee.type('2000', 'elbow 90 south', '1500; to F01 branch')).toBe('ok')
+    expect(tee.joints().at(-1)).toMatch(/P04>F01 branch$/)
+    // A way in that is taken is no free end.
+    const taken = bench('from +2.000 north', 'cap 63', '500', 'elbow 90 west')
+    expect(taken.type('900', 'elbow 90 south', '500', 'elbow 90 east', '900; to F02')).toBe('ok')
+    expect(taken.line.items.at(-1)?.joints[1]).toBeNull()
+  })
   it('what cannot be is refused and the line stays as it was', () => {
     const b = bench('from +2.400 east', 'elbow 90 63 north', '2000')
     const refused = (text: string): string => {

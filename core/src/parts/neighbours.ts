@@ -27,10 +27,32 @@ export const neighbours = once((items: readonly Item[]): ReadonlyMap<string, Nei
   return out
 })
 
-/** The fitting at an end of a piece, null at a free end or where another piece stands. */
+/**
+ * The fitting at an end of a piece, null at a free end or where another piece stands. A pipe that comes back to a part
+ * whose end is free ends in it.
+ */
 export function fittingAt(items: readonly Item[], piece: Item, end: 0 | 1): Item | null {
   const there = neighbours(items).get(piece.id)?.[end] ?? null
+  if (there === null && end === 1 && piece.meets !== undefined && piece.type === 'piece')
+    return cameBackTo(items, piece.meets)
   return there?.type === 'fitting' ? there : null
+}
+const BRANCH = / branch$/i
+/**
+ * The part that a name means, without which of its ends.
+ * @example partMeant('Q1/F07 branch') // 'Q1/F07'
+ */
+export const partMeant = (name: string): string => name.replace(BRANCH, '')
+const isNamed = (item: Item, name: string): boolean => {
+  const [tag, said] = [item.tag.toLowerCase(), partMeant(name).toLowerCase()]
+  return tag === said || tag.endsWith(`/${said}`)
+}
+/** A fitting of these by a name, where the end that is meant stands open: its branch, else its way in. */
+function cameBackTo(items: readonly Item[], name: string): Item | null {
+  const found = items.find((item) => item.type === 'fitting' && isNamed(item, name))
+  if (!found) return null
+  const taken = BRANCH.test(name) ? roots(items).has(found.id) : neighbours(items).get(found.id)?.[0] !== null
+  return taken ? null : found
 }
 
 /** A second branch of one fitting is a run of its own. */
@@ -57,7 +79,8 @@ export const renamedRun = (run: string, ids: ReadonlyMap<string, string>): strin
 export const branchEnd = (run: string, fitting: Item): EndAt => (run === fitting.id ? 2 : 3)
 /** The end of the fitting beside it that an item's end meets. */
 export const endMet = (item: Item, end: 0 | 1, fitting: Item): EndAt => {
-  if (end === 1) return 0
+  if (end === 1)
+    return item.meets !== undefined && BRANCH.test(item.meets) && isNamed(fitting, item.meets) ? 2 : 0
   return item.run !== undefined && rootOf(item.run) === fitting.id ? branchEnd(item.run, fitting) : 1
 }
 /** Does a part's first end go into a branch of the fitting it comes from? */

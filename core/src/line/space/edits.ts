@@ -1,4 +1,5 @@
 import type { Item, JobState, Line } from '../../log/state.js'
+import { partMeant } from '../../parts/neighbours.js'
 import { msg } from '../../sources/source.js'
 import { type Edit, type Edited, type Shop, itemData, settle } from '../settle.js'
 import { type LineInSpace, lineInSpace } from './in-job.js'
@@ -53,10 +54,11 @@ function newTags(line: Line, items: readonly Item[]): Map<string, string> {
   )
 }
 function meetsRenamed(item: Item, tags: ReadonlyMap<string, string>, lineTag: string): Item {
-  const said = item.meets?.toLowerCase()
-  const tag =
-    said === undefined ? undefined : (tags.get(said) ?? tags.get(`${lineTag.toLowerCase()}/${said}`))
-  return tag === undefined ? item : { ...item, meets: tag }
+  if (item.meets === undefined) return item
+  const part = partMeant(item.meets)
+  const said = part.toLowerCase()
+  const tag = tags.get(said) ?? tags.get(`${lineTag.toLowerCase()}/${said}`)
+  return tag === undefined ? item : { ...item, meets: tag + item.meets.slice(part.length) }
 }
 /** What other lines say of parts that have other tags now. */
 function renamedElsewhere(state: JobState, line: Line, tags: ReadonlyMap<string, string>): Edit[] {

@@ -1,6 +1,6 @@
 import type { Item, Line } from '../../log/state.js'
 import { hasBranch } from '../../parts/ends.js'
-import { branchEnd, neighbours, rootOf } from '../../parts/neighbours.js'
+import { branchEnd, fittingAt, neighbours, partMeant, rootOf } from '../../parts/neighbours.js'
 import { elbowAngle } from '../../parts/vocabulary.js'
 import type { Code } from '../../sources/wording.js'
 import { type Course, courseOf, fallen } from '../../space/heading.js'
@@ -145,7 +145,7 @@ class Walk {
     const { course } = before
     const heading = fallen(course.way, before.falls)
     if (item.bend) return this.bent(item, after, { node, course, falls })
-    const length = this.lengthOf(item, from, after, heading)
+    const length = this.lengthOf(item, from, fittingAt(this.line.items, item, 1), heading)
     const atMm = plus(from.atMm, times(heading, length.mm))
     return this.arrive(item, after, { node, course, falls }, atMm, from.known && length.known, {
       lengthMm: length.mm,
@@ -176,7 +176,12 @@ class Walk {
   private bent(item: Item, after: Item | null, before: Here & { course: Course }): Here {
     const from = this.nodes[before.node] as SpaceNode
     const { legsMm } = item.bend as NonNullable<Item['bend']>
-    const more = lengthBetween({ ...item, measuredMm: 0 }, from.fitting, after, this.reaches)
+    const more = lengthBetween(
+      { ...item, measuredMm: 0 },
+      from.fitting,
+      fittingAt(this.line.items, item, 1),
+      this.reaches,
+    )
     if (more.mm === null) this.fault(item, more.lacks, false, { fitting: more.fitting ?? '' })
     const lengths = [...legsMm]
     lengths[0] = (lengths[0] ?? 0) + (more.firstMm ?? 0)
@@ -272,8 +277,9 @@ class Walk {
   /** Puts a node where it is said to be: the way goes on from there. */
   private meet(node: number, { name, item }: { name: string; item: Item }): void {
     const reached = this.nodes[node] as SpaceNode
-    const own = this.byTag.get(name.toLowerCase())
-    const place = own === node ? null : this.placeOf(name, this.ownPlace)
+    const part = partMeant(name)
+    const own = this.byTag.get(part.toLowerCase())
+    const place = own === node ? null : this.placeOf(part, this.ownPlace)
     if (!place) return this.fault(item, 'space-no-such-place', true, { name })
     this.meets.push({ node, name, own: own ?? null, item, reachedMm: reached.known ? reached.atMm : null })
     const known = own === undefined ? true : (this.nodes[own] as SpaceNode).known

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HEADINGS, levelText } from '@jugalis/core'
+import { DIRECTIONS, levelText } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -87,7 +87,7 @@ const putAway = (id: string, name: string): Promise<string[]> =>
     />
     <label for="point-heading">{{ word('space-point-heading') }}</label>
     <select id="point-heading" v-model="typed.heading" class="choose">
-      <option v-for="name in ['', ...Object.keys(HEADINGS)]" :key="name" :value="name">
+      <option v-for="name in ['', ...Object.keys(DIRECTIONS)]" :key="name" :value="name">
         {{ word('space-heading', { name }) }}
       </option>
     </select>
