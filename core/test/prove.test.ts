@@ -43,7 +43,7 @@ describe('what a section holds and may take', () => {
     const stops = stopsForTest(foldJob(log.events), SECTION, 9, 'water', T0 + 20 * H)
     expect(stops.map((s) => [s.code, isHardStop(s)])).toEqual([['stop-over-rating', true]])
     expect(leftStops(stops, [{ code: 'stop-over-rating', reason: 'because' }])).toHaveLength(1)
-    expect(endsOf(sectionIn(log), 9)?.atLowBar).toBeCloseTo(10.177, 3)
+    expect(endsOf(foldJob(log.events), sectionIn(log), 9)?.atLowBar).toBeCloseTo(10.177, 3)
     log.put(
       'part-set',
       { sectionId: SECTION, partId: 'u', name: 'union', kind: 'union', ratingBar: 10, gone: true },

@@ -43,6 +43,11 @@ export const PROVE_PLAN = {
   'prove-change-the-plan': 'Change the plan…',
   'prove-test': 'Test',
   'prove-at-the-gauge-held': '{bar} at the gauge, held {holdS, number, duration}, at most {fine} lost',
+  'prove-heights': 'Heights',
+  'prove-height-is':
+    '{of, select, gauge {gauge} low {lowest} other {highest}} {level} ({from, select, line {as the line lies} other {typed}})',
+  'prove-lies-between':
+    'As the line lies it is between {low} and {high}. A height that is typed counts instead of it.',
   'prove-static-head': 'Static head',
   'prove-then-at-the-lowest': 'then {low} at the lowest point, {high} at the highest',
   'prove-the-gauge-may-show':

@@ -9,7 +9,7 @@ import { type Judgement } from '../verdict/judge.js'
 import { correctedCourse, flagsOf, judgeRun, seriesOf } from '../test-run/test-so-far.js'
 import { saysOf } from './verdict-sentence.js'
 import { limitsOf } from '../test-plan/limits.js'
-import { planOf } from '../test-plan/section.js'
+import { planOf } from '../test-plan/section-plan.js'
 import { heldPart } from '../test-plan/stages.js'
 import { testPlan, TEST_RULES, type TestRuleId } from '../test-plan/rules.js'
 

@@ -6,7 +6,8 @@ import type { JobState, Line, Section, SectionPlan } from '../../log/state.js'
 import { headBar } from './water-column.js'
 import { isPlastic } from '../../methods/joinable.js'
 import { deratingFactor, pipeRating } from './rating.js'
-import { planOf } from './section.js'
+import { heightsOf } from './heights.js'
+import { planOf } from './section-plan.js'
 
 export interface Limit {
   name: string
@@ -24,6 +25,7 @@ export interface Limit {
  */
 export function limitsOf(state: JobState, section: Section): Limit[] {
   const plan = planOf(section)
+  const { gaugeM, lowM } = heightsOf(state, section)
   const places = jointPlaces(state)
   const lines = new Map<string, Line>()
   const pipes = new Map<string, Walls>()
@@ -40,9 +42,9 @@ export function limitsOf(state: JobState, section: Section): Limit[] {
     plan.temperatureC === null ? 1 : factorAt(material, plan.temperatureC)
   const plastic = smallest([1, ...[...pipes.values()].map((pipe) => factorOf(pipe.material))])
   const below = (atM: number | null): number => {
-    if (plan.gaugeM === null || plan.medium !== 'water') return 0
-    const at = atM ?? plan.lowM
-    return at === null ? 0 : headBar(plan.gaugeM - at)
+    if (gaugeM === null || plan.medium !== 'water') return 0
+    const at = atM ?? lowM
+    return at === null ? 0 : headBar(gaugeM - at)
   }
   const limit = (name: string, ratingBar: number, factor: number, atM: number | null): Limit => ({
     name,

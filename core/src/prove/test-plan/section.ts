@@ -4,28 +4,13 @@ import { pieceCut } from '../../line/piece.js'
 import { outsideDiameterMm, parseSize } from '../../sizes/size.js'
 import { wallMm } from '../../sizes/walls.js'
 import { jointPlaces } from '../../joint/lookup.js'
-import type { JobState, Section, SectionPlan } from '../../log/state.js'
+import type { JobState, Section } from '../../log/state.js'
+import { heightsOf } from './heights.js'
+import { planOf } from './section-plan.js'
 import { atEnds } from './water-column.js'
 import { stretchPerBar, stuffOf } from '../verdict/physics/pipe.js'
 import { waterSqueeze } from '../verdict/physics/water.js'
 import type { TestSeries } from '../verdict/series.js'
-
-export const NO_PLAN: SectionPlan = {
-  rule: null,
-  designBar: null,
-  medium: 'water',
-  temperatureC: null,
-  gaugeM: null,
-  lowM: null,
-  highM: null,
-  axial: null,
-  airPct: null,
-  stressRatio: null,
-  valve: null,
-  keep: null,
-}
-/** The plan of a section's test; nothing chosen where it has none yet. */
-export const planOf = (section: Section): SectionPlan => section.plan ?? NO_PLAN
 
 /** Pipe of one kind in a section. */
 export interface PipeRun {
@@ -123,9 +108,14 @@ export function physicsOf(
   }
 }
 
-/** Pressures at both ends of a section while the gauge shows one; null until heights are said, or for gas. */
-export function endsOf(section: Section, gaugeBar: number): { atLowBar: number; atHighBar: number } | null {
-  const { gaugeM, lowM, highM, medium } = planOf(section)
+/** Pressures at both ends of a section while the gauge shows one; null until heights are known, or for gas. */
+export function endsOf(
+  state: JobState,
+  section: Section,
+  gaugeBar: number,
+): { atLowBar: number; atHighBar: number } | null {
+  const { medium } = planOf(section)
+  const { gaugeM, lowM, highM } = heightsOf(state, section)
   return medium === 'water' && gaugeM !== null && lowM !== null && highM !== null
     ? atEnds(gaugeBar, { gaugeM, lowM, highM })
     : null

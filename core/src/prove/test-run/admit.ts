@@ -77,7 +77,7 @@ export function stopsForTest(
         (gate.id === 'leak-check' && !check))
     )
       stops.push(msg('stop-gate-open', { gate: gate.id }))
-  if (check) append(stops, tooLow(answer, bar, medium))
+  if (check) append(stops, tooLow(state, answer, bar, medium))
   if (more.gauge) append(stops, gaugeStops(more.gauge, bar, more.today))
   if (!answer.joints.length) stops.push(msg('section-empty'))
   return stops
@@ -88,8 +88,8 @@ export const isLeakCheck = (rule: string | null | undefined): boolean =>
   rule?.startsWith('press-leak-check') ?? false
 /** Least pressure at the highest fitting at which an unpressed joint shows, bar. Source: `cp-press-leak-check`. */
 const LEAST_AT_TOP = { water: 1.0342, gas: 0.0345 }
-function tooLow(answer: SectionAnswer, bar: number, medium: string): Msg[] {
-  const atHighBar = endsOf(answer.section, bar)?.atHighBar ?? bar
+function tooLow(state: JobState, answer: SectionAnswer, bar: number, medium: string): Msg[] {
+  const atHighBar = endsOf(state, answer.section, bar)?.atHighBar ?? bar
   const least = medium === 'water' ? LEAST_AT_TOP.water : LEAST_AT_TOP.gas
   return atHighBar < least - SAME_BAR ? [msg('stop-check-too-low', { bar: atHighBar, least })] : []
 }

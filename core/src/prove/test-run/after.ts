@@ -1,7 +1,8 @@
 import type { Msg } from '../../methods/method.js'
 import { msg } from '../../sources/source.js'
 import type { JobState, Section } from '../../log/state.js'
-import { contentsOf, planOf } from '../test-plan/section.js'
+import { planOf } from '../test-plan/section-plan.js'
+import { contentsOf } from '../test-plan/section.js'
 import type { Code } from '../../sources/wording.js'
 
 /** What may follow a test: each has its sentence, `after-` and its name. */

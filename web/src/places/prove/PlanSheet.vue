@@ -1,11 +1,22 @@
 <script setup lang="ts">
-import { USUAL, type Section, TEST_RULES, type TestRuleId, contentsOf, planOf, testPlan } from '@jugalis/core'
+import {
+  USUAL,
+  type Section,
+  TEST_RULES,
+  type TestRuleId,
+  contentsOf,
+  heightsOf,
+  levelText,
+  planOf,
+  testPlan,
+} from '@jugalis/core'
 import { ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
 import { computed, reactive, ref } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
+import HeightFields from './HeightFields.vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
@@ -17,6 +28,11 @@ const props = defineProps<{ section: Section }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const plan = planOf(props.section)
+/** Where the line lies: counts where nothing is typed. */
+const lies = heightsOf(job.state, {
+  ...props.section,
+  plan: { ...plan, gaugeM: null, lowM: null, highM: null },
+})
 const text = (n: number | null): string => (n === null ? '' : String(n))
 const typed = reactive({
   rule: plan.rule ?? 'custom',
@@ -41,6 +57,7 @@ const given = reactive<Record<Given, number | null>>({
   low: mm(plan.lowM),
   high: mm(plan.highM),
 })
+const levelOf = (metres: number): string => levelText(metres * 1000, job.reader)
 const tried = ref(false)
 const fault = ref('')
 const read = (text: string): number | null => {
@@ -135,12 +152,6 @@ const PRESSURES: readonly (readonly [Given, string])[] = [
   ['test', word('prove-test-at-the-gauge')],
   ['drop', word('prove-fall-allowed')],
 ]
-/** Any height may be meant: there is none to ask about. */
-const HEIGHTS: readonly (readonly [Given, string])[] = [
-  ['gauge', word('prove-gauge-height')],
-  ['low', word('prove-lowest-point')],
-  ['high', word('prove-highest-point')],
-]
 </script>
 
 <template>
@@ -226,15 +237,7 @@ const HEIGHTS: readonly (readonly [Given, string])[] = [
       ]"
     />
     <div class="grid">
-      <QuantityField
-        v-for="[key, label] in HEIGHTS"
-        :key="key"
-        v-model="given[key]"
-        :label="label"
-        as="distance"
-        :least="-1e6"
-        :most="1e6"
-      />
+      <HeightFields :given="given" :lies="lies" @height="(of, mm) => (given[of] = mm)" />
       <QuantityField
         v-model="given.temperature"
         :label="word('prove-pipe-at-the-test')"
@@ -260,6 +263,9 @@ const HEIGHTS: readonly (readonly [Given, string])[] = [
           placeholder="V-12"
       /></label>
     </div>
+    <p v-if="lies.lowM !== null && lies.highM !== null" class="why">
+      {{ word('prove-lies-between', { low: levelOf(lies.lowM), high: levelOf(lies.highM) }) }}
+    </p>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <button type="button" class="button main" @click="save">{{ word('prove-set-the-plan') }}</button>
   </Sheet>

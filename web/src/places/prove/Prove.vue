@@ -90,7 +90,7 @@ const hooks = computed(() => {
 const head = computed(() => {
   const now = answer.value
   if (!now) return null
-  const ends = endsOf(now.section, now.section.testBar)
+  const ends = endsOf(job.state, now.section, now.section.testBar)
   return ends
     ? word('prove-at-the-lowest-point', {
         bar: bar(now.section.testBar),

@@ -38,6 +38,7 @@ function testRows(section: Section, figures: Figures, { bar, fine }: Printed): P
       word('prove-static-head'),
       ends && word('prove-then-at-the-lowest', { low: fine(ends.atLowBar), high: fine(ends.atHighBar) }),
     ),
+    ...row(word('prove-heights'), figures.heights.value),
   ]
 }
 function weakestRows(figures: Figures, { bar, fine }: Printed): PlanRow[] {

@@ -1,4 +1,5 @@
 import {
+  type Reader,
   type SectionAnswer,
   type TestPlan,
   type TestRuleId,
@@ -6,6 +7,8 @@ import {
   endsOf,
   fillOf,
   gaugeRange,
+  heightsOf,
+  levelText,
   limitsOf,
   planOf,
   storedEnergy,
@@ -13,7 +16,31 @@ import {
 } from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useJob } from '../../stores/job'
+import { word } from '../../words/word'
 
+const METRE_MM = 1000
+/** Heights that head is reckoned from, and where each comes from: nothing where none is known. */
+function heightsSaid({ gaugeM, lowM, highM, from }: ReturnType<typeof heightsOf>, reader: Reader): string {
+  return (
+    [
+      ['gauge', gaugeM],
+      ['low', lowM],
+      ['high', highM],
+    ] as const
+  )
+    .flatMap(([of, metres]) =>
+      metres === null
+        ? []
+        : [
+            word('prove-height-is', {
+              of,
+              level: levelText(metres * METRE_MM, reader),
+              from: from[of] ?? '',
+            }),
+          ],
+    )
+    .join(', ')
+}
 /** What the plan of a section's test comes to: figures of the rule, what it holds, what it may take. */
 export function useProve(answer: ComputedRef<SectionAnswer | null>) {
   const job = useJob()
@@ -38,7 +65,12 @@ export function useProve(answer: ComputedRef<SectionAnswer | null>) {
     return 'missing' in made ? null : made
   })
   const filling = computed(() => (contents.value ? fillOf(contents.value) : null))
-  const ends = computed(() => (section.value ? endsOf(section.value, section.value.testBar) : null))
+  const ends = computed(() =>
+    section.value ? endsOf(job.state, section.value, section.value.testBar) : null,
+  )
+  const heights = computed(() =>
+    section.value ? heightsSaid(heightsOf(job.state, section.value), job.reader) : '',
+  )
   const gauge = computed(() => (section.value ? gaugeRange(section.value.testBar) : null))
   const energy = computed(() => {
     const own = section.value
@@ -47,5 +79,5 @@ export function useProve(answer: ComputedRef<SectionAnswer | null>) {
       ? storedEnergy(held.litres / 1000, own.testBar)
       : null
   })
-  return { section, contents, limits, rule, filling, ends, gauge, energy }
+  return { section, contents, limits, rule, filling, ends, heights, gauge, energy }
 }
