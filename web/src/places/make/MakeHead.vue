@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { JointFacts } from '@jugalis/core'
+import { type JointFacts, alignmentOf } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import JointGlyph from '../../tapes/JointGlyph.vue'
@@ -41,6 +41,14 @@ const part = computed(() => {
   const { part } = props.facts.place
   return part.type === 'piece' ? 'none' : `${named(part.fitting ?? '')} ${part.tag}`
 })
+/** How the fitting is turned on its pipe, where the line has its place in the building. */
+const turned = computed(() => {
+  const found = alignmentOf(job.state, props.facts.place)
+  if (!found) return ''
+  const [one = '', two = ''] = found.towards
+  const { fitting, what, clock } = found
+  return word('make-stands', { tag: fitting.tag, what, one, two, clock: clock ?? 0 })
+})
 /** How it is made, where that is not how its line usually is. */
 const way = computed(() => {
   const { method, place } = props.facts
@@ -64,6 +72,7 @@ const way = computed(() => {
         word('make-all-joints')
       }}</RouterLink>
     </p>
+    <p v-if="turned" class="turned">{{ turned }}</p>
     <h1 :class="{ late: phase === 'late' || phase === 'failed' }">{{ headline }}</h1>
     <p class="sr" role="status">{{ announced }}</p>
     <p class="why">
@@ -90,6 +99,10 @@ const way = computed(() => {
   align-items: center;
   gap: 9px;
   font-size: 17px;
+}
+.turned {
+  margin: 0;
+  font-weight: 600;
 }
 .all {
   margin-inline-start: auto;

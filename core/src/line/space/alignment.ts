@@ -1,0 +1,69 @@
+import type { JointPlace } from '../../joint/lookup.js'
+import type { Item, JobState } from '../../log/state.js'
+import { endMet } from '../../parts/neighbours.js'
+import { HEADINGS, type HeadingName } from '../../space/heading.js'
+import { type Vector, cross, dot, minus, times, unit } from '../../space/vector.js'
+import { lineInSpace } from './in-job.js'
+
+/** How a fitting stands on its pipe: where what is beside the pipe's axis points. */
+export interface Alignment {
+  fitting: Item
+  /** What points: its branch, or its other end. */
+  what: 'branch' | 'end'
+  /** Where to, by one or two names. */
+  towards: readonly HeadingName[]
+  /** Looking along the pipe into the fitting, 12 is up; null on a pipe that goes straight up or down. */
+  clock: number | null
+}
+/** A direction has a part along an axis from this on. */
+const SHARE = 0.25
+/** Names of a direction, the strongest first. */
+function namesOf(way: Vector): HeadingName[] {
+  return (Object.keys(HEADINGS) as HeadingName[])
+    .map((name) => ({ name, share: dot(way, HEADINGS[name]) }))
+    .filter(({ share }) => share > SHARE)
+    .sort((a, b) => b.share - a.share)
+    .slice(0, 2)
+    .map(({ name }) => name)
+}
+
+/**
+ * How the fitting of a joint is turned about its pipe before it is fixed: marked on socket and pipe, the marks meet. Null
+ * where nobody said where the line lies, or where nothing of the fitting leaves the pipe's axis.
+ */
+export function alignmentOf(state: JobState, place: JointPlace): Alignment | null {
+  const { part, fitting, line, end } = place
+  if (!fitting) return null
+  const space = lineInSpace(state, line)
+  const node = space.nodes[space.nodeOf.get(fitting.id) ?? -1]
+  const number = space.nodes.findIndex((one) => one === node)
+  if (!node || number < 0) return null
+  const into = space.legs[space.inTo[number] ?? -1]?.heading ?? null
+  const met = endMet(part, end, fitting)
+  const out = [into && times(into, -1), node.way, node.branches[2] ?? null, node.branches[3] ?? null]
+  const own = out[met]
+  if (!own) return null
+  const axis = times(own, -1)
+  const order = met >= 2 ? [1, 0] : [2, met === 0 ? 1 : 0]
+  for (const at of order) {
+    const way = out[at]
+    const aside = way && unit(minus(way, times(axis, dot(way, axis))))
+    if (way && aside && Math.abs(dot(way, axis)) < 0.999)
+      return {
+        fitting,
+        what: at >= 2 ? 'branch' : 'end',
+        towards: namesOf(way),
+        clock: clockOf(axis, aside),
+      }
+  }
+  return null
+}
+/** Hours on a clock face seen along an axis, to the half hour; null where the axis is upright. */
+function clockOf(axis: Vector, aside: Vector): number | null {
+  const up = unit(minus(HEADINGS.up, times(axis, axis[2])))
+  if (!up || Math.abs(axis[2]) > 0.999) return null
+  const right = cross(axis, up)
+  const hours = (Math.atan2(dot(aside, right), dot(aside, up)) * 6) / Math.PI
+  const half = Math.round(((hours + 12) % 12) * 2) / 2
+  return half < 0.5 ? 12 : half
+}
