@@ -61,6 +61,37 @@ export const LINES: readonly DemoLine[] = [
     name: 'Acid dosing, containment',
     entries: ['elbow 90 63', '1400 c-c', 'tee', '620 c-c', 'elbow 90'],
   },
+  {
+    tag: 'QR',
+    name: 'Quarantine ring main, round the room',
+    entries: [
+      'from +2.600 north',
+      'elbow 90 63 east',
+      '2400 c-c',
+      'tee branch down',
+      'branch',
+      '1400 c-c',
+      'valve 63 tag V11',
+      '..',
+      '1800 c-c',
+      'elbow 90 south',
+      '1350 c-c',
+      'tee branch down',
+      'branch',
+      '900 c-c',
+      'valve 63 tag V12',
+      '..',
+      '1350 c-c',
+      'elbow 90 west',
+      '1800 c-c',
+      'union',
+      '2402 c-c',
+      'elbow 90 north',
+      // Measured as rooms are: it comes back to within 3 mm.
+      '2698 c-c',
+      'to QR/F01',
+    ],
+  },
 ]
 export const CARRIER = {
   inside: 'AD',
@@ -88,6 +119,9 @@ export const TAKE_OFFS: readonly (readonly [
   ['valve', 'd22', null, 31],
   ['elbow 90', 'd63', null, 70],
   ['tee', 'd63', null, 70],
+  ['tee branch', 'd63', null, 70],
+  ['valve', 'd63', null, 88],
+  ['union', 'd63', null, 52],
 ]
 export const RATING_BAR = 16
 export const SECTION = { workingBar: 8, testBar: 12, holdS: 3600, allowedDropBar: 0.2 } as const

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { type LineInSpace, VIEWS } from '@jugalis/core'
-import { computed, ref, toRef } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { usePaintedLater } from '../after-paint'
+import { LARGE_LINE } from '../places/set-out/use-drawn'
 import { useHand } from '../places/set-out/use-hand'
 import { useJob } from '../stores/job'
 import { saveSvg } from '../tapes/save-svg'
@@ -28,8 +30,13 @@ const svg = ref<SVGSVGElement>()
 const width = useWidth(box)
 const wholeScreen = useWholeScreen(box)
 const { whole } = wholeScreen
+/** Of a long line the list is shown first, and the drawing follows. */
+const shown = usePaintedLater(
+  () => props.space,
+  (space) => space.line.items.length > LARGE_LINE,
+)
 const height = computed(() => (whole.value ? window.innerHeight - 90 : narrow.value ? 340 : 470))
-const { look, drawn, turn } = useSpaceView(toRef(props, 'space'), width, height)
+const { look, drawn, turn } = useSpaceView(shown, width, height)
 const sight = useSight(
   computed(() => drawn.value.box),
   width,

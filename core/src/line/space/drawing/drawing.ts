@@ -79,7 +79,7 @@ export function drawLine(
 ): LineDrawn {
   const scale = fitted(scaled ? toScale(space) : { places: stretched(space), perMm: null }, view, within)
   const flats = scale.places.map((place) => project(place, view))
-  const room = new Room()
+  const room = new Room(flats)
   const legs = space.legs.flatMap((leg): DrawnLeg[] => drawnLeg(leg, flats, space, scale.perMm, view))
   for (const leg of legs) room.takeLine(leg.points, 4)
   const symbols = drawnSymbols(space, flats, view)

@@ -1,4 +1,4 @@
-import RBush from 'rbush'
+import { greatest, smallest } from '../../../units/extent.js'
 import type { Flat } from './view.js'
 
 /** A rectangle of a drawing. */
@@ -45,42 +45,88 @@ export function textBox([x, y]: Flat, text: string, size: number): Box {
   return { minX: x - halfWide, minY: y - halfHigh, maxX: x + halfWide, maxY: y + halfHigh }
 }
 
-/** What stands in a drawing already: nothing else is put over it. */
+/** Width of a cell of the raster that keeps what is taken, drawing units. */
+const CELL = 4
+/** Beyond what is drawn texts may stand so far off. */
+const BORDER = 240
+
+/** What stands in a drawing already: nothing else is put over it. Kept as a raster: asked far more often than changed. */
 export class Room {
-  private readonly tree = new RBush<Box>()
+  private readonly left: number
+  private readonly top: number
+  private readonly wide: number
+  private readonly high: number
+  private readonly taken: Uint8Array
+  /** @param drawn points of the drawing: room is kept for them and round them. */
+  constructor(drawn: readonly Flat[]) {
+    const side = (at: 0 | 1): [number, number] => {
+      const list = drawn.map((point) => point[at])
+      return list.length ? [smallest(list) - BORDER, greatest(list) + BORDER] : [0, 0]
+    }
+    const [[left, right], [top, bottom]] = [side(0), side(1)]
+    this.left = left
+    this.top = top
+    this.wide = Math.max(1, Math.ceil((right - left) / CELL))
+    this.high = Math.max(1, Math.ceil((bottom - top) / CELL))
+    this.taken = new Uint8Array(this.wide * this.high)
+  }
+  /** Goes over the cells that a rectangle touches; nothing where it does not lie within. */
+  private rows(
+    minX: number,
+    minY: number,
+    maxX: number,
+    maxY: number,
+    row: (from: number, to: number) => boolean,
+  ): boolean {
+    const x0 = Math.floor((minX - this.left) / CELL)
+    const x1 = Math.ceil((maxX - this.left) / CELL)
+    const y0 = Math.floor((minY - this.top) / CELL)
+    const y1 = Math.ceil((maxY - this.top) / CELL)
+    if (x0 < 0 || y0 < 0 || x1 > this.wide || y1 > this.high) return false
+    for (let y = y0; y < y1; y++) if (!row(y * this.wide + x0, y * this.wide + x1)) return false
+    return true
+  }
+  private readonly fill = (from: number, to: number): boolean => {
+    // A loop: the built-in fill takes longer for the few cells of a row.
+    for (let at = from; at < to; at++) this.taken[at] = 1
+    return true
+  }
+  private readonly isEmpty = (from: number, to: number): boolean => {
+    for (let at = from; at < to; at++) if (this.taken[at]) return false
+    return true
+  }
   /** Takes room. */
   take(boxes: readonly Box[]): void {
-    this.tree.load([...boxes])
+    for (const box of boxes) this.rows(box.minX, box.minY, box.maxX, box.maxY, this.fill)
   }
-  free = (box: Box): boolean => !this.tree.collides(box)
+  free = (box: Box): boolean => this.rows(box.minX, box.minY, box.maxX, box.maxY, this.isEmpty)
   /** Takes the room of a line in small boxes, so that what stands beside a slanting one is free. */
   takeLine(points: readonly Flat[], half: number): void {
-    this.take(lineBoxes(points, half))
+    this.along(points, half, this.fill)
   }
-  isFree = (points: readonly Flat[], half: number): boolean => lineBoxes(points, half).every(this.free)
-}
-const STEP = 8
-function lineBoxes(points: readonly Flat[], half: number): Box[] {
-  const out: Box[] = []
-  points.forEach((to, i) => {
-    const from = points[i - 1]
-    if (!from) return
-    const steps = Math.max(1, Math.ceil(Math.hypot(to[0] - from[0], to[1] - from[1]) / STEP))
-    for (let step = 0; step < steps; step++) {
-      const [a, b] = [step / steps, (step + 1) / steps].map((share): Flat => [
-        from[0] + (to[0] - from[0]) * share,
-        from[1] + (to[1] - from[1]) * share,
-      ]) as [Flat, Flat]
-      out.push({
-        minX: Math.min(a[0], b[0]) - half,
-        minY: Math.min(a[1], b[1]) - half,
-        maxX: Math.max(a[0], b[0]) + half,
-        maxY: Math.max(a[1], b[1]) + half,
-      })
+  isFree = (points: readonly Flat[], half: number): boolean => this.along(points, half, this.isEmpty)
+  private along(points: readonly Flat[], half: number, row: (from: number, to: number) => boolean): boolean {
+    for (let i = 1; i < points.length; i++) {
+      const [[fromX, fromY], [toX, toY]] = [points[i - 1] as Flat, points[i] as Flat]
+      const steps = Math.max(1, Math.ceil(Math.hypot(toX - fromX, toY - fromY) / STEP))
+      const [stepX, stepY] = [(toX - fromX) / steps, (toY - fromY) / steps]
+      for (let step = 0; step < steps; step++) {
+        const [x, y] = [fromX + stepX * step, fromY + stepY * step]
+        const good = this.rows(
+          Math.min(x, x + stepX) - half,
+          Math.min(y, y + stepY) - half,
+          Math.max(x, x + stepX) + half,
+          Math.max(y, y + stepY) + half,
+          row,
+        )
+        if (!good) return false
+      }
     }
-  })
-  return out
+    return true
+  }
 }
+/** Length of the boxes that a line is covered with. */
+const STEP = 12
 
 /**
  * Places texts one after another, each as near to its point as there is room: none lies over another, or over what stands
