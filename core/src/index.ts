@@ -108,6 +108,7 @@ export {
   closingWays,
 } from './line/space/closing-ways.js'
 export { type Alignment, alignmentOf } from './line/space/alignment.js'
+export { type FallFault, fallFaults } from './line/space/fall-rule.js'
 export { withSpace } from './line/space/edits.js'
 export { levelText, standsText } from './line/space/said.js'
 export type { ClosingError, Suspect } from './line/space/closing.js'

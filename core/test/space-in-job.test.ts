@@ -68,6 +68,27 @@ describe('a line of a job in space', () => {
       b.line.items.map((i) => entryText(i, METRIC)),
     )
   })
+  it('a fall said in a branch is of the branch alone', () => {
+    const b = bench(
+      'from +2.000 east',
+      'tee 63 branch north',
+      'branch',
+      'fall 1:40',
+      '400',
+      'cap',
+      '..',
+      '400',
+      'cap',
+    )
+    expect(lineInSpace(b.state, b.line).legs.map((leg) => Number((0 - leg.heading[2]).toFixed(4)))).toEqual([
+      0.025, 0,
+    ])
+    expect(entryText(b.item('Q2/F01'), METRIC)).toBe('tee 63 branch north; branch fall 1:40')
+    b.take(retyped(b.line, b.item('Q2/F01'), 'tee 63 branch north; fall 1:100', b.shop, METRIC))
+    expect(lineInSpace(b.state, b.line).legs.map((leg) => Number((0 - leg.heading[2]).toFixed(4)))).toEqual([
+      0.01, 0.01,
+    ])
+  })
   it('a piece to a level is as long as it takes, and stays so when what is before it changes', () => {
     const b = bench('from +2.400 up', 'elbow 90 63 east', '800', 'elbow 90 up', 'to +3.150', 'elbow 90 east')
     expect(b.item('Q2/P02').measuredMm).toBeCloseTo(750, 9)
@@ -98,7 +119,14 @@ describe('a line of a job in space', () => {
     // The joint is made like any other, and goes where the pipe no longer comes back.
     b.take(retyped(b.line, b.item('Q2/P04'), '1500', b.shop, METRIC))
     expect(b.item('Q2/P04').joints[1]).toBeNull()
-    const tee = bench('from +2.000 east', 'tee 63 branch north', '2000', 'elbow 90 north', '1500', 'elbow 90 west')
+    const tee = bench(
+      'from +2.000 east',
+      'tee 63 branch north',
+      '2000',
+      'elbow 90 north',
+      '1500',
+      'elbow 90 west',
+    )
     expect(tee.type('2000', 'elbow 90 south', '1500; to F01 branch')).toBe('ok')
     expect(tee.joints().at(-1)).toMatch(/P04>F01 branch$/)
     // A way in that is taken is no free end.

@@ -78,7 +78,8 @@ export function setOut(
     for (const item of line.items) {
       const was = had.get(item.id)
       if (!was) entryOf.set(item.id, at)
-      else if (was.meets !== item.meets || was.falls !== item.falls) laterOf.set(item.id, at)
+      else if (was.meets !== item.meets || was.falls !== item.falls || was.branchFalls !== item.branchFalls)
+        laterOf.set(item.id, at)
     }
   })
   return { line, entryOf, laterOf }

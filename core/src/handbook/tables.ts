@@ -3,7 +3,9 @@ import { allRecords, recordOf } from '../methods/sources.js'
 import type { Source } from '../sources/records.js'
 import type { TableFile } from '../sources/table.js'
 import ARMS from '../line/laying/tables/arms.json' with { type: 'json' }
+import CONDENSATE_FALLS from '../line/laying/tables/condensate-falls.json' with { type: 'json' }
 import DENSITIES from '../line/laying/tables/densities.json' with { type: 'json' }
+import DRAIN_FALLS from '../line/laying/tables/drain-falls.json' with { type: 'json' }
 import GROWTH from '../line/laying/tables/growth.json' with { type: 'json' }
 import HANGERS from '../line/laying/tables/hangers.json' with { type: 'json' }
 import MODULI from '../line/laying/tables/moduli.json' with { type: 'json' }
@@ -45,7 +47,9 @@ import PRESS_TUBE_WALLS from '../sizes/tables/press-tube-walls.json' with { type
 /** Tables that no single method owns; a test looks whether each file is here. */
 const SHARED: readonly TableFile[] = [
   ARMS,
+  CONDENSATE_FALLS,
   DENSITIES,
+  DRAIN_FALLS,
   GROWTH,
   HANGERS,
   MODULI,

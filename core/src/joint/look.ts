@@ -51,6 +51,15 @@ export function lookOf(facts: JointFacts, nowS: number, targetBar: number, teste
   }
 }
 
+/**
+ * What a joint looks like at another time, by what is known now: before it was home it was not made yet; later it is set and
+ * cures as its clocks say. @param facts of now.
+ */
+export const lookAt = (facts: JointFacts, atS: number, targetBar: number, tested: boolean): JointLook =>
+  facts.homeAtS !== null && atS < facts.homeAtS
+    ? { glyph: 'planned', word: msg('state-planned'), inspected: false, look: false, life: facts.lifeNo }
+    : lookOf(facts, atS, targetBar, tested)
+
 /** How far a cure has come, the most first. */
 const CURE_QUARTERS = [
   [0.75, 'cure75'],

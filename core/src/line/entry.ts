@@ -177,6 +177,7 @@ export function entryText(item: Item, reader: Reader, before: Beside = {}): stri
     main,
     ...(item.meets ? [`to ${item.meets}`] : []),
     ...(item.falls === undefined ? [] : [fallText(item.falls)]),
+    ...(item.branchFalls === undefined ? [] : [`branch ${fallText(item.branchFalls)}`]),
   ].join('; ')
 }
 function partText(item: Item, reader: Reader, before: Beside): string {

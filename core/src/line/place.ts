@@ -77,14 +77,12 @@ function placeIn(
   cursor: Cursor,
   shop: Shop,
 ): Placed {
-  if (entry.type === 'stands')
-    return {
-      ok: true,
-      edits: [{ kind: 'line-stands', data: { stands: entry.stands } }],
-      items: line.items,
-      stands: entry.stands,
-      cursor,
-    }
+  if (entry.type === 'stands') {
+    // What it carries is said elsewhere, and stays.
+    const carries = line.stands?.carries
+    const stands = { ...entry.stands, ...(carries ? { carries } : {}) }
+    return { ok: true, edits: [{ kind: 'line-stands', data: { stands } }], items: line.items, stands, cursor }
+  }
   const here = standing(line, cursor)
   if (!here && entry.type === 'falls' && line.stands)
     return placeIn(
@@ -94,7 +92,12 @@ function placeIn(
       shop,
     )
   if (!here) return no('entry-no-fitting')
-  const next: Item = entry.type === 'falls' ? { ...here, falls: entry.falls } : { ...here, meets: entry.name }
+  const next: Item =
+    entry.type === 'meets'
+      ? { ...here, meets: entry.name }
+      : cursor.branch || entry.branch
+        ? { ...here, branchFalls: entry.falls }
+        : { ...here, falls: entry.falls }
   const settled = settle(
     line,
     line.items.map((i) => (i === here ? next : i)),

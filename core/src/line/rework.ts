@@ -87,13 +87,13 @@ export function retyped(line: Line, item: Item, typed: string, shop: Shop, reade
   const [main = '', ...more] = typed.split(';').filter((one) => one.trim())
   const entry = parseEntry(main, reader, sizesHere(line, item.way))
   if (!entry.ok) return entry
-  const { meets: _meets, falls: _falls, ...rest } = item
-  const said: Pick<Item, 'meets' | 'falls'> = {}
+  const { meets: _meets, falls: _falls, branchFalls: _branch, ...rest } = item
+  const said: Pick<Item, 'meets' | 'falls' | 'branchFalls'> = {}
   for (const text of more) {
     const own = parseEntry(text, reader)
     if (!own.ok) return own
     if (own.type === 'meets') said.meets = own.name
-    else if (own.type === 'falls') said.falls = own.falls
+    else if (own.type === 'falls') said[own.branch ? 'branchFalls' : 'falls'] = own.falls
     else return no('entry-not-understood', { text: text.trim() })
   }
   return changeTo(line, { ...rest, ...said }, entry, shop)

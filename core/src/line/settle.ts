@@ -54,6 +54,7 @@ export const itemData = (item: Item): Record<string, unknown> => ({
   ...(item.way ? { way: item.way } : {}),
   ...(item.heading ? { heading: item.heading } : {}),
   ...(item.falls === undefined ? {} : { falls: item.falls }),
+  ...(item.branchFalls === undefined ? {} : { branchFalls: item.branchFalls }),
   ...(item.meets ? { meets: item.meets } : {}),
   ...(item.toLevelMm === undefined ? {} : { toLevelMm: item.toLevelMm }),
 })

@@ -35,13 +35,13 @@ function itemFrom(id: string, raw: Data): Item {
   }
 }
 /** What was said of where a part lies. */
-function spaceFrom(raw: Data): Pick<Item, 'heading' | 'falls' | 'meets' | 'toLevelMm'> {
-  const [falls, toLevelMm] = [num(raw.falls), num(raw.toLevelMm)]
-  return {
-    ...textsFrom(raw, ['heading', 'meets']),
-    ...(falls === null ? {} : { falls }),
-    ...(toLevelMm === null ? {} : { toLevelMm }),
-  }
+type SaidOfPlace = Pick<Item, 'heading' | 'falls' | 'branchFalls' | 'meets' | 'toLevelMm'>
+function spaceFrom(raw: Data): SaidOfPlace {
+  const figures = (['falls', 'branchFalls', 'toLevelMm'] as const).flatMap((name) => {
+    const value = num(raw[name])
+    return value === null ? [] : [[name, value] as const]
+  })
+  return { ...textsFrom(raw, ['heading', 'meets']), ...Object.fromEntries(figures) }
 }
 function standsFrom(raw: unknown): Stands {
   const given = asData(raw)
@@ -51,6 +51,7 @@ function standsFrom(raw: unknown): Stands {
     ...(given.branch === true ? { branch: true as const } : {}),
     ...(levelMm === null ? {} : { levelMm }),
     ...(falls === null ? {} : { falls }),
+    ...(given.carries === 'drain' || given.carries === 'condensate' ? { carries: given.carries } : {}),
   }
 }
 /** Texts of an object under the names asked for; null where it has none of them. */

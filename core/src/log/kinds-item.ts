@@ -25,6 +25,7 @@ export const ITEM = object(
   may('way', object(may('method', word), may('material', word), may('series', word))),
   may('heading', heading),
   may('falls', falls),
+  may('branchFalls', falls),
   may('meets', tag),
   may('toLevelMm', level),
   may(

@@ -38,6 +38,7 @@ export const LINE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fi
           may('branch', flag),
           may('heading', heading),
           may('falls', falls),
+          may('carries', oneOf('drain', 'condensate')),
         ),
       ),
     ],

@@ -76,7 +76,10 @@ export interface Stands {
   heading?: string
   /** As in an item. */
   falls?: number
+  /** What it carries, where that asks for a fall. */
+  carries?: Carries
 }
+export type Carries = 'drain' | 'condensate'
 /** Lives of a line's joints that are begun and not cut out. */
 export const begunIn = (state: JobState, line: Line): string[] =>
   line.items
@@ -145,6 +148,8 @@ export interface Item {
   heading?: string
   /** From here on level pipe falls 1 in so many; below 0 it rises, 0 ends it. */
   falls?: number
+  /** The same of what leaves it by a branch. */
+  branchFalls?: number
   /** Its centre, of a pipe its far end, is at what has this name: a measured point, or a part by its tag. */
   meets?: string
   /** A piece as long as it takes to reach this level. */

@@ -17,6 +17,13 @@ export const LAYING_SOURCES = [
     'recent',
     'From memory, ABS and polypropylene not sure: check the standard before you rely on it.',
   ),
+  published(
+    'ipc-704-1',
+    'IPC, table 704.1: slope of horizontal drainage pipe',
+    '2021',
+    'From memory: check the code that is in force before you rely on it. Metric sizes are read by outside diameter.',
+  ),
+  practice('cp-condensate-fall', 'Condensate drains fall at least 1/8 in a foot', MAKER),
   practice('cp-span-warm', 'Closer supports where the wall is warm', MAKER),
   practice('cp-expansion', 'Growth of pipe with temperature', MAKER),
   practice(

@@ -41,6 +41,8 @@ const INTO: Readonly<Record<string, (n: number) => number>> = {
   'in-lbf': inLbfToNm,
   turns: same,
   share: same,
+  /** A fall: inches in a foot of pipe. */
+  'in/ft': (n) => n / 12,
   /** Nominal inches: a name that is counted with, not a length. */
   NPS: same,
   MJ: (n) => n * 1e6,

@@ -74,6 +74,18 @@ export const SPACE = {
   'space-paper-says':
     'As it is looked at now, in a frame, with the bill of its parts and their cut lengths. A filled joint is made.',
   'space-paper-sheet': '{name, select, a4 {A4} a3 {A3} other {Letter}}, lying',
+  'space-as-it-stands': 'As it stands',
+  'space-now': 'Now',
+  'space-time': 'At another time',
+  'space-back-to-now': 'Back to now',
+  'space-state-at':
+    '{at}: {ready, number, whole} of {joints, plural, one {{joints} joint} other {{joints} joints}} may take the test pressure; the section may take {bar, select, none {what it is rated for} other {{bar}}}{heldBy, select, none {} other {, held back by {heldBy}}}.',
+  'space-what-it-carries': 'What it carries',
+  'space-carries':
+    '{what, select, drain {Drain: falls by IPC 704.1} condensate {Condensate: usual fall} other {No fall asked}}',
+  'space-fall-fault':
+    '{how, select, level {{tag} lies level} wrong_way {{tag} falls away from the drain, 1:{has}} other {{tag} falls 1:{has}}}; {source, select, code {by IPC 704.1 (from memory) a drain of its size} other {condensate by usual practice}} falls 1:{least} at least.',
+  'space-more-falls': 'And {more} more that do not fall enough.',
   'space-keep-the-point': 'Keep the point',
   'space-put-away': 'Put away',
 } as const satisfies Wordings

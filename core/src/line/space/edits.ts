@@ -99,9 +99,9 @@ function newlyWrong(before: LineInSpace, after: LineInSpace): (Edited & { ok: fa
 /** What was said of each part and where it lies. */
 const saidOf = (line: Line): Map<string, string> =>
   new Map(
-    line.items.map(({ id, fitting, heading, falls, meets, toLevelMm, bend }) => [
+    line.items.map(({ id, fitting, heading, falls, branchFalls, meets, toLevelMm, bend }) => [
       id,
-      JSON.stringify([fitting, heading, falls, meets, toLevelMm, bend]),
+      JSON.stringify([fitting, heading, falls, branchFalls, meets, toLevelMm, bend]),
     ]),
   )
 /** Difference that nobody cuts, mm. */

@@ -8,7 +8,13 @@ import { HEADING_SAID, isHeading } from '../../space/heading.js'
 /** What is typed of where a line lies, besides the headings of its fittings. */
 export type SpaceEntry =
   | { ok: true; type: 'stands'; stands: Stands }
-  | { ok: true; type: 'falls'; falls: number }
+  | {
+      ok: true
+      type: 'falls'
+      falls: number
+      /** Of what leaves by the branch. */
+      branch?: true
+    }
   | { ok: true; type: 'meets'; name: string }
   | { ok: true; type: 'to-level'; levelMm: number }
 type Refused = { ok: false; why: Msg }
@@ -52,8 +58,11 @@ export function spaceEntry(typed: string, reader: Reader): SpaceEntry | Refused 
   const text = typed.trim().replace(/\s+/g, ' ')
   const from = /^from (.+)$/i.exec(text)
   if (from) return standsSaid(from[1] as string, reader, text)
-  const falls = /^(fall|rise) (.+)$/i.exec(text)
-  if (falls) return fallSaid(falls[1] as string, falls[2] as string, text)
+  const falls = /^(branch )?(fall|rise) (.+)$/i.exec(text)
+  if (falls) {
+    const said = fallSaid(falls[2] as string, falls[3] as string, text)
+    return falls[1] && said.ok ? { ...said, branch: true } : said
+  }
   const to = /^to (.+)$/i.exec(text)?.[1]
   if (to === undefined) return null
   if (!/^[+\-\u2212±]/.test(to)) return { ok: true, type: 'meets', name: to }
@@ -82,7 +91,11 @@ function standsSaid(said: string, reader: Reader, text: string): SpaceEntry | Re
   const branch = name === place ? {} : { branch: true as const }
   return { ok: true, type: 'stands', stands: { name, ...branch, ...more } }
 }
-function fallSaid(word: string, said: string, text: string): SpaceEntry | Refused {
+function fallSaid(
+  word: string,
+  said: string,
+  text: string,
+): Extract<SpaceEntry, { type: 'falls' }> | Refused {
   const figure = /^(?:1 ?(?::|in) ?)?(\d+(?:[.,]\d+)?)$/i.exec(said)?.[1]
   const ratio = figure === undefined ? NaN : Number(figure.replace(',', '.'))
   const bare = !/^1 ?(?::|in)/i.test(said)

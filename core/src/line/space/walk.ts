@@ -102,7 +102,8 @@ class Walk {
       const way = this.nodes[here.node]?.branches[at]
       if (!way) this.fault(item, 'space-no-branch-way', false, { fitting: prev.tag })
       const level = here.course?.level ?? null
-      return { node: here.node, falls: here.falls, course: way ? courseOf(way, level) : null }
+      const falls = prev.branchFalls ?? here.falls
+      return { node: here.node, falls, course: way ? courseOf(way, level) : null }
     }
     if (item.run !== undefined || this.nodes.length) return null
     const { way } = this.start

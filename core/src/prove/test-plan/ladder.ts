@@ -161,3 +161,14 @@ export function ladderOf(joints: readonly LadderJoint[], atS: number): Ladder {
   const value = now.slopeBarPerS === 0 ? now.bar : now.bar + now.slopeBarPerS * (atS - now.fromS)
   return { allowedBar: value === Infinity ? null : value, heldBy: held(now), steps, pieces }
 }
+
+/**
+ * What a ladder allows at another time than its own, and who holds it back then. Before its first step nothing is known to
+ * hold: 0 bar.
+ */
+export function ladderAt(ladder: Ladder, atS: number): { allowedBar: number | null; heldBy: string | null } {
+  const step = ladder.steps.findLast((one) => one.fromS <= atS)
+  if (!step) return { allowedBar: 0, heldBy: null }
+  const { allowedBar, heldBy, slopeBarPerS, fromS } = step
+  return { allowedBar: allowedBar === null ? null : allowedBar + slopeBarPerS * (atS - fromS), heldBy }
+}

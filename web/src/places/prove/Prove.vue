@@ -20,6 +20,7 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import SectionChooser from '../../frame/SectionChooser.vue'
 import { useJob } from '../../stores/job'
 import { useSection } from '../../use-section'
+import StateInSpace from '../../space/StateInSpace.vue'
 import { useView } from '../../view'
 import AnswerHead from '../wait/AnswerHead.vue'
 import BeginTest from './BeginTest.vue'
@@ -224,6 +225,7 @@ async function setState(state: string): Promise<void> {
           </template>
         </div>
       </div>
+      <StateInSpace :answer="answer" />
     </template>
   </div>
 </template>

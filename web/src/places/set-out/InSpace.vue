@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import {
+  type Carries,
   type ClosingError,
   type LineInSpace,
   type Standing,
+  fallFaults,
   fmt,
   highPoints,
   levelText,
@@ -15,7 +17,7 @@ import { word } from '../../words/word'
 
 /** What follows from where a line lies: whether it closes, who is suspect, where air and water stay, what is not known. */
 const props = defineProps<{ space: LineInSpace }>()
-const emit = defineEmits<{ show: [id: string]; points: []; close: [] }>()
+const emit = defineEmits<{ show: [id: string]; points: []; close: []; carries: [what: Carries | null] }>()
 const job = useJob()
 const reader = computed(() => ({ ...job.reader, units: props.space.line.school }))
 const begins = computed(() => props.space.line.stands && standsText(props.space.line.stands, reader.value))
@@ -53,89 +55,119 @@ const standing = computed(() => [
   ...unserved(highPoints(props.space)).map((one) => ({ one, kind: 'air' as const })),
   ...unserved(lowPoints(props.space)).map((one) => ({ one, kind: 'water' as const })),
 ])
+const falls = computed(() => fallFaults(props.space))
+const oneIn = (share: number): string => (share ? fmt.number(1 / Math.abs(share), 0) : '')
+const carries = computed<Carries | ''>({
+  get: () => props.space.line.stands?.carries ?? '',
+  set: (what) => emit('carries', what || null),
+})
 const unknown = computed(() => props.space.all.filter((fault) => !fault.stops))
 /** So many are told one by one. */
 const MOST = 3
 </script>
 
 <template>
-  <section class="in-space" :aria-label="word('space-where-it-lies')">
-    <p v-if="!begins" class="why">
-      {{ word('space-not-placed', { unit: space.line.school === 'inch' ? 'ft' : 'm' }) }}
-      <button type="button" class="figure-link" @click="emit('points')">{{ word('space-points') }}</button>
+  <section v-if="begins" class="in-space" :aria-label="word('space-where-it-lies')">
+    <p>
+      <strong>{{ begins }}</strong><template v-if="levels">{{ word('space-levels', levels) }}</template>
+      <button type="button" class="figure-link reach" @click="emit('points')">
+        {{ word('space-points') }}
+      </button>
+      <button type="button" class="figure-link reach" @click="emit('close')">
+        {{ word('space-close-it') }}
+      </button>
+      <select v-model="carries" class="carries" :aria-label="word('space-what-it-carries')">
+        <option v-for="what in ['', 'drain', 'condensate']" :key="what" :value="what">
+          {{ word('space-carries', { what }) }}
+        </option>
+      </select>
     </p>
-    <template v-else>
-      <p>
-        <strong>{{ begins }}</strong><template v-if="levels">{{ word('space-levels', levels) }}</template>
-        <button type="button" class="figure-link reach" @click="emit('points')">
-          {{ word('space-points') }}
+    <p v-if="space.nowhere" class="refusal">{{ job.t(space.nowhere) }}</p>
+    <p
+      v-for="error in space.closing"
+      :key="error.met.item.id"
+      :class="{ refusal: error.missMm > error.expectedMm }"
+    >
+      {{
+        word('space-closes', {
+          to: error.to,
+          closed: error.missMm <= error.expectedMm ? 'yes' : 'no',
+          missMm: error.missMm,
+          expectedMm: error.expectedMm,
+          measures: error.measures,
+          direction: direction(error),
+        })
+      }}
+      <template v-if="error.suspects.length">
+        {{ word('space-suspect', { alike: error.alike }) }}
+        <button
+          v-for="suspect in told(error)"
+          :key="suspect.item.id"
+          type="button"
+          class="figure-link reach"
+          @click="emit('show', suspect.item.id)"
+        >
+          {{
+            word('space-suspect-is', {
+              tag: suspect.item.tag,
+              sense: suspect.byMm > 0 ? 'short' : 'long',
+              byMm: Math.abs(suspect.byMm),
+            })
+          }}
         </button>
-        <button type="button" class="figure-link reach" @click="emit('close')">
-          {{ word('space-close-it') }}
-        </button>
-      </p>
-      <p v-if="space.nowhere" class="refusal">{{ job.t(space.nowhere) }}</p>
-      <p
-        v-for="error in space.closing"
-        :key="error.met.item.id"
-        :class="{ refusal: error.missMm > error.expectedMm }"
-      >
-        {{
-          word('space-closes', {
-            to: error.to,
-            closed: error.missMm <= error.expectedMm ? 'yes' : 'no',
-            missMm: error.missMm,
-            expectedMm: error.expectedMm,
-            measures: error.measures,
-            direction: direction(error),
-          })
-        }}
-        <template v-if="error.suspects.length">
-          {{ word('space-suspect', { alike: error.alike }) }}
-          <button
-            v-for="suspect in told(error)"
-            :key="suspect.item.id"
-            type="button"
-            class="figure-link reach"
-            @click="emit('show', suspect.item.id)"
-          >
-            {{
-              word('space-suspect-is', {
-                tag: suspect.item.tag,
-                sense: suspect.byMm > 0 ? 'short' : 'long',
-                byMm: Math.abs(suspect.byMm),
-              })
-            }}
-          </button>
-        </template>
-        <template v-else-if="error.missMm > error.expectedMm">{{ word('space-no-suspect') }}</template>
-      </p>
-      <p v-for="{ one, kind } in standing" :key="`${kind} ${tags(one)}`">
-        {{
-          word('space-stays', {
-            kind,
-            tags: tags(one),
-            level: levelText(one.levelMm, reader),
-          })
-        }}
-        <button v-if="first(one)" type="button" class="figure-link" @click="emit('show', first(one) ?? '')">
-          {{ word('set-out-show-it') }}
-        </button>
-      </p>
-      <p v-for="fault in unknown.slice(0, MOST)" :key="`${fault.item.id} ${fault.code}`" class="why">
-        {{ job.t({ code: fault.code, params: { ...fault.params } }) }}
-        <button type="button" class="figure-link" @click="emit('show', fault.item.id)">
-          {{ word('set-out-show-it') }}
-        </button>
-      </p>
-      <p v-if="unknown.length > MOST" class="why">
-        {{ word('space-more-not-known', { more: unknown.length - MOST }) }}
-      </p>
-    </template>
+      </template>
+      <template v-else-if="error.missMm > error.expectedMm">{{ word('space-no-suspect') }}</template>
+    </p>
+    <p v-for="fault in falls.slice(0, MOST)" :key="`fall-${fault.item.id}`" class="refusal">
+      {{
+        word('space-fall-fault', {
+          tag: fault.item.tag,
+          how: fault.how,
+          has: oneIn(fault.share),
+          least: oneIn(fault.least),
+          source: fault.source === 'ipc-704-1' ? 'code' : 'practice',
+        })
+      }}
+      <button type="button" class="figure-link" @click="emit('show', fault.item.id)">
+        {{ word('set-out-show-it') }}
+      </button>
+    </p>
+    <p v-if="falls.length > MOST" class="why">
+      {{ word('space-more-falls', { more: falls.length - MOST }) }}
+    </p>
+    <p v-for="{ one, kind } in standing" :key="`${kind} ${tags(one)}`">
+      {{
+        word('space-stays', {
+          kind,
+          tags: tags(one),
+          level: levelText(one.levelMm, reader),
+        })
+      }}
+      <button v-if="first(one)" type="button" class="figure-link" @click="emit('show', first(one) ?? '')">
+        {{ word('set-out-show-it') }}
+      </button>
+    </p>
+    <p v-for="fault in unknown.slice(0, MOST)" :key="`${fault.item.id} ${fault.code}`" class="why">
+      {{ job.t({ code: fault.code, params: { ...fault.params } }) }}
+      <button type="button" class="figure-link" @click="emit('show', fault.item.id)">
+        {{ word('set-out-show-it') }}
+      </button>
+    </p>
+    <p v-if="unknown.length > MOST" class="why">
+      {{ word('space-more-not-known', { more: unknown.length - MOST }) }}
+    </p>
   </section>
 </template>
 
 <style scoped>
+.carries {
+  min-height: 44px;
+  border: 1px solid var(--edge);
+  background: var(--sheet);
+  color: var(--ink);
+  font: inherit;
+  margin-inline-start: 8px;
+}
 .in-space {
   display: flex;
   flex-direction: column;

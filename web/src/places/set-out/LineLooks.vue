@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Cursor, type Line, lineInSpace } from '@jugalis/core'
+import { type Carries, type Cursor, type Line, lineInSpace } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import SpaceDrawing from '../../space/SpaceDrawing.vue'
@@ -23,6 +23,15 @@ const drawn = computed(() => (stands.value ? asked.value : 'straight'))
 function ask(as: 'straight' | 'space'): void {
   asked.value = as
   keepText(KEPT, as)
+}
+/** What the line carries is said beside where it begins. */
+function carry(what: Carries | null): void {
+  const { carries: _was, ...rest } = props.line.stands ?? {}
+  const stands = { ...rest, ...(what ? { carries: what } : {}) }
+  void props.edits.edit(
+    (line) => ({ ok: true, edits: [{ kind: 'line-stands', data: { stands } }], items: line.items, stands }),
+    word('space-carries', { what: what ?? '' }),
+  )
 }
 const sheet = ref<'points' | 'close' | null>(null)
 </script>
@@ -52,6 +61,7 @@ const sheet = ref<'points' | 'close' | null>(null)
       @show="(id) => emit('pick', id)"
       @points="sheet = 'points'"
       @close="sheet = 'close'"
+      @carries="carry"
     />
     <PointSheet v-if="sheet === 'points'" @close="sheet = null" />
     <CloseSheet

@@ -13,6 +13,7 @@ import LineTabs from './LineTabs.vue'
 import LineWays from './LineWays.vue'
 import NameSheet from './NameSheet.vue'
 import PartList from './PartList.vue'
+import PlaceHint from './PlaceHint.vue'
 import RowTools from './RowTools.vue'
 import SectionSheet from './SectionSheet.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
@@ -227,6 +228,7 @@ const groupWrong = (name: string): string =>
             {{ word('set-out-number-anew') }}
           </button>
         </div>
+        <PlaceHint :line="line" />
         <template v-if="entry.groups.value.length">
           <h2>{{ word('set-out-groups') }}</h2>
           <p v-for="g in entry.groups.value" :key="g.id">

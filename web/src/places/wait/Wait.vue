@@ -7,6 +7,7 @@ import { isOwnKey } from '../../keys'
 import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
 import { useSection } from '../../use-section'
+import StateInSpace from '../../space/StateInSpace.vue'
 import { useView } from '../../view'
 import { when } from '../../when'
 import AnswerHead from './AnswerHead.vue'
@@ -144,6 +145,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </p>
       <PhoneRows v-if="narrow" :answer="answer" />
       <TimeLanes v-else ref="lanes" :answer="answer" :joints="shown" :span-s="spanH * 3600" @zoom="zoom" />
+      <StateInSpace :answer="answer" />
       <NextHour :answer="answer" />
       <WaitTools :answer="answer" />
     </template>

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { type LineInSpace, type SectionAnswer, lineInSpace } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import { useJob } from '../stores/job'
+import { useView } from '../view'
+import { word } from '../words/word'
+import StateDrawing from './StateDrawing.vue'
+
+/** The lines of a section that have a place in the building, one at a time, as they stand. */
+const props = defineProps<{ answer: SectionAnswer }>()
+const job = useJob()
+const view = useView()
+/** The one with most of its joints first. */
+const spaces = computed<LineInSpace[]>(() => {
+  const counts = new Map<string, number>()
+  for (const { facts } of props.answer.joints)
+    counts.set(facts.place.line.id, (counts.get(facts.place.line.id) ?? 0) + 1)
+  return view.lines
+    .filter((line) => counts.has(line.id))
+    .sort((a, b) => (counts.get(b.id) ?? 0) - (counts.get(a.id) ?? 0))
+    .map((line) => lineInSpace(job.state, line))
+    .filter((space) => space.nodes.length > 0)
+})
+const lineId = ref('')
+const space = computed(() => spaces.value.find((one) => one.line.id === lineId.value) ?? spaces.value[0])
+</script>
+
+<template>
+  <section v-if="space" :aria-label="word('space-as-it-stands')">
+    <h2>{{ word('space-as-it-stands') }}</h2>
+    <StateDrawing :answer="answer" :space="space">
+      <select v-if="spaces.length > 1" v-model="lineId" class="choose" :aria-label="word('set-out-lines')">
+        <option v-for="one in spaces" :key="one.line.id" :value="one.line.id">{{ one.line.tag }}</option>
+      </select>
+    </StateDrawing>
+  </section>
+</template>
+
+<style scoped>
+.choose {
+  min-height: 44px;
+  border: 1px solid var(--edge);
+  background: var(--sheet);
+  color: var(--ink);
+  font: inherit;
+}
+</style>
