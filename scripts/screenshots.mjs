@@ -7,6 +7,8 @@ import { beginTest, writer } from './lib/writer.mjs'
 
 /** npm run screenshots: pictures of the main views from a running demo, into docs/screenshots (or --out). */
 const DESK = { width: 1280, height: 800 }
+/** A drawing with what follows from it below. */
+const TALL = { width: 1280, height: 1080 }
 const PHONE = { width: 390, height: 844 }
 export const BROWSER_ARGS = [
   '--no-sandbox',
@@ -16,6 +18,7 @@ export const BROWSER_ARGS = [
 ]
 const VIEWS = [
   ['set-out', 'set-out', DESK, 'day'],
+  ['isometric', 'set-out/RING', TALL, 'day'],
   ['fittings', 'fittings', DESK, 'day'],
   ['supports', 'supports?laid=5&cold=5&warm=25', DESK, 'day'],
   ['cut', 'cut', DESK, 'day'],
@@ -26,7 +29,6 @@ const VIEWS = [
   ['make-phone', 'make/JOINT', PHONE, 'day'],
   ['make-phone-night', 'make/JOINT', PHONE, 'night'],
   ['wait', 'wait', DESK, 'day'],
-  ['wait-night', 'wait', DESK, 'night'],
   ['wait-phone', 'wait', PHONE, 'day'],
   ['site', 'site', DESK, 'day'],
   ['prove', 'prove', DESK, 'day'],
@@ -99,7 +101,8 @@ async function main() {
     const joint = lines.findLast((l) => l.event.kind === 'step-done')?.event.jointId
     if (where.includes('JOINT') && !coated) coated = await coat(page, options.base, jobs[0].jobId, joint)
     const again = where.includes('SECTION') ? await testAgain(page, options.base, jobs[0].jobId, lines) : null
-    const address = where.replace('JOINT', joint).replace('SECTION', again?.sectionId)
+    const ring = lines.find((l) => l.event.kind === 'line-stands')?.event.data.lineId
+    const address = where.replace('RING', ring).replace('JOINT', joint).replace('SECTION', again?.sectionId)
     await page.goto(`${options.base}/job/${jobs[0].jobId}/${address}`)
     await page.waitForSelector('h1')
     await page.waitForTimeout(900)

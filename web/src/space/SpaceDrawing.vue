@@ -35,7 +35,7 @@ const shown = usePaintedLater(
   () => props.space,
   (space) => space.line.items.length > LARGE_LINE,
 )
-const height = computed(() => (whole.value ? window.innerHeight - 90 : narrow.value ? 340 : 470))
+const height = computed(() => (whole.value ? window.innerHeight - 90 : narrow.value ? 340 : 430))
 const { look, drawn, turn } = useSpaceView(shown, width, height)
 const sight = useSight(
   computed(() => drawn.value.box),
@@ -96,16 +96,29 @@ const north = computed(() => drawn.value.north)
         +
       </button>
       <button type="button" class="button small" @click="sight.fit">{{ word('set-out-fit') }}</button>
+      <slot />
       <span v-if="drawn.left" class="why">{{ word('space-names-have-no-room', { left: drawn.left }) }}</span>
       <span class="last">
         <button v-if="!whole" type="button" class="button small" @click="wholeScreen.open">
           {{ word('space-whole-screen') }}
         </button>
         <template v-if="!narrow">
-          <button type="button" class="button small" @click="saveSvg(svg, `${space.line.tag}-in-space`)">
+          <button
+            type="button"
+            class="button small"
+            :aria-label="word('set-out-save-as-svg')"
+            @click="saveSvg(svg, `${space.line.tag}-in-space`)"
+          >
             {{ word('space-save-as-svg') }}
           </button>
-          <button type="button" class="button small" @click="saveDxf">{{ word('space-save-as-dxf') }}</button>
+          <button
+            type="button"
+            class="button small"
+            :aria-label="word('space-save-the-dxf')"
+            @click="saveDxf"
+          >
+            {{ word('space-save-as-dxf') }}
+          </button>
         </template>
         <button type="button" class="button small" @click="onPaper = true">
           {{ word('space-on-paper') }}

@@ -32,7 +32,11 @@ watch(
   () => (hours.value = 0),
 )
 const atS = computed(() => view.nowS + hours.value * 3600)
-const held = computed(() => ladderAt(props.answer.ladder, atS.value))
+/** What it may take then, and who holds it back: now as the headline says it. */
+const held = computed(() => {
+  const { allowedBar, holdsBack, ladder } = props.answer
+  return hours.value === 0 ? { allowedBar, heldBy: holdsBack?.facts.id ?? null } : ladderAt(ladder, atS.value)
+})
 const looks = computed<ReadonlyMap<string, JointLook>>(() => {
   if (hours.value === 0) return view.looks
   const { section, proved, joints } = props.answer

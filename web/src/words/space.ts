@@ -10,15 +10,15 @@ export const SPACE = {
   'space-to-scale': 'To scale',
   'space-names-have-no-room':
     '{left, plural, one {{left} name has no room} other {{left} names have no room}}',
-  'space-save-as-dxf': 'As DXF',
-  'space-save-as-svg': 'As SVG',
+  'space-save-as-dxf': 'DXF',
+  'space-save-as-svg': 'SVG',
+  'space-save-the-dxf': 'Save as DXF',
   'space-on-paper': 'On paper',
   'space-drawn':
     '{tag} in space, {name, select, plan {from above} from_south {from the south} from_east {from the east} from_north {from the north} from_west {from the west} other {isometric}}. Drag moves it, plus and minus zoom.',
   'space-whole-screen': 'Whole screen',
   'space-north': 'N',
-  'space-drawing': 'Drawing',
-  'space-straight': 'Laid out straight',
+  'space-straight': 'Straight',
   'space-in-space': 'In space',
   'space-where-it-lies': 'Where it lies',
   'space-not-placed':

@@ -38,18 +38,19 @@ const sheet = ref<'points' | 'close' | null>(null)
 
 <template>
   <div class="looks">
-    <div v-if="stands" class="which no-print" role="radiogroup" :aria-label="word('space-drawing')">
-      <label v-for="as in ['space', 'straight'] as const" :key="as" class="reach">
-        <input type="radio" name="line-drawn" :checked="drawn === as" @change="ask(as)" />
-        {{ word(as === 'space' ? 'space-in-space' : 'space-straight') }}
-      </label>
-    </div>
-    <SpaceDrawing
-      v-if="drawn === 'space'"
-      :space="space"
-      :current="current"
-      @pick="(id) => emit('pick', id)"
-    />
+    <button
+      v-if="stands && drawn === 'straight'"
+      type="button"
+      class="button other no-print"
+      @click="ask('space')"
+    >
+      {{ word('space-in-space') }}
+    </button>
+    <SpaceDrawing v-if="drawn === 'space'" :space="space" :current="current" @pick="(id) => emit('pick', id)">
+      <button type="button" class="button other" @click="ask('straight')">
+        {{ word('space-straight') }}
+      </button>
+    </SpaceDrawing>
     <LineDrawing
       v-else-if="line.items.length"
       :line="line"
@@ -82,14 +83,12 @@ const sheet = ref<'points' | 'close' | null>(null)
   gap: 8px;
   width: 100%;
 }
-.which {
-  display: flex;
-  gap: 22px;
-}
-.which label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
+.other {
+  align-self: flex-start;
   min-height: 44px;
+  padding: 0 12px;
+  border-width: 1px;
+  border-color: var(--edge);
+  font-weight: 500;
 }
 </style>

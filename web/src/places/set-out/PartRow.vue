@@ -128,7 +128,7 @@ onBeforeUnmount(() => stop?.())
       <span class="grip no-print" :title="word('set-out-drag-to-move')" aria-hidden="true">⠿</span
       >{{ item.tag.replace(`${line.tag}/`, '') }}
     </span>
-    <span class="cell" role="gridcell">
+    <span class="cell said" role="gridcell">
       <form v-if="isEdited" @submit.prevent="keep" @keydown.esc.stop="leave">
         <input
           v-model="typed"
@@ -213,6 +213,14 @@ onBeforeUnmount(() => stop?.())
   margin-inline-end: 14px;
 }
 @media (max-width: 720px) {
+  /* What was typed stands whole, in two lines where it must. */
+  .said {
+    white-space: normal;
+    line-height: 1.15;
+  }
+  .level {
+    display: none;
+  }
   .takes {
     display: flex;
     flex-direction: column;

@@ -58,11 +58,13 @@ export function levels(space: LineInSpace, flats: readonly Flat[], writing: Writ
   const beside = space.nodes.map(() => [] as boolean[])
   for (const { from, to, heading } of space.legs)
     for (const node of [from, to]) beside[node]?.push(isLevel(heading))
+  // An end that came back to a part of its own line lies there: its level is told once.
+  const back = new Set(space.meets.flatMap((met) => (met.own === null ? [] : [met.node])))
   return space.nodes.flatMap(({ tag, atMm, known }, node): Wanted[] => {
     const at = flats[node]
     const own = beside[node] ?? []
     const tells = own.length < 2 || (own.includes(true) && own.includes(false))
-    return at && known && tells
+    return at && known && tells && !back.has(node)
       ? [{ key: `level ${tag}`, text: writing.level(atMm[2]), at, towards: [0.4, -1], size: SIZES.figure }]
       : []
   })
