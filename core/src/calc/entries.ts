@@ -63,7 +63,7 @@ export function setOut(
     items: [],
   }
   let count = 0
-  const shop: Shop = { begun: new Set(), newId: () => `i${++count}`, firstSize: input.size }
+  const shop: Shop = { begun: new Set(), newId: () => `i${++count}`, draft: true, firstSize: input.size }
   let cursor: Cursor = END
   const [entryOf, laterOf] = [new Map<string, number>(), new Map<string, number>()]
   input.entries.forEach((text, at) => {

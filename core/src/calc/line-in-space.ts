@@ -120,7 +120,7 @@ export const lineInSpaceCalc = calculation({
   inputs: [
     need('school', oneOf('inch', 'metric'), 'Whose units bare figures are in'),
     need('size', { type: 'string', max: 20 }, 'Size of the pipe that it begins with'),
-    need('entries', list({ type: 'string', max: 200 }, 1, 5000), 'As they are typed in Set out'),
+    need('entries', list({ type: 'string', max: 200 }, 1, 1000), 'As they are typed in Set out'),
     may(
       'takeOffs',
       list(

@@ -7,10 +7,11 @@ import { MM_PER_INCH } from '../units/units.js'
 import type { Bend, Item, PartWay } from '../log/state.js'
 import { methodOf } from '../methods/registry.js'
 import { hasBranch } from '../parts/ends.js'
-import { partNamed, partNames } from '../parts/vocabulary.js'
+import { partIn, partNamed, partNames } from '../parts/vocabulary.js'
 import { type FittingEntry, fittingEntry, fittingText, suffixOf } from './fitting-entry.js'
 import { type SpaceEntry, fallText, levelText, spaceEntry, withoutHeading } from './space/said.js'
 import { parseRun } from './bends.js'
+import { sizeFor } from './size-entry.js'
 import type { Code } from '../sources/wording.js'
 
 export const MEASURE_WORDS = {
@@ -82,13 +83,27 @@ export function parseEntry(text: string, reader: Reader, offered: readonly strin
   }
   const tag = / tag (\S+)$/i.exec(text.trim())?.[1] ?? null
   const { rest, heading } = withoutHeading(words.replace(/ tag \S+$/, ''))
-  const entry = fittingEntry(rest, reader, offered, tag) ?? no('entry-not-understood')
+  const body = heading === undefined ? rest : withAngle(rest, reader, offered)
+  const entry = fittingEntry(body, reader, offered, tag) ?? no('entry-not-understood')
   if (!entry.ok || heading === undefined) return entry
   // Only what turns, or what something leaves by, has a way of its own.
   const { form } = partNamed(entry.fitting) ?? {}
   return form === 'turn' || form === 'tee' || form === 'cross'
     ? { ...entry, heading }
     : no('space-does-not-turn', { fitting: entry.fitting })
+}
+
+const TURNING = /^((?:street )?(?:elbow|ell|bend|knee)) (\d+(?:\.\d+)?)(?= |$)/
+/** No elbow turns less, degrees: a smaller figure is a size that is not made. */
+const LEAST_TURN = 10
+/** The figure after an elbow that is given a direction is its angle, where no pipe is made in it as a size. */
+function withAngle(said: string, reader: Reader, offered: readonly string[]): string {
+  const [all, name, figure] = TURNING.exec(said) ?? []
+  if (!all || !figure || Number(figure) < LEAST_TURN || partIn(said)?.rest === said.slice(all.length).trim())
+    return said
+  return offered.includes(sizeFor(figure, reader, offered))
+    ? said
+    : `${name} ${figure}°${said.slice(all.length)}`
 }
 
 type PieceEntry = Extract<Entry, { type: 'piece' }> | { ok: false; why: Msg }

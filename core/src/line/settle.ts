@@ -27,6 +27,8 @@ export interface Shop {
   begun: ReadonlySet<string>
   /** Makes ids: core makes none of its own, so that the same input gives the same output. */
   newId: () => string
+  /** Parts alone are asked for: joints are made when all stands. */
+  draft?: true
   /** Size of the pipe that a line begins with, where it begins with pipe. */
   firstSize?: string
 }
@@ -64,6 +66,7 @@ export const itemData = (item: Item): Record<string, unknown> => ({
  * fitting and go where it no longer does. Refuses what would take a begun joint apart, or leave a branch on nothing.
  */
 export function settle(line: Line, wanted: readonly Item[], shop: Shop): Edited {
+  if (shop.draft) return { ok: true, edits: [], items: [...wanted] }
   const byId = new Map(wanted.map((i) => [i.id, i]))
   for (const gone of line.items)
     if (!byId.has(gone.id) && wanted.some((i) => i.run !== undefined && rootOf(i.run) === gone.id))

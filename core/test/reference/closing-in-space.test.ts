@@ -25,6 +25,12 @@ describe('what closes and what does not', () => {
     near(bad.closing[0]?.errorMm as Xyz, [40, 0, 0])
     expect(bad.closing[0]?.suspects).toEqual(['P06', 'P03'])
   })
+  it('measured without any error, what is wrong is still named', () => {
+    const exact = { ...METRIC, measureErrorMm: 0 }
+    expect(ask(['from +0.000 east', ...LOOP, 'to F01'], exact).closing[0]?.suspects).toEqual([])
+    const wrong = ['from +0.000 east', ...LOOP, 'to F01'].map((entry, i) => (i === 4 ? '730 c-c' : entry))
+    expect(ask(wrong, exact).closing[0]?.suspects).toEqual(['P02', 'P05'])
+  })
   it('between two measured points; the way goes on from there', () => {
     const points = [
       { name: 'A', atMm: [0, 0, 0], heading: 'east' },

@@ -48,6 +48,14 @@ describe('a line walked in space, against a general maths library (mathjs)', () 
         },
       ),
     ))
+  it('an elbow of any angle, with its sign or, where no pipe is made in that size, without', () => {
+    const rise = (entry: string): number => at(ask(['from +0.000 east', entry, '1000 c-c']), 'E01')[2]
+    expect(rise('elbow 37° up')).toBeCloseTo(1000 * Math.sin((37 * Math.PI) / 180), 6)
+    expect(rise('elbow 37 up')).toBeCloseTo(1000 * Math.sin((37 * Math.PI) / 180), 6)
+    expect(rise('elbow 12.5 63 up')).toBeCloseTo(1000 * Math.sin((12.5 * Math.PI) / 180), 6)
+    // A size stays one: an elbow of 90.
+    expect(rise('elbow 50 up')).toBeCloseTo(1000, 6)
+  })
   it('left and right are a quarter turn about the upright', () => {
     const r = ask(['from +0.000 north', 'elbow 45 left', '1000 c-c', 'elbow 90 right', '1000 c-c'])
     near(at(r, 'E01'), [0, 2000 * Math.SQRT1_2, 0], 1e-6)

@@ -143,26 +143,6 @@ const north = computed(() => drawn.value.north)
       @pointercancel="hand.cancel"
       @wheel="hand.wheel"
     >
-      <defs>
-        <pattern
-          id="space-skew"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(0)"
-        >
-          <path d="M0 3.5H7" stroke="var(--edge)" stroke-width="0.9" />
-        </pattern>
-        <pattern
-          id="space-band"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(-45)"
-        >
-          <path d="M0 0V7" stroke="var(--violet)" stroke-width="2.4" />
-        </pattern>
-      </defs>
       <SpaceLine
         :drawn="drawn"
         :looks="view.looks"

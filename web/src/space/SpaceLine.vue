@@ -57,6 +57,20 @@ const joints = computed(() =>
 
 <template>
   <g class="space-line">
+    <defs>
+      <pattern id="space-skew" width="7" height="7" patternUnits="userSpaceOnUse">
+        <path d="M0 3.5H7" stroke="var(--edge)" stroke-width="0.9" />
+      </pattern>
+      <pattern
+        id="space-band"
+        width="7"
+        height="7"
+        patternUnits="userSpaceOnUse"
+        patternTransform="rotate(-45)"
+      >
+        <path d="M0 0V7" stroke="var(--violet)" stroke-width="2.4" />
+      </pattern>
+    </defs>
     <g v-for="box in drawn.skews" :key="`skew-${box.item.id}`" class="skew">
       <path v-for="(corners, at) in box.triangles" :key="at" :d="pathOf(corners, true)" />
     </g>

@@ -66,8 +66,8 @@ const toJoint = (jointId: string): void =>
   <div ref="box" class="state">
     <p>
       {{
-        word('space-state-at', {
-          at: hours === 0 ? word('space-now') : when(atS, view.nowS, job.state.job.zone),
+        word('wait-stands-at', {
+          at: hours === 0 ? word('wait-stands-now') : when(atS, view.nowS, job.state.job.zone),
           ready,
           joints: answer.joints.length,
           bar: held.allowedBar === null ? '' : fmt.pressure(held.allowedBar, job.reader),
@@ -76,7 +76,7 @@ const toJoint = (jointId: string): void =>
       }}
     </p>
     <div class="scrub">
-      <label for="space-time">{{ word('space-time') }}</label>
+      <label for="space-time">{{ word('wait-stands-time') }}</label>
       <input
         id="space-time"
         v-model.number="hours"
@@ -87,7 +87,7 @@ const toJoint = (jointId: string): void =>
         :aria-valuetext="when(atS, view.nowS, job.state.job.zone)"
       />
       <button type="button" class="button small" :disabled="hours === 0" @click="hours = 0">
-        {{ word('space-back-to-now') }}
+        {{ word('wait-stands-back-to-now') }}
       </button>
       <slot />
     </div>
@@ -97,22 +97,8 @@ const toJoint = (jointId: string): void =>
       :height="height"
       :viewBox="sight.viewBox.value"
       role="group"
-      :aria-label="word('space-drawn', { tag: space.line.tag, name: 'isometric' })"
+      :aria-label="word('wait-stands-drawn', { tag: space.line.tag })"
     >
-      <defs>
-        <pattern id="space-skew" width="7" height="7" patternUnits="userSpaceOnUse">
-          <path d="M0 3.5H7" stroke="var(--edge)" stroke-width="0.9" />
-        </pattern>
-        <pattern
-          id="space-band"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(-45)"
-        >
-          <path d="M0 0V7" stroke="var(--violet)" stroke-width="2.4" />
-        </pattern>
-      </defs>
       <SpaceLine
         :drawn="drawn"
         :looks="looks"

@@ -26,8 +26,8 @@ const space = computed(() => spaces.value.find((one) => one.line.id === lineId.v
 </script>
 
 <template>
-  <section v-if="space" :aria-label="word('space-as-it-stands')">
-    <h2>{{ word('space-as-it-stands') }}</h2>
+  <section v-if="space" :aria-label="word('wait-as-it-stands')">
+    <h2>{{ word('wait-as-it-stands') }}</h2>
     <StateDrawing :answer="answer" :space="space">
       <select v-if="spaces.length > 1" v-model="lineId" class="choose" :aria-label="word('set-out-lines')">
         <option v-for="one in spaces" :key="one.line.id" :value="one.line.id">{{ one.line.tag }}</option>

@@ -74,12 +74,6 @@ export const SPACE = {
   'space-paper-says':
     'As it is looked at now, in a frame, with the bill of its parts and their cut lengths. A filled joint is made.',
   'space-paper-sheet': '{name, select, a4 {A4} a3 {A3} other {Letter}}, lying',
-  'space-as-it-stands': 'As it stands',
-  'space-now': 'Now',
-  'space-time': 'At another time',
-  'space-back-to-now': 'Back to now',
-  'space-state-at':
-    '{at}: {ready, number, whole} of {joints, plural, one {{joints} joint} other {{joints} joints}} may take the test pressure; the section may take {bar, select, none {what it is rated for} other {{bar}}}{heldBy, select, none {} other {, held back by {heldBy}}}.',
   'space-what-it-carries': 'What it carries',
   'space-carries':
     '{what, select, drain {Drain: falls by IPC 704.1} condensate {Condensate: usual fall} other {No fall asked}}',

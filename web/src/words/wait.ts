@@ -157,4 +157,12 @@ export const WAIT = {
   'wait-nothing-and-more':
     '{rest, plural, =0 {{nothing}} one {{nothing}, {rest} more waits} other {{nothing}, {rest} more wait}}',
   'wait-held-back-unread': 'Held back by {tag} ({piece}, home {at}, no reading). {damp} {passed}',
+  // StateInSpace, StateDrawing
+  'wait-as-it-stands': 'As it stands',
+  'wait-stands-now': 'Now',
+  'wait-stands-time': 'At another time',
+  'wait-stands-back-to-now': 'Back to now',
+  'wait-stands-at':
+    '{at}: {ready, number, whole} of {joints, plural, one {{joints} joint} other {{joints} joints}} may take the test pressure; the section may take {bar, select, none {what it is rated for} other {{bar}}}{heldBy, select, none {} other {, held back by {heldBy}}}.',
+  'wait-stands-drawn': '{tag} as it stands in the building, each joint in its state.',
 } as const satisfies Wordings

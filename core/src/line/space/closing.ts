@@ -30,7 +30,7 @@ export interface ClosingError {
 
 /** What one measure is taken to err by where nobody said, mm: a tape read by a careful hand. */
 export const MEASURE_ERROR_MM = 2
-/** Rests that differ by less are one. */
+/** Of figures that are worked out: rests that differ by less are one. */
 const ROUNDING_MM = 1e-6
 
 /**
@@ -51,7 +51,7 @@ export function closingErrors(
     const missMm = lengthOf(errorMm)
     const measures = round.legs.filter((s) => isMeasure(walked, s))
     const expectedMm = measureErrorMm * Math.sqrt(measures.length)
-    const suspects = missMm <= expectedMm ? [] : suspectsOf(walked, round, errorMm, expectedMm)
+    const suspects = missMm <= expectedMm + ROUNDING_MM ? [] : suspectsOf(walked, round, errorMm, expectedMm)
     const first = suspects[0]
     return [
       {
@@ -141,7 +141,9 @@ function suspectsOf(walked: Walked, round: Round, errorMm: Vector, expectedMm: n
         const tooMuchMm = dot(errorMm, effect) / size
         const restMm = lengthOf(minus(errorMm, times(effect, tooMuchMm)))
         // A measure that would have to be nothing was not misread.
-        return restMm <= expectedMm && lengthMm - tooMuchMm > 0 ? [{ item, byMm: -tooMuchMm, restMm }] : []
+        return restMm <= expectedMm + ROUNDING_MM && lengthMm - tooMuchMm > 0
+          ? [{ item, byMm: -tooMuchMm, restMm }]
+          : []
       })
       .sort((a, b) =>
         Math.abs(a.restMm - b.restMm) > ROUNDING_MM
