@@ -215,8 +215,12 @@ test('a metric line by the thumb: soldered, threaded, pressed; refused, changed,
       await type(page, 'valve 3/4 female', 'adapter 3/4 male x 22', '300', 'valve 22 press')
       for (const way of ['Solder 3', 'Threaded 2', 'Press 1'])
         await expect(page.locator('.ways')).toContainText(way)
-      const ways = [...jointPlaces(await stateOf(page, job)).values()]
-      expect(ways.map((p) => p.way.size)).toEqual(['d22', 'd22', 'NPS 3/4', 'NPS 3/4', 'd22', 'd22'])
+      const made = async () => [...jointPlaces(await stateOf(page, job)).values()]
+      // What was typed last may still be on its way.
+      await expect
+        .poll(async () => (await made()).map((p) => p.way.size))
+        .toEqual(['d22', 'd22', 'NPS 3/4', 'NPS 3/4', 'd22', 'd22'])
+      const ways = await made()
       const thread = ways.find((p) => p.way.method === 'threaded')
       await page.goto(`/job/${job}/make/${thread?.jointId}`)
       await expect(page.locator('.top')).toContainText(/valve .* to adapter .*Threaded/)
