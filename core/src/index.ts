@@ -99,7 +99,7 @@ export { type Cursor, END, type Placed, placeEntry, placeTexts, standing } from 
 export { isMade, sizesHere } from './line/size-entry.js'
 export { changeTo, copyBelow, moveAfter, retyped, splitWith, takeOut } from './line/rework.js'
 export { type LineInSpace, lineInSpace } from './line/space/in-job.js'
-export { type Standing, highPoints, lowPoints } from './line/space/water-and-air.js'
+export { type Extreme, highPoints, lowPoints } from './line/space/water-and-air.js'
 export {
   type CloseTarget,
   type ClosingWay,
@@ -123,7 +123,7 @@ export { type LineChange, lineChange } from './line/change.js'
 export { type LineFault, lineFaults } from './line/faults.js'
 export { faultsOf } from './line/space/line-faults.js'
 export { type Touched, cutOutTouches, toolTouches } from './line/touches.js'
-export { copied, nextItemTag, renumbered } from './line/tags.js'
+export { copied, nextItemTag, renumbered, shortTag } from './line/tags.js'
 export {
   type LibraryRow,
   MOST_TAKE_OFF_MM,

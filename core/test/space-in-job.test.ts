@@ -17,6 +17,17 @@ const level = (b: ReturnType<typeof bench>, tag: string): number | undefined => 
   const space = lineInSpace(b.state, b.line)
   return space.nodes[space.nodeOf.get(b.item(tag).id) ?? -1]?.atMm[2]
 }
+/** A second line in the job. */
+const another = (b: ReturnType<typeof bench>): void =>
+  b.log.put('line-set', {
+    lineId: OTHER,
+    tag: 'Q3',
+    name: 'n',
+    method: 'solvent-cement',
+    material: 'pvc-u',
+    school: 'metric',
+    placeId: uuid(1),
+  })
 const ROUND = [
   'from +2.400 east',
   'elbow 90 63 north',
@@ -159,15 +170,7 @@ describe('a line of a job in space', () => {
     const gone = bench(...ROUND)
     gone.take(takeOut(gone.line, gone.ids('Q2/F01'), gone.shop))
     expect(lineInSpace(gone.state, gone.line).all.map((fault) => fault.code)).toContain('space-no-such-place')
-    b.log.put('line-set', {
-      lineId: OTHER,
-      tag: 'Q3',
-      name: 'n',
-      method: 'solvent-cement',
-      material: 'pvc-u',
-      school: 'metric',
-      placeId: uuid(1),
-    })
+    another(b)
     b.log.put('line-stands', { lineId: OTHER, stands: { name: 'Q2/F02', heading: 'up' } })
     b.take(settle(b.line, [...b.line.items.slice(2), ...b.line.items.slice(0, 2)], b.shop))
     const tags = b.tags()
@@ -192,15 +195,7 @@ describe('a line of a job in space', () => {
   })
   it('two lines that begin at each other have no place', () => {
     const b = bench('from +1.000 east', 'elbow 90 63 north', '500', 'elbow 90 up')
-    b.log.put('line-set', {
-      lineId: OTHER,
-      tag: 'Q3',
-      name: 'n',
-      method: 'solvent-cement',
-      material: 'pvc-u',
-      school: 'metric',
-      placeId: uuid(1),
-    })
+    another(b)
     b.log.put('item-put', {
       lineId: OTHER,
       itemId: uuid(78),

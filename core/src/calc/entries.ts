@@ -1,11 +1,12 @@
 import { likelyPipe } from '../line/likely-pipe.js'
 import { type Cursor, END, placeTexts } from '../line/place.js'
 import type { Shop } from '../line/settle.js'
-import type { Line } from '../log/state.js'
+import { shortTag } from '../line/tags.js'
+import type { Item, Line } from '../log/state.js'
 import type { School } from '../methods/joinable.js'
 import { parseSize, suggestSize } from '../sizes/size.js'
 import { type Msg, msg } from '../sources/source.js'
-import type { Reader } from '../units/quantity.js'
+import { type Reader, unitOf } from '../units/quantity.js'
 import { say } from '../words/words.js'
 import { Refusal } from './calculation.js'
 
@@ -15,7 +16,7 @@ const TAG = 'L'
  * A tag without the line's.
  * @example own('L/F01') // 'F01'
  */
-export const own = (tag: string): string => (tag.startsWith(`${TAG}/`) ? tag.slice(TAG.length + 1) : tag)
+export const own = (tag: string): string => shortTag(TAG, tag)
 
 /** A line that its entries set out, which entry each part came with, and which said later what it meets or how it falls. */
 export interface SetOut {
@@ -65,18 +66,20 @@ export function setOut(
   let count = 0
   const shop: Shop = { begun: new Set(), newId: () => `i${++count}`, draft: true, firstSize: input.size }
   let cursor: Cursor = END
+  const had = new Map<string, Item>()
   const [entryOf, laterOf] = [new Map<string, number>(), new Map<string, number>()]
   input.entries.forEach((text, at) => {
     const first = /^\s*from\s/i.test(text)
     if (first !== (at === 0))
-      throw refusal(at, msg('space-not-begun', { unit: unitOfLevels(reader) }), reader)
+      throw refusal(at, msg('space-not-begun', { unit: unitOf('distance', reader) }), reader)
     const placed = placeTexts(line, [text], cursor, shop, reader)
     if (!placed.ok) throw refusal(at, placed.why, reader)
-    const had = new Map(line.items.map((item) => [item.id, item]))
     line = { ...line, items: placed.items, ...(placed.stands ? { stands: placed.stands } : {}) }
     cursor = placed.cursor
     for (const item of line.items) {
       const was = had.get(item.id)
+      if (was === item) continue
+      had.set(item.id, item)
       if (!was) entryOf.set(item.id, at)
       else if (was.meets !== item.meets || was.falls !== item.falls || was.branchFalls !== item.branchFalls)
         laterOf.set(item.id, at)
@@ -84,4 +87,3 @@ export function setOut(
   })
   return { line, entryOf, laterOf }
 }
-const unitOfLevels = (reader: Reader): string => (reader.units === 'inch' ? 'ft' : 'm')

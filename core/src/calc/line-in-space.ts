@@ -230,6 +230,12 @@ function answer(walked: Walked, input: LineInput, line: Line, working: Working):
   working.put('pieces', pieces, 'line-geometry', ['given'])
   const errs = input.measureErrorMm === undefined || input.measureErrorMm === null
   working.put('closing', closing, 'closing-error', [errs ? 'cp-measure-error' : 'given', 'line-geometry'])
-  working.put('high', high.map(tagAt), 'line-geometry', ['given'])
-  working.put('low', low.map(tagAt), 'line-geometry', ['given'])
+  // One list of tags, in the order of the line.
+  const tagsOf = (stretches: number[][]): string[] =>
+    stretches
+      .flat()
+      .sort((a, b) => a - b)
+      .map(tagAt)
+  working.put('high', tagsOf(high), 'line-geometry', ['given'])
+  working.put('low', tagsOf(low), 'line-geometry', ['given'])
 }

@@ -42,7 +42,7 @@ export interface Laid {
 }
 
 /** Drawn length of a piece that has no measure yet. */
-const UNMEASURED_MM = 500
+export const UNMEASURED_MM = 500
 /** Half a fitting of which no take-off is known, as a share of its outside diameter, and its least. */
 const HALF = { share: 0.75, leastMm: 30 }
 /** Branches in one lane keep this far apart. */

@@ -18,6 +18,12 @@ export const nextTag = (prefix: string, taken: Iterable<string | null>): string 
 /** How tags of fittings (`Q2/F`) and pieces (`Q2/P`) of a line begin. */
 export const itemPrefix = (lineTag: string, type: Item['type']): string =>
   `${lineTag}/${type === 'fitting' ? 'F' : 'P'}`
+/**
+ * A part's tag as it is called within its line.
+ * @example shortTag('Q2', 'Q2/F01') // 'F01'
+ */
+export const shortTag = (lineTag: string, tag: string): string =>
+  tag.startsWith(`${lineTag}/`) ? tag.slice(lineTag.length + 1) : tag
 /** The next free tag of a part on a line. */
 export const nextItemTag = (line: Pick<Line, 'tag'>, items: readonly Item[], type: Item['type']): string =>
   nextTag(

@@ -9,6 +9,7 @@ import {
   entryText,
   fmt,
   pieceCut,
+  shortTag,
   standsText,
 } from '@jugalis/core'
 import { named, word } from '../words/word'
@@ -175,13 +176,16 @@ interface BillRow {
 /** Every part of the line: pieces with their cut length, fittings by name. */
 function billOf({ state, space, reader }: IsometricAsked): BillRow[] {
   const own = { ...reader, units: space.line.school }
-  const short = (tag: string): string => tag.replace(`${space.line.tag}/`, '')
   return space.line.items.map((item): BillRow => {
     if (item.type === 'fitting')
-      return { tag: short(item.tag), what: entryText(item, own).split(';')[0] ?? '', cut: '' }
+      return {
+        tag: shortTag(space.line.tag, item.tag),
+        what: entryText(item, own).split(';')[0] ?? '',
+        cut: '',
+      }
     const { cutMm } = pieceCut(state, space.line, item)
     return {
-      tag: short(item.tag),
+      tag: shortTag(space.line.tag, item.tag),
       what: item.size,
       cut: cutMm.value === null ? word('ui-not-yet-known') : fmt.lengthFigure(cutMm.value, own),
     }

@@ -64,7 +64,7 @@ const north = computed(() => drawn.value.north)
 <template>
   <div ref="box" class="box" :class="{ whole }" @keydown.esc="wholeScreen.close">
     <div class="tools no-print">
-      <select v-model="look.view" class="choose" :aria-label="word('space-looked-at')">
+      <select v-model="look.view" class="plain" :aria-label="word('space-looked-at')">
         <option v-for="name in VIEWS" :key="name" :value="name">{{ word('space-view', { name }) }}</option>
       </select>
       <button
@@ -163,39 +163,20 @@ const north = computed(() => drawn.value.north)
   </div>
 </template>
 
+<style scoped src="../tapes/drawing-box.css"></style>
 <style scoped>
-.box {
-  width: 100%;
+.box:not(.whole) {
   position: relative;
 }
-.tools,
 .last {
   display: flex;
   gap: 8px;
   align-items: center;
   flex-wrap: wrap;
 }
-.last {
-  margin-inline-start: auto;
-}
-.small {
-  min-width: 44px;
-  padding: 0 12px;
-  border-width: 1px;
-  border-color: var(--edge);
-  font-weight: 500;
-}
 .small[aria-pressed='true'] {
   border-color: var(--ink);
   font-weight: 700;
-}
-.choose {
-  min-height: 44px;
-  border: 1px solid var(--edge);
-  background: var(--sheet);
-  color: var(--ink);
-  font: inherit;
-  padding: 0 8px;
 }
 .space-drawing {
   display: block;
@@ -220,15 +201,5 @@ const north = computed(() => drawn.value.north)
 .north text {
   font: 600 14px var(--figures);
   fill: var(--ink);
-}
-.whole {
-  position: fixed;
-  inset: 0;
-  z-index: 50;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  padding: 8px;
-  background: var(--paper);
 }
 </style>

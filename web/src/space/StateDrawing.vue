@@ -86,7 +86,7 @@ const toJoint = (jointId: string): void =>
         :step="STEP_H"
         :aria-valuetext="when(atS, view.nowS, job.state.job.zone)"
       />
-      <button type="button" class="button small" :disabled="hours === 0" @click="hours = 0">
+      <button type="button" class="button chip" :disabled="hours === 0" @click="hours = 0">
         {{ word('wait-stands-back-to-now') }}
       </button>
       <slot />
@@ -125,11 +125,6 @@ const toJoint = (jointId: string): void =>
   flex: 1 1 220px;
   min-height: 44px;
   accent-color: var(--ink);
-}
-.small {
-  border-width: 1px;
-  border-color: var(--edge);
-  font-weight: 500;
 }
 .drawing {
   display: block;

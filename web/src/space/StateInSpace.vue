@@ -29,19 +29,9 @@ const space = computed(() => spaces.value.find((one) => one.line.id === lineId.v
   <section v-if="space" :aria-label="word('wait-as-it-stands')">
     <h2>{{ word('wait-as-it-stands') }}</h2>
     <StateDrawing :answer="answer" :space="space">
-      <select v-if="spaces.length > 1" v-model="lineId" class="choose" :aria-label="word('set-out-lines')">
+      <select v-if="spaces.length > 1" v-model="lineId" class="plain" :aria-label="word('set-out-lines')">
         <option v-for="one in spaces" :key="one.line.id" :value="one.line.id">{{ one.line.tag }}</option>
       </select>
     </StateDrawing>
   </section>
 </template>
-
-<style scoped>
-.choose {
-  min-height: 44px;
-  border: 1px solid var(--edge);
-  background: var(--sheet);
-  color: var(--ink);
-  font: inherit;
-}
-</style>

@@ -1,12 +1,6 @@
+import type { LineDrawn } from '@jugalis/core'
 import { type Ref, computed, ref, watch } from 'vue'
 
-/** Room that a drawing takes, in its own units. */
-interface Extent {
-  minX: number
-  minY: number
-  maxX: number
-  maxY: number
-}
 const STEP = 1.4
 const MOST = 12
 
@@ -14,7 +8,12 @@ const MOST = 12
  * The part of a drawing that is in sight: fitted in as a whole, or nearer; pulled, zoomed about a point.
  * @param key what is drawn: another drawing is fitted in anew.
  */
-export function useSight(box: Ref<Extent>, width: Ref<number>, height: Ref<number>, key: Ref<string>) {
+export function useSight(
+  box: Ref<LineDrawn['box']>,
+  width: Ref<number>,
+  height: Ref<number>,
+  key: Ref<string>,
+) {
   /** 1: the whole is fitted in. */
   const nearer = ref(1)
   const middle = ref<{ x: number; y: number } | null>(null)

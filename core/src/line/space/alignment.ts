@@ -35,9 +35,9 @@ export function alignmentOf(state: JobState, place: JointPlace): Alignment | nul
   const { part, fitting, line, end } = place
   if (!fitting) return null
   const space = lineInSpace(state, line)
-  const node = space.nodes[space.nodeOf.get(fitting.id) ?? -1]
-  const number = space.nodes.findIndex((one) => one === node)
-  if (!node || number < 0) return null
+  const number = space.nodeOf.get(fitting.id) ?? -1
+  const node = space.nodes[number]
+  if (!node) return null
   const into = space.legs[space.inTo[number] ?? -1]?.heading ?? null
   const met = endMet(part, end, fitting)
   const out = [into && times(into, -1), node.way, node.branches[2] ?? null, node.branches[3] ?? null]

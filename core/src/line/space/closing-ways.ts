@@ -63,8 +63,6 @@ export interface ClosingWith {
   takeOffMm: number
   minStraightMm: number
 }
-const NAMES: Readonly<Record<number, string>> = { 22.5: '22-1/2' }
-
 /**
  * The pieces that close a line on an end, with two fittings alike of each angle: straight on where nothing is offset. From
  * and to are centres of fittings, so that each lead has room for two take-offs.
@@ -93,7 +91,7 @@ function entriesOf(found: Closing, angleDeg: number, to: CloseTarget): string[] 
   const { kind, travelMm, travelHeading, leadInMm, leadOutMm } = found
   if (kind === 'none' || travelMm === null || travelHeading === null) return []
   if (kind === 'straight') return [mm(travelMm), `to ${to.name}`]
-  const elbow = `elbow ${NAMES[angleDeg] ?? angleDeg}`
+  const elbow = `elbow ${angleDeg}`
   return [
     mm(leadInMm ?? 0),
     `${elbow} ${said(travelHeading)}`,

@@ -92,7 +92,7 @@ function wayRound(walked: Walked, met: Met, metAt: ReadonlyMap<number, Met>): Ro
   ]
   return { from: walked.nodes[met.own]?.tag ?? null, legs, signs }
 }
-/** Legs from a node back to where its place is known otherwise. @param past the node'leg own fixing is not one. */
+/** Legs from a node back to where its place is known otherwise. @param past the node's own fixing is not one. */
 function upTo(
   walked: Walked,
   node: number,

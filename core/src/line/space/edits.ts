@@ -1,6 +1,7 @@
 import type { Item, JobState, Line } from '../../log/state.js'
 import { partMeant } from '../../parts/neighbours.js'
 import { msg } from '../../sources/source.js'
+import { unitOf } from '../../units/quantity.js'
 import { type Edit, type Edited, type Shop, itemData, settle } from '../settle.js'
 import { type LineInSpace, lineInSpace } from './in-job.js'
 import type { SpaceFault } from './walked.js'
@@ -24,7 +25,7 @@ export function withSpace(state: JobState, line: Line, edited: Edited, shop: Sho
   const space = stands && placed(state, line, { ...line, items: named, stands })
   if (space && 'ok' in space) return space
   if (!space && lostWithoutPlace(line, named))
-    return { ok: false, why: msg('space-not-begun', { unit: line.school === 'inch' ? 'ft' : 'm' }) }
+    return { ok: false, why: msg('space-not-begun', { unit: unitOf('distance', { units: line.school }) }) }
   const items = space ? levelled(space, named) : named
   const others = tags.size ? renamedElsewhere(state, line, tags) : []
   if (items.every((item, at) => item === edited.items[at]))
@@ -43,7 +44,7 @@ function placed(state: JobState, line: Line, next: Line): LineInSpace | (Edited 
   const after = lineInSpace(jobWith(state, next), next)
   return newlyWrong(lineInSpace(state, line), after) ?? after
 }
-/** Tags that parts had, and have now, in small letters; of a part of this line, its short one too. */
+/** Tags that parts had, in small letters, and what they are now. */
 function newTags(line: Line, items: readonly Item[]): Map<string, string> {
   const was = new Map(line.items.map((item) => [item.id, item.tag]))
   return new Map(
@@ -94,7 +95,7 @@ function newlyWrong(before: LineInSpace, after: LineInSpace): (Edited & { ok: fa
   const fault = after.all.find(
     (one) => one.stops && !had.has(keyOf(one)) && fresh.get(one.item.id) !== was.get(one.item.id),
   )
-  return fault ? { ok: false, why: msg(fault.code, { ...fault.params }) } : null
+  return fault ? { ok: false, why: fault } : null
 }
 /** What was said of each part and where it lies. */
 const saidOf = (line: Line): Map<string, string> =>

@@ -1,5 +1,4 @@
 import type { JobState, Line } from '../../log/state.js'
-import { msg } from '../../sources/source.js'
 import { type LineFault, lineFaults } from '../faults.js'
 import { lineInSpace } from './in-job.js'
 
@@ -8,5 +7,5 @@ export const faultsOf = (state: JobState, line: Line): LineFault[] => [
   ...lineFaults(line),
   ...lineInSpace(state, line)
     .all.filter((fault) => fault.stops)
-    .map(({ item, code, params }) => ({ item, at: null, stops: true, says: msg(code, { ...params }) })),
+    .map((fault) => ({ item: fault.item, at: null, stops: true, says: fault })),
 ]

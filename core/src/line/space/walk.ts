@@ -5,6 +5,9 @@ import { elbowAngle } from '../../parts/vocabulary.js'
 import type { Code } from '../../sources/wording.js'
 import { type Course, courseOf, fallen } from '../../space/heading.js'
 import { type Vector, plus, times } from '../../space/vector.js'
+import { LONGEST_MM } from '../entry.js'
+import { UNMEASURED_MM } from '../layout.js'
+import { shortTag } from '../tags.js'
 import { type Reaches, lengthBetween, reachBetween } from './reach.js'
 import { type Found, branchWays, throughBends, throughElbow } from './turns.js'
 import type { Fixed, Leg, Met, SpaceFault, SpaceNode, Walked } from './walked.js'
@@ -18,11 +21,8 @@ interface Here {
   ahead?: { atMm: Vector; known: boolean; leg: number; meets: { name: string; item: Item } | null }
 }
 
-/** Drawn length of a pipe that has no measure yet, and of what has no take-off. */
-const UNMEASURED_MM = 500
+/** Drawn length of what has no take-off. */
 const NO_REACH_MM = 60
-/** No pipe is longer than this. */
-const LONGEST_MM = 100_000
 
 /**
  * Walks a line: centres, bare ends and the ways between them. What nobody measured is gone over at a length of our own,
@@ -117,12 +117,11 @@ class Walk {
     const number = this.nodes.push({ branches: {}, ...node }) - 1
     this.inTo.push(inTo)
     this.byTag.set(node.tag.toLowerCase(), number)
-    const short = node.tag.startsWith(`${this.line.tag}/`) ? node.tag.slice(this.line.tag.length + 1) : null
-    if (short) this.byTag.set(short.toLowerCase(), number)
+    this.byTag.set(shortTag(this.line.tag, node.tag).toLowerCase(), number)
     return number
   }
   private bareEnd(atMm: Vector, known: boolean, back: number, inTo: number): number {
-    const tag = `${this.line.tag ? `${this.line.tag}/` : ''}E${String(++this.ends).padStart(2, '0')}`
+    const tag = `${this.line.tag}/E${String(++this.ends).padStart(2, '0')}`
     return this.node({ tag, fitting: null, atMm, known, way: null, back }, inTo)
   }
 

@@ -1,6 +1,6 @@
 import type { Item } from '../../log/state.js'
 import type { EndAt } from '../../parts/neighbours.js'
-import type { Code } from '../../sources/wording.js'
+import type { Msg } from '../../sources/source.js'
 import type { Course } from '../../space/heading.js'
 import type { Vector } from '../../space/vector.js'
 
@@ -42,10 +42,8 @@ export interface Leg {
   toLevel: boolean
 }
 /** Something that cannot be as it was said, or that is not known, at a part. */
-export interface SpaceFault {
+export interface SpaceFault extends Msg {
   item: Item
-  code: Code
-  params: Readonly<Record<string, string | number>>
   /** It cannot be: what brings it about is refused. Else something is only not known. */
   stops: boolean
 }

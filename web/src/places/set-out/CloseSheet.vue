@@ -59,7 +59,7 @@ async function setOut(way: ClosingWay): Promise<void> {
     <template v-else>
       <p class="why">{{ word('space-close-from', { tag: from.tag }) }}</p>
       <label for="close-on">{{ word('space-close-on') }}</label>
-      <select id="close-on" v-model="chosen" class="choose">
+      <select id="close-on" v-model="chosen" class="plain">
         <option v-for="one in targets" :key="one.name" :value="one.name">{{ one.name }}</option>
       </select>
       <QuantityField
@@ -95,14 +95,6 @@ async function setOut(way: ClosingWay): Promise<void> {
 </template>
 
 <style scoped>
-.choose {
-  min-height: 46px;
-  border: 1px solid var(--edge);
-  background: var(--sheet);
-  color: var(--ink);
-  font: inherit;
-  padding: 0 8px;
-}
 .way {
   display: flex;
   justify-content: space-between;

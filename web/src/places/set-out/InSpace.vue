@@ -3,12 +3,15 @@ import {
   type Carries,
   type ClosingError,
   type LineInSpace,
-  type Standing,
+  type Extreme,
   fallFaults,
   fmt,
+  greatest,
   highPoints,
   levelText,
   lowPoints,
+  shortTag,
+  smallest,
   standsText,
 } from '@jugalis/core'
 import { computed } from 'vue'
@@ -25,14 +28,8 @@ const levels = computed(() => {
   const known = props.space.nodes.filter((node) => node.known).map((node) => node.atMm[2])
   if (known.length < 2) return null
   return {
-    low: levelText(
-      known.reduce((least, mm) => Math.min(least, mm)),
-      reader.value,
-    ),
-    high: levelText(
-      known.reduce((most, mm) => Math.max(most, mm)),
-      reader.value,
-    ),
+    low: levelText(smallest(known), reader.value),
+    high: levelText(greatest(known), reader.value),
     lengthMm: props.space.legs.reduce((sum, leg) => sum + (leg.known ? leg.lengthMm : 0), 0),
   }
 })
@@ -47,10 +44,10 @@ const direction = (error: ClosingError): string =>
       return [word('space-so-far', { mm: fmt.length(Math.abs(mm), reader.value), way })]
     })
     .join(', ')
-const unserved = (list: readonly Standing[]): Standing[] => list.filter((one) => !one.served)
-const tags = (one: Standing): string =>
-  one.nodes.map((node) => node.tag.replace(`${props.space.line.tag}/`, '')).join(', ')
-const first = (one: Standing): string | undefined => one.nodes.find((node) => node.fitting)?.fitting?.id
+const unserved = (list: readonly Extreme[]): Extreme[] => list.filter((one) => !one.served)
+const tags = (one: Extreme): string =>
+  one.nodes.map((node) => shortTag(props.space.line.tag, node.tag)).join(', ')
+const first = (one: Extreme): string | undefined => one.nodes.find((node) => node.fitting)?.fitting?.id
 const standing = computed(() => [
   ...unserved(highPoints(props.space)).map((one) => ({ one, kind: 'air' as const })),
   ...unserved(lowPoints(props.space)).map((one) => ({ one, kind: 'water' as const })),
@@ -76,7 +73,7 @@ const MOST = 3
       <button type="button" class="figure-link reach" @click="emit('close')">
         {{ word('space-close-it') }}
       </button>
-      <select v-model="carries" class="carries" :aria-label="word('space-what-it-carries')">
+      <select v-model="carries" class="plain carries" :aria-label="word('space-what-it-carries')">
         <option v-for="what in ['', 'drain', 'condensate']" :key="what" :value="what">
           {{ word('space-carries', { what }) }}
         </option>
@@ -148,7 +145,7 @@ const MOST = 3
       </button>
     </p>
     <p v-for="fault in unknown.slice(0, MOST)" :key="`${fault.item.id} ${fault.code}`" class="why">
-      {{ job.t({ code: fault.code, params: { ...fault.params } }) }}
+      {{ job.t(fault) }}
       <button type="button" class="figure-link" @click="emit('show', fault.item.id)">
         {{ word('set-out-show-it') }}
       </button>
@@ -161,11 +158,6 @@ const MOST = 3
 
 <style scoped>
 .carries {
-  min-height: 44px;
-  border: 1px solid var(--edge);
-  background: var(--sheet);
-  color: var(--ink);
-  font: inherit;
   margin-inline-start: 8px;
 }
 .in-space {

@@ -185,42 +185,14 @@ const hand = useHand(svg, {
   </div>
 </template>
 
+<style scoped src="../../tapes/drawing-box.css"></style>
 <style scoped>
-.box {
-  width: 100%;
-}
-.tools {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-.small {
-  min-width: 44px;
-  padding: 0 12px;
-  border-width: 1px;
-  border-color: var(--edge);
-  font-weight: 500;
-}
-.last {
-  margin-inline-start: auto;
-}
 .scroll-down {
   max-height: 440px;
   overflow: hidden auto;
 }
 .open {
   display: none;
-}
-.whole {
-  position: fixed;
-  inset: 0;
-  z-index: 50;
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  padding: 8px;
-  background: var(--paper);
 }
 .line-drawing {
   touch-action: pan-y;

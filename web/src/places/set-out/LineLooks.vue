@@ -41,13 +41,13 @@ const sheet = ref<'points' | 'close' | null>(null)
     <button
       v-if="stands && drawn === 'straight'"
       type="button"
-      class="button other no-print"
+      class="button chip other no-print"
       @click="ask('space')"
     >
       {{ word('space-in-space') }}
     </button>
     <SpaceDrawing v-if="drawn === 'space'" :space="space" :current="current" @pick="(id) => emit('pick', id)">
-      <button type="button" class="button other" @click="ask('straight')">
+      <button type="button" class="button chip" @click="ask('straight')">
         {{ word('space-straight') }}
       </button>
     </SpaceDrawing>
@@ -85,10 +85,5 @@ const sheet = ref<'points' | 'close' | null>(null)
 }
 .other {
   align-self: flex-start;
-  min-height: 44px;
-  padding: 0 12px;
-  border-width: 1px;
-  border-color: var(--edge);
-  font-weight: 500;
 }
 </style>

@@ -10,6 +10,7 @@ import {
   levelText,
   lineInSpace,
   neighbours,
+  shortTag,
   sizesHere,
   outletsOf,
   takeOffOf,
@@ -126,7 +127,7 @@ onBeforeUnmount(() => stop?.())
   >
     <span class="cell strong name" role="gridcell" :style="{ paddingLeft: `${Math.min(depth, 6) * 14}px` }">
       <span class="grip no-print" :title="word('set-out-drag-to-move')" aria-hidden="true">⠿</span
-      >{{ item.tag.replace(`${line.tag}/`, '') }}
+      >{{ shortTag(line.tag, item.tag) }}
     </span>
     <span class="cell said" role="gridcell">
       <form v-if="isEdited" @submit.prevent="keep" @keydown.esc.stop="leave">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Line } from '@jugalis/core'
+import { type Line, unitOf } from '@jugalis/core'
 import { ref } from 'vue'
 import { word } from '../../words/word'
 import PointSheet from './PointSheet.vue'
@@ -11,7 +11,7 @@ const open = ref(false)
 
 <template>
   <p v-if="!line.stands" class="why">
-    {{ word('space-not-placed', { unit: line.school === 'inch' ? 'ft' : 'm' }) }}
+    {{ word('space-not-placed', { unit: unitOf('distance', { units: line.school }) }) }}
     <button type="button" class="figure-link reach" @click="open = true">{{ word('space-points') }}</button>
     <PointSheet v-if="open" @close="open = false" />
   </p>

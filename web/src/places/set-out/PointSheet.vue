@@ -86,7 +86,7 @@ const putAway = (id: string, name: string): Promise<string[]> =>
       :missing="tried"
     />
     <label for="point-heading">{{ word('space-point-heading') }}</label>
-    <select id="point-heading" v-model="typed.heading" class="choose">
+    <select id="point-heading" v-model="typed.heading" class="plain">
       <option v-for="name in ['', ...Object.keys(DIRECTIONS)]" :key="name" :value="name">
         {{ word('space-heading', { name }) }}
       </option>
@@ -94,14 +94,3 @@ const putAway = (id: string, name: string): Promise<string[]> =>
     <button class="button main" type="button" @click="keep">{{ word('space-keep-the-point') }}</button>
   </Sheet>
 </template>
-
-<style scoped>
-.choose {
-  min-height: 46px;
-  border: 1px solid var(--edge);
-  background: var(--sheet);
-  color: var(--ink);
-  font: inherit;
-  padding: 0 8px;
-}
-</style>

@@ -1,6 +1,6 @@
 import type { Item } from '../../../log/state.js'
 import { type Vector, minus, plus, times } from '../../../space/vector.js'
-import { greatest, smallest } from '../../../units/extent.js'
+import { extent } from '../../../units/extent.js'
 import type { LineInSpace } from '../in-job.js'
 import type { Leg } from '../walked.js'
 import { type Dimension, dimensions } from './dimensions.js'
@@ -21,12 +21,12 @@ import {
 } from './view.js'
 
 /** Room that a drawing has. */
-export interface Extent {
+export interface Within {
   width: number
   height: number
 }
 /** As much as a sheet of paper lying has. */
-const PAPER: Extent = { width: 1400, height: 900 }
+const PAPER: Within = { width: 1400, height: 900 }
 /** A pipe, or the way between two fittings that stand on each other. */
 export interface DrawnLeg {
   item: Item | null
@@ -75,7 +75,7 @@ export function drawLine(
   view: View,
   scaled: boolean,
   writing: Writing,
-  within: Extent = PAPER,
+  within: Within = PAPER,
 ): LineDrawn {
   const scale = fitted(scaled ? toScale(space) : { places: stretched(space), perMm: null }, view, within)
   const flats = scale.places.map((place) => project(place, view))
@@ -118,10 +118,9 @@ interface Scaled {
   places: Vector[]
   perMm: number | null
 }
-function fitted({ places, perMm }: Scaled, view: View, within: Extent): Scaled {
+function fitted({ places, perMm }: Scaled, view: View, within: Within): Scaled {
   const flats = places.map((place) => project(place, view))
-  const across = (side: 0 | 1): number =>
-    greatest(flats.map((at) => at[side])) - smallest(flats.map((at) => at[side]))
+  const across = (side: 0 | 1): number => extent(flats.map((at) => at[side]))
   const room = (side: 0 | 1, size: number): number => (size - FRAME) / Math.max(across(side), 1)
   const wanted = flats.length ? Math.min(room(0, within.width), room(1, within.height)) : 1
   const factor = Math.min(FILL.most, Math.max(FILL.least, wanted))

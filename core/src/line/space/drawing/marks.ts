@@ -1,4 +1,5 @@
 import { isLevel } from '../../../space/heading.js'
+import { shortTag } from '../../tags.js'
 import type { LineInSpace } from '../in-job.js'
 import type { Room, Wanted } from './labels.js'
 import { type Flat, type View, around, flatLength, flatPlus, flatTimes, flatUnit, project } from './view.js'
@@ -71,11 +72,18 @@ export function levels(space: LineInSpace, flats: readonly Flat[], writing: Writ
 }
 /** Tags of the fittings. */
 export function names(space: LineInSpace, flats: readonly Flat[]): Wanted[] {
-  const short = (tag: string): string => tag.replace(`${space.line.tag}/`, '')
   return space.nodes.flatMap(({ fitting }, node): Wanted[] => {
     const at = flats[node]
     return fitting && at
-      ? [{ key: `tag ${fitting.id}`, text: short(fitting.tag), at, towards: [-0.5, 1], size: SIZES.tag }]
+      ? [
+          {
+            key: `tag ${fitting.id}`,
+            text: shortTag(space.line.tag, fitting.tag),
+            at,
+            towards: [-0.5, 1],
+            size: SIZES.tag,
+          },
+        ]
       : []
   })
 }

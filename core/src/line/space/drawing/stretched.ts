@@ -1,5 +1,7 @@
-import { type Vector, lengthOf } from '../../../space/vector.js'
-import { greatest } from '../../../units/extent.js'
+import { type Vector, lengthOf, minus, times } from '../../../space/vector.js'
+import { extent, greatest } from '../../../units/extent.js'
+import { samePlaces } from '../extremes.js'
+import { together } from '../together.js'
 import type { Walked } from '../walked.js'
 
 /** A leg that leaves an axis by less than this share of its length lies along the others: a fall is drawn as a sign. */
@@ -27,21 +29,11 @@ export function stretched(walked: Walked): Vector[] {
 
 function onAxis(walked: Walked, axis: 0 | 1 | 2): number[] {
   const { nodes, legs } = walked
-  const parent = nodes.map((_, i) => i)
-  const find = (at: number): number => {
-    let root = at
-    while (parent[root] !== root) root = parent[root] as number
-    parent[at] = root
-    return root
-  }
-  const placeOf = (node: number): Vector => nodes[node]?.atMm ?? [0, 0, 0]
-  for (const leg of legs) {
-    if (leg.to < 0) continue
-    const [a, b] = [placeOf(leg.from), placeOf(leg.to)]
-    const way: Vector = [b[0] - a[0], b[1] - a[1], b[2] - a[2]]
-    if (!goesAlong(way, axis)) parent[find(leg.from)] = find(leg.to)
-  }
-  for (const { node, own } of walked.meets) if (own !== null) parent[find(node)] = find(own)
+  const alike = legs.flatMap(({ from, to }): (readonly [number, number])[] => {
+    const [a, b] = [nodes[from], nodes[to]]
+    return a && b && !goesAlong(minus(b.atMm, a.atMm), axis) ? [[from, to]] : []
+  })
+  const find = together(nodes.length, [...alike, ...samePlaces(walked)])
   const groups = new Map<number, { sum: number; count: number }>()
   nodes.forEach((node, at) => {
     const group = groups.get(find(at)) ?? { sum: 0, count: 0 }
@@ -67,19 +59,8 @@ const drawnGap = (mm: number): number =>
 const TO_SCALE = 1100
 /** Places to scale. */
 export function toScale(walked: Walked): { places: Vector[]; perMm: number } {
-  const [low, high] = [
-    [Infinity, Infinity, Infinity],
-    [-Infinity, -Infinity, -Infinity],
-  ]
-  for (const { atMm } of walked.nodes)
-    for (const axis of [0, 1, 2] as const) {
-      low[axis] = Math.min(low[axis] as number, atMm[axis])
-      high[axis] = Math.max(high[axis] as number, atMm[axis])
-    }
-  const size = greatest([1, ...high.map((mm, axis) => mm - (low[axis] as number)).filter(Number.isFinite)])
+  const along = ([0, 1, 2] as const).map((axis) => walked.nodes.map(({ atMm }) => atMm[axis]))
+  const size = greatest([1, ...along.map(extent)])
   const perMm = TO_SCALE / size
-  return {
-    perMm,
-    places: walked.nodes.map(({ atMm }) => [atMm[0] * perMm, atMm[1] * perMm, atMm[2] * perMm]),
-  }
+  return { perMm, places: walked.nodes.map(({ atMm }) => times(atMm, perMm)) }
 }
