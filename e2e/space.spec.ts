@@ -2,6 +2,7 @@ import { type JobEvent, type JobState, foldJob, lineInSpace } from '@jugalis/cor
 import { type Page, expect, test } from '@playwright/test'
 import { fromNothing } from './empty-help'
 import { PHONE, eventsOf } from './help'
+import { hit } from './lists-help'
 import { begunLine, headline, parts, type, typedParts } from './set-out-help'
 
 const stateOf = async (page: Page, job: string): Promise<JobState> =>
@@ -84,43 +85,70 @@ test.describe('a line that goes round a room and back', () => {
       await expect(headline(page)).toContainText('Cut 81-13/16 in')
     })
   })
-  test('in millimetres, by the thumb: two ends out of line are closed by a piece between two elbows', async ({
-    browser,
-  }) => {
+})
+
+/** The same way out of line in both systems: by the thumb in millimetres, by the mouse in inches. */
+const OFFSETS = [
+  {
+    how: 'in millimetres, by the thumb',
+    device: { viewport: PHONE, hasTouch: true },
+    school: 'metric:',
+    point: { east: '2', north: '0.04', level: '2.588' },
+    kept: 'Valve: 2 m east',
+    entries: ['from +2.400 east', 'union 63', '500 c-c', 'union'],
+    takeOff: '50',
+    says: 'It is 188 mm up or down and 40 mm aside: 192 mm off in all',
+  },
+  {
+    how: 'in inches, by the mouse',
+    device: { viewport: { width: 1280, height: 800 } },
+    school: 'inch: primer, quarter turn',
+    point: { east: '7', north: '0.125', level: '8.6' },
+    kept: 'Valve: 7 ft east',
+    entries: ['from +8\'-0" east', 'union 2', '20 c-c', 'union'],
+    takeOff: '2-1/4',
+    says: 'It is 7-3/16 in up or down and 1-1/2 in aside: 7-3/8 in off in all',
+  },
+] as const
+for (const own of OFFSETS)
+  test(`${own.how}: two ends out of line are closed by a piece between two elbows`, async ({ browser }) => {
     test.slow()
     await fromNothing(
       browser,
       async (page) => {
-        const job = await begunLine(page, { name: 'Offset', school: 'metric:', tag: 'Q9' })
+        const job = await begunLine(page, { name: 'Offset', school: own.school, tag: 'Q9' })
         const lies = page.getByRole('region', { name: 'Where it lies' })
-        await page.getByRole('button', { name: 'Measured points' }).tap()
         const sheet = page.getByRole('dialog')
-        await sheet.getByRole('button', { name: 'Keep the point' }).tap()
+        await hit(page.getByRole('button', { name: 'Measured points' }))
+        await hit(sheet.getByRole('button', { name: 'Keep the point' }))
         await expect(sheet).toContainText('A point needs a name')
         await sheet.getByLabel('Name of the point').fill('Valve')
-        await sheet.getByLabel('East').fill('2')
-        await sheet.getByLabel('North', { exact: true }).fill('0.04')
-        await sheet.getByLabel('Level').fill('2.588')
+        await sheet.getByLabel('East').fill('far')
+        await sheet.getByLabel('North', { exact: true }).fill(own.point.north)
+        await sheet.getByLabel('Level').fill(own.point.level)
         await sheet.getByLabel('How a way goes on there').selectOption('east')
-        await sheet.getByRole('button', { name: 'Keep the point' }).tap()
-        await expect(sheet).toContainText('Valve: 2 m east')
+        // A place that cannot be read is not kept; put right, it is.
+        await hit(sheet.getByRole('button', { name: 'Keep the point' }))
+        await expect(sheet).toContainText('No point measured yet')
+        await sheet.getByLabel('East').fill(own.point.east)
+        await hit(sheet.getByRole('button', { name: 'Keep the point' }))
+        await expect(sheet).toContainText(own.kept)
         await page.keyboard.press('Escape')
-        await type(page, 'from +2.400 east', 'union 63', '500 c-c', 'union')
-        await lies.getByRole('button', { name: 'Close it with a piece' }).tap()
-        await sheet.getByLabel('Take-off of the elbows').fill('50')
+        await type(page, ...own.entries)
+        await hit(lies.getByRole('button', { name: 'Close it with a piece' }))
+        await sheet.getByLabel('Take-off of the elbows').fill(own.takeOff)
         await page.keyboard.press('Tab')
-        await expect(sheet).toContainText('It is 188 mm up or down and 40 mm aside: 192 mm off in all')
-        await sheet.getByRole('button', { name: 'Set it out' }).first().tap()
+        await expect(sheet).toContainText(own.says)
+        await hit(sheet.getByRole('button', { name: 'Set it out' }).first())
         await expect(sheet).toBeHidden()
         await expect(lies).toContainText('comes to Valve within')
         await expect(parts(page)).toHaveCount(8)
         await expect(typedParts(page).last()).toContainText('to Valve')
         await expect.poll(async () => (await spaceOf(page, job)).closing[0]?.missMm ?? 99).toBeLessThan(0.05)
         // Undone at once: the line is as it was before the piece.
-        await page.getByRole('button', { name: 'Undo' }).tap()
+        await hit(page.getByRole('button', { name: 'Undo' }))
         await expect(parts(page)).toHaveCount(3)
       },
-      { viewport: PHONE, hasTouch: true },
+      own.device,
     )
   })
-})

@@ -112,6 +112,21 @@ describe('the isometric', () => {
       ),
       { numRuns: 60 },
     ))
+  it('from above a riser is seen from its end, and nothing else is', () => {
+    const space = spaceOf(
+      'from +1.000 east',
+      'elbow 90 63 north',
+      '900',
+      'elbow 90 up',
+      '700',
+      'elbow 90 west',
+      '500',
+      'cap',
+    )
+    const plan = draw(space, { name: 'plan', turns: 0 }, false)
+    expect(plan.legs.map((leg) => leg.end)).toEqual([false, true, false])
+    expect(draw(space).legs.some((leg) => leg.end)).toBe(false)
+  })
   it('made readable, what lies along an axis does so still, what closes closes, and order is kept', () => {
     const space = spaceOf(
       'from +2.400 east',

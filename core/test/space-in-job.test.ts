@@ -18,7 +18,7 @@ const level = (b: ReturnType<typeof bench>, tag: string): number | undefined => 
   return space.nodes[space.nodeOf.get(b.item(tag).id) ?? -1]?.atMm[2]
 }
 /** A second line in the job. */
-const another = (b: ReturnType<typeof bench>): void =>
+const another = (b: ReturnType<typeof bench>): void => {
   b.log.put('line-set', {
     lineId: OTHER,
     tag: 'Q3',
@@ -28,6 +28,7 @@ const another = (b: ReturnType<typeof bench>): void =>
     school: 'metric',
     placeId: uuid(1),
   })
+}
 const ROUND = [
   'from +2.400 east',
   'elbow 90 63 north',

@@ -134,7 +134,11 @@ function pipes(
         0.25,
       )
   }
-  for (const { points, known } of drawn.legs) line(points, 0.6, known ? undefined : [1.6, 1])
+  for (const { points, known, end } of drawn.legs) {
+    line(points, 0.6, known ? undefined : [1.6, 1])
+    // A pipe that is seen from its end is a ring about it.
+    if (end && points[0]) paper.circle(...at(points[0]), 8 * unit)
+  }
   for (const { points } of drawn.falls) paper.shape(points.map(at), true)
   for (const { shapes } of drawn.symbols)
     for (const shape of shapes)

@@ -101,6 +101,7 @@ const joints = computed(() =>
     <g v-for="one in legs" :key="one.key" class="leg" @click="one.leg.item && emit('pick', one.leg.item.id)">
       <path v-if="one.leg.item?.id === current" :d="one.d" class="chosen" />
       <path :d="one.d" class="pipe" :class="{ guessed: !one.leg.known }" :data-piece="one.leg.item?.tag" />
+      <circle v-if="one.leg.end" :cx="one.leg.points[0]![0]" :cy="one.leg.points[0]![1]" r="8" class="pipe" />
       <path :d="one.d" class="grip" />
     </g>
     <g v-for="sign in signs" :key="sign.item.id" class="sign" @click="emit('pick', sign.item.id)">

@@ -32,7 +32,7 @@ export interface DrawnLeg {
   item: Item | null
   points: readonly Flat[]
   known: boolean
-  /** Seen from its end. */
+  /** Seen from its end: drawn as a ring. Source: ISO 6412-1, from memory. */
   end: boolean
 }
 export interface DrawnJoint {
