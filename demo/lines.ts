@@ -66,12 +66,14 @@ export const LINES: readonly DemoLine[] = [
     name: 'Quarantine ring main, round the room',
     entries: [
       'from +2.600 north',
+      'flow on',
       'elbow 90 63 east',
       '2400 c-c',
       'tee branch down',
       'branch',
       '1400 c-c',
       'valve 63 tag V11',
+      'anchor',
       '..',
       '1800 c-c',
       'elbow 90 south',
@@ -85,6 +87,7 @@ export const LINES: readonly DemoLine[] = [
       'elbow 90 west',
       '1800 c-c',
       'union',
+      'anchor',
       '2402 c-c',
       'elbow 90 north',
       // Measured as rooms are: it comes back to within 3 mm.

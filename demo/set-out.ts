@@ -1,4 +1,12 @@
-import { END, type Line, carrierEdits, lineHead, lineSeriesChoices, placeTexts } from '@jugalis/core'
+import {
+  NO_LINES,
+  END,
+  type Line,
+  carrierEdits,
+  lineHead,
+  lineSeriesChoices,
+  placeTexts,
+} from '@jugalis/core'
 import { idOf } from './ids.js'
 import { CARRIER, LINES, RATING_BAR, SECTION, STOCK, TAKE_OFFS } from './lines.js'
 import { HOUR_S, MIN_S, type Story } from './story.js'
@@ -57,7 +65,7 @@ function tellLine(story: Story, { tag, name, entries, joined }: (typeof LINES)[n
     ratingBar: RATING_BAR,
   })
   let made = 0
-  const shop = { begun: new Set<string>(), newId: () => idOf(`${tag} ${++made}`) }
+  const shop = { begun: new Set<string>(), newId: () => idOf(`${tag} ${++made}`), lines: NO_LINES }
   const placed = placeTexts(story.line(tag), entries, END, shop, { units: 'metric' })
   if (!placed.ok) throw new Error(`demo line ${tag}: ${placed.why.code}`)
   for (const edit of placed.edits) story.tell('Rook', atS, edit.kind, { lineId, ...edit.data })
@@ -67,7 +75,7 @@ function tellCarrier(story: Story, atS: number): void {
   const outer: Line = story.line(CARRIER.inside)
   const carrier = { ...outer, id: idOf('line ADi'), tag: CARRIER.tag, name: CARRIER.name, items: [] }
   let inner = 0
-  const shop = { begun: new Set<string>(), newId: () => idOf(`ADi ${++inner}`) }
+  const shop = { begun: new Set<string>(), newId: () => idOf(`ADi ${++inner}`), lines: NO_LINES }
   const laid = carrierEdits(outer, carrier, CARRIER.sizes, shop)
   if (!laid.ok) throw new Error(`demo carrier: ${laid.why.code}`)
   story.tell('Rook', atS, 'line-set', { ...lineHead(carrier), lineId: carrier.id, insideOf: outer.id })

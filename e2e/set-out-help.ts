@@ -1,5 +1,5 @@
 import { type Page, expect } from '@playwright/test'
-import { signIn } from './help'
+import { PHONE, signIn } from './help'
 import { chooseIn, hit } from './lists-help'
 
 /** A job of its own with one line begun; gives its id. */
@@ -15,6 +15,17 @@ export async function newLine(page: Page, name: string, tag = 'Q9'): Promise<str
   await expect(page.getByLabel('Next fitting or piece')).toBeVisible()
   return page.url().split('/job/')[1]?.split('/')[0] ?? ''
 }
+/** The two ways in which whatever is set out is tried: an inch job by the mouse, a metric one by the thumb. */
+export const INCH_MOUSE = {
+  how: 'in inches, by the mouse',
+  device: { viewport: { width: 1280, height: 800 } },
+  school: 'inch: primer, quarter turn',
+} as const
+export const METRIC_THUMB = {
+  how: 'in millimetres, by the thumb',
+  device: { viewport: PHONE, hasTouch: true },
+  school: 'metric:',
+} as const
 /** On a server that holds nothing: a job with one line begun; gives the job's id. @param said `inch:` or `metric:` and more. */
 export async function begunLine(
   page: Page,

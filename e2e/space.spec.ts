@@ -1,9 +1,9 @@
 import { type JobEvent, type JobState, foldJob, lineInSpace } from '@jugalis/core'
 import { type Page, expect, test } from '@playwright/test'
 import { fromNothing } from './empty-help'
-import { PHONE, eventsOf } from './help'
+import { eventsOf } from './help'
 import { hit } from './lists-help'
-import { begunLine, headline, parts, type, typedParts } from './set-out-help'
+import { INCH_MOUSE, METRIC_THUMB, begunLine, headline, parts, type, typedParts } from './set-out-help'
 
 const stateOf = async (page: Page, job: string): Promise<JobState> =>
   foldJob((await eventsOf(page, job)) as unknown as JobEvent[])
@@ -12,6 +12,34 @@ const spaceOf = async (page: Page, job: string) => {
   const line = [...state.lines.values()][0]
   if (!line) throw new Error('no line')
   return lineInSpace(state, line)
+}
+
+/** Walks the line by what the page has drawn: each end is where its coordinates are. */
+async function drawnToScale(page: Page, space: Awaited<ReturnType<typeof spaceOf>>): Promise<void> {
+  await page.getByRole('button', { name: 'To scale' }).click()
+  const drawn = await page
+    .locator('.space-drawing path[data-piece]')
+    .evaluateAll((paths) =>
+      paths.map((path) => [path.getAttribute('data-piece'), path.getAttribute('d')] as const),
+    )
+  const unitsOf = new Map(
+    drawn.map(([tag, d]) => {
+      const [fromX = 0, fromY = 0, toX = 0, toY = 0] = (d?.match(/-?[\d.]+/g) ?? []).map(Number)
+      return [tag, Math.hypot(toX - fromX, toY - fromY)] as const
+    }),
+  )
+  const first = space.legs[0]
+  const perMm = (unitsOf.get(first?.item?.tag ?? '') ?? 0) / (first?.lengthMm ?? 1)
+  expect(perMm).toBeGreaterThan(0)
+  let at = space.nodes[0]?.atMm ?? [0, 0, 0]
+  for (const { item, heading, to } of space.legs) {
+    const mm = (unitsOf.get(item?.tag ?? '') ?? 0) / perMm
+    at = [at[0] + heading[0] * mm, at[1] + heading[1] * mm, at[2] + heading[2] * mm]
+    const there = space.nodes[to]?.atMm ?? [0, 0, 0]
+    // A hundredth of a drawing unit is what a path is written to.
+    expect(Math.hypot(at[0] - there[0], at[1] - there[1], at[2] - there[2])).toBeLessThan(0.1 / perMm)
+  }
+  await page.getByRole('button', { name: 'To scale' }).click()
 }
 
 test.describe('a line that goes round a room and back', () => {
@@ -65,6 +93,8 @@ test.describe('a line that goes round a room and back', () => {
       await page.locator('[data-part="Q9/F03"]').click()
       await expect(page.locator('.part.here')).toContainText('F03')
 
+      await drawnToScale(page, await spaceOf(page, job))
+
       // The take-offs are measured, and the last piece is cut to what is left.
       const takes = page.getByRole('button', { name: 'not known, measure one' })
       for (let left = await takes.count(); left > 0; left = await takes.count()) {
@@ -90,9 +120,7 @@ test.describe('a line that goes round a room and back', () => {
 /** The same way out of line in both systems: by the thumb in millimetres, by the mouse in inches. */
 const OFFSETS = [
   {
-    how: 'in millimetres, by the thumb',
-    device: { viewport: PHONE, hasTouch: true },
-    school: 'metric:',
+    ...METRIC_THUMB,
     point: { east: '2', north: '0.04', level: '2.588' },
     kept: 'Valve: 2 m east',
     entries: ['from +2.400 east', 'union 63', '500 c-c', 'union'],
@@ -100,9 +128,7 @@ const OFFSETS = [
     says: 'It is 188 mm up or down and 40 mm aside: 192 mm off in all',
   },
   {
-    how: 'in inches, by the mouse',
-    device: { viewport: { width: 1280, height: 800 } },
-    school: 'inch: primer, quarter turn',
+    ...INCH_MOUSE,
     point: { east: '7', north: '0.125', level: '8.6' },
     kept: 'Valve: 7 ft east',
     entries: ['from +8\'-0" east', 'union 2', '20 c-c', 'union'],
@@ -148,6 +174,114 @@ for (const own of OFFSETS)
         // Undone at once: the line is as it was before the piece.
         await hit(page.getByRole('button', { name: 'Undo' }))
         await expect(parts(page)).toHaveCount(3)
+      },
+      own.device,
+    )
+  })
+
+/** A pump below and aside whose flange looks up: the ends do not point the same way. */
+const TURNED = [
+  {
+    ...INCH_MOUSE,
+    point: { East: '7', North: '2.5', Level: '4' },
+    entries: ['from +8\'-0" east', 'union 2', '20 c-c', 'union'],
+    takeOff: '2-1/4',
+    tooMuch: '60',
+  },
+  {
+    ...METRIC_THUMB,
+    point: { East: '2', North: '0.8', Level: '1.2' },
+    entries: ['from +2.400 east', 'union 63', '500 c-c', 'union'],
+    takeOff: '70',
+    tooMuch: '2000',
+  },
+] as const
+for (const own of TURNED)
+  test(`${own.how}: two ends that point elsewhere are closed with elbows that are made`, async ({
+    browser,
+  }) => {
+    test.slow()
+    await fromNothing(
+      browser,
+      async (page) => {
+        const job = await begunLine(page, { name: 'Pump', school: own.school, tag: 'Q9' })
+        const lies = page.getByRole('region', { name: 'Where it lies' })
+        const sheet = page.getByRole('dialog')
+        await hit(page.getByRole('button', { name: 'Measured points' }))
+        await sheet.getByLabel('Name of the point').fill('Pump')
+        for (const [label, figure] of Object.entries(own.point))
+          await sheet.getByLabel(label, { exact: true }).fill(figure)
+        await sheet.getByLabel('How a way goes on there').selectOption('down')
+        await hit(sheet.getByRole('button', { name: 'Keep the point' }))
+        await expect(sheet).toContainText('Pump:')
+        await page.keyboard.press('Escape')
+        await type(page, ...own.entries)
+        await hit(lies.getByRole('button', { name: 'Close it with a piece' }))
+        await sheet.getByLabel('Take-off of the elbows').fill(own.takeOff)
+        // More pipe between faces than there is room for: said, and taken back.
+        await sheet.getByLabel('Least pipe between two faces').fill(own.tooMuch)
+        await page.keyboard.press('Tab')
+        await expect(sheet).toContainText('no one or two elbows that are made close it')
+        await expect(sheet.getByRole('button', { name: 'Set it out' })).toHaveCount(0)
+        await sheet.getByLabel('Least pipe between two faces').fill('0')
+        await page.keyboard.press('Tab')
+        await expect(sheet).toContainText('90° and 90°')
+        await hit(sheet.getByRole('button', { name: 'Set it out' }).first())
+        await expect(lies).toContainText('comes to Pump within')
+        await expect.poll(async () => (await spaceOf(page, job)).closing[0]?.missMm ?? 99).toBeLessThan(0.05)
+      },
+      own.device,
+    )
+  })
+
+/** A short line with a section on it, looked at where its joints wait. */
+const STANDING = [
+  {
+    ...INCH_MOUSE,
+    entries: ['from +8\'-0" east', 'cap 2', '40 c-c', 'elbow 90 up', '30 c-c', 'cap'],
+    bars: ['60', '100', '5'],
+  },
+  {
+    ...METRIC_THUMB,
+    entries: ['from +2.400 east', 'cap 63', '900 c-c', 'elbow 90 up', '700 c-c', 'cap'],
+    bars: ['4', '6', '0.2'],
+  },
+] as const
+for (const own of STANDING)
+  test(`${own.how}: a section as it stands in the building, its time gone through, a joint of it chosen`, async ({
+    browser,
+  }) => {
+    test.slow()
+    await fromNothing(
+      browser,
+      async (page) => {
+        const job = await begunLine(page, { name: 'Riser', school: own.school, tag: 'Q9' })
+        await type(page, ...own.entries)
+        await hit(page.getByRole('button', { name: /Paint a section/ }))
+        const sheet = page.getByRole('dialog')
+        await sheet.getByLabel('Name').fill('Q9-A')
+        for (const [i, label] of [
+          'Working pressure',
+          'Test pressure',
+          'Fall allowed over the hold',
+        ].entries())
+          await sheet.getByLabel(label).fill(own.bars[i] as string)
+        await sheet.getByLabel('Hold, minutes').fill('30')
+        await hit(sheet.getByRole('button', { name: 'Paint it' }))
+        await expect(sheet).toHaveCount(0)
+
+        await page.goto(`/job/${job}/wait`)
+        const stands = page.getByRole('region', { name: 'As it stands' })
+        await expect(stands).toContainText('Now: 0 of 4 joints')
+        await expect(stands.locator('.joint')).toHaveCount(4)
+        const time = stands.getByLabel('At another time')
+        await time.fill('48')
+        await expect(stands).not.toContainText('Now: 0 of 4')
+        await expect(stands.locator('.joint')).toHaveCount(4)
+        await hit(stands.getByRole('button', { name: 'Back to now' }))
+        await expect(stands).toContainText('Now: 0 of 4 joints')
+        await hit(stands.locator('.joint').first())
+        await expect(page).toHaveURL(new RegExp(`/job/${job}/make/`))
       },
       own.device,
     )

@@ -4,10 +4,14 @@ import { randomUUID } from 'node:crypto'
 const PIECES = 2500
 const ROWS = 20_000
 
+/** Ways of a line's elbows, one after another. */
+const TURNS = ['north', 'west', 'south', 'east', 'north', 'up']
+
 const median = (list) => [...list].sort((a, b) => a - b)[list.length >> 1]
 const ms = (list) => `median ${Math.round(median(list))} ms, longest ${Math.round(Math.max(...list))} ms`
 
-export async function makeJob(base, cookie, name, pieces) {
+/** @param inSpace the line has a place in the building: round and up. */
+export async function makeJob(base, cookie, name, pieces, inSpace = false) {
   const headers = { 'content-type': 'application/json', cookie }
   const job = randomUUID()
   await fetch(`${base}/api/jobs`, { method: 'POST', headers, body: JSON.stringify({ jobId: job, name }) })
@@ -44,9 +48,16 @@ export async function makeJob(base, cookie, name, pieces) {
     const measured = { measure: 'centre-centre', measuredMm: 400 + ((i * 37) % 900) }
     items.push(
       item({ type: 'piece', tag: `B/P${i + 1}`, size: 'd63', ...measured, ...ends }),
-      item({ type: 'fitting', tag: `B/F${i + 2}`, size: 'd63', fitting: i % 2 ? 'tee' : 'elbow 90' }),
+      item({
+        type: 'fitting',
+        tag: `B/F${i + 2}`,
+        size: 'd63',
+        fitting: i % 2 ? 'tee' : 'elbow 90',
+        ...(inSpace && i % 2 === 0 ? { heading: TURNS[(i / 2) % TURNS.length] } : {}),
+      }),
     )
   }
+  if (inSpace) events.push(put('line-stands', { lineId, stands: { levelMm: 2400, heading: 'east' } }))
   for (let i = 0; i < items.length; i += 400)
     events.push(put('items-put', { lineId, items: items.slice(i, i + 400) }))
   if (joints.length)

@@ -4,6 +4,7 @@ import { makeJob } from './bench-large.mjs'
 /** 2,000 clocks and 2,000 lanes in the browser; 200 browsers that follow a job over two server processes. */
 const PIECES = 1000
 const FOLLOWERS = 200
+const median = (list) => [...list].sort((a, b) => a - b)[list.length >> 1]
 const p95 = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length * 0.95)]
 const headers = (cookie) => ({ 'content-type': 'application/json', cookie })
 
@@ -39,8 +40,8 @@ const reading = (placeId, what, value, agoS) => ({
   data: { placeId, what, basis: 'measured', atS: Date.now() / 1000 - agoS, value },
 })
 
-async function waitingJob(base, cookie) {
-  const job = await makeJob(base, cookie, 'Waits', PIECES)
+async function waitingJob(base, cookie, name = 'Waits', pieces = PIECES, inSpace = false) {
+  const job = await makeJob(base, cookie, name, pieces, inSpace)
   const { lines } = await (
     await fetch(`${base}/api/jobs/${job}/events?after=0`, { headers: headers(cookie) })
   ).json()
@@ -142,6 +143,38 @@ export async function waits(base, cookie, page, row) {
     `A new reading for ${joints} joints: from another device's sending to the screen`,
     `${(await seen) - sent} ms`,
     'none set',
+  )
+}
+
+/** A section of 500 joints as it stands in the building, its time scrubbed from end to end: how long each frame takes. */
+export async function scrubbing(base, cookie, page, row) {
+  const { job, joints } = await waitingJob(base, cookie, 'In space', 250, true)
+  await page.goto(`${base}/job/${job}/wait`)
+  await page.waitForSelector('#space-time')
+  await page.waitForTimeout(3000)
+  const frames = await page.evaluate(
+    () =>
+      new Promise((done) => {
+        const time = document.querySelector('#space-time')
+        const out = []
+        let last = 0
+        let hours = -24
+        const frame = (atMs) => {
+          if (last) out.push(atMs - last)
+          last = atMs
+          time.value = String((hours += 0.5))
+          time.dispatchEvent(new Event('input', { bubbles: true }))
+          if (hours < 72) requestAnimationFrame(frame)
+          else done(out)
+        }
+        requestAnimationFrame(frame)
+      }),
+  )
+  const drawn = await page.evaluate(() => document.querySelectorAll('.joints .joint').length)
+  row(
+    `A section of ${joints} joints in space, ${drawn} drawn: its time scrubbed`,
+    `median frame ${median(frames).toFixed(1)} ms, p95 ${p95(frames).toFixed(1)} ms`,
+    'p95 25 ms',
   )
 }
 

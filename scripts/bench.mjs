@@ -7,7 +7,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- large` the large job, `-- loggers` tests on the screen; none of these writes. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- large` the large job, `-- loggers` tests on the screen; none of these writes. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -43,14 +43,15 @@ async function main() {
     const { what, measured, target } = JSON.parse(ran.out.split('\n').find((line) => line.startsWith('{')))
     row(what, measured, target)
   }
-  if (!only || only === 'prove') {
-    const ran = run(process.execPath, [bundled('bench-prove')])
+  for (const name of ['prove', 'space']) {
+    if (only && only !== name) continue
+    const ran = run(process.execPath, [bundled(`bench-${name}`)])
     if (!ran.ok) throw new Error(ran.out)
     for (const line of ran.out.split('\n').filter((l) => l.startsWith('{'))) {
       const { what, measured, target } = JSON.parse(line)
       row(what, measured, target)
     }
-    if (only) return
+    if (only === 'prove') return
   }
   for (const part of !only ? ['fold', 'ladder', 'retime'] : only === 'waits' ? ['retime'] : []) {
     const results = [1, 2, 3, 4, 5].map(() => {
@@ -91,7 +92,7 @@ async function main() {
       await page(base, row)
     }
     await large(base)
-    if (only === 'loggers' || only === 'large') return
+    if (['loggers', 'large', 'space'].includes(only)) return
     const { followers } = await import('./bench-waits.mjs')
     const second = await freePort()
     const other = await startServer({ databaseUrl: database.url, port: second, limiter: false, quiet: true })
@@ -117,7 +118,7 @@ async function main() {
 async function large(base) {
   const { chromium } = await import('@playwright/test')
   const { largeJob } = await import('./bench-large.mjs')
-  const { waits } = await import('./bench-waits.mjs')
+  const { scrubbing, waits } = await import('./bench-waits.mjs')
   const browser = await chromium.launch({
     executablePath: findChromium(),
     args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--enable-precise-memory-info'],
@@ -129,6 +130,8 @@ async function large(base) {
     await loggers(base, await signIn(base), await context.newPage(), row)
     if (only) return void (await browser.close())
   }
+  if (!only || only === 'space') await scrubbing(base, await signIn(base), await context.newPage(), row)
+  if (only === 'space') return void (await browser.close())
   if (only !== 'waits') await largeJob(base, await signIn(base), await context.newPage(), row)
   await waits(base, await signIn(base), await context.newPage(), row)
   await browser.close()

@@ -88,24 +88,49 @@ export * from './line/cut-length.js'
 export {
   type Entry as LineEntry,
   MEASURE_WORDS,
-  completions,
   entryText,
   doubtfulLength,
   parseEntry,
   useGroup,
 } from './line/entry.js'
-export { type Edit, type Edited, type Shop, difference, itemData, settle } from './line/settle.js'
+export { type Edit, type Edited, type Shop, difference, itemData, settle, shopFor } from './line/settle.js'
+export type { EntryReader } from './line/fitting-entry.js'
+export { CURE_TABLES } from './methods/cure/rule.js'
+export { NO_LINES } from './parts/met.js'
+export { ENDS_OF, OWN_PARTS, type OwnPart, sentPartsFault, type OwnTakeOff } from './parts/own-part.js'
+export { FORMS, type Form, type OwnForm, type OwnShape, SIGN_REACH } from './log/own-form.js'
+export {
+  OWN_HEADER,
+  ownPartFault,
+  ownPartsCsv,
+  partsToType,
+  readOwnParts,
+  shapesSaid,
+  shapesText,
+  takeOffsBrought,
+} from './line/own-parts.js'
 export { type Cursor, END, type Placed, placeEntry, placeTexts, standing } from './line/place.js'
 export { isMade, sizesHere } from './line/size-entry.js'
 export { changeTo, copyBelow, moveAfter, retyped, splitWith, takeOut } from './line/rework.js'
 export { type LineInSpace, lineInSpace } from './line/space/in-job.js'
+export {
+  type LinesAsOne,
+  asOne,
+  hangTogether,
+  joinedTo,
+  linesAsOne,
+  tagsOf,
+} from './line/space/lines-as-one.js'
 export { type Extreme, highPoints, lowPoints } from './line/space/water-and-air.js'
 export {
   type CloseTarget,
   type ClosingWay,
+  type ClosingWith,
   closeFrom,
   closeTargets,
   closingWays,
+  type TurningWay,
+  turningWays,
 } from './line/space/closing-ways.js'
 export { type Alignment, alignmentOf } from './line/space/alignment.js'
 export { type FallFault, fallFaults } from './line/space/fall-rule.js'
@@ -113,11 +138,13 @@ export { withSpace } from './line/space/edits.js'
 export { levelText, standsText } from './line/space/said.js'
 export type { ClosingError, Suspect } from './line/space/closing.js'
 export type { SpaceNode } from './line/space/walked.js'
-export { type DrawnJoint, type LineDrawn, drawLine } from './line/space/drawing/drawing.js'
+export { type DrawnJoint, type LineDrawn, drawLine, drawLines } from './line/space/drawing/drawing.js'
+export { drawMoved } from './line/space/drawing/moved.js'
 export type { Writing } from './line/space/drawing/marks.js'
 export type { Sign } from './line/space/drawing/symbols.js'
 export { VIEWS, type View, type ViewName } from './line/space/drawing/view.js'
 export { fallText } from './line/space/said.js'
+export { type Vector, lengthOf as vectorLength } from './space/vector.js'
 export { HEADINGS as DIRECTIONS } from './space/heading.js'
 export { type LineChange, lineChange } from './line/change.js'
 export { type LineFault, lineFaults } from './line/faults.js'
@@ -143,6 +170,12 @@ export {
   sagSpanMm,
 } from './line/laying/laying.js'
 export { type Stretch, stretchesOf } from './line/laying/stretches.js'
+export { type Growth, type GrowthLeg, type HoldForce, growthOf } from './line/growth/growth.js'
+export type { Held } from './log/held.js'
+export { type TooNear, tooNear } from './line/room/room.js'
+export { completions } from './line/completions.js'
+export { ownSigns, symbolOf } from './line/space/drawing/symbols.js'
+export { withHeld, withoutHeld } from './line/held.js'
 export { entriesOf } from './line/group.js'
 export {
   HEADINGS,

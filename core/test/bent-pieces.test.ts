@@ -1,4 +1,5 @@
 import {
+  NO_LINES,
   END,
   type Item,
   type JobState,
@@ -24,7 +25,7 @@ function pressLine(
   for (const fitting of ['elbow 90', 'coupling', 'tee'])
     log.put('take-off', { fitting, size: 'd22', takeOffMm: 30, takeOffTo: 'face' })
   let n = 90_000
-  const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+  const shop = { begun: new Set<string>(), newId: () => uuid(n++), lines: NO_LINES }
   const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, {
     units: 'metric',
   })

@@ -1,4 +1,5 @@
 import {
+  NO_LINES,
   type Line,
   barGroups,
   carrierEdits,
@@ -20,7 +21,7 @@ function pipeInPipe(pieces: number): Log {
   const outer = foldJob(log.events).lines.get(LINE) as Line
   let n = 7100
   const sizes = Object.fromEntries(outer.items.map((i) => [i.size, 'd40']))
-  const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+  const shop = { begun: new Set<string>(), newId: () => uuid(n++), lines: NO_LINES }
   const made = carrierEdits(outer, { ...outer, tag: 'Ai', items: [] }, sizes, shop)
   if (!made.ok) throw new Error(made.why.code)
   const { name, method, material, school, schedule, details, placeId } = outer
@@ -82,7 +83,7 @@ describe('pipe-in-pipe as two linked lines', () => {
     const state = foldJob(log.events)
     const [outer, inner] = [state.lines.get(LINE) as Line, state.lines.get(INNER) as Line]
     const sizes = Object.fromEntries(outer.items.map((i) => [i.size, 'd40']))
-    const shop = { begun: new Set<string>(), newId: () => uuid(1) }
+    const shop = { begun: new Set<string>(), newId: () => uuid(1), lines: NO_LINES }
     expect(carrierEdits(outer, inner, sizes, shop)).toMatchObject({ ok: true, edits: [] })
     expect(carrierEdits(outer, inner, {}, shop)).toMatchObject({
       ok: false,

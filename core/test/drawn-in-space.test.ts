@@ -154,6 +154,20 @@ describe('the isometric', () => {
     expect(long(first)).toBeGreaterThan(long(second))
     expect(last?.points.at(-1)?.map(Math.round)).toEqual(drawn.legs[0]?.points[0]?.map(Math.round))
   })
+  it('flow has an arrow on each pipe of the main run, its point the way it goes; none where nobody said', () => {
+    const texts = ['from +1.000 east', 'cap 63', '2000', 'elbow 90 north', '2000', 'cap']
+    expect(draw(spaceOf(...texts), ISO, false).falls).toEqual([])
+    const arrows = (said: string) => {
+      const { falls, legs } = draw(spaceOf(...texts, said), ISO, false)
+      return falls.map(({ points }, i) => {
+        const [from, to] = [legs[i]?.points[0] ?? [0, 0], legs[i]?.points.at(-1) ?? [0, 0]]
+        const [tip, back] = [points[0] ?? [0, 0], points[1] ?? [0, 0]]
+        return Math.sign((tip[0] - back[0]) * (to[0] - from[0]) + (tip[1] - back[1]) * (to[1] - from[1]))
+      })
+    }
+    expect(arrows('flow on')).toEqual([1, 1])
+    expect(arrows('flow back')).toEqual([-1, -1])
+  })
   it('a fall is a sign and no slope; a skew piece has its hatched corner; nothing of it is lost', () => {
     const space = spaceOf(
       'from +1.000 east',

@@ -1,4 +1,4 @@
-import { doubtfulLength, END, placeTexts, foldJob, type Line, pieceCut } from '../src/index.js'
+import { NO_LINES, doubtfulLength, END, placeTexts, foldJob, type Line, pieceCut } from '../src/index.js'
 import { LINE, Log, lineJob, uuid } from './make-job.js'
 
 const inch = { units: 'inch' } as const
@@ -42,7 +42,7 @@ describe('the entry line', () => {
     const said: string[] = []
     for (const text of texts) {
       const line = foldJob(log.events).lines.get(LINE) as Line
-      const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+      const shop = { begun: new Set<string>(), newId: () => uuid(n++), lines: NO_LINES }
       const added = placeTexts(line, [text], END, shop, { units: 'metric' })
       if (added.ok) for (const e of added.edits) log.put(e.kind, { lineId: LINE, ...e.data })
       else said.push(added.why.code)

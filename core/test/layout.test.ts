@@ -1,4 +1,4 @@
-import { END, type Line, foldJob, layOut, placeTexts, stretchesOf } from '../src/index.js'
+import { NO_LINES, END, type Line, foldJob, layOut, placeTexts, stretchesOf } from '../src/index.js'
 import { LINE, Log, uuid } from './make-job.js'
 
 function lineOf(texts: string[], takeOffs: [string, string, string | null, number][] = []) {
@@ -8,7 +8,7 @@ function lineOf(texts: string[], takeOffs: [string, string, string | null, numbe
   for (const [fitting, size, size2, takeOffMm] of takeOffs)
     log.put('take-off', { fitting, size, size2, takeOffMm, takeOffTo: 'face' })
   let n = 60_000
-  const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+  const shop = { begun: new Set<string>(), newId: () => uuid(n++), lines: NO_LINES }
   const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, {
     units: 'metric',
   })
@@ -61,7 +61,7 @@ describe('a line to scale', () => {
     const { state, line } = lineOf(['tee 110', '3000', 'tee 110', '2000', 'cap', '..'].slice(0, 5), known)
     const second = line.items.find((i) => i.tag === 'Q2/F02')?.id as string
     let n = 70_000
-    const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+    const shop = { begun: new Set<string>(), newId: () => uuid(n++), lines: NO_LINES }
     let items = line.items
     for (const after of [line.items[0]?.id as string, second]) {
       const placed = placeTexts(

@@ -1,4 +1,5 @@
 import {
+  NO_LINES,
   TAKE_OFF_HEADER,
   completions,
   entriesOf,
@@ -76,7 +77,7 @@ describe('groups and completion', () => {
     const how = { tag: 'Q2', name: 'n', method: 'solvent-cement', material: 'pvc-u', school: 'metric' }
     log.put('line-set', { lineId: LINE, ...how, placeId: uuid(1) })
     let n = 95_000
-    const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+    const shop = { begun: new Set<string>(), newId: () => uuid(n++), lines: NO_LINES }
     const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, {
       units: 'metric',
     })
@@ -125,5 +126,12 @@ describe('groups and completion', () => {
     expect(completions('use', [], ['drop'])).toEqual(['use drop'])
     expect(completions('', ['tee 63'], [])).toEqual([])
     expect(completions('tee 63', ['tee 63'], [])).toEqual([])
+  })
+  it('behind a part and its size it offers what the ends may be, in the words of the school, and behind "in" the material', () => {
+    expect(completions('valve 2 fl', [], [], 'inch')).toEqual(['valve 2 flared', 'valve 2 flanged'])
+    expect(completions('adapter 2 x 2 ma', [], [], 'inch')).toEqual(['adapter 2 x 2 male'])
+    expect(completions('elbow 90 22 in cop', [], [])).toEqual(['elbow 90 22 in copper'])
+    expect(completions('valve fl', [], [])).toContain('valve flanged')
+    expect(completions('anc', [], [])).toEqual(['anchor'])
   })
 })

@@ -16,31 +16,43 @@ import { LINE, Log, uuid } from './make-job.js'
 
 /** A line on the bench: entries and edits are written as events and read back through the fold. */
 export class Bench {
-  readonly log = new Log()
-  private n = 50_000
+  readonly log: Log
+  readonly lineId: string
+  private n: number
   readonly begun = new Set<string>()
   readonly newId = (): string => uuid(this.n++)
   cursor: Cursor = END
-  /** @param head what differs from a metric line of cemented PVC-U. */
+  /** @param head what differs from a metric line of cemented PVC-U. @param beside a bench in whose job it is, if any. */
   constructor(
-    head: { method?: string; material?: string; school?: 'inch' | 'metric'; series?: string } = {},
+    head: {
+      tag?: string
+      method?: string
+      material?: string
+      school?: 'inch' | 'metric'
+      series?: string
+      details?: object
+    } = {},
+    beside?: Bench,
   ) {
+    this.log = beside?.log ?? new Log()
+    this.n = beside ? beside.n + 1_000 : 50_000
+    this.lineId = beside ? uuid(this.n - 1) : LINE
     const usual = { tag: 'Q2', name: 'n', method: 'solvent-cement', material: 'pvc-u', school: 'metric' }
-    this.log.put('line-set', { lineId: LINE, ...usual, ...head, placeId: uuid(1) })
+    this.log.put('line-set', { lineId: this.lineId, ...usual, ...head, placeId: uuid(1) })
   }
   get state(): JobState {
     return foldJob(this.log.events)
   }
   get line(): Line {
-    return this.state.lines.get(LINE) as Line
+    return this.state.lines.get(this.lineId) as Line
   }
   get shop() {
-    return { begun: this.begun, newId: this.newId }
+    return { begun: this.begun, newId: this.newId, lines: this.state }
   }
   take(asked: Edited): string {
     const edited = withSpace(this.state, this.line, asked, this.shop)
     if (!edited.ok) return edited.why.code
-    for (const e of edited.edits) this.log.put(e.kind, { lineId: LINE, ...e.data })
+    for (const e of edited.edits) this.log.put(e.kind, { lineId: this.lineId, ...e.data })
     // What the edit says it made is what the log gives back.
     expect(this.line.items).toEqual(edited.items)
     return 'ok'

@@ -1,5 +1,14 @@
 import fc from 'fast-check'
-import { END, type Item, type Line, entryText, foldJob, pieceCut, placeTexts } from '../src/index.js'
+import {
+  NO_LINES,
+  END,
+  type Item,
+  type Line,
+  entryText,
+  foldJob,
+  pieceCut,
+  placeTexts,
+} from '../src/index.js'
 import { LINE, Log, uuid } from './make-job.js'
 
 const MEASURES = ['c-c', 'c-f', 'f-f', 'e-e'] as const
@@ -18,7 +27,7 @@ function cutOf(a: Ask) {
     log.put('take-off', { fitting, size: 'd63', takeOffMm: a.takeOffs[i], takeOffTo: a.to[i] }),
   )
   let n = 80_000
-  const shop = { begun: new Set<string>(), newId: () => uuid(n++) }
+  const shop = { begun: new Set<string>(), newId: () => uuid(n++), lines: NO_LINES }
   const texts = ['tee 63', `${a.mm} ${a.measure}${a.gap ? ` gap ${a.gap}` : ''}`, 'elbow 90']
   const placed = placeTexts(foldJob(log.events).lines.get(LINE) as Line, texts, END, shop, {
     units: 'metric',

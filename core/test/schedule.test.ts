@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import fc from 'fast-check'
 import {
+  NO_LINES,
   type Line,
   MOST_ROWS,
   type ScheduleAsk,
@@ -44,7 +45,7 @@ function joined(mode: ScheduleMode, csv: string, more: Partial<ScheduleAsk> = {}
   if (!got.ok) throw new Error(JSON.stringify(got.faults))
   return got.lines.map((l) => {
     const line = { ...BARE, tag: l.tag ?? BARE.tag }
-    const settled = settle(line, l.items, { begun: new Set(), newId })
+    const settled = settle(line, l.items, { begun: new Set(), newId, lines: NO_LINES })
     if (!settled.ok) throw new Error(settled.why.code)
     const items = settled.items
     const joints = items.flatMap((i) =>

@@ -19,6 +19,7 @@ import { calendarRoutes } from './routes/calendar.js'
 import { deviceDoor } from './routes/devices.js'
 import { docsRoutes } from './routes/docs.js'
 import { jobRoutes } from './routes/jobs.js'
+import { partRoutes } from './routes/parts.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
 import { refusal } from './words.js'
 
@@ -119,6 +120,7 @@ export function createApp(options: AppOptions): Express {
   app.use('/api', sessions(options))
   app.post('/api/session', limit(30))
   app.use('/api/session', sessionRoutes(options.pool))
+  app.use('/api/parts', requireSession, partRoutes(options.pool, nowS))
   app.use('/api/jobs', requireSession, jobRoutes(options.pool, nowS, heads, options.sessionSecret))
   app.use('/api', unknownRoute)
   if (options.webRoot && existsSync(options.webRoot)) serveWeb(app, options.webRoot)

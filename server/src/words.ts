@@ -47,6 +47,8 @@ const REFUSALS = {
   'refused-this-one-reads-by': 'This one reads by itself.',
   'refused-sign-in-first-4': 'Sign in first.',
   'refused-only-who-began-this': 'Only who began this job may do that.',
+  'refused-part-twice': '{name} is there twice.',
+  'refused-no-such-part': 'There is no fitting called {name}.',
   'refused-a-job-needs-a': 'A job needs a name and an id.',
   'refused-this-job-is-already': 'This job is already there.',
   'refused-say-as-whom-the': 'Say as whom the person signs in.',

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { randomUUID } from 'node:crypto'
-import { END, type JobEvent, type Line, foldJob, placeTexts, sectionAnswer } from '@jugalis/core'
+import { NO_LINES, END, type JobEvent, type Line, foldJob, placeTexts, sectionAnswer } from '@jugalis/core'
 import { JOB } from '../../demo/ids.js'
 import { seedDemo } from '../../demo/seed.js'
 import { readLog } from '../src/index.js'
@@ -45,7 +45,7 @@ async function lineJob(): Promise<{
   const bare = foldJob((await readLog(h.pool, job, 0)).map((l) => JSON.parse(l.body) as JobEvent)).lines.get(
     lineId,
   ) as Line
-  const shop = { begun: new Set<string>(), newId: () => randomUUID() }
+  const shop = { begun: new Set<string>(), newId: () => randomUUID(), lines: NO_LINES }
   const placed = placeTexts(bare, ['tee 63', '500 c-c', 'elbow 90'], END, shop, { units: 'metric' })
   if (!placed.ok) throw new Error(placed.why.code)
   await send(placed.edits.map((e) => draft(e.kind, { lineId, ...e.data })))
@@ -227,7 +227,7 @@ describe('the demo world', () => {
 })
 
 it('every table is a job table whose keys begin with job_id, or a reference table with org_id', async () => {
-  const REFERENCE = ['org', 'person']
+  const REFERENCE = ['org', 'person', 'own_part']
   const PACKAGES_OWN = ['session']
   const tables = await h.pool.query<{ t: string }>(
     "select table_name as t from information_schema.tables where table_schema = 'public'",

@@ -1,4 +1,5 @@
-import { type Harness, harness } from './harness.js'
+import { randomUUID } from 'node:crypto'
+import { type Harness, batch, harness, jobSet } from './harness.js'
 
 let h: Harness
 beforeAll(async () => {
@@ -55,5 +56,24 @@ describe('a refusal', () => {
     expect(await refused('es-MX,es;q=0.9')).toBe('Entra primero.')
     expect(await refused('de')).toBe('Sign in first.')
     expect(await refused('en-GB,es;q=0.5')).toBe('Sign in first.')
+  })
+})
+
+describe('the name of a job', () => {
+  it('is listed as its log has it: set anew, and taken back', async () => {
+    const job = randomUUID()
+    await h.call('POST', '/jobs', { jobId: job, name: 'First' })
+    const listed = async (): Promise<unknown> =>
+      ((await h.call('GET', '/jobs')).body.jobs as { jobId: string; name: string }[]).find(
+        (j) => j.jobId === job,
+      )?.name
+    const [one, two] = [jobSet('Second'), jobSet('Third')]
+    await h.call('POST', `/jobs/${job}/events`, batch([one]))
+    expect(await listed()).toBe('Second')
+    await h.call('POST', `/jobs/${job}/events`, batch([two]))
+    expect(await listed()).toBe('Third')
+    const undo = { ...jobSet(), kind: 'correction', data: { target: two.id, undo: true } }
+    expect((await h.call('POST', `/jobs/${job}/events`, batch([undo]))).status).toBe(200)
+    expect(await listed()).toBe('Second')
   })
 })

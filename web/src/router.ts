@@ -89,6 +89,7 @@ export const router = createRouter({
           meta: { place: 'wait' },
         },
         { path: 'prove/:sectionId?', name: 'prove', component: () => import('./places/prove/Prove.vue') },
+        { path: 'about', name: 'about', component: () => import('./places/about/About.vue') },
         { path: 'handbook', name: 'handbook', component: () => import('./places/handbook/Handbook.vue') },
         { path: 'hand-over', name: 'hand-over', component: () => import('./places/hand-over/HandOver.vue') },
       ],
@@ -124,13 +125,14 @@ router.beforeEach(async (to) => {
   if (typeof to.params.jobId === 'string') void useJob().open(to.params.jobId)
   return true
 })
+/** Places that no folding rule shows. */
+const OTHER_PLACES: Readonly<Record<string, () => string>> = {
+  settings: () => word('ui-settings'),
+  jobs: () => word('ui-your-jobs'),
+  about: () => word('about-this-job'),
+}
 router.afterEach((to) => {
   const place = [...PLACES, ...SIDE_PLACES].find((p) => p.name === placeOf(to))
-  const what =
-    to.name === 'settings'
-      ? word('ui-settings')
-      : to.name === 'jobs'
-        ? word('ui-your-jobs')
-        : place && word(place.says)
+  const what = OTHER_PLACES[String(to.name)]?.() ?? (place && word(place.says))
   document.title = what ? `${what} · Jugalis` : 'Jugalis'
 })

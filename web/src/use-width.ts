@@ -1,7 +1,7 @@
 import { type Ref, onBeforeUnmount, onMounted, ref } from 'vue'
 
 /** Width of an element in px, kept up to date: drawings are laid out in real pixels so that text keeps its size. */
-export function useWidth(el: Ref<HTMLElement | undefined>, first = 800): Ref<number> {
+export function useWidth(el: Readonly<Ref<HTMLElement | null | undefined>>, first = 800): Ref<number> {
   const width = ref(first)
   let observer: ResizeObserver | undefined
   onMounted(() => {

@@ -1,4 +1,4 @@
-import { lineInSpace } from '@jugalis/core'
+import { asOne, lineInSpace } from '@jugalis/core'
 import DxfParser, { type ILineEntity } from 'dxf-parser'
 import { bench } from '../../core/test/line-bench'
 import { spaceDxf } from '../src/space/dxf'
@@ -18,7 +18,7 @@ describe('a line in space as DXF', () => {
       'cap',
     )
     const space = lineInSpace(b.state, b.line)
-    const file = new DxfParser().parseSync(spaceDxf(space))
+    const file = new DxfParser().parseSync(spaceDxf(asOne(space)))
     const lines = (file?.entities ?? []).filter((one): one is ILineEntity => one.type === 'LINE')
     expect(lines).toHaveLength(3)
     lines.forEach((line, i) => {

@@ -1,4 +1,12 @@
-import { type Item, type Laid, type LaidJoint, type LaidPart, type Line, type ReadLine } from '@jugalis/core'
+import {
+  NO_LINES,
+  type Item,
+  type Laid,
+  type LaidJoint,
+  type LaidPart,
+  type Line,
+  type ReadLine,
+} from '@jugalis/core'
 import fc from 'fast-check'
 import { nextTick, ref } from 'vue'
 import {
@@ -124,7 +132,28 @@ describe('a long line', () => {
   it('parts are outlines; kinds of fittings differ by their mark', () => {
     const frame = { x: (mm: number) => mm, mid: () => 50, thick: () => 20 }
     expect(outline(frame, part(10, 40), 5)).toBe('M10.0 35H40.0v30H10.0Z')
-    const kinds = ['valve', 'union', 'flange', 'elbow 90', 'tee', 'reducer', 'cap']
+    const kinds = [
+      'valve',
+      'gate valve',
+      'check valve',
+      'union',
+      'dielectric union',
+      'flange',
+      'elbow 90',
+      'tee',
+    ]
+    kinds.push(
+      'reducer',
+      'cap',
+      'plug',
+      'meter',
+      'pump',
+      'strainer',
+      'expansion joint',
+      'gauge',
+      'drain',
+      'trap',
+    )
     const marks = kinds.map((fitting) => fittingMark(frame, part(0, 30, { item: item('f', { fitting }) })))
     expect(new Set(marks).size).toBe(kinds.length)
     const tee = item('t')
@@ -192,8 +221,10 @@ describe('what a schedule writes', () => {
     tag,
     items: [item(`c${tag}`), item(`d${tag}`, { type: 'piece', fitting: null }), item(`e${tag}`)],
   })
+  let made = 0
+  const SHOP = { begun: new Set<string>(), newId: () => `made-${++made}`, lines: NO_LINES }
   it('joins on to the open line, and begins the lines that are not there', () => {
-    const entries = importEntries(like, [read(null), read('Q7')], [like], new Set())
+    const entries = importEntries(like, [read(null), read('Q7')], [like], SHOP)
     expect(entries.map((e) => [e.kind, e.data.lineId === 'L'])).toEqual([
       // The last piece of the open line meets the first fitting that comes: it gains a joint.
       ['item-put', true],

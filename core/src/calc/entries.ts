@@ -4,12 +4,15 @@ import type { Shop } from '../line/settle.js'
 import { shortTag } from '../line/tags.js'
 import type { Item, Line } from '../log/state.js'
 import type { School } from '../methods/joinable.js'
+import { NO_LINES } from '../parts/met.js'
 import { parseSize, suggestSize } from '../sizes/size.js'
 import { type Msg, msg } from '../sources/source.js'
 import { type Reader, unitOf } from '../units/quantity.js'
 import { say } from '../words/words.js'
 import { Refusal } from './calculation.js'
 
+/** Parts alone, of no job. */
+const DRAFT = { begun: new Set<string>(), lines: NO_LINES, draft: true } as const
 /** What the line is called here: its parts are known by their own numbers. */
 const TAG = 'L'
 /**
@@ -64,7 +67,7 @@ export function setOut(
     items: [],
   }
   let count = 0
-  const shop: Shop = { begun: new Set(), newId: () => `i${++count}`, draft: true, firstSize: input.size }
+  const shop: Shop = { ...DRAFT, newId: () => `i${++count}`, firstSize: input.size }
   let cursor: Cursor = END
   const had = new Map<string, Item>()
   const [entryOf, laterOf] = [new Map<string, number>(), new Map<string, number>()]

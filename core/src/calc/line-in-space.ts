@@ -1,7 +1,7 @@
 import type { Item, Line } from '../log/state.js'
 import type { School } from '../methods/joinable.js'
 import { endSize } from '../parts/ends.js'
-import type { EndAt } from '../parts/neighbours.js'
+import { type EndAt, fittedAt } from '../parts/neighbours.js'
 import { partNamed } from '../parts/vocabulary.js'
 import { list, may, need, number, object, oneOf } from '../schema/shape.js'
 import { parseSize } from '../sizes/size.js'
@@ -67,7 +67,7 @@ function fixedStart(line: Line, points: ReturnType<typeof pointsOf>, reader: Rea
 }
 
 /** What was given of the take-offs, the closest that speaks of an end first. */
-function reachesOf(input: LineInput): Reaches {
+function reachesOf(input: LineInput, line: Line): Reaches {
   const given = (input.takeOffs ?? []).map((one, i) => {
     const part = partNamed(one.fitting.trim().toLowerCase())
     if (!part)
@@ -90,6 +90,7 @@ function reachesOf(input: LineInput): Reaches {
       )
       .sort((a, b) => closeness(b) - closeness(a))[0]
   return {
+    met: (item, end) => fittedAt(line.items, item, end),
     takeOff(fitting, at) {
       const found = find(fitting, at)
       return found ? { mm: found.takeOffMm, to: found.takeOffTo ?? 'face' } : null
@@ -179,9 +180,9 @@ export const lineInSpaceCalc = calculation({
   compute(input: LineInput, working) {
     const reader: Reader = { units: input.school }
     const points = pointsOf(input)
-    const reaches = reachesOf(input)
     const done = setOut(input, reader)
     const { line } = done
+    const reaches = reachesOf(input, line)
     const walked = walk(
       line,
       fixedStart(line, points, reader),

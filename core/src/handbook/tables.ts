@@ -8,6 +8,7 @@ import DENSITIES from '../line/laying/tables/densities.json' with { type: 'json'
 import DRAIN_FALLS from '../line/laying/tables/drain-falls.json' with { type: 'json' }
 import GROWTH from '../line/laying/tables/growth.json' with { type: 'json' }
 import HANGERS from '../line/laying/tables/hangers.json' with { type: 'json' }
+import METALS from '../line/laying/tables/metal-moduli.json' with { type: 'json' }
 import MODULI from '../line/laying/tables/moduli.json' with { type: 'json' }
 import WARM_HANGERS from '../line/laying/tables/warm-hangers.json' with { type: 'json' }
 import PIPE_STRETCH from '../prove/verdict/physics/pipe-stretch.json' with { type: 'json' }
@@ -52,6 +53,7 @@ const SHARED: readonly TableFile[] = [
   DRAIN_FALLS,
   GROWTH,
   HANGERS,
+  METALS,
   MODULI,
   WARM_HANGERS,
   PIPE_STRETCH,

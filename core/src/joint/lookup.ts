@@ -2,7 +2,7 @@ import { ANY_METHOD, type ChartRow, chartSource } from '../methods/charts.js'
 import { methodOf } from '../methods/registry.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
 import type { SourceId } from '../sources/source.js'
-import { fittingAt, inBranch } from '../parts/neighbours.js'
+import { type Met, metBy } from '../parts/met.js'
 import { type Way, askedOf, wayOf } from './way.js'
 import { type Item, type JobState, type Line, lifeKey, withHead } from '../log/state.js'
 import { once, onceEach } from '../units/memo.js'
@@ -16,6 +16,8 @@ export interface JointPlace {
   part: Item
   end: 0 | 1
   fitting: Item | null
+  /** The fitting with the end that is met, and its line, which may be another one. */
+  met: Met | null
   /** It goes into the fitting's branch, not its run. */
   branch: boolean
   /** How it is made. */
@@ -24,24 +26,34 @@ export interface JointPlace {
 
 /** Lives in a list, looked up for each joint of a line that may have thousands. */
 const livesOf = once((begun: readonly string[]): ReadonlySet<string> => new Set(begun))
+/** Which of the changes of a line since came after a joint's life had begun; -1: none of them. */
+function changedSince(state: JobState, line: Line, jointId: string): number {
+  const life = line.before && state.joints.get(jointId)?.lives.at(-1)
+  const key = life && life.cutOutAtS === undefined ? lifeKey(jointId, life.no) : null
+  return key === null ? -1 : (line.before?.findIndex(({ begun }) => livesOf(begun).has(key)) ?? -1)
+}
+/** What is met, its line as it was then. */
+function metThen(state: JobState, jointId: string, met: Met): Met {
+  const was = met.line.before?.[changedSince(state, met.line, jointId)]
+  return was ? { ...met, line: withHead(met.line, was.head) } : met
+}
 /** How a joint is made: as the line was when its life in the line began, else as it is. */
 function wayThen(
   state: JobState,
   line: Line,
   jointId: string,
-  [part, end, fitting]: [part: Item, end: 0 | 1, fitting: Item | null],
+  [part, end, meets]: [part: Item, end: 0 | 1, met: Met | null],
 ): Way {
-  const life = line.before && state.joints.get(jointId)?.lives.at(-1)
-  const key = life && life.cutOutAtS === undefined ? lifeKey(jointId, life.no) : null
-  const at = key === null ? -1 : (line.before?.findIndex(({ begun }) => livesOf(begun).has(key)) ?? -1)
+  const at = changedSince(state, line, jointId)
   const was = line.before?.[at]
-  if (!was) return wayOf(line, part, end, fitting)
+  const met = meets && meets.line.id !== line.id ? metThen(state, jointId, meets) : meets
+  if (!was) return wayOf(line, part, end, met)
   // What nobody had said then may have been said since, the first time counts; what was said then stands.
   const since = [...(line.before ?? []).slice(at).map(({ head }) => head), line]
   const series = since.find(
     (head) => head.series !== undefined && head.material === was.head.material,
   )?.series
-  const then = wayOf(withHead(line, series ? { ...was.head, series } : was.head), part, end, fitting)
+  const then = wayOf(withHead(line, series ? { ...was.head, series } : was.head), part, end, met)
   const asked = since.toReversed().map((head) => askedOf(head, then.method))
   return {
     ...then,
@@ -58,16 +70,17 @@ export const jointPlaces = once((state: JobState): ReadonlyMap<string, JointPlac
       for (const end of [0, 1] as const) {
         const jointId = part.joints[end]
         if (!jointId) continue
-        const fitting = fittingAt(line.items, part, end)
+        const met = metBy(state, line, part, end)
         index.set(jointId, {
           jointId,
           tag: part.jointTags[end] ?? '',
           line,
           part,
           end,
-          fitting,
-          branch: inBranch(part, end, fitting),
-          way: wayThen(state, line, jointId, [part, end, fitting]),
+          fitting: met?.fitting ?? null,
+          met,
+          branch: met !== null && met.at >= 2,
+          way: wayThen(state, line, jointId, [part, end, met]),
         })
       }
   return index

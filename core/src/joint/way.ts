@@ -3,7 +3,7 @@ import { methodOf } from '../methods/registry.js'
 import type { School } from '../methods/joinable.js'
 import { type Pipe, endOf, pipeOf, usualOf } from '../parts/ends.js'
 import { type Mating, mate } from '../parts/mating.js'
-import { endMet } from '../parts/neighbours.js'
+import { type Met, endOfMet } from '../parts/met.js'
 
 /** The way one joint is made: what its method reads of it. */
 export interface Way {
@@ -23,22 +23,22 @@ export interface Way {
 }
 
 /** Two parts that meet: how, as their ends say; null where nothing was said of either end, and all is as usual. */
-export function matingOf(line: Line, item: Item, end: 0 | 1, fitting: Item): Mating | null {
+export function matingOf(line: Line, item: Item, end: 0 | 1, met: Met): Mating | null {
   const own = endOf(line, item, end)
-  const met = endOf(line, fitting, endMet(item, end, fitting))
+  const there = endOfMet(line, item, met)
   // A pipe in a part of which nothing was said is joined as usual, whatever its kind.
-  if (item.type === 'piece' && met.usual) return null
-  return mate(met, own, line.school)
+  if (item.type === 'piece' && there.usual) return null
+  return mate(there, own, line.school)
 }
 
 /** What a line answers of what a way of joining asks. */
 export const askedOf = (line: Pick<Line, 'method' | 'details' | 'ways'>, method: string): Way['details'] =>
   method === line.method ? line.details : (line.ways?.[method] ?? {})
 
-/** How the joint at an end of a part is made. @param fitting what it meets; null: nothing known of it. */
-export function wayOf(line: Line, item: Item, end: 0 | 1, fitting: Item | null): Way {
+/** How the joint at an end of a part is made. @param met what it meets; null: nothing known of it. */
+export function wayOf(line: Line, item: Item, end: 0 | 1, met: Met | null): Way {
   const usual = usualOf(line, item)
-  const mating = fitting && matingOf(line, item, end, fitting)
+  const mating = met && matingOf(line, item, end, met)
   const mated = mating?.ok ? mating : null
   const method = mated?.method ?? usual.method
   const material = mated?.material ?? usual.material

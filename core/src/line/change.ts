@@ -1,7 +1,9 @@
+import { begunIn } from '../log/begun.js'
 import { jointPlaces } from '../joint/lookup.js'
 import { type Way, wayOf } from '../joint/way.js'
-import { type JobState, type Line, type LineHead, begunIn, lineHead, withHead } from '../log/state.js'
+import { type JobState, type Line, type LineHead, lineHead, withHead } from '../log/state.js'
 import { endOf } from '../parts/ends.js'
+import type { Met } from '../parts/met.js'
 import { type Msg, msg } from '../sources/source.js'
 import { pieceCut } from './piece.js'
 import { isMade } from './size-entry.js'
@@ -27,10 +29,17 @@ export function lineChange(state: JobState, line: Line, head: LineHead): LineCha
   const after: JobState = { ...state, lines: new Map(state.lines).set(line.id, next) }
   const will = jointPlaces(after)
   const told = ({ key: _key, ...way }: Way): string => JSON.stringify(way)
-  const own = [...jointPlaces(state).values()].filter((place) => place.line.id === line.id)
+  const own = [...jointPlaces(state).values()].filter(
+    (place) => place.line.id === line.id || place.met?.line.id === line.id,
+  )
   // As it is, as it will be, and as it would be if it were not begun.
   const ways = own.map((place) => {
-    const wanted = wayOf(next, place.part, place.end, place.fitting)
+    const wanted = wayOf(
+      place.line.id === line.id ? next : place.line,
+      place.part,
+      place.end,
+      metAfter(next, place.met),
+    )
     return {
       place,
       now: told(place.way),
@@ -61,6 +70,9 @@ export function lineChange(state: JobState, line: Line, head: LineHead): LineCha
       .map((section) => section.tag),
   }
 }
+/** What is met, where that is of the line that changes as it will be. */
+const metAfter = (next: Line, met: Met | null): Met | null =>
+  met?.line.id === next.id ? { ...met, line: next } : met
 /** The first size in a line that its pipe is not made in. */
 function wrongSize(line: Line): Msg | null {
   for (const item of line.items) {

@@ -1,14 +1,15 @@
+import type { Held } from '../log/held.js'
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { type Reader, type System, inchFraction, systemOf } from '../units/quantity.js'
+import { type Reader, inchFraction, systemOf } from '../units/quantity.js'
 import { parseLength, parseQuantity, unusualHere } from '../units/parse.js'
 import { USUAL } from '../units/usual.js'
 import { MM_PER_INCH } from '../units/units.js'
 import type { Bend, Item, PartWay } from '../log/state.js'
 import { methodOf } from '../methods/registry.js'
 import { hasBranch } from '../parts/ends.js'
-import { partIn, partNamed, partNames } from '../parts/vocabulary.js'
-import { type FittingEntry, fittingEntry, fittingText, suffixOf } from './fitting-entry.js'
+import { partIn, partNamed } from '../parts/vocabulary.js'
+import { type EntryReader, type FittingEntry, fittingEntry, fittingText, suffixOf } from './fitting-entry.js'
 import { type SpaceEntry, fallText, levelText, spaceEntry, withoutHeading } from './space/said.js'
 import { parseRun } from './bends.js'
 import { sizeFor } from './size-entry.js'
@@ -59,10 +60,10 @@ export type Entry =
  * Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `?` for a piece
  * still to be measured, `1250 c-c gap 3` where each end stays off its stop, `bent 400 90 500 -45 350 r 76`, `x3`,
  * `branch` into the tee and `..` back to the run; and where it lies: `from +2.400 east`, `elbow 90 up`, `tee 110 branch
- * down`, `fall 1:80`, `to +3.150`, `to Q1/F07`.
+ * down`, `fall 1:80`, `to +3.150`, `to Q1/F07`; and what holds it: `anchor`, `guide 600`.
  * @example parseEntry('tee 50', { units: 'metric' }).ok // true
  */
-export function parseEntry(text: string, reader: Reader, offered: readonly string[] = []): Entry {
+export function parseEntry(text: string, reader: EntryReader, offered: readonly string[] = []): Entry {
   const words = text.trim().toLowerCase().replace(/\s+/g, ' ')
   const no = (code: Code, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
     ok: false,
@@ -87,7 +88,7 @@ export function parseEntry(text: string, reader: Reader, offered: readonly strin
   const entry = fittingEntry(body, reader, offered, tag) ?? no('entry-not-understood')
   if (!entry.ok || heading === undefined) return entry
   // Only what turns, or what something leaves by, has a way of its own.
-  const { form } = partNamed(entry.fitting) ?? {}
+  const { form } = entry.own ?? partNamed(entry.fitting) ?? {}
   return form === 'turn' || form === 'tee' || form === 'cross'
     ? { ...entry, heading }
     : no('space-does-not-turn', { fitting: entry.fitting })
@@ -97,7 +98,7 @@ const TURNING = /^((?:street )?(?:elbow|ell|bend|knee)) (\d+(?:\.\d+)?)(?= |$)/
 /** No elbow turns less, degrees: a smaller figure is a size that is not made. */
 const LEAST_TURN = 10
 /** The figure after an elbow that is given a direction is its angle, where no pipe is made in it as a size. */
-function withAngle(said: string, reader: Reader, offered: readonly string[]): string {
+function withAngle(said: string, reader: EntryReader, offered: readonly string[]): string {
   const [all, name, figure] = TURNING.exec(said) ?? []
   if (!all || !figure || Number(figure) < LEAST_TURN || partIn(said)?.rest === said.slice(all.length).trim())
     return said
@@ -193,8 +194,11 @@ export function entryText(item: Item, reader: Reader, before: Beside = {}): stri
     ...(item.meets ? [`to ${item.meets}`] : []),
     ...(item.falls === undefined ? [] : [fallText(item.falls)]),
     ...(item.branchFalls === undefined ? [] : [`branch ${fallText(item.branchFalls)}`]),
+    ...(item.held ?? []).map((held) => heldText(held, reader)),
   ].join('; ')
 }
+const heldText = ({ as, atMm }: Held, reader: Reader): string =>
+  atMm === undefined ? as : `${as} ${figure(atMm, reader)}`
 function partText(item: Item, reader: Reader, before: Beside): string {
   const way = wayText(item.way, before.way)
   if (item.bend) {
@@ -220,22 +224,3 @@ const figure = (mm: number, reader: Reader): string =>
  * @example useGroup('drop') // 'use drop'
  */
 export const useGroup = (name: string): string => `use ${name}`
-
-/**
- * Entries that go on from what is typed, likeliest first: fittings, their sizes as last used, groups.
- * @example completions('ell', [], []) // []
- * @example completions('un', [], []) // ['union']
- */
-export function completions(
-  typed: string,
-  lately: readonly string[],
-  groups: readonly string[],
-  units: System = 'metric',
-): string[] {
-  const said = typed.toLowerCase().replace(/^\s+/, '')
-  if (!said) return []
-  const words = [...lately, ...partNames(units), ...groups.map(useGroup), 'branch', '..']
-  return [...new Set(words)]
-    .filter((w) => w.toLowerCase().startsWith(said) && w.toLowerCase() !== said)
-    .slice(0, 6)
-}

@@ -2,7 +2,8 @@ import { matingOf } from '../joint/way.js'
 import type { Item, Line } from '../log/state.js'
 import { endOf, endSize } from '../parts/ends.js'
 import { metalsMeet } from '../parts/mating.js'
-import { LOOSE, endMet, fittingAt, neighbours } from '../parts/neighbours.js'
+import { type Lines, type Met, alone, endOfMet, metBy } from '../parts/met.js'
+import { LOOSE, neighbours } from '../parts/neighbours.js'
 import { append } from '../units/extent.js'
 import { type Msg, msg } from '../sources/source.js'
 
@@ -15,7 +16,7 @@ export interface LineFault {
   says: Msg
 }
 /** What in a line cannot be joined as it stands, or should not: pipe against pipe, ends that do not mate, metals. */
-export function lineFaults(line: Line): LineFault[] {
+export function lineFaults(line: Line, lines: Lines = alone(line)): LineFault[] {
   const beside = neighbours(line.items)
   return line.items.flatMap((item) => {
     const out: LineFault[] = []
@@ -24,17 +25,17 @@ export function lineFaults(line: Line): LineFault[] {
       out.push({ item, at: null, stops: true, says: msg('pieces-meet', { a: item.tag, b: next.tag }) })
     // A joint of two fittings is looked at from the later one, that of a piece from the piece.
     for (const end of item.type === 'piece' ? ([0, 1] as const) : ([0] as const)) {
-      const fitting = fittingAt(line.items, item, end)
-      if (fitting) append(out, faultsAt(line, item, end, fitting))
+      const met = metBy(lines, line, item, end)
+      if (met) append(out, faultsAt(line, item, end, met))
     }
     return out
   })
 }
-function faultsAt(line: Line, item: Item, end: 0 | 1, fitting: Item): LineFault[] {
-  const met = endMet(item, end, fitting)
+function faultsAt(line: Line, item: Item, end: 0 | 1, met: Met): LineFault[] {
+  const { fitting } = met
   const at = `${fitting.tag}, ${item.tag}`
-  const mating = matingOf(line, item, end, fitting)
-  const socket = endSize(fitting, met)
+  const mating = matingOf(line, item, end, met)
+  const socket = endSize(fitting, met.at)
   const kindsFit = !mating || mating.ok || mating.why.code === 'mate-sizes'
   if (!kindsFit) return [{ item, at, stops: true, says: mating.why }]
   if (socket !== item.size && item.type === 'piece')
@@ -47,6 +48,6 @@ function faultsAt(line: Line, item: Item, end: 0 | 1, fitting: Item): LineFault[
       },
     ]
   if (mating && !mating.ok) return [{ item, at, stops: true, says: mating.why }]
-  const metals = metalsMeet(endOf(line, fitting, met), endOf(line, item, end))
+  const metals = metalsMeet(endOfMet(line, item, met), endOf(line, item, end))
   return metals ? [{ item, at, stops: false, says: metals }] : []
 }

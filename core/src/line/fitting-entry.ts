@@ -4,7 +4,8 @@ import { MATERIALS } from '../methods/joinable.js'
 import { allMethods, methodOf } from '../methods/registry.js'
 import { BODIES, endKindOf, endKindSaid, endKindWritten, endSize, partOf } from '../parts/ends.js'
 import type { EndAt } from '../parts/neighbours.js'
-import { type Part, SHUT, partIn } from '../parts/vocabulary.js'
+import { type OwnPart, partOfOwn } from '../parts/own-part.js'
+import { type Part, isShut, partIn } from '../parts/vocabulary.js'
 import { msg } from '../sources/source.js'
 import type { Reader } from '../units/quantity.js'
 import { bareSize, sizeFor } from './size-entry.js'
@@ -25,6 +26,12 @@ export interface FittingEntry {
   tag: string | null
   /** Which way it turns, or its branch points, as it was said. */
   heading?: string
+  /** A part that a house names itself. */
+  own?: OwnPart
+}
+/** Who types: whose units a bare figure has, and the parts that their house names itself. */
+export interface EntryReader extends Reader {
+  parts?: readonly OwnPart[]
 }
 type Refused = { ok: false; why: Msg }
 
@@ -42,7 +49,7 @@ export function sizesAt(
 }
 
 /** Materials by the words that are typed: `carbon steel`, `steel`, `copper`. */
-const STUFF: ReadonlyMap<string, string> = new Map([
+export const STUFF: ReadonlyMap<string, string> = new Map([
   ...[...MATERIALS, ...BODIES].flatMap((m) => [[m, m] as const, [m.replaceAll('-', ' '), m] as const]),
   ['steel', 'carbon-steel'],
   ['stainless steel', 'stainless'],
@@ -81,13 +88,13 @@ const unknown = (text: string, word: string): Refused => ({
  */
 export function fittingEntry(
   said: string,
-  reader: Reader,
+  reader: EntryReader,
   offered: readonly string[],
   tag: string | null,
 ): FittingEntry | Refused | null {
   const suffix = suffixOf(said, reader)
   if ('ok' in suffix) return suffix
-  const found = partIn(suffix.rest)
+  const found = partIn(suffix.rest, (reader.parts ?? []).map(partOfOwn))
   if (!found) return null
   const specs = specsOf(found.rest, reader)
   if ('ok' in specs) return specs
@@ -96,6 +103,7 @@ export function fittingEntry(
   if (!ends) return { ok: false, why: msg('entry-too-many-ends', { fitting: part.name, ends: specs.length }) }
   const material = suffix.way?.material ?? ''
   const way = suffix.way && specs.length < 2 ? { way: suffix.way } : {}
+  const owned = reader.parts?.find(({ name }) => name === part.name)
   const own = suffix.way ? (methodOf(suffix.way.method ?? '')?.sizes(material) ?? offered) : offered
   return {
     ok: true,
@@ -113,6 +121,7 @@ export function fittingEntry(
     ...way,
     ...(suffix.of ? { of: suffix.of } : {}),
     tag,
+    ...(owned ? { own: owned } : {}),
   }
 }
 /** The kind of an end as said, else by the part's name. */
@@ -175,11 +184,11 @@ function byEnd(part: Part, specs: readonly Spec[]): Spec[] | null {
   if (specs.length > ends.length || (form === 'end' && specs.length > 1)) return null
   if (specs.length <= 1) {
     const asks = ends.includes('ask')
-    const open = ends.findIndex((end) => !isShutWord(end))
+    const open = ends.findIndex((end) => !isShut(end))
     const takes = (at: number): boolean =>
       ends[at] === (asks ? 'ask' : 'usual') || (!ends.includes('usual') && !asks)
     return ends.map((end, at) => {
-      const kind = first.kind && takes(at) && !isShutWord(end) ? { kind: first.kind } : {}
+      const kind = first.kind && takes(at) && !isShut(end) ? { kind: first.kind } : {}
       // A size said once is that of the way in: each other end has its own of the same name.
       return { ...(first.size && at === open ? { size: first.size } : {}), ...kind }
     })
@@ -192,7 +201,6 @@ function byEnd(part: Part, specs: readonly Spec[]): Spec[] | null {
   }
   return [first, second]
 }
-const isShutWord = (end: string): boolean => (SHUT as readonly string[]).includes(end)
 
 /** Ends of a part that is there, as an entry of it would say them. */
 export const typedEnds = (item: Item): EndTyped[] =>
@@ -213,10 +221,10 @@ export function fittingText(
   const name = item.fitting ?? ''
   const suffix = item.of ? ` of ${item.of.replaceAll('-', ' ')}` : ''
   const shut = (at: number): boolean =>
-    isShutWord(item.ends ? (item.ends[at]?.kind ?? '') : (part.ends[at] ?? ''))
+    isShut(item.ends ? (item.ends[at]?.kind ?? '') : (part.ends[at] ?? ''))
   const offeredAt = (at: EndAt): readonly string[] => sizesAt(item.ends?.[at]?.kind, '', offered)
   const open = part.ends.map((_, at) => at as EndAt).filter((at) => !shut(at))
-  const own = part.ends.flatMap((end, at) => (isShutWord(end) ? [] : [kindOfPart(part, at, reader) ?? null]))
+  const own = part.ends.flatMap((end, at) => (isShut(end) ? [] : [kindOfPart(part, at, reader) ?? null]))
   const sizes = open.map((at) => bareSize(endSize(item, at), reader, offeredAt(at)))
   const words = open.map((at, i) => (item.ends ? (item.ends[at]?.kind ?? null) : (own[i] ?? null)))
   const alike = new Set(open.map((at) => nominalOf(endSize(item, at)))).size === 1

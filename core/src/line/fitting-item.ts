@@ -1,17 +1,19 @@
 import type { EndSaid, Item, Line, PartWay } from '../log/state.js'
 import type { School } from '../methods/joinable.js'
 import { allMethods, methodOf } from '../methods/registry.js'
-import { type End, endKindSaid, endOf, endSize, isShut, usualKind, usualOf } from '../parts/ends.js'
+import { type End, endKindSaid, endOf, endSize, usualKind, usualOf } from '../parts/ends.js'
 import { mate } from '../parts/mating.js'
 import type { EndAt } from '../parts/neighbours.js'
-import { type Part, partNamed } from '../parts/vocabulary.js'
+import type { OwnForm } from '../log/own-form.js'
+import { type OwnPart, partOfOwn } from '../parts/own-part.js'
+import { type Part, isShut, partNamed } from '../parts/vocabulary.js'
 import { nominalKey, parseSize } from '../sizes/size.js'
 import { type Msg, msg } from '../sources/source.js'
 import { type EndTyped, type FittingEntry, sizesAt } from './fitting-entry.js'
 import { isMade, sizesHere } from './size-entry.js'
 
 /** What an entry makes of a part: its name, sizes and ends. */
-type Made = Pick<Item, 'size' | 'size2' | 'fitting' | 'ends' | 'of' | 'way'>
+type Made = Pick<Item, 'size' | 'size2' | 'fitting' | 'ends' | 'of' | 'way' | 'own'>
 type Refused = { ok: false; why: Msg }
 export type Ended = { ok: true; made: Made } | Refused
 /** What a part is put on: the end that stands open, and what is usual there. */
@@ -24,7 +26,7 @@ export interface Before {
 
 /** The part of an entry, its ends in the order in which they stand: turned where only so it fits. */
 export function endedItem(line: Line, entry: FittingEntry, before: Before): Ended {
-  const part = partNamed(entry.fitting) as Part
+  const part = entry.own ? partOfOwn(entry.own) : (partNamed(entry.fitting) as Part)
   const way = wayFrom(line, entry.way, before)
   const kinds = kindsOf(line, part, entry)
   if ('ok' in kinds) return kinds
@@ -35,10 +37,17 @@ export function endedItem(line: Line, entry: FittingEntry, before: Before): Ende
     ...placedEnds(part, order),
     ...(entry.of ? { of: entry.of } : {}),
     ...(way ? { way } : {}),
+    ...(entry.own ? { own: ownForm(entry.own) } : {}),
   }))
   return { ok: true, made: items.find((item) => fitsOn(line, item, before)) ?? (items[0] as Made) }
 }
 
+/** What a line keeps of a part that a house names itself. */
+const ownForm = ({ form, turnDeg, shapes }: OwnPart): OwnForm => ({
+  form,
+  ...(turnDeg === undefined ? {} : { turnDeg }),
+  shapes,
+})
 /** What is usual from here on: as said, else as before. How it is joined follows from the end it goes on, if need be. */
 export function wayFrom(line: Line, said: PartWay | undefined, before: Before): PartWay | undefined {
   const { material } = said ?? {}

@@ -92,14 +92,31 @@ function readRow(cells: readonly string[]): TakeOffRow | { column: string; says:
     ['second size', size2],
   ] as const)
     if (column === 'size' || text) if (!parseSize(text)) return bad(column, 'size-not-read', { text })
+  const read = takeOffCells(value, unit, to)
+  if ('column' in read) return read
+  if (!reference) return bad('reference', 'chart-reference')
+  return { fitting: fitting.toLowerCase(), size, size2: size2 || null, ...read, reference }
+}
+/**
+ * A take-off as it stands in a list, or what is wrong with it and in which column.
+ * @example takeOffCells('102', 'mm', 'face') // { takeOffMm: 102, takeOffTo: 'face' }
+ */
+export function takeOffCells(
+  value: string,
+  unit: string,
+  to: string,
+): Pick<TakeOffRow, 'takeOffMm' | 'takeOffTo'> | Omit<TakeOffFault, 'line'> {
   const convert = { mm: (v: number) => v, in: inchToMm }[unit]
-  if (!convert) return bad('unit', 'chart-unit', { unit, units: 'mm, in' })
+  if (!convert) return { column: 'unit', says: msg('chart-unit', { unit, units: 'mm, in' }) }
   const takeOffMm = convert(Number(value.replace(',', '.')))
   if (value === '' || !(takeOffMm >= 0 && takeOffMm <= MOST_TAKE_OFF_MM))
-    return bad('take-off', 'chart-value', { value, min: 0, max: MOST_TAKE_OFF_MM, unit: 'mm' })
-  if (to !== 'face' && to !== 'stop') return bad('to', 'take-off-to', { text: to })
-  if (!reference) return bad('reference', 'chart-reference')
-  return { fitting: fitting.toLowerCase(), size, size2: size2 || null, takeOffMm, takeOffTo: to, reference }
+    return {
+      column: 'take-off',
+      says: msg('chart-value', { value, min: 0, max: MOST_TAKE_OFF_MM, unit: 'mm' }),
+    }
+  return to === 'face' || to === 'stop'
+    ? { takeOffMm, takeOffTo: to }
+    : { column: 'to', says: msg('take-off-to', { text: to }) }
 }
 
 export interface LibraryRow {
@@ -116,7 +133,7 @@ export function libraryOf(state: JobState): LibraryRow[] {
   for (const line of state.lines.values())
     for (const item of line.items) {
       if (item.type !== 'fitting') continue
-      for (const outlet of outletsOf(line, bodyOf(state, line, item))) {
+      for (const outlet of outletsOf(state, line, bodyOf(state, line, item))) {
         const { name, size, size2 } = takeOffFor(outlet.fitting, outlet.at)
         const sizes = [size, size2].filter(Boolean).join(' to ')
         const had = out.get(`${name} ${sizes}`)

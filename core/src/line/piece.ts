@@ -2,8 +2,10 @@ import { methodOf } from '../methods/registry.js'
 import type { Ctx, Fig, Mark, Msg } from '../methods/method.js'
 import { fig, msg, noFig } from '../sources/source.js'
 import { type JointPlace, jointPlaces, jointSpec } from '../joint/lookup.js'
-import { branchEnds, endKindWritten, endOf, endSize, isShut, partOf } from '../parts/ends.js'
-import { type EndAt, branchRun, endMet, fittingAt, inBranch } from '../parts/neighbours.js'
+import { branchEnds, endKindWritten, endOf, endSize, partOf } from '../parts/ends.js'
+import { isShut } from '../parts/vocabulary.js'
+import { type Lines, isMetAcross, metBy } from '../parts/met.js'
+import { type EndAt, branchRun, hasRun } from '../parts/neighbours.js'
 import { type Bend, type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../log/state.js'
 import { arcMm, bendMarks } from './bends.js'
 import { bodyOf } from './carrier.js'
@@ -114,18 +116,17 @@ function readMarks(state: JobState, place: JointPlace): EndMarks {
 export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
   const places = jointPlaces(state)
   const ends = ([0, 1] as const).map((end): PieceEnd => {
-    const fitting = fittingAt(line.items, item, end)
-    const branch = inBranch(item, end, fitting)
+    const met = metBy(state, line, item, end)
     const jointId = item.joints[end]
     const place = jointId ? places.get(jointId) : undefined
     return {
       jointId,
       jointTag: item.jointTags[end],
-      fitting,
-      branch,
-      met: fitting ? endMet(item, end, fitting) : 0,
+      fitting: met?.fitting ?? null,
+      branch: met !== null && met.at >= 2,
+      met: met?.at ?? 0,
       ...(place ? marksOf(state, place) : NO_MARKS),
-      takeOff: fitting ? takeOffOf(state, bodyOf(state, line, fitting), endMet(item, end, fitting)) : null,
+      takeOff: met ? takeOffOf(state, bodyOf(state, met.line, met.fitting), met.at) : null,
     }
   }) as [PieceEnd, PieceEnd]
   const isCut = cutStands(state, item)
@@ -262,12 +263,13 @@ export interface Outlet {
   fitting: Item
   at: EndAt
 }
-/** Take-offs that a fitting has: that of its run, and that of its branch where one goes off. */
-export function outletsOf(line: Line, fitting: Item): Outlet[] {
-  const runs = new Set(line.items.map((i) => i.run))
+/** Take-offs that a fitting has: that of its run, and that of its branch where one goes off, of another line too. */
+export function outletsOf(lines: Lines, line: Line, fitting: Item): Outlet[] {
   const ats = partOf(fitting).ends.flatMap((_, i): EndAt[] => {
     const at = i as EndAt
-    const used = at < 2 || (branchEnds(fitting).includes(at) && runs.has(branchRun(fitting.id, at)))
+    const leaves = (): boolean =>
+      hasRun(line.items, branchRun(fitting.id, at)) || isMetAcross(lines, fitting, at)
+    const used = at < 2 || (branchEnds(fitting).includes(at) && leaves())
     return used && !isShut(endOf(line, fitting, at).kind) ? [at] : []
   })
   const seen = new Set<string>()
@@ -280,6 +282,6 @@ export function outletsOf(line: Line, fitting: Item): Outlet[] {
 export const unknownTakeOffs = (state: JobState, line: Line): Outlet[] =>
   line.items
     .filter((i) => i.type === 'fitting')
-    .flatMap((i) => outletsOf(line, i))
+    .flatMap((i) => outletsOf(state, line, i))
     .filter((o) => !takeOffOf(state, bodyOf(state, line, o.fitting), o.at))
 export type { Msg }

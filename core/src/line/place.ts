@@ -3,15 +3,18 @@ import { msg } from '../sources/source.js'
 import { branchEnds, endOf, hasBranch } from '../parts/ends.js'
 import { mate } from '../parts/mating.js'
 import { type EndAt, blockEnd, branchRun, neighbours, rootOf } from '../parts/neighbours.js'
-import { type FittingEntry, typedEnds } from './fitting-entry.js'
+import { type EntryReader, type FittingEntry, typedEnds } from './fitting-entry.js'
 import { type Before, endedItem, wayFrom } from './fitting-item.js'
 import type { Item, Line, Stands } from '../log/state.js'
-import type { Reader } from '../units/quantity.js'
+import { unitOf } from '../units/quantity.js'
 import type { SpaceEntry } from './space/said.js'
 import { type Entry, parseEntry } from './entry.js'
 import { sizesHere } from './size-entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
+import { ownPartIn } from './own-parts.js'
+import { withHeld } from './held.js'
+import { beginningOf, beginsAnew, standAt } from './beginning.js'
 import type { Code } from '../sources/wording.js'
 
 /** Where the next part goes: after an item of the line (null: at the end of the main run), or into a branch of it. */
@@ -46,6 +49,8 @@ export function placeEntry(line: Line, entry: Entry & { ok: true }, cursor: Curs
     case 'stands':
     case 'falls':
     case 'meets':
+    case 'held':
+    case 'flows':
       return placeIn(line, entry, cursor, shop)
     case 'to-level':
     default: {
@@ -62,7 +67,7 @@ export function placeTexts(
   texts: readonly string[],
   cursor: Cursor,
   shop: Shop,
-  reader: Reader,
+  reader: EntryReader,
 ): Placed {
   const each = texts.flatMap((text) => text.split(';').filter((one) => one.trim()))
   return placeAll(line, each, cursor, shop, (text, own, at) =>
@@ -73,37 +78,43 @@ export function placeTexts(
 /** Where a line begins, what falls from here on, what the part that stands here meets. */
 function placeIn(
   line: Line,
-  entry: Extract<SpaceEntry, { type: 'stands' | 'falls' | 'meets' }>,
+  entry: Extract<SpaceEntry, { type: 'stands' | 'falls' | 'meets' | 'held' | 'flows' }>,
   cursor: Cursor,
   shop: Shop,
 ): Placed {
   if (entry.type === 'stands') {
-    // What it carries is said elsewhere, and stays.
-    const carries = line.stands?.carries
-    const stands = { ...entry.stands, ...(carries ? { carries } : {}) }
-    return { ok: true, edits: [{ kind: 'line-stands', data: { stands } }], items: line.items, stands, cursor }
+    const anew = beginsAnew(line, entry.stands, shop)
+    return 'ok' in anew ? anew : begun(line, anew.stands, cursor, shop)
+  }
+  if (entry.type === 'flows') {
+    if (!line.stands) return no('space-not-begun', { unit: unitOf('distance', { units: line.school }) })
+    const { flows: _was, ...own } = line.stands
+    return begun(line, { ...own, ...(entry.flows ? { flows: entry.flows } : {}) }, cursor, shop)
   }
   const here = standing(line, cursor)
   if (!here && entry.type === 'falls' && line.stands)
-    return placeIn(
-      line,
-      { ok: true, type: 'stands', stands: { ...line.stands, falls: entry.falls } },
-      cursor,
-      shop,
-    )
+    return begun(line, { ...line.stands, falls: entry.falls }, cursor, shop)
   if (!here) return no('entry-no-fitting')
-  const next: Item =
-    entry.type === 'meets'
-      ? { ...here, meets: entry.name }
-      : cursor.branch || entry.branch
-        ? { ...here, branchFalls: entry.falls }
-        : { ...here, falls: entry.falls }
+  const next = entry.type === 'held' ? withHeld(here, entry.held) : toldOf(here, entry, cursor)
+  if ('ok' in next) return next
   const settled = settle(
     line,
     line.items.map((i) => (i === here ? next : i)),
     shop,
   )
   return settled.ok ? { ...settled, cursor } : settled
+}
+
+/** The line with its beginning said anew. */
+function begun(line: Line, stands: Stands, cursor: Cursor, shop: Shop): Placed {
+  const settled = standAt(line, stands, line.items, shop)
+  return settled.ok ? { ...settled, cursor } : settled
+}
+function toldOf(here: Item, entry: Extract<SpaceEntry, { type: 'falls' | 'meets' }>, cursor: Cursor): Item {
+  if (entry.type === 'meets') return { ...here, meets: entry.name }
+  return cursor.branch || entry.branch
+    ? { ...here, branchFalls: entry.falls }
+    : { ...here, falls: entry.falls }
 }
 
 /** The line with a new item where the cursor stands. */
@@ -118,9 +129,9 @@ function put(line: Line, item: Item, cursor: Cursor, shop: Shop): Placed {
 }
 
 /** The end that the next part is put on, and what is usual there. */
-function beforeOf(line: Line, cursor: Cursor): Before {
+function beforeOf(line: Line, cursor: Cursor, shop: Shop): Before {
   const last = standing(line, cursor)
-  return { end: last && endOf(line, last, cursor.branch || 1), way: last?.way }
+  return { end: last ? endOf(line, last, cursor.branch || 1) : beginningOf(line, shop), way: last?.way }
 }
 type Made = { ok: true; item: Item } | { ok: false; why: Msg }
 /** A part with nothing said of it yet but its size. */
@@ -148,7 +159,7 @@ function pieceOf(
   cursor: Cursor,
   shop: Shop,
 ): Made {
-  const before = beforeOf(line, cursor)
+  const before = beforeOf(line, cursor, shop)
   const { end } = before
   if (!end) {
     if (!shop.firstSize) return no('entry-no-fitting')
@@ -181,7 +192,7 @@ export function measureOf(
   }
 }
 function fittingOf(line: Line, entry: FittingEntry, cursor: Cursor, shop: Shop): Made {
-  const before = { ...beforeOf(line, cursor), firstSize: shop.firstSize }
+  const before = { ...beforeOf(line, cursor, shop), firstSize: shop.firstSize }
   const ended = endedItem(line, entry, before)
   if (!ended.ok) return ended
   const item: Item = {
@@ -243,6 +254,7 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
       type: 'fitting',
       fitting: fitting.fitting ?? '',
       ends: typedEnds(fitting),
+      ...(fitting.own ? { own: ownPartIn(fitting) } : {}),
       ...(fitting.of ? { of: fitting.of } : {}),
       ...(fitting.heading ? { heading: fitting.heading } : {}),
       tag: null,
@@ -272,7 +284,6 @@ function placeAll<T>(
     own = { ...own, items: placed.items, ...(stands ? { stands } : {}) }
     at = placed.cursor
   }
-  const all = settle(line, own.items, shop)
-  if (!all.ok || !stands) return all.ok ? { ...all, cursor: at } : all
-  return { ...all, edits: [{ kind: 'line-stands', data: { stands } }, ...all.edits], stands, cursor: at }
+  const all = stands ? standAt(line, stands, own.items, shop) : settle(line, own.items, shop)
+  return all.ok ? { ...all, cursor: at } : all
 }

@@ -1,14 +1,14 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
-import { branchEnds, endOf, endSize, hasBranch, outlet } from '../parts/ends.js'
+import { branchEnds, endOf, endSize, hasBranch, outlet, partOf } from '../parts/ends.js'
 import { type EndAt, blockEnd, endMet, neighbours, rootOf } from '../parts/neighbours.js'
 import type { Item, Line } from '../log/state.js'
-import type { Reader } from '../units/quantity.js'
 import { type Entry, parseEntry } from './entry.js'
-import type { FittingEntry } from './fitting-entry.js'
+import type { EntryReader, FittingEntry } from './fitting-entry.js'
 import { endedItem } from './fitting-item.js'
 import { blankItem, measureOf } from './place.js'
 import { partNamed } from '../parts/vocabulary.js'
+import { withHeld } from './held.js'
 import { sizesHere } from './size-entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
@@ -83,20 +83,24 @@ export function copyBelow(
  * A part as it is typed over: what it is, and, set off by semicolons, what it meets and what falls from it on.
  * @param reader whose bare figures they are.
  */
-export function retyped(line: Line, item: Item, typed: string, shop: Shop, reader: Reader): Edited {
+export function retyped(line: Line, item: Item, typed: string, shop: Shop, reader: EntryReader): Edited {
   const [main = '', ...more] = typed.split(';').filter((one) => one.trim())
   const entry = parseEntry(main, reader, sizesHere(line, item.way))
   if (!entry.ok) return entry
-  const { meets: _meets, falls: _falls, branchFalls: _branch, ...rest } = item
-  const said: Pick<Item, 'meets' | 'falls' | 'branchFalls'> = {}
+  const { meets: _meets, falls: _falls, branchFalls: _branch, held: _held, ...rest } = item
+  let said: Item = rest
   for (const text of more) {
     const own = parseEntry(text, reader)
     if (!own.ok) return own
-    if (own.type === 'meets') said.meets = own.name
-    else if (own.type === 'falls') said[own.branch ? 'branchFalls' : 'falls'] = own.falls
-    else return no('entry-not-understood', { text: text.trim() })
+    if (own.type === 'meets') said = { ...said, meets: own.name }
+    else if (own.type === 'falls') said = { ...said, [own.branch ? 'branchFalls' : 'falls']: own.falls }
+    else if (own.type === 'held') {
+      const held = withHeld(said, own.held)
+      if ('ok' in held) return held
+      said = held
+    } else return no('entry-not-understood', { text: text.trim() })
   }
-  return changeTo(line, { ...rest, ...said }, entry, shop)
+  return changeTo(line, said, entry, shop)
 }
 
 /** A part named anew without a size keeps those it has, end by end. */
@@ -129,9 +133,9 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
     way: item.way,
   })
   if (!ended.ok) return ended
-  const { ends: _ends, of: _of, heading: had, ...rest } = item
+  const { ends: _ends, of: _of, own: _own, heading: had, ...rest } = item
   // A part named anew keeps its way where it still has one.
-  const turns = partNamed(entry.fitting)?.form === partNamed(item.fitting ?? '')?.form
+  const turns = (entry.own ?? partNamed(entry.fitting))?.form === partOf(item).form
   const heading = entry.heading ?? (turns ? had : undefined)
   const next: Item = {
     ...rest,

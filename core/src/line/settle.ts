@@ -1,8 +1,10 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { matingOf, wayOf } from '../joint/way.js'
-import { fittingAt, rootOf } from '../parts/neighbours.js'
-import type { Item, Line, Stands } from '../log/state.js'
+import { type Lines, linesWith, metBy } from '../parts/met.js'
+import { rootOf } from '../parts/neighbours.js'
+import { begunJoints } from '../joint/lookup.js'
+import type { Item, JobState, Line, Stands } from '../log/state.js'
 import { tagsAfter } from './tags.js'
 import { lastHolding } from '../units/search.js'
 
@@ -31,7 +33,19 @@ export interface Shop {
   draft?: true
   /** Size of the pipe that a line begins with, where it begins with pipe. */
   firstSize?: string
+  /** Lines of the job: one may begin at a part of another, or come to it. */
+  lines: Lines
+  /** They as they stand, where `lines` are how they would be. */
+  were?: Lines
 }
+/** What an edit must know of a job as it stands. @param newId makes ids. */
+export const shopFor = (state: JobState, newId: () => string): Shop => ({
+  begun: begunJoints(state),
+  newId,
+  lines: state,
+})
+/** The lines of a job with one as it would be. */
+export const linesOf = (shop: Shop, line: Line): Lines => linesWith(shop.lines, line)
 
 /** The event data of an item as it stands. */
 export const itemData = (item: Item): Record<string, unknown> => ({
@@ -59,6 +73,8 @@ export const itemData = (item: Item): Record<string, unknown> => ({
   ...(item.branchFalls === undefined ? {} : { branchFalls: item.branchFalls }),
   ...(item.meets ? { meets: item.meets } : {}),
   ...(item.toLevelMm === undefined ? {} : { toLevelMm: item.toLevelMm }),
+  ...(item.held?.length ? { held: item.held } : {}),
+  ...(item.own ? { own: item.own } : {}),
 })
 
 /**
@@ -71,14 +87,14 @@ export function settle(line: Line, wanted: readonly Item[], shop: Shop): Edited 
   for (const gone of line.items)
     if (!byId.has(gone.id) && wanted.some((i) => i.run !== undefined && rootOf(i.run) === gone.id))
       return { ok: false, why: msg('edit-has-branch', { part: gone.tag }) }
-  const items = jointed(line, wanted, shop.newId)
-  const hurt = broken(line, items, shop.begun)
+  const items = jointed(line, wanted, shop)
+  const hurt = broken(line, items, shop)
   if (hurt) return { ok: false, why: msg('edit-joint-begun', { joint: hurt }) }
   return { ok: true, edits: difference(line.items, items), items }
 }
 
 /** The same items with a joint at each end that meets a fitting, and none elsewhere. */
-function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item[] {
+function jointed(line: Line, wanted: readonly Item[], shop: Shop): Item[] {
   let next: (() => string) | undefined
   const tag = (): string =>
     (next ??= tagsAfter(
@@ -86,15 +102,16 @@ function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item
       [...line.items, ...wanted].flatMap((i) => i.jointTags),
     ))()
   const within = { ...line, items: [...wanted] }
+  const lines = linesOf(shop, within)
   return wanted.map((item) => {
-    const meet = ([0, 1] as const).map((end) => isJoined(within, item, end))
+    const meet = ([0, 1] as const).map((end) => isJoined(lines, within, item, end))
     if (meet.every((meets, end) => meets === (item.joints[end] !== null))) return item
     const joints: Item['joints'] = [...item.joints]
     const jointTags: Item['jointTags'] = [...item.jointTags]
     for (const end of [0, 1] as const) {
       const meets = meet[end] as boolean
       if (meets === (joints[end] !== null)) continue
-      joints[end] = meets ? newId() : null
+      joints[end] = meets ? shop.newId() : null
       jointTags[end] = meets ? tag() : null
     }
     return { ...item, joints, jointTags }
@@ -102,36 +119,41 @@ function jointed(line: Line, wanted: readonly Item[], newId: () => string): Item
 }
 
 /** Is there a joint at an end? A piece makes one with any fitting, a fitting with one before it that it mates with. */
-function isJoined(line: Line, item: Item, end: 0 | 1): boolean {
-  const fitting = fittingAt(line.items, item, end)
-  if (!fitting) return false
-  return item.type === 'piece' || (end === 0 && matingOf(line, item, end, fitting)?.ok === true)
+function isJoined(lines: Lines, line: Line, item: Item, end: 0 | 1): boolean {
+  const met = metBy(lines, line, item, end)
+  if (!met) return false
+  return item.type === 'piece' || (end === 0 && matingOf(line, item, end, met)?.ok === true)
 }
 
 /** What a joint consists of: its part and size, which end, what it meets and how it is made. */
 function joinery(
+  lines: Lines,
   line: Line,
-  items: readonly Item[],
   of: ReadonlySet<string>,
 ): Map<string, { tag: string; of: string }> {
   const out = new Map<string, { tag: string; of: string }>()
-  for (const item of items)
+  for (const item of line.items)
     for (const end of [0, 1] as const) {
       const id = item.joints[end]
       if (!id || !of.has(id)) continue
-      const met = fittingAt(items, item, end)
+      const met = metBy(lines, line, item, end)
       out.set(id, {
         tag: item.jointTags[end] ?? '',
-        of: [item.id, item.size, end, met?.id, wayOf(line, item, end, met).key].join(),
+        of: [item.id, item.size, end, met?.fitting.id, wayOf(line, item, end, met).key].join(),
       })
     }
   return out
 }
 /** Tag of a begun joint that would no longer be what it is, or null. */
-function broken(line: Line, after: readonly Item[], begun: ReadonlySet<string>): string | null {
+function broken(line: Line, after: readonly Item[], shop: Shop): string | null {
+  const { begun } = shop
   if (!begun.size) return null
-  const will = joinery({ ...line, items: [...after] }, after, begun)
-  for (const [id, was] of joinery(line, line.items, begun)) if (will.get(id)?.of !== was.of) return was.tag
+  const next = { ...line, items: [...after] }
+  const will = joinery(linesOf(shop, next), next, begun)
+  // As the job has it: where it begins may be said anew together with its parts.
+  const were = shop.were ?? shop.lines
+  for (const [id, { tag, of }] of joinery(were, were.lines.get(line.id) ?? line, begun))
+    if (will.get(id)?.of !== of) return tag
   return null
 }
 

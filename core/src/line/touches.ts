@@ -40,13 +40,11 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
   const place = places.get(jointId)
   if (!place) return { says: [], withIt: [] }
   const takes = takenBy(place)
-  const { part, fitting, line } = place
+  const { part, fitting } = place
   const says: Msg[] = []
   const others =
     takes === 'fitting' && fitting
-      ? [...places.values()].filter(
-          (p) => p.jointId !== jointId && p.line.id === line.id && p.fitting?.id === fitting.id,
-        )
+      ? [...places.values()].filter((p) => p.jointId !== jointId && p.fitting?.id === fitting.id)
       : []
   const withIt = others.flatMap((place) => {
     const life = livesIn(state, place.jointId).at(-1)
@@ -70,16 +68,19 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
 const isProved = (state: JobState, sectionId: string): boolean =>
   [...state.tests.values()].some((t) => t.sectionId === sectionId && t.ended?.verdict === 'held')
 
-/** Joints that a tool made since a time, by tag, and the proofs that stand on them. */
+/** Joints that a tool made since a time, and up to another, by tag, and the proofs that stand on them. */
 export function toolTouches(
   state: JobState,
   toolId: string,
   fromS: number,
+  toS = Infinity,
 ): { joints: readonly string[]; sections: readonly string[] } {
   const places = jointPlaces(state)
   const made = [...state.joints.values()].filter((joint) =>
     joint.lives.some(
-      (l) => l.cutOutAtS === undefined && l.done.some((d) => d.latestS >= fromS && d.tools?.includes(toolId)),
+      ({ cutOutAtS, done }) =>
+        cutOutAtS === undefined &&
+        done.some((d) => d.latestS >= fromS && d.latestS <= toS && d.tools?.includes(toolId)),
     ),
   )
   const ids = new Set(made.map((j) => j.id))

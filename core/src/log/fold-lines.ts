@@ -1,3 +1,6 @@
+import { begunIn } from './begun.js'
+import type { Held } from './held.js'
+import { ownFormFrom } from './own-form.js'
 import { type Data, type Handler, flagged, num, school, str, strOrNull } from './fold-help.js'
 import { ASKED, ASKED_FACTS, NOT_KNOWN, type Said } from '../methods/around.js'
 import { jointOf } from './fold-steps.js'
@@ -7,7 +10,6 @@ import {
   type JobState,
   type Line,
   type Stands,
-  begunIn,
   lineHead,
   takeOffKey,
 } from './state.js'
@@ -35,22 +37,40 @@ function itemFrom(id: string, raw: Data): Item {
   }
 }
 /** What was said of where a part lies. */
-type SaidOfPlace = Pick<Item, 'heading' | 'falls' | 'branchFalls' | 'meets' | 'toLevelMm'>
+type SaidOfPlace = Pick<Item, 'heading' | 'falls' | 'branchFalls' | 'meets' | 'toLevelMm' | 'held' | 'own'>
 function spaceFrom(raw: Data): SaidOfPlace {
   const figures = (['falls', 'branchFalls', 'toLevelMm'] as const).flatMap((name) => {
     const value = num(raw[name])
     return value === null ? [] : [[name, value] as const]
   })
-  return { ...textsFrom(raw, ['heading', 'meets']), ...Object.fromEntries(figures) }
+  const own = ownFormFrom(raw.own)
+  return {
+    ...textsFrom(raw, ['heading', 'meets']),
+    ...Object.fromEntries(figures),
+    ...heldFrom(raw.held),
+    ...(own ? { own } : {}),
+  }
+}
+function heldFrom(raw: unknown): Pick<Item, 'held'> {
+  if (!Array.isArray(raw) || !raw.length) return {}
+  const held = raw.map((one): Held => {
+    const given = asData(one)
+    const atMm = num(given.atMm)
+    return { as: given.as === 'guide' ? 'guide' : 'anchor', ...(atMm === null ? {} : { atMm }) }
+  })
+  return { held }
 }
 function standsFrom(raw: unknown): Stands {
   const given = asData(raw)
-  const [levelMm, falls] = [num(given.levelMm), num(given.falls)]
+  const figures = (['levelMm', 'falls', 'insulationMm', 'clearMm'] as const).flatMap((name) => {
+    const value = num(given[name])
+    return value === null ? [] : [[name, value] as const]
+  })
   return {
     ...textsFrom(given, ['name', 'heading']),
     ...(given.branch === true ? { branch: true as const } : {}),
-    ...(levelMm === null ? {} : { levelMm }),
-    ...(falls === null ? {} : { falls }),
+    ...Object.fromEntries(figures),
+    ...(given.flows === 'on' || given.flows === 'back' ? { flows: given.flows } : {}),
     ...(given.carries === 'drain' || given.carries === 'condensate' ? { carries: given.carries } : {}),
   }
 }

@@ -1,6 +1,6 @@
 import { msg } from '../sources/source.js'
 import type { JobEvent } from './events.js'
-import { type Handler, flagged, instant, num, school, str } from './fold-help.js'
+import { type Handler, flagged, instant, num, school, str, strOrNull } from './fold-help.js'
 import { LINE_HANDLERS } from './fold-lines.js'
 import { MAKE_HANDLERS } from './fold-make.js'
 import { PROVE_HANDLERS } from './fold-prove.js'
@@ -94,6 +94,11 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       school: school(data.school),
       table: str(data.table, 'current'),
       checkOffsetMm: num(data.checkOffsetMm) ?? 50,
+      ...Object.fromEntries(
+        (['site', 'customer', 'drawings'] as const).flatMap((field) =>
+          strOrNull(data[field]) ? [[field, str(data[field])]] : [],
+        ),
+      ),
     }
   },
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),

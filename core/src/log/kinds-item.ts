@@ -1,4 +1,5 @@
 import { type Shape, flag, list, number, object, oneOf } from '../schema/shape.js'
+import { OWN_FORM } from './own-form.js'
 import { falls, heading, id, level, may, mm, must, size, tag } from './kinds-shapes.js'
 
 const word: Shape = { type: 'string', max: 24 }
@@ -28,6 +29,8 @@ export const ITEM = object(
   may('branchFalls', falls),
   may('meets', tag),
   may('toLevelMm', level),
+  may('own', OWN_FORM),
+  may('held', list(object(must('as', oneOf('anchor', 'guide')), may('atMm', mm)), 0, 40)),
   may(
     'bend',
     object(

@@ -1,5 +1,5 @@
 import { SERIES } from '../sizes/walls.js'
-import { type Input, flag, list, object, oneOf, text } from '../schema/shape.js'
+import { type Input, flag, list, number, object, oneOf, text } from '../schema/shape.js'
 import { ITEM } from './kinds-item.js'
 import { anything, bar, falls, heading, id, level, may, must, tag } from './kinds-shapes.js'
 
@@ -39,6 +39,9 @@ export const LINE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fi
           may('heading', heading),
           may('falls', falls),
           may('carries', oneOf('drain', 'condensate')),
+          may('flows', oneOf('on', 'back')),
+          may('insulationMm', number({ min: 0, max: 500 })),
+          may('clearMm', number({ min: 0, max: 5000 })),
         ),
       ),
     ],

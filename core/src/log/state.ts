@@ -1,3 +1,6 @@
+import type { Stands } from './stands.js'
+import type { Held } from './held.js'
+import type { OwnForm } from './own-form.js'
 import type { StockSet } from './stock-set.js'
 import type { Reading } from '../conditions/history.js'
 import type { Life, Msg, RulesPin } from '../methods/method.js'
@@ -7,6 +10,7 @@ import type { School } from '../methods/joinable.js'
 import type { HoldPoint, Section, TagItem, TestRun } from './state-prove.js'
 
 export type { HoldPoint, Section, SectionPart, SectionPlan, TagItem, TestRun } from './state-prove.js'
+export type { Carries, Stands } from './stands.js'
 
 export interface Job {
   name: string
@@ -14,6 +18,10 @@ export interface Job {
   school: School
   table: string
   checkOffsetMm: number
+  site?: string
+  customer?: string
+  /** Numbers of its drawings. */
+  drawings?: string
 }
 export interface Line {
   id: string
@@ -64,30 +72,6 @@ export function withHead({ id, items, said, stands, before }: Line, head: LineHe
     ...head,
   }
 }
-/** Where a line begins in the building: at a level, or at what has a name. */
-export interface Stands {
-  /** Of its first centre or end, where that is not at something with a name; it lies at x = y = 0. */
-  levelMm?: number
-  /** A measured point, or a part of this job by its tag. */
-  name?: string
-  /** It leaves that part by its branch. */
-  branch?: true
-  /** The way it goes, as it was said. */
-  heading?: string
-  /** As in an item. */
-  falls?: number
-  /** What it carries, where that asks for a fall. */
-  carries?: Carries
-}
-export type Carries = 'drain' | 'condensate'
-/** Lives of a line's joints that are begun and not cut out. */
-export const begunIn = (state: JobState, line: Line): string[] =>
-  line.items
-    .flatMap((item) => item.joints)
-    .flatMap((id) => {
-      const life = id === null ? undefined : state.joints.get(id)?.lives.at(-1)
-      return id && life && life.cutOutAtS === undefined ? [lifeKey(id, life.no)] : []
-    })
 /** What was said of one end of a part; what was not is as usual there. */
 export interface EndSaid {
   /** Kind of end, as the way of joining that is made at it names it. */
@@ -154,6 +138,10 @@ export interface Item {
   meets?: string
   /** A piece as long as it takes to reach this level. */
   toLevelMm?: number
+  /** What holds it. */
+  held?: readonly Held[]
+  /** Of a fitting that a house names itself: how it lies in its line, and its sign. */
+  own?: OwnForm
 }
 export interface TakeOff {
   takeOffMm: number

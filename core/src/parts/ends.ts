@@ -3,7 +3,9 @@ import { allMethods, methodOf } from '../methods/registry.js'
 import type { Item, Line } from '../log/state.js'
 import { seriesKey } from '../sizes/walls.js'
 import { type EndAt, neighbours } from './neighbours.js'
-import { type EndUsual, type Part, SHUT, type Shut, partNamed } from './vocabulary.js'
+import type { OwnForm } from '../log/own-form.js'
+import { ENDS_OF, partOfOwn } from './own-part.js'
+import { type EndUsual, type Part, elbowAngle, isShut, partNamed } from './vocabulary.js'
 
 /** One end of a part as it stands in its line. */
 export interface End {
@@ -66,7 +68,7 @@ const AS_PIPE: readonly string[] = ['plain', 'spigot', 'street']
  */
 export function endKindSaid(word: string, school: School): string | null {
   if (AS_PIPE.includes(word)) return PLAIN
-  if ((SHUT as readonly string[]).includes(word)) return word
+  if (isShut(word)) return word
   const named = allMethods()
     .flatMap((m) => m.ends)
     .filter((end) => end.said.includes(word))
@@ -95,7 +97,13 @@ export const BODIES = ['cast-iron'] as const
 
 const NO_PART: Part = { name: '', words: [], form: 'through', ends: ['usual', 'usual'] }
 /** The part of an item's stored name; one that is not known has two usual ends. */
-export const partOf = (item: Item): Part => partNamed(item.fitting ?? '') ?? NO_PART
+export const partOf = (item: Item): Part =>
+  item.own ? ownPartOf(item, item.own) : (partNamed(item.fitting ?? '') ?? NO_PART)
+const ownPartOf = (item: Item, { form }: OwnForm): Part =>
+  partOfOwn({ name: item.fitting ?? '', form, ends: Array.from({ length: ENDS_OF[form] }, () => 'usual') })
+/** How far a part turns the way, degrees; null for what does not. */
+export const angleOf = (item: Item): number | null =>
+  item.own ? (item.own.turnDeg ?? null) : elbowAngle(item.fitting ?? '')
 /** Does a run leave this fitting between its ends? */
 export const hasBranch = (item: Item): boolean => branchEnds(item).length > 0
 /** Ends of a fitting that branches leave by. */
@@ -153,9 +161,3 @@ function materialOf(item: Item, kind: string, usual: Usual): string {
   if (kind === PLAIN || endKindOf(kind)?.meets === PLAIN) return usual.material
   return partOf(item).dielectric ? 'carbon-steel' : 'brass'
 }
-
-/**
- * Is this an end that nothing is joined to?
- * @example isShut('closed') // true
- */
-export const isShut = (kind: string): kind is Shut => (SHUT as readonly string[]).includes(kind)

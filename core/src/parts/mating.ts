@@ -2,7 +2,8 @@ import { type EndKind, PLAIN, type School, isPlastic } from '../methods/joinable
 import { allMethods, joinable, methodOf } from '../methods/registry.js'
 import { type Msg, msg } from '../sources/source.js'
 import type { Code } from '../sources/wording.js'
-import { type End, endKindOf, isShut } from './ends.js'
+import { type End, endKindOf } from './ends.js'
+import { isShut } from './vocabulary.js'
 
 /** Two ends brought together: by which method, and of what material and size its joint is. */
 export interface Mated {

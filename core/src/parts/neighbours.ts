@@ -1,3 +1,4 @@
+import { BRANCH, nameKey } from '../log/names.js'
 import type { Item } from '../log/state.js'
 import { once } from '../units/memo.js'
 
@@ -37,14 +38,8 @@ export function fittingAt(items: readonly Item[], piece: Item, end: 0 | 1): Item
     return cameBackTo(items, piece.meets)
   return there?.type === 'fitting' ? there : null
 }
-const BRANCH = / branch$/i
-/**
- * The part that a name means, without which of its ends.
- * @example partMeant('Q1/F07 branch') // 'Q1/F07'
- */
-export const partMeant = (name: string): string => name.replace(BRANCH, '')
 const isNamed = (item: Item, name: string): boolean => {
-  const [tag, said] = [item.tag.toLowerCase(), partMeant(name).toLowerCase()]
+  const [tag, said] = [item.tag.toLowerCase(), nameKey(name)]
   return tag === said || tag.endsWith(`/${said}`)
 }
 /** A fitting of these by a name, where the end that is meant stands open: its branch, else its way in. */
@@ -83,6 +78,16 @@ export const endMet = (item: Item, end: 0 | 1, fitting: Item): EndAt => {
     return item.meets !== undefined && BRANCH.test(item.meets) && isNamed(fitting, item.meets) ? 2 : 0
   return item.run !== undefined && rootOf(item.run) === fitting.id ? branchEnd(item.run, fitting) : 1
 }
+/** An end of a fitting that a part's end is joined to. */
+export interface Fitted {
+  fitting: Item
+  at: EndAt
+}
+/** What an end of a part meets of its own line; null at a free end. */
+export function fittedAt(items: readonly Item[], item: Item, end: 0 | 1): Fitted | null {
+  const fitting = fittingAt(items, item, end)
+  return fitting && { fitting, at: endMet(item, end, fitting) }
+}
 /** Does a part's first end go into a branch of the fitting it comes from? */
 export const inBranch = (item: Item, end: 0 | 1, fitting: Item | null): boolean =>
   fitting !== null && endMet(item, end, fitting) >= 2
@@ -92,6 +97,9 @@ const roots = once(
   (items: readonly Item[]): ReadonlySet<string> =>
     new Set(items.flatMap((i) => (i.run ? [rootOf(i.run)] : []))),
 )
+const runs = once((items: readonly Item[]): ReadonlySet<string> => new Set(items.flatMap((i) => i.run ?? [])))
+/** Does anything stand in a run? */
+export const hasRun = (items: readonly Item[], run: string): boolean => runs(items).has(run)
 /** Does a run branch off this fitting? */
 export const branches = (items: readonly Item[], fitting: Item): boolean => roots(items).has(fitting.id)
 

@@ -1,12 +1,16 @@
+import type { Form } from '../log/own-form.js'
 import type { School } from '../methods/joinable.js'
 
-/** How a part lies in its line: how many ways lead out of it, and where. */
-export type Form = 'through' | 'turn' | 'tee' | 'cross' | 'end'
 /** What an end is where nobody says: as usual in the line, something that must be said, or a kind as it is typed. */
 export type EndUsual = 'usual' | 'ask' | 'plain' | 'male' | 'female' | 'flanged' | 'rubber' | 'ringed' | Shut
 /** Ends that nothing is joined to. */
 export type Shut = 'closed' | 'open' | 'hose'
 export const SHUT: readonly Shut[] = ['closed', 'open', 'hose']
+/**
+ * Is this, a kind of end or the word for one, an end that nothing is joined to?
+ * @example isShut('closed') // true
+ */
+export const isShut = (end: string): end is Shut => (SHUT as readonly string[]).includes(end)
 
 /** A part by the name that the log keeps, and what fitters call it. */
 export interface Part {
@@ -128,9 +132,13 @@ export function partNamed(name: string): Part | null {
 
 /**
  * The longest beginning of an entry that names a part, and what follows it.
+ * @param own parts that a house names itself: they come first.
  * @example partIn('elbow 45 2 x 2 mip')?.rest // '2 x 2 mip'
  */
-export function partIn(said: string): { part: Part; rest: string } | null {
+export function partIn(said: string, own: readonly Part[] = []): { part: Part; rest: string } | null {
+  const named = own.filter(({ name }) => said === name || said.startsWith(`${name} `))
+  const [longest] = named.sort((a, b) => b.name.length - a.name.length)
+  if (longest) return { part: longest, rest: said.slice(longest.name.length).trim() }
   const words = said.split(' ')
   for (let count = Math.min(3, words.length); count > 0; count--) {
     const part = partNamed(words.slice(0, count).join(' '))

@@ -7,7 +7,7 @@ const MAKER = 'Common practice, no published source: usual handbook figures. The
 export const LAYING_SOURCES = [
   published(
     'ipc-308-5',
-    'IPC, table 308.5: hanger spacing, horizontal pipe',
+    'IPC, table 308.5: hanger spacing, horizontal pipe and risers',
     '2021',
     'From memory: check the code that is in force before you rely on it. Metric sizes are read by outside diameter.',
   ),
@@ -16,6 +16,12 @@ export const LAYING_SOURCES = [
     'ASME B31.3, table C-8: modulus of elasticity of nonmetals at 73 °F',
     'recent',
     'From memory, ABS and polypropylene not sure: check the standard before you rely on it.',
+  ),
+  published(
+    'b31-3-c6',
+    'ASME B31.3, table C-6: modulus of elasticity of metals at 70 °F',
+    'recent',
+    'From memory: check the standard before you rely on it.',
   ),
   published(
     'ipc-704-1',
@@ -33,6 +39,12 @@ export const LAYING_SOURCES = [
   ),
   practice('cp-density', 'Densities of pipe materials', MAKER),
   computed('wall-weight', 'Weight from diameter, wall and density', ['cp-density']),
+  computed(
+    'guided-cantilever',
+    'Guided cantilever: every corner is kept from turning, and legs across a growth share it by the cube of their lengths',
+    ['cp-expansion', 'b31-3-c6', 'b31-3-c8'],
+    'The usual handbook way, from memory; extended by us to branches and loops. Friction, the give of hangers and what weakens elbows are left out: an engineer decides where it matters.',
+  ),
   computed(
     'sag-span',
     'Span that sags by a five-hundredth when full: several equal spans, half the short-time modulus for years of load',

@@ -4,8 +4,10 @@ import {
   KG_PER_LB,
   LITRES_PER_GALLON,
   MM_PER_INCH,
+  MPA_PER_KSI,
   NM_PER_FT_LBF,
   NM_PER_IN_LBF,
+  N_PER_LBF,
   cToF,
   fToC,
 } from './units.js'
@@ -36,7 +38,7 @@ export const systemOf = (reader: Reader, kind: Kind): System => reader.own?.[kin
  * lengths in mm (`length`: as cut, `distance`: as buildings are measured, `thickness`: walls and gaps), `pressure` and
  * `fine` (as a good gauge shows it) in bar, `temperature` in °C, `warmer` (a difference) in K, `torque` in Nm, `volume`
  * in litres, `weight` in kg, `perLengthVolume` in l/m, `perLengthWeight` in kg/m, `leak` in l/h, `flow` in l/min,
- * `speed` in m/s.
+ * `speed` in m/s, `force` in N, `stress` in MPa.
  */
 export type As =
   | 'length'
@@ -54,6 +56,8 @@ export type As =
   | 'leak'
   | 'flow'
   | 'speed'
+  | 'force'
+  | 'stress'
 export const KIND_OF: Readonly<Record<As, Kind>> = {
   length: 'length',
   distance: 'length',
@@ -70,6 +74,8 @@ export const KIND_OF: Readonly<Record<As, Kind>> = {
   leak: 'volume',
   flow: 'volume',
   speed: 'length',
+  force: 'weight',
+  stress: 'pressure',
 }
 
 const THIN = '\u202f'
@@ -182,6 +188,8 @@ const STYLES: Readonly<Record<As, Readonly<Record<System, (value: number) => Sty
     inch: plain('gal/min', LITRES_PER_GALLON, finer(10, 1, 0)),
   },
   speed: { metric: plain('m/s', 1, 2), inch: plain('ft/s', 0.3048, 1) },
+  force: { metric: plain('N', 1, 0), inch: plain('lbf', N_PER_LBF, 0) },
+  stress: { metric: plain('MPa', 1, finer(10, 1, 0)), inch: plain('psi', MPA_PER_KSI / 1000, 0) },
 }
 const METRIC: Reader = { units: 'metric' }
 const styleOf = (value: number, as: As, reader: Reader): Style =>
@@ -229,6 +237,8 @@ const INCH_UNIT: Readonly<Record<As, { factor: number; offset: number }>> = {
   leak: of(LITRES_PER_GALLON),
   flow: of(LITRES_PER_GALLON),
   speed: of(0.3048),
+  force: of(N_PER_LBF),
+  stress: of(MPA_PER_KSI / 1000),
 }
 const METRIC_UNIT: Readonly<Record<As, number>> = {
   length: 1,
@@ -246,4 +256,6 @@ const METRIC_UNIT: Readonly<Record<As, number>> = {
   leak: 1,
   flow: 1,
   speed: 1,
+  force: 1,
+  stress: 1,
 }

@@ -44,8 +44,10 @@ export const fToC = (f: number): number => ((f - 32) * 5) / 9
  */
 export const cToF = (c: number): number => (c * 9) / 5 + 32
 
+/** A pound-force in newtons, exact by definition. */
+export const N_PER_LBF = KG_PER_LB * 9.80665
 /** A pound-force inch, and foot, in newton metres (0.45359237 kg x 9.80665 m/s2 x 0.0254 m, exact by definition). */
-export const NM_PER_IN_LBF = KG_PER_LB * 9.80665 * 0.0254
+export const NM_PER_IN_LBF = N_PER_LBF * 0.0254
 export const NM_PER_FT_LBF = 12 * NM_PER_IN_LBF
 /**
  * Inch-pounds of torque to newton metres.

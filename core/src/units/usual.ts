@@ -11,6 +11,8 @@ export const USUAL = {
   gaugeStep: [0.0001, 1.2],
   socket: [6, 200],
   takeOff: [8, 500],
+  /** From the depth mark to the mark that is looked at afterwards. */
+  checkOffset: [20, 150],
   kerf: [0.2, 9],
   offcut: [80, 12_500],
   /** A piece of pipe as it is measured; coils run longer, and bare millimetres do not go below. */

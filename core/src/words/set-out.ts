@@ -30,6 +30,23 @@ export const SET_OUT = {
     'A male thread of metal splits a female one of {material}, often weeks later. Turn it round: male plastic into female metal, or a fitting with a metal ring (of brass).',
   'mate-metals':
     '{one} touches {other}: in water the {other} goes. A dielectric union or brass goes between.',
+  'own-name':
+    '"{name}" is no name for a fitting: small letters and figures, beginning with a letter, at most five words.',
+  'own-name-taken': '"{name}" is a fitting known already. Give yours a name of its own.',
+  'own-name-reserved':
+    'Entries that begin with the first word of "{name}" mean something else. Give it another name.',
+  'own-turn': 'Say how far it turns the way: above 0 and below 180 degrees.',
+  'own-ends': 'It has {ends, number} ends (form {form}): say what each is.',
+  'own-end-shuts': 'It ends a line: one end takes the pipe, the other is closed, open or hose.',
+  'own-end-shut':
+    'Nothing is joined to an end that is closed, open or hose: only what ends a line has one, and not as its first.',
+  'own-end-unknown':
+    '"{text}" is no kind of end known here: usual, or a word such as soldered, flanged, fip.',
+  'own-take-off-end': 'There is no end {end, number}: it has {ends, number}.',
+  'own-form': '"{text}" is no form of a fitting: {forms}.',
+  'own-which-end': '"{text}" names no end: {ends}.',
+  'own-drawing':
+    'The drawing is not understood: shapes set off by semicolons, each with its figures from -{reach, number} to {reach, number}: line 4, box 4, triangle 6, circle 3; "filled" at the end fills it.',
   'space-not-a-level':
     '"{text}" has no level in it: a level is written with its sign, in {unit, select, ft {feet and inches (+7\'\'-6 1/2")} other {metres (+2.400)}}.',
   'space-no-heading': '"{text}" is no direction: a name (east, up), or three figures that are not all 0.',
@@ -47,6 +64,8 @@ export const SET_OUT = {
     '{part} does not come to {levelMm, number, distance} this way: it begins at {atMm, number, distance}. Say the length, or turn first.',
   'space-no-such-place':
     '{part}: nothing here is called {name} and has a place. Name a measured point or a part by its tag.',
+  'space-no-open-branch':
+    'No branch of {part} stands open: it has none, or another run or line is joined there already. Name another part.',
   'space-loop-of-one':
     '{part} to {name} is one measure and nothing to compare it with: no loop. Go round another way.',
   'space-circle':
@@ -55,6 +74,14 @@ export const SET_OUT = {
     'The way goes straight up or down here: nothing falls. Say the fall behind the elbow.',
   'space-not-begun':
     "Say first where the line begins, for example: from {unit, select, ft {+7''-6\"} other {+2.400}} east.",
+  'held-how-far':
+    'Say how far along {part} it is held, from the middle of what stands before it: {as}, then the length.',
+  'held-not-so': '{part} is a fitting: "anchor" holds it as it is. A guide stands on a pipe.',
+  'held-past-end':
+    '{part} is {lengthMm, number, length} from middle to middle: there is nothing of it to hold at {atMm, number, length}.',
+  'growth-not-placed': 'Where {part} lies is not known: a measure or a direction is missing.',
+  'growth-modulus-unknown':
+    'How stiff {material} is, is not known here, and it is joined to other pipe: ask the engineer.',
   'space-no-turn': '{part}: which way it turns is not said. Nothing behind it has a place.',
   'space-no-branch-way': '{part}: which way the branch of {fitting} points is not said.',
   'space-no-way': '{part}: which way the line goes is not said.',

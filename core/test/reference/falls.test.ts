@@ -36,6 +36,13 @@ describe('falls of drains', () => {
     const line = state.lines.get(LINE)
     return line ? fallFaults(lineInSpace(state, line)).map((one) => `${one.item.tag} ${one.how}`) : []
   }
+  it('the way it was said to flow is the way it must fall', () => {
+    const texts = ['from +8 ft east', 'cap 2', 'fall 1:40', '60 c-c', 'union', '60 c-c', 'cap']
+    expect(faults(...texts)).toEqual([])
+    expect(faults(...texts, 'flow on')).toEqual([])
+    expect(faults(...texts, 'flow back')).toEqual(['Q2/P01 wrong-way', 'Q2/P02 wrong-way'])
+    expect(faults(...texts, 'flow back', 'flow off')).toEqual([])
+  })
   it('too little, level, the wrong way; a stack asks for none', () => {
     expect(
       faults(

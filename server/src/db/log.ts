@@ -18,6 +18,7 @@ import {
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
+import { nameJob } from './named.js'
 
 export interface Appended {
   seqs: { id: string; seq: number }[]
@@ -123,6 +124,7 @@ async function appendInside(
   }
   await insertLines(client, jobId, fresh, lines)
   if (lines.length) await writeHead(client, jobId, prev)
+  await nameJob(client, jobId, fresh)
   return { seqs, head: { seq: prev.seq, hash: prev.hash } }
 }
 /** Times are kept to the millisecond. */

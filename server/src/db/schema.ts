@@ -33,6 +33,19 @@ export const person = pgTable(
   (t) => [index('person_org').on(t.orgId)],
 )
 
+/** Fittings that the organisation names itself; a line keeps what it uses of one, so that a job stands by itself. */
+export const ownPart = pgTable(
+  'own_part',
+  {
+    orgId: uuid('org_id').notNull(),
+    name: text('name').notNull(),
+    body: jsonb('body').notNull(),
+    changedBy: uuid('changed_by').notNull(),
+    changedAt: at('changed_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.orgId, t.name] })],
+)
+
 // Job tables: primary and foreign keys start with job_id, so that jobs can be spread over servers.
 export const job = pgTable('job', {
   jobId: uuid('job_id').primaryKey(),

@@ -1,4 +1,5 @@
-import { OPERATIONS, type Operation } from './operations.js'
+import type { Operation } from './operation.js'
+import { OPERATIONS } from './operations.js'
 
 const ERROR = {
   type: 'object',

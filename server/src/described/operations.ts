@@ -1,25 +1,8 @@
 import { CALCULATIONS, PHOTO } from '@jugalis/core'
-import { type Schema, batch, object, text } from './batch.js'
+import { batch, object, text } from './batch.js'
+import { type Operation, job, json } from './operation.js'
+import { PART_OPERATIONS } from './part-operations.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './schemas.js'
-
-/** One way in: what it takes and gives. The description of the interface and what may be asked are made from these. */
-export interface Operation {
-  method: 'get' | 'post' | 'put' | 'delete'
-  /** Below /api, with its parameters in braces. */
-  path: string
-  says: string
-  /** Who may: nobody has to sign in, a person, or an instrument with its token. */
-  who: 'anybody' | 'person' | 'instrument'
-  body?: Schema
-  /** What the body is, where it is not JSON. */
-  takes?: readonly string[]
-  /** Of success. */
-  status: 200 | 201 | 204
-  gives?: { type: string; schema?: Schema }
-}
-const JSON_TYPE = 'application/json'
-const json = (schema: Schema = { type: 'object' }) => ({ type: JSON_TYPE, schema })
-const job = '/jobs/{jobId}'
 
 export const OPERATIONS: readonly Operation[] = [
   {
@@ -125,6 +108,7 @@ export const OPERATIONS: readonly Operation[] = [
     body: { type: 'object' },
     status: 204,
   },
+  ...PART_OPERATIONS,
   { method: 'get', path: '/jobs', says: 'Jobs of the person.', who: 'person', status: 200, gives: json() },
   {
     method: 'post',

@@ -55,6 +55,9 @@ const rest = computed(() => (props.bottom ? [...PLACES.slice(FIRST), ...SIDE_PLA
           :to="{ name: p.name, params: { jobId: job.jobId } }"
           >{{ word(p.says) }}</RouterLink
         >
+        <RouterLink class="button" :to="{ name: 'about', params: { jobId: job.jobId } }">{{
+          word('about-this-job')
+        }}</RouterLink>
         <RouterLink class="button" to="/jobs">{{ word('ui-your-jobs') }}</RouterLink>
         <RouterLink class="button" to="/settings">{{ word('ui-settings') }}</RouterLink>
       </div>

@@ -68,7 +68,9 @@ const damp = computed(() => {
       </svg>
       <span class="name">Jugalis</span>
     </RouterLink>
-    <span class="job">{{ job.state.job.name }}</span>
+    <RouterLink v-if="job.jobId" class="job" :to="{ name: 'about', params: { jobId: job.jobId } }">{{
+      job.state.job.name
+    }}</RouterLink>
     <button
       class="conditions"
       type="button"
@@ -132,6 +134,13 @@ const damp = computed(() => {
   overflow: hidden;
   text-overflow: ellipsis;
   font-size: 17px;
+  color: inherit;
+  min-height: 44px;
+  line-height: 44px;
+  text-decoration: none;
+}
+.job:hover {
+  text-decoration: underline;
 }
 .conditions {
   border: 0;

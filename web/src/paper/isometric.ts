@@ -1,16 +1,19 @@
 import {
   type JobState,
   type LineDrawn,
-  type LineInSpace,
+  type Item,
+  type LinesAsOne,
+  type Line,
   type Reader,
   type View,
   type Writing,
-  drawLine,
+  drawLines,
   entryText,
   fmt,
   pieceCut,
   shortTag,
   standsText,
+  tagsOf,
 } from '@jugalis/core'
 import { named, word } from '../words/word'
 import { MARGIN_MM, type DrawingPaper, SHEETS, book, heightWithin, shortened } from './sheet'
@@ -18,7 +21,7 @@ import { MARGIN_MM, type DrawingPaper, SHEETS, book, heightWithin, shortened } f
 /** What is put on the sheet, and how it is looked at. */
 export interface IsometricAsked {
   state: JobState
-  space: LineInSpace
+  space: LinesAsOne
   view: View
   scaled: boolean
   writing: Writing
@@ -36,11 +39,11 @@ const ROW_MM = 5
 /** Below the frame the number of the sheet stands. */
 const FOOT_MM = 4
 
-/** The isometric of a line in a frame, the bill of its pieces beside it; what has no room there on sheets behind it. */
+/** The isometric of a line, or of lines that hang together, in a frame, the bill of its pieces beside it; what has no room there on sheets behind it. */
 export async function isometricPaper(asked: IsometricAsked): Promise<Uint8Array> {
   const { space, sheet } = asked
   const size = SHEETS[sheet]
-  const title = word('paper-isometric', { tag: space.line.tag, name: asked.view.name })
+  const title = word('paper-isometric', { tag: tagsOf(space), name: asked.view.name })
   const made = await book(`${asked.state.job.name}: ${title}`, size, true)
   const [wide, high] = [size.long - 2 * MARGIN_MM, size.short - 2 * MARGIN_MM - FOOT_MM]
   const rows = billOf(asked)
@@ -86,7 +89,7 @@ function frame(
 }
 
 function drawing(paper: DrawingPaper, asked: IsometricAsked, wideMm: number, highMm: number): void {
-  const drawn = drawLine(asked.space, asked.view, asked.scaled, asked.writing, {
+  const drawn = drawLines(asked.space, asked.view, asked.scaled, asked.writing, {
     width: wideMm / UNIT_MM,
     height: highMm / UNIT_MM,
   })
@@ -140,7 +143,7 @@ function pipes(
     if (end && points[0]) paper.circle(...at(points[0]), 8 * unit)
   }
   for (const { points } of drawn.falls) paper.shape(points.map(at), true)
-  for (const { shapes } of drawn.symbols)
+  for (const { shapes } of [...drawn.symbols, ...drawn.holds])
     for (const shape of shapes)
       if (shape.kind === 'circle') paper.circle(...at(shape.middle), shape.radius * unit, shape.filled)
       else if (shape.closed) paper.shape(shape.points.map(at), shape.filled)
@@ -177,23 +180,16 @@ interface BillRow {
   what: string
   cut: string
 }
-/** Every part of the line: pieces with their cut length, fittings by name. */
-function billOf({ state, space, reader }: IsometricAsked): BillRow[] {
-  const own = { ...reader, units: space.line.school }
-  return space.line.items.map((item): BillRow => {
-    if (item.type === 'fitting')
-      return {
-        tag: shortTag(space.line.tag, item.tag),
-        what: entryText(item, own).split(';')[0] ?? '',
-        cut: '',
-      }
-    const { cutMm } = pieceCut(state, space.line, item)
-    return {
-      tag: shortTag(space.line.tag, item.tag),
-      what: item.size,
-      cut: cutMm.value === null ? word('ui-not-yet-known') : fmt.lengthFigure(cutMm.value, own),
-    }
-  })
+/** Every part of the lines: pieces with their cut length, fittings by name. */
+const billOf = (asked: IsometricAsked): BillRow[] =>
+  asked.space.each.flatMap(({ space: { line } }) => line.items.map((item) => billRow(asked, line, item)))
+function billRow({ state, space, reader }: IsometricAsked, line: Line, item: Item): BillRow {
+  const own = { ...reader, units: line.school }
+  const tag = shortTag(space.line.tag, item.tag)
+  if (item.type === 'fitting') return { tag, what: entryText(item, own).split(';')[0] ?? '', cut: '' }
+  const { cutMm } = pieceCut(state, line, item)
+  const cut = cutMm.value === null ? word('ui-not-yet-known') : fmt.lengthFigure(cutMm.value, own)
+  return { tag, what: item.size, cut }
 }
 function bill(paper: DrawingPaper, rows: readonly BillRow[], x: number, first: boolean): void {
   const head = MARGIN_MM + 6

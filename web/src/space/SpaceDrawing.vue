@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LineInSpace, VIEWS } from '@jugalis/core'
+import { type LineInSpace, type LinesAsOne, VIEWS, asOne, joinedTo, linesAsOne, tagsOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { usePaintedLater } from '../after-paint'
@@ -15,9 +15,9 @@ import { word } from '../words/word'
 import SpaceLine from './SpaceLine.vue'
 import SpacePaper from './SpacePaper.vue'
 import { useSight } from './use-sight'
-import { useSpaceView } from './use-space-view'
+import { useKeptLook, useSpaceView } from './use-space-view'
 
-/** A line as it stands in the building: isometric, plan or side; pulled, zoomed, turned; a part chosen by a tap. */
+/** A line as it stands in the building, by itself or with all that it hangs together with: isometric, plan or side; pulled, zoomed, turned; a part chosen by a tap. */
 const props = defineProps<{ space: LineInSpace; current: string | null }>()
 const emit = defineEmits<{ pick: [id: string] }>()
 const onPaper = ref(false)
@@ -30,18 +30,34 @@ const svg = ref<SVGSVGElement>()
 const width = useWidth(box)
 const wholeScreen = useWholeScreen(box)
 const { whole } = wholeScreen
+const look = useKeptLook()
+const joined = computed(() => joinedTo(job.state, props.space.line))
+const others = computed(() =>
+  joined.value
+    .slice(1)
+    .map(({ line }) => line.tag)
+    .join(', '),
+)
+const asked = computed<LinesAsOne>(() =>
+  look.value.joined && joined.value.length > 1
+    ? linesAsOne(job.state, props.space.line, joined.value)
+    : asOne(props.space),
+)
 /** Of a long line the list is shown first, and the drawing follows. */
 const shown = usePaintedLater(
-  () => props.space,
-  (space) => space.line.items.length > LARGE_LINE,
+  () => asked.value,
+  ({ each }) => each.reduce((sum, { space }) => sum + space.line.items.length, 0) > LARGE_LINE,
 )
 const height = computed(() => (whole.value ? window.innerHeight - 90 : narrow.value ? 340 : 430))
-const { look, drawn, turn } = useSpaceView(shown, width, height)
+const { drawn, turn } = useSpaceView(shown, width, height)
 const sight = useSight(
   computed(() => drawn.value.box),
   width,
   height,
-  computed(() => `${props.space.line.id} ${look.value.view} ${look.value.turns} ${look.value.scaled}`),
+  computed(
+    () =>
+      `${props.space.line.id} ${look.value.view} ${look.value.turns} ${look.value.scaled} ${look.value.joined}`,
+  ),
 )
 const hand = useHand(svg, {
   pan: sight.pan,
@@ -56,7 +72,7 @@ const toJoint = (jointId: string): void =>
 async function saveDxf(): Promise<void> {
   const { spaceDxf } = await import('./dxf')
   const { saveFile } = await import('../save-file')
-  saveFile(spaceDxf(props.space), 'image/vnd.dxf', `${props.space.line.tag}-in-space.dxf`)
+  saveFile(spaceDxf(shown.value), 'image/vnd.dxf', `${props.space.line.tag}-in-space.dxf`)
 }
 const north = computed(() => drawn.value.north)
 </script>
@@ -83,6 +99,16 @@ const north = computed(() => drawn.value.north)
         @click="look.scaled = !look.scaled"
       >
         {{ word('space-to-scale') }}
+      </button>
+      <button
+        v-if="joined.length > 1"
+        type="button"
+        class="button small"
+        :aria-pressed="look.joined"
+        :aria-label="word('space-with-joined-lines', { tags: others })"
+        @click="look.joined = !look.joined"
+      >
+        {{ word('space-with-joined', { more: joined.length - 1, tags: others }) }}
       </button>
       <button
         type="button"
@@ -136,7 +162,7 @@ const north = computed(() => drawn.value.north)
       :viewBox="sight.viewBox.value"
       role="group"
       tabindex="0"
-      :aria-label="word('space-drawn', { tag: space.line.tag, name: look.view })"
+      :aria-label="word('space-drawn', { tag: tagsOf(shown), name: look.view })"
       @pointerdown="hand.down"
       @pointermove="hand.move"
       @pointerup="hand.up"
@@ -151,7 +177,7 @@ const north = computed(() => drawn.value.north)
         @joint="toJoint"
       />
     </svg>
-    <SpacePaper v-if="onPaper" :space="space" @close="onPaper = false" />
+    <SpacePaper v-if="onPaper" :space="asked" @close="onPaper = false" />
     <svg v-if="north" class="north" width="64" height="64" viewBox="-32 -32 64 64" aria-hidden="true">
       <path :d="`M${-north[0] * 16} ${-north[1] * 16}L${north[0] * 16} ${north[1] * 16}`" class="needle" />
       <path
@@ -165,12 +191,18 @@ const north = computed(() => drawn.value.north)
 
 <style scoped src="../tapes/drawing-box.css"></style>
 <style scoped>
+.tools {
+  gap: 6px;
+}
+.tools select {
+  width: 116px;
+}
 .box:not(.whole) {
   position: relative;
 }
 .last {
   display: flex;
-  gap: 8px;
+  gap: 6px;
   align-items: center;
   flex-wrap: wrap;
 }

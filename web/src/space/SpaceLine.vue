@@ -1,29 +1,20 @@
 <script setup lang="ts">
-import type { JointLook, LineDrawn, Sign } from '@jugalis/core'
+import type { JointLook, LineDrawn } from '@jugalis/core'
 import { computed } from 'vue'
-import { glyphBody } from '../tapes/glyph-shapes'
-import { useJob } from '../stores/job'
+import SpaceJoints from './SpaceJoints.vue'
+import { pathOf, signPath } from './sign-path'
 
 /** The drawn line itself: pipes, signs, joints in their state, strings, texts. */
 const props = defineProps<{
   drawn: LineDrawn
-  looks: ReadonlyMap<string, JointLook>
+  /** States of the joints; without them they are drawn elsewhere, over the line. */
+  looks?: ReadonlyMap<string, JointLook>
   current: string | null
   /** Joints of a section that is shown, if one is, and the one that holds it back. */
   inside?: ReadonlySet<string>
   heldBy?: string | null
 }>()
 const emit = defineEmits<{ pick: [id: string]; joint: [id: string] }>()
-const job = useJob()
-type Flat = readonly [number, number]
-const pathOf = (points: readonly Flat[], closed = false): string =>
-  points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(2)} ${y.toFixed(2)}`).join('') + (closed ? 'Z' : '')
-const shapePath = (shape: Sign): string =>
-  shape.kind === 'circle'
-    ? `M${shape.middle[0] - shape.radius} ${shape.middle[1]}a${shape.radius} ${shape.radius} 0 1 0 ${2 * shape.radius} 0a${shape.radius} ${shape.radius} 0 1 0 ${-2 * shape.radius} 0Z`
-    : pathOf(shape.points, shape.closed)
-/** Size of a joint's glyph, drawing units. */
-const GLYPH = { wide: 22, high: 12.2 }
 const legs = computed(() =>
   props.drawn.legs.map((leg, at) => ({
     key: leg.item?.id ?? `between-${at}`,
@@ -37,21 +28,13 @@ const signs = computed(() =>
     ...symbol,
     open: symbol.shapes
       .filter((shape) => !shape.filled)
-      .map(shapePath)
+      .map(signPath)
       .join(''),
     filled: symbol.shapes
       .filter((shape) => shape.filled)
-      .map(shapePath)
+      .map(signPath)
       .join(''),
   })),
-)
-const joints = computed(() =>
-  props.drawn.joints.flatMap((joint) => {
-    const look = props.looks.get(joint.id)
-    // The glyph's socket looks towards the fitting, its pipe away from it.
-    const angle = (Math.atan2(-joint.way[1], -joint.way[0]) * 180) / Math.PI
-    return look ? [{ joint, look, angle }] : []
-  }),
 )
 </script>
 
@@ -71,84 +54,98 @@ const joints = computed(() =>
         <path d="M0 0V7" stroke="var(--violet)" stroke-width="2.4" />
       </pattern>
     </defs>
-    <g v-for="box in drawn.skews" :key="`skew-${box.item.id}`" class="skew">
-      <path v-for="(corners, at) in box.triangles" :key="at" :d="pathOf(corners, true)" />
-    </g>
-    <path
-      v-for="one in legs.filter((l) => l.inside)"
-      :key="`band-${one.key}`"
-      :d="one.d"
-      class="band"
-      aria-hidden="true"
-    />
-    <g v-for="string in drawn.dimensions" :key="string.key" class="string" aria-hidden="true">
-      <path :d="pathOf(string.line)" />
-      <path v-for="(lead, at) in string.leads" :key="at" :d="pathOf(lead)" class="lead" />
+    <!-- Kept as it is while only the states of joints change. -->
+    <g v-memo="[drawn, current, inside]">
+      <g v-for="box in drawn.skews" :key="`skew-${box.item.id}`" class="skew">
+        <path v-for="(corners, at) in box.triangles" :key="at" :d="pathOf(corners, true)" />
+      </g>
       <path
-        v-for="(end, at) in string.line"
-        :key="`tick-${at}`"
-        :d="`M${end[0] - 4} ${end[1] + 4}L${end[0] + 4} ${end[1] - 4}`"
-        class="tick"
+        v-for="one in legs.filter((l) => l.inside)"
+        :key="`band-${one.key}`"
+        :d="one.d"
+        class="band"
+        aria-hidden="true"
       />
-    </g>
-    <path v-for="(sign, at) in drawn.falls" :key="`fall-${at}`" :d="pathOf(sign.points, true)" class="fall" />
-    <path
-      v-for="label in drawn.labels.filter((l) => l.leader)"
-      :key="`leader-${label.key}`"
-      :d="pathOf([label.at, label.middle])"
-      class="lead"
-    />
-    <g v-for="one in legs" :key="one.key" class="leg" @click="one.leg.item && emit('pick', one.leg.item.id)">
-      <path v-if="one.leg.item?.id === current" :d="one.d" class="chosen" />
-      <path :d="one.d" class="pipe" :class="{ guessed: !one.leg.known }" :data-piece="one.leg.item?.tag" />
-      <circle v-if="one.leg.end" :cx="one.leg.points[0]![0]" :cy="one.leg.points[0]![1]" r="8" class="pipe" />
-      <path :d="one.d" class="grip" />
-    </g>
-    <g v-for="sign in signs" :key="sign.item.id" class="sign" @click="emit('pick', sign.item.id)">
-      <circle
-        v-if="sign.item.id === current"
-        :cx="sign.at[0]"
-        :cy="sign.at[1]"
-        :r="sign.reach + 6"
-        class="chosen"
+      <g v-for="string in drawn.dimensions" :key="string.key" class="string" aria-hidden="true">
+        <path :d="pathOf(string.line)" />
+        <path v-for="(lead, at) in string.leads" :key="at" :d="pathOf(lead)" class="lead" />
+        <path
+          v-for="(end, at) in string.line"
+          :key="`tick-${at}`"
+          :d="`M${end[0] - 4} ${end[1] + 4}L${end[0] + 4} ${end[1] - 4}`"
+          class="tick"
+        />
+      </g>
+      <path
+        v-for="(sign, at) in drawn.falls"
+        :key="`fall-${at}`"
+        :d="pathOf(sign.points, true)"
+        class="fall"
       />
-      <path v-if="sign.open" :d="sign.open" class="open" />
-      <path v-if="sign.filled" :d="sign.filled" class="filled" />
-      <circle :cx="sign.at[0]" :cy="sign.at[1]" :r="sign.shapes.length ? 2 : 3.2" class="centre" />
-      <circle :cx="sign.at[0]" :cy="sign.at[1]" :r="16" class="grip" :data-part="sign.item.tag" />
-    </g>
-    <g
-      v-for="one in joints"
-      :key="one.joint.id"
-      class="joint"
-      :transform="`translate(${one.joint.at[0]} ${one.joint.at[1]}) rotate(${one.angle})`"
-      @click="emit('joint', one.joint.id)"
-    >
-      <title>{{ one.joint.tag }}, {{ job.t(one.look.word) }}</title>
-      <circle v-if="one.joint.id === heldBy" r="15" class="held" />
-      <svg
-        :x="-GLYPH.wide / 2"
-        :y="-GLYPH.high / 2"
-        :width="GLYPH.wide"
-        :height="GLYPH.high"
-        viewBox="0 0 36 20"
-        overflow="visible"
+      <path
+        v-for="label in drawn.labels.filter((l) => l.leader)"
+        :key="`leader-${label.key}`"
+        :d="pathOf([label.at, label.middle])"
+        class="lead"
+      />
+      <g
+        v-for="one in legs"
+        :key="one.key"
+        class="leg"
+        @click="one.leg.item && emit('pick', one.leg.item.id)"
       >
-        <g v-html="glyphBody(one.look.glyph, one.look.inspected, one.look.look)" />
-      </svg>
+        <path v-if="one.leg.item?.id === current" :d="one.d" class="chosen" />
+        <path :d="one.d" class="pipe" :class="{ guessed: !one.leg.known }" :data-piece="one.leg.item?.tag" />
+        <circle
+          v-if="one.leg.end"
+          :cx="one.leg.points[0]![0]"
+          :cy="one.leg.points[0]![1]"
+          r="8"
+          class="pipe"
+        />
+        <path :d="one.d" class="grip" />
+      </g>
+      <g v-for="sign in signs" :key="sign.item.id" class="sign" @click="emit('pick', sign.item.id)">
+        <circle
+          v-if="sign.item.id === current"
+          :cx="sign.at[0]"
+          :cy="sign.at[1]"
+          :r="sign.reach + 6"
+          class="chosen"
+        />
+        <path v-if="sign.open" :d="sign.open" class="open" />
+        <path v-if="sign.filled" :d="sign.filled" class="filled" />
+        <circle :cx="sign.at[0]" :cy="sign.at[1]" :r="sign.shapes.length ? 2 : 3.2" class="centre" />
+        <circle :cx="sign.at[0]" :cy="sign.at[1]" :r="16" class="grip" :data-part="sign.item.tag" />
+      </g>
+      <path
+        v-for="hold in drawn.holds"
+        :key="`hold-${hold.key}`"
+        :d="hold.shapes.map(signPath).join('')"
+        class="hold"
+      />
     </g>
-    <text
-      v-for="label in drawn.labels"
-      :key="label.key"
-      :x="label.middle[0]"
-      :y="label.middle[1] + label.size * 0.34"
-      :font-size="label.size"
-      text-anchor="middle"
-      class="name"
-      :class="label.key.split(' ')[0]"
-    >
-      {{ label.text }}
-    </text>
+    <SpaceJoints
+      v-if="looks"
+      :joints="drawn.joints"
+      :looks="looks"
+      :held-by="heldBy ?? null"
+      @joint="(id) => emit('joint', id)"
+    />
+    <g v-memo="[drawn]">
+      <text
+        v-for="label in drawn.labels"
+        :key="label.key"
+        :x="label.middle[0]"
+        :y="label.middle[1] + label.size * 0.34"
+        :font-size="label.size"
+        text-anchor="middle"
+        class="name"
+        :class="label.key.split(' ')[0]"
+      >
+        {{ label.text }}
+      </text>
+    </g>
   </g>
 </template>
 
@@ -211,19 +208,17 @@ circle.chosen {
   stroke: var(--ink);
   stroke-width: 2;
 }
+
+.hold {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.4;
+}
 .filled,
 .centre,
 .fall {
   fill: var(--ink);
   stroke: none;
-}
-.held {
-  fill: none;
-  stroke: var(--stop);
-  stroke-width: 3.5;
-}
-.joint {
-  cursor: pointer;
 }
 .name {
   font-family: var(--figures);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LineInSpace, jointPlaces } from '@jugalis/core'
+import { type LinesAsOne, jointPlaces, tagsOf } from '@jugalis/core'
 import { ref, toRef } from 'vue'
 import Sheet from '../frame/Sheet.vue'
 import { saveFile } from '../save-file'
@@ -11,7 +11,7 @@ import { word } from '../words/word'
 import { useLook } from './use-space-view'
 
 /** A line in space as a sheet of paper, in the size that lies in the printer. */
-const props = defineProps<{ space: LineInSpace }>()
+const props = defineProps<{ space: LinesAsOne }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const view = useView()
@@ -53,7 +53,7 @@ async function save(sheet: (typeof NAMES)[number]): Promise<void> {
 </script>
 
 <template>
-  <Sheet :title="word('space-paper-title', { tag: space.line.tag })" @close="emit('close')">
+  <Sheet :title="word('space-paper-title', { tag: tagsOf(space) })" @close="emit('close')">
     <p class="why">{{ word('space-paper-says') }}</p>
     <button
       v-for="name in NAMES"

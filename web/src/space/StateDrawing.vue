@@ -1,26 +1,28 @@
 <script setup lang="ts">
-import { type JointLook, type LineInSpace, type SectionAnswer, fmt, ladderAt, lookAt } from '@jugalis/core'
+import {
+  type JointLook,
+  type LinesAsOne,
+  type SectionAnswer,
+  fmt,
+  ladderAt,
+  lookAt,
+  tagsOf,
+} from '@jugalis/core'
 import { computed, ref, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useJob } from '../stores/job'
-import { useNarrow } from '../use-narrow'
-import { useWidth } from '../use-width'
 import { useView } from '../view'
 import { when } from '../when'
 import { word } from '../words/word'
+import SpaceJoints from './SpaceJoints.vue'
 import SpaceLine from './SpaceLine.vue'
-import { useSight } from './use-sight'
-import { useSpaceView } from './use-space-view'
+import { useFittedView } from './use-space-view'
 
-/** A line of a section as it stands, each joint in the state that it has at a time: now, before, to come. */
-const props = defineProps<{ answer: SectionAnswer; space: LineInSpace }>()
+/** Lines of a section as they stand, each joint in the state that it has at a time: now, before, to come. */
+const props = defineProps<{ answer: SectionAnswer; space: LinesAsOne }>()
 const job = useJob()
 const view = useView()
 const router = useRouter()
-const narrow = useNarrow()
-const box = ref<HTMLElement>()
-const width = useWidth(box)
-const height = computed(() => (narrow.value ? 320 : 400))
 const inside = computed(() => new Set(props.answer.section.jointIds))
 /** Hours from now; 0 goes with the clock. */
 const hours = ref(0)
@@ -51,13 +53,11 @@ const ready = computed(
       ['loadable', 'tested'].includes(looks.value.get(facts.id)?.glyph ?? ''),
     ).length,
 )
-const { drawn } = useSpaceView(toRef(props, 'space'), width, height)
-const sight = useSight(
-  computed(() => drawn.value.box),
-  width,
-  height,
-  computed(() => props.space.line.id),
-)
+const { width, height, drawn, viewBox } = useFittedView(toRef(props, 'space'), {
+  wide: 400,
+  narrow: 320,
+})
+const tags = computed(() => tagsOf(props.space))
 const toJoint = (jointId: string): void =>
   void router.push({ name: 'make', params: { jobId: job.jobId as string, jointId } })
 </script>
@@ -91,23 +91,28 @@ const toJoint = (jointId: string): void =>
       </button>
       <slot />
     </div>
-    <svg
-      class="drawing"
-      :width="width"
-      :height="height"
-      :viewBox="sight.viewBox.value"
-      role="group"
-      :aria-label="word('wait-stands-drawn', { tag: space.line.tag })"
-    >
-      <SpaceLine
-        :drawn="drawn"
-        :looks="looks"
-        :current="null"
-        :inside="inside"
-        :held-by="held.heldBy"
-        @joint="toJoint"
-      />
-    </svg>
+    <div class="layers">
+      <svg
+        class="drawing"
+        :width="width"
+        :height="height"
+        :viewBox="viewBox"
+        role="group"
+        :aria-label="word('wait-stands-drawn', { tag: tags })"
+      >
+        <SpaceLine :drawn="drawn" :current="null" :inside="inside" />
+      </svg>
+      <svg
+        class="drawing joints"
+        :width="width"
+        :height="height"
+        :viewBox="viewBox"
+        role="group"
+        :aria-label="word('wait-stands-joints', { tag: tags })"
+      >
+        <SpaceJoints :joints="drawn.joints" :looks="looks" :held-by="held.heldBy" @joint="toJoint" />
+      </svg>
+    </div>
   </div>
 </template>
 
@@ -128,5 +133,14 @@ const toJoint = (jointId: string): void =>
 }
 .drawing {
   display: block;
+}
+.layers {
+  position: relative;
+}
+/* A layer of its own: while time is scrubbed the line below it is not painted anew. */
+.joints {
+  position: absolute;
+  inset: 0;
+  will-change: transform;
 }
 </style>

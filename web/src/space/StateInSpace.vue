@@ -1,25 +1,26 @@
 <script setup lang="ts">
-import { type LineInSpace, type SectionAnswer, lineInSpace } from '@jugalis/core'
+import { type LinesAsOne, type SectionAnswer, hangTogether, linesAsOne, tagsOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useView } from '../view'
 import { word } from '../words/word'
 import StateDrawing from './StateDrawing.vue'
 
-/** The lines of a section that have a place in the building, one at a time, as they stand. */
+/** The lines of a section that have a place in the building, as they stand: those that hang together as one. */
 const props = defineProps<{ answer: SectionAnswer }>()
 const job = useJob()
 const view = useView()
 /** The one with most of its joints first. */
-const spaces = computed<LineInSpace[]>(() => {
+const spaces = computed<LinesAsOne[]>(() => {
   const counts = new Map<string, number>()
   for (const { facts } of props.answer.joints)
     counts.set(facts.place.line.id, (counts.get(facts.place.line.id) ?? 0) + 1)
-  return view.lines
+  const lines = view.lines
     .filter((line) => counts.has(line.id))
     .sort((a, b) => (counts.get(b.id) ?? 0) - (counts.get(a.id) ?? 0))
-    .map((line) => lineInSpace(job.state, line))
-    .filter((space) => space.nodes.length > 0)
+  return hangTogether(job.state, lines).flatMap((group) =>
+    group[0] ? [linesAsOne(job.state, group[0].line, group)] : [],
+  )
 })
 const lineId = ref('')
 const space = computed(() => spaces.value.find((one) => one.line.id === lineId.value) ?? spaces.value[0])
@@ -30,7 +31,7 @@ const space = computed(() => spaces.value.find((one) => one.line.id === lineId.v
     <h2>{{ word('wait-as-it-stands') }}</h2>
     <StateDrawing :answer="answer" :space="space">
       <select v-if="spaces.length > 1" v-model="lineId" class="plain" :aria-label="word('set-out-lines')">
-        <option v-for="one in spaces" :key="one.line.id" :value="one.line.id">{{ one.line.tag }}</option>
+        <option v-for="one in spaces" :key="one.line.id" :value="one.line.id">{{ tagsOf(one) }}</option>
       </select>
     </StateDrawing>
   </section>

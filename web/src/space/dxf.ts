@@ -1,11 +1,11 @@
-import type { LineInSpace } from '@jugalis/core'
+import type { LinesAsOne } from '@jugalis/core'
 import { Colors, DxfWriter, LineTypes, point3d } from '@tarikjabiri/dxf'
 
 /** Height of texts in a drawing of a building, mm. */
 const TEXT_MM = 60
 
-/** A line where it lies as DXF, mm: pipes as lines in space, what stands in it by tag. */
-export function spaceDxf(space: LineInSpace): string {
+/** Lines where they lie as DXF, mm: pipes as lines in space, what stands in it by tag. */
+export function spaceDxf(space: LinesAsOne): string {
   const file = new DxfWriter()
   file.addLayer('pipe', Colors.White, LineTypes.Continuous)
   file.addLayer('not-known', Colors.Cyan, LineTypes.Continuous)

@@ -1,24 +1,29 @@
 import {
   type LineDrawn,
-  type LineInSpace,
+  type LinesAsOne,
   VIEWS,
   type View,
   type ViewName,
   type Writing,
-  drawLine,
+  drawLines,
   fallText,
   fmt,
   levelText,
 } from '@jugalis/core'
-import { type Ref, computed, ref, watch } from 'vue'
+import { type Ref, computed, ref, useTemplateRef, watch } from 'vue'
 import { useJob } from '../stores/job'
 import { keepJson, readJson } from '../stored'
+import { useNarrow } from '../use-narrow'
+import { useWidth } from '../use-width'
+import { useSight } from './use-sight'
 
 /** How this person last looked at lines in space. */
 interface Look {
   view: ViewName
   turns: View['turns']
   scaled: boolean
+  /** Lines that hang together are drawn as one. */
+  joined: boolean
 }
 const KEPT = 'jugalis-space-view'
 function kept(): Look {
@@ -27,6 +32,7 @@ function kept(): Look {
     view: VIEWS.find((name) => name === was?.view) ?? 'isometric',
     turns: ([0, 1, 2, 3] as const).find((turns) => turns === was?.turns) ?? 0,
     scaled: was?.scaled === true,
+    joined: was?.joined === true,
   }
 }
 let look: Ref<Look> | null = null
@@ -34,13 +40,19 @@ let look: Ref<Look> | null = null
 /** Falls are said as 1 in a round figure. */
 const ratio = (perMm: number): number => Math.round((1 / perMm) * 10) / 10
 
-/** How lines are looked at, and how their figures are written for this reader. */
-export function useLook(space: Ref<LineInSpace>) {
-  const job = useJob()
+/** How this person looks at lines in space, kept on the device. */
+export function useKeptLook(): Ref<Look> {
   if (!look) {
     look = ref(kept())
     watch(look, (now) => keepJson(KEPT, now), { deep: true })
   }
+  return look
+}
+
+/** How lines are looked at, and how their figures are written for this reader. */
+export function useLook(space: Ref<LinesAsOne>) {
+  const job = useJob()
+  const look = useKeptLook()
   const writing = computed<Writing>(() => {
     const reader = { ...job.reader, units: space.value.line.school }
     return {
@@ -53,10 +65,10 @@ export function useLook(space: Ref<LineInSpace>) {
 }
 
 /** A line in space as it is drawn for this reader in the room that there is. */
-export function useSpaceView(space: Ref<LineInSpace>, width: Ref<number>, height: Ref<number>) {
+export function useSpaceView(space: Ref<LinesAsOne>, width: Ref<number>, height: Ref<number>) {
   const { look, writing } = useLook(space)
   const drawn = computed<LineDrawn>(() =>
-    drawLine(
+    drawLines(
       space.value,
       { name: look.value.view, turns: look.value.turns },
       look.value.scaled,
@@ -69,4 +81,20 @@ export function useSpaceView(space: Ref<LineInSpace>, width: Ref<number>, height
   )
   const turn = (): void => void (look.value.turns = ((look.value.turns + 1) % 4) as View['turns'])
   return { look, drawn, turn }
+}
+
+/** Lines in space fitted as a whole into the element that a component calls `box`, as wide as that is. @param highs of the box, px. */
+export function useFittedView(space: Ref<LinesAsOne>, highs: { wide: number; narrow: number }) {
+  const narrow = useNarrow()
+  const box = useTemplateRef<HTMLElement>('box')
+  const width = useWidth(box)
+  const height = computed(() => (narrow.value ? highs.narrow : highs.wide))
+  const { look, drawn } = useSpaceView(space, width, height)
+  const { viewBox } = useSight(
+    computed(() => drawn.value.box),
+    width,
+    height,
+    computed(() => space.value.line.id),
+  )
+  return { width, height, look, drawn, viewBox }
 }

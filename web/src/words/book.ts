@@ -5,6 +5,7 @@ import { CUT } from './cut'
 import { CUT_STOCK } from './cut-stock'
 import { FILES } from './files'
 import { FRAME } from './frame'
+import { GROWTH } from './growth'
 import { HAND_OVER } from './hand-over'
 import { HANDBOOK } from './handbook'
 import { JOBS } from './jobs'
@@ -15,10 +16,13 @@ import { PAPER } from './paper'
 import { PROVE } from './prove'
 import { PROVE_AFTER } from './prove-after'
 import { PROVE_PLAN } from './prove-plan'
+import { ROOM } from './room'
 import { SET_OUT } from './set-out'
 import { SET_OUT_IMPORT } from './set-out-import'
 import { SET_OUT_SHEETS } from './set-out-sheets'
+import { ABOUT } from './about'
 import { SPACE } from './space'
+import { OWN_PARTS } from './own-parts'
 import { SETTINGS } from './settings'
 import { SIGN_IN } from './sign-in'
 import { SITE } from './site'
@@ -34,6 +38,7 @@ export const BOOK = {
   ...CUT_STOCK,
   ...FILES,
   ...FRAME,
+  ...GROWTH,
   ...HAND_OVER,
   ...HANDBOOK,
   ...JOBS,
@@ -44,10 +49,13 @@ export const BOOK = {
   ...PROVE,
   ...PROVE_AFTER,
   ...PROVE_PLAN,
+  ...ROOM,
   ...SET_OUT,
   ...SET_OUT_IMPORT,
   ...SET_OUT_SHEETS,
+  ...ABOUT,
   ...SPACE,
+  ...OWN_PARTS,
   ...SETTINGS,
   ...SIGN_IN,
   ...SITE,

@@ -139,6 +139,8 @@ export const MAKE_SHEETS = {
   'make-made-with-it-since': 'Made with it since then: {list}.{proofs}',
   'make-nothing-was-made-with': 'Nothing was made with it since then.',
   'make-say-what-is-wrong': 'Say what is wrong with it.',
+  'make-until-if-right': 'Until, where it was right again',
+  'make-until-is-later': 'Say until when, later than since: 11:00. Or leave it empty.',
   'make-say-since-when-like': 'Say since when, like 07:30.',
   'make-every-joint-made-with': 'Every joint made with {name} since {from} is to be looked at.',
   'make-and-more': '{more, select, none {{list}} other {{list} and {more} more}}',

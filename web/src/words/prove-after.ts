@@ -69,6 +69,8 @@ export const PROVE_AFTER = {
   'prove-north-wall-before-it': 'north wall, before it is closed',
   'prove-by-whom': 'By whom',
   'prove-by-whom-2': 'by whom',
+  'prove-with-what-words': 'What was said of {name}',
+  'prove-in-their-words': 'in their words',
   'prove-must-be-seen-first': 'Must be seen first',
   'prove-tests-of': 'Tests of {tag}',
   'prove-fall-not-known': 'fall not known',

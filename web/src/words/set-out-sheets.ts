@@ -89,6 +89,7 @@ export const SET_OUT_SHEETS = {
   'set-out-name-of-carrier': '{name}, carrier',
   'set-out-take-offs-loaded':
     '{rows, plural, one {{rows} take-off of {name} is loaded.} other {{rows} take-offs of {name} are loaded.}}',
+  'set-out-riser': 'riser',
   'set-out-moves-most':
     '{line} {from} to {to}: {length} {way, select, grows {grows} other {shrinks}} by {by}.',
   'set-out-moves-most-arm':

@@ -8,6 +8,8 @@ export const SPACE = {
   'space-turn': 'Turn',
   'space-turn-by-a-quarter': 'Turn by a quarter',
   'space-to-scale': 'To scale',
+  'space-with-joined': '{more, plural, one {+ {tags}} other {+ {more}}}',
+  'space-with-joined-lines': 'With what it is joined to: {tags}',
   'space-names-have-no-room':
     '{left, plural, one {{left} name has no room} other {{left} names have no room}}',
   'space-save-as-dxf': 'DXF',
@@ -25,6 +27,7 @@ export const SPACE = {
     "It has no place in the building yet. To have levels, closing errors and high points, type where it begins: from {unit, select, ft {+7''-6\"} other {+2.400}} east; then elbow 90 up, tee branch north, fall 1:80.",
   'space-levels': ', {lengthMm, number, distance} long, between {low} and {high}.',
   'space-points': 'Measured points',
+  'space-measure-it': 'Measure it',
   'space-close-it': 'Close it with a piece',
   'space-so-far':
     '{mm} {way, select, east {to the east} west {to the west} north {to the north} south {to the south} up {up} other {down}}',
@@ -61,7 +64,9 @@ export const SPACE = {
   'space-close-take-off': 'Take-off of the elbows (centre to face)',
   'space-close-straight': 'Least pipe between two faces',
   'space-close-headings':
-    'The two ends do not point the same way: turn the last fitting first, then two elbows alike close it.',
+    'The two ends do not point the same way: {ways, plural, =0 {no one or two elbows that are made close it. Turn the last fitting, or say less pipe between faces.} other {these close it, the simplest first.}}',
+  'space-turning-way':
+    '{two, select, yes {{first}° and {second}°: {one, number, length}, {between, number, length} and {last, number, length} centre to centre} other {One {first}°: {one, number, length} and {last, number, length} centre to centre}}',
   'space-close-is':
     'It is {setMm, number, length} up or down and {rollMm, number, length} aside: {trueOffsetMm, number, length} off in all.',
   'space-close-way':

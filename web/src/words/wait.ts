@@ -165,4 +165,5 @@ export const WAIT = {
   'wait-stands-at':
     '{at}: {ready, number, whole} of {joints, plural, one {{joints} joint} other {{joints} joints}} may take the test pressure; the section may take {bar, select, none {what it is rated for} other {{bar}}}{heldBy, select, none {} other {, held back by {heldBy}}}.',
   'wait-stands-drawn': '{tag} as it stands in the building, each joint in its state.',
+  'wait-stands-joints': 'Joints of {tag}',
 } as const satisfies Wordings

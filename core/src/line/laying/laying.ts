@@ -1,6 +1,6 @@
 import { outsideDiameterMm, parseSize } from '../../sizes/size.js'
-import { wallMm } from '../../sizes/walls.js'
 import { type Fig, fig, msg, noFig } from '../../sources/source.js'
+import { type LaidPipe, sectionOf } from './section.js'
 import { layingOf } from './tables.js'
 
 const GRAVITY = 9.80665
@@ -8,27 +8,12 @@ const WATER_KG_M3 = 1000
 /** Half the short-time modulus stands for years of load; sag of a five-hundredth; several spans one after another. */
 const SAG = { longTerm: 0.5, share: 500, several: 185, maxC: 25 }
 
-export interface Pipe {
-  material: string
-  size: string
-  /** Of its wall; null: the usual one. */
-  series: string | null
-}
-interface Ring {
-  odMm: number
-  boreMm: number
-}
-function ringOf(pipe: Pipe): Ring | null {
-  const size = parseSize(pipe.size)
-  const odMm = size && outsideDiameterMm(size)
-  const wall = size && wallMm(pipe.material, size, pipe.series)
-  return odMm && wall && wall.value !== null ? { odMm, boreMm: odMm - 2 * wall.value } : null
-}
+export type Pipe = LaidPipe
 const discM2 = (mm: number): number => (Math.PI / 4) * (mm / 1000) ** 2
 
 /** Weight of empty pipe, kg/m. Source: `wall-weight`. */
 export function pipeWeight(pipe: Pipe): Fig {
-  const ring = ringOf(pipe)
+  const ring = sectionOf(pipe)
   const { density } = layingOf(pipe.material)
   if (!ring || density === null)
     return noFig(msg('weight-unknown', { size: pipe.size, material: pipe.material }))
@@ -36,7 +21,7 @@ export function pipeWeight(pipe: Pipe): Fig {
 }
 /** Volume of a metre of pipe, litres. */
 export function litresPerMetre(pipe: Pipe): Fig {
-  const ring = ringOf(pipe)
+  const ring = sectionOf(pipe)
   return ring
     ? fig(discM2(ring.boreMm) * 1000, 'wall-weight')
     : noFig(msg('wall-unknown', { size: pipe.size }))
@@ -69,28 +54,27 @@ export function armMm(pipe: Pipe, growth: number): Fig {
   return fig(arm * Math.sqrt(odMm * Math.abs(growth)), 'cp-expansion-arm')
 }
 
-/** Hanger spacing of horizontal pipe by the code's table, mm. @param wallC warmest wall in service. */
-export function hangerSpacingMm(pipe: Pipe, wallC: number): Fig {
+/** Spacing of hangers, or of a riser's supports, by the code's table, mm. @param wallC warmest wall in service. */
+export function hangerSpacingMm(pipe: Pipe, wallC: number, upright = false): Fig {
   const size = parseSize(pipe.size)
   const odMm = size && outsideDiameterMm(size)
-  const { spacings, spacingMaxC } = layingOf(pipe.material)
-  const spacing = odMm ? spacings.find(({ toOdMm }) => odMm <= toOdMm) : undefined
+  const { spacings, risers, spacingMaxC } = layingOf(pipe.material)
+  const spacing = odMm ? (upright ? risers : spacings).find(({ toOdMm }) => odMm <= toOdMm) : undefined
   if (!spacing) return noFig(msg('span-unknown', { material: pipe.material }))
   if (wallC > spacingMaxC) return noFig(msg('span-too-warm', { material: pipe.material, c: spacingMaxC }))
   return fig(spacing.mm, 'ipc-308-5')
 }
 /** Span that sags by a five-hundredth when full of a liquid, mm; plastics up to 25 °C. Source: `sag-span`. */
 export function sagSpanMm(pipe: Pipe, wallC: number, densityKgM3 = WATER_KG_M3): Fig {
-  const ring = ringOf(pipe)
+  const ring = sectionOf(pipe)
   const full = filledWeight(pipe, densityKgM3)
   const { modulusMpa } = layingOf(pipe.material)
   if (!ring || full.value === null || modulusMpa === null)
     return noFig(msg('span-unknown', { material: pipe.material }))
   if (wallC > SAG.maxC) return noFig(msg('span-too-warm', { material: pipe.material, c: SAG.maxC }))
-  const inertiaMm4 = (Math.PI / 64) * (ring.odMm ** 4 - ring.boreMm ** 4)
   const loadNPerMm = (full.value * GRAVITY) / 1000
   return fig(
-    Math.cbrt((SAG.several * modulusMpa * SAG.longTerm * inertiaMm4) / (SAG.share * loadNPerMm)),
+    Math.cbrt((SAG.several * modulusMpa * SAG.longTerm * ring.inertiaMm4) / (SAG.share * loadNPerMm)),
     'sag-span',
   )
 }

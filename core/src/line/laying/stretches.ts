@@ -1,8 +1,9 @@
 import type { Item, JobState, Line } from '../../log/state.js'
-import { type Pipe, outlet, pipeOf } from '../../parts/ends.js'
+import { type Pipe, angleOf, outlet, pipeOf } from '../../parts/ends.js'
 import { rootOf } from '../../parts/neighbours.js'
-import { elbowAngle } from '../../parts/vocabulary.js'
+import { isUpright } from '../../space/heading.js'
 import { type LaidPart, layOut } from '../layout.js'
+import { lineInSpace } from '../space/in-job.js'
 
 /** A straight run of pipe of one size between changes of direction. */
 export interface Stretch {
@@ -13,8 +14,10 @@ export interface Stretch {
   lengthMm: number
   /** A piece in it has no measure yet. */
   guessed: boolean
+  /** It stands upright; where nobody said where the line lies it is taken to lie. */
+  upright: boolean
 }
-const turns = (item: Item): boolean => elbowAngle(item.fitting ?? '') !== null
+const turns = (item: Item): boolean => angleOf(item) !== null
 const centre = (p: LaidPart): number => (p.fromMm + p.toMm) / 2
 
 /** Straight stretches of a line, longest first: between elbows, ends and changes of size. */
@@ -25,6 +28,11 @@ export function stretchesOf(state: JobState, line: Line): Stretch[] {
     const list = runs.get(item.run) ?? []
     if (!list.length) runs.set(item.run, list)
     list.push(parts.get(item.id) as LaidPart)
+  }
+  const { courses } = lineInSpace(state, line)
+  const isRiser = (item: Item): boolean => {
+    const way = courses.get(item.id)?.way
+    return way !== undefined && isUpright(way)
   }
   const out: Stretch[] = []
   for (const [run, list] of runs) {
@@ -48,6 +56,7 @@ export function stretchesOf(state: JobState, line: Line): Stretch[] {
             to: part.item,
             lengthMm: toMm - open.atMm,
             guessed: open.guessed,
+            upright: isRiser(piece.item),
           })
         open = null
       }

@@ -1,6 +1,5 @@
 import type { JointPlace } from '../../joint/lookup.js'
 import type { Item, JobState } from '../../log/state.js'
-import { endMet } from '../../parts/neighbours.js'
 import { HEADINGS, type HeadingName } from '../../space/heading.js'
 import { type Vector, cross, dot, minus, times, unit } from '../../space/vector.js'
 import { lineInSpace } from './in-job.js'
@@ -32,14 +31,13 @@ function namesOf(way: Vector): HeadingName[] {
  * where nobody said where the line lies, or where nothing of the fitting leaves the pipe's axis.
  */
 export function alignmentOf(state: JobState, place: JointPlace): Alignment | null {
-  const { part, fitting, line, end } = place
-  if (!fitting) return null
+  if (!place.met) return null
+  const { fitting, at: met, line } = place.met
   const space = lineInSpace(state, line)
   const number = space.nodeOf.get(fitting.id) ?? -1
   const node = space.nodes[number]
   if (!node) return null
   const into = space.legs[space.inTo[number] ?? -1]?.heading ?? null
-  const met = endMet(part, end, fitting)
   const out = [into && times(into, -1), node.way, node.branches[2] ?? null, node.branches[3] ?? null]
   const own = out[met]
   if (!own) return null

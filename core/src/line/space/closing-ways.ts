@@ -1,5 +1,6 @@
 import { type Closing, closingPiece } from '../../space/closing-piece.js'
 import { directionSaid } from '../../space/heading.js'
+import { type Turning, turningPieces } from '../../space/turning-piece.js'
 import { type Vector, times } from '../../space/vector.js'
 import type { JobState, Line } from '../../log/state.js'
 import { branchEnds } from '../../parts/ends.js'
@@ -84,6 +85,35 @@ export function closingWays(
   })
   const first = ways[0] as ClosingWay
   return first.kind === 'straight' || first.reason === 'headings-differ' ? [first] : ways
+}
+/** A piece between ends that do not point the same way, and the entries that set it out. */
+export interface TurningWay extends Turning {
+  entries: string[]
+}
+/** Angles as they are likeliest to be in the van. */
+const LIKELIEST = [90, 45, 22.5, 60, 30]
+/** So many are offered. */
+const MOST_WAYS = 5
+/** The pieces that close a line on an end that points elsewhere, with one or two elbows, the simplest first. */
+export function turningWays(
+  from: { atMm: Vector; heading: Vector },
+  to: CloseTarget,
+  { takeOffMm, minStraightMm }: ClosingWith,
+): TurningWay[] {
+  const leastMm = 2 * takeOffMm + minStraightMm
+  return turningPieces(from, to, LIKELIEST, { leadMm: leastMm, betweenMm: leastMm })
+    .slice(0, MOST_WAYS)
+    .map((found) => ({
+      ...found,
+      entries: [
+        ...found.anglesDeg.flatMap((angle, i) => [
+          mm(found.lengthsMm[i] as number),
+          `elbow ${angle} ${said(found.ways[i] as Vector)}`,
+        ]),
+        mm(found.lengthsMm.at(-1) as number),
+        `to ${to.name}`,
+      ],
+    }))
 }
 const said = (v: Vector): string => v.map((x) => Number(x.toFixed(6))).join(',')
 const mm = (length: number): string => `${Number(length.toFixed(2))} mm c-c`

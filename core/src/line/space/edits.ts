@@ -1,8 +1,11 @@
 import type { Item, JobState, Line } from '../../log/state.js'
-import { partMeant } from '../../parts/neighbours.js'
-import { msg } from '../../sources/source.js'
+import { linesWith } from '../../parts/met.js'
+import { namesSaid, partMeant } from '../../log/names.js'
+import { type Msg, msg } from '../../sources/source.js'
+import { append } from '../../units/extent.js'
 import { unitOf } from '../../units/quantity.js'
-import { type Edit, type Edited, type Shop, itemData, settle } from '../settle.js'
+import { standAt } from '../beginning.js'
+import { type Edit, type Edited, type Shop, settle } from '../settle.js'
 import { type LineInSpace, lineInSpace } from './in-job.js'
 import type { SpaceFault } from './walked.js'
 
@@ -27,18 +30,20 @@ export function withSpace(state: JobState, line: Line, edited: Edited, shop: Sho
   if (!space && lostWithoutPlace(line, named))
     return { ok: false, why: msg('space-not-begun', { unit: unitOf('distance', { units: line.school }) }) }
   const items = space ? levelled(space, named) : named
-  const others = tags.size ? renamedElsewhere(state, line, tags) : []
-  if (items.every((item, at) => item === edited.items[at]))
-    return others.length ? { ...edited, edits: [...edited.edits, ...others] } : edited
-  const settled = settle(line, items, shop)
+  const asIs = items.every((item, at) => item === edited.items[at])
+  const settled = asIs ? edited : resettled(line, edited, items, shop)
   if (!settled.ok) return settled
-  const moved: Edit[] = edited.stands ? [{ kind: 'line-stands', data: { stands: edited.stands } }] : []
-  return {
-    ...settled,
-    ...(edited.stands ? { stands: edited.stands } : {}),
-    edits: [...moved, ...settled.edits, ...others],
-  }
+  const others = elsewhere(
+    state,
+    { ...line, items: settled.items, ...(stands ? { stands } : {}) },
+    tags,
+    shop,
+  )
+  if (!others.ok) return others
+  return others.edits.length ? { ...settled, edits: [...settled.edits, ...others.edits] } : settled
 }
+const resettled = (line: Line, { stands }: Edited & { ok: true }, items: Item[], shop: Shop): Edited =>
+  stands ? standAt(line, stands, items, shop) : settle(line, items, shop)
 /** The line where it would lie, or why it cannot. */
 function placed(state: JobState, line: Line, next: Line): LineInSpace | (Edited & { ok: false }) {
   const after = lineInSpace(jobWith(state, next), next)
@@ -61,21 +66,43 @@ function meetsRenamed(item: Item, tags: ReadonlyMap<string, string>, lineTag: st
   const tag = tags.get(said) ?? tags.get(`${lineTag.toLowerCase()}/${said}`)
   return tag === undefined ? item : { ...item, meets: tag + item.meets.slice(part.length) }
 }
-/** What other lines say of parts that have other tags now. */
-function renamedElsewhere(state: JobState, line: Line, tags: ReadonlyMap<string, string>): Edit[] {
-  return [...state.lines.values()].flatMap((other): Edit[] => {
-    if (other.id === line.id) return []
-    const items = other.items.flatMap((item): Edit[] => {
-      const next = meetsRenamed(item, tags, other.tag)
-      if (next === item) return []
-      return [{ kind: 'item-put', data: { lineId: other.id, itemId: item.id, item: itemData(next) } }]
-    })
+/**
+ * What follows for lines that begin at a part of one, or come to it: they name it by its new tag, and are joined to it or
+ * no more. Refused where a joint of theirs is begun that would no longer be what it is.
+ */
+function elsewhere(
+  state: JobState,
+  line: Line,
+  tags: ReadonlyMap<string, string>,
+  shop: Shop,
+): { ok: true; edits: Edit[] } | { ok: false; why: Msg } {
+  const within: Shop = { ...shop, lines: linesWith(state, line), were: state }
+  // Under the names that parts had and have.
+  const named = new Set([
+    ...tags.keys(),
+    ...[...line.items, ...(state.lines.get(line.id)?.items ?? [])].map(({ tag }) => tag.toLowerCase()),
+  ])
+  const edits: Edit[] = []
+  for (const other of state.lines.values()) {
+    if (other.id === line.id || !namesSaid(other).some((name) => named.has(name))) continue
+    const items = other.items.map((item) => meetsRenamed(item, tags, other.tag))
     const name = tags.get(other.stands?.name?.toLowerCase() ?? '')
-    return name === undefined || !other.stands
-      ? items
-      : [...items, { kind: 'line-stands', data: { lineId: other.id, stands: { ...other.stands, name } } }]
-  })
+    const settled =
+      name === undefined || !other.stands
+        ? settle(other, items, within)
+        : standAt(other, { ...other.stands, name }, items, within)
+    if (!settled.ok) return settled
+    append(
+      edits,
+      settled.edits.map((edit) => ofLine(other.id, edit)),
+    )
+  }
+  return { ok: true, edits }
 }
+const ofLine = (lineId: string, edit: Edit): Edit =>
+  edit.kind === 'line-stands'
+    ? { kind: edit.kind, data: { ...edit.data, lineId } }
+    : { kind: edit.kind, data: { ...edit.data, lineId } }
 /** A piece to a level, and an end that meets something, need a place to begin at. */
 const lostWithoutPlace = (line: Line, items: readonly Item[]): boolean => {
   const had = new Map(line.items.map((item) => [item.id, item]))
@@ -100,9 +127,9 @@ function newlyWrong(before: LineInSpace, after: LineInSpace): (Edited & { ok: fa
 /** What was said of each part and where it lies. */
 const saidOf = (line: Line): Map<string, string> =>
   new Map(
-    line.items.map(({ id, fitting, heading, falls, branchFalls, meets, toLevelMm, bend }) => [
+    line.items.map(({ id, fitting, heading, falls, branchFalls, meets, toLevelMm, bend, held }) => [
       id,
-      JSON.stringify([fitting, heading, falls, branchFalls, meets, toLevelMm, bend]),
+      JSON.stringify([fitting, heading, falls, branchFalls, meets, toLevelMm, bend, held]),
     ]),
   )
 /** Difference that nobody cuts, mm. */

@@ -41,8 +41,8 @@ const STEEP = 0.7
 const ROUNDING = 1e-6
 
 /**
- * Pipes of a line that do not fall as they should. A main run drains towards its lower end, a branch into the run it
- * comes out of.
+ * Pipes of a line that do not fall as they should. A main run drains the way it was said to flow, else towards its lower end;
+ * a branch into the run it comes out of.
  */
 export function fallFaults(space: LineInSpace): FallFault[] {
   const carries = space.line.stands?.carries
@@ -58,6 +58,11 @@ export function fallFaults(space: LineInSpace): FallFault[] {
   const levelOf = (node: number): number => space.nodes[node]?.atMm[2] ?? 0
   for (const [run, { first, last }] of ends) {
     const branch = run !== null && space.line.items.some((item) => item.id === rootOf(run))
+    const said = run === null ? space.line.stands?.flows : undefined
+    if (said) {
+      towards.set(run, said === 'on' ? 1 : -1)
+      continue
+    }
     // Into the run that it comes out of: against the way one goes.
     towards.set(run, branch || levelOf(last) > levelOf(first) ? -1 : 1)
   }
@@ -69,4 +74,12 @@ export function fallFaults(space: LineInSpace): FallFault[] {
     const how = Math.abs(share) < ROUNDING ? 'level' : share < 0 ? 'wrong-way' : 'too-little'
     return [{ item, how, share, least: rule.share, source: rule.source }]
   })
+}
+
+/** Which way a main run falls: 1 as the line was set out, -1 back, 0 neither. */
+export function fallsOn(space: LineInSpace): 1 | -1 | 0 {
+  const own = space.legs.filter(({ item }) => item && item.run === undefined)
+  const level = (node: number | undefined): number => space.nodes[node ?? -1]?.atMm[2] ?? 0
+  const drop = level(own[0]?.from) - level(own.at(-1)?.to)
+  return Math.abs(drop) < ROUNDING ? 0 : drop > 0 ? 1 : -1
 }

@@ -24,5 +24,13 @@ export function spaceFaults(line: Line, walked: Walked): SpaceFault[] {
         ]
       : [],
   )
-  return [...walked.faults, ...onRiser, ...loops]
+  return [...walked.faults, ...onRiser, ...loops, ...pastTheirEnds(walked)]
 }
+/** What is said to be held where there is no pipe. */
+const pastTheirEnds = ({ legs }: Walked): SpaceFault[] =>
+  legs.flatMap(({ item, lengthMm, known }): SpaceFault[] => {
+    const past = known ? item?.held?.find(({ atMm = 0 }) => atMm > lengthMm) : undefined
+    if (!item || !past) return []
+    const params = { part: item.tag, lengthMm, atMm: past.atMm ?? 0 }
+    return [{ item, code: 'held-past-end', params, stops: true }]
+  })

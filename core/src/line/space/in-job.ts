@@ -5,15 +5,15 @@ import type { Vector } from '../../space/vector.js'
 import { once } from '../../units/memo.js'
 import { bodyOf } from '../carrier.js'
 import { jointDepthMm, takeOffOf } from '../piece.js'
+import { metBy } from '../../parts/met.js'
 import { type ClosingError, closingErrors } from './closing.js'
-import { type Extremes, extremes } from './extremes.js'
 import { spaceFaults } from './faults.js'
 import type { Reaches } from './reach.js'
 import { walk } from './walk.js'
-import type { Fixed, SpaceFault, Walked } from './walked.js'
+import type { Fixed, SpaceFault, SpaceNode, Walked } from './walked.js'
 
 /** A line of a job where it lies, and what follows from that. */
-export interface LineInSpace extends Walked, Extremes {
+export interface LineInSpace extends Walked {
   line: Line
   /** It has a place in the building: where it begins was said, and is somewhere. */
   stands: boolean
@@ -25,6 +25,10 @@ export interface LineInSpace extends Walked, Extremes {
 
 /** Take-offs and depths as a job knows them. */
 const reachesIn = (state: JobState, line: Line): Reaches => ({
+  met(item, end) {
+    const met = metBy(state, line, item, end)
+    return met && (met.line.id === line.id || item.joints[end] !== null) ? met : null
+  },
   takeOff(fitting, at) {
     const found = takeOffOf(state, bodyOf(state, line, fitting), at)
     return found && { mm: found.takeOffMm, to: found.takeOffTo }
@@ -48,13 +52,16 @@ class Building {
   }
   private find(line: Line): LineInSpace {
     this.open.add(line.id)
-    const reaches = reachesIn(this.state, line)
-    const start = this.startOf(line, reaches)
-    const walked = walk(line, start.fixed, reaches, (name, own) => own(name) ?? this.placeOf(line, name))
+    const start = this.startOf(line)
+    const walked = walk(
+      line,
+      start.fixed,
+      reachesIn(this.state, line),
+      (name, own) => own(name) ?? this.placeOf(line, name),
+    )
     this.open.delete(line.id)
     return {
       ...walked,
-      ...extremes(walked),
       line,
       stands: start.fixed !== null,
       nowhere: start.why,
@@ -63,7 +70,7 @@ class Building {
     }
   }
 
-  private startOf(line: Line, reaches: Reaches): { fixed: Fixed | null; why: Msg | null } {
+  private startOf(line: Line): { fixed: Fixed | null; why: Msg | null } {
     const { stands } = line
     if (!stands) return { fixed: null, why: null }
     const way = stands.heading === undefined ? null : directionSaid(stands.heading, null)
@@ -72,7 +79,7 @@ class Building {
     if (stands.name === undefined) return { fixed: { atMm: [0, 0, stands.levelMm ?? 0], way }, why: null }
     const { name } = stands
     this.circle = null
-    const from = this.fixedAt(line, name, stands.branch === true, reaches)
+    const from = this.fixedAt(line, name, stands.branch)
     if (from) return { fixed: { ...from, way: way ?? from.way }, why: null }
     const circle = this.circle as { line: string; name: string } | null
     return {
@@ -81,29 +88,24 @@ class Building {
     }
   }
   /** A measured point, or a part of another line. */
-  private fixedAt(line: Line, name: string, branch: boolean, reaches: Reaches): Fixed | null {
+  private fixedAt(line: Line, name: string, branch: true | undefined): Fixed | null {
     const point = this.point(name)
     if (point) return { atMm: point.atMm, way: point.heading ? directionSaid(point.heading, null) : null }
-    const found = this.node(line, name)
-    if (!found) return null
-    const { node, space } = found
-    if (!branch) return { atMm: node.atMm, way: node.way }
-    const own = line.items[0]
-    const way = node.branches[2] ?? null
-    if (!node.fitting || !own || own.type !== 'fitting') return { atMm: node.atMm, way }
-    // The first part stands in the branch: its centre is off the other's.
-    const [reach, mine] = [
-      reachesIn(this.state, space.line).takeOff(node.fitting, 2),
-      reaches.takeOff(own, 0),
-    ]
-    return { atMm: node.atMm, way, offMm: reach && mine ? reach.mm + mine.mm : null }
+    const node = this.node(line, name)
+    return node && { atMm: node.atMm, way: this.wayFrom(line, node, branch), ...(branch ? { branch } : {}) }
+  }
+  /** Where a line goes from a part of another: out of the end that it is joined to. */
+  private wayFrom(line: Line, node: SpaceNode, branch: true | undefined): Vector | null {
+    const first = line.items.find((item) => item.run === undefined)
+    const at = (first && metBy(this.state, line, first, 0)?.at) ?? (branch ? 2 : 1)
+    return at >= 2 ? (node.branches[at] ?? null) : node.way
   }
   private point(name: string) {
     const said = name.toLowerCase()
     return [...this.state.points.values()].find((point) => point.name.toLowerCase() === said)
   }
   private placeOf(line: Line, name: string): Vector | null {
-    return this.point(name)?.atMm ?? this.node(line, name)?.node.atMm ?? null
+    return this.point(name)?.atMm ?? this.node(line, name)?.atMm ?? null
   }
   /** A part of another line by its tag. */
   private node(line: Line, name: string) {
@@ -117,8 +119,7 @@ class Building {
         return null
       }
       const space = this.of(other)
-      const node = space.nodes[space.nodeOf.get(item.id) ?? -1]
-      return node ? { node, space } : null
+      return space.nodes[space.nodeOf.get(item.id) ?? -1] ?? null
     }
     return null
   }

@@ -1,10 +1,12 @@
 import type { Item } from '../../log/state.js'
-import { type EndAt, endMet } from '../../parts/neighbours.js'
+import type { EndAt, Fitted } from '../../parts/neighbours.js'
 import { atCentre } from '../cut-length.js'
 import type { Code } from '../../sources/wording.js'
 
-/** What is known of how far fittings reach from their centres. */
+/** What is known of how far fittings reach from their centres, and of what meets. */
 export interface Reaches {
+  /** What an end of a part meets, of its own line or of another. */
+  met(item: Item, end: 0 | 1): Fitted | null
   /** Centre to face or stop of an end, mm; null where nobody measured it. */
   takeOff(fitting: Item, at: EndAt): { mm: number; to: 'face' | 'stop' } | null
   /**
@@ -14,9 +16,7 @@ export interface Reaches {
   depthMm(item: Item, end: 0 | 1, fitting: Item, at: EndAt): number | null
 }
 
-interface Met {
-  fitting: Item
-  at: EndAt
+interface Met extends Fitted {
   item: Item
   end: 0 | 1
 }
@@ -42,21 +42,12 @@ export type LengthBetween =
   | { mm: number; firstMm: number; lastMm: number }
   | { mm: null; firstMm?: number; lastMm?: number; lacks: Code; fitting: string | null; knownMm: number }
 
-/**
- * Centre to centre, or to a bare end, of what a pipe was measured between, mm.
- * @param from fitting before it, @param to behind it; null: bare ends.
- */
-export function lengthBetween(
-  item: Item,
-  from: Item | null,
-  to: Item | null,
-  reaches: Reaches,
-): LengthBetween {
+/** Centre to centre, or to a bare end, of what a pipe was measured between, mm. */
+export function lengthBetween(item: Item, reaches: Reaches): LengthBetween {
   const measure = item.measure ?? 'centre-centre'
-  const ends = ([from, to] as const).map((fitting, i): number | Met => {
-    const end = i as 0 | 1
-    if (!fitting || atCentre(measure, end)) return 0
-    return { fitting, at: endMet(item, end, fitting), item, end }
+  const ends = ([0, 1] as const).map((end): number | Met => {
+    const met = reaches.met(item, end)
+    return !met || atCentre(measure, end) ? 0 : { ...met, item, end }
   })
   const more = ends.map((end) =>
     typeof end === 'number' ? end : measure === 'end-end' ? stopMm(end, reaches) : faceMm(end, reaches),
@@ -69,13 +60,12 @@ export function lengthBetween(
   return { mm: item.measuredMm + knownMm, firstMm: more[0] as number, lastMm: more[1] as number }
 }
 
-/** Centre to centre of two fittings that stand on each other, mm; null where a reach is not known. */
-export function reachBetween(from: Item, to: Item, reaches: Reaches): number | null {
-  const at = endMet(to, 0, from)
+/** Centre to centre of a fitting and what it stands on, mm; null where a reach is not known. */
+export function reachBetween({ fitting, at }: Fitted, to: Item, reaches: Reaches): number | null {
   const [first, second] = [
-    faceMm({ fitting: from, at, item: to, end: 0 }, reaches),
+    faceMm({ fitting, at, item: to, end: 0 }, reaches),
     faceMm({ fitting: to, at: 0, item: to, end: 0 }, reaches),
   ]
-  const depth = reaches.depthMm(to, 0, from, at)
+  const depth = reaches.depthMm(to, 0, fitting, at)
   return first === null || second === null || depth === null ? null : first + second - depth
 }

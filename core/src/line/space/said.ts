@@ -1,6 +1,8 @@
+import type { Held } from '../../log/held.js'
 import type { Stands } from '../../log/state.js'
+import type { Flows } from '../../log/stands.js'
 import { type Msg, msg } from '../../sources/source.js'
-import { parseQuantity } from '../../units/parse.js'
+import { parseLength, parseQuantity } from '../../units/parse.js'
 import { type Reader, inchFraction, systemOf, unitOf } from '../../units/quantity.js'
 import { MM_PER_INCH } from '../../units/units.js'
 import { HEADING_SAID, isHeading } from '../../space/heading.js'
@@ -17,7 +19,10 @@ export type SpaceEntry =
     }
   | { ok: true; type: 'meets'; name: string }
   | { ok: true; type: 'to-level'; levelMm: number }
+  | { ok: true; type: 'held'; held: Held }
+  | { ok: true; type: 'flows'; flows: Flows | null }
 type Refused = { ok: false; why: Msg }
+const FLOWS: Readonly<Record<string, Flows>> = { on: 'on', back: 'back' }
 
 /** Steeper than this is no fall of a pipe: it is a way that goes down. */
 const STEEPEST = 2
@@ -49,8 +54,8 @@ export function levelText(mm: number, reader: Reader): string {
 }
 
 /**
- * Reads `from +2.400 east`, `from Q1/F03 branch`, `fall 1:80`, `rise 1:200`, `fall 0`, `to +3.150`, `to Q1/F07`. Null for
- * what is none of them.
+ * Reads `from +2.400 east`, `from Q1/F03 branch`, `fall 1:80`, `rise 1:200`, `fall 0`, `to +3.150`, `to Q1/F07`, `anchor`,
+ * `anchor 600`, `guide 600`, `flow on`, `flow back`. Null for what is none of them.
  * @param typed as it was, with its capitals: names are kept so.
  * @example spaceEntry('fall 1:80', { units: 'metric' }) // { ok: true, type: 'falls', falls: 80 }
  */
@@ -63,6 +68,10 @@ export function spaceEntry(typed: string, reader: Reader): SpaceEntry | Refused 
     const said = fallSaid(falls[2] as string, falls[3] as string, text)
     return falls[1] && said.ok ? { ...said, branch: true } : said
   }
+  const held = /^(anchor|guide)(?: (.+))?$/i.exec(text)
+  if (held) return heldSaid(held[1] as string, held[2], reader, text)
+  const flows = /^flow (on|back|off)$/i.exec(text)?.[1]?.toLowerCase()
+  if (flows) return { ok: true, type: 'flows', flows: FLOWS[flows] ?? null }
   const to = /^to (.+)$/i.exec(text)?.[1]
   if (to === undefined) return null
   if (!/^[+\-\u2212±]/.test(to)) return { ok: true, type: 'meets', name: to }
@@ -103,6 +112,14 @@ function fallSaid(
   if (bare || !(ratio >= STEEPEST && ratio <= FLATTEST))
     return { ok: false, why: msg('space-not-a-fall', { text, least: STEEPEST, most: FLATTEST }) }
   return { ok: true, type: 'falls', falls: word.toLowerCase() === 'rise' ? -ratio : ratio }
+}
+function heldSaid(word: string, far: string | undefined, reader: Reader, text: string): SpaceEntry | Refused {
+  const as = word.toLowerCase() === 'guide' ? 'guide' : 'anchor'
+  if (far === undefined) return { ok: true, type: 'held', held: { as } }
+  const atMm = parseLength(far, reader)
+  return atMm === null || atMm < 0
+    ? { ok: false, why: msg('entry-not-a-length', { text }) }
+    : { ok: true, type: 'held', held: { as, atMm } }
 }
 /**
  * A fall as it is typed.

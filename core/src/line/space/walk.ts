@@ -1,7 +1,7 @@
 import type { Item, Line } from '../../log/state.js'
-import { hasBranch } from '../../parts/ends.js'
-import { branchEnd, fittingAt, neighbours, partMeant, rootOf } from '../../parts/neighbours.js'
-import { elbowAngle } from '../../parts/vocabulary.js'
+import { angleOf, hasBranch } from '../../parts/ends.js'
+import { partMeant } from '../../log/names.js'
+import { type Fitted, branchEnd, neighbours, rootOf } from '../../parts/neighbours.js'
 import type { Code } from '../../sources/wording.js'
 import { type Course, courseOf, fallen } from '../../space/heading.js'
 import { type Vector, plus, times } from '../../space/vector.js'
@@ -145,7 +145,7 @@ class Walk {
     const { course } = before
     const heading = fallen(course.way, before.falls)
     if (item.bend) return this.bent(item, after, { node, course, falls })
-    const length = this.lengthOf(item, from, fittingAt(this.line.items, item, 1), heading)
+    const length = this.lengthOf(item, from, heading)
     const atMm = plus(from.atMm, times(heading, length.mm))
     return this.arrive(item, after, { node, course, falls }, atMm, from.known && length.known, {
       lengthMm: length.mm,
@@ -155,12 +155,7 @@ class Walk {
     })
   }
   /** Centre to centre, or to a bare end. */
-  private lengthOf(
-    item: Item,
-    from: SpaceNode,
-    after: Item | null,
-    heading: Vector,
-  ): { mm: number; known: boolean } {
+  private lengthOf(item: Item, from: SpaceNode, heading: Vector): { mm: number; known: boolean } {
     if (item.toLevelMm !== undefined) {
       const rise = item.toLevelMm - from.atMm[2]
       const mm = rise / heading[2]
@@ -168,7 +163,7 @@ class Walk {
       this.fault(item, 'space-level-out-of-reach', true, { levelMm: item.toLevelMm, atMm: from.atMm[2] })
       return { mm: item.measuredMm ?? UNMEASURED_MM, known: false }
     }
-    const length = lengthBetween(item, from.fitting, after, this.reaches)
+    const length = lengthBetween(item, this.reaches)
     if (length.mm !== null) return { mm: length.mm, known: true }
     this.fault(item, length.lacks, false, { fitting: length.fitting ?? '' })
     return { mm: (item.measuredMm ?? UNMEASURED_MM) + length.knownMm, known: false }
@@ -176,12 +171,7 @@ class Walk {
   private bent(item: Item, after: Item | null, before: Here & { course: Course }): Here {
     const from = this.nodes[before.node] as SpaceNode
     const { legsMm } = item.bend as NonNullable<Item['bend']>
-    const more = lengthBetween(
-      { ...item, measuredMm: 0 },
-      from.fitting,
-      fittingAt(this.line.items, item, 1),
-      this.reaches,
-    )
+    const more = lengthBetween({ ...item, measuredMm: 0 }, this.reaches)
     if (more.mm === null) this.fault(item, more.lacks, false, { fitting: more.fitting ?? '' })
     const lengths = [...legsMm]
     lengths[0] = (lengths[0] ?? 0) + (more.firstMm ?? 0)
@@ -217,7 +207,7 @@ class Walk {
 
   private fitting(item: Item, before: Here): Here {
     const placed = this.placeFor(item, before)
-    const angle = elbowAngle(item.fitting ?? '')
+    const angle = angleOf(item)
     const here: Here = { node: -1, course: before.course, falls: item.falls ?? before.falls }
     if (angle !== null) here.course = this.kept(item, throughElbow(item, before.course, angle))
     const branches = hasBranch(item) ? this.kept(item, branchWays(item, before.course)) : {}
@@ -243,10 +233,12 @@ class Walk {
   }
   private placeFor(item: Item, before: Here): { atMm: Vector; known: boolean; leg: number; back: number } {
     if (before.ahead) return { ...before.ahead, back: before.node }
+    const met = this.reaches.met(item, 0)
     if (before.node < 0) {
-      const { atMm, way, offMm = 0 } = this.start
-      if (offMm === 0 || !way) return { atMm, known: offMm === 0, leg: -1, back: -1 }
-      if (offMm === null) this.fault(item, 'space-no-reach', false, { fitting: item.tag })
+      const { atMm, way, branch } = this.start
+      if (!met || !way) return { atMm, known: !met && !branch, leg: -1, back: -1 }
+      // The first part stands on another line's: its centre is off that one's.
+      const offMm = this.off(item, met)
       return {
         atMm: plus(atMm, times(way, offMm ?? NO_REACH_MM)),
         known: offMm !== null,
@@ -256,8 +248,7 @@ class Walk {
     }
     // Two fittings that stand on each other.
     const from = this.nodes[before.node] as SpaceNode
-    const reach = from.fitting ? reachBetween(from.fitting, item, this.reaches) : null
-    if (reach === null) this.fault(item, 'space-no-reach', false, { fitting: item.tag })
+    const reach = this.off(item, met)
     const heading = before.course?.way ?? ([1, 0, 0] as Vector)
     const lengthMm = reach ?? NO_REACH_MM
     const known = from.known && reach !== null && before.course !== null
@@ -273,6 +264,17 @@ class Walk {
         toLevel: false,
       }) - 1
     return { atMm: plus(from.atMm, times(heading, lengthMm)), known, leg, back: before.node }
+  }
+  /** How far a fitting's centre is off that of what it stands on, mm; null, and said, where that is not known. */
+  private off(item: Item, met: Fitted | null): number | null {
+    const reach = met && reachBetween(met, item, this.reaches)
+    if (reach !== null) return reach
+    const lacks = [met, { fitting: item, at: 0 as const }].find(
+      (end) => end && !this.reaches.takeOff(end.fitting, end.at),
+    )
+    this.fault(item, 'space-no-reach', false, { fitting: lacks?.fitting.tag ?? item.tag })
+    if (lacks) (this.faults.at(-1) as SpaceFault).measure = { item: lacks.fitting, at: lacks.at }
+    return null
   }
   /** Puts a node where it is said to be: the way goes on from there. */
   private meet(node: number, { name, item }: { name: string; item: Item }): void {

@@ -9,8 +9,13 @@ export interface Fixed {
   atMm: Vector
   /** How a way goes on there; null where nobody said. */
   way: Vector | null
-  /** What the first part stands off it, mm; null where that is not known. */
-  offMm?: number | null
+  /** It leaves that by a branch: a fitting stands off it, however far. */
+  branch?: true
+}
+/** An end of a fitting whose take-off is not known. */
+export interface Missing {
+  item: Item
+  at: EndAt
 }
 /** A centre of a fitting, or a bare end of a pipe. */
 export interface SpaceNode {
@@ -46,6 +51,8 @@ export interface SpaceFault extends Msg {
   item: Item
   /** It cannot be: what brings it about is refused. Else something is only not known. */
   stops: boolean
+  /** What is to be measured, where that would tell. */
+  measure?: Missing
 }
 /** A node that is said to be where something else is. */
 export interface Met {

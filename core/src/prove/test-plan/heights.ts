@@ -49,12 +49,15 @@ function nodesOf(state: JobState, section: Section): SpaceNode[] | null {
   for (const id of section.jointIds) {
     const place = places.get(id)
     if (!place) continue
-    const space = lineInSpace(state, place.line)
-    for (const item of [place.part, place.fitting]) {
-      if (!item) continue
+    const { part, met } = place
+    for (const [line, item] of [
+      [place.line, part] as const,
+      ...(met ? [[met.line, met.fitting] as const] : []),
+    ]) {
+      const space = lineInSpace(state, line)
       const node = space.nodes[space.nodeOf.get(item.id) ?? -1]
       if (!node?.known) return null
-      out.set(`${place.line.id} ${node.tag}`, node)
+      out.set(`${line.id} ${node.tag}`, node)
     }
   }
   return out.size ? [...out.values()] : null

@@ -1,6 +1,7 @@
-import { type OPENERS, type PieceCut, begunJoints, putOf, splitWith } from '@jugalis/core'
+import { type OPENERS, type PieceCut, putOf, splitWith, withSpace } from '@jugalis/core'
 import { type ComputedRef, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { shopNow } from '../../shop'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
 
@@ -30,13 +31,9 @@ export function useCutActs(
   /** What lets a piece in that cannot be drawn back: it becomes two, with a fitting that opens between. */
   async function letIn(fitting: (typeof OPENERS)[number]): Promise<void> {
     const shown = piece.value
-    const split =
-      shown &&
-      splitWith(shown.line, shown.item, fitting, {
-        begun: begunJoints(job.state),
-        newId: () => crypto.randomUUID(),
-      })
-    if (!shown || !split) return
+    if (!shown) return
+    const shop = shopNow(job.state)
+    const split = withSpace(job.state, shown.line, splitWith(shown.line, shown.item, fitting, shop), shop)
     if (!split.ok) return void (splitFault.value = job.t(split.why))
     await job.write(
       split.edits.map((e) => ({ kind: e.kind, data: { lineId: shown.line.id, ...e.data } })),

@@ -19,7 +19,13 @@ const zone = computed(() => job.state.job.zone)
 const kinds = computed(() => props.needs.filter((n) => n.unit === 'count' && n.item !== 'fitting'))
 const kind = ref(props.tool?.kind ?? kinds.value[0]?.item ?? '')
 const need = computed(() => kinds.value.find((n) => n.item === kind.value))
-const typed = reactive({ name: props.tool?.name ?? '', dueOn: props.tool?.dueOn ?? '', wrong: '', from: '' })
+const typed = reactive({
+  name: props.tool?.name ?? '',
+  dueOn: props.tool?.dueOn ?? '',
+  wrong: '',
+  from: '',
+  until: '',
+})
 const fits = reactive<Record<string, string>>({ ...props.tool?.matches })
 const fault = ref('')
 async function keep(): Promise<void> {
@@ -55,9 +61,13 @@ async function proof(good: boolean): Promise<void> {
   emit('close')
 }
 const sinceS = computed(() => lastAt(typed.from, clock.nowS, zone.value))
+/** When it was right again; null: it is wrong still. */
+const untilS = computed(() => (typed.until.trim() ? lastAt(typed.until, clock.nowS, zone.value) : null))
 /** What is to be looked at again, before anybody says so. */
 const touched = computed(() =>
-  props.tool && sinceS.value !== null ? toolTouches(job.state, props.tool.id, sinceS.value) : null,
+  props.tool && sinceS.value !== null
+    ? toolTouches(job.state, props.tool.id, sinceS.value, untilS.value ?? undefined)
+    : null,
 )
 const NAMED = 12
 const touches = computed(() => {
@@ -77,11 +87,19 @@ async function found(): Promise<void> {
   if (!props.tool) return
   if (!typed.wrong.trim()) return void (fault.value = word('make-say-what-is-wrong'))
   if (fromS === null) return void (fault.value = word('make-say-since-when-like'))
+  const toS = untilS.value
+  if (typed.until.trim() && (toS === null || toS <= fromS))
+    return void (fault.value = word('make-until-is-later'))
   await job.write(
     [
       {
         kind: 'tool-found',
-        data: { toolId: props.tool.id, fromS: fromS - clock.offsetS, says: typed.wrong.trim() },
+        data: {
+          toolId: props.tool.id,
+          fromS: fromS - clock.offsetS,
+          ...(toS === null ? {} : { toS: toS - clock.offsetS }),
+          says: typed.wrong.trim(),
+        },
       },
     ],
     word('make-every-joint-made-with', { name: props.tool.name, from: typed.from }),
@@ -105,6 +123,8 @@ async function found(): Promise<void> {
       <ElInput id="tool-wrong" v-model="typed.wrong" size="large" :placeholder="word('make-wrong-profile')" />
       <label for="tool-from">{{ word('make-since') }}</label>
       <ElInput id="tool-from" v-model="typed.from" size="large" placeholder="07:30" />
+      <label for="tool-until">{{ word('make-until-if-right') }}</label>
+      <ElInput id="tool-until" v-model="typed.until" size="large" placeholder="11:00" />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <p v-if="touches" role="status">{{ touches }}</p>
       <button type="button" class="button stop" @click="found">

@@ -38,11 +38,16 @@ async function addHold(): Promise<void> {
   )
   Object.assign(hold, { name: '', who: '' })
 }
-const answerHold = (holdId: string, answer: typeof MAY_GO_ON | 'wait'): Promise<unknown> =>
-  job.write(
-    [{ kind: 'hold-answered', data: { holdId, answer } }],
+/** What is said with an answer, by hold point. */
+const notes = reactive<Record<string, string>>({})
+async function answerHold(holdId: string, answer: typeof MAY_GO_ON | 'wait'): Promise<void> {
+  const note = notes[holdId]?.trim()
+  await job.write(
+    [{ kind: 'hold-answered', data: { holdId, answer, ...(note ? { note } : {}) } }],
     answer === MAY_GO_ON ? word('prove-it-may-go-on') : word('prove-it-waits'),
   )
+  notes[holdId] = ''
+}
 /** What was said last, in the reader's words. */
 const said = (answer: string): string =>
   answer === MAY_GO_ON ? word('prove-said-go-on') : word('prove-said-wait')
@@ -59,9 +64,18 @@ const said = (answer: string): string =>
           >, {{ h.who || word('prove-the-inspector') }}
           <span v-if="h.answers.length" class="who"
             >{{ said(h.answers.at(-1)!.answer) }}, {{ job.nameOf(h.answers.at(-1)!.by) }},
-            {{ at(h.answers.at(-1)!.atS) }}</span
+            {{ at(h.answers.at(-1)!.atS)
+            }}<template v-if="h.answers.at(-1)!.note">: {{ h.answers.at(-1)!.note }}</template></span
           ></span
         >
+        <ElInput
+          v-model="notes[h.id]"
+          size="large"
+          class="note"
+          :aria-label="word('prove-with-what-words', { name: h.name })"
+          :placeholder="word('prove-in-their-words')"
+          maxlength="200"
+        />
         <button type="button" class="button" @click="answerHold(h.id, MAY_GO_ON)">
           {{ word('prove-go-on-2') }}
         </button>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { type Line, begunJoints, carrierEdits, carrierOf, lineHead } from '@jugalis/core'
+import { type Line, carrierEdits, carrierOf, lineHead } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
+import { shopNow } from '../../shop'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
 
@@ -35,7 +36,7 @@ async function save(): Promise<void> {
   const lineId = carrier?.id ?? crypto.randomUUID()
   const own = carrier ?? { ...props.line, tag: tag.value.trim(), items: [] }
   const read = Object.fromEntries(outerSizes.value.map((o) => [o, asSize(sizes[o] ?? '', o)]))
-  const shop = { begun: begunJoints(job.state), newId: () => crypto.randomUUID() }
+  const shop = shopNow(job.state)
   const made = carrierEdits(props.line, own, read, shop)
   if (!made.ok) return void (fault.value = job.t(made.why))
   await job.write(

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import {
   type ClosingWay,
+  type ClosingWith,
   type Cursor,
   type Line,
+  type TurningWay,
   USUAL,
   closeFrom,
   closeTargets,
   closingWays,
   placeTexts,
   takeOffOf,
+  turningWays,
 } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import QuantityField from '../../frame/QuantityField.vue'
@@ -33,16 +36,29 @@ const known = computed(() => {
 const takeOffMm = ref<number | null>(known.value)
 const straightMm = ref<number | null>(0)
 const LONGEST_MM = 5000
-const ways = computed<ClosingWay[]>(() => {
+const by = computed<ClosingWith | null>(() => {
   const [takeOff, straight] = [takeOffMm.value, straightMm.value]
   const open = [takeOff, straight].some((mm) => mm === null || Number.isNaN(mm))
-  return from.value && target.value && !open
-    ? closingWays(from.value, target.value, { takeOffMm: takeOff ?? 0, minStraightMm: straight ?? 0 })
-    : []
+  return open ? null : { takeOffMm: takeOff ?? 0, minStraightMm: straight ?? 0 }
 })
+const ways = computed<ClosingWay[]>(() =>
+  from.value && target.value && by.value ? closingWays(from.value, target.value, by.value) : [],
+)
+const turning = computed<TurningWay[]>(() =>
+  from.value && target.value && by.value ? turningWays(from.value, target.value, by.value) : [],
+)
+const turningSaid = ({ anglesDeg, lengthsMm }: TurningWay): string =>
+  word('space-turning-way', {
+    two: anglesDeg.length > 1 ? 'yes' : 'no',
+    first: anglesDeg[0] ?? 0,
+    second: anglesDeg[1] ?? 0,
+    one: lengthsMm[0] ?? 0,
+    between: lengthsMm[1] ?? 0,
+    last: lengthsMm.at(-1) ?? 0,
+  })
 const first = computed(() => ways.value[0])
 const figures = ({ entries: _entries, travelHeading: _heading, ...rest }: ClosingWay) => rest
-async function setOut(way: ClosingWay): Promise<void> {
+async function setOut(way: { entries: string[] }): Promise<void> {
   const name = target.value?.name ?? ''
   const ok = await props.edits.edit(
     (line, shop) => placeTexts(line, way.entries, props.cursor, shop, { units: line.school }),
@@ -79,7 +95,17 @@ async function setOut(way: ClosingWay): Promise<void> {
         :usual="USUAL.nearBy"
       />
       <template v-if="first">
-        <p v-if="first.reason === 'headings-differ'" class="refusal">{{ word('space-close-headings') }}</p>
+        <template v-if="first.reason === 'headings-differ'">
+          <p :class="{ refusal: !turning.length }">
+            {{ word('space-close-headings', { ways: turning.length }) }}
+          </p>
+          <p v-for="(way, at) in turning" :key="at" class="way">
+            <span>{{ turningSaid(way) }}</span>
+            <button type="button" class="button" @click="setOut(way)">
+              {{ word('space-close-set-out') }}
+            </button>
+          </p>
+        </template>
         <p v-else-if="first.kind !== 'straight'">{{ word('space-close-is', figures(first)) }}</p>
         <template v-if="first.reason !== 'headings-differ'">
           <p v-for="way in ways" :key="way.angleDeg" class="way" :class="{ why: !way.entries.length }">

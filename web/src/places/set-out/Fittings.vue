@@ -7,6 +7,7 @@ import { useJob } from '../../stores/job'
 import { when } from '../../when'
 import { useClock } from '../../stores/clock'
 import RowsField from '../../frame/RowsField.vue'
+import OwnParts from './OwnParts.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
 import { word } from '../../words/word'
 
@@ -127,6 +128,7 @@ async function load(): Promise<void> {
         </tbody>
       </table>
     </div>
+    <OwnParts />
     <TakeOffSheet v-if="measured" :item="measured.fitting" :at="measured.at" @close="measured = null" />
   </div>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { begunJoints, entryText } from '@jugalis/core'
+import { entryText } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { shopNow } from '../../shop'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { previewOf, useImport } from './use-import'
@@ -61,7 +62,8 @@ async function take(): Promise<void> {
   if (!own || !read.value) return
   taking.value = true
   try {
-    const entries = importEntries(own, read.value.lines, view.lines, begunJoints(job.state))
+    const shop = shopNow(job.state)
+    const entries = importEntries(own, read.value.lines, view.lines, shop)
     await job.write(entries, word('set-out-rows-are-taken', { name: name.value, rows: read.value.rows }))
     await router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: own.id } })
   } finally {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import {
   type Carries,
+  type EndAt,
+  type Item,
   type ClosingError,
   type LineInSpace,
   type Extreme,
@@ -17,10 +19,18 @@ import {
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
+import RoomFaults from './RoomFaults.vue'
 
 /** What follows from where a line lies: whether it closes, who is suspect, where air and water stay, what is not known. */
 const props = defineProps<{ space: LineInSpace }>()
-const emit = defineEmits<{ show: [id: string]; points: []; close: []; carries: [what: Carries | null] }>()
+const emit = defineEmits<{
+  show: [id: string]
+  points: []
+  close: []
+  room: []
+  takeOff: [item: Item, at: EndAt]
+  carries: [what: Carries | null]
+}>()
 const job = useJob()
 const reader = computed(() => ({ ...job.reader, units: props.space.line.school }))
 const begins = computed(() => props.space.line.stands && standsText(props.space.line.stands, reader.value))
@@ -49,8 +59,8 @@ const tags = (one: Extreme): string =>
   one.nodes.map((node) => shortTag(props.space.line.tag, node.tag)).join(', ')
 const first = (one: Extreme): string | undefined => one.nodes.find((node) => node.fitting)?.fitting?.id
 const standing = computed(() => [
-  ...unserved(highPoints(props.space)).map((one) => ({ one, kind: 'air' as const })),
-  ...unserved(lowPoints(props.space)).map((one) => ({ one, kind: 'water' as const })),
+  ...unserved(highPoints(job.state, props.space.line)).map((one) => ({ one, kind: 'air' as const })),
+  ...unserved(lowPoints(job.state, props.space.line)).map((one) => ({ one, kind: 'water' as const })),
 ])
 const falls = computed(() => fallFaults(props.space))
 const oneIn = (share: number): string => (share ? fmt.number(1 / Math.abs(share), 0) : '')
@@ -72,6 +82,9 @@ const MOST = 3
       </button>
       <button type="button" class="figure-link reach" @click="emit('close')">
         {{ word('space-close-it') }}
+      </button>
+      <button type="button" class="figure-link reach" @click="emit('room')">
+        {{ word('room-round-it') }}
       </button>
       <select v-model="carries" class="plain carries" :aria-label="word('space-what-it-carries')">
         <option v-for="what in ['', 'drain', 'condensate']" :key="what" :value="what">
@@ -115,6 +128,7 @@ const MOST = 3
       </template>
       <template v-else-if="error.missMm > error.expectedMm">{{ word('space-no-suspect') }}</template>
     </p>
+    <RoomFaults :line="space.line" @show="(id) => emit('show', id)" />
     <p v-for="fault in falls.slice(0, MOST)" :key="`fall-${fault.item.id}`" class="refusal">
       {{
         word('space-fall-fault', {
@@ -146,6 +160,14 @@ const MOST = 3
     </p>
     <p v-for="fault in unknown.slice(0, MOST)" :key="`${fault.item.id} ${fault.code}`" class="why">
       {{ job.t(fault) }}
+      <button
+        v-if="fault.measure"
+        type="button"
+        class="figure-link reach"
+        @click="emit('takeOff', fault.measure.item, fault.measure.at)"
+      >
+        {{ word('space-measure-it') }}
+      </button>
       <button type="button" class="figure-link" @click="emit('show', fault.item.id)">
         {{ word('set-out-show-it') }}
       </button>

@@ -1,34 +1,45 @@
 <script setup lang="ts">
 import { monitorForElements } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
-import { type EndAt, type Item, type Line, rootOf } from '@jugalis/core'
+import { type EndAt, type Item, type Line, outletsOf, rootOf } from '@jugalis/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useAfterPaint } from '../../after-paint'
+import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
 import PartRow from './PartRow.vue'
 import { LARGE_LINE } from './use-drawn'
 import type { Rows } from './use-rows'
 import { word } from '../../words/word'
 
+/** Height that a take-off takes up, px. */
+const TAKE_PX = 44
 /** The parts of a line as a grid of rows; only those in sight are in the page, however long the line is. */
 const props = defineProps<{ line: Line; rows: Rows }>()
 const emit = defineEmits<{ takeOff: [item: Item, at: EndAt]; open: [item: Item] }>()
+const job = useJob()
 const narrow = useNarrow()
 const afterPaint = useAfterPaint()
 const scroller = ref<HTMLElement>()
 const rowPx = computed(() => (narrow.value ? 56 : 44))
+/** Each further take-off of a part stands below the one before it. */
+const heights = computed(() =>
+  props.line.items.map((item) => {
+    const takes = item.type === 'fitting' ? outletsOf(job.state, props.line, item).length : 1
+    return rowPx.value + Math.max(0, takes - 1) * TAKE_PX
+  }),
+)
 /** On paper every row is there. */
 const printing = ref(false)
 const virtual = useVirtualizer(
   computed(() => ({
     count: props.line.items.length,
     getScrollElement: () => scroller.value ?? null,
-    estimateSize: () => rowPx.value,
+    estimateSize: (i: number) => heights.value[i] ?? rowPx.value,
     getItemKey: (i: number) => props.line.items[i]?.id ?? i,
     overscan: printing.value ? 5000 : 6,
   })),
 )
-watch(rowPx, () => virtual.value.measure())
+watch(heights, () => virtual.value.measure())
 /** How deep in branches each run lies, for its indent. */
 const depths = computed(() => {
   const own = new Map<string, string | undefined>(props.line.items.map((i) => [i.id, i.run]))

@@ -51,7 +51,7 @@ const level = computed(() => {
 const size = computed(() => [props.item.size, props.item.size2].filter(Boolean).join(' to '))
 const outlets = computed(() =>
   props.item.type === 'fitting'
-    ? outletsOf(props.line, props.item).map((outlet) => ({
+    ? outletsOf(job.state, props.line, props.item).map((outlet) => ({
         ...outlet,
         known: takeOffOf(job.state, outlet.fitting, outlet.at),
       }))

@@ -155,6 +155,7 @@ const groupWrong = (name: string): string =>
         :edits="edits"
         @pick="(id) => rows.choose(id)"
         @placed="entry.toEnd()"
+        @take-off="(item, at) => (measured = { item, at })"
       />
       <RowTools
         v-if="line.items.length"

@@ -4,7 +4,9 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import QuantityField from '../../frame/QuantityField.vue'
 import { useJob } from '../../stores/job'
+import GrowthInSpace from './GrowthInSpace.vue'
 import { type SupportRow, hangersAlong, hangersOf, useSupportRows } from './support-rows'
+import { largerWay, useGrowth } from './use-growth'
 import { named, word } from '../../words/word'
 import { Said } from '../../words/said'
 
@@ -35,6 +37,9 @@ const LIQUIDS = [
 ] as const
 const density = computed(() => Number(asked('density') || 1000))
 
+const kelvin = computed(() => largerWay(laid.value, [cold.value, warm.value]))
+const { growth, worst, lines: moving } = useGrowth(() => kelvin.value)
+
 const { stretches, rows } = useSupportRows(() => ({
   laidC: laid.value,
   coldC: cold.value,
@@ -44,7 +49,8 @@ const { stretches, rows } = useSupportRows(() => ({
 const most = computed(
   () =>
     rows.value
-      .filter((r) => r.grows?.value)
+      // Of a line whose movement is known its legs tell what it needs.
+      .filter((r) => r.grows?.value && !growth.value.bows.has(r.stretch.line.id))
       .sort((a, b) => Math.abs(b.grows?.value ?? 0) - Math.abs(a.grows?.value ?? 0))[0],
 )
 const dist = (mm: number): string => fmt.distance(mm, job.reader)
@@ -52,21 +58,38 @@ const mm = (v: number): string => fmt.length(v, job.reader)
 const headline = computed(() => {
   const longest = stretches.value[0]
   if (!longest) return word('set-out-nothing-lies-here-yet')
-  const moving = most.value
-  if (!moving?.grows?.value)
+  if (worst.value?.squeezedMm)
+    return word('growth-cannot', {
+      line: worst.value.leg.line.tag,
+      from: worst.value.from,
+      to: worst.value.to,
+      by: mm(worst.value.squeezedMm),
+    })
+  if (worst.value?.needs.value)
+    return word('growth-worst', {
+      line: worst.value.leg.line.tag,
+      from: worst.value.from,
+      to: worst.value.to,
+      by: mm(worst.value.bendsMm),
+      length: mm(worst.value.leg.lengthMm),
+      needs: mm(worst.value.needs.value),
+    })
+  const first = most.value
+  if (!first?.grows?.value && kelvin.value && growth.value.legs.length) return word('growth-all-long-enough')
+  if (!first?.grows?.value)
     return word('set-out-straight-stretches-the-longest', {
       stretches: stretches.value.length,
       dist: dist(longest.lengthMm),
       tag: longest.line.tag,
     })
-  return word(moving.arm?.value ? 'set-out-moves-most-arm' : 'set-out-moves-most', {
-    line: moving.stretch.line.tag,
-    from: moving.stretch.from.tag.split('/').pop(),
-    to: moving.stretch.to.tag.split('/').pop(),
-    length: dist(moving.stretch.lengthMm),
-    way: moving.grows.value > 0 ? 'grows' : 'shrinks',
-    by: mm(Math.abs(moving.grows.value)),
-    arm: moving.arm?.value ? mm(moving.arm.value) : '',
+  return word(first.arm?.value ? 'set-out-moves-most-arm' : 'set-out-moves-most', {
+    line: first.stretch.line.tag,
+    from: first.stretch.from.tag.split('/').pop(),
+    to: first.stretch.to.tag.split('/').pop(),
+    length: dist(first.stretch.lengthMm),
+    way: first.grows.value > 0 ? 'grows' : 'shrinks',
+    by: mm(Math.abs(first.grows.value)),
+    arm: first.arm?.value ? mm(first.arm.value) : '',
   })
 })
 const perLength = (v: number): string => fmt.print(v, 'perLengthWeight', job.reader)
@@ -89,6 +112,9 @@ const SOURCES = [
   'cp-expansion-arm',
   'ipc-308-5',
   'cp-span-warm',
+  'guided-cantilever',
+  'b31-3-c6',
+  'b31-3-c8',
   'sag-span',
   'wall-weight',
   'cp-density',
@@ -143,6 +169,8 @@ const sources = ref(false)
         >. {{ s.note }}
       </li>
     </ul>
+    <GrowthInSpace v-if="moving.length" :kelvin="kelvin" />
+    <h2 v-if="moving.length">{{ word('set-out-straight-stretches') }}</h2>
     <div class="scroll" role="region" :aria-label="word('set-out-straight-stretches')" tabindex="0">
       <table v-if="rows.length" class="rows" :aria-label="word('set-out-stretches')">
         <thead>
@@ -178,6 +206,7 @@ const sources = ref(false)
                   >
                 </template>
               </Said>
+              <span v-if="r.stretch.upright" class="why">{{ word('set-out-riser') }}</span>
             </td>
             <td>{{ named(r.stretch.pipe.material) }} {{ r.stretch.pipe.size }}</td>
             <td class="wide">

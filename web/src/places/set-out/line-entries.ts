@@ -1,4 +1,4 @@
-import { type Item, type Line, type ReadLine, difference, lineHead, settle } from '@jugalis/core'
+import { type Item, type Line, type ReadLine, type Shop, difference, lineHead, settle } from '@jugalis/core'
 
 /** Largest part of a line that goes into one entry of the log. */
 const ITEMS_PER_ENTRY = 400
@@ -20,9 +20,8 @@ export function importEntries(
   like: Line,
   read: readonly ReadLine[],
   lines: readonly Line[],
-  begun: ReadonlySet<string>,
+  shop: Shop,
 ): { kind: string; data: Record<string, unknown> }[] {
-  const shop = { begun, newId: () => crypto.randomUUID() }
   return read.flatMap(({ tag, items }) => {
     const there = tag === null ? like : lines.find((l) => l.tag === tag)
     const line: Line = there ?? {

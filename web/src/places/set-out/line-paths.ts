@@ -1,4 +1,5 @@
-import { type Laid, type LaidPart, hasBranch } from '@jugalis/core'
+import { type Laid, type LaidPart, hasBranch, symbolOf } from '@jugalis/core'
+import { signPath } from '../../space/sign-path'
 
 /** Where the drawing lies on the screen: mm along and lanes to px, and how thick a pipe is drawn. */
 export interface Frame {
@@ -17,18 +18,22 @@ export function outline(frame: Frame, part: LaidPart, more: number, wider = 0): 
 export const outlines = (frame: Frame, parts: readonly LaidPart[], more: number): string =>
   parts.map((p) => outline(frame, p, more)).join('')
 
-/** What tells fittings apart by shape: a cross in a valve, a collar at a tee's branch, a wedge in a reducer. */
+/** Widest that a sign of a drawing in space is drawn in the strip, px of its own. */
+const SIGN_PX = 32
+/** What tells fittings apart by shape: a collar at a tee's branch, a slant in an elbow, else the sign that it has in space. */
 export function fittingMark(frame: Frame, part: LaidPart): string {
   const [a, b, y] = [frame.x(part.fromMm), frame.x(part.toMm), frame.mid(part.lane)]
   const half = frame.thick(part.odMm) / 2 + 5
   const middle = (a + b) / 2
   const kind = part.item.fitting ?? ''
-  if (kind.endsWith('valve')) return `M${a} ${y - half}L${b} ${y + half}M${a} ${y + half}L${b} ${y - half}`
-  if (kind === 'union') return [-3, 3].map((d) => `M${middle + d} ${y - half - 4}v${2 * half + 8}`).join('')
-  if (kind === 'flange') return `M${a + 3} ${y - half - 7}v${2 * half + 14}`
   if (kind.startsWith('elbow')) return `M${a} ${y + half}L${b} ${y - half}`
   if (hasBranch(part.item)) return `M${middle} ${y}v${half}M${middle - 5} ${y}h10`
-  return kind === 'reducer' ? `M${a} ${y - half}L${b} ${y}L${a} ${y + half}` : ''
+  const scale = Math.min(1, (b - a) / SIGN_PX)
+  if (scale <= 0) return ''
+  const at = [middle, y] as const
+  return symbolOf(part.item, at, [scale, 0], [0, scale])
+    .map((sign) => signPath(sign.kind === 'circle' ? { ...sign, radius: sign.radius * scale } : sign))
+    .join('')
 }
 
 /** Widest that a way down to a branch is drawn, px. */

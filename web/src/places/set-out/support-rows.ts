@@ -27,7 +27,6 @@ export interface SupportRow {
   arm: Fig | null
   loop: Fig | null
   hangers: Fig
-  sag: Fig
   full: Fig
   litres: Fig
   /** The closer of the two spacings. */
@@ -56,16 +55,16 @@ function rowOf(stretch: Stretch, service: Service): SupportRow {
   const grows = movement(stretch, service)
   const mm = grows?.value ?? null
   const wallC = service.warmC ?? ORDINARY_C
-  const hangers = hangerSpacingMm(pipe, wallC)
-  const sag = sagSpanMm(pipe, wallC, service.density)
-  const spans = [hangers.value, sag.value].filter((v): v is number => v !== null)
+  const hangers = hangerSpacingMm(pipe, wallC, stretch.upright)
+  // A riser does not sag.
+  const sag = stretch.upright ? null : sagSpanMm(pipe, wallC, service.density)
+  const spans = [hangers.value, sag?.value ?? null].filter((v): v is number => v !== null)
   return {
     stretch,
     grows,
     arm: mm === null ? null : armMm(pipe, mm),
     loop: mm === null ? null : armMm(pipe, mm / 2),
     hangers,
-    sag,
     full: filledWeight(pipe, service.density),
     litres: litresPerMetre(pipe),
     everyMm: spans.length ? smallest(spans) : null,

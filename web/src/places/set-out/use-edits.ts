@@ -1,15 +1,16 @@
-import { type Edited, type Line, type Shop, begunJoints, withSpace } from '@jugalis/core'
+import { type Edited, type Line, type Shop, takeOffsBrought, withSpace } from '@jugalis/core'
 import { type Ref, computed, nextTick, ref } from 'vue'
+import { shopNow } from '../../shop'
 import { useJob } from '../../stores/job'
+import { useParts } from '../../stores/parts'
+import { word } from '../../words/word'
 
 /** Edits of one line: each is worked out on the line as it stands, kept as one act, and refused in words. */
 export function useEdits(line: Ref<Line | null>) {
   const job = useJob()
+  const parts = useParts()
   const fault = ref('')
-  const shop = computed<Shop>(() => ({
-    begun: begunJoints(job.state),
-    newId: () => crypto.randomUUID(),
-  }))
+  const shop = computed<Shop>(() => shopNow(job.state))
   /** One edit at a time, in the order asked for: the next one stands on what the last one made. */
   let working: Promise<boolean> = Promise.resolve(true)
 
@@ -29,8 +30,12 @@ export function useEdits(line: Ref<Line | null>) {
         return false
       }
       fault.value = ''
+      const brought = takeOffsBrought(job.state, edited.items, parts.house)
       await job.write(
-        edited.edits.map((e) => ({ kind: e.kind, data: { lineId: own.id, ...e.data } })),
+        [
+          ...edited.edits.map((e) => ({ kind: e.kind, data: { lineId: own.id, ...e.data } })),
+          ...brought.map((data) => ({ kind: 'take-off', data: { ...data, chart: word('own-fittings') } })),
+        ],
         says,
       )
       await nextTick()

@@ -1,6 +1,7 @@
 import {
   type Cursor,
   END,
+  type EntryReader,
   type Line,
   type Reader,
   completions,
@@ -10,8 +11,9 @@ import {
   sizesHere,
   standing,
 } from '@jugalis/core'
-import { type Ref, computed, ref, watch } from 'vue'
+import { type Ref, computed, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
+import { useParts } from '../../stores/parts'
 import type { Edits } from './use-edits'
 import { word } from '../../words/word'
 
@@ -37,6 +39,7 @@ function useRecall(text: Ref<string>) {
 /** What the text may become: fittings lately typed, groups of this job, words that begin alike. */
 function useOffers(line: Ref<Line | null>, text: Ref<string>, readerOf: (line: Line) => Reader) {
   const job = useJob()
+  const parts = useParts()
   const groups = computed(() => [...job.state.groups.values()])
   /** Fittings of this line as last typed, newest first. */
   const lately = computed(() => {
@@ -48,7 +51,7 @@ function useOffers(line: Ref<Line | null>, text: Ref<string>, readerOf: (line: L
       .filter((i) => i.type === 'fitting')
     // As they would be typed here, where what is usual is what it is at the end of the line.
     const way = standing(own, END)?.way
-    const said = fittings.map(({ meets: _place, falls: _falls, ...i }) =>
+    const said = fittings.map(({ meets: _place, falls: _falls, held: _held, ...i }) =>
       entryText(i, readerOf(own), { way: i.way && way, offered: sizesHere(own, i.way) }),
     )
     return [...new Set(said)].slice(0, 6)
@@ -58,6 +61,8 @@ function useOffers(line: Ref<Line | null>, text: Ref<string>, readerOf: (line: L
       text.value,
       lately.value,
       groups.value.map((g) => g.name),
+      line.value?.school,
+      parts.known.map(({ name }) => name),
     ),
   )
   function complete(): boolean {
@@ -90,8 +95,10 @@ function useCursor(line: Ref<Line | null>) {
 /** The entry line: what is typed, where it goes, what it may become, what was typed before. */
 export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed: (id: string) => void) {
   const job = useJob()
+  const parts = useParts()
+  onMounted(() => void parts.load())
   /** Sizes by the line's school, lengths as this person reads them. */
-  const readerOf = (l: Line): Reader => ({ ...job.reader, units: l.school })
+  const readerOf = (l: Line): EntryReader => ({ ...job.reader, units: l.school, parts: parts.known })
   const text = ref('')
   const { cursor, where, toEnd } = useCursor(line)
   const { remember, recallStep } = useRecall(text)
@@ -132,7 +139,7 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
           texts,
           cursor.value,
           shop,
-          isGroup ? { units: line.school } : readerOf(line),
+          isGroup ? { units: line.school, parts: parts.known } : readerOf(line),
         )
         if (done.ok) next = done.cursor
         return done

@@ -1,5 +1,6 @@
 import { type Item, type Line, copied, entriesOf, lineHead, renumbered, settle } from '@jugalis/core'
 import { type Ref } from 'vue'
+import { shopNow } from '../../shop'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { itemEntries } from './line-entries'
@@ -24,14 +25,18 @@ export function useLines(line: Ref<Line | null>, { edit }: Edits) {
     const own = line.value
     if (!own) return null
     const lineId = crypto.randomUUID()
-    const items = copied(own, tag, () => crypto.randomUUID())
+    const shop = shopNow(job.state)
+    // A copy lies nowhere yet: what the line is joined to elsewhere, it is not.
+    const { stands: _place, ...head } = own
+    const copy = settle({ ...head, id: lineId, tag, items: [] }, copied(own, tag, shop.newId), shop)
+    if (!copy.ok) return null
     await job.write(
       [
         {
           kind: 'line-set',
           data: { ...lineHead(own), lineId, tag, insideOf: null },
         },
-        ...itemEntries(lineId, items),
+        ...itemEntries(lineId, copy.items),
       ],
       word('set-out-is-copied-as', { tag: own.tag, tag2: tag }),
     )

@@ -11,6 +11,7 @@ import {
 } from '@jugalis/core'
 import { type Ref, computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
+import { useParts } from '../../stores/parts'
 import type { Edits } from './use-edits'
 import { word } from '../../words/word'
 
@@ -96,6 +97,7 @@ function useMoves({ items, indexOf, chosen, chosenIds, choose }: Chosen, edit: E
 /** The rows of a line: which are chosen, and what can be done with them. */
 export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
   const job = useJob()
+  const parts = useParts()
   const rows = useChosen(line)
   watch(
     () => line.value?.id,
@@ -109,7 +111,7 @@ export function useRows(line: Ref<Line | null>, { edit, fault }: Edits) {
   function change(item: Item, typed: string): Promise<boolean> {
     const own = line.value
     if (!own) return Promise.resolve(false)
-    const reader = { ...job.reader, units: own.school }
+    const reader = { ...job.reader, units: own.school, parts: parts.known }
     const doubt = doubtfulLength(typed, reader)
     if (doubt) return refused(word('set-out-which-was-meant-or', { own: doubt.own, other: doubt.other }))
     return edit((now, shop) => {

@@ -1,4 +1,4 @@
-import type { LineInSpace } from '../in-job.js'
+import type { LinesAsOne } from '../lines-as-one.js'
 import { type Placed, type Room, type Wanted, textBox } from './labels.js'
 import { type Flat, type View, asides, flatLength, flatPlus, flatTimes, flatUnit } from './view.js'
 
@@ -23,7 +23,7 @@ const SHORTEST = 24
 
 /** Gives each pipe its dimension string, on the side and as near as there is room for it. */
 export function dimensions(
-  space: LineInSpace,
+  space: LinesAsOne,
   flats: readonly Flat[],
   view: View,
   room: Room,
@@ -76,7 +76,7 @@ function stringFor(
         flatPlus(line[0], flatTimes(along, 6)),
         flatPlus(line[1], flatTimes(along, -6)),
       ]
-      if (!room.isFree(inner, 3) || !room.free(textBox(at, text, FIGURE))) continue
+      if (!room.free(textBox(at, text, FIGURE)) || !room.isFree(inner, 3)) continue
       const lead = (from: Flat): [Flat, Flat] => [
         flatPlus(from, flatTimes(side, 8)),
         flatPlus(from, flatTimes(side, off + 4)),

@@ -1,9 +1,12 @@
 import type { Item } from '../../../log/state.js'
 import { type Vector, minus, plus, times } from '../../../space/vector.js'
 import { extent } from '../../../units/extent.js'
+import { type LinesAsOne, asOne } from '../lines-as-one.js'
 import type { LineInSpace } from '../in-job.js'
 import type { Leg } from '../walked.js'
 import { type Dimension, dimensions } from './dimensions.js'
+import { flowSigns } from './flow.js'
+import { type HoldSign, holdSigns } from './holds.js'
 import { type Box, type Placed, Room, type Wanted, placeLabels, textBox } from './labels.js'
 import { SKEW, type Writing, fallSigns, levels, names } from './marks.js'
 import { stretched, toScale } from './stretched.js'
@@ -51,13 +54,18 @@ export interface SkewBox {
 export interface LineDrawn {
   legs: DrawnLeg[]
   symbols: { item: Item; at: Flat; reach: number; shapes: Sign[] }[]
+  /** What holds it. */
+  holds: HoldSign[]
   joints: DrawnJoint[]
   dimensions: Dimension[]
   skews: SkewBox[]
+  /** Small filled triangles: where pipe falls, and which way it flows. */
   falls: { at: Flat; points: readonly Flat[] }[]
   labels: Placed[]
   /** Texts that found no room. */
   left: number
+  /** Where the nodes are drawn, in their order. */
+  nodes: readonly Flat[]
   /** Way of north; null where it is seen from its end. */
   north: Flat | null
   box: Box
@@ -65,13 +73,17 @@ export interface LineDrawn {
   perMm: number | null
 }
 
+/** A line drawn by itself. */
+export const drawLine = (space: LineInSpace, ...how: How): LineDrawn => drawLines(asOne(space), ...how)
+type How = [view: View, scaled: boolean, writing: Writing, within?: Within]
 /**
- * Draws a line: pipes as lines, signs, dimension strings, levels, falls, hatched corners of what goes along no axis, names.
+ * Draws lines that hang together: pipes as lines, signs, dimension strings, levels, falls, hatched corners of what goes along
+ * no axis, names: parts of others than the one asked about have their whole tags.
  * @param view how it is looked at. @param scaled to scale; else short parts are drawn longer and long ones shorter.
  * @param within the room that it is to fill, drawing units: signs and texts are drawn as large whatever the line's size.
  */
-export function drawLine(
-  space: LineInSpace,
+export function drawLines(
+  space: LinesAsOne,
   view: View,
   scaled: boolean,
   writing: Writing,
@@ -86,9 +98,13 @@ export function drawLine(
   room.take(symbols.map(({ at, reach }) => around(at, reach)))
   const joints = jointsOf(space, flats)
   room.take(joints.map(({ at }) => around(at, 7)))
+  const holds = holdSigns(space, flats)
+  room.take(holds.map(({ at }) => around(at, 9)))
   const skews = skewBoxes(space, scale.places, view)
   const dims = dimensions(space, flats, view, room, writing)
   const falls = fallSigns(space, flats, view, room)
+  const flow = space.each.flatMap(({ space: own, from }) => flowSigns(own, flats.slice(from)))
+  room.take(flow.map(({ at }) => around(at, 8)))
   const wanted: Wanted[] = [
     ...dims.loose,
     ...falls.texts(writing),
@@ -100,12 +116,14 @@ export function drawLine(
   return {
     legs,
     symbols,
+    holds,
     joints,
     dimensions: dims.drawn,
     skews,
-    falls: falls.drawn,
+    falls: [...falls.drawn, ...flow],
     labels,
     left,
+    nodes: flats,
     north: flatUnit(project([0, 1, 0], view)),
     box: boxOf(legs, labels),
     perMm: scale.perMm,
@@ -132,7 +150,7 @@ function fitted({ places, perMm }: Scaled, view: View, within: Within): Scaled {
 function drawnLeg(
   leg: Leg,
   flats: readonly Flat[],
-  space: LineInSpace,
+  space: LinesAsOne,
   perMm: number | null,
   view: View,
 ): DrawnLeg[] {
@@ -155,7 +173,7 @@ function between(place: Vector, a: Vector, b: Vector, from: Flat, to: Flat, view
   return flatPlus(from, flatTimes(project(minus(place, a), view), factor))
 }
 
-function drawnSymbols(space: LineInSpace, flats: readonly Flat[], view: View): LineDrawn['symbols'] {
+function drawnSymbols(space: LinesAsOne, flats: readonly Flat[], view: View): LineDrawn['symbols'] {
   return space.nodes.flatMap(({ fitting, back }, node) => {
     const at = flats[node]
     if (!fitting || !at) return []
@@ -176,7 +194,7 @@ function drawnSymbols(space: LineInSpace, flats: readonly Flat[], view: View): L
 
 /** Where joints are drawn: on the pipe, so far from the fitting's middle. */
 const JOINT_OFF = 21
-function jointsOf(space: LineInSpace, flats: readonly Flat[]): DrawnJoint[] {
+function jointsOf(space: LinesAsOne, flats: readonly Flat[]): DrawnJoint[] {
   return space.legs.flatMap(({ item, from, to }) => {
     const [start, end] = [flats[from], flats[to]]
     if (!start || !end) return []
@@ -197,7 +215,7 @@ function jointsOf(space: LineInSpace, flats: readonly Flat[]): DrawnJoint[] {
 }
 
 /** The corners of a box that a skew piece is the diagonal of: one triangle in a plane, two in space. */
-function skewBoxes(space: LineInSpace, places: readonly Vector[], view: View): SkewBox[] {
+function skewBoxes(space: LinesAsOne, places: readonly Vector[], view: View): SkewBox[] {
   return space.legs.flatMap(({ item, from, to, heading, viaMm }): SkewBox[] => {
     const [a, b] = [places[from], places[to]]
     if (!item || !a || !b || viaMm.length) return []

@@ -46,7 +46,7 @@ export function textBox([x, y]: Flat, text: string, size: number): Box {
 }
 
 /** Width of a cell of the raster that keeps what is taken, drawing units. */
-const CELL = 4
+const CELL = 6
 /** Beyond what is drawn texts may stand so far off. */
 const BORDER = 240
 
@@ -126,7 +126,7 @@ export class Room {
   }
 }
 /** Length of the boxes that a line is covered with. */
-const STEP = 12
+const STEP = 20
 
 /**
  * Places texts one after another, each as near to its point as there is room: none lies over another, or over what stands
@@ -145,13 +145,16 @@ export function placeLabels(wanted: readonly Wanted[], room: Room): { placed: Pl
 function placeOne(one: Wanted, room: Room): Placed | null {
   const [width, height] = [one.text.length * one.size * LETTER, one.size]
   const first = one.towards ? Math.atan2(one.towards[1], one.towards[0]) : -Math.PI / 2
+  // From the best way on to both sides by turns.
+  const ways = Array.from({ length: WAYS }, (_, way): Flat => {
+    const angle = first + ((way % 2 ? 1 : -1) * Math.ceil(way / 2) * 2 * Math.PI) / WAYS
+    return [Math.cos(angle), Math.sin(angle)]
+  })
   for (const ring of RINGS)
-    for (let way = 0; way < WAYS; way++) {
-      // From the best way on to both sides by turns.
-      const angle = first + ((way % 2 ? 1 : -1) * Math.ceil(way / 2) * 2 * Math.PI) / WAYS
+    for (const [right, down] of ways) {
       const middle: Flat = [
-        one.at[0] + Math.cos(angle) * (ring + (width / 2) * Math.abs(Math.cos(angle))),
-        one.at[1] + Math.sin(angle) * (ring + (height / 2 - 4) * Math.abs(Math.sin(angle))),
+        one.at[0] + right * (ring + (width / 2) * Math.abs(right)),
+        one.at[1] + down * (ring + (height / 2 - 4) * Math.abs(down)),
       ]
       if (room.free(textBox(middle, one.text, one.size)))
         return { ...one, middle, width, height, leader: ring >= LEADS_FROM }

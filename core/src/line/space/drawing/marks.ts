@@ -1,6 +1,6 @@
 import { isLevel } from '../../../space/heading.js'
 import { shortTag } from '../../tags.js'
-import type { LineInSpace } from '../in-job.js'
+import type { LinesAsOne } from '../lines-as-one.js'
 import type { Room, Wanted } from './labels.js'
 import { type Flat, type View, around, flatLength, flatPlus, flatTimes, flatUnit, project } from './view.js'
 
@@ -17,7 +17,7 @@ export const SKEW = 0.06
 
 /** Where a level pipe falls: a small triangle above it, its point the way down. */
 export function fallSigns(
-  space: LineInSpace,
+  space: LinesAsOne,
   flats: readonly Flat[],
   view: View,
   room: Room,
@@ -55,7 +55,7 @@ export function fallSigns(
 }
 
 /** Levels: where a run begins, where it ends, and where it has come to another one. */
-export function levels(space: LineInSpace, flats: readonly Flat[], writing: Writing): Wanted[] {
+export function levels(space: LinesAsOne, flats: readonly Flat[], writing: Writing): Wanted[] {
   const beside = space.nodes.map(() => [] as boolean[])
   for (const { from, to, heading } of space.legs)
     for (const node of [from, to]) beside[node]?.push(isLevel(heading))
@@ -71,7 +71,7 @@ export function levels(space: LineInSpace, flats: readonly Flat[], writing: Writ
   })
 }
 /** Tags of the fittings. */
-export function names(space: LineInSpace, flats: readonly Flat[]): Wanted[] {
+export function names(space: LinesAsOne, flats: readonly Flat[]): Wanted[] {
   return space.nodes.flatMap(({ fitting }, node): Wanted[] => {
     const at = flats[node]
     return fitting && at

@@ -1,5 +1,7 @@
 import type { Item } from '../../../log/state.js'
+import { greatest } from '../../../units/extent.js'
 import { partOf } from '../../../parts/ends.js'
+import type { OwnShape } from '../../../log/own-form.js'
 import { type Flat, flatPlus, flatTimes } from './view.js'
 
 /** A shape of a sign: its points, closed or open, filled or not; a circle by middle and radius. */
@@ -36,6 +38,7 @@ export function symbolOf(item: Item, at: Flat, along: Flat, aside: Flat): Sign[]
     radius,
     filled,
   })
+  if (item.own) return ownSigns(item.own.shapes, place)
   const own: Readonly<Record<string, () => Sign[]>> = {
     valve: () => [...bowTie, circle(0, 3.5, true)],
     'gate valve': () => bowTie,
@@ -81,6 +84,21 @@ export function symbolOf(item: Item, at: Flat, along: Flat, aside: Flat): Sign[]
   // What only joins two pipes is two strokes; elbows and tees are where the lines meet.
   return partOf(item).form === 'through' ? [stroke(-6, 5), stroke(6, 5)] : []
 }
+/** A sign from simple shapes. @param place where so far along the pipe and so far aside of it lies. */
+export const ownSigns = (shapes: readonly OwnShape[], place: (far: number, out: number) => Flat): Sign[] =>
+  shapes.map((shape) => ownSign(shape, place))
+/** A shape of a house's own sign where it lies. */
+function ownSign({ kind, at, filled }: OwnShape, place: (far: number, out: number) => Flat): Sign {
+  const [x = 0, y = 0, toX = 0, toY = 0] = at
+  if (kind === 'circle') return { kind, middle: place(x, y), radius: Math.abs(toX), filled: filled === true }
+  const corners = kind === 'box' ? [x, y, toX, y, toX, toY, x, toY] : at
+  const points = corners.flatMap((far, i) => (i % 2 ? [] : [place(far, corners[i + 1] ?? 0)]))
+  return path(points, kind !== 'line', filled === true)
+}
 /** How far a sign reaches from its middle, drawing units. */
 export const symbolReach = (item: Item): number =>
-  partOf(item).form === 'turn' || partOf(item).form === 'tee' || partOf(item).form === 'cross' ? 7 : 16
+  item.own
+    ? greatest([7, ...item.own.shapes.flatMap(({ at }) => at.map(Math.abs))])
+    : partOf(item).form === 'turn' || partOf(item).form === 'tee' || partOf(item).form === 'cross'
+      ? 7
+      : 16
