@@ -101,7 +101,7 @@ describe('papers read aloud', () => {
       pipe: 'd63',
       between: '',
       bends: [],
-      state: 'to cut' as const,
+      state: 'to-cut' as const,
     }))
     const { pages } = await trees(await cutList('J', rows, { units: 'metric' }))
     expect(pages.flatMap((p) => p.loose)).toEqual([])

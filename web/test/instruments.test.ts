@@ -34,7 +34,14 @@ describe('a logger that says nothing', () => {
     expect(codes(logger({ lastAtS: T0 + 60 }), 60 + GAP_S / 2 + 1)).toEqual(['logger-stopped'])
   })
   it('one that the server can\u2019t read is told at once, with the reason', () => {
-    for (const why of ['refused', 'no-answer', 'short-answer', 'no-number', 'not-allowed', 'other']) {
+    for (const why of [
+      'refused',
+      'no-answer',
+      'short-answer',
+      'no-number',
+      'not-allowed',
+      'other',
+    ] as const) {
       expect(codes(logger({ silent: { why, sinceS: T0 } }), 1)).toEqual([`logger-${why}`])
       expect(isWorded(`logger-${why}`)).toBe(true)
     }

@@ -21,7 +21,7 @@ const row = (n: number, pipe: string): CutRow => ({
   depthBMm: 37.5,
   checkBMm: 87.5,
   bends: [],
-  state: 'to cut',
+  state: 'to-cut',
 })
 const NAMES = 'Καλπάκι, μονάδα 2 / Котельная №7 / Škoda-ø łódź'
 const rows = Array.from({ length: 60 }, (_, i) => row(i, 'PVC-U d63'))

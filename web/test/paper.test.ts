@@ -111,13 +111,13 @@ const row = (piece: string, more: Partial<CutRow> = {}): CutRow => ({
   depthBMm: null,
   checkBMm: null,
   bends: [],
-  state: 'to cut',
+  state: 'to-cut',
   ...more,
 })
 describe('the cut list', () => {
   const rows = [
     row('Q2/P01'),
-    row('=1+1', { between: 'tee; "left", \u00bd', cutMm: null, state: 'not yet known' }),
+    row('=1+1', { between: 'tee; "left", \u00bd', cutMm: null, state: 'not-known' }),
   ]
   it('comes back out of CSV as it went in, and no cell runs as a formula', () => {
     const back = Papa.parse<Record<string, string>>(cutCsv(rows, metric), { header: true }).data

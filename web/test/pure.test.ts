@@ -75,7 +75,7 @@ describe('the dock', () => {
     label: msg('clock-open'),
     fromS: 0,
     untilS: untilS === null ? noFig(msg('no-temperature')) : fig(untilS, 'cp-hold'),
-    onMiss: { backTo: 'x', say: msg('x') },
+    onMiss: { backTo: 'x', say: msg('clock-open') },
     why: [],
     ...(stoppedAtS === undefined ? {} : { stoppedAtS }),
   })

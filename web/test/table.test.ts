@@ -12,7 +12,7 @@ const refused = (bytes: Uint8Array): Promise<string> =>
   )
 
 const utf8 = (text: string): Uint8Array => new TextEncoder().encode(text)
-const bytesOf = async (b: Blob): Promise<Uint8Array> => new Uint8Array(await b.arrayBuffer())
+const bytesOf = async (b: Blob): Promise<Uint8Array<ArrayBuffer>> => new Uint8Array(await b.arrayBuffer())
 
 describe('a table from a file', () => {
   it('CSV with commas, semicolons or tabs, with or without a byte order mark', async () => {
@@ -60,7 +60,7 @@ describe('a table from a file', () => {
       ].map(({ sheet, data }) => ({ sheet, data })),
     ).toBlob()
     // As another program would leave it: the first sheet in the second file, a hidden row, an error in a cell.
-    const files = unzipSync(await bytesOf(two))
+    const files: Record<string, Uint8Array> = unzipSync(await bytesOf(two))
     const [one, other] = ['xl/worksheets/sheet1.xml', 'xl/worksheets/sheet2.xml'] as const
     const yard = strFromU8(files[other] as Uint8Array)
       .replace('<row r="2"', '<row r="2" hidden="1"')

@@ -1,3 +1,4 @@
+import type { JobEvent } from '@jugalis/core'
 import fc from 'fast-check'
 import { useActs } from '../../src/stores/acts'
 import { draftsOf, type NewEntry } from '../../src/stores/drafts'
@@ -88,7 +89,7 @@ describe('what was written becomes an entry', () => {
     { id: 'a', jointId: 'j1' },
     { id: 'b', jointId: 'j2' },
     { id: 'c', jointId: null },
-  ] as never
+  ] as unknown as JobEvent[]
   const at = { wallS: 1000, offsetS: 5 }
   it('made now, it follows the last of all and the last of its joint', () => {
     const [entry] = draftsOf([{ kind: 'step-done', data: {}, jointId: 'j1' }], seen, at)
