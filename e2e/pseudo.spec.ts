@@ -73,7 +73,7 @@ for (const school of ['inch', 'metric'] as const)
       const look = async (where: string): Promise<void> => {
         for (const fault of await broken(page)) found.set(fault, where)
         // Jobs of other tests lie in the list too.
-        const names = where === 'jobs' ? await page.locator('ul a .strong').allInnerTexts() : []
+        const names = where === 'jobs' ? await page.locator('ul a .strong, .clocks .of').allInnerTexts() : []
         for (const said of (await outside(page)).filter((text) => !names.includes(text))) {
           const words =
             said

@@ -11,6 +11,7 @@ import type pg from 'pg'
 import { openApi } from './described/openapi.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './described/schemas.js'
 import { HttpError, answerErrors, notFound, unknownRoute } from './errors.js'
+import { type Glances, glancesHere } from './glances.js'
 import type { Heavy } from './heavy.js'
 import { askedWell, notKept } from './manners.js'
 import { type Heads, headsOf } from './live/heads.js'
@@ -18,6 +19,7 @@ import { calcRoutes } from './routes/calc.js'
 import { calendarRoutes } from './routes/calendar.js'
 import { deviceDoor } from './routes/devices.js'
 import { docsRoutes } from './routes/docs.js'
+import { glanceRoutes } from './routes/glance.js'
 import { jobRoutes } from './routes/jobs.js'
 import { partRoutes } from './routes/parts.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
@@ -30,6 +32,8 @@ export interface AppOptions {
   heavy: Heavy
   /** Where the logs stand, for browsers that follow. Absent: by notifications of the database. */
   heads?: Heads
+  /** Where logs are folded for the page of all jobs. Absent: in this thread. */
+  glances?: Glances
   /** Epoch seconds; tests bring their own. */
   nowS?: () => number
   limiter?: boolean
@@ -121,6 +125,8 @@ export function createApp(options: AppOptions): Express {
   app.post('/api/session', limit(30))
   app.use('/api/session', sessionRoutes(options.pool))
   app.use('/api/parts', requireSession, partRoutes(options.pool, nowS))
+  const glances = options.glances ?? glancesHere(options.pool)
+  app.use('/api/glance', requireSession, glanceRoutes(options.pool, nowS, glances))
   app.use('/api/jobs', requireSession, jobRoutes(options.pool, nowS, heads, options.sessionSecret))
   app.use('/api', unknownRoute)
   if (options.webRoot && existsSync(options.webRoot)) serveWeb(app, options.webRoot)

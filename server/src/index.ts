@@ -1,4 +1,5 @@
 export { type AppOptions, createApp } from './app.js'
+export { type Glances, glancesBy } from './glances.js'
 export { heavyThread } from './heavy.js'
 export { connect, migrateUnderLock } from './db/connect.js'
 export { appendBatch } from './db/log.js'

@@ -4,6 +4,7 @@ import https from 'node:https'
 import { createApp } from './app.js'
 import { readLoggers } from './devices/read-loggers.js'
 import { playStandIns } from './devices/stand-ins.js'
+import { glancesApart } from './glances.js'
 import { heavyThread } from './heavy.js'
 import { headsOf } from './live/heads.js'
 import { connect, migrateUnderLock } from './db/connect.js'
@@ -24,9 +25,11 @@ async function main(): Promise<void> {
       ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }
       : null
   const heads = headsOf(database.pool, process.env.LIVE === 'poll' ? 'poll' : 'push')
+  const glances = glancesApart(new URL('./glance-worker.mjs', import.meta.url), env('DATABASE_URL'))
   const app = createApp({
     pool: database.pool,
     heads,
+    glances,
     heavy: heavyThread(new URL('./stock-worker.mjs', import.meta.url)),
     sessionSecret: env('SESSION_SECRET'),
     limiter: process.env.LIMITER !== 'off',
@@ -55,7 +58,7 @@ async function main(): Promise<void> {
     if (stopping) return
     stopping = true
     server.close(() => {
-      void Promise.all([stand?.stop(), loggers.stop()])
+      void Promise.all([stand?.stop(), loggers.stop(), glances.stop()])
         .then(() => heads.stop())
         .then(() => database.close())
         .then(() => process.exit(0))

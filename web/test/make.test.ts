@@ -82,7 +82,7 @@ describe('clocks', () => {
     facts('D', { clocks: [clock({ shows: 'hold', kind: 'dwell', untilS: { value: NOW + 20 } })] }),
     facts('E', { clocks: [clock({ stoppedAtS: NOW - 1 })] }),
   ]
-  const at = (s: number): Running[] => runningClocks(all, new Map(), s)
+  const at = (s: number): Running[] => runningClocks(all, s)
   it('late windows stand first, then windows, holds, and what only has to be waited for', () => {
     expect(at(NOW).map((r) => r.tag)).toEqual(['C', 'B', 'D', 'A'])
   })

@@ -91,7 +91,6 @@ describe('the dock', () => {
         facts('e', clock('set', 'dwell', 'set', 100)),
         facts('f', clock('open', 'window', 'window', null)),
       ],
-      new Map(),
       100,
     )
     expect(list.map((r) => r.key)).toEqual(['c open', 'f open', 'b open', 'a hold', 'd set', 'a set'])

@@ -67,6 +67,13 @@ export function foldJob(events: readonly JobEvent[]): JobState {
   return state
 }
 
+/** Entries in the order in which they count, without those that were taken back and those that did so. */
+export function standingEvents(events: readonly JobEvent[]): readonly JobEvent[] {
+  const ordered = inOrder(events)
+  const amended = amendments(ordered, emptyState())
+  return ordered.filter(({ id, kind }) => kind !== 'correction' && !amended.get(id)?.undone)
+}
+
 /** A probe's clock may be out by so much. */
 const FUTURE_S = 300
 const forecastOf = (state: JobState, id: string) => {
@@ -88,7 +95,9 @@ function addChart(state: JobState, event: JobEvent, id: string, name: string, ro
 
 const HANDLERS: Readonly<Record<string, Handler>> = {
   'job-set': (state, _e, data) => {
+    const { closed } = state.job
     state.job = {
+      ...(closed ? { closed } : {}),
       name: str(data.name),
       zone: str(data.zone, 'UTC'),
       school: school(data.school),
@@ -100,6 +109,11 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
         ),
       ),
     }
+  },
+  'job-closed': (state, event, data) => {
+    if (data.closed === true)
+      state.job.closed = { by: event.actorId, atS: event.occurredAtS, note: str(data.note) }
+    else delete state.job.closed
   },
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),
   ...LINE_HANDLERS,

@@ -22,6 +22,8 @@ export interface Job {
   customer?: string
   /** Numbers of its drawings. */
   drawings?: string
+  /** Somebody said that its work is done; absent while it goes on. */
+  closed?: { by: string; atS: number; note: string }
 }
 export interface Line {
   id: string

@@ -70,7 +70,8 @@ export async function appendBatch(
   }
 }
 
-async function appendInside(
+/** The same inside the caller's transaction. */
+export async function appendInside(
   client: pg.PoolClient,
   jobId: string,
   actorId: string,

@@ -52,6 +52,8 @@ export const job = pgTable('job', {
   orgId: uuid('org_id').notNull(),
   name: text('name').notNull(),
   createdAt: at('created_at').notNull(),
+  /** Put away from the list of jobs; null while it stands there. */
+  awayAt: at('away_at'),
 })
 export const jobMember = pgTable(
   'job_member',
@@ -72,6 +74,32 @@ export const jobHead = pgTable('job_head', {
   seq: bigint('seq', { mode: 'number' }).notNull(),
   hash: bytea('hash').notNull(),
 })
+/** What matters of a job to who looks over all of theirs. Made from the log, anew when that has grown. */
+export const jobGlance = pgTable('job_glance', {
+  jobId: uuid('job_id')
+    .primaryKey()
+    .references(() => job.jobId),
+  /** The last entry of the log that it knows. */
+  seq: bigint('seq', { mode: 'number' }).notNull(),
+  /** Version of what is kept here: another one is made anew. */
+  v: smallint('v').notNull(),
+  madeAt: at('made_at').notNull(),
+  body: jsonb('body').notNull(),
+})
+/** What of a job can be looked for by name. Made with the glance. */
+export const jobNamed = pgTable(
+  'job_named',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.jobId),
+    kind: text('kind').notNull(),
+    ref: text('ref').notNull(),
+    label: text('label').notNull(),
+    more: text('more').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.kind, t.ref] })],
+)
 /** Joints a job has defined: an event may only name one of them. Rebuilt from events. */
 export const jobJoint = pgTable(
   'job_joint',

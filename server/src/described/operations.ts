@@ -1,6 +1,8 @@
 import { CALCULATIONS, PHOTO } from '@jugalis/core'
 import { batch, object, text } from './batch.js'
 import { type Operation, job, json } from './operation.js'
+import { JOB_LIFE_OPERATIONS } from './job-life-operations.js'
+import { GLANCE_OPERATIONS } from './glance-operations.js'
 import { PART_OPERATIONS } from './part-operations.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './schemas.js'
 
@@ -109,6 +111,8 @@ export const OPERATIONS: readonly Operation[] = [
     status: 204,
   },
   ...PART_OPERATIONS,
+  ...GLANCE_OPERATIONS,
+  ...JOB_LIFE_OPERATIONS,
   { method: 'get', path: '/jobs', says: 'Jobs of the person.', who: 'person', status: 200, gives: json() },
   {
     method: 'post',

@@ -19,6 +19,7 @@ import { HttpError } from '../errors.js'
 import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
 import { calendarPath } from './calendar.js'
+import { jobLifeRoutes } from './job-life.js'
 import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
 import { me } from './session.js'
@@ -167,6 +168,7 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
   members(routes, on)
   entries(routes, on)
   files(routes, on)
+  routes.use('/:jobId', jobLifeRoutes(pool, nowS, jobId))
   routes.use('/:jobId/photos', photoRoutes(pool, jobId))
   routes.use('/:jobId/devices', deviceRoutes(pool, nowS, heads, jobId))
   return routes

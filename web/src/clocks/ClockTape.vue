@@ -23,7 +23,7 @@ const ticks = computed(() => {
 
 <template>
   <RouterLink
-    :to="{ name: 'make', params: { jobId: job.jobId, jointId: running.jointId } }"
+    :to="{ name: 'make', params: { jobId: running.job?.jobId ?? job.jobId, jointId: running.jointId } }"
     class="clock"
     :class="[running.kind, { late, last: running.kind === 'before' && !late && (running.leftS ?? 99) <= 10 }]"
   >
@@ -44,6 +44,7 @@ const ticks = computed(() => {
       <rect x="22" y="1" width="150" height="16" class="socket" />
       <rect x="22" y="1" :width="150 * (1 - share)" height="16" class="filled" />
     </svg>
+    <p v-if="running.job" class="of">{{ running.job.name }}</p>
     <p v-if="late" class="way">{{ job.t(running.clock.onMiss.say) }}</p>
   </RouterLink>
 </template>
@@ -106,6 +107,10 @@ const ticks = computed(() => {
 }
 .filled {
   fill: var(--set);
+}
+.of {
+  color: var(--soft);
+  font-size: 15px;
 }
 .way {
   margin-top: 3px;

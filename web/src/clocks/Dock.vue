@@ -22,7 +22,7 @@ const view = useView()
 const prefs = usePrefs()
 const session = useSession()
 const route = useRoute()
-const everyone = computed(() => runningClocks(view.facts.values(), view.looks, clock.nowS))
+const everyone = computed(() => runningClocks(view.facts.values(), clock.nowS))
 /** Joints that this person has had a hand in. */
 const mine = computed(() => {
   const me = session.person?.personId

@@ -19,7 +19,7 @@ const rows = computed(() =>
   missed.all.map((one) => {
     const facts = view.facts.get(one.jointId)
     const ended = facts?.clocks.find((x) => `${one.jointId} ${x.id}` === one.key)
-    const still = runningClocks(facts ? [facts] : [], view.looks, clock.nowS).some((r) => r.key === one.key)
+    const still = runningClocks(facts ? [facts] : [], clock.nowS).some((r) => r.key === one.key)
     return {
       ...one,
       tag: facts?.tag ?? '',

@@ -1,45 +1,41 @@
-import type { Clock, JointFacts, JointLook } from '@jugalis/core'
+import { type Clock, type JointFacts, type OpenClock, nearestFirst, openClocks } from '@jugalis/core'
 
 export interface Running {
   key: string
   jointId: string
   tag: string
   clock: Clock
-  /** before: something is lost when it ends. until: nothing is lost when late. */
-  kind: 'before' | 'until'
+  kind: OpenClock['kind']
+  /** The job it belongs to, where more than the open one is looked at. */
+  job?: { jobId: string; name: string }
   /** Seconds left; negative = late; null = no figure. */
   leftS: number | null
   totalS: number
-  look: JointLook | undefined
 }
 
-/** Clocks that run now, nearest danger first: late windows, windows, holds, then untils by time. */
-export function runningClocks(
-  facts: Iterable<JointFacts>,
-  looks: ReadonlyMap<string, JointLook>,
+/** A clock that runs, as it is drawn. */
+export function runningOf(
+  joint: { id: string; tag: string },
+  { clock, kind }: OpenClock,
   nowS: number,
-): Running[] {
-  const out: Running[] = []
-  for (const joint of facts)
-    for (const clock of joint.clocks) {
-      const untilS = clock.untilS.value
-      const window = clock.kind === 'window'
-      if (window ? clock.stoppedAtS !== undefined : untilS === null || untilS <= nowS) continue
-      out.push({
-        key: `${joint.id} ${clock.id}`,
-        jointId: joint.id,
-        tag: joint.tag,
-        clock,
-        kind: window ? 'before' : 'until',
-        leftS: untilS === null ? null : untilS - nowS,
-        totalS: untilS === null ? 1 : Math.max(1, untilS - clock.fromS),
-        look: looks.get(joint.id),
-      })
-    }
-  const rank = (running: Running): number =>
-    running.kind === 'before' ? ((running.leftS ?? 0) < 0 ? 0 : 1) : running.clock.shows === 'hold' ? 2 : 3
-  return out.sort((a, b) => rank(a) - rank(b) || (a.leftS ?? 0) - (b.leftS ?? 0))
+): Running {
+  const untilS = clock.untilS.value
+  return {
+    key: `${joint.id} ${clock.id}`,
+    jointId: joint.id,
+    tag: joint.tag,
+    clock,
+    kind,
+    leftS: untilS === null ? null : untilS - nowS,
+    totalS: untilS === null ? 1 : Math.max(1, untilS - clock.fromS),
+  }
 }
+/** Clocks that run now, nearest danger first: late windows, windows, holds, then untils by time. */
+export const runningClocks = (facts: Iterable<JointFacts>, nowS: number): Running[] =>
+  nearestFirst(
+    [...facts].flatMap((joint) => openClocks(joint, nowS).map((open) => runningOf(joint, open, nowS))),
+    nowS,
+  )
 
 /** A clock that loses something speaks before it ends, too. */
 const BEFORE_AT_S = [30, 10, 0]

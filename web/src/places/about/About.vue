@@ -7,6 +7,7 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import QuantityField from '../../frame/QuantityField.vue'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
+import JobLife from './JobLife.vue'
 
 /** What a job is called and whose it is, its hours, and what its joints go by where nothing else is said. */
 const job = useJob()
@@ -116,6 +117,7 @@ async function save(): Promise<void> {
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <button type="submit" class="button main" :disabled="!touched">{{ word('about-keep') }}</button>
     </form>
+    <JobLife />
   </div>
 </template>
 

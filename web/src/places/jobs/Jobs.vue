@@ -1,96 +1,81 @@
 <script setup lang="ts">
+import { nextOf } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { computed, onMounted, ref } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import ChipChoice from '../../frame/ChipChoice.vue'
 import { install, installable, installed, offered, putAway } from '../../install'
-import { NoSignal, api } from '../../api'
+import { isOwnKey } from '../../keys'
+import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
-import * as kept from '../../sync/kept-log'
-import { waitingHere } from '../../sync/device'
+import { usePrefs } from '../../stores/prefs'
 import { useSession } from '../../stores/session'
-import { named, word } from '../../words/word'
+import { waitingHere } from '../../sync/device'
+import { useNarrow } from '../../use-narrow'
+import { capital, word } from '../../words/word'
+import JobLine from './JobLine.vue'
+import JobsDock from './JobsDock.vue'
+import JobsFound from './JobsFound.vue'
+import NewJob from './NewJob.vue'
+import { thingSaid } from './things'
+import { FILTERS, ORDERS, useGlance, useShown } from './use-glance'
 
-interface Row {
-  jobId: string
-  name: string
-  role?: string
-}
-const jobs = ref<Row[] | null>(null)
-const fault = ref('')
-const name = ref('')
-const school = ref<'metric' | 'inch'>('metric')
-const file = ref<HTMLInputElement>()
 const session = useSession()
 const job = useJob()
+const clock = useClock()
+const prefs = usePrefs()
+const narrow = useNarrow()
+const route = useRoute()
 const router = useRouter()
+const { jobs, offline, fault, unsent, me } = useGlance()
+const all = computed(() => jobs.value ?? [])
+/** Those that were not put away. */
+const here = computed(() => all.value.filter(({ away }) => !away))
 
-const offline = ref(false)
-const unsent = ref({ mine: 0, others: 0 })
-/** Asked before signing out, where something of this person has not been sent. */
-const leaving = ref(false)
-const me = (): string => session.person?.personId ?? ''
-async function load(): Promise<void> {
-  unsent.value = await waitingHere(me())
-  try {
-    jobs.value = (await api<{ jobs: Row[] }>('GET', '/jobs')).jobs
-  } catch (error) {
-    session.heard(error)
-    offline.value = error instanceof NoSignal
-    if (!offline.value) fault.value = (error as Error).message
-    jobs.value = await kept.list(me())
-  }
-}
-onMounted(load)
+/** What is looked for stands in the address, so that a search can be sent and Back works. */
+const text = ref(typeof route.query.q === 'string' ? route.query.q : '')
+watch(text, (asked) => void router.replace({ query: asked.trim() ? { q: asked } : {} }))
+const { chosen, filter, choosable, counts, shown } = useShown(
+  () => all.value,
+  () => text.value,
+)
+
+/** The most pressing thing of all jobs, with the job it belongs to. */
+const first = computed(() => {
+  const things = here.value.flatMap((row) => {
+    const [thing] = row.glance ? nextOf(row.glance, clock.nowS) : []
+    return thing && row.glance ? [{ row, thing, glance: row.glance }] : []
+  })
+  return things.sort((one, other) => one.thing.rank - other.thing.rank)[0] ?? null
+})
 const headline = computed(() => {
   if (jobs.value === null) return word('jobs-looking-for-your-jobs')
-  const count = jobs.value.length
+  const count = here.value.length
   if (offline.value)
     return count ? word('jobs-no-signal-can-be', { jobs: count }) : word('jobs-no-signal-and-no')
-  return count
-    ? word('jobs-you-are-on', { name: session.person?.name, jobs: count })
-    : word('jobs-you-are-on-no')
+  if (!count) return word('jobs-you-are-on-no')
+  if (!first.value) return word('jobs-looking-for-your-jobs')
+  const { row, thing, glance } = first.value
+  const eye = { reader: prefs.readerFor(glance.school), zone: glance.zone, nowS: clock.nowS }
+  const says = thingSaid(thing, eye)
+  return thing.pressing
+    ? word('jobs-first', { job: row.name, thing: capital(says) })
+    : word('jobs-nothing-presses', { job: row.name, thing: says })
 })
+const why = computed(() =>
+  here.value.length && !offline.value
+    ? word('jobs-you-are-on', {
+        name: session.person?.name,
+        jobs: here.value.length,
+        pressing: counts.value.pressing,
+        mine: counts.value.mine,
+      })
+    : '',
+)
 
-async function create(): Promise<void> {
-  fault.value = ''
-  if (!name.value.trim()) return void (fault.value = word('jobs-give-the-job-a'))
-  const jobId = crypto.randomUUID()
-  try {
-    await api('POST', '/jobs', { jobId, name: name.value.trim() })
-    await job.open(jobId)
-    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
-    await job.write([
-      {
-        kind: 'job-set',
-        data: {
-          name: name.value.trim(),
-          zone,
-          school: school.value,
-          table: 'current',
-          // Two inches, or 50 mm: as each school marks.
-          checkOffsetMm: school.value === 'inch' ? 50.8 : 50,
-        },
-      },
-      { kind: 'place-set', data: { placeId: crypto.randomUUID(), name: word('ui-on-site') } },
-    ])
-    await router.push({ name: 'set-out', params: { jobId } })
-  } catch (error) {
-    fault.value = (error as Error).message
-  }
-}
-async function bringIn(): Promise<void> {
-  const chosen = file.value?.files?.[0]
-  if (!chosen) return
-  fault.value = ''
-  try {
-    const body: unknown = JSON.parse(await chosen.text())
-    const done = await api<{ jobId: string }>('POST', '/jobs/import', body)
-    await router.push({ name: 'hand-over', params: { jobId: done.jobId } })
-  } catch (error) {
-    fault.value = error instanceof SyntaxError ? word('jobs-this-file-is-not') : (error as Error).message
-  }
-}
+/** Asked before signing out, where something of this person has not been sent. */
+const leaving = ref(false)
 async function leave(sure: boolean): Promise<void> {
   unsent.value = await waitingHere(me())
   if (unsent.value.mine && !sure) return void (leaving.value = true)
@@ -98,142 +83,150 @@ async function leave(sure: boolean): Promise<void> {
   await session.signOut()
   await router.push('/sign-in')
 }
+/** / goes to the search, N to a new job. */
+function onKey(event: KeyboardEvent): void {
+  const id = event.key === '/' ? 'jobs-search' : event.key === 'n' ? 'job-name' : null
+  const field = id && isOwnKey(event) && document.getElementById(id)
+  if (!field) return
+  event.preventDefault()
+  field.focus()
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
   <main class="jobs">
-    <h1>{{ headline }}</h1>
+    <header class="head">
+      <h1>{{ headline }}</h1>
+      <p v-if="why" class="why">{{ why }}</p>
+    </header>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <p v-if="installable && offered && !installed()" class="offer">
       {{ word('jobs-jugalis-can-stand-on') }}
       <button type="button" class="button" @click="install">{{ word('ui-put-it-there') }}</button>
       <button type="button" class="button" @click="putAway">{{ word('jobs-not-now') }}</button>
     </p>
-    <ul v-if="jobs?.length">
-      <li v-for="j in jobs" :key="j.jobId">
-        <RouterLink :to="`/job/${j.jobId}`">
-          <span class="strong">{{ j.name }}</span><span class="role">{{ j.role && named(j.role) }}</span>
-        </RouterLink>
-      </li>
-    </ul>
-    <p v-if="unsent.mine">
-      {{ word('jobs-of-yours-on-this', { mine: unsent.mine }) }}
-    </p>
-    <p v-if="unsent.others">
-      {{ word('jobs-on-this-device-were', { others: unsent.others }) }}
-    </p>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <form @submit.prevent="create">
-      <h2>{{ word('jobs-a-new-job') }}</h2>
-      <label for="job-name">{{ word('ui-name') }}</label>
-      <ElInput id="job-name" v-model="name" size="large" maxlength="200" />
-      <fieldset>
-        <legend>{{ word('jobs-school') }}</legend>
-        <label
-          ><input v-model="school" type="radio" value="metric" />
-          {{ word('jobs-metric-cleaner-gap-filling') }}</label
-        >
-        <label
-          ><input v-model="school" type="radio" value="inch" />
-          {{ word('jobs-inch-primer-quarter-turn') }}</label
-        >
-      </fieldset>
-      <button class="button main" type="submit">{{ word('jobs-begin-the-job') }}</button>
-    </form>
-    <section>
-      <h2>{{ word('jobs-a-job-from-a') }}</h2>
-      <p class="why">{{ word('jobs-the-json-export-of') }}</p>
-      <label class="button pick"
-        >{{ word('jobs-choose-the-file')
-        }}<input ref="file" class="sr" type="file" accept="application/json,.json" @change="bringIn"
-      /></label>
-    </section>
-    <div v-if="leaving" role="alert" class="leaving">
-      <p>
-        {{ word('jobs-of-yours-are-not', { mine: unsent.mine }) }}
-      </p>
-      <button class="button" type="button" @click="leave(true)">{{ word('jobs-sign-out-all-the') }}</button>
-      <button class="button" type="button" @click="leaving = false">{{ word('jobs-stay-signed-in') }}</button>
-    </div>
-    <div v-else class="foot">
-      <RouterLink class="button" to="/settings">{{ word('ui-settings') }}</RouterLink>
-      <button class="button" type="button" @click="leave(false)">{{ word('jobs-sign-out') }}</button>
+    <p v-if="unsent.mine">{{ word('jobs-of-yours-on-this', { mine: unsent.mine }) }}</p>
+    <p v-if="unsent.others">{{ word('jobs-on-this-device-were', { others: unsent.others }) }}</p>
+    <div class="middle">
+      <div class="list">
+        <template v-if="all.length && !offline">
+          <label class="spoken" for="jobs-search">{{ word('jobs-look-for') }}</label>
+          <ElInput
+            id="jobs-search"
+            v-model="text"
+            type="search"
+            size="large"
+            maxlength="80"
+            clearable
+            :placeholder="word('jobs-look-for')"
+            @keydown.esc="text = ''"
+          />
+          <div v-if="choosable && !text.trim()" class="choose">
+            <ChipChoice
+              v-model="filter"
+              :label="word('jobs-show')"
+              :options="FILTERS.map((name) => [name, word(`jobs-filter-${name}`, { count: counts[name] })])"
+            />
+            <ChipChoice
+              v-model="chosen.order"
+              :label="word('jobs-order')"
+              :options="ORDERS.map((name) => [name, word(`jobs-order-${name}`)])"
+            />
+          </div>
+        </template>
+        <JobsDock v-if="narrow && !text.trim()" :jobs="here" :most="3" quiet />
+        <ul v-if="shown.length">
+          <JobLine v-for="row in shown" :key="row.jobId" :row="row" />
+        </ul>
+        <p v-else-if="all.length && !text.trim()" class="why">{{ word('jobs-none-of-these') }}</p>
+        <JobsFound v-if="text.trim()" :text="text" :handbook-in="all[0]?.jobId ?? null" />
+      </div>
+      <aside class="side">
+        <JobsDock v-if="!narrow && here.length" :jobs="here" :most="8" />
+        <NewJob />
+        <div v-if="leaving" role="alert" class="leaving">
+          <p>{{ word('jobs-of-yours-are-not', { mine: unsent.mine }) }}</p>
+          <button class="button" type="button" @click="leave(true)">
+            {{ word('jobs-sign-out-all-the') }}
+          </button>
+          <button class="button" type="button" @click="leaving = false">
+            {{ word('jobs-stay-signed-in') }}
+          </button>
+        </div>
+        <div v-else class="buttons">
+          <RouterLink class="button as-link" to="/settings">{{ word('ui-settings') }}</RouterLink>
+          <button class="button" type="button" @click="leave(false)">{{ word('jobs-sign-out') }}</button>
+        </div>
+      </aside>
     </div>
   </main>
 </template>
 
 <style scoped>
 .jobs {
-  max-width: 640px;
+  max-width: 1240px;
   margin: 0 auto;
-  padding: 40px 18px;
+  padding: 24px 24px 40px;
   display: flex;
   flex-direction: column;
+  gap: 16px;
+}
+.middle {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  gap: 36px;
+  align-items: start;
+}
+.list,
+.side {
+  display: flex;
+  flex-direction: column;
+  gap: 16px;
+  min-width: 0;
+}
+.side {
   gap: 26px;
-  align-items: flex-start;
 }
 ul {
   list-style: none;
   margin: 0;
   padding: 0;
-  width: 100%;
   border-top: 2px solid var(--ink);
 }
-li a {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  min-height: 56px;
-  padding: 0 8px;
-  border-bottom: 1px solid var(--line);
-  text-decoration: none;
-  font-size: 18px;
-}
-.leaving {
+.choose {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  justify-content: space-between;
+  gap: 10px 22px;
 }
+.choose :deep(.chips) {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.as-link {
+  display: inline-flex;
+  align-items: center;
+  text-decoration: none;
+}
+.leaving,
 .offer {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: 10px;
 }
-.foot {
-  display: flex;
-  gap: 10px;
-}
 .leaving p {
   width: 100%;
-  margin: 0;
 }
-.role {
-  color: var(--soft);
-  font-size: 16px;
-}
-form {
-  display: flex;
-  flex-direction: column;
-  gap: 8px;
-  width: 100%;
-}
-fieldset {
-  border: 0;
-  margin: 0;
-  padding: 0;
-  display: flex;
-  flex-direction: column;
-}
-fieldset label {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-.pick {
-  display: inline-flex;
-  align-items: center;
-  margin-top: 8px;
-  cursor: pointer;
+@media (max-width: 900px) {
+  .jobs {
+    padding: 18px 14px 32px;
+  }
+  .middle {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

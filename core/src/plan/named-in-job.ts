@@ -1,0 +1,52 @@
+import { jointPlaces } from '../joint/lookup.js'
+import type { JobState } from '../log/state.js'
+
+/** Something of a job that can be looked for by its name. */
+export interface Named {
+  kind: 'joint' | 'part' | 'line' | 'section' | 'tin' | 'tool'
+  /** Its id, as addresses have it. */
+  ref: string
+  label: string
+  /** What is said beside it: a size, a name. */
+  more: string
+}
+
+/** Everything in a job that has a name of its own. */
+export function namedInJob(state: JobState): Named[] {
+  const lines = [...state.lines.values()]
+  return [
+    ...lines.map((line): Named => ({ kind: 'line', ref: line.id, label: line.tag, more: line.name })),
+    ...lines.flatMap((line) =>
+      line.items.map((item): Named => ({
+        kind: 'part',
+        ref: item.id,
+        label: item.tag,
+        more: [item.fitting ?? '', item.size].filter(Boolean).join(' '),
+      })),
+    ),
+    ...[...jointPlaces(state).values()].map((place): Named => ({
+      kind: 'joint',
+      ref: place.jointId,
+      label: place.tag,
+      more: place.way.size,
+    })),
+    ...[...state.sections.values()].map((section): Named => ({
+      kind: 'section',
+      ref: section.id,
+      label: section.tag,
+      more: '',
+    })),
+    ...[...state.tins].map(([id, tin]): Named => ({
+      kind: 'tin',
+      ref: id,
+      label: tin.code,
+      more: `${tin.plastic} ${tin.expiresOn}`,
+    })),
+    ...[...state.tools.values()].map((tool): Named => ({
+      kind: 'tool',
+      ref: tool.id,
+      label: tool.name,
+      more: '',
+    })),
+  ]
+}

@@ -1,0 +1,138 @@
+import { type Glance, type Named, foldJob, glanceOf, namedInJob, readToFold } from '@jugalis/core'
+import { and, eq, inArray, sql } from 'drizzle-orm'
+import type pg from 'pg'
+import { dateOf, on, secondsOf } from './connect.js'
+import { inTransaction } from './jobs.js'
+import { event, job, jobGlance, jobHead, jobMember, jobNamed } from './schema.js'
+
+/** Version of a glance as it is kept: what an older one lacks is made anew. */
+const GLANCE_V = 1
+/** A cure goes by the temperature as time passes: after so long a glance is taken again, though nothing was written. */
+const GOOD_FOR_S = 600
+/** So many names are written at once. */
+const PAGE = 5000
+
+export interface JobSeen {
+  jobId: string
+  name: string
+  role: string
+  /** Put away from the list. */
+  away: boolean
+  /** Null until it was made once. */
+  glance: Glance | null
+  /** A newer one is being made. */
+  stale: boolean
+}
+
+/** The jobs of a person, each with the glance that is kept of it. */
+export async function jobsSeen(pool: pg.Pool, personId: string, nowS: number): Promise<JobSeen[]> {
+  const rows = await on(pool)
+    .select({
+      jobId: job.jobId,
+      name: job.name,
+      role: jobMember.role,
+      awayAt: job.awayAt,
+      head: jobHead.seq,
+      seq: jobGlance.seq,
+      v: jobGlance.v,
+      madeAt: jobGlance.madeAt,
+      glance: jobGlance.body,
+    })
+    .from(jobMember)
+    .innerJoin(job, eq(job.jobId, jobMember.jobId))
+    .innerJoin(jobHead, eq(jobHead.jobId, jobMember.jobId))
+    .leftJoin(jobGlance, eq(jobGlance.jobId, jobMember.jobId))
+    .where(eq(jobMember.personId, personId))
+    .orderBy(job.createdAt, job.name)
+  return rows.map(({ jobId, name, role, awayAt, head, seq, v, madeAt, glance }) => {
+    const known = v === GLANCE_V
+    const fresh = known && seq === head && madeAt !== null && nowS - secondsOf(madeAt) < GOOD_FOR_S
+    return {
+      jobId,
+      name,
+      role,
+      away: awayAt !== null,
+      glance: known ? (glance as Glance) : null,
+      stale: !fresh,
+    }
+  })
+}
+
+/** Takes a glance at a job's log and keeps it, with the names in it. One that knew more of the log stays. */
+export async function takeGlance(pool: pg.Pool, jobId: string, nowS: number): Promise<void> {
+  const rows = await on(pool)
+    .select({ seq: event.seq, body: event.body })
+    .from(event)
+    .where(eq(event.jobId, jobId))
+    .orderBy(event.seq)
+  const state = foldJob(readToFold(rows.map((row) => row.body)))
+  const kept = {
+    seq: rows.at(-1)?.seq ?? 0,
+    v: GLANCE_V,
+    madeAt: dateOf(nowS),
+    body: glanceOf(state, nowS),
+  }
+  await inTransaction(pool, async (client) => {
+    const had = await on(client)
+      .select({ seq: jobGlance.seq })
+      .from(jobGlance)
+      .where(eq(jobGlance.jobId, jobId))
+    const put = await on(client)
+      .insert(jobGlance)
+      .values({ jobId, ...kept })
+      .onConflictDoUpdate({
+        target: jobGlance.jobId,
+        set: kept,
+        setWhere: sql`${jobGlance.seq} <= excluded.seq`,
+      })
+      .returning({ jobId: jobGlance.jobId })
+    // The names go by the log alone: where it has not grown they are as they were.
+    if (put.length && had[0]?.seq !== kept.seq) await putNames(client, jobId, namedInJob(state))
+  })
+}
+async function putNames(client: pg.PoolClient, jobId: string, names: readonly Named[]): Promise<void> {
+  await on(client).delete(jobNamed).where(eq(jobNamed.jobId, jobId))
+  for (let from = 0; from < names.length; from += PAGE)
+    await on(client)
+      .insert(jobNamed)
+      .values(names.slice(from, from + PAGE).map((name) => ({ jobId, ...name })))
+      .onConflictDoNothing()
+}
+
+export interface Hit extends Named {
+  jobId: string
+  job: string
+}
+/** What a person's jobs have under a name: those that begin with it first, then those that hold it. */
+export async function lookFor(pool: pg.Pool, personId: string, text: string, most: number): Promise<Hit[]> {
+  const like = text.replace(/[\\%_]/g, '\\$&')
+  const mine = on(pool)
+    .select({ jobId: jobMember.jobId })
+    .from(jobMember)
+    .where(eq(jobMember.personId, personId))
+  const rows = await on(pool)
+    .select({
+      jobId: jobNamed.jobId,
+      job: job.name,
+      kind: jobNamed.kind,
+      ref: jobNamed.ref,
+      label: jobNamed.label,
+      more: jobNamed.more,
+    })
+    .from(jobNamed)
+    .innerJoin(job, eq(job.jobId, jobNamed.jobId))
+    .where(
+      and(
+        inArray(jobNamed.jobId, mine),
+        sql`(${jobNamed.label} ilike ${`%${like}%`} or ${jobNamed.more} ilike ${`${like}%`})`,
+      ),
+    )
+    .orderBy(
+      sql`${jobNamed.label} not ilike ${`${like}%`}`,
+      sql`length(${jobNamed.label})`,
+      jobNamed.label,
+      job.name,
+    )
+    .limit(most)
+  return rows as Hit[]
+}

@@ -1,0 +1,12 @@
+import { parentPort, workerData } from 'node:worker_threads'
+import { connect } from './db/connect.js'
+import { takeGlance } from './db/glance.js'
+
+/** A thread that folds logs for glances, one at a time, over a connection of its own. */
+const { pool } = connect((workerData as { databaseUrl: string }).databaseUrl)
+parentPort?.on('message', ({ jobId, nowS }: { jobId: string; nowS: number }) => {
+  takeGlance(pool, jobId, nowS).then(
+    () => parentPort?.postMessage({}),
+    (error: unknown) => parentPort?.postMessage({ failed: String(error) }),
+  )
+})
