@@ -7,7 +7,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- large` the large job, `-- loggers` tests on the screen; none of these writes. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -92,7 +92,7 @@ async function main() {
       await page(base, row)
     }
     await large(base)
-    if (['loggers', 'large', 'space'].includes(only)) return
+    if (['loggers', 'large', 'space', 'glance'].includes(only)) return
     const { followers } = await import('./bench-waits.mjs')
     const second = await freePort()
     const other = await startServer({ databaseUrl: database.url, port: second, limiter: false, quiet: true })
@@ -125,6 +125,11 @@ async function large(base) {
   })
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   await context.request.post(`${base}/api/session`, { data: { login: 'wren', password: 'tide-and-pipe' } })
+  if (only === 'glance' || !only) {
+    const { glances } = await import('./bench-glance.mjs')
+    await glances(base, await signIn(base), await context.newPage(), row)
+    if (only) return void (await browser.close())
+  }
   if (only === 'loggers' || !only) {
     const { loggers } = await import('./bench-loggers.mjs')
     await loggers(base, await signIn(base), await context.newPage(), row)

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { mkdirSync } from 'node:fs'
 import path from 'node:path'
 import { parseArgs } from 'node:util'
@@ -17,6 +18,8 @@ export const BROWSER_ARGS = [
   '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',
 ]
 const VIEWS = [
+  // All jobs of a person: the others are begun like the demo's own.
+  ['jobs', '/jobs', DESK, 'day'],
   ['set-out', 'set-out', DESK, 'day'],
   ['isometric', 'set-out/RING', TALL, 'day'],
   ['fittings', 'fittings', DESK, 'day'],
@@ -26,7 +29,6 @@ const VIEWS = [
   ['bars', 'bars', DESK, 'day'],
   ['bends', 'tube?run=400 90 500 -45 350&radius=76&straight=25', DESK, 'day'],
   ['make', 'make/JOINT', DESK, 'day'],
-  ['make-phone', 'make/JOINT', PHONE, 'day'],
   ['make-phone-night', 'make/JOINT', PHONE, 'night'],
   ['wait', 'wait', DESK, 'day'],
   ['wait-phone', 'wait', PHONE, 'day'],
@@ -61,6 +63,19 @@ async function testAgain(page, base, job, lines) {
   await page.waitForTimeout(TEST_S * 1000)
   const ended = { testId, verdict: 'inconclusive', note: 'Ended early, for a picture.' }
   return { sectionId, end: () => write([{ kind: 'test-ended', data: ended }]) }
+}
+
+/** Jobs set out like the demo's own, once. */
+async function beginOthers(page, base, jobs) {
+  if (jobs.length > 1) return
+  for (const name of [
+    'Kelpwick Aquarium, ray pool',
+    'Kelpwick Aquarium, seal yard',
+    'Kelpwick Aquarium, ice house',
+  ])
+    await page.request.post(`${base}/api/jobs/${jobs[0].jobId}/copy`, {
+      data: { jobId: randomUUID(), name, measures: true },
+    })
 }
 
 let coated = false
@@ -103,9 +118,14 @@ async function main() {
     const again = where.includes('SECTION') ? await testAgain(page, options.base, jobs[0].jobId, lines) : null
     const ring = lines.find((l) => l.event.kind === 'line-stands')?.event.data.lineId
     const address = where.replace('RING', ring).replace('JOINT', joint).replace('SECTION', again?.sectionId)
-    await page.goto(`${options.base}/job/${jobs[0].jobId}/${address}`)
+    if (name === 'jobs') await beginOthers(page, options.base, jobs)
+    await page.goto(
+      address.startsWith('/')
+        ? `${options.base}${address}`
+        : `${options.base}/job/${jobs[0].jobId}/${address}`,
+    )
     await page.waitForSelector('h1')
-    await page.waitForTimeout(900)
+    await page.waitForTimeout(name === 'jobs' ? 3000 : 900)
     if (where === 'bars') {
       await page.getByRole('button', { name: 'Lay out on bars' }).click()
       await page.getByRole('button', { name: 'Plan again' }).waitFor()

@@ -25,7 +25,7 @@ describe('a job at a glance', () => {
   it('says what matters next, the most pressing first', () => {
     const log = lineJob(3)
     walls(log, T0 - H, Array<number>(3).fill(14))
-    expect(seen(log, T0)).toEqual(['not-made 6'])
+    expect(seen(log, T0)).toEqual(['nearest Q-A 6', 'not-made 6'])
     log.step(joint(1), 'fit', T0 - 600)
     log.step(joint(2), 'fit', T0 - 90)
     log.step(joint(2), 'cement', T0 - 60)
@@ -33,14 +33,26 @@ describe('a job at a glance', () => {
     log.make(joint(4), T0 - 3000)
     log.put('tool-set', { toolId: uuid(700), kind: 'press-tool', name: 'PT-1', matches: {} })
     log.put('tool-proof', { toolId: uuid(700), good: false, how: 'slug', atS: T0 - 10 })
-    expect(seen(log, T0)).toEqual(['window Q-2', 'failed Q-3 1', 'tool 1', 'begun Q-1 1', 'not-made 4'])
+    expect(seen(log, T0)).toEqual([
+      'window Q-2',
+      'failed Q-3 1',
+      'tool 1',
+      'begun Q-1 1',
+      'nearest Q-A 4',
+      'not-made 4',
+    ])
     // Read later, the same glance knows that the window has ended.
     expect(seen(log, T0, T0 + 2 * H)[0]).toBe('late Q-2')
     const state = foldJob(log.events)
+    const ready = sectionAnswer(state, SECTION, T0)?.joints.map(({ readyAtS }) => readyAtS ?? 0) ?? []
+    // Not before the last of those that are home is ready; of the failed one nobody says when.
+    expect(ready.filter((atS) => atS > T0)).toHaveLength(1)
+    expect(glanceOf(state, T0).sections[0]?.notBeforeS).toBeNull()
     expect(nextOf(glanceOf(state, T0), T0).map(({ pressing }) => pressing)).toEqual([
       true,
       true,
       true,
+      false,
       false,
       false,
     ])
@@ -48,8 +60,11 @@ describe('a job at a glance', () => {
   it('of a section: a time, then that it may; under test; lost; proved', () => {
     const log = lineJob(1)
     walls(log, T0 - 30 * H, Array<number>(60).fill(14))
-    log.make(joint(1), T0 - 26 * H)
-    log.make(joint(2), T0 - 2 * H)
+    log.make(joint(1), T0 - 2 * H)
+    const [half] = glanceOf(foldJob(log.events), T0).sections
+    expect(half?.stage).toBe('unmade')
+    expect(half?.notBeforeS).toBe(sectionAnswer(foldJob(log.events), SECTION, T0)?.joints[0]?.readyAtS)
+    log.make(joint(2), T0 - 26 * H)
     const readyAtS = sectionAnswer(foldJob(log.events), SECTION, T0)?.readyAtS ?? 0
     expect(readyAtS).toBeGreaterThan(T0)
     expect(seen(log, T0)).toEqual(['ready-from Q-A'])

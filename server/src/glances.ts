@@ -23,7 +23,7 @@ export function glancesBy(
       wanted.delete(jobId)
       // One job that can't be read does not keep the others from being seen; it is asked for again.
       await take(jobId, nowS).catch((error: unknown) => {
-        if (!stopped) console.error(`no glance of ${jobId}: ${String(error)}`)
+        if (!stopped) console.error(jobId, error)
       })
     }
     running = null
@@ -64,7 +64,7 @@ export function glancesApart(script: URL, databaseUrl: string): Glances {
         if (failed) reject(failed instanceof Error ? failed : new Error(String(failed)))
         else resolve()
       }
-      const gone = (): void => end('its thread ended')
+      const gone = (): void => end('exit')
       running.once('message', (said: { failed?: string }) => end(said.failed))
       running.once('error', end)
       running.once('exit', gone)

@@ -1,6 +1,7 @@
 import ICAL from 'ical.js'
 import { randomUUID } from 'node:crypto'
 import { type Harness, batch, draft, harness } from './harness.js'
+import { smallJob } from './small-job.js'
 
 let h: Harness
 const job = randomUUID()
@@ -12,7 +13,6 @@ beforeAll(async () => {
   await h.signIn('wren')
   await h.signIn('teal')
   await h.call('POST', '/jobs', { jobId: job, name: 'J' })
-  const piece = { type: 'piece', tag: 'P1', size: 'd63', measure: 'end-end', measuredMm: 900 }
   const made = (jointId: string) =>
     ['fit', 'cement', 'home', 'judge'].map((step, i) =>
       draft(
@@ -25,28 +25,7 @@ beforeAll(async () => {
     'POST',
     `/jobs/${job}/events`,
     batch([
-      draft('job-set', {
-        name: 'Quay, loop; east',
-        zone: 'UTC',
-        school: 'metric',
-        table: 'current',
-        checkOffsetMm: 50,
-      }),
-      draft('place-set', { placeId: place, name: 'P' }),
-      draft('line-set', {
-        lineId: line,
-        tag: 'Q',
-        name: 'Q',
-        method: 'solvent-cement',
-        material: 'pvc-u',
-        school: 'metric',
-        placeId: place,
-      }),
-      draft('item-put', {
-        lineId: line,
-        itemId: randomUUID(),
-        item: { ...piece, jointA: a, tagA: 'Q-1', jointB: b, tagB: 'Q-2' },
-      }),
+      ...smallJob({ name: 'Quay, loop; east', place, line, item: randomUUID(), tag: 'Q', joints: [a, b] }),
       draft('section-set', {
         sectionId: section,
         tag: 'Q-A',

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { type Glance, nextOf } from '@jugalis/core'
 import { glancesBy } from '../src/index.js'
 import { type Harness, batch, draft, harness } from './harness.js'
+import { smallJob } from './small-job.js'
 
 let h: Harness
 const [wrens, teals] = [randomUUID(), randomUUID()]
@@ -24,38 +25,7 @@ beforeAll(async () => {
   await write(
     wrens,
     'wren',
-    draft('job-set', {
-      name: 'Quarantine',
-      zone: 'UTC',
-      school: 'metric',
-      table: 'current',
-      checkOffsetMm: 50,
-    }),
-    draft('place-set', { placeId: place, name: 'P' }),
-    draft('line-set', {
-      lineId: line,
-      tag: 'Q_2',
-      name: 'Loop',
-      method: 'solvent-cement',
-      material: 'pvc-u',
-      school: 'metric',
-      placeId: place,
-    }),
-    draft('item-put', {
-      lineId: line,
-      itemId: randomUUID(),
-      item: {
-        type: 'piece',
-        tag: 'Q_2/P01',
-        size: 'd63',
-        measure: 'end-end',
-        measuredMm: 900,
-        jointA: joints[0],
-        tagA: 'Q_2-01',
-        jointB: joints[1],
-        tagB: 'Q_2-02',
-      },
-    }),
+    ...smallJob({ name: 'Quarantine', place, line, item: randomUUID(), tag: 'Q_2', joints }),
     draft('section-set', {
       sectionId: section,
       tag: '100 % tight',
@@ -102,7 +72,7 @@ describe('all jobs at a glance', () => {
     expect([before?.name, before?.role, before?.stale]).toEqual(['Quarantine', 'owner', true])
     const jobs = await settled()
     expect(jobs.map(({ jobId }) => jobId)).toEqual([wrens])
-    expect(told(jobs[0])).toEqual(['not-made'])
+    expect(told(jobs[0])).toEqual(['nearest', 'not-made'])
     // A job of which nothing is written yet has its glance too.
     expect(told((await settled('teal'))[0])).toEqual(['nothing'])
     expect((await h.call('GET', '/glance', undefined, { as: 'nobody' })).status).toBe(401)
@@ -119,18 +89,18 @@ describe('all jobs at a glance', () => {
     )
     const [grown] = await ask()
     // What was known stands until the new one is there.
-    expect([grown?.stale, told(grown)]).toEqual([true, ['not-made']])
-    expect(told((await settled())[0])).toEqual(['begun', 'not-made'])
+    expect([grown?.stale, told(grown)]).toEqual([true, ['nearest', 'not-made']])
+    expect(told((await settled())[0])).toEqual(['begun', 'nearest', 'not-made'])
     h.clock.s += 1000
     expect((await ask())[0]?.stale).toBe(true)
-    expect(told((await settled())[0])).toEqual(['begun', 'not-made'])
+    expect(told((await settled())[0])).toEqual(['begun', 'nearest', 'not-made'])
   })
   it('of an older version is made anew', async () => {
     await settled()
     await h.pool.query(`update job_glance set v = 0, body = '{}'`)
     const [old] = await ask()
     expect([old?.glance, old?.stale]).toEqual([null, true])
-    expect(told((await settled())[0])).toEqual(['begun', 'not-made'])
+    expect(told((await settled())[0])).toEqual(['begun', 'nearest', 'not-made'])
   })
   it('finds what has a name, what begins so first; signs that a pattern would read are letters', async () => {
     await settled()

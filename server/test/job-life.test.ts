@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { type JobEvent, foldJob } from '@jugalis/core'
 import { type Harness, batch, draft, harness } from './harness.js'
+import { smallJob } from './small-job.js'
 
 let h: Harness
 const job = randomUUID()
@@ -10,33 +11,12 @@ beforeAll(async () => {
   await h.signIn('wren')
   await h.signIn('teal')
   await h.call('POST', '/jobs', { jobId: job, name: 'House 1' })
-  const piece = { type: 'piece', tag: 'P1', size: 'd63', measure: 'end-end', measuredMm: 900 }
+  const joints = [jointId, randomUUID()] as const
   const said = await h.call(
     'POST',
     `/jobs/${job}/events`,
     batch([
-      draft('job-set', {
-        name: 'House 1',
-        zone: 'UTC',
-        school: 'metric',
-        table: 'current',
-        checkOffsetMm: 50,
-      }),
-      draft('place-set', { placeId: place, name: 'P' }),
-      draft('line-set', {
-        lineId: line,
-        tag: 'Q',
-        name: 'Q',
-        method: 'solvent-cement',
-        material: 'pvc-u',
-        school: 'metric',
-        placeId: place,
-      }),
-      draft('item-put', {
-        lineId: line,
-        itemId: randomUUID(),
-        item: { ...piece, jointA: jointId, tagA: 'Q-1' },
-      }),
+      ...smallJob({ name: 'House 1', place, line, item: randomUUID(), tag: 'Q', joints }),
       draft('step-done', { life: 1, step: 'fit', readings: {}, shown: [] }, { jointId }),
     ]),
   )

@@ -2,6 +2,7 @@ import { jointFacts, type JointFacts } from '../joint/assess.js'
 import { jointPlaces } from '../joint/lookup.js'
 import type { JobState } from '../log/state.js'
 import { sectionAnswer } from '../prove/test-plan/answer.js'
+import { greatest } from '../units/extent.js'
 import { tagOrder } from '../units/tag-order.js'
 import { type OpenClock, nearestFirst, openClocks } from './open-clocks.js'
 
@@ -25,6 +26,8 @@ export interface GlanceSection {
   readyAtS: number | null
   /** The joint that is not home, or has no figure. */
   heldBy: GlanceJoint | null
+  /** When its joints that are home are ready, epoch s: the section is not before that. Null: none is, or has no figure. */
+  notBeforeS: number | null
   /** Joints of it that are not home. */
   left: number
   /** In whose name the test runs. */
@@ -64,9 +67,9 @@ function sectionSeen(
   state: JobState,
   id: string,
   nowS: number,
-  known: ReadonlyMap<string, JointFacts>,
+  facts: ReadonlyMap<string, JointFacts>,
 ): GlanceSection | null {
-  const answer = sectionAnswer(state, id, nowS, 'coldest', known)
+  const answer = sectionAnswer(state, id, nowS, 'coldest', facts)
   if (!answer) return null
   const { section, joints, lastTest, readyAtS } = answer
   const unmade = joints.find((joint) => joint.facts.homeAtS === null)
@@ -80,12 +83,15 @@ function sectionSeen(
     return readyAtS === null ? 'no-figure' : 'waits'
   }
   const held = unmade ?? unsaid
+  const homeReadyS = joints.flatMap((joint) => (joint.facts.homeAtS === null ? [] : [joint.readyAtS]))
+  const known = homeReadyS.filter((atS): atS is number => atS !== null)
   return {
     id,
     tag: section.tag,
     testBar: section.testBar,
     stage: stage(),
     readyAtS,
+    notBeforeS: known.length && known.length === homeReadyS.length ? greatest(known) : null,
     left: joints.filter((joint) => joint.facts.homeAtS === null).length,
     heldBy: held ? named(held.facts) : null,
     tester: lastTest && !lastTest.ended ? lastTest.tester : null,

@@ -64,13 +64,13 @@ function sectionThings(sections: readonly GlanceSection[], nowS: number): Thing[
       : [{ kind: 'ready-from', section, atS: section.readyAtS }]
   })
 }
-/** Of sections that want joints, the one that is nearest to its test; where it is the only one, the job's own count says it. */
+/** Of sections that want joints, the one that wants the fewest. */
 function nearest(sections: readonly GlanceSection[]): Thing[] {
   const unmade = sections
     .filter(({ stage }) => stage === 'unmade')
     .sort((one, other) => one.left - other.left)
   const [section] = unmade
-  return section && unmade.length > 1 ? [{ kind: 'nearest', section, count: section.left }] : []
+  return section ? [{ kind: 'nearest', section, count: section.left }] : []
 }
 /** What is told in a number: what remains to be done, or that nothing does. */
 function counted({ joints, lines, sections }: Glance): Thing[] {

@@ -44,17 +44,12 @@ export async function jobsSeen(pool: pg.Pool, personId: string, nowS: number): P
     .leftJoin(jobGlance, eq(jobGlance.jobId, jobMember.jobId))
     .where(eq(jobMember.personId, personId))
     .orderBy(job.createdAt, job.name)
-  return rows.map(({ jobId, name, role, awayAt, head, seq, v, madeAt, glance }) => {
-    const known = v === GLANCE_V
-    const fresh = known && seq === head && madeAt !== null && nowS - secondsOf(madeAt) < GOOD_FOR_S
-    return {
-      jobId,
-      name,
-      role,
-      away: awayAt !== null,
-      glance: known ? (glance as Glance) : null,
-      stale: !fresh,
-    }
+  return rows.map(({ jobId, name, role, awayAt, ...kept }) => {
+    const known = kept.v === GLANCE_V
+    const grown = kept.seq !== kept.head
+    const old = kept.madeAt === null || nowS - secondsOf(kept.madeAt) >= GOOD_FOR_S
+    const glance = known ? (kept.glance as Glance) : null
+    return { jobId, name, role, away: awayAt !== null, glance, stale: !known || grown || old }
   })
 }
 

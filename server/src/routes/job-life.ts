@@ -3,6 +3,7 @@ import type pg from 'pg'
 import * as yup from 'yup'
 import { copyJob, handTo, putAway, takeOut } from '../db/job-life.js'
 import { requireMember } from '../db/jobs.js'
+import { checked } from '../checked.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { me } from './session.js'
@@ -17,16 +18,6 @@ const COPY = yup
   .noUnknown()
 const AWAY = yup.object({ away: yup.boolean().required() }).noUnknown()
 const OWNER = yup.object({ personId: yup.string().uuid().required() }).noUnknown()
-
-/** What was sent, if it is what is asked for; else the field is named. */
-function read<Shape extends yup.AnyObjectSchema>(shape: Shape, body: unknown): yup.InferType<Shape> {
-  try {
-    return shape.validateSync(body ?? {}, { strict: true }) as yup.InferType<Shape>
-  } catch (error) {
-    const { path } = error as yup.ValidationError
-    throw new HttpError(422, 'bad-input', refusal('refused-a-job-needs-a'), path ?? null)
-  }
-}
 
 /** A job from its copy to its end: begun like another one, handed on, put away, taken out. */
 export function jobLifeRoutes(
@@ -43,18 +34,18 @@ export function jobLifeRoutes(
   }
   routes.post('/copy', json, async (req, res) => {
     const from = await jobId(req)
-    const as = read(COPY, req.body)
+    const as = checked(COPY, req.body)
     await copyJob(pool, from, as, me(req), nowS())
     res.status(201).json({ jobId: as.jobId })
   })
   routes.put('/away', json, async (req, res) => {
     const id = await owned(req)
-    await putAway(pool, id, read(AWAY, req.body).away, nowS())
+    await putAway(pool, id, checked(AWAY, req.body).away, nowS())
     res.status(204).end()
   })
   routes.put('/owner', json, async (req, res) => {
     const id = await owned(req)
-    const { personId } = read(OWNER, req.body)
+    const { personId } = checked(OWNER, req.body)
     await handTo(pool, id, { from: me(req).personId, to: personId })
     res.status(204).end()
   })

@@ -8,7 +8,7 @@ import { when } from '../when'
 import { useView } from '../view'
 import { named, word } from '../words/word'
 
-/** What stands under pressure or vacuum, or full: said in every place, since whoever works beside it does not open Prove. */
+/** What stands under pressure or vacuum, or full, and that a job is closed: said in every place, since whoever works beside it does not open Prove. */
 const job = useJob()
 const route = useRoute()
 const narrow = useNarrow()
@@ -35,11 +35,20 @@ const says = (section: Section): string => {
     .filter(Boolean)
     .join(', ')
 }
+const closed = computed(() => job.state.job.closed)
 const to = (s: Section) => ({ name: 'prove', params: { jobId: job.jobId, sectionId: s.id } })
 </script>
 
 <template>
-  <div v-if="live.length || full.length" class="strip no-print" role="status" :class="{ live: live.length }">
+  <div
+    v-if="live.length || full.length || closed"
+    class="strip no-print"
+    role="status"
+    :class="{ live: live.length }"
+  >
+    <RouterLink v-if="closed" :to="{ name: 'about', params: { jobId: job.jobId } }">{{
+      word('frame-closed', { at: when(closed.atS, view.nowS, job.state.job.zone) })
+    }}</RouterLink>
     <template v-if="live.length">
       <span v-for="s in live" :key="s.id"
         ><RouterLink :to="to(s)">{{ says(s) }}</RouterLink

@@ -10,6 +10,7 @@ export const FRAME = {
   'frame-sign-in-to-open': 'Sign in to open this job.',
   'frame-nothing-of-it-is':
     'Nothing of it is kept on this device yet{isLapsed, select, yes {} other {; it opens as soon as the server answers}}.',
+  'frame-closed': 'This job was closed {at}.',
   'frame-opening-the-job': 'Opening the job …',
   'frame-there-is-no-such': 'There is no such job, or you are not on it.',
   // KeysHelp

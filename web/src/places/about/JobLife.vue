@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../../api'
 import { useClock } from '../../stores/clock'
@@ -57,11 +57,6 @@ const close = (now: boolean): Promise<unknown> =>
   )
 
 const copy = ref({ name: '', measures: true })
-watch(
-  () => job.state.job.name,
-  (name) => (copy.value.name ||= name),
-  { immediate: true },
-)
 const begin = (): Promise<void> =>
   act(async () => {
     const name = copy.value.name.trim()
@@ -119,7 +114,13 @@ const takeOut = (): Promise<void> =>
     </div>
     <form class="way" @submit.prevent="begin">
       <label for="copy-as">{{ word('about-copy-name') }}</label>
-      <ElInput id="copy-as" v-model="copy.name" size="large" maxlength="200" />
+      <ElInput
+        id="copy-as"
+        v-model="copy.name"
+        size="large"
+        maxlength="200"
+        :placeholder="job.state.job.name"
+      />
       <label class="reach tick"
         ><input v-model="copy.measures" type="checkbox" /> {{ word('about-copy-measures') }}</label
       >

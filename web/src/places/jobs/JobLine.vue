@@ -11,16 +11,19 @@ import type { JobRow } from './use-glance'
 const props = defineProps<{ row: JobRow }>()
 const clock = useClock()
 const prefs = usePrefs()
+/** Where no clock counts down, a row is told anew only so often. */
+const CALM_S = 20
+const nowS = computed(() =>
+  props.row.glance?.clocks.length ? clock.nowS : Math.floor(clock.nowS / CALM_S) * CALM_S,
+)
 /** So much is told of a job; the rest is in it. */
 const MOST = 4
+const next = computed(() => (props.row.glance ? nextOf(props.row.glance, nowS.value) : []))
 const things = computed(() => {
   const glance = props.row.glance
   if (!glance) return []
-  const nowS = clock.nowS
-  const eye = { reader: prefs.readerFor(glance.school), zone: glance.zone, nowS }
-  const all = nextOf(glance, nowS)
-  const shown = all.slice(0, all.length > MOST ? MOST - 1 : MOST)
-  return shown.map((thing) => ({
+  const eye = { reader: prefs.readerFor(glance.school), zone: glance.zone, nowS: nowS.value }
+  return next.value.slice(0, next.value.length > MOST ? MOST - 1 : MOST).map((thing) => ({
     key: `${thing.kind} ${'joint' in thing ? thing.joint?.jointId : ''}${'section' in thing ? thing.section.id : ''}`,
     says: thingSaid(thing, eye),
     to: wayTo(thing, props.row.jobId),
@@ -28,9 +31,7 @@ const things = computed(() => {
     stop: thing.kind === 'late' || thing.kind === 'failed' || thing.kind === 'lost',
   }))
 })
-const more = computed(() =>
-  props.row.glance ? nextOf(props.row.glance, clock.nowS).length - things.value.length : 0,
-)
+const more = computed(() => next.value.length - things.value.length)
 const where = computed(() => {
   const { site, customer } = props.row.glance ?? {}
   if (site && customer) return word('jobs-at-for', { site, customer })

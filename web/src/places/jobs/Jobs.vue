@@ -7,6 +7,7 @@ import { useRoute, useRouter } from 'vue-router'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import { install, installable, installed, offered, putAway } from '../../install'
 import { isOwnKey } from '../../keys'
+import { useAfterPaint } from '../../after-paint'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { usePrefs } from '../../stores/prefs'
@@ -40,6 +41,13 @@ const { chosen, filter, choosable, counts, shown } = useShown(
   () => all.value,
   () => text.value,
 )
+
+/** Those in sight are drawn first, and the others once they stand there. */
+const AT_ONCE = 24
+const most = ref(AT_ONCE)
+const afterPaint = useAfterPaint()
+onMounted(() => afterPaint(() => (most.value = Infinity)))
+const drawn = computed(() => shown.value.slice(0, most.value))
 
 /** The most pressing thing of all jobs, with the job it belongs to. */
 const first = computed(() => {
@@ -129,16 +137,19 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
               :label="word('jobs-show')"
               :options="FILTERS.map((name) => [name, word(`jobs-filter-${name}`, { count: counts[name] })])"
             />
-            <ChipChoice
-              v-model="chosen.order"
-              :label="word('jobs-order')"
-              :options="ORDERS.map((name) => [name, word(`jobs-order-${name}`)])"
-            />
+            <div class="order">
+              <span class="why">{{ word('jobs-order') }}</span>
+              <ChipChoice
+                v-model="chosen.order"
+                :label="word('jobs-order')"
+                :options="ORDERS.map((name) => [name, word(`jobs-order-${name}`)])"
+              />
+            </div>
           </div>
         </template>
         <JobsDock v-if="narrow && !text.trim()" :jobs="here" :most="3" quiet />
         <ul v-if="shown.length">
-          <JobLine v-for="row in shown" :key="row.jobId" :row="row" />
+          <JobLine v-for="row in drawn" :key="row.jobId" :row="row" />
         </ul>
         <p v-else-if="all.length && !text.trim()" class="why">{{ word('jobs-none-of-these') }}</p>
         <JobsFound v-if="text.trim()" :text="text" :handbook-in="all[0]?.jobId ?? null" />
@@ -200,6 +211,19 @@ ul {
   flex-wrap: wrap;
   justify-content: space-between;
   gap: 10px 22px;
+}
+/* The field has its own. */
+.list :deep(input::-webkit-search-cancel-button) {
+  display: none;
+}
+.order {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+}
+.choose :deep(.button) {
+  min-height: 46px;
 }
 .choose :deep(.chips) {
   display: flex;

@@ -41,8 +41,16 @@ export function thingSaid(thing: NextThing, { reader, zone, nowS }: Eye): string
       return word('jobs-thing-no-figure', { tag: thing.section.tag, joint: thing.joint?.tag })
     case 'tool':
       return word('jobs-thing-tool', { tool: thing.name, rest: thing.count - 1 })
-    case 'nearest':
-      return word('jobs-thing-nearest', { tag: thing.section.tag, count: thing.count })
+    case 'nearest': {
+      const { tag, notBeforeS } = thing.section
+      return notBeforeS !== null && notBeforeS > nowS
+        ? word('jobs-thing-nearest-not-before', {
+            tag,
+            count: thing.count,
+            at: when(notBeforeS, nowS, zone),
+          })
+        : word('jobs-thing-nearest', { tag, count: thing.count })
+    }
     case 'not-made':
     case 'not-sectioned':
     case 'all-proved':

@@ -30,26 +30,30 @@ const CHOSEN = 'jugalis-jobs'
 /** From so many jobs they are chosen from, not only read. */
 const FEW = 4
 
+/** What was read last and for whom: who comes back to the page sees that until the new is there. */
+let last: { personId: string; jobs: JobRow[] } | null = null
+
 /** All jobs of who is signed in, with what matters of each; read anew while it is looked at. */
 export function useGlance() {
   const session = useSession()
   const clock = useClock()
-  const jobs = shallowRef<JobRow[] | null>(null)
   const offline = ref(false)
   const fault = ref('')
   const unsent = ref({ mine: 0, others: 0 })
   const me = (): string => session.person?.personId ?? ''
+  const jobs = shallowRef<JobRow[] | null>(last?.personId === me() ? last.jobs : null)
   let again: ReturnType<typeof setTimeout> | undefined
   let left = false
 
   async function load(): Promise<void> {
     clearTimeout(again)
-    unsent.value = await waitingHere(me())
+    void waitingHere(me()).then((found) => (unsent.value = found))
     const sentAt = Date.now()
     try {
       const said = await api<{ jobs: JobRow[]; serverNowS: number }>('GET', '/glance')
       clock.heard(said.serverNowS, sentAt, Date.now())
       jobs.value = said.jobs
+      last = { personId: me(), jobs: said.jobs }
       offline.value = false
       fault.value = ''
     } catch (error) {
