@@ -111,8 +111,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
     }
   },
   'job-closed': (state, event, data) => {
-    if (data.closed === true)
-      state.job.closed = { by: event.actorId, atS: event.occurredAtS, note: str(data.note) }
+    if (data.closed === true) state.job.closed = { by: event.actorId, atS: event.occurredAtS }
     else delete state.job.closed
   },
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),

@@ -24,7 +24,7 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
     ],
   },
   // That its work is done, or goes on after all.
-  'job-closed': { v: 1, joint: false, fields: [must('closed', flag), may('note', text)] },
+  'job-closed': { v: 1, joint: false, fields: [must('closed', flag)] },
   'place-set': { v: 1, joint: false, fields: [must('placeId', id), must('name', text)] },
   ...LINE_KINDS,
   'group-set': {

@@ -23,7 +23,7 @@ export interface Job {
   /** Numbers of its drawings. */
   drawings?: string
   /** Somebody said that its work is done; absent while it goes on. */
-  closed?: { by: string; atS: number; note: string }
+  closed?: { by: string; atS: number }
 }
 export interface Line {
   id: string

@@ -19,6 +19,8 @@ export interface JobRow {
 }
 /** A glance that is being made is asked for again after so long; the page as it stands, now and then. */
 const AGAIN_MS = { stale: 1200, quiet: 60_000 }
+/** What does not come is asked for less and less often. */
+const SLOWER = 1.3
 /** What presses is put in order by this clock, so that no row runs away under a finger each second. */
 const ORDER_S = 5
 
@@ -44,6 +46,7 @@ export function useGlance() {
   const jobs = shallowRef<JobRow[] | null>(last?.personId === me() ? last.jobs : null)
   let again: ReturnType<typeof setTimeout> | undefined
   let left = false
+  let wait = AGAIN_MS.stale
 
   async function load(): Promise<void> {
     clearTimeout(again)
@@ -64,8 +67,9 @@ export function useGlance() {
       jobs.value ??= (await kept.list(me())).map((job) => ({ ...job, glance: null, stale: false }))
     }
     if (left) return
-    const wait = jobs.value?.some(({ stale }) => stale) && !offline.value ? AGAIN_MS.stale : AGAIN_MS.quiet
-    again = setTimeout(() => void load(), wait)
+    const coming = !offline.value && jobs.value?.some(({ stale }) => stale)
+    again = setTimeout(() => void load(), coming ? wait : AGAIN_MS.quiet)
+    wait = coming ? Math.min(wait * SLOWER, AGAIN_MS.quiet) : AGAIN_MS.stale
   }
   const onSeen = (): void => void (document.visibilityState === 'visible' && load())
   onMounted(() => {
