@@ -89,6 +89,18 @@ for (const own of WAYS)
         await expect(page).toHaveURL(/make/)
         await page.goBack()
         await expect(page.getByLabel('Look for')).toHaveValue('z-0')
+        const found = page.locator('.found').getByRole('listitem')
+        // A fitting is shown in its line, a piece on the tape.
+        await page.getByLabel('Look for').fill('Z/F02')
+        await hit(found.getByRole('link', { name: /Z\/F02/ }))
+        await expect(page).toHaveURL(/set-out/)
+        await expect(page.locator('[aria-selected="true"]').first()).toContainText('F02')
+        await page.goBack()
+        await page.getByLabel('Look for').fill('Z/P01')
+        await hit(found.getByRole('link', { name: /Z\/P01/ }))
+        await expect(page).toHaveURL(/cut/)
+        await expect(page.getByText('This piece is not in the job any more')).toHaveCount(0)
+        await page.goBack()
         await page.getByLabel('Look for').fill('')
 
         // Both the headline's thing and its clock lead to the joint.

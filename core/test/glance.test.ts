@@ -151,7 +151,10 @@ describe('what has a name in a job', () => {
     const by = (kind: string): string[] => named.filter((one) => one.kind === kind).map(({ label }) => label)
     expect(by('line')).toEqual(['Q'])
     expect(by('joint')).toEqual(['Q-1', 'Q-2', 'Q-3', 'Q-4'])
-    expect(by('part')).toEqual(['F01', 'P0', 'F2', 'P1', 'F3'])
+    expect([by('piece'), by('fitting')]).toEqual([
+      ['P0', 'P1'],
+      ['F01', 'F2', 'F3'],
+    ])
     expect([by('section'), by('tin'), by('tool')]).toEqual([['Q-A'], ['T-7'], ['PT-1']])
     expect(new Set(named.map(({ kind, ref }) => `${kind} ${ref}`)).size).toBe(named.length)
   })

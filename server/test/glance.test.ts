@@ -106,7 +106,7 @@ describe('all jobs at a glance', () => {
     await settled()
     await settled('teal')
     expect(await find('q_2-0')).toEqual(['joint Q_2-01 in Quarantine', 'joint Q_2-02 in Quarantine'])
-    expect(await find('P01')).toEqual(['part Q_2/P01 in Quarantine'])
+    expect(await find('P01')).toEqual(['piece Q_2/P01 in Quarantine'])
     expect(await find('100 %')).toEqual(['section 100 % tight in Quarantine'])
     expect(await find('Q-2')).toEqual([])
     expect(await find('%%')).toEqual([])

@@ -3,7 +3,7 @@ import type { JobState } from '../log/state.js'
 
 /** Something of a job that can be looked for by its name. */
 export interface Named {
-  kind: 'joint' | 'part' | 'line' | 'section' | 'tin' | 'tool'
+  kind: 'joint' | 'piece' | 'fitting' | 'line' | 'section' | 'tin' | 'tool'
   /** Its id, as addresses have it. */
   ref: string
   label: string
@@ -18,7 +18,7 @@ export function namedInJob(state: JobState): Named[] {
     ...lines.map((line): Named => ({ kind: 'line', ref: line.id, label: line.tag, more: line.name })),
     ...lines.flatMap((line) =>
       line.items.map((item): Named => ({
-        kind: 'part',
+        kind: item.type,
         ref: item.id,
         label: item.tag,
         more: [item.fitting ?? '', item.size].filter(Boolean).join(' '),

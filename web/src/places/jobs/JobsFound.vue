@@ -40,8 +40,8 @@ watch(
 )
 function wayTo({ kind, ref: id, jobId }: Hit): RouteLocationRaw {
   if (kind === 'joint') return { name: 'make', params: { jobId, jointId: id } }
-  if (kind === 'line') return { name: 'set-out', params: { jobId, lineId: id } }
-  if (kind === 'part') return { name: 'cut', params: { jobId, itemId: id } }
+  if (kind === 'line' || kind === 'fitting') return { name: 'set-out', params: { jobId, lineId: id } }
+  if (kind === 'piece') return { name: 'cut', params: { jobId, itemId: id } }
   return kind === 'section'
     ? { name: 'prove', params: { jobId, sectionId: id } }
     : { name: 'make', params: { jobId } }

@@ -53,7 +53,7 @@ function stand(stands: Stands, says: string): void {
 function pick(id: string): void {
   const other = [...job.state.lines.values()].find(({ items }) => items.some((item) => item.id === id))
   if (!other || other.id === props.line.id) emit('pick', id)
-  else void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: other.id } })
+  else void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: id } })
 }
 const sheet = ref<'points' | 'close' | 'room' | null>(null)
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type EndAt, type Item, faultsOf, hasBranch, methodOf } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
+import { useRouter } from 'vue-router'
 import { isOwnKey } from '../../keys'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
@@ -17,6 +17,7 @@ import PlaceHint from './PlaceHint.vue'
 import RowTools from './RowTools.vue'
 import SectionSheet from './SectionSheet.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
+import { useAddress } from './use-address'
 import { useEdits } from './use-edits'
 import { useEntry } from './use-entry'
 import { useLineHeadline } from './use-line-headline'
@@ -29,20 +30,11 @@ import { Said } from '../../words/said'
 
 const job = useJob()
 const view = useView()
-const route = useRoute()
 const router = useRouter()
-/** The line asked for, else the first with something still to make, else the last. */
-const line = computed(
-  () =>
-    view.lines.find((l) => l.id === route.params.lineId) ??
-    view.lines.find((own) =>
-      own.items.some((i) => i.joints.some((id) => id !== null && view.looks.get(id)?.glyph === 'planned')),
-    ) ??
-    view.lines.at(-1) ??
-    null,
-)
+const { line, choosePart } = useAddress()
 const edits = useEdits(line)
 const rows = useRows(line, edits)
+choosePart((id) => rows.choose(id))
 const entry = useEntry(line, edits, (id) => rows.choose(id))
 const lines = useLines(line, edits)
 const sheet = ref<'line' | 'change' | 'section' | 'carrier' | 'group' | 'copy' | null>(null)
