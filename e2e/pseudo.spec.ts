@@ -72,8 +72,9 @@ for (const school of ['inch', 'metric'] as const)
       const found = new Map<string, string>()
       const look = async (where: string): Promise<void> => {
         for (const fault of await broken(page)) found.set(fault, where)
-        // Jobs of other tests lie in the list too.
-        const names = where === 'jobs' ? await page.locator('ul a .strong, .clocks .of').allInnerTexts() : []
+        // Jobs of other tests lie in the list too; those out of sight are not laid out, and have no inner text.
+        const names =
+          where === 'jobs' ? await page.locator('ul a .strong, .clocks .of').allTextContents() : []
         for (const said of (await outside(page)).filter((text) => !names.includes(text))) {
           const words =
             said

@@ -1,17 +1,13 @@
 <script setup lang="ts">
-import { fmt } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../stores/job'
-import type { Running } from './running'
-import { word } from '../words/word'
+import { type Running, digitsOf } from './running'
 
 const props = defineProps<{ running: Running }>()
 const job = useJob()
 const share = computed(() => Math.max(0, Math.min(1, (props.running.leftS ?? 0) / props.running.totalS)))
 const late = computed(() => props.running.leftS !== null && props.running.leftS < 0)
-const digits = computed(() =>
-  props.running.leftS === null ? word('ui-no-figure') : fmt.clock(props.running.leftS),
-)
+const digits = computed(() => digitsOf(props.running.leftS))
 const CASE = 34
 const LENGTH = 136
 const ticks = computed(() => {

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { fmt } from '@jugalis/core'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useClock } from '../stores/clock'
@@ -10,7 +9,7 @@ import { useSession } from '../stores/session'
 import { useView } from '../view'
 import { canRing } from './alarms'
 import ClockTape from './ClockTape.vue'
-import { runningClocks } from './running'
+import { digitsOf, runningClocks } from './running'
 import UnfixedCount from './UnfixedCount.vue'
 import { canStayAwake } from './use-awake'
 import { word } from '../words/word'
@@ -40,7 +39,7 @@ const shown = computed(() => {
   )
 })
 const opened = ref(false)
-const digits = (leftS: number | null): string => (leftS === null ? '?' : fmt.clock(leftS))
+const digits = (leftS: number | null): string => (leftS === null ? '?' : digitsOf(leftS))
 const silent = computed(() =>
   !canRing(prefs.prefs.sound)
     ? word('clocks-this-device-cant-ring')

@@ -1,4 +1,5 @@
-import { type Clock, type JointFacts, type OpenClock, nearestFirst, openClocks } from '@jugalis/core'
+import { type Clock, type JointFacts, type OpenClock, fmt, nearestFirst, openClocks } from '@jugalis/core'
+import { word } from '../words/word'
 
 export interface Running {
   key: string
@@ -29,6 +30,11 @@ export function runningOf(
     leftS: untilS === null ? null : untilS - nowS,
     totalS: untilS === null ? 1 : Math.max(1, untilS - clock.fromS),
   }
+}
+/** What a clock shows, in words where it is late or has no figure. */
+export const digitsOf = (leftS: number | null): string => {
+  if (leftS === null) return word('ui-no-figure')
+  return leftS < 0 ? word('clocks-late', { left: fmt.clock(-leftS) }) : fmt.clock(leftS)
 }
 /** Clocks that run now, nearest danger first: late windows, windows, holds, then untils by time. */
 export const runningClocks = (facts: Iterable<JointFacts>, nowS: number): Running[] =>

@@ -3,6 +3,7 @@ import type { Wordings } from '@jugalis/core'
 /** Clocks in the dock and on tapes. */
 export const CLOCKS = {
   // Dock
+  'clocks-late': 'late {left}',
   'clocks-running-clocks': 'Running clocks',
   'clocks-mine-show-everyones': 'Mine ({mine}). Show everyone’s',
   'clocks-everyones-show-mine': 'Everyone’s. Show mine',
