@@ -72,10 +72,14 @@ for (const school of ['inch', 'metric'] as const)
       const found = new Map<string, string>()
       const look = async (where: string): Promise<void> => {
         for (const fault of await broken(page)) found.set(fault, where)
-        // Jobs of other tests lie in the list too; those out of sight are not laid out, and have no inner text.
+        const texts = await outside(page)
+        // Read after it, so that none came in between. Jobs of other tests lie in the list too; those out of sight are not laid out, and have no inner text.
         const names =
           where === 'jobs' ? await page.locator('ul a .strong, .clocks .of').allTextContents() : []
-        for (const said of (await outside(page)).filter((text) => !names.includes(text))) {
+        names.sort((one, other) => other.length - one.length)
+        const unnamed = (text: string): string =>
+          names.reduce((rest, name) => rest.replaceAll(name, ''), text)
+        for (const said of texts.map(unnamed)) {
           const words =
             said
               .replace(NOT_SAID, '')
