@@ -46,7 +46,7 @@ describe('lengths as the trade writes them', () => {
     expect(fmt.number(-0.001, 1)).toBe('0')
     expect(fmt.pressure(6, { units: 'inch' })).toBe('87 psi')
     expect(fmt.temperature(8.1)).toBe('8.1 °C')
-    expect([fmt.clock(108), fmt.clock(3900), fmt.clock(-40)]).toEqual(['1:48', '1:05:00', 'late 0:40'])
+    expect([fmt.clock(108), fmt.clock(3900), fmt.clock(-40)]).toEqual(['1:48', '1:05:00', '0:40'])
     expect([fmt.duration(40), fmt.duration(310), fmt.duration(12_000), fmt.duration(187_200)]).toEqual([
       '40 s',
       '5 min 10 s',

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { type Clock, type JointFacts, fig, msg, noFig } from '@jugalis/core'
-import { runningClocks } from '../src/clocks/running'
+import { digitsOf, runningClocks } from '../src/clocks/running'
 import { lengthTicks, roundScale, timeStep } from '../src/tapes/ticks'
 import { hhmm, hourOf, onPaper, when, whenShort } from '../src/when'
 
@@ -81,6 +81,14 @@ describe('the dock', () => {
   })
   const facts = (id: string, ...clocks: Clock[]): JointFacts =>
     ({ id, tag: id, clocks }) as unknown as JointFacts
+  it('late is said in words, never with a minus; so is that there is no figure', () => {
+    expect([digitsOf(221), digitsOf(0), digitsOf(-61), digitsOf(null)]).toEqual([
+      '3:41',
+      '0:00',
+      'late 1:01',
+      'no figure',
+    ])
+  })
   it('nearest danger first: late windows, windows, holds, then waits by time; what is over is gone', () => {
     const list = runningClocks(
       [

@@ -65,12 +65,11 @@ export const torque = (nm: number, reader?: Reader): string => print(nm, 'torque
 export const volume = (litres: number, reader?: Reader): string => print(litres, 'volume', reader)
 
 /**
- * A running clock: `1:48`, `1:05:00`; late clocks say so in words, never with a minus.
+ * A running clock: `1:48`, `1:05:00`. Never with a minus: whoever shows one that is late says so in words.
  * @example clock(221) // '3:41'
  */
 export function clock(seconds: number): string {
-  if (seconds < 0) return `late ${clock(-seconds)}`
-  const whole = Math.floor(seconds)
+  const whole = Math.floor(Math.abs(seconds))
   const two = (n: number): string => String(n).padStart(2, '0')
   return whole >= HOUR_S
     ? `${Math.floor(whole / HOUR_S)}:${two(Math.floor((whole % HOUR_S) / MINUTE_S))}:${two(whole % MINUTE_S)}`

@@ -34,7 +34,7 @@ export function runningOf(
 /** What a clock shows, in words where it is late or has no figure. */
 export const digitsOf = (leftS: number | null): string => {
   if (leftS === null) return word('ui-no-figure')
-  return leftS < 0 ? word('clocks-late', { left: fmt.clock(-leftS) }) : fmt.clock(leftS)
+  return leftS < 0 ? word('clocks-late', { left: fmt.clock(leftS) }) : fmt.clock(leftS)
 }
 /** Clocks that run now, nearest danger first: late windows, windows, holds, then untils by time. */
 export const runningClocks = (facts: Iterable<JointFacts>, nowS: number): Running[] =>

@@ -20,7 +20,7 @@ import JobsDock from './JobsDock.vue'
 import JobsFound from './JobsFound.vue'
 import NewJob from './NewJob.vue'
 import { thingSaid } from './things'
-import { FILTERS, ORDERS, useGlance, useShown } from './use-glance'
+import { FILTERS, ORDERS, byUrgency, useGlance, useShown } from './use-glance'
 
 const session = useSession()
 const job = useJob()
@@ -49,13 +49,11 @@ const afterPaint = useAfterPaint()
 onMounted(() => afterPaint(() => (most.value = Infinity)))
 const drawn = computed(() => shown.value.slice(0, most.value))
 
-/** The most pressing thing of all jobs, with the job it belongs to. */
+/** The most pressing thing of all jobs, with the job it belongs to: that of the row which stands first. */
 const first = computed(() => {
-  const things = here.value.flatMap((row) => {
-    const [thing] = row.glance ? nextOf(row.glance, clock.nowS) : []
-    return thing && row.glance ? [{ row, thing, glance: row.glance }] : []
-  })
-  return things.sort((one, other) => one.thing.rank - other.thing.rank)[0] ?? null
+  const [row] = byUrgency(here.value, clock.nowS)
+  const [thing] = row?.glance ? nextOf(row.glance, clock.nowS) : []
+  return row?.glance && thing ? { row, thing, glance: row.glance } : null
 })
 const headline = computed(() => {
   if (jobs.value === null) return word('jobs-looking-for-your-jobs')

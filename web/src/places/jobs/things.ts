@@ -9,7 +9,6 @@ export interface Eye {
   zone: string
   nowS: number
 }
-const digits = (seconds: number): string => fmt.clock(Math.abs(seconds))
 
 /** One thing of a job, in a few words that stand beside others. */
 export function thingSaid(thing: NextThing, { reader, zone, nowS }: Eye): string {
@@ -17,7 +16,7 @@ export function thingSaid(thing: NextThing, { reader, zone, nowS }: Eye): string
     case 'late':
     case 'window':
     case 'hold': {
-      const left = thing.untilS === null ? word('ui-no-figure') : digits(thing.untilS - nowS)
+      const left = thing.untilS === null ? word('ui-no-figure') : fmt.clock(thing.untilS - nowS)
       return word(`jobs-thing-${thing.kind}`, { tag: thing.joint.tag, left })
     }
     case 'failed':

@@ -35,6 +35,13 @@ const FEW = 4
 /** What was read last and for whom: who comes back to the page sees that until the new is there. */
 let last: { personId: string; jobs: JobRow[] } | null = null
 
+/** Jobs in the order in which they want somebody; the clock is read once for all. */
+export function byUrgency(rows: readonly JobRow[], nowS: number): JobRow[] {
+  const urgent = rows.map((row) => ({ row, by: urgencyOf(row.glance, nowS) }))
+  urgent.sort((one, other) => one.by[0] - other.by[0] || one.by[1] - other.by[1])
+  return urgent.map(({ row }) => row)
+}
+
 /** All jobs of who is signed in, with what matters of each; read anew while it is looked at. */
 export function useGlance() {
   const session = useSession()
@@ -68,6 +75,8 @@ export function useGlance() {
     }
     if (left) return
     const coming = !offline.value && jobs.value?.some(({ stale }) => stale)
+    // Two that were under way together leave one timer.
+    clearTimeout(again)
     again = setTimeout(() => void load(), coming ? wait : AGAIN_MS.quiet)
     wait = coming ? Math.min(wait * SLOWER, AGAIN_MS.quiet) : AGAIN_MS.stale
   }
@@ -132,9 +141,7 @@ export function useShown(jobs: () => readonly JobRow[], text: () => string) {
     // As they come from the server the oldest stands first.
     if (chosen.order === 'newest') return rows.reverse()
     if (chosen.order === 'name') return rows.sort((one, other) => one.name.localeCompare(other.name))
-    const urgency = new Map(rows.map((row) => [row, urgencyOf(row.glance, nowS.value)]))
-    const ofRow = (row: JobRow): readonly [number, number] => urgency.get(row) ?? [0, 0]
-    return rows.sort((one, other) => ofRow(one)[0] - ofRow(other)[0] || ofRow(one)[1] - ofRow(other)[1])
+    return byUrgency(rows, nowS.value)
   })
   return { chosen, filter, choosable, counts, shown }
 }

@@ -45,7 +45,7 @@ function useSaid({ open, left }: ReturnType<typeof usePhase>) {
         : within(sentence, left(open.value))
     },
     hold(clock: Clock | null): string {
-      const more = fmt.clock(Math.ceil(clock ? left(clock) : 0))
+      const more = fmt.clock(Math.max(0, Math.ceil(clock ? left(clock) : 0)))
       if (clock?.kind !== 'exact') return word('make-hold-more-do-not', { more })
       return word('make-more-no-longer', { what: capital(job.t(clock.label)), more })
     },
