@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
-import { fromNothing } from './empty-help'
+import { expect } from '@playwright/test'
+import { bothWays } from './both-ways'
 import { noViolations } from './help'
 import { hit } from './lists-help'
 import { INCH_MOUSE, METRIC_THUMB, begunLine } from './set-out-help'
@@ -23,52 +23,42 @@ const WAYS = [
   },
 ] as const
 
-for (const own of WAYS)
-  test(`${own.how}: a job says what it is; what is changed is listed so, and taken back`, async ({
-    browser,
-  }) => {
-    test.slow()
-    await fromNothing(
-      browser,
-      async (page) => {
-        const job = await begunLine(page, { name: 'Wash house', school: own.school, tag: 'Q9' })
-        await page.goto(`/job/${job}/about`)
-        const headline = page.getByRole('heading', { level: 1 })
-        await expect(headline).toContainText(`Wash house: ${own.headline}`)
-        await expect(page).toHaveTitle(/About this job/)
-        const keep = page.getByRole('button', { name: 'Keep it' })
-        await expect(keep).toBeDisabled()
-        await page.getByLabel('Name', { exact: true }).fill(' ')
-        await hit(keep)
-        await expect(page.getByRole('alert')).toContainText('name')
-        await page.getByLabel('Name', { exact: true }).fill('Laundry')
-        await page.getByLabel('Time zone').fill('Moon/Crater')
-        await hit(keep)
-        await expect(page.getByRole('alert')).toContainText('no time zone')
-        await page.getByLabel('Time zone').fill('Europe/Vienna')
-        await page.getByLabel('Customer').fill('The harbour board')
-        await page.getByLabel('Drawing numbers').fill('H-104, H-105')
-        const offset = page.getByLabel('Check mark behind the depth mark')
-        // A figure of the other system is not taken.
-        await offset.fill(own.wrong)
-        await hit(keep)
-        await expect(page.getByRole('alert').filter({ hasText: 'Say how far behind' })).toBeVisible()
-        await offset.fill(own.offset)
-        await offset.press('Tab')
-        await hit(page.getByRole('radio', { name: own.becomes }))
-        await noViolations(page)
-        await hit(keep)
-        await expect(headline).toContainText(`Laundry: ${own.other}`)
-        await page.goto('/jobs')
-        await expect(page.getByRole('link', { name: /Laundry/ })).toBeVisible()
-        await page.goto(`/job/${job}/about`)
-        await expect(page.getByLabel('Customer')).toHaveValue('The harbour board')
-        await hit(page.getByRole('radio', { name: own.school.slice(0, 5) }))
-        await hit(keep)
-        await expect(headline).toContainText(own.headline)
-        await hit(page.getByRole('button', { name: 'Undo' }))
-        await expect(headline).toContainText(own.other)
-      },
-      own.device,
-    )
-  })
+bothWays(WAYS, `a job says what it is; what is changed is listed so, and taken back`, async (page, own) => {
+  const job = await begunLine(page, { name: 'Wash house', school: own.school, tag: 'Q9' })
+  await page.goto(`/job/${job}/about`)
+  const headline = page.getByRole('heading', { level: 1 })
+  await expect(headline).toContainText(`Wash house: ${own.headline}`)
+  await expect(page).toHaveTitle(/About this job/)
+  const keep = page.getByRole('button', { name: 'Keep it' })
+  await expect(keep).toBeDisabled()
+  await page.getByLabel('Name', { exact: true }).fill(' ')
+  await hit(keep)
+  await expect(page.getByRole('alert')).toContainText('name')
+  await page.getByLabel('Name', { exact: true }).fill('Laundry')
+  await page.getByLabel('Time zone').fill('Moon/Crater')
+  await hit(keep)
+  await expect(page.getByRole('alert')).toContainText('no time zone')
+  await page.getByLabel('Time zone').fill('Europe/Vienna')
+  await page.getByLabel('Customer').fill('The harbour board')
+  await page.getByLabel('Drawing numbers').fill('H-104, H-105')
+  const offset = page.getByLabel('Check mark behind the depth mark')
+  // A figure of the other system is not taken.
+  await offset.fill(own.wrong)
+  await hit(keep)
+  await expect(page.getByRole('alert').filter({ hasText: 'Say how far behind' })).toBeVisible()
+  await offset.fill(own.offset)
+  await offset.press('Tab')
+  await hit(page.getByRole('radio', { name: own.becomes }))
+  await noViolations(page)
+  await hit(keep)
+  await expect(headline).toContainText(`Laundry: ${own.other}`)
+  await page.goto('/jobs')
+  await expect(page.getByRole('link', { name: /Laundry/ })).toBeVisible()
+  await page.goto(`/job/${job}/about`)
+  await expect(page.getByLabel('Customer')).toHaveValue('The harbour board')
+  await hit(page.getByRole('radio', { name: own.school.slice(0, 5) }))
+  await hit(keep)
+  await expect(headline).toContainText(own.headline)
+  await hit(page.getByRole('button', { name: 'Undo' }))
+  await expect(headline).toContainText(own.other)
+})

@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test'
-import { fromNothing } from './empty-help'
+import { expect } from '@playwright/test'
+import { bothWays } from './both-ways'
 import { hit } from './lists-help'
-import { INCH_MOUSE, METRIC_THUMB, begunLine, type } from './set-out-help'
+import { INCH_MOUSE, METRIC_THUMB, begunLine, secondLine, type } from './set-out-help'
 
 /** Two lines of which one runs across the other, in both systems. */
 const WAYS = [
@@ -64,55 +64,46 @@ const WAYS = [
   },
 ] as const
 
-for (const own of WAYS)
-  test(`${own.how}: what runs across a line is named, with the room and the insulation that are asked`, async ({
-    browser,
-  }) => {
-    test.slow()
-    await fromNothing(
-      browser,
-      async (page) => {
-        await begunLine(page, { name: 'Ceiling', school: own.school, tag: 'Q9' })
-        await type(page, ...own.first)
-        await hit(page.getByRole('button', { name: 'New line' }))
-        await page.getByLabel('Tag').fill('Q8')
-        await hit(page.getByRole('button', { name: 'Begin the line' }))
-        await expect(page.getByRole('dialog')).toHaveCount(0)
-        await type(page, ...own.second)
-        // How far the tee reaches to its branch is not known yet: nothing is compared with what has no place.
-        const lies = page.getByRole('region', { name: 'Where it lies' })
-        await expect(lies.getByText(/Measure its take-off/).first()).toBeVisible()
-        await expect(lies.getByText('apart')).toHaveCount(0)
-        const takes = page.getByRole('button', { name: /not known/ })
-        for (let left = await takes.count(); left > 0; left = await takes.count()) {
-          await hit(takes.first())
-          await page.getByLabel('Fitting centre to the').fill(own.clear === '2' ? '2' : '50')
-          await hit(page.getByRole('button', { name: 'Use it' }))
-          await expect(takes).not.toHaveCount(left)
-        }
-        // That of the other line's branch is asked for here.
-        await hit(lies.getByRole('button', { name: 'Measure it' }))
-        await page.getByLabel('Fitting centre to the').fill(own.clear === '2' ? '2' : '50')
-        await hit(page.getByRole('button', { name: 'Use it' }))
-        await expect(lies.getByText(/Measure its take-off/)).toHaveCount(0)
+bothWays(
+  WAYS,
+  `what runs across a line is named, with the room and the insulation that are asked`,
+  async (page, own) => {
+    await begunLine(page, { name: 'Ceiling', school: own.school, tag: 'Q9' })
+    await type(page, ...own.first)
+    await secondLine(page, 'Q8')
+    await type(page, ...own.second)
+    // How far the tee reaches to its branch is not known yet: nothing is compared with what has no place.
+    const lies = page.getByRole('region', { name: 'Where it lies' })
+    await expect(lies.getByText(/Measure its take-off/).first()).toBeVisible()
+    await expect(lies.getByText('apart')).toHaveCount(0)
+    const takes = page.getByRole('button', { name: /not known/ })
+    for (let left = await takes.count(); left > 0; left = await takes.count()) {
+      await hit(takes.first())
+      await page.getByLabel('Fitting centre to the').fill(own.clear === '2' ? '2' : '50')
+      await hit(page.getByRole('button', { name: 'Use it' }))
+      await expect(takes).not.toHaveCount(left)
+    }
+    // That of the other line's branch is asked for here.
+    await hit(lies.getByRole('button', { name: 'Measure it' }))
+    await page.getByLabel('Fitting centre to the').fill(own.clear === '2' ? '2' : '50')
+    await hit(page.getByRole('button', { name: 'Use it' }))
+    await expect(lies.getByText(/Measure its take-off/)).toHaveCount(0)
 
-        await hit(lies.getByRole('button', { name: 'Room', exact: true }))
-        const sheet = page.getByRole('dialog')
-        await sheet.getByLabel('Free between it and others').fill(own.wrong)
-        await hit(sheet.getByRole('button', { name: 'Keep it' }))
-        await expect(sheet).toBeVisible()
-        await sheet.getByLabel('Free between it and others').fill(own.clear)
-        await hit(sheet.getByRole('button', { name: 'Keep it' }))
-        await expect(lies).toContainText(own.crossing)
+    await hit(lies.getByRole('button', { name: 'Room', exact: true }))
+    const sheet = page.getByRole('dialog')
+    await sheet.getByLabel('Free between it and others').fill(own.wrong)
+    await hit(sheet.getByRole('button', { name: 'Keep it' }))
+    await expect(sheet).toBeVisible()
+    await sheet.getByLabel('Free between it and others').fill(own.clear)
+    await hit(sheet.getByRole('button', { name: 'Keep it' }))
+    await expect(lies).toContainText(own.crossing)
 
-        await hit(lies.getByRole('button', { name: 'Room', exact: true }))
-        await sheet.getByLabel('Insulation, thick').fill(own.insulation)
-        await hit(sheet.getByRole('button', { name: 'Keep it' }))
-        await expect(lies).toContainText(own.lies)
-        // Undone, the insulation is gone and the room is asked for as before.
-        await hit(page.getByRole('button', { name: 'Undo' }))
-        await expect(lies).toContainText(own.crossing)
-      },
-      own.device,
-    )
-  })
+    await hit(lies.getByRole('button', { name: 'Room', exact: true }))
+    await sheet.getByLabel('Insulation, thick').fill(own.insulation)
+    await hit(sheet.getByRole('button', { name: 'Keep it' }))
+    await expect(lies).toContainText(own.lies)
+    // Undone, the insulation is gone and the room is asked for as before.
+    await hit(page.getByRole('button', { name: 'Undo' }))
+    await expect(lies).toContainText(own.crossing)
+  },
+)

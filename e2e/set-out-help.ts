@@ -45,6 +45,13 @@ export async function begunLine(
   await expect(page.getByRole('dialog')).toHaveCount(0)
   return page.url().split('/job/')[1]?.split('/')[0] ?? ''
 }
+/** Begins another line of the job, like the one that is open. */
+export async function secondLine(page: Page, tag: string): Promise<void> {
+  await hit(page.getByRole('button', { name: 'New line' }))
+  await page.getByLabel('Tag').fill(tag)
+  await hit(page.getByRole('button', { name: 'Begin the line' }))
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+}
 export async function type(page: Page, ...texts: string[]): Promise<void> {
   const entry = page.getByLabel('Next fitting or piece')
   for (const text of texts) {

@@ -1,5 +1,6 @@
 import { type JobEvent, type JobState, foldJob, lineInSpace } from '@jugalis/core'
 import { type Page, expect, test } from '@playwright/test'
+import { bothWays } from './both-ways'
 import { fromNothing } from './empty-help'
 import { eventsOf } from './help'
 import { hit } from './lists-help'
@@ -136,48 +137,40 @@ const OFFSETS = [
     says: 'It is 7-3/16 in up or down and 1-1/2 in aside: 7-3/8 in off in all',
   },
 ] as const
-for (const own of OFFSETS)
-  test(`${own.how}: two ends out of line are closed by a piece between two elbows`, async ({ browser }) => {
-    test.slow()
-    await fromNothing(
-      browser,
-      async (page) => {
-        const job = await begunLine(page, { name: 'Offset', school: own.school, tag: 'Q9' })
-        const lies = page.getByRole('region', { name: 'Where it lies' })
-        const sheet = page.getByRole('dialog')
-        await hit(page.getByRole('button', { name: 'Measured points' }))
-        await hit(sheet.getByRole('button', { name: 'Keep the point' }))
-        await expect(sheet).toContainText('A point needs a name')
-        await sheet.getByLabel('Name of the point').fill('Valve')
-        await sheet.getByLabel('East').fill('far')
-        await sheet.getByLabel('North', { exact: true }).fill(own.point.north)
-        await sheet.getByLabel('Level').fill(own.point.level)
-        await sheet.getByLabel('How a way goes on there').selectOption('east')
-        // A place that cannot be read is not kept; put right, it is.
-        await hit(sheet.getByRole('button', { name: 'Keep the point' }))
-        await expect(sheet).toContainText('No point measured yet')
-        await sheet.getByLabel('East').fill(own.point.east)
-        await hit(sheet.getByRole('button', { name: 'Keep the point' }))
-        await expect(sheet).toContainText(own.kept)
-        await page.keyboard.press('Escape')
-        await type(page, ...own.entries)
-        await hit(lies.getByRole('button', { name: 'Close it with a piece' }))
-        await sheet.getByLabel('Take-off of the elbows').fill(own.takeOff)
-        await page.keyboard.press('Tab')
-        await expect(sheet).toContainText(own.says)
-        await hit(sheet.getByRole('button', { name: 'Set it out' }).first())
-        await expect(sheet).toBeHidden()
-        await expect(lies).toContainText('comes to Valve within')
-        await expect(parts(page)).toHaveCount(8)
-        await expect(typedParts(page).last()).toContainText('to Valve')
-        await expect.poll(async () => (await spaceOf(page, job)).closing[0]?.missMm ?? 99).toBeLessThan(0.05)
-        // Undone at once: the line is as it was before the piece.
-        await hit(page.getByRole('button', { name: 'Undo' }))
-        await expect(parts(page)).toHaveCount(3)
-      },
-      own.device,
-    )
-  })
+bothWays(OFFSETS, `two ends out of line are closed by a piece between two elbows`, async (page, own) => {
+  const job = await begunLine(page, { name: 'Offset', school: own.school, tag: 'Q9' })
+  const lies = page.getByRole('region', { name: 'Where it lies' })
+  const sheet = page.getByRole('dialog')
+  await hit(page.getByRole('button', { name: 'Measured points' }))
+  await hit(sheet.getByRole('button', { name: 'Keep the point' }))
+  await expect(sheet).toContainText('A point needs a name')
+  await sheet.getByLabel('Name of the point').fill('Valve')
+  await sheet.getByLabel('East').fill('far')
+  await sheet.getByLabel('North', { exact: true }).fill(own.point.north)
+  await sheet.getByLabel('Level').fill(own.point.level)
+  await sheet.getByLabel('How a way goes on there').selectOption('east')
+  // A place that cannot be read is not kept; put right, it is.
+  await hit(sheet.getByRole('button', { name: 'Keep the point' }))
+  await expect(sheet).toContainText('No point measured yet')
+  await sheet.getByLabel('East').fill(own.point.east)
+  await hit(sheet.getByRole('button', { name: 'Keep the point' }))
+  await expect(sheet).toContainText(own.kept)
+  await page.keyboard.press('Escape')
+  await type(page, ...own.entries)
+  await hit(lies.getByRole('button', { name: 'Close it with a piece' }))
+  await sheet.getByLabel('Take-off of the elbows').fill(own.takeOff)
+  await page.keyboard.press('Tab')
+  await expect(sheet).toContainText(own.says)
+  await hit(sheet.getByRole('button', { name: 'Set it out' }).first())
+  await expect(sheet).toBeHidden()
+  await expect(lies).toContainText('comes to Valve within')
+  await expect(parts(page)).toHaveCount(8)
+  await expect(typedParts(page).last()).toContainText('to Valve')
+  await expect.poll(async () => (await spaceOf(page, job)).closing[0]?.missMm ?? 99).toBeLessThan(0.05)
+  // Undone at once: the line is as it was before the piece.
+  await hit(page.getByRole('button', { name: 'Undo' }))
+  await expect(parts(page)).toHaveCount(3)
+})
 
 /** A pump below and aside whose flange looks up: the ends do not point the same way. */
 const TURNED = [
@@ -196,43 +189,33 @@ const TURNED = [
     tooMuch: '2000',
   },
 ] as const
-for (const own of TURNED)
-  test(`${own.how}: two ends that point elsewhere are closed with elbows that are made`, async ({
-    browser,
-  }) => {
-    test.slow()
-    await fromNothing(
-      browser,
-      async (page) => {
-        const job = await begunLine(page, { name: 'Pump', school: own.school, tag: 'Q9' })
-        const lies = page.getByRole('region', { name: 'Where it lies' })
-        const sheet = page.getByRole('dialog')
-        await hit(page.getByRole('button', { name: 'Measured points' }))
-        await sheet.getByLabel('Name of the point').fill('Pump')
-        for (const [label, figure] of Object.entries(own.point))
-          await sheet.getByLabel(label, { exact: true }).fill(figure)
-        await sheet.getByLabel('How a way goes on there').selectOption('down')
-        await hit(sheet.getByRole('button', { name: 'Keep the point' }))
-        await expect(sheet).toContainText('Pump:')
-        await page.keyboard.press('Escape')
-        await type(page, ...own.entries)
-        await hit(lies.getByRole('button', { name: 'Close it with a piece' }))
-        await sheet.getByLabel('Take-off of the elbows').fill(own.takeOff)
-        // More pipe between faces than there is room for: said, and taken back.
-        await sheet.getByLabel('Least pipe between two faces').fill(own.tooMuch)
-        await page.keyboard.press('Tab')
-        await expect(sheet).toContainText('no one or two elbows that are made close it')
-        await expect(sheet.getByRole('button', { name: 'Set it out' })).toHaveCount(0)
-        await sheet.getByLabel('Least pipe between two faces').fill('0')
-        await page.keyboard.press('Tab')
-        await expect(sheet).toContainText('90° and 90°')
-        await hit(sheet.getByRole('button', { name: 'Set it out' }).first())
-        await expect(lies).toContainText('comes to Pump within')
-        await expect.poll(async () => (await spaceOf(page, job)).closing[0]?.missMm ?? 99).toBeLessThan(0.05)
-      },
-      own.device,
-    )
-  })
+bothWays(TURNED, `two ends that point elsewhere are closed with elbows that are made`, async (page, own) => {
+  const job = await begunLine(page, { name: 'Pump', school: own.school, tag: 'Q9' })
+  const lies = page.getByRole('region', { name: 'Where it lies' })
+  const sheet = page.getByRole('dialog')
+  await hit(page.getByRole('button', { name: 'Measured points' }))
+  await sheet.getByLabel('Name of the point').fill('Pump')
+  for (const [label, figure] of Object.entries(own.point))
+    await sheet.getByLabel(label, { exact: true }).fill(figure)
+  await sheet.getByLabel('How a way goes on there').selectOption('down')
+  await hit(sheet.getByRole('button', { name: 'Keep the point' }))
+  await expect(sheet).toContainText('Pump:')
+  await page.keyboard.press('Escape')
+  await type(page, ...own.entries)
+  await hit(lies.getByRole('button', { name: 'Close it with a piece' }))
+  await sheet.getByLabel('Take-off of the elbows').fill(own.takeOff)
+  // More pipe between faces than there is room for: said, and taken back.
+  await sheet.getByLabel('Least pipe between two faces').fill(own.tooMuch)
+  await page.keyboard.press('Tab')
+  await expect(sheet).toContainText('no one or two elbows that are made close it')
+  await expect(sheet.getByRole('button', { name: 'Set it out' })).toHaveCount(0)
+  await sheet.getByLabel('Least pipe between two faces').fill('0')
+  await page.keyboard.press('Tab')
+  await expect(sheet).toContainText('90° and 90°')
+  await hit(sheet.getByRole('button', { name: 'Set it out' }).first())
+  await expect(lies).toContainText('comes to Pump within')
+  await expect.poll(async () => (await spaceOf(page, job)).closing[0]?.missMm ?? 99).toBeLessThan(0.05)
+})
 
 /** A short line with a section on it, looked at where its joints wait. */
 const STANDING = [
@@ -247,42 +230,32 @@ const STANDING = [
     bars: ['4', '6', '0.2'],
   },
 ] as const
-for (const own of STANDING)
-  test(`${own.how}: a section as it stands in the building, its time gone through, a joint of it chosen`, async ({
-    browser,
-  }) => {
-    test.slow()
-    await fromNothing(
-      browser,
-      async (page) => {
-        const job = await begunLine(page, { name: 'Riser', school: own.school, tag: 'Q9' })
-        await type(page, ...own.entries)
-        await hit(page.getByRole('button', { name: /Paint a section/ }))
-        const sheet = page.getByRole('dialog')
-        await sheet.getByLabel('Name').fill('Q9-A')
-        for (const [i, label] of [
-          'Working pressure',
-          'Test pressure',
-          'Fall allowed over the hold',
-        ].entries())
-          await sheet.getByLabel(label).fill(own.bars[i] as string)
-        await sheet.getByLabel('Hold, minutes').fill('30')
-        await hit(sheet.getByRole('button', { name: 'Paint it' }))
-        await expect(sheet).toHaveCount(0)
+bothWays(
+  STANDING,
+  `a section as it stands in the building, its time gone through, a joint of it chosen`,
+  async (page, own) => {
+    const job = await begunLine(page, { name: 'Riser', school: own.school, tag: 'Q9' })
+    await type(page, ...own.entries)
+    await hit(page.getByRole('button', { name: /Paint a section/ }))
+    const sheet = page.getByRole('dialog')
+    await sheet.getByLabel('Name').fill('Q9-A')
+    for (const [i, label] of ['Working pressure', 'Test pressure', 'Fall allowed over the hold'].entries())
+      await sheet.getByLabel(label).fill(own.bars[i] as string)
+    await sheet.getByLabel('Hold, minutes').fill('30')
+    await hit(sheet.getByRole('button', { name: 'Paint it' }))
+    await expect(sheet).toHaveCount(0)
 
-        await page.goto(`/job/${job}/wait`)
-        const stands = page.getByRole('region', { name: 'As it stands' })
-        await expect(stands).toContainText('Now: 0 of 4 joints')
-        await expect(stands.locator('.joint')).toHaveCount(4)
-        const time = stands.getByLabel('At another time')
-        await time.fill('48')
-        await expect(stands).not.toContainText('Now: 0 of 4')
-        await expect(stands.locator('.joint')).toHaveCount(4)
-        await hit(stands.getByRole('button', { name: 'Back to now' }))
-        await expect(stands).toContainText('Now: 0 of 4 joints')
-        await hit(stands.locator('.joint').first())
-        await expect(page).toHaveURL(new RegExp(`/job/${job}/make/`))
-      },
-      own.device,
-    )
-  })
+    await page.goto(`/job/${job}/wait`)
+    const stands = page.getByRole('region', { name: 'As it stands' })
+    await expect(stands).toContainText('Now: 0 of 4 joints')
+    await expect(stands.locator('.joint')).toHaveCount(4)
+    const time = stands.getByLabel('At another time')
+    await time.fill('48')
+    await expect(stands).not.toContainText('Now: 0 of 4')
+    await expect(stands.locator('.joint')).toHaveCount(4)
+    await hit(stands.getByRole('button', { name: 'Back to now' }))
+    await expect(stands).toContainText('Now: 0 of 4 joints')
+    await hit(stands.locator('.joint').first())
+    await expect(page).toHaveURL(new RegExp(`/job/${job}/make/`))
+  },
+)

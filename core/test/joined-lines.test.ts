@@ -36,6 +36,10 @@ function mains(
 }
 const first = (other: Bench) => jointPlaces(other.state).get(other.line.items[0]?.joints[0] ?? '')
 
+/** A copper main with a tee whose branch stands up, in inches. */
+const copperMain = () =>
+  line({ ...COPPER, tag: 'H1' }, `from +7'-0" east`, 'cap 3/4', '48 c-c', 'tee branch up', '20 c-c', 'cap')
+
 describe('joints between lines', () => {
   it('a line that begins in a branch of another is joined to it; its piece goes by that part', () => {
     const { main, other } = mains()
@@ -89,15 +93,7 @@ describe('joints between lines', () => {
     expect(main.type('cross branch south', '300')).toBe('mate-two-sockets')
   })
   it('by its own way of joining, in inches: soldered to the tee, pressed from there', () => {
-    const main = line(
-      { ...COPPER, tag: 'H1' },
-      `from +7'-0" east`,
-      'cap 3/4',
-      '48 c-c',
-      'tee branch up',
-      '20 c-c',
-      'cap',
-    )
+    const main = copperMain()
     const other = new Bench({ tag: 'H2', method: 'press', material: 'copper', school: 'inch' }, main)
     expect(other.type('from H1/F02 branch', '24 c-c', 'elbow 90 east')).toBe('ok')
     expect(
@@ -144,15 +140,7 @@ describe('joints between lines', () => {
     expect(first(other)?.jointId).toBe(joint)
   })
   it('a begun joint stays as it was made when the other line is changed', () => {
-    const main = line(
-      { ...COPPER, tag: 'H1' },
-      `from +7'-0" east`,
-      'cap 3/4',
-      '48 c-c',
-      'tee branch up',
-      '20 c-c',
-      'cap',
-    )
+    const main = copperMain()
     const other = new Bench({ ...COPPER, tag: 'H2', method: 'press' }, main)
     expect(other.type('from H1/F02 branch', '24 c-c')).toBe('ok')
     const way = (): string | undefined => first(other)?.way.method
