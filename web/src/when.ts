@@ -39,6 +39,9 @@ export const weekday = (atS: number, zone: string): string =>
 export const date = (atS: number, zone: string): string =>
   format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(atS * 1000)
 
+/** With its day, whatever day it is looked at: for what stays. `Fri 4 Dec 08:10`. */
+export const dated = (atS: number, zone: string): string => `${date(atS, zone)} ${hhmm(atS, zone)}`
+
 /** For papers, which are read years later and elsewhere: `Fri 4 Dec 2026, 08:10 GMT+1`. */
 export const onPaper = (atS: number, zone: string): string =>
   `${format(zone, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' }).format(atS * 1000)}, ${format(zone, { ...asRead(), timeZoneName: 'short' }).format(atS * 1000)}`

@@ -2,11 +2,14 @@ import fc from 'fast-check'
 import { type Clock, type JointFacts, fig, msg, noFig } from '@jugalis/core'
 import { digitsOf, runningClocks } from '../src/clocks/running'
 import { lengthTicks, roundScale, timeStep } from '../src/tapes/ticks'
-import { hhmm, hourOf, onPaper, when, whenShort } from '../src/when'
+import { dated, hhmm, hourOf, onPaper, when, whenShort } from '../src/when'
 
 const at = (iso: string): number => Date.parse(iso) / 1000
 
 describe('clock times', () => {
+  it('for what stays, with the day, whatever day it is looked at', () => {
+    expect(dated(Date.UTC(2026, 11, 4, 8, 10) / 1000, 'UTC')).toMatch(/^Fri,? 4 Dec 08:10$/)
+  })
   const now = at('2026-11-23T20:10:00Z')
   it.each([
     ['2026-11-23T22:00:00Z', '22:00'],

@@ -6,7 +6,7 @@ import { saveFile } from '../save-file'
 import { useClock } from '../stores/clock'
 import { useJob } from '../stores/job'
 import { useView } from '../view'
-import { date, hhmm } from '../when'
+import { dated } from '../when'
 import { word } from '../words/word'
 import { useLook } from './use-space-view'
 
@@ -41,7 +41,7 @@ async function save(sheet: (typeof NAMES)[number]): Promise<void> {
       reader: job.reader,
       made,
       sheet,
-      on: `${date(clock.nowS, job.state.job.zone)} ${hhmm(clock.nowS, job.state.job.zone)}`,
+      on: dated(clock.nowS, job.state.job.zone),
     })
     saveFile(bytes as BlobPart, '', `${props.space.line.tag}-in-space-${sheet}.pdf`)
   } catch {

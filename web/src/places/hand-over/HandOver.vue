@@ -7,7 +7,7 @@ import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useView } from '../../view'
-import { date, hhmm, hhmmss } from '../../when'
+import { date, dated, hhmm, hhmmss } from '../../when'
 import { useMissing } from './use-missing'
 import { word } from '../../words/word'
 import { Said } from '../../words/said'
@@ -65,7 +65,7 @@ const judged = (facts: JointFacts, life: LifeState): string => {
 }
 const who = (life: LifeState): string => [...new Set(life.done.map((d) => job.nameOf(d.by)))].join(', ')
 function fate(row: LifeRow): string {
-  if (row.out) return word('hand-over-cut-out', { at: hhmm(row.life.cutOutAtS ?? 0, zone.value) })
+  if (row.out) return word('hand-over-cut-out', { at: dated(row.life.cutOutAtS ?? 0, zone.value) })
   const verdict = row.facts.inspection?.verdict
   if (verdict === 'pass') return word('ui-judged-good')
   return verdict === 'fail' ? word('hand-over-failed') : word('hand-over-open')
@@ -197,7 +197,7 @@ async function sign(): Promise<void> {
     <section id="sign" class="sign">
       <h2>{{ word('hand-over-signatures') }}</h2>
       <p v-for="s in job.state.signed" :key="`${s.refId}${s.atS}`">
-        <strong>{{ job.nameOf(s.by) }}</strong>, {{ date(s.atS, zone) }} {{ hhmm(s.atS, zone) }}:
+        <strong>{{ job.nameOf(s.by) }}</strong>, {{ dated(s.atS, zone) }}:
         {{ s.statement }}
       </p>
       <button v-if="joints.length" type="button" class="button no-print" @click="signing = true">

@@ -15,7 +15,7 @@ import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
 import RowsField from '../../frame/RowsField.vue'
 import { useJob } from '../../stores/job'
-import { hhmm } from '../../when'
+import { dated } from '../../when'
 import { named, word } from '../../words/word'
 
 /** Makers' figures for the fittings of this job: loaded as CSV, whole or not at all. */
@@ -105,7 +105,7 @@ async function load(): Promise<void> {
           word('handbook-figures-loaded-by-at', {
             rows: c.rows.length,
             name: job.nameOf(c.by),
-            at: hhmm(c.atS, job.state.job.zone),
+            at: dated(c.atS, job.state.job.zone),
           })
         }}
       </p>

@@ -7,7 +7,7 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
-import { hhmm, lastAt } from '../../when'
+import { hhmm, lastAt, when } from '../../when'
 import StepReads from './reads/StepReads.vue'
 import { isNumber } from './use-writes'
 import { word } from '../../words/word'
@@ -70,7 +70,7 @@ function faultOf(fromS: number | null, toS: number | null): string {
   for (const { id, tag, lifeNo } of props.candidates.filter((f) => chosen.value.includes(f.id))) {
     const endedS = lifeBeforeEndedS(job.state, id, lifeNo)
     if (endedS !== null && fromS < endedS)
-      return word('make-was-still-in-then', { tag, at: hhmm(endedS, zone.value) })
+      return word('make-was-still-in-then', { tag, at: when(endedS, clock.nowS, zone.value) })
   }
   if (!basis.value) return word('make-say-whether-it-was')
   const unread = reads.value.find(

@@ -3,7 +3,7 @@ import { type ComputedRef, computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
-import { hhmm, hhmmss, when } from '../../when'
+import { hhmmss, when } from '../../when'
 import { capital, word } from '../../words/word'
 import type { usePhase } from './use-phase'
 
@@ -67,12 +67,12 @@ function useSaid({ open, left }: ReturnType<typeof usePhase>) {
         ? word('make-from-by-this-rule', { bar, when: when(mine.readyAtS, clock.nowS, zone.value) })
         : word('make-may-take-by-this', { bar })
     },
-    since: (clock: Clock): string =>
+    since: (from: Clock): string =>
       word('make-since-2', {
-        at: hhmm(clock.fromS, zone.value),
-        why: clock.untilS.value === null ? job.t(clock.untilS.why) : '',
+        at: when(from.fromS, clock.nowS, zone.value),
+        why: from.untilS.value === null ? job.t(from.untilS.why) : '',
       }),
-    homeAt: (c: Clock): string => word('make-home-at', { at: hhmm(c.fromS, zone.value) }),
+    homeAt: (c: Clock): string => word('make-home-at', { at: when(c.fromS, clock.nowS, zone.value) }),
   }
 }
 

@@ -66,7 +66,7 @@ const planned = computed(() => {
       .slice(0, 3)
       .join(', '),
     count: open.length,
-    homeAt: hhmm(lastHome, zone.value),
+    homeAt: at(lastHome),
   })
 })
 const held = computed(() => {
@@ -80,7 +80,7 @@ const held = computed(() => {
   const passed = under?.passed
     ? word('wait-one-reading-of-at', {
         passed: under.passed.value,
-        at: hhmm(under.passed.atS, zone.value),
+        at: at(under.passed.atS),
       })
     : ''
   const damp = under?.dampFromS == null ? '' : word('wait-damp-air-since-its', { at: at(under.dampFromS) })
@@ -100,7 +100,7 @@ const moved = computed(() => {
     from: at(moved.fromAtS),
     to: at(moved.toAtS),
     temperatureC: moved.temperatureC,
-    when: hhmm(moved.atS, zone.value),
+    when: at(moved.atS),
   })
 })
 const readings = computed(() => {

@@ -3,7 +3,7 @@ import type { JointInSection } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { glyphBody } from '../../tapes/glyph-shapes'
-import { hhmm, whenShort } from '../../when'
+import { whenShort } from '../../when'
 import { COLUMN, RIGHT, ROW, SLOT } from './lane-sizes'
 import type { Lane } from './lane'
 import { word } from '../../words/word'
@@ -36,7 +36,8 @@ const ready = computed(() => {
 })
 const move = computed(() => {
   if (!props.lane) return ''
-  if (props.lane.planned) return word('wait-plan-at', { at: hhmm(props.lane.homeS, zone.value) })
+  if (props.lane.planned)
+    return word('wait-plan-at', { at: whenShort(props.lane.homeS, props.nowS, zone.value) })
   return props.lane.setS === null ? word('ui-no-figure') : whenShort(props.lane.setS, props.nowS, zone.value)
 })
 </script>

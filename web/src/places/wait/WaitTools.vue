@@ -6,7 +6,7 @@ import { api } from '../../api'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
-import { date, hhmm, weekday } from '../../when'
+import { dated, hhmm, weekday } from '../../when'
 import { word } from '../../words/word'
 
 /** Its fields come when somebody asks backward: the page does not wait for them. */
@@ -52,7 +52,7 @@ async function tags(): Promise<void> {
           bar: fmt.pressure(answer.section.testBar, job.reader),
           at: joint.readyAtS === null ? null : atOn(joint.readyAtS),
         },
-        made: `${date(joint.facts.homeAtS ?? 0, zone.value)} ${hhmm(joint.facts.homeAtS ?? 0, zone.value)}`,
+        made: dated(joint.facts.homeAtS ?? 0, zone.value),
       })),
       sheetOf(job.reader),
     )
