@@ -1,5 +1,6 @@
-import { expect } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { bothWays } from './both-ways'
+import { fromNothing } from './empty-help'
 import { noViolations, write } from './help'
 import { hit } from './lists-help'
 import { PVC, jobOf, step } from './make-help'
@@ -104,3 +105,31 @@ bothWays(
     await expect(page).toHaveURL(new RegExp(`${hot.job}/make/${hot.joints[0]}`))
   },
 )
+
+/** A window's last seconds begin within a breath of the page being there, s. */
+const SOON_S = 12
+for (const theme of ['light', 'dark'] as const)
+  test(`the last seconds of a window can be read, ${theme}`, async ({ browser }) => {
+    test.slow()
+    await fromNothing(
+      browser,
+      async (page) => {
+        await page.request.post('/api/session', { data: { login: 'wren', password: 'tide-and-pipe' } })
+        const job = await jobOf(page, { ...PVC, school: 'metric', name: 'Filter hall', tag: 'F' })
+        const cemented = (at: number, agoS: number) =>
+          write(page, job.job, [
+            step(job.joints[at] as string, 'fit', agoS + 60),
+            step(job.joints[at] as string, 'cement', agoS),
+          ])
+        await cemented(0, 1)
+        await page.goto('/jobs')
+        const digits = await page.locator('.clocks .digits').first().textContent()
+        const [minutes, seconds] = (digits ?? '').split(':').map(Number)
+        await cemented(1, (minutes as number) * 60 + (seconds as number) - SOON_S)
+        await page.goto('/jobs')
+        await expect(page.locator('.clock.last')).toBeVisible()
+        await noViolations(page, '.clocks')
+      },
+      { colorScheme: theme },
+    )
+  })

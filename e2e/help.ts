@@ -90,10 +90,10 @@ export const readings = (placeId: string, hours: number, wallC: number) =>
       data: { placeId, what, basis: 'measured', atS: Date.now() / 1000 - (hours - i) * 3600, value },
     })),
   )
-export async function noViolations(page: Page): Promise<void> {
-  const found = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
-    .analyze()
+/** @param part a selector: only what stands there. */
+export async function noViolations(page: Page, part?: string): Promise<void> {
+  const axe = new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
+  const found = await (part ? axe.include(part) : axe).analyze()
   expect(
     found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(' | ')}`),
   ).toEqual([])

@@ -48,13 +48,17 @@ test('signed out in the middle of the work: it goes on here; nobody else sends i
   await expect(page.getByText('1 entry on this device was written by somebody else')).toBeVisible()
   await page.getByRole('button', { name: 'Sign out' }).click()
 
-  // The first signs in again, and it goes out as theirs.
+  // The first signs in again; while it cannot be sent that is said, and asked before signing out.
+  const sending = `**/api/jobs/${job}/events`
+  await page.route(sending, (route) => route.abort())
   await enter('wren')
   await expect(page.getByText('1 entry of yours on this device is not sent yet')).toBeVisible()
   await page.getByRole('button', { name: 'Sign out' }).click()
   await expect(page.getByRole('alert')).toContainText('1 entry of yours is not sent.')
   await page.getByRole('button', { name: 'Stay signed in' }).click()
-  await page.goto(`/job/${job}/make/${joints[0]}`)
+  // As soon as it can be, it goes out as theirs, from the list of jobs too.
+  await page.unroute(sending)
+  await expect(page.getByText('is not sent yet')).toHaveCount(0)
   await expect.poll(fits).toEqual([expect.stringContaining('Teal'), expect.stringContaining('Wren')])
 })
 

@@ -108,6 +108,13 @@ const ticks = computed(() => {
   color: var(--soft);
   font-size: 15px;
 }
+/* In its last seconds a tape is printed the other way round, all of it. */
+.last .of {
+  color: inherit;
+}
+.last :is(.pulled, .hook) {
+  stroke: currentColor;
+}
 .way {
   margin-top: 3px;
   font-size: 15px;

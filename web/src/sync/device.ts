@@ -120,6 +120,10 @@ export async function waitingHere(personId: string): Promise<{ mine: number; oth
   const mine = every.filter(by(personId)).length
   return { mine, others: every.length - mine }
 }
+/** Jobs in which something of this person waits here to be sent. */
+export async function jobsWaiting(personId: string): Promise<string[]> {
+  return [...new Set((await all()).filter(by(personId)).map(({ jobId }) => jobId))]
+}
 function dropLoose(ids: ReadonlySet<string>): void {
   for (let i = loose.length - 1; i >= 0; i--) if (ids.has((loose[i] as Kept).id)) loose.splice(i, 1)
   unkept.value = loose.length

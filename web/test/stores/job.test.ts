@@ -3,6 +3,8 @@ import { device, newPage, server, settled } from './browser'
 const { useJob } = await import('../../src/stores/job')
 const { useSession } = await import('../../src/stores/session')
 const { waiting } = await import('../../src/sync/device')
+const { catchUp } = await import('../../src/sync/catch-up')
+const { usePorts } = await import('../../src/sync/ports')
 
 const WREN = { personId: 'wren', name: 'Wren', orgId: 'o' }
 /** What a page sends with what waits: whole entries, and whose they are. */
@@ -187,5 +189,48 @@ describe('a job that is open', () => {
     expect(job.acts.length).toBe(1)
     await job.open('j1')
     expect([job.acts.length, job.lastAct]).toEqual([0, null])
+  })
+})
+
+describe('jobs that were left with something to send', () => {
+  /** What was written in two jobs while there was no signal; both were left then. */
+  async function left() {
+    const world = logs()
+    const job = await page()
+    for (const id of ['j1', 'j2']) {
+      world.state.signal = true
+      await job.open(id)
+      world.state.signal = false
+      await job.write([put(`Loft of ${id}`)])
+      await settled()
+      job.close()
+    }
+    world.state.signal = true
+    const before = [world.log('j1').length, world.log('j2').length]
+    const grown = () => [world.log('j1').length, world.log('j2').length].map((n, i) => n - (before[i] ?? 0))
+    return { ...world, grown }
+  }
+  it('it goes out without any of them being opened; a job that is open sends by itself', async () => {
+    const { grown } = await left()
+    expect(await catchUp(usePorts(), 'wren', 'j2')).toBe(1)
+    expect(grown()).toEqual([1, 0])
+    expect(await catchUp(usePorts(), 'teal', null)).toBe(0)
+    expect(await catchUp(usePorts(), 'wren', null)).toBe(1)
+    expect(grown()).toEqual([1, 1])
+    expect([await waiting('j1', 'wren'), await waiting('j2', 'wren')]).toEqual([[], []])
+  })
+  it('without signal it stays; what is refused lies in the tray of its job', async () => {
+    const { grown, state } = await left()
+    state.signal = false
+    expect(await catchUp(usePorts(), 'wren', null)).toBe(0)
+    expect((await waiting('j1', 'wren')).length).toBe(1)
+    state.signal = true
+    state.refuse = 'This job is closed to you.'
+    await catchUp(usePorts(), 'wren', null)
+    expect([grown(), await waiting('j1', 'wren')]).toEqual([[0, 0], []])
+    const job = await page()
+    await job.open('j1')
+    expect(job.returned.map(({ why }) => why)).toEqual(['This job is closed to you.'])
+    job.dropReturned(job.returned[0]?.id ?? '')
   })
 })

@@ -4,8 +4,11 @@ import { NoSignal, api } from '../../api'
 import { keepJson, readJson } from '../../stored'
 import { useClock } from '../../stores/clock'
 import { useSession } from '../../stores/session'
-import * as kept from '../../sync/kept-log'
+import { useJob } from '../../stores/job'
+import { catchUp } from '../../sync/catch-up'
 import { waitingHere } from '../../sync/device'
+import * as kept from '../../sync/kept-log'
+import { usePorts } from '../../sync/ports'
 
 export interface JobRow {
   jobId: string
@@ -54,10 +57,31 @@ export function useGlance() {
   let again: ReturnType<typeof setTimeout> | undefined
   let left = false
   let wait = AGAIN_MS.stale
+  const ports = usePorts()
+  const job = useJob()
+  let sending = false
+  /** What was left in a job before it was sent goes out from here: nobody has to open that job again for it. */
+  async function sendWaiting(): Promise<void> {
+    if (sending) return
+    sending = true
+    const gone = await catchUp(ports, me(), job.jobId).finally(() => (sending = false))
+    unsent.value = await waitingHere(me())
+    // What is seen was read before that came.
+    if (gone && !left) await load()
+    else askAgain()
+  }
+  function askAgain(): void {
+    if (left) return
+    const coming = !offline.value && (unsent.value.mine > 0 || jobs.value?.some(({ stale }) => stale))
+    // Two that were under way together leave one timer.
+    clearTimeout(again)
+    again = setTimeout(() => void load(), coming ? wait : AGAIN_MS.quiet)
+    wait = coming ? Math.min(wait * SLOWER, AGAIN_MS.quiet) : AGAIN_MS.stale
+  }
 
   async function load(): Promise<void> {
     clearTimeout(again)
-    void waitingHere(me()).then((found) => (unsent.value = found))
+    void sendWaiting()
     const sentAt = Date.now()
     try {
       const said = await api<{ jobs: JobRow[]; serverNowS: number }>('GET', '/glance')
@@ -73,12 +97,7 @@ export function useGlance() {
       // What was seen a moment ago is worth more than bare names.
       jobs.value ??= (await kept.list(me())).map((job) => ({ ...job, glance: null, stale: false }))
     }
-    if (left) return
-    const coming = !offline.value && jobs.value?.some(({ stale }) => stale)
-    // Two that were under way together leave one timer.
-    clearTimeout(again)
-    again = setTimeout(() => void load(), coming ? wait : AGAIN_MS.quiet)
-    wait = coming ? Math.min(wait * SLOWER, AGAIN_MS.quiet) : AGAIN_MS.stale
+    askAgain()
   }
   const onSeen = (): void => void (document.visibilityState === 'visible' && load())
   onMounted(() => {
