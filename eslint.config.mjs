@@ -19,7 +19,7 @@ const layers = [
   ['parts'],
   ['joint'],
   ['line'],
-  ['cut'],
+  ['cut', 'store'],
   ['prove/verdict'],
   ['prove/test-plan'],
   ['prove/test-run'],

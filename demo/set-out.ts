@@ -35,20 +35,6 @@ export function tellPlaces(story: Story): void {
   }
 }
 
-/** A tin of cement that is near its end, with the day it was filled in its code. */
-export function tellTin(story: Story): void {
-  const filled = new Date((story.nowS - 706 * 86400) * 1000)
-  const year = filled.getUTCFullYear()
-  const ordinal = Math.floor((filled.getTime() - Date.UTC(year, 0, 1)) / 86400_000) + 1
-  const expires = new Date(Date.UTC(year + 2, filled.getUTCMonth(), Math.min(28, filled.getUTCDate())))
-  story.tell('Rook', story.begin + MIN_S, 'tin-set', {
-    tinId: story.tinId,
-    plastic: 'pvc-u',
-    code: `${String(year % 100)}${String(ordinal).padStart(3, '0')}B7`,
-    expiresOn: expires.toISOString().slice(0, 10),
-  })
-}
-
 function tellLine(story: Story, { tag, name, entries, joined }: (typeof LINES)[number], atS: number): void {
   const lineId = idOf(`line ${tag}`)
   const { method, material } = joined ?? { method: 'solvent-cement', material: 'pvc-u' }

@@ -1,5 +1,6 @@
 import { idOf } from './ids.js'
-import { tellLines, tellPlaces, tellSection, tellTin } from './set-out.js'
+import { tellLines, tellPlaces, tellSection } from './set-out.js'
+import { tellStore } from './store.js'
 import { MIN_S, Story, type Told } from './story.js'
 import { tellFeed, tellLoop } from './work.js'
 
@@ -32,7 +33,7 @@ function tellToday(story: Story, sectionId: string): void {
 export function tellStory(nowS: number): Told[] {
   const story = new Story(nowS)
   tellPlaces(story)
-  tellTin(story)
+  tellStore(story)
   tellLines(story)
   const feed = tellSection(story, 'Q1', { tag: 'Q1-A', valve: 'V-1', union: 'union at the filter' })
   const loop = tellSection(story, 'Q2', { tag: 'Q2-A', valve: 'V-3', union: 'union at pump 2' })

@@ -126,6 +126,7 @@ async function makeJobOfAll(page: Page, school: 'metric' | 'inch'): Promise<JobO
       data: { sectionId, partId: randomUUID(), name: 'union', kind: 'union', ratingBar: 13.7895, atM: 3.2 },
     },
     ...readings(placeId, 5, 15.4),
+    ...stored(school),
     {
       kind: 'permit-set',
       data: {
@@ -145,4 +146,32 @@ const primed = (jointId: string) => {
   const [fit] = steps
   if (!fit) throw new Error('no steps')
   return [fit, { ...fit, agoS: fit.agoS - 10, data: { ...fit.data, step: 'prime' } }, ...steps.slice(1)]
+}
+
+/** Things of the store: a tin by volume, wire by length, a jaw, a gauge past its day. */
+const stored = (school: 'inch' | 'metric') => {
+  const size = school === 'inch' ? 'NPS 1' : 'd22'
+  const lot = { lotId: randomUUID(), expiresOn: '2099-01-31' }
+  return [
+    {
+      kind: 'lot-set',
+      data: { ...lot, kind: 'cement', name: 'T-1', matches: { plastic: 'pvc' }, amount: 0.95, unit: 'l' },
+    },
+    {
+      kind: 'lot-set',
+      data: {
+        lotId: randomUUID(),
+        kind: 'solder-wire',
+        name: 'W-1',
+        matches: { lead: 'free' },
+        amount: 7500,
+        unit: 'mm',
+      },
+    },
+    { kind: 'tool-set', data: { toolId: randomUUID(), kind: 'jaw', name: 'J-1', matches: { size } } },
+    {
+      kind: 'tool-set',
+      data: { toolId: randomUUID(), kind: 'gauge', name: 'G-1', matches: {}, dueOn: '2026-01-31' },
+    },
+  ]
 }

@@ -87,7 +87,7 @@ async function make(walk: Walk): Promise<void> {
     await look('make, with its sources')
     if (await page.getByRole('dialog').count()) await page.keyboard.press('Escape')
   }
-  await sheet(walk, 'A tool…', 'make, tool sheet')
+  await sheet(walk, 'Put one in…', 'make, putting one in')
 }
 async function waitAndShift(walk: Walk): Promise<void> {
   await open(walk, 'wait')
@@ -120,6 +120,15 @@ async function handbook(walk: Walk): Promise<void> {
   await open(walk, 'handbook?page=tube', 'handbook, tube work')
 }
 
+async function store(walk: Walk): Promise<void> {
+  const { page, look } = walk
+  await open(walk, 'store')
+  await sheet(walk, 'Put in…', 'store, putting in')
+  await page.locator('a.row').first().click()
+  await expect(page.locator('.panel')).toBeVisible()
+  await look('store, one thing')
+}
+
 /** Every place with its tabs and its sheets, each to be gone through by itself. */
 export const EVERYWHERE: readonly (readonly [name: string, go: (walk: Walk) => Promise<void>])[] = [
   ['Make', make],
@@ -130,6 +139,7 @@ export const EVERYWHERE: readonly (readonly [name: string, go: (walk: Walk) => P
   ['Site', site],
   ['Prove', prove],
   ['Hand over', (walk) => open(walk, 'hand-over')],
+  ['Store', store],
   ['Handbook', handbook],
   ['Settings', (walk) => openAt(walk, '/settings', 'settings')],
   ['Jobs', (walk) => openAt(walk, '/', 'jobs')],

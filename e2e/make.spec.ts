@@ -103,8 +103,8 @@ test('a press tool that reports writes its own step; what is assembled and not p
   await signIn(page)
   const { job, joints } = await jobOf(page, COPPER)
   await page.goto(`/job/${job}/make/${joints[0]}`)
-  await page.getByRole('button', { name: 'A tool…' }).click()
-  await page.getByLabel('Name or number on it').fill('PT-2')
+  await page.getByRole('button', { name: 'Put one in…' }).click()
+  await page.getByLabel('Code, name or number on it').fill('PT-2')
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('PT-2 has not been tried today')).toBeVisible()
   await page.getByRole('button', { name: 'Try it, report it' }).click()
@@ -134,6 +134,7 @@ test('a press tool that reports writes its own step; what is assembled and not p
   // Found out later: every joint made with it is to be looked at again.
   await page.goto(`/job/${job}/make/${joints[1]}`)
   await page.getByRole('button', { name: 'Try it, report it' }).click()
+  await page.getByRole('button', { name: 'Found to be wrong' }).click()
   await page.getByLabel('What is wrong').fill('jaw of another profile')
   await page.getByLabel('Since').fill('00:00')
   await expect(page.getByText('Made with it since then: M-01.')).toBeVisible()

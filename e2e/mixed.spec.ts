@@ -144,7 +144,7 @@ test('hot water in inches: soldered, pressed, flanged at a pump, threaded to a d
       ['Working pressure', '60'],
       ['Test pressure', '90 psi'],
       ['Fall allowed over the hold', '3'],
-      ['Hold, minutes', '0.2'],
+      ['Hold, minutes', '0.6'],
     ] as const)
       await page.getByLabel(label).fill(says)
     await page.getByRole('button', { name: 'Paint it' }).click()

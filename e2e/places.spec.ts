@@ -12,6 +12,7 @@ const PLACES = [
   'wait',
   'prove',
   'hand-over',
+  'store',
   'handbook',
 ] as const
 

@@ -162,7 +162,7 @@ export const ends = (page: Page, verdict: string) =>
 /** Reads by hand, as often as the hand is quick, until the hold is over and the test would end as held. */
 export async function readUntilHeld(page: Page, read: () => Promise<void>): Promise<void> {
   const held = page.getByRole('button', { name: /End the test: held/ })
-  const lastMs = Date.now() + 60_000
+  const lastMs = Date.now() + 150_000
   while (Date.now() < lastMs && !(await held.isVisible())) await read()
   await expect(held).toBeVisible()
 }

@@ -59,6 +59,8 @@ export async function type(page: Page, ...texts: string[]): Promise<void> {
     await entry.press('Enter')
     await expect(entry).toHaveValue('')
   }
+  // The field is free before what was typed is kept: whoever leaves the page waits for that.
+  await expect(entry).toHaveAttribute('aria-busy', 'false')
 }
 export const parts = (page: Page) => page.locator('.grid-space .part .name')
 export const typedParts = (page: Page) => page.locator('.grid-space .part .cell:nth-child(2)')

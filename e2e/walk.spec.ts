@@ -36,7 +36,7 @@ test('one line from a bare job to a signed hand-over', async ({ page }) => {
   await page.getByRole('button', { name: 'Paint a section' }).click()
   await page.getByLabel('Working pressure').fill('6')
   await page.getByLabel('Test pressure').fill('9')
-  await page.getByLabel('Hold, minutes').fill('0.2')
+  await page.getByLabel('Hold, minutes').fill('0.6')
   await page.getByLabel('Fall allowed').fill('abc')
   await page.getByRole('button', { name: 'Paint it' }).click()
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('can\u2019t be read as a figure')

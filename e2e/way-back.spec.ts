@@ -80,24 +80,26 @@ test('a tin is written down in Make; past its date it stops the work, and anothe
   const { job, joints } = await jobOf(page, PVC)
   await page.goto(`/job/${job}/make/${joints[0]}`)
   const sheet = page.getByRole('dialog')
-  await page.getByRole('button', { name: 'A tin…' }).click()
+  await page.getByRole('button', { name: 'Put one in…' }).click()
   await sheet.getByRole('button', { name: 'Keep it, in hand' }).click()
-  await expect(sheet.getByRole('alert')).toContainText('Write the code that stands on the tin.')
-  await sheet.getByLabel('Code on the tin').fill('20100X')
+  await expect(sheet.getByRole('alert').first()).toContainText(
+    'Write the code, name or number that stands on it',
+  )
+  await sheet.getByLabel('Code, name or number on it').fill('20100X')
   await expect(sheet.getByRole('status')).toContainText(
-    'Filled 2020-04-09, good to 2022-04-09: past its date',
+    'Filled 2020-04-09, good to 2022-04-09: 24 months (common practice). It is past its date.',
   )
   await noViolations(page)
   await sheet.getByRole('button', { name: 'Keep it, in hand' }).click()
   await expect(page.getByText('This tin is past its date. Fetch another.')).toBeVisible()
-  await page.getByRole('button', { name: 'A tin…' }).click()
-  await sheet.getByLabel('Code on the tin').fill('Lot 7')
+  await page.getByRole('button', { name: 'Put one in…' }).click()
+  await sheet.getByLabel('Code, name or number on it').fill('Lot 7')
   await sheet.getByLabel('Good until').fill('2099-01-31')
   await sheet.getByRole('button', { name: 'Keep it, in hand' }).click()
   await expect(page.getByText('This tin is past its date. Fetch another.')).toBeHidden()
   await expect
     .poll(async () =>
-      (await eventsOf(page, job)).filter((e) => e.kind === 'tin-set').map((e) => e.data.expiresOn),
+      (await eventsOf(page, job)).filter((e) => e.kind === 'lot-set').map((e) => e.data.expiresOn),
     )
     .toEqual(['2022-04-09', '2099-01-31'])
 })

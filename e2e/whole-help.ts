@@ -222,7 +222,8 @@ export async function wholeJob(page: Page, o: Whole): Promise<void> {
   for (const w of o.ways) for (let n = 1; n <= w.joints; n++) await makeJoint(page, job, w, n)
 
   // One section is tested by hand and holds; the clamps by a logger, and are lost.
-  await paint(page, o, o.held, '0.2')
+  // Long enough that a quarter of it passes between no two readings, also where the machine does much else.
+  await paint(page, o, o.held, '0.6')
   await hit(page.getByRole('link', { name: 'Prove' }).first())
   await expect(h1(page)).toContainText(`${o.held}-A`)
   await beginTest(page, o)

@@ -63,7 +63,7 @@ describe('a job begun like another one', () => {
     log.put('tool-set', { toolId: uuid(700), kind: 'press-tool', name: 'PT-1', matches: {} })
     const copy = copyOf(log.events)
     expect(setOut(copy)).toEqual(setOut(log.events))
-    const { job, joints, tools, readings } = foldJob(copy)
+    const { job, joints, store, readings } = foldJob(copy)
     expect(job).toEqual({
       name: 'Once more',
       zone: 'Europe/Vienna',
@@ -71,7 +71,7 @@ describe('a job begun like another one', () => {
       table: 'current',
       checkOffsetMm: 60,
     })
-    expect([[...joints.values()].flatMap(({ lives }) => lives), tools.size, readings.size]).toEqual([
+    expect([[...joints.values()].flatMap(({ lives }) => lives), store.size, readings.size]).toEqual([
       [],
       0,
       0,

@@ -143,7 +143,7 @@ describe('a job at a glance', () => {
 })
 
 describe('what has a name in a job', () => {
-  it('is every line, part, joint, section, tin and tool, once', () => {
+  it('is every line, part, joint, section and thing of the store, once', () => {
     const log = lineJob(2)
     log.put('tin-set', { tinId: uuid(600), plastic: 'pvc-u', code: 'T-7', expiresOn: '2027-01-01' })
     log.put('tool-set', { toolId: uuid(700), kind: 'press-tool', name: 'PT-1', matches: {} })
@@ -155,7 +155,7 @@ describe('what has a name in a job', () => {
       ['P0', 'P1'],
       ['F01', 'F2', 'F3'],
     ])
-    expect([by('section'), by('tin'), by('tool')]).toEqual([['Q-A'], ['T-7'], ['PT-1']])
+    expect([by('section'), by('thing')]).toEqual([['Q-A'], ['T-7', 'PT-1']])
     expect(new Set(named.map(({ kind, ref }) => `${kind} ${ref}`)).size).toBe(named.length)
   })
 })

@@ -108,7 +108,7 @@ for (const method of [...allMethods().filter((m) => m.id !== 'toy-clip'), toyMet
             method.insertion(spec, c),
             method.movableFromS(spec, l, c),
             method.figures(spec, c),
-            method.consumables(spec, c),
+            method.consumables(spec),
           ]
           expect(JSON.parse(JSON.stringify(all))).toEqual(all)
         }

@@ -95,7 +95,7 @@ describe('tools', () => {
   it('right indicator, wrong jaw profile: the jaw does not fit, before and after', () => {
     const log = pressJob(1, { profile: 'M' })
     const f = factsOf(log, 1, T0)
-    const needs = f.method?.consumables(f.spec, f.ctx) ?? []
+    const needs = f.method?.consumables(f.spec) ?? []
     const wrong = toolWrong(foldJob(log.events), [TOOL, JAW], needs, T0)
     expect(wrong.find((x) => x.code === 'tool-does-not-fit')).toMatchObject({
       level: 'stop',

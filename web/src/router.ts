@@ -16,7 +16,10 @@ export const PLACES = [
 ] as const
 
 /** Places on the side: three loose tools below the rule. Those that are not built yet do not appear. */
-export const SIDE_PLACES = [{ name: 'handbook', key: 'h', says: 'app-handbook' }] as const
+export const SIDE_PLACES = [
+  { name: 'store', key: 's', says: 'app-store' },
+  { name: 'handbook', key: 'h', says: 'app-handbook' },
+] as const
 
 /** The place that an address belongs to: a place may have more than one page. */
 export const placeOf = (to: { name?: unknown; meta: Record<string, unknown> }): unknown =>
@@ -89,6 +92,7 @@ export const router = createRouter({
           meta: { place: 'wait' },
         },
         { path: 'prove/:sectionId?', name: 'prove', component: () => import('./places/prove/Prove.vue') },
+        { path: 'store/:itemId?', name: 'store', component: () => import('./places/store/Store.vue') },
         { path: 'about', name: 'about', component: () => import('./places/about/About.vue') },
         { path: 'handbook', name: 'handbook', component: () => import('./places/handbook/Handbook.vue') },
         { path: 'hand-over', name: 'hand-over', component: () => import('./places/hand-over/HandOver.vue') },

@@ -1,4 +1,4 @@
-import type { Language } from '@jugalis/core'
+import { type Language, epochInZone } from '@jugalis/core'
 import { ref } from 'vue'
 import { languageNow, word } from './words/word'
 
@@ -41,6 +41,10 @@ export const date = (atS: number, zone: string): string =>
 
 /** With its day, whatever day it is looked at: for what stays. `Fri 4 Dec 08:10`. */
 export const dated = (atS: number, zone: string): string => `${date(atS, zone)} ${hhmm(atS, zone)}`
+
+/** A calendar day that is kept as one, `2026-12-04`: `4 Dec 2026`. */
+export const dayText = (on: string): string =>
+  format('UTC', { day: 'numeric', month: 'short', year: 'numeric' }).format(Date.parse(`${on}T00:00:00Z`))
 
 /** For papers, which are read years later and elsewhere: `Fri 4 Dec 2026, 08:10 GMT+1`. */
 export const onPaper = (atS: number, zone: string): string =>
@@ -86,4 +90,16 @@ export function lastAt(text: string, nowS: number, zone: string, daysBack = 0): 
   // Where the clocks were changed in between, the first guess is an hour off.
   const wanted = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
   return [atS, atS + 3600, atS - 3600].find((t) => t <= nowS && hhmm24(t, zone) === wanted) ?? atS
+}
+
+/**
+ * An instant that was, as somebody says it: `14:05` is the last time it was that, `2026-11-27 14:05` that day, the day
+ * alone its begin or, where the end of something is said, its end. Null if it is none.
+ */
+export function saidAt(text: string, nowS: number, zone: string, ends = false): number | null {
+  const [, day, time] = /^(\d{4}-\d{2}-\d{2})(?:[ T]+(\S+))?$/.exec(text.trim()) ?? []
+  if (day === undefined) return lastAt(text, nowS, zone)
+  if (time !== undefined) return epochInZone(day, time, zone)
+  const beganS = epochInZone(day, '00:00', zone)
+  return beganS === null || !ends ? beganS : Math.min(nowS, beganS + 86_400)
 }

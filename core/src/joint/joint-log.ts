@@ -125,7 +125,7 @@ export function jointLog(state: JobState, nameOf: (personId: string) => string, 
         [...new Set(life.done.map((d) => nameOf(d.by)))].join(', '),
         readings.join('; '),
         found.map((f) => say(f, reader)).join(' '),
-        [...tools].map((id) => state.tools.get(id)?.name ?? '').join(', '),
+        [...tools].map((id) => state.store.get(id)?.name ?? '').join(', '),
         outcome(facts, life),
         life.cutOutAtS === undefined ? '' : stamp(life.cutOutAtS, zone),
       ])

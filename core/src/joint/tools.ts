@@ -2,7 +2,8 @@ import { greatest } from '../units/extent.js'
 import type { Finding, Inspection, Life, Need, Step } from '../methods/method.js'
 import { finding } from '../sources/source.js'
 import { dayOf } from '../units/zone.js'
-import type { JobState, Tool } from '../log/state.js'
+import type { JobState, StoreItem } from '../log/state.js'
+import { type Stood, standingOf, stillWrong } from './standing.js'
 import { once } from '../units/memo.js'
 
 /** Tools that are tried each day before they are used, and how. Source: `cp-shift-proof`. */
@@ -10,9 +11,12 @@ const PROVED_DAILY: ReadonlySet<string> = new Set(['press-tool', 'fusion-tool'])
 /** A cycle and the tap that tells of it lie no further apart. */
 const CYCLE_NEAR_S = 300
 
-/** Where a tool does not fit what the joint needs: keys on which both speak and differ. */
+/** What a method itself asks of what is in hand, from the joint's own rules: said there, not twice. */
+const JUDGED_BY_METHOD = 'plastic'
+
+/** Where a thing does not fit what the joint needs: keys on which both speak and differ. */
 export function mismatches(
-  tool: Tool,
+  tool: StoreItem,
   needs: readonly Need[],
 ): { key: string; has: string; wants: string }[] {
   return needs
@@ -20,14 +24,44 @@ export function mismatches(
     .flatMap((need) =>
       Object.entries(need.matches).flatMap(([key, wants]) => {
         const has = tool.matches[key]
-        return has !== undefined && has !== wants ? [{ key, has, wants }] : []
+        return key !== JUDGED_BY_METHOD && has !== undefined && has !== wants ? [{ key, has, wants }] : []
       }),
     )
 }
+/** What the state of a thing says against taking it: thrown away, found wrong, said to be empty. */
+function stateFindings(state: JobState, item: StoreItem, { standing }: Stood): Finding[] {
+  const own = { tool: item.name }
+  if (standing === 'condemned') return [finding('stop', 'item-condemned', 'given', own)]
+  if (standing === 'empty') return [finding('warn', 'item-empty', 'given', own)]
+  const says = stillWrong(item, state.job.zone)
+  return says === null ? [] : [finding('stop', 'item-found-wrong', 'given', { ...own, says })]
+}
+/** Past its last day: by its date, by when it was opened, by its next service. */
+function dateFindings(item: StoreItem, needs: readonly Need[], stood: Stood, day: string): Finding[] {
+  const { untilOn, by, openedOn } = stood
+  if (untilOn === null || untilOn >= day) return []
+  const own = { tool: item.name, on: untilOn }
+  if (by === 'opened')
+    return [finding('stop', 'item-open-too-long', 'given', { ...own, on: openedOn ?? '', untilOn })]
+  // The method itself speaks of a tin's date, by its own rules.
+  if (needs.some((n) => n.item === item.kind && JUDGED_BY_METHOD in n.matches)) return []
+  return [finding('stop', by === 'expires' ? 'lot-out-of-date' : 'tool-out-of-date', 'given', own)]
+}
+/** How it was tried: not good, until it is tried again and good; or not today where its kind is tried every day. */
+function proofFindings(state: JobState, tool: StoreItem, day: string): Finding[] {
+  const last = tool.proofs.at(-1)
+  if (last && !last.good)
+    return [finding('stop', 'tool-proof-bad', 'cp-shift-proof', { tool: tool.name, how: last.how })]
+  const today = last && dayOf(last.atS, state.job.zone) === day
+  return !today && PROVED_DAILY.has(tool.kind)
+    ? [finding('warn', 'tool-not-proved', 'cp-shift-proof', { tool: tool.name })]
+    : []
+}
 
 /**
- * What speaks against taking these tools to a joint at a time: does not fit, out of date, not tried today.
- * A tool that does not fit is a stop; the rest are warnings.
+ * What speaks against taking these things of the store to a joint at a time: does not fit, past its day, open too long,
+ * found wrong, thrown away, not tried today. Most are stops; that nobody tried it, or that it was said to be empty, is
+ * a warning.
  */
 export function toolWrong(
   state: JobState,
@@ -37,24 +71,22 @@ export function toolWrong(
 ): Finding[] {
   const day = dayOf(nowS, state.job.zone)
   return toolIds.flatMap((id) => {
-    const tool = state.tools.get(id)
+    const tool = state.store.get(id)
     if (!tool) return []
-    const out: Finding[] = mismatches(tool, needs).map((x) =>
-      finding('stop', 'tool-does-not-fit', 'given', { tool: tool.name, has: x.has, wants: x.wants }),
-    )
-    if (tool.dueOn !== null && tool.dueOn < day)
-      out.push(finding('warn', 'tool-out-of-date', 'given', { tool: tool.name, on: tool.dueOn }))
-    const today = tool.proofs.filter((p) => dayOf(p.atS, state.job.zone) === day).at(-1)
-    if (today && !today.good)
-      out.push(finding('stop', 'tool-proof-bad', 'cp-shift-proof', { tool: tool.name, how: today.how }))
-    else if (!today && PROVED_DAILY.has(tool.kind))
-      out.push(finding('warn', 'tool-not-proved', 'cp-shift-proof', { tool: tool.name }))
-    return out
+    const stood = standingOf(state, tool, nowS)
+    return [
+      ...mismatches(tool, needs).map((x) =>
+        finding('stop', 'tool-does-not-fit', 'given', { tool: tool.name, has: x.has, wants: x.wants }),
+      ),
+      ...stateFindings(state, tool, stood),
+      ...dateFindings(tool, needs, stood, day),
+      ...proofFindings(state, tool, day),
+    ]
   })
 }
 
 /** Tools that report their cycles by themselves, as seen from what they have reported. */
-const reports = (tool: Tool): boolean => tool.said.some((x) => x.what === 'cycle')
+const reports = (tool: StoreItem): boolean => tool.said.some((x) => x.what === 'cycle')
 
 interface Tap {
   entry: string
@@ -62,7 +94,7 @@ interface Tap {
   toS: number
 }
 /** Finished cycles and the taps that tell of them: each cycle stands for one tap, the nearest in time. */
-function unmatched(tool: Tool, taps: readonly Tap[]): ReadonlySet<string> {
+function unmatched(tool: StoreItem, taps: readonly Tap[]): ReadonlySet<string> {
   const free = tool.said.filter((x) => x.what === 'cycle' && x.result === 'complete').map((x) => x.atS)
   const without = new Set<string>()
   const off = (tap: Tap, atS: number): number => Math.max(0, tap.fromS - atS, atS - tap.toS)
@@ -83,7 +115,7 @@ function unmatched(tool: Tool, taps: readonly Tap[]): ReadonlySet<string> {
  */
 export const entriesWithoutCycle = once((state: JobState): ReadonlySet<string> => {
   const taps = new Map<string, Tap[]>()
-  const tools = [...state.tools.values()].filter(reports)
+  const tools = [...state.store.values()].filter(reports)
   if (tools.length)
     for (const joint of state.joints.values())
       for (const life of joint.lives) {
@@ -123,12 +155,12 @@ export function recordFindings(
     if (done.readings.byTool === true && entriesWithoutCycle(state).has(`${done.eventId} ${jointId}`))
       out.push(finding('warn', 'no-cycle-logged', 'measured', {}))
     for (const id of done.tools ?? [])
-      for (const found of state.tools.get(id)?.found ?? [])
+      for (const found of state.store.get(id)?.found ?? [])
         if (done.latestS >= found.fromS && done.earliestS <= found.toS)
           // Looked at since it was found: said, and no longer in doubt.
           out.push(
             finding(lastLookS > found.atS ? 'note' : 'warn', 'made-with-wrong-tool', 'measured', {
-              tool: state.tools.get(id)?.name ?? '',
+              tool: state.store.get(id)?.name ?? '',
               says: found.says,
             }),
           )

@@ -30,6 +30,8 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'tool-found',
   'tool-said',
   'tin-set',
+  'lot-set',
+  'store-state',
   'photo-kept',
   'permit-set',
   'batch-done',

@@ -64,7 +64,9 @@ export function addStep(state: JobState, event: JobEvent, entry: StepEntry): voi
   const { step, earliestS, latestS, readings } = entry
   const done: Done = { eventId: event.id, step, earliestS, latestS, readings, by: event.actorId }
   // Put in one by one: spreading what is mostly not there would cost a large log as much as all the rest.
-  if (entry.tools.length) done.tools = entry.tools
+  // The tin is one of the things it was made with.
+  const tools = entry.tinId ? [...new Set([...entry.tools, entry.tinId])] : entry.tools
+  if (tools.length) done.tools = tools
   if (entry.skipped) done.skipped = entry.skipped
   if (entry.fromMemory) done.fromMemory = true
   ;(life.done as Done[]).push(done)

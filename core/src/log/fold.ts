@@ -3,6 +3,7 @@ import type { JobEvent } from './events.js'
 import { type Handler, flagged, instant, num, school, str, strOrNull } from './fold-help.js'
 import { LINE_HANDLERS } from './fold-lines.js'
 import { MAKE_HANDLERS } from './fold-make.js'
+import { STORE_HANDLERS } from './fold-store.js'
 import { PROVE_HANDLERS } from './fold-prove.js'
 import { cutOut, jointOf, stepDone } from './fold-steps.js'
 import { ANY_METHOD } from '../methods/charts.js'
@@ -117,6 +118,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
   'place-set': (s, _e, d) => void s.places.set(str(d.placeId), str(d.name)),
   ...LINE_HANDLERS,
   ...MAKE_HANDLERS,
+  ...STORE_HANDLERS,
   // "This box measures 39" is a chart of one row, whatever the method: pinned as any chart is.
   'socket-measured': (state, event, data) =>
     addChart(state, event, event.id, 'This box', [
@@ -150,12 +152,6 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       ...(data.basis === 'typed' ? { sure: true } : {}),
     })
   },
-  'tin-set': (state, _e, data) =>
-    void state.tins.set(str(data.tinId), {
-      plastic: str(data.plastic),
-      code: str(data.code),
-      expiresOn: str(data.expiresOn),
-    }),
   'joint-placed': (state, event, data) =>
     void jointOf(state, str(event.jointId)).placements.push({
       fromS: instant(event, data.fromS) ?? event.occurredAtS,

@@ -1,12 +1,12 @@
 import { ASKED, ASKED_FACTS, NOT_KNOWN } from '../methods/around.js'
-import { type Input, flag, list, number, object, oneOf, text } from '../schema/shape.js'
-import { anything, id, instant, may, must, tag } from './kinds-shapes.js'
+import { list, number, object, oneOf } from '../schema/shape.js'
+import { type Kind, anything, id, instant, may, must, tag } from './kinds-shapes.js'
 
-/** Events of work on several joints at once, and of what the work is done with. */
 /** What a picture of a joint may be. */
 export const PHOTO = { kinds: ['image/jpeg', 'image/png', 'image/webp'], mostBytes: 4_194_304 } as const
 
-export const MAKE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {
+/** Events of work on several joints at once, and of what is said beside it. */
+export const MAKE_KINDS: Readonly<Record<string, Kind>> = {
   // Several joints, or one, written down in one go: every step lies somewhere between the two times.
   'batch-done': {
     v: 1,
@@ -40,38 +40,6 @@ export const MAKE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fi
       must('lineId', id),
       may('jointId', id),
       must('said', object(...ASKED_FACTS.map((fact) => may(fact, oneOf(...ASKED[fact], NOT_KNOWN))))),
-    ],
-  },
-  'tool-set': {
-    v: 1,
-    joint: false,
-    fields: [
-      must('toolId', id),
-      must('kind', tag),
-      must('name', tag),
-      // What it fits: size, profile …, compared with what a joint needs.
-      must('matches', anything),
-      may('dueOn', { type: 'string', max: 10 }),
-    ],
-  },
-  'tool-proof': { v: 1, joint: false, fields: [must('toolId', id), must('good', flag), may('how', text)] },
-  'tool-found': {
-    v: 1,
-    joint: false,
-    fields: [must('toolId', id), must('fromS', instant), may('toS', instant), must('says', text)],
-  },
-  // What a tool reports by itself.
-  'tool-said': {
-    v: 1,
-    joint: false,
-    fields: [
-      must('toolId', id),
-      must('what', oneOf('cycle', 'torque', 'blanket')),
-      must('result', oneOf('complete', 'interrupted', 'reached', 'not-reached', 'on', 'off', 'fault')),
-      must('atS', instant),
-      may('value', number({ min: -100, max: 10_000 })),
-      may('jaw', tag),
-      may('profile', tag),
     ],
   },
   // A picture of a joint: the log names its bytes by their SHA-256; they are kept beside it.

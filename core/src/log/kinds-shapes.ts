@@ -1,9 +1,18 @@
 import { type Input, type Shape, may as mayBeThere, need, number } from '../schema/shape.js'
 
+/** A kind of event: its version, whether it is about one joint, and the shape of its data. */
+export interface Kind {
+  v: number
+  joint: boolean
+  fields: readonly Input[]
+}
+
 /** What the kinds of events are put together from. */
 export const id: Shape = { type: 'string', max: 64 }
 export const tag: Shape = { type: 'string', max: 40 }
 export const size: Shape = { type: 'string', max: 20 }
+/** A calendar day, YYYY-MM-DD. */
+export const day: Shape = { type: 'string', max: 10 }
 export const bar = number({ min: 0, max: 1000 })
 export const instant = number({ min: 0, max: 4e9 })
 export const anything: Shape = { type: 'object', fields: [] }

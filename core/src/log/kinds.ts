@@ -1,13 +1,15 @@
 import { CURE_TABLES } from '../methods/cure/rule.js'
-import { type Input, flag, list, number, object, oneOf, text } from '../schema/shape.js'
-import { anything, bar, id, instant, may, mm, must, size, tag } from './kinds-shapes.js'
+import { flag, list, number, object, oneOf, text } from '../schema/shape.js'
+import { type Kind, anything, bar, id, instant, may, mm, must, size, tag } from './kinds-shapes.js'
 import { LINE_KINDS } from './kinds-line.js'
 import { MAKE_KINDS } from './kinds-make.js'
 import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
+import { STORE_KINDS } from './kinds-store.js'
 
 /** Every kind of event, its version and the shape of its data. */
-export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> = {
+export const KINDS: Readonly<Record<string, Kind>> = {
   ...MAKE_KINDS,
+  ...STORE_KINDS,
   ...PROVE_KINDS,
   'job-set': {
     v: 1,
@@ -111,16 +113,6 @@ export const KINDS: Readonly<Record<string, { v: number; joint: boolean; fields:
       must('atS', instant),
       must('value', number({ min: -60, max: 150 })),
       may('supersedes', id),
-    ],
-  },
-  'tin-set': {
-    v: 1,
-    joint: false,
-    fields: [
-      must('tinId', id),
-      must('plastic', { type: 'string', max: 40 }),
-      must('code', tag),
-      must('expiresOn', { type: 'string', max: 10 }),
     ],
   },
   'joint-placed': { v: 1, joint: true, fields: [must('placeId', id), must('fromS', instant)] },

@@ -2,6 +2,7 @@ import type { Stands } from './stands.js'
 import type { Held } from './held.js'
 import type { OwnForm } from './own-form.js'
 import type { StockSet } from './stock-set.js'
+import type { StoreItem } from './store-item.js'
 import type { Reading } from '../conditions/history.js'
 import type { Life, Msg, RulesPin } from '../methods/method.js'
 import type { ChartRow } from '../methods/charts.js'
@@ -10,6 +11,7 @@ import type { School } from '../methods/joinable.js'
 import type { HoldPoint, Section, TagItem, TestRun } from './state-prove.js'
 
 export type { HoldPoint, Section, SectionPart, SectionPlan, TagItem, TestRun } from './state-prove.js'
+export type { StoreItem } from './store-item.js'
 export type { Carries, Stands } from './stands.js'
 
 export interface Job {
@@ -184,26 +186,6 @@ export interface PlaceReadings {
   wall: Reading[]
   humidity: Reading[]
 }
-/** A tool or gauge: what it fits, its dates, what it reported, and what was found wrong with it. */
-export interface Tool {
-  id: string
-  /** As what a joint needs is called: press-tool, jaw, torque-tool … */
-  kind: string
-  name: string
-  matches: Readonly<Record<string, string>>
-  dueOn: string | null
-  proofs: { atS: number; good: boolean; how: string; by: string }[]
-  found: { fromS: number; toS: number; says: string; atS: number; by: string }[]
-  said: {
-    eventId: string
-    what: string
-    result: string
-    atS: number
-    value: number | null
-    jaw: string | null
-    profile: string | null
-  }[]
-}
 export interface Permit {
   what: string
   number: string
@@ -235,8 +217,8 @@ export interface JobState {
   readings: Map<string, PlaceReadings>
   /** What somebody expects of the days to come: for planning only. */
   forecasts: Map<string, { air: Reading[]; wall: Reading[] }>
-  tins: Map<string, { plastic: string; code: string; expiresOn: string }>
-  tools: Map<string, Tool>
+  /** Tools, gauges, and lots of what is used up, by id. */
+  store: Map<string, StoreItem>
   permits: Permit[]
   tests: Map<string, TestRun>
   /** What was put up or taken out for a test and must come back. */
@@ -267,8 +249,7 @@ export const emptyState = (): JobState => ({
   sections: new Map(),
   readings: new Map(),
   forecasts: new Map(),
-  tins: new Map(),
-  tools: new Map(),
+  store: new Map(),
   permits: [],
   tests: new Map(),
   tags: new Map(),

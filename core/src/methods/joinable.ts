@@ -107,3 +107,9 @@ export function joined(
         why: msg('size-not-made', { material, size: sizeText, method: method.id }),
       }
 }
+
+/**
+ * Which plastic a cement has to be for: the schools have two names for one.
+ * @example plasticOf('pvc-u') // 'pvc'
+ */
+export const plasticOf = (material: string): string => (material === 'pvc-u' ? 'pvc' : material)

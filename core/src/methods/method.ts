@@ -163,6 +163,8 @@ export interface Inspection {
 }
 export interface Need {
   item: string
+  /** A tool: it stays. What does not is used up, or stays in the joint. */
+  lasts: boolean
   qty: Fig
   unit: Unit
   matches: Readonly<Record<string, string>>
@@ -264,7 +266,7 @@ export interface Method<S = unknown> {
   readonly mends: Readonly<Record<string, string>>
   interruption(spec: S, life: Life, kind: string, ctx: Ctx): readonly Finding[]
   testing(spec: S, life: Life, ctx: Ctx): { open: readonly Finding[]; forbids: readonly Finding[] }
-  consumables(spec: S, ctx: Ctx): readonly Need[]
+  consumables(spec: S): readonly Need[]
   cautions(spec: S, ctx: Ctx): readonly Finding[]
   figures(spec: S, ctx: Ctx): readonly (Figure & { otherSchools: readonly Fig[] })[]
   section(spec: S, life: Life | null, ctx: Ctx): readonly Shape[]

@@ -33,8 +33,10 @@ const METHODS_KNOWN: readonly Method[] = [
 const BY_ID: ReadonlyMap<string, Method> = new Map(METHODS_KNOWN.map((m) => [m.id, m]))
 const extra = new Map<string, Method>()
 
-/** Every way of joining that this build knows, in the order they are shown. */
-export const allMethods = (): readonly Method[] => [...METHODS_KNOWN, ...extra.values()]
+let known: readonly Method[] = METHODS_KNOWN
+
+/** Every way of joining that this build knows, in the order they are shown: the same list until one comes to it. */
+export const allMethods = (): readonly Method[] => known
 /**
  * The method of an id.
  * @example methodOf('press')?.id // 'press'
@@ -51,5 +53,9 @@ export const joinable = (id: string, material: string, size: string, school: Sch
 /** Adds a method at run time: for tests, which prove that places and routes know no method by name. */
 export function registerMethod(method: Method): () => void {
   extra.set(method.id, method)
-  return () => extra.delete(method.id)
+  known = [...METHODS_KNOWN, ...extra.values()]
+  return () => {
+    extra.delete(method.id)
+    known = [...METHODS_KNOWN, ...extra.values()]
+  }
 }

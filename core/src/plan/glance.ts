@@ -133,7 +133,7 @@ export function glanceOf(state: JobState, nowS: number): Glance {
     sections: [...state.sections.keys()]
       .flatMap((id) => sectionSeen(state, id, nowS, known) ?? [])
       .sort((one, other) => tagOrder(one.tag, other.tag)),
-    toolsNotGood: [...state.tools.values()]
+    toolsNotGood: [...state.store.values()]
       .filter((tool) => tool.proofs.at(-1)?.good === false)
       .map((tool) => tool.name)
       .slice(0, MOST),

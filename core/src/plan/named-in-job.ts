@@ -3,7 +3,7 @@ import type { JobState } from '../log/state.js'
 
 /** Something of a job that can be looked for by its name. */
 export interface Named {
-  kind: 'joint' | 'piece' | 'fitting' | 'line' | 'section' | 'tin' | 'tool'
+  kind: 'joint' | 'piece' | 'fitting' | 'line' | 'section' | 'thing'
   /** Its id, as addresses have it. */
   ref: string
   label: string
@@ -36,17 +36,11 @@ export function namedInJob(state: JobState): Named[] {
       label: section.tag,
       more: '',
     })),
-    ...[...state.tins].map(([id, tin]): Named => ({
-      kind: 'tin',
-      ref: id,
-      label: tin.code,
-      more: `${tin.plastic} ${tin.expiresOn}`,
-    })),
-    ...[...state.tools.values()].map((tool): Named => ({
-      kind: 'tool',
-      ref: tool.id,
-      label: tool.name,
-      more: '',
+    ...[...state.store.values()].map((item): Named => ({
+      kind: 'thing',
+      ref: item.id,
+      label: item.name,
+      more: [item.kind, item.batch ?? '', item.expiresOn ?? item.dueOn ?? ''].filter(Boolean).join(' '),
     })),
   ]
 }

@@ -2,7 +2,7 @@ import { isLive } from '../prove/test-plan/live.js'
 import { tagOrder } from '../units/tag-order.js'
 import type { JointFacts } from '../joint/assess.js'
 import type { JointLook } from '../joint/look.js'
-import type { JobState, Section, Tool } from '../log/state.js'
+import type { JobState, Section, StoreItem } from '../log/state.js'
 
 /** What the next shift must know in two minutes: only what is not done with. */
 export interface Shift {
@@ -14,9 +14,9 @@ export interface Shift {
   failed: JointFacts[]
   toLookAt: JointFacts[]
   sections: Section[]
-  blanketsOn: { tool: Tool; sinceS: number }[]
+  blanketsOn: { tool: StoreItem; sinceS: number }[]
   permits: { number: string; untilS: number }[]
-  toolsNotGood: Tool[]
+  toolsNotGood: StoreItem[]
 }
 const byTag = (a: JointFacts, b: JointFacts): number => tagOrder(a.tag, b.tag)
 
@@ -51,11 +51,11 @@ export function shiftOf(
     sections: [...state.sections.values()]
       .filter((s) => isLive(state, s))
       .sort((a, b) => tagOrder(a.tag, b.tag)),
-    blanketsOn: [...state.tools.values()].flatMap((tool) => {
+    blanketsOn: [...state.store.values()].flatMap((tool) => {
       const last = tool.said.filter((x) => x.what === 'blanket').at(-1)
       return last?.result === 'on' ? [{ tool, sinceS: last.atS }] : []
     }),
     permits: state.permits.filter((p) => p.fromS <= nowS && nowS <= p.untilS),
-    toolsNotGood: [...state.tools.values()].filter((t) => t.proofs.at(-1)?.good === false),
+    toolsNotGood: [...state.store.values()].filter((t) => t.proofs.at(-1)?.good === false),
   }
 }

@@ -3,9 +3,14 @@ import type { CodesOf, Wordings } from '../sources/wording.js'
 /** Tools, permits, batches, back-entries: what the record says of how the work was done. */
 export const MAKE = {
   'tool-does-not-fit': '{tool} is for {has}; this joint needs {wants}. Fetch the right one.',
+  'lot-out-of-date': '{tool} was good until {on}. Fetch another.',
+  'item-open-too-long': '{tool} was opened on {on} and kept until {untilOn}. Fetch another.',
+  'item-condemned': '{tool} was thrown away. Take another.',
+  'item-empty': '{tool} was said to be empty. Put it back in the store if it is not.',
+  'item-found-wrong': '{tool} was found wrong: {says}. Take another until it is put right.',
   'tool-out-of-date': '{tool} was due on {on}. Take another, or have it looked at.',
   'tool-not-proved': '{tool} has not been tried today. Try it before the first joint.',
-  'tool-proof-bad': '{tool} failed its trial today ({how}). Take another.',
+  'tool-proof-bad': '{tool} failed its last trial ({how}). Take another.',
   'part-aside': '{why}: nothing is made with it yet. Put this part aside and take another, then begin.',
   'life-overlaps':
     'A step of this life lies before the life before it was cut out: one of the two times is wrong. Look at it again.',

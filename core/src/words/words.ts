@@ -13,6 +13,7 @@ import { NAMES } from './names.js'
 import { print } from './print.js'
 import { SET_OUT } from './set-out.js'
 import { SHARED } from './shared.js'
+import { STORE } from './store.js'
 import { TESTING } from './testing.js'
 
 /** What no single method says. */
@@ -20,6 +21,7 @@ const GENERAL: Wordings = {
   ...AROUND_WORDS,
   ...FINDINGS,
   ...SHARED,
+  ...STORE,
   ...BOLTED,
   ...HANDBOOK,
   ...SET_OUT,

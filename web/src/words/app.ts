@@ -15,6 +15,7 @@ export const APP = {
   'app-wait': 'Wait',
   'app-prove': 'Prove',
   'app-hand-over': 'Hand over',
+  'app-store': 'Store',
   'app-handbook': 'Handbook',
   // when
   'app-yesterday': '{clock} yesterday',

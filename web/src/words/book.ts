@@ -26,7 +26,9 @@ import { OWN_PARTS } from './own-parts'
 import { SETTINGS } from './settings'
 import { SIGN_IN } from './sign-in'
 import { SITE } from './site'
+import { STORE } from './store'
 import { TAPES } from './tapes'
+import { THINGS } from './things'
 import { UI } from './ui'
 import { WAIT } from './wait'
 
@@ -59,7 +61,9 @@ export const BOOK = {
   ...SETTINGS,
   ...SIGN_IN,
   ...SITE,
+  ...STORE,
   ...TAPES,
+  ...THINGS,
   ...UI,
   ...WAIT,
 } as const

@@ -149,12 +149,19 @@ export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
   needs: (spec): Need[] => [
     {
       item: 'adhesive-kit',
+      lasts: false,
       qty: noFig(msg('quantity-unknown')),
       unit: 'none',
       matches: { resin: spec.material },
     },
-    { item: 'grit', qty: noFig(msg('quantity-unknown')), unit: 'none', matches: { grit: '36-60' } },
-    { item: 'heat-blanket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    {
+      item: 'grit',
+      lasts: false,
+      qty: noFig(msg('quantity-unknown')),
+      unit: 'none',
+      matches: { grit: '36-60' },
+    },
+    { item: 'heat-blanket', lasts: true, qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
   ],
   cautions: (spec) => [
     ...peroxide(spec),

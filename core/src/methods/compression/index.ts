@@ -120,6 +120,7 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   needs: (spec): Need[] => [
     {
       item: 'fitting',
+      lasts: false,
       qty: fig(1, practice),
       unit: 'count',
       matches: { kind: kindOf(spec), size: spec.size },
@@ -128,6 +129,7 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
       ? [
           {
             item: 'insert-stiffener',
+            lasts: false,
             qty: fig(1, practice),
             unit: 'count' as const,
             matches: { size: spec.size },

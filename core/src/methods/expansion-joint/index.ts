@@ -148,6 +148,7 @@ export const expansionJoint = defineMethod<JointSpec, typeof WORDS>({
   needs: (spec): Need[] => [
     {
       item: 'studs',
+      lasts: false,
       qty: spec.bolts === null ? noFig(msg('by-the-flange')) : fig(spec.bolts, 'given'),
       unit: 'count',
       matches: { size: spec.size },

@@ -76,9 +76,10 @@ export const flange = defineMethod<BoltedSpec, typeof WORDS>({
   interrupted: [{ after: 'gasket', code: 'interrupted-bolts-loose' }],
   beforeTest: [finding('warn', 'test-flange-gauge', practice)],
   needs: (spec): Need[] => [
-    { item: 'gasket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    { item: 'gasket', lasts: false, qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
     {
       item: 'bolts',
+      lasts: false,
       qty: spec.bolts === null ? noFig(msg('by-the-flange')) : fig(spec.bolts, 'given'),
       unit: 'count',
       matches: {},

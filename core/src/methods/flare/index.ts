@@ -190,8 +190,8 @@ export const flare = defineMethod<FlareSpec, typeof WORDS>({
   ],
   beforeTest: [finding('warn', 'test-flare-water', practice)],
   needs: (spec) => [
-    { item: 'mandrel', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
-    { item: 'nut', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    { item: 'mandrel', lasts: true, qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    { item: 'nut', lasts: false, qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
   ],
   cautions: () => [...hot, finding('warn', 'caution-flare-chemical', practice)],
   rules: [

@@ -236,8 +236,8 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
   ],
   beforeTest: [finding('warn', 'test-grooved-supports', practice)],
   needs: (spec): Need[] => [
-    { item: 'housing', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
-    { item: 'gasket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    { item: 'housing', lasts: false, qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
+    { item: 'gasket', lasts: false, qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
   ],
   cautions: () => [opening, pinch],
   rules: [

@@ -137,17 +137,19 @@ export const press = defineMethod<PressSpec, typeof WORDS>({
   needs: (spec): Need[] => [
     {
       item: 'press-tool',
+      lasts: true,
       qty: fig(1, practice),
       unit: 'count',
       matches: {},
     },
     {
       item: usesSling(spec) ? 'sling' : 'jaw',
+      lasts: true,
       qty: fig(1, practice),
       unit: 'count',
       matches: { size: spec.size, ...(spec.profile === null ? {} : { profile: spec.profile }) },
     },
-    { item: 'fitting-seal', qty: noFig(msg('by-the-medium')), unit: 'none', matches: {} },
+    { item: 'fitting-seal', lasts: false, qty: noFig(msg('by-the-medium')), unit: 'none', matches: {} },
   ],
   cautions: () => [
     finding('warn', 'caution-press-pinch', practice),

@@ -169,11 +169,18 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
   needs: (spec): Need[] => [
     {
       item: 'gasket',
+      lasts: false,
       qty: fig(1, practice),
       unit: 'count',
       matches: { size: spec.size, ...(spec.gasket ? { rubber: spec.gasket } : {}) },
     },
-    { item: 'clamp', qty: fig(1, practice), unit: 'count', matches: { flangeMm: flange(spec).toFixed(1) } },
+    {
+      item: 'clamp',
+      lasts: false,
+      qty: fig(1, practice),
+      unit: 'count',
+      matches: { flangeMm: flange(spec).toFixed(1) },
+    },
   ],
   cautions: () => [
     finding('stop', 'caution-clamp-open', practice),

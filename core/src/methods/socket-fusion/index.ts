@@ -209,12 +209,21 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
   needs: (spec): Need[] => [
     {
       item: 'fusion-tool',
+      lasts: true,
       qty: fig(1, practice),
       unit: 'count',
       matches: { dies: spec.size, layered: spec.material === 'pp-r-layered' ? 'yes' : 'no' },
     },
     ...(spec.material === 'pp-r-layered'
-      ? [{ item: 'peeler', qty: fig(1, practice), unit: 'count' as const, matches: { size: spec.size } }]
+      ? [
+          {
+            item: 'peeler',
+            lasts: true,
+            qty: fig(1, practice),
+            unit: 'count' as const,
+            matches: { size: spec.size },
+          },
+        ]
       : []),
   ],
   cautions: () => [

@@ -172,9 +172,21 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
   ],
   beforeTest: [finding('warn', 'test-solder-cool', 'cp-solder-cool')],
   needs: (spec): Need[] => [
-    { item: 'solder-wire', qty: solderWireMm(sizeOf(spec)), unit: 'mm', matches: { lead: 'free' } },
-    { item: 'flux', qty: noFig(msg('quantity-unknown')), unit: 'none', matches: { standard: 'ASTM B813' } },
-    { item: 'abrasive-cloth', qty: fig(1, practice), unit: 'count', matches: { grit: '120' } },
+    {
+      item: 'solder-wire',
+      lasts: false,
+      qty: solderWireMm(sizeOf(spec)),
+      unit: 'mm',
+      matches: { lead: 'free' },
+    },
+    {
+      item: 'flux',
+      lasts: false,
+      qty: noFig(msg('quantity-unknown')),
+      unit: 'none',
+      matches: { standard: 'ASTM B813' },
+    },
+    { item: 'abrasive-cloth', lasts: false, qty: fig(1, practice), unit: 'count', matches: { grit: '120' } },
   ],
   cautions: () => [
     ...hotWork,

@@ -192,17 +192,19 @@ export const solventCement: Method<SolventSpec> = {
   consumables: (spec): Need[] => [
     {
       item: 'cement',
+      lasts: false,
       qty: noFig(msg('quantity-unknown')),
       unit: 'none',
       matches: { plastic: spec.material, body: cementBody(spec, spec.pressureService).value },
     },
     {
       item: usesPrimer(spec) ? 'primer' : 'cleaner',
+      lasts: false,
       qty: noFig(msg('quantity-unknown')),
       unit: 'none',
       matches: {},
     },
-    { item: 'applicator', qty: applicatorMinMm(spec), unit: 'mm', matches: {} },
+    { item: 'applicator', lasts: true, qty: applicatorMinMm(spec), unit: 'mm', matches: {} },
   ],
   cautions: () => [
     finding('warn', 'caution-vapour', 'cp-steps'),

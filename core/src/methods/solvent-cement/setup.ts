@@ -1,3 +1,4 @@
+import { plasticOf } from '../joinable.js'
 import { dewPointC } from '../../conditions/dew-point.js'
 import {
   type Fig,
@@ -155,7 +156,6 @@ function temperatureFindings(joint: Joint, now: Conditions, tin: Tin, say: Say):
   } else say('note', 'no-temperature-limit', source, { material: joint.material })
 }
 
-const plasticOf = (material: string): string => (material === 'pvc-u' ? 'pvc' : material)
 function cementFindings(joint: Joint, pressureService: boolean, tin: Tin, say: Say): void {
   const cement = tin.cement
   if (!cement) return

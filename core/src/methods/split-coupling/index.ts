@@ -84,8 +84,14 @@ export const splitCoupling = defineMethod<BoltedSpec, typeof WORDS>({
   ],
   beforeTest: [finding('warn', 'test-rigging-off', practice)],
   needs: (spec): Need[] => [
-    { item: 'coupling-gasket', qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
-    { item: 'rigging', qty: fig(1, practice), unit: 'count', matches: {} },
+    {
+      item: 'coupling-gasket',
+      lasts: false,
+      qty: fig(1, practice),
+      unit: 'count',
+      matches: { size: spec.size },
+    },
+    { item: 'rigging', lasts: true, qty: fig(1, practice), unit: 'count', matches: {} },
   ],
   cautions: () => [body, finding('stop', 'caution-coupling-isolate', practice)],
   rules: [

@@ -180,7 +180,9 @@ export const threaded = defineMethod<ThreadedSpec, typeof WORDS>({
     { after: 'hand', code: 'interrupted-thread-hand' },
   ],
   beforeTest: [finding('warn', 'test-thread-weep', practice)],
-  needs: (): Need[] => [{ item: 'thread-sealant', qty: fig(1, practice), unit: 'count', matches: {} }],
+  needs: (): Need[] => [
+    { item: 'thread-sealant', lasts: false, qty: fig(1, practice), unit: 'count', matches: {} },
+  ],
   cautions: () => [
     finding('warn', 'caution-thread-pressure', practice),
     finding('warn', 'caution-thread-sharp', practice),

@@ -44,7 +44,7 @@ function wayTo({ kind, ref: id, jobId }: Hit): RouteLocationRaw {
   if (kind === 'piece') return { name: 'cut', params: { jobId, itemId: id } }
   return kind === 'section'
     ? { name: 'prove', params: { jobId, sectionId: id } }
-    : { name: 'make', params: { jobId } }
+    : { name: 'store', params: { jobId, itemId: id } }
 }
 </script>
 

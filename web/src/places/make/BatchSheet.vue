@@ -2,13 +2,14 @@
 import { type JointFacts, lifeBeforeEndedS, newestChart } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, toRef } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmm, lastAt, when } from '../../when'
 import StepReads from './reads/StepReads.vue'
+import { useTools } from './use-tools'
 import { isNumber } from './use-writes'
 import { word } from '../../words/word'
 
@@ -48,6 +49,12 @@ const KNOWN_BY = [
 ] as const
 const daysBack = ref<0 | 1 | null>(0)
 const basis = ref<'seen' | 'memory' | null>(null)
+/** What was used: as it is in hand, unless it was something else then. */
+const tools = useTools(toRef(props, 'like'))
+const used = ref<string[]>(tools.chosen.value.map((item) => item.id))
+const useToggle = (id: string): void => {
+  used.value = used.value.includes(id) ? used.value.filter((x) => x !== id) : [...used.value, id]
+}
 const fault = ref('')
 const toggle = (id: string): void => {
   chosen.value = chosen.value.includes(id) ? chosen.value.filter((x) => x !== id) : [...chosen.value, id]
@@ -78,6 +85,12 @@ function faultOf(fromS: number | null, toS: number | null): string {
   )
   return unread ? word('make-not-read-yet', { label: job.t(unread.label) }) : ''
 }
+/** The tin is named by itself: the method asks what it was for. */
+function usedSaid(): { tinId?: string; toolIds?: string[] } {
+  const tinId = used.value.find((id) => job.state.store.get(id)?.matches['plastic'] !== undefined)
+  const toolIds = used.value.filter((id) => id !== tinId)
+  return { ...(tinId ? { tinId } : {}), ...(toolIds.length ? { toolIds } : {}) }
+}
 async function keep(): Promise<void> {
   const fromS = lastAt(typed.from, clock.nowS, zone.value, daysBack.value ?? 0)
   const toS = lastAt(typed.to, clock.nowS, zone.value, daysBack.value ?? 0)
@@ -100,6 +113,7 @@ async function keep(): Promise<void> {
           fromS: fromS - clock.offsetS,
           toS: toS - clock.offsetS,
           basis: basis.value,
+          ...usedSaid(),
         },
       },
     ],
@@ -158,6 +172,22 @@ async function keep(): Promise<void> {
       </span>
       <ChipChoice v-model="daysBack" :label="word('make-day')" :options="DAYS" />
     </div>
+    <template v-if="tools.known.value.length">
+      <p class="strong">{{ word('thing-made-with') }}</p>
+      <div class="chips tags">
+        <button
+          v-for="item in tools.known.value"
+          :key="item.id"
+          type="button"
+          class="button"
+          :class="{ main: used.includes(item.id) }"
+          :aria-pressed="used.includes(item.id)"
+          @click="useToggle(item.id)"
+        >
+          {{ item.name }}
+        </button>
+      </div>
+    </template>
     <StepReads v-if="reads.length" v-model="readings" :joint-id="like.id" :reads="reads" />
     <p v-if="reads.length && chosen.length > 1" class="why">{{ word('make-the-same-reading-for') }}</p>
     <ChipChoice v-model="basis" :label="word('make-how-it-is-known')" :options="KNOWN_BY" />

@@ -3,10 +3,11 @@ import {
   type Finding,
   type JointFacts,
   type Need,
-  type Tool,
+  type StoreItem,
   NOT_KNOWN,
   neverSetAside,
   saidOf,
+  standingOf,
   unsaid,
 } from '@jugalis/core'
 import { ElOption, ElSelect } from 'element-plus'
@@ -14,11 +15,13 @@ import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
 import { computed, ref } from 'vue'
 import { keepJson, readJson } from '../../stored'
+import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
+import { fitsSaid } from '../../things/fits'
+import ItemForm from '../../things/ItemForm.vue'
+import ScanLine from '../../things/ScanLine.vue'
 import AroundSheet from './AroundSheet.vue'
 import PermitSheet from './PermitSheet.vue'
-import ScanLine from './ScanLine.vue'
-import TinSheet from './TinSheet.vue'
 import ToolSheet from './ToolSheet.vue'
 import type { useTools } from './use-tools'
 import { answerTold, named, word } from '../../words/word'
@@ -33,6 +36,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ override: [] }>()
 const job = useJob()
+const clock = useClock()
 const FETCHED = 'jugalis-fetched'
 const needText = (need: Need): string => {
   const all = Object.entries(need.matches).filter(([, v]) => v !== 'no' && v !== 'yes')
@@ -65,15 +69,23 @@ defineExpose({
   /** Work on this joint has begun: what it needs is there. */
   begun: () => keepJson(FETCHED, { joint: props.facts.id, all: wanted.value }, 'visit'),
 })
-/** Tins are asked for where something out of a tin is needed: of which plastic. */
-const tinOf = computed(
-  () => props.tools.needs.value.find((n) => 'plastic' in n.matches)?.matches['plastic'] ?? null,
-)
-const tins = computed(() => (tinOf.value ? [...job.state.tins.entries()] : []))
-const kindsKnown = computed(() => [...new Set(props.tools.known.value.map((t) => t.kind))])
-const ofKind = (kind: string): readonly Tool[] => props.tools.known.value.filter((t) => t.kind === kind)
-const inHand = (kind: string): Tool | null => props.tools.chosen.value.find((t) => t.kind === kind) ?? null
-const takesTools = computed(() => props.tools.needs.value.some((n) => n.unit === 'count'))
+const kindsKnown = computed(() => [...new Set(props.tools.known.value.map((item) => item.kind))])
+const ofKind = (kind: string): readonly StoreItem[] =>
+  props.tools.known.value.filter((item) => item.kind === kind)
+const inHand = (kind: string): StoreItem | null =>
+  props.tools.chosen.value.find((item) => item.kind === kind) ?? null
+/** A thing by its name, with what it fits and its last day. */
+function itemSays(item: StoreItem): string {
+  const fits = fitsSaid(item.matches)
+  const untilOn = standingOf(job.state, item, clock.nowS).untilOn ?? ''
+  return word('thing-says', {
+    name: item.name,
+    fits,
+    untilOn,
+    hasFits: fits ? 'yes' : 'no',
+    hasDay: untilOn ? 'yes' : 'no',
+  })
+}
 const stops = computed(() => props.findings.filter((f) => f.level === 'stop'))
 const permitMissing = computed(() => stops.value.some((f) => f.code === 'choice-solder-permit'))
 /** What the rules of choice depend on: still to be asked, and what was said. */
@@ -93,9 +105,9 @@ const said = computed(() => {
     return value && value !== NOT_KNOWN ? [answerTold(fact, value)] : []
   })
 })
-const sheet = ref<'tool' | 'tin' | 'permit' | 'around' | null>(null)
-const opened = ref<Tool | null>(null)
-function openTool(tool: Tool | null): void {
+const sheet = ref<'tool' | 'new' | 'permit' | 'around' | null>(null)
+const opened = ref<StoreItem | null>(null)
+function openTool(tool: StoreItem): void {
   opened.value = tool
   sheet.value = 'tool'
 }
@@ -118,26 +130,16 @@ function openTool(tool: Tool | null): void {
     <p v-if="!brief && !open.length && said.length" class="why">
       {{ word('make-here', { said: said.join('; ') }) }}
     </p>
-    <div v-if="!brief && (tins.length || kindsKnown.length)" class="hand">
-      <label v-if="tins.length" class="field">
-        <span>{{ word('make-tin') }}</span>
-        <ElSelect
-          :teleported="false"
-          :model-value="tools.tinId.value ?? ''"
-          size="large"
-          :placeholder="word('ui-not-said')"
-          :aria-label="word('make-tin-in-hand')"
-          @update:model-value="(v: string) => tools.takeTin(v || null)"
-        >
-          <ElOption
-            v-for="[id, t] in tins"
-            :key="id"
-            :value="id"
-            :label="word('make-until', { code: t.code, plastic: named(t.plastic), expiresOn: t.expiresOn })"
-          />
-          <ElOption value="" :label="word('ui-not-said')" />
-        </ElSelect>
-      </label>
+    <div v-if="!brief && kindsKnown.length" class="hand">
+      <button
+        v-for="item in tools.offered.value"
+        :key="item.id"
+        type="button"
+        class="button"
+        @click="tools.take(item.kind, item.id)"
+      >
+        {{ word('thing-take', { kind: named(item.kind), says: itemSays(item) }) }}
+      </button>
       <div v-for="kind in kindsKnown" :key="kind" class="field">
         <span>{{ named(kind) }}</span>
         <ElSelect
@@ -148,10 +150,10 @@ function openTool(tool: Tool | null): void {
           :aria-label="word('make-in-hand', { kind: named(kind) })"
           @update:model-value="(v: string) => tools.take(kind, v || null)"
         >
-          <ElOption v-for="t in ofKind(kind)" :key="t.id" :value="t.id" :label="t.name" />
+          <ElOption v-for="t in ofKind(kind)" :key="t.id" :value="t.id" :label="itemSays(t)" />
           <ElOption value="" :label="word('ui-not-said')" />
         </ElSelect>
-        <button v-if="inHand(kind)" type="button" class="button" @click="openTool(inHand(kind))">
+        <button v-if="inHand(kind)" type="button" class="button" @click="openTool(inHand(kind) as StoreItem)">
           {{ word('make-try-it-report-it') }}
         </button>
       </div>
@@ -177,24 +179,18 @@ function openTool(tool: Tool | null): void {
       >
         {{ word('make-go-on-with-a') }}
       </button>
-      <template v-if="!brief && (tinOf || takesTools)">
-        <button v-if="tinOf" type="button" class="button" @click="sheet = 'tin'">
-          {{ word('make-a-tin') }}
-        </button>
-        <button v-if="takesTools" type="button" class="button" @click="openTool(null)">
-          {{ word('make-a-tool') }}
-        </button>
-        <ScanLine :tools="tools" />
+      <template v-if="!brief && tools.needs.value.length">
+        <button type="button" class="button" @click="sheet = 'new'">{{ word('thing-put-in-one') }}</button>
+        <ScanLine :scan="tools.scan" :taken="(code) => word('make-is-in-hand', { code })" />
       </template>
     </div>
-    <ToolSheet
-      v-if="sheet === 'tool'"
+    <ToolSheet v-if="sheet === 'tool' && opened" :tool="opened" @close="sheet = null" />
+    <ItemForm
+      v-if="sheet === 'new'"
       :needs="tools.needs.value"
-      :tool="opened"
       @close="sheet = null"
-      @take="(kind: string, id: string) => tools.take(kind, id)"
+      @keep="(id, kind) => tools.take(kind, id)"
     />
-    <TinSheet v-if="sheet === 'tin' && tinOf" :plastic="tinOf" @close="sheet = null" @take="tools.takeTin" />
     <AroundSheet v-if="sheet === 'around'" :facts="facts" :asks="asks" @close="sheet = null" />
     <PermitSheet v-if="sheet === 'permit'" @close="sheet = null" />
   </div>

@@ -87,6 +87,7 @@ const writes = useWrites({
   readings: () => readings.value,
   tinId: () => tools.tinId.value,
   toolIds: () => tools.toolIds.value,
+  works: () => tools.works.value,
   overrides: () => overrides.value,
   depth: () => insertion.value?.depthMm ?? null,
   label: () => actionLabel.value,

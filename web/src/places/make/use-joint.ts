@@ -22,7 +22,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
   const here = usePhase(facts, redo)
   /** What speaks against starting here and now: from the method, with the tin and the permit that are there. */
   const wrong = (
-    tin: { plastic: string; expiresOn: string } | null,
+    tin: { plastic: string | null; expiresOn: string | null } | null,
     hotWorkPermit: boolean,
   ): readonly Finding[] => {
     const joint = facts.value
@@ -33,7 +33,7 @@ export function useJoint(facts: ComputedRef<JointFacts | null>, redo: Ref<Step |
     const around = {
       ...saidOf(job.state, joint.place),
       cement: tin?.plastic ?? null,
-      tinExpired: tin ? dayOf(clock.nowS, zone.value) > tin.expiresOn : false,
+      tinExpired: tin?.expiresOn ? dayOf(clock.nowS, zone.value) > tin.expiresOn : false,
       live: liveSection(job.state, joint.id) !== null,
       hotWorkPermit,
     }

@@ -2,70 +2,107 @@ import {
   type Finding,
   type JointFacts,
   type Need,
-  type Tool,
+  type StoreItem,
   finding,
+  fitsNeed,
   hotWorkPermit,
+  itemCoded,
+  standingOf,
   toolWrong,
 } from '@jugalis/core'
 import { type Ref, computed, ref } from 'vue'
-import { keepJson, keepText, readJson, readText } from '../../stored'
+import { keepJson, readJson } from '../../stored'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 
 const KEY = 'jugalis-tools'
-/** Tools and tin in hand on this device, whatever joint is open: asked once, then kept. */
+/** Things of the store in hand on this device, whatever joint is open: asked once, then kept. */
 const inHand = ref<string[]>(readJson<string[]>(KEY) ?? [])
-const tinId = ref<string | null>(readText('jugalis-tin'))
+/** How a thing stands is looked at anew this often: it changes by the day, s. */
+const OFTEN_ENOUGH_S = 60
 
+/** What a joint needs, and the things of the store of those kinds: what may be taken to it first. */
+function useKnown(facts: Ref<JointFacts>) {
+  const job = useJob()
+  const clock = useClock()
+  const nowS = computed(() => Math.floor(clock.nowS / OFTEN_ENOUGH_S) * OFTEN_ENOUGH_S)
+  const needs = computed<readonly Need[]>(() => {
+    const joint = facts.value
+    return joint.method && joint.spec !== null ? joint.method.consumables(joint.spec) : []
+  })
+  const kinds = computed(() => new Set(needs.value.map((n) => n.item)))
+  const all = computed(() => {
+    const own = [...job.state.store.values()].filter((item) => kinds.value.has(item.kind))
+    const seen = own.map((item) => {
+      const { standing, untilOn } = standingOf(job.state, item, nowS.value)
+      const fits = needs.value.some((need) => fitsNeed(item, need))
+      return { item, untilOn: untilOn ?? '9', good: fits && (standing === 'good' || standing === 'soon') }
+    })
+    // Of what is good, what ends first is used first.
+    return seen.sort(
+      (one, other) => Number(other.good) - Number(one.good) || one.untilOn.localeCompare(other.untilOn),
+    )
+  })
+  const known = computed<readonly StoreItem[]>(() => all.value.map(({ item }) => item))
+  const chosen = computed(() => known.value.filter((item) => inHand.value.includes(item.id)))
+  /** The right one of each kind of which nothing is in hand. */
+  const offered = computed(() =>
+    [...kinds.value].flatMap((kind) => {
+      if (chosen.value.some((item) => item.kind === kind)) return []
+      return all.value.find(({ item, good }) => good && item.kind === kind)?.item ?? []
+    }),
+  )
+  return { needs, kinds, known, chosen, offered, nowS }
+}
+/** The tin among what is in hand: what the method itself asks about, by its plastic and its date. */
+function useTin(needs: Ref<readonly Need[]>, chosen: Ref<readonly StoreItem[]>) {
+  const item = computed(() => {
+    const kind = needs.value.find((need) => 'plastic' in need.matches)?.item
+    return chosen.value.find((one) => one.kind === kind) ?? null
+  })
+  const tinId = computed(() => item.value?.id ?? null)
+  const tin = computed(() =>
+    item.value ? { plastic: item.value.matches['plastic'] ?? null, expiresOn: item.value.expiresOn } : null,
+  )
+  const toolIds = computed(() => chosen.value.map(({ id }) => id).filter((id) => id !== tinId.value))
+  return { tinId, tin, toolIds }
+}
+/** What a tool in hand reported last, if it was after a time. */
+function reportedBy(tools: readonly StoreItem[], what: string, afterS: number) {
+  return tools
+    .flatMap((tool) =>
+      tool.said.filter((x) => x.what === what && x.atS > afterS).map((x) => ({ ...x, tool: tool.name })),
+    )
+    .sort((a, b) => a.atS - b.atS)
+    .at(-1)
+}
 /** What a joint is made with: what it needs, what is in hand for it, what speaks against it today. */
 export function useTools(facts: Ref<JointFacts>) {
   const job = useJob()
   const clock = useClock()
-  const needs = computed<readonly Need[]>(() => {
-    const joint = facts.value
-    return joint.method && joint.spec !== null ? joint.method.consumables(joint.spec, joint.ctx) : []
-  })
-  const kinds = computed(() => new Set(needs.value.map((n) => n.item)))
-  /** Tools of this job that are of a kind the joint needs. */
-  const known = computed<readonly Tool[]>(() =>
-    [...job.state.tools.values()].filter((t) => kinds.value.has(t.kind)),
-  )
-  const chosen = computed(() => known.value.filter((t) => inHand.value.includes(t.id)))
-  const toolIds = computed(() => chosen.value.map((t) => t.id))
-  function take(kind: string, toolId: string | null): void {
-    const others = inHand.value.filter((id) => job.state.tools.get(id)?.kind !== kind)
-    inHand.value = toolId ? [...others, toolId] : others
+  const { nowS, ...own } = useKnown(facts)
+  const { needs, kinds, chosen } = own
+  function take(kind: string, id: string | null): void {
+    const others = inHand.value.filter((one) => job.state.store.get(one)?.kind !== kind)
+    inHand.value = id ? [...others, id] : others
     keepJson(KEY, inHand.value)
   }
-  function takeTin(id: string | null): void {
-    tinId.value = id
-    keepText('jugalis-tin', id)
-  }
-  const tin = computed(() => (tinId.value ? (job.state.tins.get(tinId.value) ?? null) : null))
+  /** A tool works at the step that makes the joint; what is used up only goes into it. */
+  const works = computed(() => chosen.value.some((item) => !item.lot))
   const permit = computed(() => hotWorkPermit(job.state, clock.nowS) ?? false)
-  const wrong = computed<readonly Finding[]>(() =>
-    toolWrong(job.state, toolIds.value, needs.value, clock.nowS),
-  )
-  /** What a tool in hand reported last, if it was after a time. */
-  function reported(what: string, afterS: number) {
-    return chosen.value
-      .flatMap((tool) =>
-        tool.said.filter((x) => x.what === what && x.atS > afterS).map((x) => ({ ...x, tool: tool.name })),
-      )
-      .sort((a, b) => a.atS - b.atS)
-      .at(-1)
-  }
-  /** A scanned or typed code: takes the tin or the tool it names, or says that it names none. */
+  const wrong = computed<readonly Finding[]>(() => {
+    const ids = chosen.value.map(({ id }) => id)
+    return toolWrong(job.state, ids, needs.value, nowS.value)
+  })
+  const reported = (what: string, afterS: number) => reportedBy(chosen.value, what, afterS)
+  /** A scanned or typed code: takes the thing it names, or says that it names none. */
   function scan(code: string): Finding | null {
-    const text = code.trim().toLowerCase()
-    const tins = [...job.state.tins.entries()].find(([, t]) => t.code.toLowerCase() === text)
-    if (tins) return (takeTin(tins[0]), null)
-    const tool = [...job.state.tools.values()].find((t) => t.name.toLowerCase() === text)
-    if (!tool) return finding('warn', 'scan-unknown', 'given', { code })
-    take(tool.kind, tool.id)
-    return kinds.value.has(tool.kind)
+    const item = itemCoded(job.state.store.values(), code)
+    if (!item) return finding('warn', 'scan-unknown', 'given', { code })
+    take(item.kind, item.id)
+    return kinds.value.has(item.kind)
       ? null
-      : finding('note', 'scan-not-here', 'given', { code, kind: tool.kind.replaceAll('-', ' ') })
+      : finding('note', 'scan-not-here', 'given', { code, kind: item.kind.replaceAll('-', ' ') })
   }
-  return { needs, kinds, known, chosen, toolIds, take, tinId, tin, takeTin, permit, wrong, reported, scan }
+  return { ...own, ...useTin(needs, chosen), works, take, permit, wrong, reported, scan }
 }

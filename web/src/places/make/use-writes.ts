@@ -17,6 +17,8 @@ interface Options {
   readings(): Record<string, number | string | number[][] | null>
   tinId(): string | null
   toolIds(): string[]
+  /** A tool is among them, which does the step that makes the joint. */
+  works(): boolean
   overrides(): string[]
   depth(): Fig | null
   label(): string
@@ -66,7 +68,7 @@ function useStepDone(options: Options) {
     const first = !options.facts().life
     const toolIds = options.toolIds()
     // The step that makes the joint is where a tool does its work: its own report is compared with this entry.
-    const worked = toolIds.length && step.reaches === 'made' && !more.skipped ? { byTool: true } : {}
+    const worked = options.works() && step.reaches === 'made' && !more.skipped ? { byTool: true } : {}
     const said = { ...values, ...worked }
     const data = {
       life: options.facts().lifeNo,

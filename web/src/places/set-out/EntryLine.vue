@@ -8,7 +8,7 @@ import { Said } from '../../words/said'
 import { useGroup } from '@jugalis/core'
 
 const props = defineProps<{ entry: EntryLineState; fault: string; school: 'metric' | 'inch'; line: string }>()
-const { text, doubt, offers, lately, groups, where } = props.entry
+const { text, doubt, offers, lately, groups, where, pending } = props.entry
 const shown = computed(() =>
   text.value.trim()
     ? offers.value
@@ -68,6 +68,7 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
         autocomplete="off"
         :placeholder="example"
         aria-describedby="entry-help"
+        :aria-busy="pending > 0"
         @keydown="key"
       />
       <button type="submit" class="button main">{{ word('set-out-set-out') }}</button>

@@ -13,6 +13,8 @@ export function useEdits(line: Ref<Line | null>) {
   const shop = computed<Shop>(() => shopNow(job.state))
   /** One edit at a time, in the order asked for: the next one stands on what the last one made. */
   let working: Promise<boolean> = Promise.resolve(true)
+  /** Edits that are not kept yet. */
+  const pending = ref(0)
 
   /** @param says what the act is called afterwards. Gives whether it was done. */
   function edit(
@@ -20,7 +22,10 @@ export function useEdits(line: Ref<Line | null>) {
     says: string,
     refused?: () => void,
   ): Promise<boolean> {
-    working = working.then(async () => {
+    pending.value++
+    // What went wrong with the one before is its own matter.
+    const before = working.catch(() => false)
+    working = before.then(async () => {
       const own = line.value
       if (!own) return false
       const edited = withSpace(job.state, own, work(own, shop.value), shop.value)
@@ -41,8 +46,8 @@ export function useEdits(line: Ref<Line | null>) {
       await nextTick()
       return true
     })
-    return working
+    return working.finally(() => pending.value--)
   }
-  return { fault, edit }
+  return { fault, edit, pending }
 }
 export type Edits = ReturnType<typeof useEdits>

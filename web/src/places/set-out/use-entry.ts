@@ -93,7 +93,11 @@ function useCursor(line: Ref<Line | null>) {
 }
 
 /** The entry line: what is typed, where it goes, what it may become, what was typed before. */
-export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed: (id: string) => void) {
+export function useEntry(
+  line: Ref<Line | null>,
+  { edit, fault, pending }: Edits,
+  placed: (id: string) => void,
+) {
   const job = useJob()
   const parts = useParts()
   onMounted(() => void parts.load())
@@ -134,13 +138,8 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     let next: Cursor = cursor.value
     const ok = await edit(
       (line, shop) => {
-        const done = placeTexts(
-          line,
-          texts,
-          cursor.value,
-          shop,
-          isGroup ? { units: line.school, parts: parts.known } : readerOf(line),
-        )
+        const reader = isGroup ? { units: line.school, parts: parts.known } : readerOf(line)
+        const done = placeTexts(line, texts, cursor.value, shop, reader)
         if (done.ok) next = done.cursor
         return done
       },
@@ -154,6 +153,6 @@ export function useEntry(line: Ref<Line | null>, { edit, fault }: Edits, placed:
     const at = next.after ?? standing(own, END)?.id
     if (at) placed(at)
   }
-  return { text, cursor, where, toEnd, ...offered, recallStep, enter, doubt, meant }
+  return { text, cursor, where, toEnd, ...offered, recallStep, enter, doubt, meant, pending }
 }
 export type EntryLineState = ReturnType<typeof useEntry>

@@ -41,7 +41,7 @@ const modbus = ref(false)
 const settings = ref<Record<string, unknown>>({})
 const path = computed(() => devicesPath(job.jobId))
 const here = computed(() => devices.value.filter((d) => !d.revoked))
-const tools = computed(() => [...job.state.tools.values()])
+const tools = computed(() => [...job.state.store.values()].filter((item) => !item.lot))
 const logs = computed(() => typed.kind === 'pressure-logger')
 const behaves = computed(() => (logs.value ? LINES : BEHAVES))
 const sections = computed(() => [...job.state.sections.values()])
@@ -96,7 +96,7 @@ function heard(device: Device): string {
 function at(device: Device): string {
   if (device.placeId) return job.state.places.get(device.placeId) ?? ''
   if (device.sectionId) return job.state.sections.get(device.sectionId)?.tag ?? ''
-  return device.toolId ? (job.state.tools.get(device.toolId)?.name ?? '') : ''
+  return device.toolId ? (job.state.store.get(device.toolId)?.name ?? '') : ''
 }
 </script>
 

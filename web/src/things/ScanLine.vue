@@ -1,11 +1,18 @@
 <script setup lang="ts">
+import type { Finding } from '@jugalis/core'
 import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
-import { useJob } from '../../stores/job'
-import type { useTools } from './use-tools'
-import { word } from '../../words/word'
+import { useJob } from '../stores/job'
+import { word } from '../words/word'
 
 /** A code, scanned or typed. A barcode wedge types as a keyboard does; F8 before the code brings it here from anywhere. */
-const props = defineProps<{ tools: ReturnType<typeof useTools> }>()
+const props = defineProps<{
+  /** Takes what the code names; gives what is to be said of it, nothing where it is in hand. */
+  scan: (code: string) => Finding | null
+  /** What is said where it is taken. */
+  taken: (code: string) => string
+  /** The button where much space is left. */
+  large?: boolean
+}>()
 const job = useJob()
 const open = ref(false)
 const code = ref('')
@@ -23,8 +30,8 @@ function start(): void {
 }
 function read(): void {
   if (!code.value.trim()) return
-  const wrong = props.tools.scan(code.value)
-  says.value = wrong ? job.t(wrong) : word('make-is-in-hand', { code: code.value.trim() })
+  const wrong = props.scan(code.value)
+  says.value = wrong ? job.t(wrong) : props.taken(code.value.trim())
   code.value = ''
 }
 function onKey(event: KeyboardEvent): void {
@@ -52,7 +59,9 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <button v-if="!open" type="button" class="button" @click="start">{{ word('make-scan-a-code') }}</button>
+  <button v-if="!open" type="button" class="button" :class="{ large }" @click="start">
+    {{ word('make-scan-a-code') }}
+  </button>
   <span v-else class="scan">
     <input
       ref="field"
@@ -86,5 +95,11 @@ input {
 }
 .button {
   min-height: 56px;
+}
+/* Found by a gloved thumb without looking. */
+.large {
+  min-height: 132px;
+  flex: 1 1 100%;
+  font-size: 22px;
 }
 </style>

@@ -1,0 +1,87 @@
+import { jointPlaces } from '../joint/lookup.js'
+import { tagOrder } from '../units/tag-order.js'
+import type { JobState } from '../log/state.js'
+
+/** Which joints are looked for: made with a thing, by a person, in a stretch of time; all that is said must hold. */
+export interface RecallAsk {
+  itemId?: string
+  personId?: string
+  /** Epoch s. */
+  fromS?: number
+  toS?: number
+}
+/** A life of a joint that was found. */
+export interface Recalled {
+  jointId: string
+  tag: string
+  life: number
+  lineId: string
+  lineTag: string
+  size: string
+  /** Its steps that answer to what was asked: the last of them, and who did them. */
+  atS: number
+  by: readonly string[]
+  /** It is not in the line any more. */
+  cutOut: boolean
+  sections: readonly string[]
+  /** A test of its section was held with it. */
+  proved: boolean
+  /** A hold point of its section was passed: it may lie behind a wall by now. */
+  covered: boolean
+}
+
+/**
+ * Which joints were made with this tin, jaw, gauge or lot, by this person, in this hour: those in the line first, by
+ * their tags.
+ */
+export function recall(
+  state: JobState,
+  { itemId, personId, fromS = -Infinity, toS = Infinity }: RecallAsk,
+): readonly Recalled[] {
+  const places = jointPlaces(state)
+  const tests = [...state.tests.values()]
+  const sections = [...state.sections.values()].map((section) => ({
+    tag: section.tag,
+    jointIds: new Set(section.jointIds),
+    heldAtS: tests.flatMap((test) =>
+      test.sectionId === section.id && test.ended?.verdict === 'held' ? [test.begunAtS] : [],
+    ),
+    covered: [...state.holds.values()].some(
+      (hold) => hold.sectionId === section.id && hold.answers.at(-1)?.answer === 'go on',
+    ),
+  }))
+  const found = [...state.joints.values()].flatMap((joint) => {
+    const place = places.get(joint.id)
+    if (!place) return []
+    const own = sections.filter((section) => section.jointIds.has(joint.id))
+    return joint.lives.flatMap((life): Recalled[] => {
+      const steps = life.done.filter(
+        (done) =>
+          (itemId === undefined || done.tools?.includes(itemId)) &&
+          (personId === undefined || done.by === personId) &&
+          done.latestS >= fromS &&
+          done.earliestS <= toS,
+      )
+      const last = steps.at(-1)
+      if (!last) return []
+      const cutOut = life.cutOutAtS !== undefined
+      return [
+        {
+          jointId: joint.id,
+          tag: place.tag,
+          life: life.no,
+          lineId: place.line.id,
+          lineTag: place.line.tag,
+          size: place.way.size,
+          atS: last.latestS,
+          by: [...new Set(steps.map((step) => step.by))],
+          cutOut,
+          sections: own.map(({ tag }) => tag),
+          proved: !cutOut && own.some(({ heldAtS }) => heldAtS.some((atS) => atS >= last.latestS)),
+          covered: !cutOut && own.some(({ covered }) => covered),
+        },
+      ]
+    })
+  })
+  return found.sort((a, b) => Number(a.cutOut) - Number(b.cutOut) || tagOrder(a.tag, b.tag))
+}

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { type OnShelf, type StoreItem, fmt, recall } from '@jugalis/core'
+import { computed, ref } from 'vue'
+import { saveFile, PDF } from '../../save-file'
+import { useJob } from '../../stores/job'
+import ItemActs from '../../things/ItemActs.vue'
+import { dated, dayText } from '../../when'
+import { capital, named, word } from '../../words/word'
+import RecallList from './RecallList.vue'
+import { fitsSaid } from '../../things/fits'
+import { standingSaid } from './use-store'
+
+/** One thing: what it is, what became of it, what was made with it, and what can be done with it. */
+const props = defineProps<{ on: OnShelf }>()
+const emit = defineEmits<{ change: [item: StoreItem] }>()
+const job = useJob()
+const item = computed(() => props.on.item)
+const zone = computed(() => job.state.job.zone)
+const found = computed(() => recall(job.state, { itemId: item.value.id }))
+const amount = computed(() => {
+  const own = item.value.amount
+  if (!own) return ''
+  const { reader } = job
+  return {
+    count: () => String(own.value),
+    mm: () => fmt.distance(own.value, reader),
+    l: () => fmt.volume(own.value, reader),
+    kg: () => fmt.weight(own.value, reader),
+  }[own.unit]()
+})
+const day = (on: string | null): string => (on ? dayText(on) : '')
+const facts = computed(() =>
+  (
+    [
+      [
+        'shelf-kind',
+        [capital(named(item.value.kind)), fitsSaid(item.value.matches)].filter(Boolean).join(', '),
+      ],
+      ['shelf-batch', item.value.batch ?? ''],
+      ['shelf-good-until', day(item.value.expiresOn)],
+      ['shelf-opened-on', item.value.lot ? day(props.on.openedOn) : ''],
+      ['shelf-keeps', item.value.openDays ? word('shelf-days', { days: item.value.openDays }) : ''],
+      ['shelf-there-is', amount.value],
+      ['shelf-due', day(item.value.dueOn)],
+      ['shelf-checked', [day(item.value.checkedOn), item.value.certificate].filter(Boolean).join(', ')],
+      ['shelf-bought', day(item.value.boughtOn)],
+      [
+        'shelf-last-used',
+        props.on.last
+          ? `${dated(props.on.last.atS, zone.value)}, ${job.nameOf(props.on.last.by)}`
+          : word('shelf-not-yet'),
+      ],
+      ['shelf-planned', word('shelf-joints', { joints: props.on.planned })],
+    ] as const
+  ).filter(([, says]) => says),
+)
+/** What became of it, the newest first. */
+const history = computed(() =>
+  [
+    ...item.value.proofs.map(({ atS, by, good }) => ({
+      atS,
+      by,
+      says: word(good ? 'shelf-tried-good' : 'shelf-tried-bad'),
+    })),
+    ...item.value.states.map(({ atS, by, state, says }) => ({
+      atS,
+      by,
+      says: [word(`shelf-was-${state}`), says].filter(Boolean).join(': '),
+    })),
+    ...item.value.found.map(({ atS, by, says }) => ({ atS, by, says: word('shelf-was-wrong', { says }) })),
+  ].sort((one, other) => other.atS - one.atS),
+)
+const url = (id: string): string => `${window.location.origin}/job/${job.jobId}/store/${id}`
+async function label(): Promise<void> {
+  const paper = await import('../../paper')
+  const own = item.value
+  const lines = [fitsSaid(own.matches), standingSaid(props.on)].filter(Boolean)
+  const bytes = await paper.labelSheets(
+    job.state.job.name,
+    [{ tag: own.name, lines: [capital(named(own.kind)), ...lines], url: url(own.id) }],
+    paper.sheetOf(job.reader),
+  )
+  saveFile(new Uint8Array(bytes), PDF, `${own.name}.pdf`)
+}
+const busy = ref(false)
+async function print(): Promise<void> {
+  busy.value = true
+  await label().finally(() => (busy.value = false))
+}
+</script>
+
+<template>
+  <section :aria-label="item.name" class="panel">
+    <h2>{{ item.name }}</h2>
+    <p :class="{ refusal: on.standing !== 'good' && on.standing !== 'soon' }" class="strong">
+      {{ capital(standingSaid(on)) }}
+    </p>
+    <dl>
+      <template v-for="[what, says] in facts" :key="what">
+        <dt>{{ word(what) }}</dt>
+        <dd>{{ says }}</dd>
+      </template>
+    </dl>
+    <ItemActs :key="item.id" :item="item" />
+    <div class="buttons no-print">
+      <button type="button" class="button" @click="emit('change', item)">{{ word('shelf-change') }}</button>
+      <button type="button" class="button" :disabled="busy" @click="print">{{ word('shelf-label') }}</button>
+      <RouterLink class="button" :to="{ name: 'store', params: { jobId: job.jobId } }">{{
+        word('shelf-back')
+      }}</RouterLink>
+    </div>
+    <h3>{{ word('shelf-made-with-it') }}</h3>
+    <RecallList :found="found" />
+    <template v-if="history.length">
+      <h3>{{ word('shelf-history') }}</h3>
+      <p v-for="entry in history" :key="`${entry.atS} ${entry.says}`" class="entry">
+        {{ dated(entry.atS, zone) }}, {{ job.nameOf(entry.by) }}: {{ entry.says }}
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 2px 16px;
+  margin: 8px 0 12px;
+}
+dt {
+  color: var(--soft);
+}
+dd {
+  margin: 0;
+}
+.entry {
+  margin: 2px 0;
+}
+h3 {
+  margin: 14px 0 4px;
+}
+.buttons {
+  margin-top: 8px;
+}
+</style>
