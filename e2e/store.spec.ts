@@ -16,13 +16,13 @@ const WAYS = [
       school: 'inch' as const,
     },
     plastic: 'PVC',
-    primed: ['Fits, marked', 'Primed'],
+    begins: ['Fits, marked'],
   },
   {
     ...METRIC_THUMB,
     joint: { ...PVC, school: 'metric' as const },
     plastic: 'PVC-U',
-    primed: ['Fits, marked'],
+    begins: ['Fits, marked'],
   },
 ]
 
@@ -85,12 +85,12 @@ bothWays(
     // At the joint the right one is offered, and it goes into the record.
     await page.goto(`/job/${job}/make/${joints[0]}`)
     await hit(page.getByRole('button', { name: /^Take this cement: 26105A ·/ }))
-    for (const name of own.primed) await hit(page.getByRole('button', { name: new RegExp(name) }).first())
+    for (const name of own.begins) await hit(page.getByRole('button', { name: new RegExp(name) }).first())
     const tins = async () =>
       ((await eventsOf(page, job)) as unknown as { kind: string; data: { tinId?: string } }[]).filter(
         (event) => event.kind === 'step-done' && event.data.tinId,
       ).length
-    await expect.poll(tins).toBe(own.primed.length)
+    await expect.poll(tins).toBe(own.begins.length)
 
     // Found wrong since a day: the joint is named before anybody says so, and flagged after.
     await page.goto(`/job/${job}/store`)

@@ -36,7 +36,7 @@ const VIEWS = [
   ['prove', 'prove', DESK, 'day'],
   ['hand-over', 'hand-over', DESK, 'day'],
   ['handbook', 'handbook?q=2 in sch 80 cure 45 F', DESK, 'day'],
-  ['handbook-page', 'handbook?at=solvent-cement~pvc~NPS 2~inch~80&t=7.22', DESK, 'day'],
+  ['store', 'store/ITEM', DESK, 'day'],
   // Last, since it leaves a test behind in the demo's job.
   ['prove-test', 'prove/SECTION', DESK, 'day'],
 ]
@@ -117,7 +117,9 @@ async function main() {
     if (where.includes('JOINT') && !coated) coated = await coat(page, options.base, jobs[0].jobId, joint)
     const again = where.includes('SECTION') ? await testAgain(page, options.base, jobs[0].jobId, lines) : null
     const ring = lines.find((l) => l.event.kind === 'line-stands')?.event.data.lineId
-    const address = where.replace('RING', ring).replace('JOINT', joint).replace('SECTION', again?.sectionId)
+    const item = lines.find((l) => l.event.kind === 'lot-set')?.event.data.lotId
+    const named = { RING: ring, JOINT: joint, ITEM: item, SECTION: again?.sectionId }
+    const address = where.replace(/RING|JOINT|ITEM|SECTION/, (name) => named[name])
     if (name === 'jobs') await beginOthers(page, options.base, jobs)
     await page.goto(
       address.startsWith('/')

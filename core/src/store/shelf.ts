@@ -41,6 +41,23 @@ const inLine = once((state: JobState): ReadonlyMap<string, number> => {
   return new Map(joints)
 })
 
+/** Joints not made yet that each thing fits: counted one by one only where it fits more than one need. */
+function plannedOf(wanted: readonly Wanted[]): ReadonlyMap<string, number> {
+  const rows = new Map<string, Wanted[]>()
+  for (const row of wanted)
+    for (const { id } of row.there) {
+      const own = rows.get(id)
+      if (own) own.push(row)
+      else rows.set(id, [row])
+    }
+  return new Map(
+    [...rows].map(([id, own]) => {
+      const [only, ...more] = own
+      return [id, more.length ? new Set(own.flatMap((row) => row.joints)).size : (only?.joints.length ?? 0)]
+    }),
+  )
+}
+
 /**
  * Everything in the store, what must not be used first, then by its last day; and what is needed against it.
  * @param nowS epoch s.
@@ -50,18 +67,12 @@ export function shelfOf(
   nowS: number,
 ): { shelf: readonly OnShelf[]; wanted: readonly Wanted[] } {
   const wanted = wantedOf(state, nowS)
-  const planned = new Map<string, Set<string>>()
-  for (const { there, joints } of wanted)
-    for (const { id } of there) {
-      const own = planned.get(id) ?? new Set()
-      for (const tag of joints) own.add(tag)
-      planned.set(id, own)
-    }
+  const planned = plannedOf(wanted)
   const shelf = [...state.store.values()].map((item): OnShelf => ({
     item,
     ...standingOf(state, item, nowS),
     joints: inLine(state).get(item.id) ?? 0,
-    planned: planned.get(item.id)?.size ?? 0,
+    planned: planned.get(item.id) ?? 0,
     last: lastOf(usesOf(state).get(item.id) ?? []),
   }))
   const order = (on: OnShelf): number => STANDINGS.indexOf(on.standing)

@@ -2,6 +2,7 @@ import { jointFacts } from '../joint/assess.js'
 import { jointPlaces } from '../joint/lookup.js'
 import type { JobState, StoreItem } from '../log/state.js'
 import type { Need } from '../methods/method.js'
+import { once } from '../units/memo.js'
 import { fitsNeed } from './fits.js'
 import { type Standing, standingOf } from '../joint/standing.js'
 
@@ -29,14 +30,11 @@ function amountOf(need: Need, there: readonly StoreItem[]): number | null {
   return own.every((value): value is number => value !== null) ? own.reduce((a, b) => a + b, 0) : null
 }
 
-/**
- * Everything that joints not yet home need, against the store: what is short first, then as it comes in the lines.
- * @param nowS epoch s: by which day things are good.
- */
-export function wantedOf(state: JobState, nowS: number): readonly Wanted[] {
+/** What joints not yet home need, each need once: by the lines and what was done, whatever the time. */
+const neededOf = once((state: JobState): readonly Pick<Wanted, 'need' | 'joints' | 'qty'>[] => {
   const all = new Map<string, { need: Need; joints: string[]; qty: number | null }>()
   for (const id of jointPlaces(state).keys()) {
-    const facts = jointFacts(state, id, 'coldest', nowS)
+    const facts = jointFacts(state, id, 'coldest', state.lastAtS)
     if (!facts?.method || facts.spec === null || facts.homeAtS !== null) continue
     for (const need of facts.method.consumables(facts.spec)) {
       const name = nameOf(need)
@@ -46,10 +44,18 @@ export function wantedOf(state: JobState, nowS: number): readonly Wanted[] {
       all.set(name, row)
     }
   }
+  return [...all.values()]
+})
+
+/**
+ * Everything that joints not yet home need, against the store: what is short first, then as it comes in the lines.
+ * @param nowS epoch s: by which day things are good.
+ */
+export function wantedOf(state: JobState, nowS: number): readonly Wanted[] {
   const usable = [...state.store.values()].filter((item) =>
     USABLE.has(standingOf(state, item, nowS).standing),
   )
-  const rows = [...all.values()].map((row): Wanted => {
+  const rows = neededOf(state).map((row): Wanted => {
     const there = usable.filter((item) => fitsNeed(item, row.need))
     const thereQty = amountOf(row.need, there)
     return {

@@ -13,7 +13,7 @@ export const THINGS = {
     'Filled {filledOn}, good to {expiresOn}: 24 months (common practice).{isExpired, select, yes { It is past its date.} other {}}',
   'thing-it-is-that-one': 'It is that one',
   'thing-another-of-it': 'Another of that batch',
-  'thing-fits': '{what} it fits',
+  'thing-another': 'Another…',
   'thing-expiresOn': 'Good until, as printed on it',
   'thing-boughtOn': 'Bought on',
   'thing-dueOn': 'Next service or calibration',

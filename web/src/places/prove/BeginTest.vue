@@ -2,10 +2,12 @@
 import {
   UNDER_PRESSURE,
   type SectionAnswer,
+  type StoreItem,
   USUAL,
   physicsOf,
   planOf,
   psiToBar,
+  standingOf,
   systemOf,
 } from '@jugalis/core'
 import { ElInput } from 'element-plus'
@@ -57,6 +59,17 @@ function sayStop(stop: Stop): string {
         message: message.replace(/\.$/, ''),
         when: when(stop.readyAtS, clock.nowS, job.state.job.zone),
       })
+}
+/** Gauges of the store that may be used: one that is past its calibration, or was found wrong, is not offered. */
+const gauges = computed(() =>
+  [...job.state.store.values()].filter(
+    (item) =>
+      item.kind === 'gauge' && ['good', 'soon'].includes(standingOf(job.state, item, clock.nowS).standing),
+  ),
+)
+function take(item: StoreItem): void {
+  typed.gauge = item.name
+  typed.due = item.dueOn ?? ''
 }
 const soft = computed(() => stops.value.length > 0 && stops.value.every((s) => !s.hard))
 const read = (t: string): number => Number(t.trim().replace(',', '.'))
@@ -123,6 +136,19 @@ async function begin(setAside: boolean): Promise<void> {
     <p class="caution">
       <strong>{{ word('ui-caution') }}</strong> {{ word('prove-keep-people-back-while') }}
     </p>
+    <div v-if="gauges.length" class="chips" role="group" :aria-label="word('ui-gauge')">
+      <button
+        v-for="item in gauges"
+        :key="item.id"
+        type="button"
+        class="button"
+        :class="{ main: typed.gauge === item.name }"
+        :aria-pressed="typed.gauge === item.name"
+        @click="take(item)"
+      >
+        {{ item.name }}
+      </button>
+    </div>
     <div class="fields">
       <QuantityField
         v-model="given.bar"

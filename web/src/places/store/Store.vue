@@ -199,7 +199,6 @@ ul {
 .row {
   display: grid;
   grid-template-columns: minmax(90px, 2fr) 3fr;
-  grid-auto-flow: row dense;
   gap: 0 14px;
   min-height: 56px;
   padding: 6px;
@@ -212,10 +211,6 @@ ul {
 }
 .row .why {
   margin: 0;
-  grid-column: 1 / -1;
-}
-.row .stands {
-  grid-column: 2;
 }
 .stands:is(.found-wrong, .not-good, .out-of-date, .open-too-long, .condemned) {
   color: var(--stop-ink);
