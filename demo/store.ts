@@ -1,22 +1,8 @@
-import { type ItemSaid, itemEntry } from '@jugalis/core'
+import { type ItemSaid, NOTHING_SAID, itemEntry } from '@jugalis/core'
 import { idOf } from './ids.js'
 import { HOUR_S, MIN_S, type Story } from './story.js'
 
 const DAY_S = 86_400
-const EMPTY: ItemSaid = {
-  kind: '',
-  name: '',
-  batch: '',
-  matches: {},
-  boughtOn: '',
-  expiresOn: '',
-  openDays: '',
-  amount: '',
-  unit: '',
-  dueOn: '',
-  checkedOn: '',
-  certificate: '',
-}
 
 /** What stands in the store: tins near, within and past their dates, tools with their services, gaskets of one lot. */
 export function tellStore(story: Story): void {
@@ -30,7 +16,7 @@ export function tellStore(story: Story): void {
   }
   let after = MIN_S
   const put = (id: string, said: Partial<ItemSaid> & Pick<ItemSaid, 'kind' | 'name'>): void => {
-    const { kind, data } = itemEntry({ ...EMPTY, ...said }, id)
+    const { kind, data } = itemEntry({ ...NOTHING_SAID, ...said }, id)
     story.tell('Rook', begin + after++, kind, data)
   }
   const tin = { kind: 'cement', openDays: '60', amount: '1', unit: 'l' } as const

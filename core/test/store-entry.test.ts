@@ -1,6 +1,7 @@
 import { DateTime } from 'luxon'
 import {
   type ItemSaid,
+  NOTHING_SAID,
   type JobState,
   foldJob,
   itemEntry,
@@ -22,18 +23,11 @@ const putLot = (log: Log, more: object = {}, id = TIN): string =>
 const putTool = (log: Log, more: object = {}, id = uuid(701)): string =>
   log.put('tool-set', { toolId: id, kind: 'gauge', name: 'G-1', matches: {}, ...more })
 const SAID: ItemSaid = {
+  ...NOTHING_SAID,
   kind: 'cement',
   name: 'T-8',
-  batch: '',
   matches: { plastic: 'abs' },
-  boughtOn: '',
   expiresOn: '2027-01-31',
-  openDays: '',
-  amount: '',
-  unit: '',
-  dueOn: '',
-  checkedOn: '',
-  certificate: '',
 }
 
 describe('put in', () => {

@@ -26,6 +26,21 @@ export interface ItemSaid {
   certificate: string
 }
 export type ItemField = keyof ItemSaid | 'size' | 'plastic'
+/** Nothing of a thing was said yet. */
+export const NOTHING_SAID: ItemSaid = {
+  kind: '',
+  name: '',
+  batch: '',
+  matches: {},
+  boughtOn: '',
+  expiresOn: '',
+  openDays: '',
+  amount: '',
+  unit: '',
+  dueOn: '',
+  checkedOn: '',
+  certificate: '',
+}
 export interface ItemFault {
   field: ItemField
   says: Msg

@@ -10,6 +10,7 @@ export {
   type ItemFault,
   type ItemField,
   type ItemSaid,
+  NOTHING_SAID,
   isLot,
   itemCoded,
   itemEntry,

@@ -3,6 +3,7 @@ import {
   AMOUNT_UNITS,
   type ItemField,
   type ItemSaid,
+  NOTHING_SAID,
   type Need,
   type StoreItem,
   dayOf,
@@ -39,20 +40,6 @@ const props = defineProps<{
 const emit = defineEmits<{ close: []; keep: [itemId: string, kind: string] }>()
 const job = useJob()
 const clock = useClock()
-const NOTHING: ItemSaid = {
-  kind: '',
-  name: '',
-  batch: '',
-  matches: {},
-  boughtOn: '',
-  expiresOn: '',
-  openDays: '',
-  amount: '',
-  unit: '',
-  dueOn: '',
-  checkedOn: '',
-  certificate: '',
-}
 /** From so many kinds they are chosen from a list. */
 const FEW = 6
 const kinds = computed(() => {
@@ -61,7 +48,7 @@ const kinds = computed(() => {
   return props.all ? [...new Set([...needed, ...rest])] : needed
 })
 const said = reactive<ItemSaid>({
-  ...NOTHING,
+  ...NOTHING_SAID,
   kind: kinds.value.length > FEW ? '' : (kinds.value[0] ?? ''),
   name: props.code ?? '',
   ...(props.item ? itemSaid(props.item) : {}),

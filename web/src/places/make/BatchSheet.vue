@@ -4,6 +4,7 @@ import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref, toRef } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
+import ManyChips from '../../frame/ManyChips.vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -52,13 +53,7 @@ const basis = ref<'seen' | 'memory' | null>(null)
 /** What was used: as it is in hand, unless it was something else then. */
 const tools = useTools(toRef(props, 'like'))
 const used = ref<string[]>(tools.chosen.value.map((item) => item.id))
-const useToggle = (id: string): void => {
-  used.value = used.value.includes(id) ? used.value.filter((x) => x !== id) : [...used.value, id]
-}
 const fault = ref('')
-const toggle = (id: string): void => {
-  chosen.value = chosen.value.includes(id) ? chosen.value.filter((x) => x !== id) : [...chosen.value, id]
-}
 /** What each step is written with: its own readings, and of each choice the good option that its button says. */
 function valuesOf(step: (typeof steps.value)[number]): Record<string, unknown> {
   return Object.fromEntries(
@@ -134,18 +129,7 @@ async function keep(): Promise<void> {
         })
       }}
     </p>
-    <div class="chips tags">
-      <button
-        v-for="f in candidates"
-        :key="f.id"
-        type="button"
-        class="button"
-        :class="{ main: chosen.includes(f.id) }"
-        :aria-pressed="chosen.includes(f.id)"
-        @click="toggle(f.id)"
-      >
-        {{ f.tag }}
-      </button>
+    <ManyChips v-model="chosen" :options="candidates.map((f) => [f.id, f.tag] as const)">
       <button
         v-if="chosen.length < candidates.length"
         type="button"
@@ -154,7 +138,7 @@ async function keep(): Promise<void> {
       >
         {{ word('make-all', { candidates: candidates.length }) }}
       </button>
-    </div>
+    </ManyChips>
     <p class="strong">{{ word('make-done-up-to') }}</p>
     <ChipChoice
       v-model="upTo"
@@ -174,19 +158,7 @@ async function keep(): Promise<void> {
     </div>
     <template v-if="tools.known.value.length">
       <p class="strong">{{ word('thing-made-with') }}</p>
-      <div class="chips tags">
-        <button
-          v-for="item in tools.known.value"
-          :key="item.id"
-          type="button"
-          class="button"
-          :class="{ main: used.includes(item.id) }"
-          :aria-pressed="used.includes(item.id)"
-          @click="useToggle(item.id)"
-        >
-          {{ item.name }}
-        </button>
-      </div>
+      <ManyChips v-model="used" :options="tools.known.value.map((item) => [item.id, item.name] as const)" />
     </template>
     <StepReads v-if="reads.length" v-model="readings" :joint-id="like.id" :reads="reads" />
     <p v-if="reads.length && chosen.length > 1" class="why">{{ word('make-the-same-reading-for') }}</p>
@@ -198,10 +170,6 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped>
-.tags {
-  max-height: 200px;
-  overflow-y: auto;
-}
 .button {
   min-height: 56px;
 }
