@@ -23,4 +23,8 @@ export const USUAL = {
   movement: [0.5, 150],
   pipeC: [-20, 60],
   torqueNm: [1, 400],
+  /** What is bought of what is used up: litres in a tin, kilograms on a reel, millimetres of wire or tape. */
+  tinL: [0.1, 5],
+  reelKg: [0.1, 5],
+  reelMm: [500, 200_000],
 } as const satisfies Readonly<Record<string, readonly [least: number, most: number]>>

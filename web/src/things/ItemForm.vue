@@ -6,6 +6,7 @@ import {
   NOTHING_SAID,
   type Need,
   type StoreItem,
+  USUAL,
   dayOf,
   fillingOf,
   isLot,
@@ -136,7 +137,11 @@ async function keep(): Promise<void> {
   emit('close')
 }
 /** Amounts are typed in the reader's own units and kept in these. */
-const AS = { mm: 'distance', l: 'volume', kg: 'weight' } as const
+const AS = {
+  mm: { as: 'distance', usual: USUAL.reelMm },
+  l: { as: 'volume', usual: USUAL.tinL },
+  kg: { as: 'weight', usual: USUAL.reelKg },
+} as const
 const amount = computed<number | null>({
   get: () => (said.amount === '' ? null : Number(said.amount)),
   set: (value) => (said.amount = value === null ? '' : String(value)),
@@ -217,7 +222,8 @@ const shownDays = computed(() => days.value.slice(0, more.value ? undefined : 1)
         v-model="amount"
         field-id="thing-amount"
         :label="word('thing-amount')"
-        :as="AS[said.unit as keyof typeof AS]"
+        :as="AS[said.unit as keyof typeof AS].as"
+        :usual="AS[said.unit as keyof typeof AS].usual"
         :least="0"
       />
       <p v-if="faultAt('amount') || faultAt('unit')" class="refusal" role="alert">
