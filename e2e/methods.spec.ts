@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { allMethods, joinable } from '@jugalis/core'
 import { type Page, expect, test } from '@playwright/test'
 import { PHONE, demoJob, eventsOf, noViolations, signIn, write } from './help'
-import { hurriedSteps } from './hurried'
+import { hurriedSteps, tapAtOnce } from './hurried'
 import { chooseIn } from './lists-help'
 import { jobOf } from './make-help'
 
@@ -146,7 +146,7 @@ for (const s of STORIES)
       if (s.hurried.includes(step)) {
         // All is looked at while the heat runs, then the finger waits over the button, as a fitter's does.
         await standsInSight(page, step)
-        await page.locator('.action').click({ timeout: 90_000 })
+        await tapAtOnce(page)
         taps++
         await expect.poll(async () => (await done()).length).toBe(step + 1)
         continue

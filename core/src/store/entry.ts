@@ -50,7 +50,10 @@ const DAYS_OF_LOTS = ['boughtOn', 'expiresOn'] as const
 const DAYS_OF_TOOLS = ['boughtOn', 'checkedOn', 'dueOn'] as const
 const SIZES: ReadonlySet<string> = new Set(['size', 'dies'])
 
-/** Is this thing used up? Null where no such kind is kept. */
+/**
+ * Is this thing used up? Null where no such kind is kept.
+ * @example isLot('cement') // true
+ */
 export const isLot = (kind: string): boolean | null => storeKinds().find((k) => k.kind === kind)?.lot ?? null
 const bad = (field: ItemField, code: Code, params: Record<string, string | number> = {}): ItemFault => ({
   field,
