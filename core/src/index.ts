@@ -149,7 +149,7 @@ export { HEADINGS as DIRECTIONS } from './space/heading.js'
 export { type LineChange, lineChange } from './line/change.js'
 export { type LineFault, lineFaults } from './line/faults.js'
 export { faultsOf } from './line/space/line-faults.js'
-export { type Touched, cutOutTouches, toolTouches } from './line/touches.js'
+export { type Touched, cutOutTouches } from './line/touches.js'
 export { copied, nextItemTag, renumbered, shortTag } from './line/tags.js'
 export {
   type LibraryRow,

@@ -1,4 +1,3 @@
-import { DateTime } from 'luxon'
 import {
   type ItemSaid,
   NOTHING_SAID,
@@ -10,18 +9,9 @@ import {
   readStore,
   storeCsv,
 } from '../src/index.js'
-import { daysAfter } from '../src/joint/standing.js'
-import { type Log, T0, lineJob, uuid } from './make-job.js'
+import { lineJob, uuid } from './make-job.js'
+import { TIN, TODAY, dayIn, putLot, putTool } from './store-help.js'
 
-const TIN = uuid(700)
-/** 2026-09-21, as the times of these jobs have it. */
-const TODAY = DateTime.fromSeconds(T0, { zone: 'utc' }).toISODate() as string
-const dayIn = (days: number): string => daysAfter(TODAY, days)
-const LOT = { kind: 'cement', name: 'T-7', matches: { plastic: 'pvc-u' } }
-const putLot = (log: Log, more: object = {}, id = TIN): string =>
-  log.put('lot-set', { lotId: id, ...LOT, ...more })
-const putTool = (log: Log, more: object = {}, id = uuid(701)): string =>
-  log.put('tool-set', { toolId: id, kind: 'gauge', name: 'G-1', matches: {}, ...more })
 const SAID: ItemSaid = {
   ...NOTHING_SAID,
   kind: 'cement',

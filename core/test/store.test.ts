@@ -15,17 +15,9 @@ import { daysAfter } from '../src/joint/standing.js'
 import { usesOf } from '../src/joint/uses.js'
 import { isWorded } from '../src/words/words.js'
 import { type Log, SECTION, T0, joint, lineJob, uuid } from './make-job.js'
+import { GAUGE, TIN, TODAY, dayIn, putLot, putTool } from './store-help.js'
 
-const TIN = uuid(700)
 const DAY_S = 86_400
-/** 2026-09-21, as the times of these jobs have it. */
-const TODAY = DateTime.fromSeconds(T0, { zone: 'utc' }).toISODate() as string
-const dayIn = (days: number): string => daysAfter(TODAY, days)
-const LOT = { kind: 'cement', name: 'T-7', matches: { plastic: 'pvc-u' } }
-const putLot = (log: Log, more: object = {}, id = TIN): string =>
-  log.put('lot-set', { lotId: id, ...LOT, ...more })
-const putTool = (log: Log, more: object = {}, id = uuid(701)): string =>
-  log.put('tool-set', { toolId: id, kind: 'gauge', name: 'G-1', matches: {}, ...more })
 const madeWith = (log: Log, n: number, atS: number, ids: readonly string[], who = 1): string =>
   log.put('step-done', { life: 1, step: 'fit', readings: {}, toolIds: ids }, { jointId: joint(n), atS, who })
 const stands = (state: JobState, id: string, nowS: number) => {
@@ -112,7 +104,7 @@ describe('how a thing stands', () => {
   })
   it('found wrong, until it is tried and good, or looked at since; not where it was right again by then', () => {
     const log = lineJob(1)
-    const id = uuid(701)
+    const id = GAUGE
     putTool(log)
     const now = () => stands(foldJob(log.events), id, T0 + 5 * DAY_S).standing
     log.put('tool-found', { toolId: id, fromS: T0, toS: T0 + 60, says: 'dropped' }, { atS: T0 + 90 })

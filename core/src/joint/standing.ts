@@ -18,6 +18,8 @@ export const STANDINGS = [
   'condemned',
 ] as const
 export type Standing = (typeof STANDINGS)[number]
+/** May a joint be made with a thing that stands so? One that is empty can't be, and one past its day must not be. */
+export const mayBeUsed = (standing: Standing): boolean => standing === 'good' || standing === 'soon'
 /** So many days before its last day a thing is said to be near it: a choice of ours, no figure of the trade. */
 const SOON_DAYS = 30
 

@@ -65,29 +65,6 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
   if (state.signed.some((s) => s.what === 'job')) says.push(msg('touches-signature'))
   return { says, withIt }
 }
-const isProved = (state: JobState, sectionId: string): boolean =>
+/** Was a test of it held? */
+export const isProved = (state: JobState, sectionId: string): boolean =>
   [...state.tests.values()].some((t) => t.sectionId === sectionId && t.ended?.verdict === 'held')
-
-/** Joints that a tool made since a time, and up to another, by tag, and the proofs that stand on them. */
-export function toolTouches(
-  state: JobState,
-  toolId: string,
-  fromS: number,
-  toS = Infinity,
-): { joints: readonly string[]; sections: readonly string[] } {
-  const places = jointPlaces(state)
-  const made = [...state.joints.values()].filter((joint) =>
-    joint.lives.some(
-      ({ cutOutAtS, done }) =>
-        cutOutAtS === undefined &&
-        done.some((d) => d.latestS >= fromS && d.latestS <= toS && d.tools?.includes(toolId)),
-    ),
-  )
-  const ids = new Set(made.map((j) => j.id))
-  return {
-    joints: made.flatMap((j) => places.get(j.id)?.tag ?? []),
-    sections: [...state.sections.values()]
-      .filter((s) => s.jointIds.some((id) => ids.has(id)) && isProved(state, s.id))
-      .map((s) => s.tag),
-  }
-}

@@ -3,9 +3,9 @@ export { AMOUNT_UNITS, type AmountUnit, ITEM_STATES, type ItemState } from '../l
 export { type StoreKind, storeKinds } from './kinds.js'
 export { fitsNeed } from './fits.js'
 export { type OnShelf, type ShelfHead, shelfHead, shelfOf } from './shelf.js'
-export { STANDINGS, type Standing, standingOf } from '../joint/standing.js'
+export { STANDINGS, type Standing, mayBeUsed, standingOf } from '../joint/standing.js'
 export { type Wanted } from './wanted.js'
-export { type RecallAsk, type Recalled, recall } from './recall.js'
+export { type RecallAsk, type Recalled, recall, toolTouches } from './recall.js'
 export {
   type ItemFault,
   type ItemField,

@@ -1,5 +1,6 @@
 import { jointPlaces } from '../joint/lookup.js'
 import { tagOrder } from '../units/tag-order.js'
+import { isProved } from '../line/touches.js'
 import type { JobState } from '../log/state.js'
 
 /** Which joints are looked for: made with a thing, by a person, in a stretch of time; all that is said must hold. */
@@ -84,4 +85,19 @@ export function recall(
     })
   })
   return found.sort((a, b) => Number(a.cutOut) - Number(b.cutOut) || tagOrder(a.tag, b.tag))
+}
+
+/** Joints in the line that a thing made since a time, and up to another, by tag, and the proofs that stand on them. */
+export function toolTouches(
+  state: JobState,
+  itemId: string,
+  fromS: number,
+  toS = Infinity,
+): { joints: readonly string[]; sections: readonly string[] } {
+  const here = recall(state, { itemId, fromS, toS }).filter(({ cutOut }) => !cutOut)
+  const ids = new Set(here.map(({ jointId }) => jointId))
+  const sections = [...state.sections.values()].filter(
+    (section) => section.jointIds.some((id) => ids.has(id)) && isProved(state, section.id),
+  )
+  return { joints: here.map(({ tag }) => tag), sections: sections.map(({ tag }) => tag) }
 }

@@ -4,7 +4,7 @@ import type { JobState, StoreItem } from '../log/state.js'
 import type { Need } from '../methods/method.js'
 import { once } from '../units/memo.js'
 import { fitsNeed } from './fits.js'
-import { type Standing, standingOf } from '../joint/standing.js'
+import { mayBeUsed, standingOf } from '../joint/standing.js'
 
 /** What joints that are not made yet need of one kind of thing, against what there is. */
 export interface Wanted {
@@ -20,7 +20,6 @@ export interface Wanted {
   /** Nothing that fits is there, or less than is needed. */
   short: boolean
 }
-const USABLE: ReadonlySet<Standing> = new Set<Standing>(['good', 'soon'])
 const nameOf = ({ item, matches }: Need): string => JSON.stringify([item, Object.entries(matches).sort()])
 
 /** How much of a need is there: counted things by their amount, a tool by being there. */
@@ -52,9 +51,7 @@ const neededOf = once((state: JobState): readonly Pick<Wanted, 'need' | 'joints'
  * @param nowS epoch s: by which day things are good.
  */
 export function wantedOf(state: JobState, nowS: number): readonly Wanted[] {
-  const usable = [...state.store.values()].filter((item) =>
-    USABLE.has(standingOf(state, item, nowS).standing),
-  )
+  const usable = [...state.store.values()].filter((item) => mayBeUsed(standingOf(state, item, nowS).standing))
   const rows = neededOf(state).map((row): Wanted => {
     const there = usable.filter((item) => fitsNeed(item, row.need))
     const thereQty = amountOf(row.need, there)

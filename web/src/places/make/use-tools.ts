@@ -7,6 +7,7 @@ import {
   fitsNeed,
   hotWorkPermit,
   itemCoded,
+  mayBeUsed,
   standingOf,
   toolWrong,
 } from '@jugalis/core'
@@ -14,18 +15,16 @@ import { type Ref, computed, ref } from 'vue'
 import { keepJson, readJson } from '../../stored'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
+import { useMinute } from '../../things/use-minute'
 
 const KEY = 'jugalis-tools'
 /** Things of the store in hand on this device, whatever joint is open: asked once, then kept. */
 const inHand = ref<string[]>(readJson<string[]>(KEY) ?? [])
-/** How a thing stands is looked at anew this often: it changes by the day, s. */
-const OFTEN_ENOUGH_S = 60
 
 /** What a joint needs, and the things of the store of those kinds: what may be taken to it first. */
 function useKnown(facts: Ref<JointFacts>) {
   const job = useJob()
-  const clock = useClock()
-  const nowS = computed(() => Math.floor(clock.nowS / OFTEN_ENOUGH_S) * OFTEN_ENOUGH_S)
+  const nowS = useMinute()
   const needs = computed<readonly Need[]>(() => {
     const joint = facts.value
     return joint.method && joint.spec !== null ? joint.method.consumables(joint.spec) : []
@@ -36,7 +35,7 @@ function useKnown(facts: Ref<JointFacts>) {
     const seen = own.map((item) => {
       const { standing, untilOn } = standingOf(job.state, item, nowS.value)
       const fits = needs.value.some((need) => fitsNeed(item, need))
-      return { item, untilOn: untilOn ?? '9', good: fits && (standing === 'good' || standing === 'soon') }
+      return { item, untilOn: untilOn ?? '9', good: fits && mayBeUsed(standing) }
     })
     // Of what is good, what ends first is used first.
     return seen.sort(

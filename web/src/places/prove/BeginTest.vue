@@ -4,6 +4,7 @@ import {
   type SectionAnswer,
   type StoreItem,
   USUAL,
+  mayBeUsed,
   physicsOf,
   planOf,
   psiToBar,
@@ -63,8 +64,7 @@ function sayStop(stop: Stop): string {
 /** Gauges of the store that may be used: one that is past its calibration, or was found wrong, is not offered. */
 const gauges = computed(() =>
   [...job.state.store.values()].filter(
-    (item) =>
-      item.kind === 'gauge' && ['good', 'soon'].includes(standingOf(job.state, item, clock.nowS).standing),
+    (item) => item.kind === 'gauge' && mayBeUsed(standingOf(job.state, item, clock.nowS).standing),
   ),
 )
 function take(item: StoreItem): void {

@@ -9,16 +9,14 @@ import {
   shelfOf,
 } from '@jugalis/core'
 import { computed } from 'vue'
-import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { dayText } from '../../when'
 import { fitsSaid } from '../../things/fits'
+import { useMinute } from '../../things/use-minute'
 import { capital, named, word } from '../../words/word'
 
 /** So many of what is short are named. */
 const NAMED = 4
-/** The store changes by the day: it is looked at anew once a minute, s. */
-const OFTEN_ENOUGH_S = 60
 
 /** How a thing stands, with its day. */
 export const standingSaid = (on: OnShelf): string =>
@@ -82,8 +80,7 @@ function headSaid(head: ShelfHead): string {
 /** Everything in the store and what joints still need, with the sentence that matters most. */
 export function useStore() {
   const job = useJob()
-  const clock = useClock()
-  const nowS = computed(() => Math.floor(clock.nowS / OFTEN_ENOUGH_S) * OFTEN_ENOUGH_S)
+  const nowS = useMinute()
   const seen = computed(() => shelfOf(job.state, nowS.value))
   const shelf = computed(() => seen.value.shelf)
   const wanted = computed(() => seen.value.wanted)
@@ -101,7 +98,7 @@ export function useStore() {
       kinds: kinds.join(', '),
     })
   })
-  return { shelf, wanted, headline, why, nowS }
+  return { shelf, wanted, headline, why }
 }
 /** A need by its name and what it is to fit. */
 export const needSaid = ({ need }: Wanted): string =>
