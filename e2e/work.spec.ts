@@ -1,6 +1,5 @@
 import { expect, test } from '@playwright/test'
 import { PHONE, afterLastStep, eventsOf, noViolations, signIn, write } from './help'
-import { chooseIn } from './lists-help'
 import { COPPER, PVC, jobOf, step } from './make-help'
 
 test.use({ viewport: PHONE, hasTouch: true })
@@ -19,7 +18,7 @@ test('a batch of press joints with a tool that reports: two taps each, the next 
     { kind: 'tool-proof', data: { toolId: tool, good: true, how: 'tried' } },
   ])
   await page.goto(`/job/${job}/make/${joints[0]}`)
-  await chooseIn(page.locator('.field', { hasText: 'press tool' }).getByRole('combobox'), new RegExp(tool))
+  await page.getByRole('button', { name: new RegExp(`^Take this press tool: ${tool}`) }).click()
   const made = async (): Promise<unknown[]> =>
     (await eventsOf(page, job)).filter((e) => e.kind === 'step-done').map((e) => [e.jointId, e.data.step])
   let taps = 0

@@ -206,6 +206,10 @@ describe('what is there against what is needed', () => {
     lot(4)
     expect(row()).toMatchObject({ qty: 4, thereQty: 4, short: false })
   })
+  it('a tool is needed once, whatever measure its need says', () => {
+    const { wanted } = shelfOf(foldJob(lineJob(2).events), T0)
+    expect(wanted.find(({ need }) => need.item === 'applicator')).toMatchObject({ qty: 1, unit: 'count' })
+  })
 })
 
 describe('recall', () => {

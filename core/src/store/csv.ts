@@ -146,11 +146,11 @@ export function shoppingCsv(wanted: readonly Wanted[], reader: Reader): string {
       ['what', 'fits', 'needed', 'unit', 'in the store', 'joints'],
       ...wanted
         .filter((row) => row.short)
-        .map(({ need, qty, thereQty, joints }) => [
+        .map(({ need, qty, unit, thereQty, joints }) => [
           need.item.replaceAll('-', ' '),
           fitsText(need.matches),
-          ...amount(qty, need.unit),
-          thereQty === null ? '' : (amount(thereQty, need.unit)[0] ?? ''),
+          ...amount(qty, unit),
+          thereQty === null ? '' : (amount(thereQty, unit)[0] ?? ''),
           joints.join(' '),
         ]),
     ],

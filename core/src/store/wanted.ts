@@ -13,6 +13,8 @@ export interface Wanted {
   joints: readonly string[]
   /** How much they need together; null where nobody has a figure for one of them. A tool: one. */
   qty: number | null
+  /** What that is in. Of a tool its need may say a measure, which is none to be added up. */
+  unit: Need['unit']
   /** Things of the store that fit and may be used. */
   there: readonly StoreItem[]
   /** How much there is, in the need's unit: null where it is not known of one of them. */
@@ -30,14 +32,14 @@ function amountOf(need: Need, there: readonly StoreItem[]): number | null {
 }
 
 /** What joints not yet home need, each need once: by the lines and what was done, whatever the time. */
-const neededOf = once((state: JobState): readonly Pick<Wanted, 'need' | 'joints' | 'qty'>[] => {
-  const all = new Map<string, { need: Need; joints: string[]; qty: number | null }>()
+const neededOf = once((state: JobState): readonly Pick<Wanted, 'need' | 'joints' | 'qty' | 'unit'>[] => {
+  const all = new Map<string, { need: Need; joints: string[]; qty: number | null; unit: Need['unit'] }>()
   for (const id of jointPlaces(state).keys()) {
     const facts = jointFacts(state, id, 'coldest', state.lastAtS)
     if (!facts?.method || facts.spec === null || facts.homeAtS !== null) continue
     for (const need of facts.method.consumables(facts.spec)) {
       const name = nameOf(need)
-      const row = all.get(name) ?? { need, joints: [], qty: 0 }
+      const row = all.get(name) ?? { need, joints: [], qty: 0, unit: need.lasts ? 'count' : need.unit }
       row.joints.push(facts.tag)
       row.qty = need.lasts ? 1 : row.qty === null || need.qty.value === null ? null : row.qty + need.qty.value
       all.set(name, row)

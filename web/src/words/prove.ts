@@ -3,6 +3,7 @@ import type { Wordings } from '@jugalis/core'
 /** The place prove. */
 export const PROVE = {
   // GateList
+  'prove-take-gauge': 'Take gauge {name}',
   'prove-open': 'open',
   'prove-closed': 'closed',
   'prove-computed-from-the-log': 'computed from the log',

@@ -67,7 +67,7 @@ export const STORE = {
   'shelf-was-back': 'put back',
   'shelf-was-wrong': 'found wrong: {says}',
   'shelf-recalled':
-    '{count, plural, =0 {No joint in the line} one {{count} joint in the line} other {{count} joints in the line}}{proved, plural, =0 {} other {; {proved} proved with it in}}{covered, plural, =0 {} other {; {covered} may lie behind a wall}}{out, plural, =0 {} other {; {out} cut out again}}.',
+    '{count, plural, =0 {No joint in the line} one {{count} joint in the line} other {{count} joints in the line}}{proved, plural, =0 {} other {; {proved} in a section proved since}}{covered, plural, =0 {} other {; {covered} may lie behind a wall}}{out, plural, =0 {} other {; {out} cut out again}}.',
   'shelf-cut-out': 'cut out again',
   'shelf-proved': 'proved',
   'shelf-covered': 'may lie behind a wall',

@@ -49,5 +49,6 @@ export const THINGS = {
     '{name}{hasFits, select, yes { · {fits}} other {}}{hasDay, select, yes { · until {untilOn}} other {}}',
   'thing-take': 'Take this {kind}: {says}',
   'thing-put-in-one': 'Put one in…',
+  'thing-report-it': 'Empty, or wrong',
   'thing-made-with': 'Made with',
 } as const satisfies Wordings

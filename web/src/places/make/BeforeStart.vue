@@ -24,6 +24,7 @@ import AroundSheet from './AroundSheet.vue'
 import PermitSheet from './PermitSheet.vue'
 import ToolSheet from './ToolSheet.vue'
 import type { useTools } from './use-tools'
+import { dayText } from '../../when'
 import { answerTold, named, word } from '../../words/word'
 
 /** What to fetch and what is wrong today; tin, tools and permit asked once, then kept. */
@@ -69,7 +70,11 @@ defineExpose({
   /** Work on this joint has begun: what it needs is there. */
   begun: () => keepJson(FETCHED, { joint: props.facts.id, all: wanted.value }, 'visit'),
 })
-const kindsKnown = computed(() => [...new Set(props.tools.known.value.map((item) => item.kind))])
+const offered = computed(() => new Set(props.tools.offered.value.map((item) => item.kind)))
+/** Chosen from a list: what nothing is offered of, and what is in hand already. */
+const listed = computed(() =>
+  [...new Set(props.tools.known.value.map((item) => item.kind))].filter((kind) => !offered.value.has(kind)),
+)
 const ofKind = (kind: string): readonly StoreItem[] =>
   props.tools.known.value.filter((item) => item.kind === kind)
 const inHand = (kind: string): StoreItem | null =>
@@ -77,11 +82,11 @@ const inHand = (kind: string): StoreItem | null =>
 /** A thing by its name, with what it fits and its last day. */
 function itemSays(item: StoreItem): string {
   const fits = fitsSaid(item.matches)
-  const untilOn = standingOf(job.state, item, clock.nowS).untilOn ?? ''
+  const { untilOn } = standingOf(job.state, item, clock.nowS)
   return word('thing-says', {
     name: item.name,
     fits,
-    untilOn,
+    untilOn: untilOn ? dayText(untilOn) : '',
     hasFits: fits ? 'yes' : 'no',
     hasDay: untilOn ? 'yes' : 'no',
   })
@@ -130,7 +135,7 @@ function openTool(tool: StoreItem): void {
     <p v-if="!brief && !open.length && said.length" class="why">
       {{ word('make-here', { said: said.join('; ') }) }}
     </p>
-    <div v-if="!brief && kindsKnown.length" class="hand">
+    <div v-if="!brief && (offered.size || listed.length)" class="hand">
       <button
         v-for="item in tools.offered.value"
         :key="item.id"
@@ -140,7 +145,7 @@ function openTool(tool: StoreItem): void {
       >
         {{ word('thing-take', { kind: named(item.kind), says: itemSays(item) }) }}
       </button>
-      <div v-for="kind in kindsKnown" :key="kind" class="field">
+      <div v-for="kind in listed" :key="kind" class="field">
         <span>{{ named(kind) }}</span>
         <ElSelect
           :teleported="false"
@@ -154,7 +159,7 @@ function openTool(tool: StoreItem): void {
           <ElOption value="" :label="word('ui-not-said')" />
         </ElSelect>
         <button v-if="inHand(kind)" type="button" class="button" @click="openTool(inHand(kind) as StoreItem)">
-          {{ word('make-try-it-report-it') }}
+          {{ word(inHand(kind)?.lot ? 'thing-report-it' : 'make-try-it-report-it') }}
         </button>
       </div>
     </div>

@@ -146,7 +146,7 @@ async function begin(setAside: boolean): Promise<void> {
         :aria-pressed="typed.gauge === item.name"
         @click="take(item)"
       >
-        {{ item.name }}
+        {{ word('prove-take-gauge', { name: item.name }) }}
       </button>
     </div>
     <div class="fields">

@@ -14,7 +14,7 @@ const most = ref(FEW)
 const shown = computed(() => props.wanted.slice(0, most.value))
 const thereSaid = (row: Wanted): string => {
   if (!row.there.length) return word('shelf-none-there')
-  const much = quantitySaid(row.thereQty, row.need.unit, job.reader)
+  const much = quantitySaid(row.thereQty, row.unit, job.reader)
   const names = row.there.map((item) => item.name).join(', ')
   return much && !row.need.lasts ? word('shelf-there', { much, names }) : names
 }
@@ -33,9 +33,7 @@ const thereSaid = (row: Wanted): string => {
       <div v-for="row in shown" :key="needSaid(row)" class="row" :class="{ short: row.short }" role="row">
         <span role="cell" class="strong">{{ capital(needSaid(row)) }}</span>
         <span role="cell">{{ word('shelf-joints', { joints: row.joints.length }) }}</span>
-        <span role="cell">{{
-          quantitySaid(row.qty, row.need.unit, job.reader) || word('shelf-by-maker')
-        }}</span>
+        <span role="cell">{{ quantitySaid(row.qty, row.unit, job.reader) || word('shelf-by-maker') }}</span>
         <span role="cell">{{ row.short ? `▲ ${thereSaid(row)}` : thereSaid(row) }}</span>
       </div>
     </div>

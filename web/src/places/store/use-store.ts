@@ -25,7 +25,7 @@ export const standingSaid = (on: OnShelf): string =>
     hasDay: on.untilOn ? 'yes' : 'no',
   })
 /** How many of what is wanted, in its unit; nothing where nobody has a figure. */
-export function quantitySaid(value: number | null, unit: Wanted['need']['unit'], reader: fmt.Reader): string {
+export function quantitySaid(value: number | null, unit: Wanted['unit'], reader: fmt.Reader): string {
   if (value === null) return ''
   return unit === 'mm' ? fmt.distance(value, reader) : String(value)
 }
