@@ -95,7 +95,6 @@ for (const [size, viewport] of SIZES)
   test(`on ${size} nothing that has the focus lies under a strip, forwards or backwards`, async ({
     page,
   }) => {
-    test.setTimeout(240_000)
     await page.setViewportSize(viewport)
     await signIn(page)
     const { job, joints } = await jobOfAll(page, 'metric')

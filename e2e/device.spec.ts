@@ -45,7 +45,7 @@ test('written without signal, then the clock is put forward by two hours: kept a
   // By itself a page cannot tell a clock put forward from a sleep: it takes the worse.
   await expect(h1).toContainText(/Too late.*2 h/)
   await context.setOffline(false)
-  await expect.poll(async () => (await stepsOf(page, job)).length, { timeout: 30_000 }).toBe(2)
+  await expect.poll(async () => (await stepsOf(page, job)).length).toBe(2)
   const kept = (await stepsOf(page, job)).find((e) => e.data.step === 'cement')
   expect(Math.abs((kept?.occurredAtS ?? 0) - trueS)).toBeLessThan(15 + (kept?.clockErrorS ?? 0))
   expect(kept?.clockErrorS ?? Infinity).toBeLessThan(60)
@@ -74,7 +74,7 @@ test('no store on the device: work goes on, says so while it is without signal, 
     '1 entry waits in this page',
   )
   await context.setOffline(false)
-  await expect.poll(async () => (await stepsOf(page, job)).length, { timeout: 30_000 }).toBe(2)
+  await expect.poll(async () => (await stepsOf(page, job)).length).toBe(2)
   await expect(page.getByText('This device keeps nothing')).toHaveCount(0)
 })
 

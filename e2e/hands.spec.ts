@@ -72,7 +72,7 @@ test('keys come first to a way past the strips; the headline speaks at phases, n
   await expect(h1).toContainText('within')
   const said = page.locator('.top [role=status]')
   const [before, shown] = [await said.textContent(), await h1.textContent()]
-  await expect.poll(() => h1.textContent(), { timeout: 10_000 }).not.toBe(shown)
+  await expect.poll(() => h1.textContent()).not.toBe(shown)
   expect(await said.textContent()).toBe(before)
   await expect(h1).not.toHaveAttribute('aria-live', /./)
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
@@ -125,7 +125,7 @@ test('undo has its own place on the phone: the action does not move', async ({ p
   await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible()
   const during = await box(page, '.action')
   await noViolations(page)
-  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0, { timeout: 20_000 })
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0)
   const after = await box(page, '.action')
   expect(Math.abs(after.y - during.y)).toBeLessThan(2)
 })

@@ -69,7 +69,6 @@ test('two people on one job see what the other writes within a second; the tabs 
 })
 
 test('a server without notifications tells of what is new all the same', async ({ browser }) => {
-  test.setTimeout(300_000)
   const { state, gone } = stateFolder()
   const port = await freePort()
   try {

@@ -131,7 +131,7 @@ async function inSight(page: Page): Promise<string[]> {
 }
 /** As soon as the page has come to rest: its letters may still be on their way. */
 const standsInSight = (page: Page, step: number): Promise<void> =>
-  expect.poll(() => inSight(page), { message: `step ${step + 1}`, timeout: 4000 }).toEqual([])
+  expect.poll(() => inSight(page), { message: `step ${step + 1}` }).toEqual([])
 
 for (const s of STORIES)
   test(`one joint goes through Make: ${s.method}`, async ({ browser }) => {
@@ -152,7 +152,7 @@ for (const s of STORIES)
         continue
       }
       // A heat or a hold runs its time before anything is asked for.
-      await expect(page.locator('.action')).not.toContainText('Hands stay', { timeout: 30_000 })
+      await expect(page.locator('.action')).not.toContainText('Hands stay')
       for (let seen = page.getByRole('button', { name: 'Seen', exact: true }); await seen.count();)
         await seen.first().click()
       taps += await readOff(page, s)
@@ -173,7 +173,7 @@ for (const s of STORIES)
           taps++
         }
         await expect(action).toBeEnabled({ timeout: 1000 })
-      }).toPass({ timeout: 60_000 })
+      }).toPass()
       if (step === 1) await noViolations(page)
       await standsInSight(page, step)
       await page.locator('.action').click()

@@ -91,7 +91,6 @@ async function threadJoint(page: Page, { most, turns }: { most: string; turns: s
 test('hot water in inches: soldered, pressed, flanged at a pump, threaded to a drain; set out, made and proved', async ({
   browser,
 }) => {
-  test.setTimeout(300_000)
   await fromNothing(browser, async (page) => {
     const job = await begun(page, 'inch: primer, quarter turn')
 
@@ -200,7 +199,6 @@ test('hot water in inches: soldered, pressed, flanged at a pump, threaded to a d
 test('a metric line by the thumb: soldered, threaded, pressed; refused, changed, and made', async ({
   browser,
 }) => {
-  test.setTimeout(300_000)
   await fromNothing(
     browser,
     async (page) => {

@@ -4,7 +4,6 @@ import { INCH_WAYS } from './ways'
 import { wholeJob } from './whole-help'
 
 test('an inch job from an empty database, by the mouse', async ({ browser }) => {
-  test.setTimeout(900_000)
   await fromNothing(browser, (page) =>
     wholeJob(page, {
       name: 'Bluff Yard',

@@ -6,16 +6,12 @@ test.use({ serviceWorkers: 'allow' })
 
 /** The interface is kept in the background, some seconds after the first page. */
 async function interfaceKept(page: Page): Promise<void> {
-  await page.waitForFunction(
-    async () => {
-      await navigator.serviceWorker.ready
-      const names = await caches.keys()
-      const kept = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length))
-      return kept.reduce((a, b) => a + b, 0) > 50
-    },
-    undefined,
-    { timeout: 60_000 },
-  )
+  await page.waitForFunction(async () => {
+    await navigator.serviceWorker.ready
+    const names = await caches.keys()
+    const kept = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length))
+    return kept.reduce((a, b) => a + b, 0) > 50
+  })
 }
 
 test('a label opens its joint and its piece without signal, once the job was open on this device', async ({

@@ -3,8 +3,6 @@ import { expect, test } from '@playwright/test'
 import { PHONE, eventsOf, noViolations, signIn, write } from './help'
 import { begin, ends, ready } from './prove-help'
 
-test.setTimeout(300_000)
-
 test('water that holds: live from the logger, verdict, after-steps, cover, certificate', async ({ page }) => {
   await signIn(page)
   const { job, section } = await ready(page)
@@ -17,7 +15,7 @@ test('water that holds: live from the logger, verdict, after-steps, cover, certi
   await page.setViewportSize({ width: 1280, height: 800 })
   // A page that was away comes back to the same test, and to every reading once.
   await page.reload()
-  await expect(ends(page, 'held')).toBeVisible({ timeout: 60_000 })
+  await expect(ends(page, 'held')).toBeVisible()
   await ends(page, 'held').click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('T1-A is proved at 9 bar')
   const log = (await eventsOf(page, job)).filter((e) => e.kind === 'test-log')
@@ -61,7 +59,7 @@ test('water that leaks: lost, with a rate and where to look first', async ({ pag
   await signIn(page)
   const { job } = await ready(page, { standIn: 'leak' })
   await begin(page, job)
-  await expect(ends(page, 'lost')).toBeVisible({ timeout: 60_000 })
+  await expect(ends(page, 'lost')).toBeVisible()
   await expect(page.getByText(/About .* l an hour/)).toBeVisible()
   await ends(page, 'lost').click()
   await expect(page.getByRole('heading', { name: 'Look at these first' })).toBeVisible()
@@ -72,9 +70,7 @@ test('plastic that gives way: inconclusive, and what would settle it', async ({ 
   await signIn(page)
   const { job } = await ready(page, { allowedDropBar: 0.02 })
   await begin(page, job)
-  await expect(page.getByText(/Inconclusive: the pipe itself still gives way/)).toBeVisible({
-    timeout: 60_000,
-  })
+  await expect(page.getByText(/Inconclusive: the pipe itself still gives way/)).toBeVisible()
   await ends(page, 'inconclusive').click()
   await expect(page.getByRole('heading', { level: 1 })).not.toContainText('is proved')
 })
@@ -105,7 +101,7 @@ test('air on steel: the low look first, refused above the weakest part, then hel
   await expect(page.getByRole('alert')).toContainText('A gate is open')
   await page.getByLabel('Reason to begin all the same').fill('looked at every joint by hand')
   await page.getByRole('button', { name: /with this reason/ }).click()
-  await expect(ends(page, 'held')).toBeVisible({ timeout: 60_000 })
+  await expect(ends(page, 'held')).toBeVisible()
   await ends(page, 'held').click()
   await expect
     .poll(async () => (await eventsOf(page, job)).find((e) => e.kind === 'test-begun')?.data.setAside)

@@ -8,7 +8,6 @@ import { demo, freePort, pids, serverOf, stateFolder } from './demo-help'
 test('kill -9 of either process loses nothing that was acknowledged, and the next start recovers', async ({
   request,
 }) => {
-  test.setTimeout(300_000)
   const { state, gone } = stateFolder()
   const port = await freePort()
   const base = `http://127.0.0.1:${port}`

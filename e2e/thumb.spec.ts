@@ -5,7 +5,6 @@ import { METRIC_WAYS } from './ways'
 import { wholeJob } from './whole-help'
 
 test('a metric job from an empty database, by the thumb', async ({ browser }) => {
-  test.setTimeout(900_000)
   await fromNothing(
     browser,
     (page) =>

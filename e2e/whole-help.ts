@@ -107,7 +107,7 @@ async function makeJoint(page: Page, job: string, w: Way, nth: number): Promise<
   const good = page.locator('.top').getByRole('img', { name: /judged good/ })
   let slipped = false
   for (let step = 0; step < 16 && !(await good.count()); step++) {
-    await expect(action).not.toContainText('Hands stay', { timeout: 60_000 })
+    await expect(action).not.toContainText('Hands stay')
     if (await page.getByRole('button', { name: 'Hot-work permit…' }).count()) {
       await hit(page.getByRole('button', { name: 'Hot-work permit…' }))
       await type(page.getByLabel('Number', { exact: true }), 'HW-7')
@@ -133,11 +133,11 @@ async function makeJoint(page: Page, job: string, w: Way, nth: number): Promise<
       await type(field, value)
     }
     for (const group of await page.locator('.asked').all()) await hit(group.locator('.button').first())
-    await expect(action).toBeEnabled({ timeout: 60_000 })
+    await expect(action).toBeEnabled()
     await look(page, `${tag}-step-${step + 1}`)
     const now = await written()
     await hit(action)
-    await expect.poll(written, { timeout: 20_000 }).toBe(now + 1)
+    await expect.poll(written).toBe(now + 1)
   }
   await expect(good).toBeVisible()
   await look(page, `${tag}-good`)
@@ -249,7 +249,7 @@ export async function wholeJob(page: Page, o: Whole): Promise<void> {
   await hit(page.getByRole('link', { name: /^F-A/ }).first())
   await expect(h1(page)).toContainText('F-A')
   await beginTest(page, o)
-  await expect(page.getByRole('button', { name: /End the test: lost/ })).toBeVisible({ timeout: 90_000 })
+  await expect(page.getByRole('button', { name: /End the test: lost/ })).toBeVisible()
   await look(page, 'test-lost')
   await hit(page.getByRole('button', { name: /End the test: lost/ }))
   await expect(page.getByRole('heading', { name: 'Look at these first' })).toBeVisible()

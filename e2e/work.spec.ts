@@ -100,10 +100,10 @@ test('a picture of a joint: kept here without signal, sent when it is back, name
   await expect(thumb).toBeVisible()
   await context.setOffline(false)
   const named = async () => (await eventsOf(page, job)).find((e) => e.kind === 'photo-kept')?.data.hash
-  await expect.poll(named, { timeout: 30_000 }).toMatch(/^[0-9a-f]{64}$/)
+  await expect.poll(named).toMatch(/^[0-9a-f]{64}$/)
   const hash = (await named()) as string
   const there = async () => (await page.request.get(`/api/jobs/${job}/photos/${hash}`)).status()
-  await expect.poll(there, { timeout: 30_000 }).toBe(200)
+  await expect.poll(there).toBe(200)
   await thumb.click()
   const whole = page.getByRole('img', { name: 'Picture of M-01' })
   await expect(whole).toBeVisible()

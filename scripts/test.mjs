@@ -39,12 +39,28 @@ function slowest(took, most = 8) {
 }
 /** Every test of a browser report, however deep its file groups it. */
 const testsOf = (suite) => [
-  ...(suite.specs ?? []).map((spec) => ({
-    name: `${spec.file}:${spec.line}`,
-    ms: spec.tests.flatMap((t) => t.results).reduce((ms, r) => ms + r.duration, 0),
-  })),
+  ...(suite.specs ?? []).flatMap((spec) =>
+    spec.tests.map((ran) => ({
+      name: `${spec.file}:${spec.line}`,
+      title: spec.title,
+      status: ran.status,
+      wrong: ran.results.map((r) => r.error?.message ?? '').find(Boolean) ?? '',
+      ms: ran.results.reduce((ms, r) => ms + r.duration, 0),
+    })),
+  ),
   ...(suite.suites ?? []).flatMap(testsOf),
 ]
+/** Tests that failed, or came only the second time: each in two lines, at the end, where whoever reads a part of the output reads. */
+function named(tests, status, how) {
+  const those = tests.filter((t) => t.status === status)
+  if (!those.length) return
+  console.log(`${those.length} ${how}:`)
+  const plain = (text) =>
+    // eslint-disable-next-line no-control-regex -- colours of a terminal
+    text.replace(/\u001b\[\d+m/g, '').replace(/\s+/g, ' ')
+  for (const each of those)
+    console.log(`  ${each.name} ${each.title.slice(0, 90)}\n    ${plain(each.wrong).slice(0, 240)}`)
+}
 
 async function main() {
   const work = mkdtempSync(path.join(os.tmpdir(), 'jugalis-run-'))
@@ -121,11 +137,12 @@ async function e2e(out, database) {
       },
       cwd: ROOT,
     })
-    let stats = null
+    let [stats, tests] = [null, []]
     try {
       const report = JSON.parse(readFileSync(out, 'utf8'))
       stats = report.stats
-      slowest(report.suites.flatMap(testsOf))
+      tests = report.suites.flatMap(testsOf)
+      slowest(tests)
     } catch {
       failed++
     }
@@ -133,6 +150,8 @@ async function e2e(out, database) {
     failed += stats?.unexpected ?? 0
     console.log(`${ran.ok ? 'ok  ' : 'FAIL'} browser: ${stats?.expected ?? 0} passed`)
     if (!ran.ok) console.log(ran.out.slice(-12000))
+    named(tests, 'flaky', 'came only the second time')
+    named(tests, 'unexpected', 'failed')
   } finally {
     await server.stop()
   }
