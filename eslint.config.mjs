@@ -19,7 +19,7 @@ const layers = [
   ['parts'],
   ['joint'],
   ['line'],
-  ['cut', 'store'],
+  ['cut', 'store', 'start'],
   ['prove/verdict'],
   ['prove/test-plan'],
   ['prove/test-run'],

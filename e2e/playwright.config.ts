@@ -22,6 +22,8 @@ export default defineConfig({
   use: {
     actionTimeout: 120_000,
     baseURL: process.env.BASE_URL,
+    // Where pipe is sold in millimetres: a job in inches is asked for.
+    locale: 'en-GB',
     viewport: { width: 1280, height: 800 },
     // Each context would fetch and keep the whole app first. What is about being without signal, or newer, allows it.
     serviceWorkers: 'block',

@@ -7,6 +7,7 @@ export async function newLine(page: Page, name: string, tag = 'Q9'): Promise<str
   await signIn(page)
   await page.goto('/jobs')
   await page.getByLabel('Name').fill(name)
+  await page.getByText('metric:').click()
   await page.getByRole('button', { name: 'Begin the job' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing set out yet')
   await page.keyboard.press('n')

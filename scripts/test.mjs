@@ -149,7 +149,7 @@ async function e2e(out, database) {
     passed += (stats?.expected ?? 0) + (stats?.flaky ?? 0)
     failed += stats?.unexpected ?? 0
     console.log(`${ran.ok ? 'ok  ' : 'FAIL'} browser: ${stats?.expected ?? 0} passed`)
-    if (!ran.ok) console.log(ran.out.slice(-12000))
+    if (!ran.ok || few.length) console.log(ran.out.slice(-12000))
     named(tests, 'flaky', 'came only the second time')
     named(tests, 'unexpected', 'failed')
   } finally {

@@ -87,6 +87,7 @@ export { arcMm, bendMarks, centreLine, offset, parseRun } from './line/bends.js'
 export * from './line/cut-length.js'
 export {
   type Entry as LineEntry,
+  MEASURE_NAMES,
   MEASURE_WORDS,
   entryText,
   doubtfulLength,
@@ -287,3 +288,4 @@ export { type Named, namedInJob } from './plan/named-in-job.js'
 export * from './plan/next-of-job.js'
 export { type OpenClock, nearestFirst, openClocks } from './plan/open-clocks.js'
 export * from './store/index.js'
+export * from './start/index.js'

@@ -8,8 +8,8 @@ describe('what an edit says and keeps', () => {
       const edited = changeTo(b.line, b.item(`Q2/${tag}`), entry(text), b.shop)
       return edited.ok ? 'ok' : [edited.why.code, edited.why.params]
     }
-    expect(refused('P01', 'elbow 90')).toEqual(['edit-is-piece', {}])
-    expect(refused('F02', '500 c-c')).toEqual(['edit-is-fitting', {}])
+    expect(refused('P01', 'elbow 90')).toEqual(['edit-is-piece', { school: 'metric' }])
+    expect(refused('F02', '500 c-c')).toEqual(['edit-is-fitting', { school: 'metric' }])
     expect(refused('F02', 'elbow 90 999')).toEqual([
       'entry-size-unknown',
       { size: 'd999', material: 'pvc-u' },

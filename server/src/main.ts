@@ -6,11 +6,10 @@ import { readLoggers } from './devices/read-loggers.js'
 import { playStandIns } from './devices/stand-ins.js'
 import { glancesApart } from './glances.js'
 import { heavyThread } from './heavy.js'
+import { keptAlive } from './keep-alive.js'
 import { headsOf } from './live/heads.js'
 import { connect, migrateUnderLock } from './db/connect.js'
 
-/** Milliseconds that a quiet connection is kept. */
-const KEEP_ALIVE_MS = 65_000
 const env = (name: string, otherwise?: string): string => {
   const value = process.env[name] ?? otherwise
   if (value === undefined) throw new Error(`${name} is not set`)
@@ -40,9 +39,7 @@ async function main(): Promise<void> {
   const stand =
     process.env.STAND_INS === '0' ? null : playStandIns(database.pool, heads, () => Date.now() / 1000)
   const loggers = readLoggers(database.pool, heads, () => Date.now() / 1000)
-  const server = tls ? https.createServer(tls, app) : http.createServer(app)
-  // Longer than browsers and proxies keep a quiet line: a line that closes as it is used again loses what was asked.
-  server.keepAliveTimeout = KEEP_ALIVE_MS
+  const server = keptAlive(tls ? https.createServer(tls, app) : http.createServer(app))
   const port = Number(env('PORT', '7170'))
   server.on('error', (error: NodeJS.ErrnoException) => {
     console.error(

@@ -13,6 +13,7 @@ import {
   createApp,
   headsOf,
   heavyThread,
+  keptAlive,
   migrateUnderLock,
 } from '../src/index.js'
 
@@ -101,7 +102,7 @@ export async function harness({
       limiter: false,
     })
     const server = await new Promise<Server>((done) => {
-      const s = app.listen(0, '127.0.0.1', () => done(s))
+      const s = keptAlive(app.listen(0, '127.0.0.1', () => done(s)))
     })
     const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
     processes.push({

@@ -20,15 +20,14 @@ const BY_OTHERS: readonly string[] = ['tool-said']
 const OLD: readonly string[] = ['tin-set']
 /** What a screen writes under another name: who puts it together there. */
 const HELPED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  'tag-back': { how: 'said' },
+  'after-done': { how: 'said', fromS: 'said' },
   'photo-kept': { widthPx: 'taken', heightPx: 'taken', bytes: 'taken' },
   'line-set': { ways: 'lineHead' },
   'line-changed': { school: 'read.head', schedule: 'read.head', insideOf: 'read.head' },
 }
 /** What no screen writes yet: whoever builds one takes it out of here. */
 const NOT_YET: Readonly<Record<string, readonly string[]>> = {
-  'joint-placed': ['placeId', 'fromS'],
-  'tag-back': ['how'],
-  'after-done': ['how', 'fromS'],
   'step-done': ['earliestS', 'latestS', 'basis'],
 }
 

@@ -21,6 +21,8 @@ export const MEASURE_WORDS = {
   'face-face': 'f-f',
   'end-end': 'e-e',
 } as const
+/** What a piece can be measured between. */
+export const MEASURE_NAMES = Object.keys(MEASURE_WORDS) as (keyof typeof MEASURE_WORDS)[]
 export const MEASURES: Readonly<Record<string, Item['measure']>> = {
   'c-c': 'centre-centre',
   cc: 'centre-centre',
@@ -67,7 +69,7 @@ export function parseEntry(text: string, reader: EntryReader, offered: readonly 
   const words = text.trim().toLowerCase().replace(/\s+/g, ' ')
   const no = (code: Code, params: Record<string, string | number> = {}): { ok: false; why: Msg } => ({
     ok: false,
-    why: msg(code, { text: text.trim(), ...params }),
+    why: msg(code, { text: text.trim(), school: reader.units, ...params }),
   })
   const repeat = /^x(\d{1,2})$/.exec(words)
   if (repeat && Number(repeat[1]) > 0) return { ok: true, type: 'repeat', times: Number(repeat[1]) }

@@ -69,15 +69,15 @@ export function suffixOf(
   if (!match) return { rest: said }
   const rest = said.slice(0, match.index)
   const material = STUFF.get(match[2] as string) as string
-  if (match[1] === 'of') return match[3] ? unknown(said, match[3]) : { rest, of: material }
+  if (match[1] === 'of') return match[3] ? unknown(said, match[3], reader) : { rest, of: material }
   if (!match[3]) return { rest, way: { material } }
   const kind = endKindSaid(match[3], reader.units)
   const method = allMethods().find((m) => m.ends.some((e) => e.kind === kind))
-  return method ? { rest, way: { material, method: method.id } } : unknown(said, match[3])
+  return method ? { rest, way: { material, method: method.id } } : unknown(said, match[3], reader)
 }
-const unknown = (text: string, word: string): Refused => ({
+const unknown = (text: string, word: string, reader: Reader): Refused => ({
   ok: false,
-  why: msg('entry-word-unknown', { text, word }),
+  why: msg('entry-word-unknown', { text, word, school: reader.units }),
 })
 
 /**
@@ -167,7 +167,7 @@ function specsOf(rest: string, reader: Reader): Spec[] | Refused {
       continue
     }
     const kind = endKindSaid(word, reader.units)
-    if (kind === null) return unknown(rest, word)
+    if (kind === null) return unknown(rest, word, reader)
     if (here.kind === undefined) here.kind = kind
     else next().kind = kind
   }

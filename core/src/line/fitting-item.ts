@@ -62,7 +62,7 @@ export function wayFrom(line: Line, said: PartWay | undefined, before: Before): 
 /** Kinds of all ends: as said, else what the part has by its name. */
 function kindsOf(line: Line, part: Part, entry: FittingEntry): EndTyped[] | Refused {
   if (part.ends.some((own, at) => own === 'ask' && !entry.ends[at]?.kind && !entry.ends[at]?.usual))
-    return { ok: false, why: msg('entry-say-end', { fitting: part.name }) }
+    return { ok: false, why: msg('entry-say-end', { fitting: part.name, school: line.school }) }
   return part.ends.map((own, at): EndTyped => {
     const said = entry.ends[at] ?? {}
     const kind = own === 'usual' || said.usual ? null : endKindSaid(own, line.school)
@@ -80,7 +80,8 @@ function sizedEnds(
   way: PartWay | undefined,
 ): Sized[] | Refused {
   const first = ends.find((end) => end.size)?.size ?? here
-  if (first === null) return { ok: false, why: msg('entry-no-size', { fitting: entry.fitting }) }
+  if (first === null)
+    return { ok: false, why: msg('entry-no-size', { fitting: entry.fitting, school: line.school }) }
   const { method, material } = usualOf(line, { way } as Item)
   const usual = sizesHere(line, way)
   const out: Sized[] = []

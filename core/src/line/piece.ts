@@ -112,6 +112,10 @@ function readMarks(state: JobState, place: JointPlace): EndMarks {
   }
 }
 
+/** A piece whose length nobody has measured yet, and nothing else gives. */
+export const isUnmeasured = ({ type, measuredMm, toLevelMm, bend }: Item): boolean =>
+  type === 'piece' && measuredMm === null && toLevelMm === undefined && bend === undefined
+
 /** Cut length and marks of one piece of a line, from its measure, the take-offs of its fittings and the insertions. */
 export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
   const places = jointPlaces(state)

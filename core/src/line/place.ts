@@ -94,7 +94,7 @@ function placeIn(
   const here = standing(line, cursor)
   if (!here && entry.type === 'falls' && line.stands)
     return begun(line, { ...line.stands, falls: entry.falls }, cursor, shop)
-  if (!here) return no('entry-no-fitting')
+  if (!here) return no('entry-no-fitting', { school: line.school })
   const next = entry.type === 'held' ? withHeld(here, entry.held) : toldOf(here, entry, cursor)
   if ('ok' in next) return next
   const settled = settle(
@@ -162,7 +162,7 @@ function pieceOf(
   const before = beforeOf(line, cursor, shop)
   const { end } = before
   if (!end) {
-    if (!shop.firstSize) return no('entry-no-fitting')
+    if (!shop.firstSize) return no('entry-no-fitting', { school: line.school })
     return { ok: true, item: { ...fresh(line, 'piece', shop.firstSize, shop), ...measureOf(entry) } }
   }
   if (end.item.type === 'piece') return no('entry-between', { piece: end.item.tag })
@@ -237,7 +237,8 @@ const stay = (line: Line, cursor: Cursor): Placed => ({ ok: true, edits: [], ite
 function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
   const fitting = standing(line, cursor)
   const piece = fitting && neighbours(line.items).get(fitting.id)?.[0]
-  if (fitting?.type !== 'fitting' || piece?.type !== 'piece') return no('entry-no-fitting')
+  if (fitting?.type !== 'fitting' || piece?.type !== 'piece')
+    return no('entry-no-fitting', { school: line.school })
   const { measure, measuredMm, bend, gapMm, heading } = piece
   const group: (Entry & { ok: true })[] = [
     {

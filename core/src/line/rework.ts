@@ -98,7 +98,7 @@ export function retyped(line: Line, item: Item, typed: string, shop: Shop, reade
       const held = withHeld(said, own.held)
       if ('ok' in held) return held
       said = held
-    } else return no('entry-not-understood', { text: text.trim() })
+    } else return no('entry-not-understood', { text: text.trim(), school: line.school })
   }
   return changeTo(line, said, entry, shop)
 }
@@ -115,7 +115,7 @@ const keptSizes = (entry: FittingEntry, item: Item): FittingEntry =>
 export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, shop: Shop): Edited {
   const isPiece = entry.type === 'piece' || entry.type === 'to-level'
   if (isPiece !== (item.type === 'piece') || (!isPiece && entry.type !== 'fitting'))
-    return no(item.type === 'piece' ? 'edit-is-piece' : 'edit-is-fitting')
+    return no(item.type === 'piece' ? 'edit-is-piece' : 'edit-is-fitting', { school: line.school })
   if (isPiece) {
     const { bend: _was, gapMm: _left, heading: _turn, toLevelMm: _level, ...rest } = item
     const way = (entry.type === 'piece' ? entry.way : undefined) ?? item.way
@@ -126,7 +126,7 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
       shop,
     )
   }
-  if (entry.type !== 'fitting') return no('edit-is-fitting')
+  if (entry.type !== 'fitting') return no('edit-is-fitting', { school: line.school })
   const before = neighbours(line.items).get(item.id)?.[0] ?? null
   const ended = endedItem(line, keptSizes(entry, item), {
     end: before && endOf(line, before, endMet(item, 0, before)),
@@ -158,7 +158,7 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
  * cannot be got in.
  */
 export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): Edited {
-  if (item.type !== 'piece' || item.cut) return no('edit-is-fitting')
+  if (item.type !== 'piece' || item.cut) return no('edit-is-fitting', { school: line.school })
   const { closing: _last, bend: _bend, near: _near, toLevelMm: _level, heading: _turn, ...rest } = item
   const { meets: _meets, falls: _falls, ...before } = rest
   const first: Item = {
@@ -182,7 +182,7 @@ export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): 
     if (!ended.ok) return ended
     const tag = nextItemTag(line, [...line.items, ...between], 'fitting')
     between.push({ ...blankItem(shop.newId(), 'fitting', ended.made.size), ...ended.made, tag })
-    if (between.length > 2) return no('entry-say-end', { fitting })
+    if (between.length > 2) return no('entry-say-end', { fitting, school: line.school })
   }
   const second: Item = {
     ...rest,

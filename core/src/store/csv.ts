@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import type { School } from '../methods/joinable.js'
 import type { JobState } from '../log/state.js'
 import { type Msg, msg } from '../sources/source.js'
 import { type Reader, inUnits, systemOf } from '../units/quantity.js'
@@ -84,12 +85,12 @@ export const storeExample = (): string =>
     ['cement', '26105A', '', 'plastic=abs', '', '2028-04-14', '', '', '', '', '', ''],
   ])
 
-function rowSaid(cells: readonly string[]): ItemSaid | Omit<StoreFault, 'line'> {
+function rowSaid(cells: readonly string[], school: School): ItemSaid | Omit<StoreFault, 'line'> {
   if (cells.length !== STORE_HEADER.length)
     return { column: '', says: msg('chart-columns', { columns: cells.length, wanted: STORE_HEADER.length }) }
   const said = Object.fromEntries(FIELDS.map((field, i) => [field, (cells[i] ?? '').trim()]))
   const matches = fitsSaid(said.matches ?? '')
-  if (!matches) return { column: 'fits', says: msg('store-fits', { text: said.matches ?? '' }) }
+  if (!matches) return { column: 'fits', says: msg('store-fits', { text: said.matches ?? '', school }) }
   // Kinds are written as they are said, with a hyphen between their words.
   return {
     ...said,
@@ -117,7 +118,7 @@ export function readStore(csv: string, state: JobState, today: string): StoreRea
   const seen = new Map<string, number>()
   table.slice(1).forEach((cells, i) => {
     const line = i + 2
-    const said = rowSaid(cells)
+    const said = rowSaid(cells, state.job.school)
     if ('says' in said) return void faults.push({ line, ...said })
     const own = itemFaults(state, said, today)
     for (const { field, says } of own)

@@ -8,11 +8,12 @@ export const SET_OUT = {
   'take-off-unknown': 'The take-off of {fitting} is not known. Measure one and type it in.',
   'depth-unknown': 'The socket depth at {joint} is not known. Measure the socket.',
   'entry-not-understood':
-    '"{text}" is not understood. Type a fitting and a size (tee 110), or a measure (1250 c-c).',
+    '"{text}" is not understood. Type a fitting and a size ({school, select, inch {tee 2} other {tee 110}}), or a measure ({school, select, inch {49-1/4 c-c} other {1250 c-c}}).',
   'entry-word-unknown':
-    '"{word}" is not understood in "{text}". Sizes and ends go like this: valve 2 flanged, adapter 2 x 2 male.',
+    '"{word}" is not understood in "{text}". Sizes and ends go like this: {school, select, inch {valve 2 flanged, adapter 2 x 2 male} other {valve 63 flanged, adapter 63 x 2 male}}.',
   'entry-too-many-ends': '{fitting} has fewer ends than {ends}.',
-  'entry-say-end': 'Say what its other end is, for example: {fitting} 2 x 2 male, {fitting} 2 flanged.',
+  'entry-say-end':
+    'Say what its other end is, for example: {school, select, inch {{fitting} 2 x 2 male, {fitting} 2 flanged} other {{fitting} 63 x 2 male, {fitting} 63 flanged}}.',
   'entry-no-end-size': 'No {kind} of {size} is known here. Say its size: {fitting} with a size for each end.',
   'entry-between': 'What is between {piece} and this piece? A coupling, a union, a valve: type it first.',
   'mate-two-sockets':
@@ -87,7 +88,7 @@ export const SET_OUT = {
   'space-no-way': '{part}: which way the line goes is not said.',
   'space-no-reach': '{part}: how far {fitting} reaches is not known. Measure its take-off.',
   'space-no-measure': '{part} has no measure yet: what lies behind it is not known.',
-  'entry-no-size': 'Give {fitting} its size, for example: {fitting} 110.',
+  'entry-no-size': 'Give {fitting} its size, for example: {fitting} {school, select, inch {2} other {110}}.',
   'entry-size-unknown': '{size} is not a size of {material}.',
   'closing-opens':
     'A closing piece beside a fitting that opens: it can be got in. The cut is {spareMm, number, length} over: take it to site measure.',
@@ -96,10 +97,12 @@ export const SET_OUT = {
   'closing-draw-back':
     'To get it in, one end must draw back by {backMm, number, length}. If neither can: a union, a flange or a slip coupling. The cut is {spareMm, number, length} over: take it to site measure.',
   'carrier-size-missing': 'Say which carrier goes into {size}.',
-  'entry-no-fitting': 'Begin with a fitting, for example: tee 110.',
+  'entry-no-fitting': 'Begin with a fitting, for example: {school, select, inch {tee 2} other {tee 110}}.',
   'entry-not-a-length': '"{text}" is not a length.',
-  'entry-gap': 'A gap is what each end stays off its stop: a small length, for example 1250 c-c gap 3.',
-  'entry-bent': 'Write a bent tube as legs and turns with its radius, for example: bent 400 90 500 r 76.',
+  'entry-gap':
+    'A gap is what each end stays off its stop: a small length, for example {school, select, inch {49-1/4 c-c gap 1/8} other {1250 c-c gap 3}}.',
+  'entry-bent':
+    'Write a bent tube as legs and turns with its radius, for example: {school, select, inch {bent 16 90 20 r 3} other {bent 400 90 500 r 76}}.',
   'bend-too-near':
     '{piece}: leg {leg} leaves {straightMm, number, length} straight. The least leg that works is {leastMm, number, length}.',
   'clearance-fitting':
@@ -118,8 +121,10 @@ export const SET_OUT = {
   'edit-joint-begun': '{joint} is begun: it stays as it is until it is cut out.',
   'edit-into-itself': 'A part cannot stand in its own branch.',
   'edit-one-run': 'What is copied must stand in one run.',
-  'edit-is-piece': 'This is a piece of pipe: give its measure, for example 1250 c-c.',
-  'edit-is-fitting': 'This is a fitting: give its name and size, for example tee 110.',
+  'edit-is-piece':
+    'This is a piece of pipe: give its measure, for example {school, select, inch {49-1/4 c-c} other {1250 c-c}}.',
+  'edit-is-fitting':
+    'This is a fitting: give its name and size, for example {school, select, inch {tee 2} other {tee 110}}.',
   'pieces-meet': '{a} and {b} meet with no fitting between.',
   'sizes-meet': '{piece} is {a}, its socket in {fitting} is {b}.',
   'touches-nothing-lost': 'Pipe and fitting can be used again.',

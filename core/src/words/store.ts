@@ -13,7 +13,8 @@ export const STORE = {
   'store-amount': '{text} is no amount. Write a number above nothing.',
   'store-unit': 'Say what the amount is in: {units}.',
   'store-size': '{text} is no size. Write it like {like}.',
-  'store-fits': '{text} is not read. Write what it fits like this: size=d22; profile=M',
+  'store-fits':
+    '{text} is not read. Write what it fits like this: {school, select, inch {size=CTS 3/4; profile=B} other {size=d22; profile=M}}',
   'store-which-plastic': 'Say which plastic it is for.',
   'store-last-day': 'Write the last good day that stands on it, like 2027-03-31.',
   'store-rows': 'More than {most} rows at once.',

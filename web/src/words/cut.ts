@@ -7,6 +7,14 @@ export const CUT = {
     'This piece is not in the job any more. Its label can go; here is the next one to cut.',
   'cut-put-a-in': 'Put a {f} in',
   'cut-cut-at-the-figures': 'Cut at {length}; the figures have changed since. Check it before it goes in.',
+  'cut-measure-it': '{tag}, {size}, is not measured yet.',
+  'cut-measure-between':
+    '{how, select, cc {From the centre of {first} to the centre of {second}} cf {From the centre of {first} to the face of {second}} ff {From the face of {first} to the face of {second}} other {From end to end of the pipe}}',
+  'cut-open-end': 'the open end',
+  'cut-set-the-measure': 'Set the measure',
+  'cut-is-measured': '{tag}: {measure} {length}.',
+  'cut-measure-again': 'Measure again …',
+  'cut-its-take-off': 'Take-off of {fitting} …',
   'cut-previous-piece': 'Previous piece',
   'cut-is-cut': 'Is cut',
   'cut-next-piece': 'Next piece',
@@ -17,7 +25,7 @@ export const CUT = {
   'cut-bends-and-offsets': 'Bends and offsets',
   'cut-on-paper': 'On paper',
   'cut-pieces-still-to-cut':
-    '{pieces, plural, one {{pieces} piece} other {{pieces} pieces}}, {uncut} still to cut.',
+    '{pieces, plural, one {{pieces} piece} other {{pieces} pieces}}, {uncut} still to cut{unmeasured, plural, =0 {} other {, {unmeasured} to be measured}}.',
   'cut-where-this-length-comes': 'Where this length comes from',
   'cut-take-offs-as-measured': 'Take-offs: as measured on this job.',
   'cut-both-ends': '{figure} both ends',

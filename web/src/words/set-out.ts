@@ -68,7 +68,13 @@ export const SET_OUT = {
   'set-out-tag-of-the-new': 'Tag of the new line',
   'set-out-the-same-parts-and': 'The same parts and measures under another tag, nothing made, nothing cut.',
   'set-out-nothing-set-out-yet': 'Nothing set out yet. Begin with a line.',
-  'set-out-nothing-set-out-yet-type': 'Nothing set out yet. Type a fitting and a size, for example: tee 110.',
+  'set-out-has-pieces-to-measure':
+    '{tag} has {jointIds, plural, one {{jointIds} joint} other {{jointIds} joints}} and {pieces, plural, one {{pieces} piece} other {{pieces} pieces}}; {unmeasured, plural, one {{unmeasured} is} other {{unmeasured} are}} to be measured.',
+  'set-out-such-as': '{part}, or {length}',
+  'set-out-one-after-the-other': 'For example, one after the other:',
+  'set-out-measure-first': 'Measure the first piece: {tag}',
+  'set-out-nothing-set-out-yet-type':
+    'Nothing set out yet. Type a fitting and a size{example, select, none {} other {, for example: {example}}}.',
   'set-out-has-no-method-choose': '{tag} has no method: choose how its ends meet.',
   'set-out-cannot-be-joined-as':
     '{tag} cannot be built as it stands: {faults, plural, one {{faults} place} other {{faults} places}} to mend.',

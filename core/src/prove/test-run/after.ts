@@ -13,7 +13,8 @@ export interface AfterStep {
   says: Msg
   /** The usual caution at this step. */
   caution: Msg | null
-  done: { by: string; atS: number; how: string } | null
+  /** Who wrote it down, when; since when it was so, where that was said. */
+  done: { by: string; atS: number; fromS: number | null; how: string } | null
 }
 const CORRODES: ReadonlySet<string> = new Set(['carbon-steel'])
 const NO_CHLORIDE: ReadonlySet<string> = new Set(['stainless', 'carbon-steel'])

@@ -7,6 +7,7 @@ import {
   clearancesOf,
   closingFinding,
   fmt,
+  isUnmeasured,
   pipeOf,
   sourceOf,
 } from '@jugalis/core'
@@ -17,12 +18,14 @@ import { isOwnKey } from '../../keys'
 import { useJob } from '../../stores/job'
 import PieceTape from '../../tapes/PieceTape.vue'
 import UprightTape from '../../tapes/UprightTape.vue'
+import TakeOffSheet from '../set-out/TakeOffSheet.vue'
 import { useNarrow } from '../../use-narrow'
+import MeasurePiece from './MeasurePiece.vue'
 import MeasureSheet from './MeasureSheet.vue'
 import NearSheet from './NearSheet.vue'
 import PaperSheet from './PaperSheet.vue'
 import PieceList from './PieceList.vue'
-import { useCutActs } from './use-cut-acts'
+import { useCutActs, useMeasure } from './use-cut-acts'
 import { useCutSentences } from './use-cut-sentences'
 import { named, word } from '../../words/word'
 import { Said } from '../../words/said'
@@ -55,6 +58,7 @@ const toCutMm = computed(() => {
   return (own?.cutMm.value ?? 0) + (own?.item.closing ? CLOSING_SPARE_MM : 0)
 })
 const uncut = computed(() => pieces.value.filter((p) => p.cutMm.value !== null && !p.isCut).length)
+const unmeasured = computed(() => pieces.value.filter((p) => isUnmeasured(p.item)).length)
 /** A piece that goes in last, between ends that stand: can it be got in? */
 const closing = computed(() => (piece.value ? closingFinding(piece.value) : null))
 /** Room for the joints of this piece, and whether any of its ends asks for room at all. */
@@ -75,6 +79,18 @@ const warned = computed<ReadonlySet<string>>(
 )
 const { marks, headline, how, twin, bends } = useCutSentences(piece, pieces)
 const { splitFault, turnClosing, letIn, cut } = useCutActs(piece, pieces, toCutMm)
+const { measureFault, again, asksMeasure, measure } = useMeasure(piece)
+/** What it lacks before its length is known, so that the way to it stands beside the sentence. */
+const lacks = computed(() => {
+  const { cutMm } = piece.value ?? {}
+  return cutMm?.value === null ? cutMm.why.code : ''
+})
+const withoutTakeOff = computed(() =>
+  lacks.value === 'take-off-unknown'
+    ? piece.value?.ends.find((end) => end.fitting && !end.takeOff)
+    : undefined,
+)
+const takingOff = ref(false)
 const near = ref(false)
 const sources = ref(false)
 const measuring = ref(false)
@@ -133,7 +149,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
       </p>
     </div>
     <template v-if="piece">
-      <template v-if="piece.cutMm.value !== null">
+      <MeasurePiece
+        v-if="asksMeasure"
+        :key="piece.item.id"
+        :piece="piece"
+        :fault="measureFault"
+        @measured="measure"
+      />
+      <template v-else-if="piece.cutMm.value !== null">
         <UprightTape v-if="narrow" :piece="piece" />
         <PieceTape v-else :piece="piece" />
       </template>
@@ -141,7 +164,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         <button class="button" type="button" :disabled="index <= 0" @click="open(-1)">
           {{ word('cut-previous-piece') }}
         </button>
+        <button v-if="withoutTakeOff" class="button main" type="button" @click="takingOff = true">
+          {{ word('cut-its-take-off', { fitting: withoutTakeOff.fitting?.tag }) }}
+        </button>
         <button
+          v-else-if="!asksMeasure && lacks !== 'depth-unknown'"
           class="button main"
           type="button"
           :disabled="piece.cutMm.value === null || (piece.isCut && !piece.changedSinceCut)"
@@ -152,8 +179,21 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         <button class="button" type="button" :disabled="index >= pieces.length - 1" @click="open(1)">
           {{ word('cut-next-piece') }}
         </button>
-        <button class="button" type="button" @click="measuring = true">
+        <button
+          class="button"
+          :class="{ main: lacks === 'depth-unknown' }"
+          type="button"
+          @click="measuring = true"
+        >
           {{ word('cut-the-socket-measures') }}
+        </button>
+        <button
+          v-if="!asksMeasure && !piece.isCut && !piece.item.bend"
+          class="button"
+          type="button"
+          @click="again = true"
+        >
+          {{ word('cut-measure-again') }}
         </button>
         <button v-if="asksRoom" class="button" type="button" @click="near = true">
           {{ word('cut-what-is-near') }}
@@ -169,7 +209,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         }}</RouterLink>
         <button class="button" type="button" @click="paper = true">{{ word('cut-on-paper') }}</button>
       </div>
-      <p class="why">{{ word('cut-pieces-still-to-cut', { pieces: pieces.length, uncut }) }}</p>
+      <p class="why">{{ word('cut-pieces-still-to-cut', { pieces: pieces.length, uncut, unmeasured }) }}</p>
       <PieceList :pieces="pieces" :current="piece" :warned="warned" />
     </template>
     <Sheet v-if="sources && piece" :title="word('cut-where-this-length-comes')" @close="sources = false">
@@ -189,6 +229,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
     </Sheet>
     <NearSheet v-if="near && piece" :piece="piece" @close="near = false" />
     <PaperSheet v-if="paper" @close="paper = false" />
+    <TakeOffSheet
+      v-if="takingOff && withoutTakeOff?.fitting"
+      :item="withoutTakeOff.fitting"
+      :at="withoutTakeOff.met"
+      @close="takingOff = false"
+    />
     <MeasureSheet
       v-if="measuring && piece"
       :material="pipeOf(piece.line, piece.item).material"

@@ -1,4 +1,4 @@
-import { type PieceCut, fmt, jointPlaces, pipeOf, twinJoint } from '@jugalis/core'
+import { type PieceCut, fmt, isUnmeasured, jointPlaces, pipeOf, twinJoint } from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { named, word } from '../../words/word'
@@ -51,6 +51,7 @@ export function useCutSentences(
   const headline = computed(() => {
     const cut = piece.value
     if (!cut) return word('cut-no-measures-yet-give')
+    if (isUnmeasured(cut.item)) return word('cut-measure-it', { tag: cut.item.tag, size: cut.item.size })
     return cut.cutMm.value === null ? job.t(cut.cutMm.why) : ''
   })
   const how = computed(() => {

@@ -19,6 +19,7 @@ import JobLine from './JobLine.vue'
 import JobsDock from './JobsDock.vue'
 import JobsFound from './JobsFound.vue'
 import NewJob from './NewJob.vue'
+import StartFrom from './StartFrom.vue'
 import { thingSaid } from './things'
 import { FILTERS, ORDERS, byUrgency, useGlance, useShown } from './use-glance'
 
@@ -80,6 +81,12 @@ const why = computed(() =>
     : '',
 )
 
+/** Common jobs to begin with: all there is to do for whoever has none, else where they are asked for. */
+const starting = computed(
+  () => !offline.value && jobs.value !== null && (!all.value.length || 'start' in route.query),
+)
+const startOr = (on: boolean): void => void router.push({ query: on ? { start: null } : {} })
+
 /** Asked before signing out, where something of this person has not been sent. */
 const leaving = ref(false)
 async function leave(sure: boolean): Promise<void> {
@@ -116,7 +123,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <p v-if="unsent.mine">{{ word('jobs-of-yours-on-this', { mine: unsent.mine }) }}</p>
     <p v-if="unsent.others">{{ word('jobs-on-this-device-were', { others: unsent.others }) }}</p>
     <div class="middle">
-      <div class="list">
+      <StartFrom v-if="starting" />
+      <div v-else class="list">
         <template v-if="all.length && !offline">
           <label class="spoken" for="jobs-search">{{ word('jobs-look-for') }}</label>
           <ElInput
@@ -155,6 +163,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <aside class="side">
         <JobsDock v-if="!narrow && here.length" :jobs="here" :most="8" />
         <NewJob />
+        <button v-if="all.length && !offline" class="button from" type="button" @click="startOr(!starting)">
+          {{ word(starting ? 'jobs-back-to-the-list' : 'jobs-from-a-common-job') }}
+        </button>
         <div v-if="leaving" role="alert" class="leaving">
           <p>{{ word('jobs-of-yours-are-not', { mine: unsent.mine }) }}</p>
           <button class="button" type="button" @click="leave(true)">
@@ -227,6 +238,9 @@ ul {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+}
+.from {
+  align-self: flex-start;
 }
 .as-link {
   display: inline-flex;

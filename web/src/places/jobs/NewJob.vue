@@ -4,44 +4,15 @@ import 'element-plus/es/components/input/style/css'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../../api'
-import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
+import { useBegin } from './use-begin'
 
 /** A job is begun, or brought in from its file. */
+const { school, fault, begin } = useBegin()
 const name = ref('')
-const school = ref<'metric' | 'inch'>('metric')
 const file = ref<HTMLInputElement>()
-const fault = ref('')
-const job = useJob()
 const router = useRouter()
 
-async function create(): Promise<void> {
-  fault.value = ''
-  if (!name.value.trim()) return void (fault.value = word('jobs-give-the-job-a'))
-  const jobId = crypto.randomUUID()
-  try {
-    await api('POST', '/jobs', { jobId, name: name.value.trim() })
-    await job.open(jobId)
-    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC'
-    await job.write([
-      {
-        kind: 'job-set',
-        data: {
-          name: name.value.trim(),
-          zone,
-          school: school.value,
-          table: 'current',
-          // Two inches, or 50 mm: as each school marks.
-          checkOffsetMm: school.value === 'inch' ? 50.8 : 50,
-        },
-      },
-      { kind: 'place-set', data: { placeId: crypto.randomUUID(), name: word('ui-on-site') } },
-    ])
-    await router.push({ name: 'set-out', params: { jobId } })
-  } catch (error) {
-    fault.value = (error as Error).message
-  }
-}
 async function bringIn(): Promise<void> {
   const chosen = file.value?.files?.[0]
   if (!chosen) return
@@ -57,7 +28,7 @@ async function bringIn(): Promise<void> {
 </script>
 
 <template>
-  <form class="new" @submit.prevent="create">
+  <form class="new" @submit.prevent="begin(name)">
     <h2>{{ word('jobs-a-new-job') }}</h2>
     <label for="job-name">{{ word('ui-name') }}</label>
     <ElInput id="job-name" v-model="name" size="large" maxlength="200" />

@@ -58,6 +58,22 @@ const needText = (need: Need): string => {
     long: need.qty.value !== null && need.unit === 'mm' ? 'yes' : 'no',
   })
 }
+/** A code that stands on nothing yet: what it is on is put in under it. */
+const coded = ref('')
+function scan(code: string): Finding | null {
+  const says = props.tools.scan(code)
+  if (says?.code !== 'scan-unknown') return says
+  coded.value = code.trim()
+  sheet.value = 'new'
+  return says
+}
+/** What was said of a code that was not known is no longer so. */
+const scans = ref(0)
+function closed(): void {
+  sheet.value = null
+  coded.value = ''
+  scans.value++
+}
 const wanted = computed(() => props.tools.needs.value.map(needText))
 /** What was fetched for the joint before this one lies there already. */
 const before = ref(readJson<{ joint?: string; all?: string[] }>(FETCHED, 'visit') ?? {})
@@ -186,14 +202,15 @@ function openTool(tool: StoreItem): void {
       </button>
       <template v-if="!brief && tools.needs.value.length">
         <button type="button" class="button" @click="sheet = 'new'">{{ word('thing-put-in-one') }}</button>
-        <ScanLine :scan="tools.scan" :taken="(code) => word('make-is-in-hand', { code })" />
+        <ScanLine :key="scans" :scan="scan" :taken="(code) => word('make-is-in-hand', { code })" />
       </template>
     </div>
     <ToolSheet v-if="sheet === 'tool' && opened" :tool="opened" @close="sheet = null" />
     <ItemForm
       v-if="sheet === 'new'"
       :needs="tools.needs.value"
-      @close="sheet = null"
+      :code="coded"
+      @close="closed"
       @keep="(id, kind) => tools.take(kind, id)"
     />
     <AroundSheet v-if="sheet === 'around'" :facts="facts" :asks="asks" @close="sheet = null" />

@@ -6,19 +6,15 @@ import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { hhmmss } from '../../when'
 import { word } from '../../words/word'
+import PlacedElsewhere from './PlacedElsewhere.vue'
 
 /** States at once what an interruption costs at this moment, and the way back. The clocks run on. */
 const props = defineProps<{ facts: JointFacts }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
-const KINDS = [
-  'telephone',
-  'rain',
-  word('make-power-lost'),
-  word('make-called-away'),
-  'knocked',
-  'hurt',
-] as const
+/** As they stand in the log, whatever language they are read in. */
+const KINDS = ['telephone', 'rain', 'power-lost', 'called-away', 'knocked', 'hurt'] as const
+const said = (what: (typeof KINDS)[number]): string => word(`make-why-${what}`)
 const kind = ref<(typeof KINDS)[number]>('telephone')
 const costs = computed(() => {
   const facts = props.facts
@@ -45,7 +41,7 @@ async function save(): Promise<void> {
           data: { life: props.facts.life.no, what: kind.value },
         },
       ],
-      word('make-put-down', { tag: props.facts.tag, kind: kind.value }),
+      word('make-put-down', { tag: props.facts.tag, kind: said(kind.value) }),
     )
   emit('close')
 }
@@ -53,7 +49,7 @@ async function save(): Promise<void> {
 
 <template>
   <Sheet :title="word('make-put-it-down')" @close="emit('close')">
-    <ChipChoice v-model="kind" :label="word('make-why')" :options="KINDS.map((k) => [k, k] as const)" />
+    <ChipChoice v-model="kind" :label="word('make-why')" :options="KINDS.map((k) => [k, said(k)] as const)" />
     <p v-if="running" class="strong">
       {{
         word('make-until-to-the-clock', {
@@ -65,6 +61,7 @@ async function save(): Promise<void> {
     <p v-for="c in costs" :key="c.code">{{ job.t(c) }}</p>
     <p v-if="kind === 'hurt'" class="refusal">{{ word('make-see-to-the-person') }}</p>
     <button type="button" class="button main" @click="save">{{ word('make-put-it-down') }}</button>
+    <PlacedElsewhere :facts="facts" @close="emit('close')" />
   </Sheet>
 </template>
 

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { type SectionAnswer, type TestRun, afterSteps, lookFirst } from '@jugalis/core'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
 import { word } from '../../words/word'
 import EndedTests from './EndedTests.vue'
 import HoldPoints from './HoldPoints.vue'
+import SayMore from './SayMore.vue'
 import './after.css'
 
 /** What follows a test: where to look when it was lost, the steps when it held, may it be covered, its certificates. */
@@ -21,11 +22,18 @@ const suspects = computed(() =>
 )
 const steps = computed(() => (props.answer.proved ? afterSteps(job.state, section.value) : []))
 const at = (s: number): string => when(s, clock.nowS, job.state.job.zone)
-const done = (id: string, says: string): Promise<unknown> =>
+/** A step of which more is said than that it was done. */
+const more = ref<{ id: string; says: string } | null>(null)
+const done = (id: string, says: string, said: { how?: string; fromS?: number } = {}): Promise<unknown> =>
   job.write(
-    [{ kind: 'after-done', data: { sectionId: section.value.id, step: id } }, ...stateAfter(id)],
+    [{ kind: 'after-done', data: { sectionId: section.value.id, step: id, ...said } }, ...stateAfter(id)],
     word('prove-done-2', { says }),
   )
+/** What was said of it besides. */
+const moreOf = ({ how, fromS }: { how?: string; fromS?: number | null }): string =>
+  [...(fromS == null ? [] : [word('prove-begun', { at: at(fromS) })]), ...(how ? [how] : [])]
+    .map((says) => `, ${says}`)
+    .join('')
 /** Some steps change what the section is. */
 function stateAfter(id: string): { kind: string; data: Record<string, unknown> }[] {
   const state = (
@@ -65,14 +73,31 @@ function stateAfter(id: string): { kind: string; data: Record<string, unknown> }
             <span v-if="s.caution" class="who">{{
               word('prove-caution', { caution: job.t(s.caution) })
             }}</span>
-            <span v-if="s.done" class="who">{{ job.nameOf(s.done.by) }}, {{ at(s.done.atS) }}</span></span
+            <span v-if="s.done" class="who"
+              >{{ job.nameOf(s.done.by) }}, {{ at(s.done.atS) }}{{ moreOf(s.done) }}</span
+            ></span
           >
           <button v-if="!s.done" type="button" class="button" @click="done(s.id, job.t(s.says))">
             {{ word('prove-done') }}
           </button>
+          <button
+            v-if="!s.done"
+            type="button"
+            class="figure-link"
+            @click="more = { id: s.id, says: job.t(s.says) }"
+          >
+            {{ word('prove-say-how') }}
+          </button>
         </li>
       </ul>
     </section>
+    <SayMore
+      v-if="more"
+      :title="more.says"
+      asks-since
+      @close="more = null"
+      @said="(said) => more && done(more.id, more.says, said)"
+    />
     <HoldPoints :answer="answer" />
     <EndedTests v-if="ended.length" :answer="answer" :ended="ended" />
   </div>

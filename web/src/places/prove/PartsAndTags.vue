@@ -10,6 +10,7 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { when } from '../../when'
 import { named, word } from '../../words/word'
+import SayMore from './SayMore.vue'
 
 /** Parts with a rating of their own, and what was put up or taken out for the test and must come back. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -90,9 +91,14 @@ async function putTag(): Promise<void> {
   )
   tag.where = ''
 }
-const comeBack = (tag: { id: string; kind: string; where: string }): Promise<unknown> =>
+/** One of which more is said than that it is back. */
+const more = ref<{ id: string; kind: string; where: string } | null>(null)
+const comeBack = (
+  tag: { id: string; kind: string; where: string },
+  said: { how?: string } = {},
+): Promise<unknown> =>
   job.write(
-    [{ kind: 'tag-back', data: { tagId: tag.id } }],
+    [{ kind: 'tag-back', data: { tagId: tag.id, ...said } }],
     word('prove-back-as-it-was', { kind: named(tag.kind), where: tag.where }),
   )
 </script>
@@ -146,13 +152,16 @@ const comeBack = (tag: { id: string; kind: string; where: string }): Promise<unk
                 ? word('prove-back', {
                     when: when(t.back.atS, clock.nowS, zone),
                     name: job.nameOf(t.back.by),
-                  })
+                  }) + (t.back.how ? `, ${t.back.how}` : '')
                 : ''
             }}</span
           ></span
         >
         <button v-if="!t.back" type="button" class="button" @click="comeBack(t)">
           {{ word('prove-it-is-back') }}
+        </button>
+        <button v-if="!t.back" type="button" class="figure-link" @click="more = t">
+          {{ word('prove-say-how') }}
         </button>
       </li>
     </ul>
@@ -170,6 +179,12 @@ const comeBack = (tag: { id: string; kind: string; where: string }): Promise<unk
       <button type="submit" class="button">{{ word('prove-tag-it') }}</button>
     </form>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <SayMore
+      v-if="more"
+      :title="word('prove-it-is-back')"
+      @close="more = null"
+      @said="(said) => more && comeBack(more, said)"
+    />
   </section>
 </template>
 

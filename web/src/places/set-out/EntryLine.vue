@@ -5,9 +5,11 @@ import { computed } from 'vue'
 import type { EntryLineState } from './use-entry'
 import { word } from '../../words/word'
 import { Said } from '../../words/said'
-import { useGroup } from '@jugalis/core'
+import { type Line, entryExamples, useGroup } from '@jugalis/core'
+import { useJob } from '../../stores/job'
 
-const props = defineProps<{ entry: EntryLineState; fault: string; school: 'metric' | 'inch'; line: string }>()
+const props = defineProps<{ entry: EntryLineState; fault: string; line: Line }>()
+const job = useJob()
 const { text, doubt, offers, lately, groups, where, pending } = props.entry
 const shown = computed(() =>
   text.value.trim()
@@ -23,7 +25,13 @@ function key(event: Event | KeyboardEvent): void {
   } else return
   k.preventDefault()
 }
-const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c' : 'tee 110, or 1250 c-c'))
+/** What may be typed, in this line's own sizes; on an empty line each is one tap away. */
+const examples = computed(() => entryExamples(props.line, { ...job.reader, units: props.line.school }))
+const example = computed(() => {
+  const [part, length] = examples.value
+  return part && length ? word('set-out-such-as', { part, length }) : ''
+})
+const tries = computed(() => (props.line.items.length || text.value.trim() ? [] : examples.value))
 </script>
 
 <template>
@@ -33,7 +41,7 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
       <span v-if="where"
         >, {{ where }}.
         <button type="button" class="figure-link" @click="entry.toEnd()">
-          {{ word('set-out-to-the-end-of', { line }) }}
+          {{ word('set-out-to-the-end-of', { line: line.tag }) }}
         </button>
       </span>
       <span id="entry-help" class="why help">
@@ -76,6 +84,12 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
         {{ f }}<kbd v-if="i === 0 && text.trim()">{{ word('set-out-tab') }}</kbd>
       </button>
     </div>
+    <p v-if="tries.length" class="tries">
+      <span class="why">{{ word('set-out-one-after-the-other') }}</span>
+      <button v-for="says in tries" :key="says" type="button" class="button" @click="text = says">
+        {{ says }}
+      </button>
+    </p>
   </form>
 </template>
 
@@ -111,6 +125,12 @@ const example = computed(() => (props.school === 'inch' ? 'tee 2, or 49-1/4 c-c'
   gap: 8px;
   align-items: center;
   margin: 0;
+}
+.tries {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
 }
 .typed {
   flex: 1 1 200px;

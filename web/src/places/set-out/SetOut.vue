@@ -17,6 +17,7 @@ import PlaceHint from './PlaceHint.vue'
 import RowTools from './RowTools.vue'
 import SectionSheet from './SectionSheet.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
+import ToMeasure from './ToMeasure.vue'
 import { useAddress } from './use-address'
 import { useEdits } from './use-edits'
 import { useEntry } from './use-entry'
@@ -128,6 +129,7 @@ const groupWrong = (name: string): string =>
           {{ word('set-out-change-it') }}
         </button>
       </p>
+      <ToMeasure v-if="line" :line="line" />
       <LineWays
         v-if="line && ways.length > 1"
         :line="line"
@@ -163,7 +165,7 @@ const groupWrong = (name: string): string =>
         @take-off="(item, at) => (measured = { item, at })"
         @open="openRow"
       />
-      <EntryLine :entry="entry" :fault="fault" :school="line.school" :line="line.tag" />
+      <EntryLine :entry="entry" :fault="fault" :line="line" />
       <div class="sections">
         <h2>{{ word('set-out-sections') }}</h2>
         <p v-if="!sections.length" class="why">{{ word('set-out-no-boundary-painted-on') }}</p>

@@ -1,4 +1,11 @@
-import { type Line, allMethods, takeOffFor, unknownTakeOffs } from '@jugalis/core'
+import {
+  type Line,
+  allMethods,
+  entryExamples,
+  isUnmeasured,
+  takeOffFor,
+  unknownTakeOffs,
+} from '@jugalis/core'
 import { type Ref, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
@@ -18,11 +25,22 @@ export function useLineHeadline(
   return computed(() => {
     const own = line.value
     if (!own) return word('set-out-nothing-set-out-yet')
-    if (!own.items.length) return word('set-out-nothing-set-out-yet-type')
+    if (!own.items.length) {
+      const [example = 'none'] = entryExamples(own, { ...job.reader, units: own.school })
+      return word('set-out-nothing-set-out-yet-type', { example })
+    }
     if (!allMethods().some((m) => m.id === own.method))
       return word('set-out-has-no-method-choose', { tag: own.tag })
     if (is.faults.value.length)
       return word('set-out-cannot-be-joined-as', { tag: own.tag, faults: is.faults.value.length })
+    const unmeasured = own.items.filter(isUnmeasured).length
+    if (unmeasured)
+      return word('set-out-has-pieces-to-measure', {
+        tag: own.tag,
+        jointIds: is.jointIds.value.length,
+        pieces: is.pieces.value.length,
+        unmeasured,
+      })
     return kinds.value
       ? word('set-out-has-joints-and-pieces', {
           tag: own.tag,
