@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test'
+import writeWorkbook from 'write-excel-file/node'
 import { bothWays } from './both-ways'
 import { eventsOf, noViolations } from './help'
 import { chooseIn, hit } from './lists-help'
@@ -141,6 +142,23 @@ bothWays(
     await expect(page.locator('a.row')).toHaveCount(1)
     await page.getByLabel('Code, kind, batch, what it fits').fill('nothing of the sort')
     await expect(page.getByText('Nothing in the store by this text.')).toBeVisible()
+    // A workbook is read as well; what is no table is refused.
+    await hit(page.getByRole('button', { name: 'From CSV…' }))
+    const put = (name: string, buffer: Buffer) =>
+      page.locator('#store-file').setInputFiles({ name, mimeType: 'application/octet-stream', buffer })
+    await put('picture.xlsx', Buffer.from('\u0000\u0001'))
+    await expect(page.getByRole('alert')).toContainText('This is not a table')
+    const cells = [head, row('T-900')].map((line) => line.split(',').map((value) => ({ value })))
+    await put('things.xlsx', await writeWorkbook([{ sheet: 'Things', data: cells }]).toBuffer())
+    await expect(page.getByLabel(/^Rows as CSV/)).toHaveValue(/cement,T-900,/)
+    await hit(page.getByRole('button', { name: 'Put them in' }))
+    const rows = page.locator('a.row')
+    await page.getByLabel('Code, kind, batch, what it fits').fill('t-900')
+    await expect(rows).toHaveCount(1)
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('Control+z')
+    await page.getByLabel('Code, kind, batch, what it fits').fill('t-900')
+    await expect(rows).toHaveCount(0)
     // Taken back in one go.
     await page.keyboard.press('Escape')
     await page.keyboard.press('Control+z')

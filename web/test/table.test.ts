@@ -1,6 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import writeWorkbook from 'write-excel-file/universal'
-import { type NotATable, readTable } from '../src/workers/read-table'
+import { type NotATable, csvOf, readTable } from '../src/workers/read-table'
 import { word } from '../src/words/word'
 import type { Worded } from '../src/words/worded'
 
@@ -23,6 +23,19 @@ describe('a table from a file', () => {
         ['63', '1250'],
       ])
     }
+  })
+  it('as CSV again, whatever it was: nothing empty below, between or to the right of its headings', () => {
+    expect(
+      csvOf([
+        ['kind', 'name', null],
+        [null, ' ', null],
+        ['cement', 'T-1', null],
+        ['wire'],
+        ['gauge', null, '', 'beside'],
+        [],
+      ]),
+    ).toBe('kind,name\r\ncement,T-1\r\nwire,\r\ngauge,,,beside')
+    expect(csvOf([[null]])).toBe('')
   })
   it('other encodings are read, and the guess is said', async () => {
     const latin = Uint8Array.from([...'größe;länge\n63;1250'].map((c) => c.charCodeAt(0)))

@@ -52,6 +52,7 @@ export const CUT = {
   'cut-and': '{one} and {other}',
   'cut-changed-since-cut': 'changed since cut',
   'cut-no-room': 'no room',
+  'cut-to-measure': 'to measure',
   'cut-to-cut': 'to cut',
   'cut-headline': 'Cut {length}. {marks} {bends}',
   'cut-depth-at': '{depth} at {tag}',

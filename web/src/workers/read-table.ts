@@ -28,6 +28,16 @@ export async function readTable(bytes: Uint8Array, sheet: string | null = null):
   return begins(bytes, ZIP) ? readWorkbook(bytes, sheet) : readCsv(bytes)
 }
 
+/** Rows as CSV, each as wide as its headings: without rows that hold nothing and without empty columns to the right. */
+export function csvOf(rows: Cells): string {
+  const last = (row: Cells[number]): number => row.findLastIndex((cell) => cell?.trim())
+  const filled = rows.filter((row) => last(row) >= 0)
+  const wide = filled[0] ? last(filled[0]) : -1
+  return Papa.unparse(
+    filled.map((row) => Array.from({ length: Math.max(wide, last(row)) + 1 }, (_, i) => row[i] ?? '')),
+  )
+}
+
 function decode(bytes: Uint8Array): { text: string; notes: Worded[] } {
   if (begins(bytes, [0xff, 0xfe])) return { text: new TextDecoder('utf-16le').decode(bytes), notes: [] }
   if (begins(bytes, [0xfe, 0xff])) return { text: new TextDecoder('utf-16be').decode(bytes), notes: [] }

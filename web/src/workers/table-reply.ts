@@ -15,10 +15,13 @@ export interface FoundTable {
 export type TableAsk =
   | { open: { name: string; bytes: ArrayBuffer } }
   | { sheet: string }
+  /** The rows as they stand, of the first sheet. */
+  | { rows: { bytes: ArrayBuffer } }
   | { read: { ask: import('@jugalis/core').ScheduleAsk; like: import('@jugalis/core').Line } }
 export type TableReply =
   | { progress: { says: Worded; share: number } }
   | { found: FoundTable }
+  | { csv: string; notes: Worded[] }
   | { lines: ReadLine[]; rows: number }
   | { faults: RowFault[] }
   | { failed: Worded }

@@ -1,5 +1,5 @@
 import { readSchedule } from '@jugalis/core'
-import { type Cells, NotATable, readTable } from './read-table'
+import { type Cells, NotATable, csvOf, readTable } from './read-table'
 import type { TableAsk, TableReply } from './table-reply'
 
 /** Opens a file of rows and reads it as a schedule, off the main thread; it is ended from outside to stop it. */
@@ -18,6 +18,10 @@ self.onmessage = async (event: MessageEvent<TableAsk>) => {
       const widest = rows.reduce((n, r) => Math.max(n, r.length), 0)
       reply({ found: { rows: rows.length, head: rows.slice(0, HEAD_ROWS), widest, ...more } })
       return
+    }
+    if ('rows' in event.data) {
+      const { rows, notes } = await readTable(new Uint8Array(event.data.rows.bytes))
+      return reply({ csv: csvOf(rows), notes })
     }
     const { ask, like } = event.data.read
     const read = readSchedule(

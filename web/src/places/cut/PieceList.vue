@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type PieceCut, entryText, fmt, outsideDiameterMm, parseSize } from '@jugalis/core'
+import { type PieceCut, entryText, fmt, isUnmeasured, outsideDiameterMm, parseSize } from '@jugalis/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
@@ -51,6 +51,7 @@ const measured = (piece: PieceCut): string =>
 function state(piece: PieceCut): string {
   if (piece.changedSinceCut) return word('cut-changed-since-cut')
   if (piece.isCut) return word('paper-cut-done')
+  if (isUnmeasured(piece.item)) return word('cut-to-measure')
   if (piece.cutMm.value === null) return word('ui-not-yet-known')
   return props.warned.has(piece.item.id) ? word('cut-no-room') : word('cut-to-cut')
 }

@@ -27,7 +27,7 @@ export function useImport() {
       if ('found' in event.data) found.value = event.data.found
       else if ('lines' in event.data) read.value = event.data
       else if ('faults' in event.data) faults.value = event.data.faults
-      else failed.value = word(event.data.failed.code, event.data.failed.values)
+      else if ('failed' in event.data) failed.value = word(event.data.failed.code, event.data.failed.values)
     }
     worker.onerror = () => {
       failed.value = word('set-out-the-file-could-not')
