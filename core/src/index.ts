@@ -87,6 +87,7 @@ export { arcMm, bendMarks, centreLine, offset, parseRun } from './line/bends.js'
 export * from './line/cut-length.js'
 export {
   type Entry as LineEntry,
+  LONGEST_MM as LONGEST_PIECE_MM,
   MEASURE_NAMES,
   MEASURE_WORDS,
   entryText,

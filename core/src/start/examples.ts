@@ -4,10 +4,11 @@ import { sizesHere } from '../line/size-entry.js'
 import type { Line } from '../log/state.js'
 import { methodOf } from '../methods/registry.js'
 import { NO_LINES } from '../parts/met.js'
-import { systemOf } from '../units/quantity.js'
+import { inchFraction, systemOf } from '../units/quantity.js'
+import { MM_PER_INCH } from '../units/units.js'
 
-/** A length that somebody may have measured, as each system writes it. */
-const LENGTHS = { inch: '49-1/4', metric: '1250' } as const
+/** A length that somebody may have measured, mm: in round figures of the tape of each system. */
+export const EXAMPLE_MM = { inch: 49.25 * MM_PER_INCH, metric: 1250 } as const
 /** What most lines have in them; the first that this one can have is shown. */
 const FITTINGS = ['tee', 'elbow 90', 'coupling', 'valve'] as const
 
@@ -35,7 +36,9 @@ const typedSize = (size: string): string => size.split(' ').at(-1)?.replace(/^d/
  */
 export function entryExamples(line: Line, reader: EntryReader): readonly string[] {
   const bare: Line = { ...line, items: [] }
-  const length = `${LENGTHS[systemOf(reader, 'length')]} c-c`
+  const system = systemOf(reader, 'length')
+  const mm = EXAMPLE_MM[system]
+  const length = `${system === 'inch' ? inchFraction(mm / MM_PER_INCH) : mm} c-c`
   let id = 0
   const shop = { begun: new Set<string>(), newId: () => `example-${(id += 1)}`, lines: NO_LINES }
   for (const size of likelySizes(line))

@@ -5,7 +5,7 @@ import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { useClock } from '../stores/clock'
 import { useJob } from '../stores/job'
-import { saidAt } from '../when'
+import { useTimeThatWas } from '../time-that-was'
 import { word } from '../words/word'
 import FoundWrong from './FoundWrong.vue'
 
@@ -19,12 +19,13 @@ const gone = computed(() => stood.value.standing === 'empty' || stood.value.stan
 const wrong = ref(false)
 const typed = reactive({ when: '', why: '' })
 const fault = ref('')
+const timeThatWas = useTimeThatWas()
 watch(typed, () => (fault.value = ''))
 async function say(state: ItemState): Promise<void> {
-  const atS = typed.when.trim() ? saidAt(typed.when, clock.nowS, job.state.job.zone) : undefined
-  if (atS === null || (atS ?? 0) > clock.nowS) return void (fault.value = word('thing-no-time'))
+  const atS = timeThatWas(typed.when)
+  if (atS === null) return void (fault.value = word('ui-no-time-that-was'))
   const more = {
-    ...(atS === undefined ? {} : { atS: atS - clock.offsetS }),
+    ...(atS === undefined ? {} : { atS }),
     ...(typed.why.trim() ? { says: typed.why.trim() } : {}),
   }
   await job.write(

@@ -91,7 +91,6 @@ export const MAKE_SHEETS = {
   'make-it-cures-in-that-air': 'From then on it cures in the air of that place.',
   'make-it-lies-in': 'It lies in',
   'make-since-empty-now': 'Since (empty: now)',
-  'make-no-time-that-was': 'Write a time that was, like 07:30, or a day and a time like 2026-11-27 07:30.',
   'make-write-that-down': 'Write that down',
   'make-lies-in': '{tag} lies in {place} now.',
   'make-put-down': '{tag}: put down ({kind}).',

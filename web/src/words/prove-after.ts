@@ -63,7 +63,6 @@ export const PROVE_AFTER = {
   'prove-how-it-was-done': 'How it was done',
   'prove-begun-at': 'Begun at (empty: not said)',
   'prove-begun': 'begun {at}',
-  'prove-no-time-that-was': 'Write a time that was, like 07:30, or a day and a time like 2026-11-27 07:30.',
   'prove-may-i-close-the': 'May I close the wall?',
   'prove-the-inspector': 'the inspector',
   'prove-go-on-2': 'Go on',

@@ -37,7 +37,6 @@ export const THINGS = {
   'thing-earlier-why': 'It was earlier, or for a reason…',
   'thing-when': 'When, if it was not now',
   'thing-why': 'Why',
-  'thing-no-time': 'Write a time that was, like 07:30, 2026-11-27, or both.',
   'thing-is-opened': '{name} is opened.',
   'thing-is-empty': '{name} is empty.',
   'thing-is-condemned': '{name} is thrown away.',

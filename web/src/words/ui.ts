@@ -52,4 +52,5 @@ export const UI = {
   'ui-depth-from': 'Depth: {reference}{edition, select, none {} other {, {edition}}}. {kind}. {note}',
   'ui-more': '{over} more',
   'ui-from-a-file': 'From a file…',
+  'ui-no-time-that-was': 'Write a time that was, like 07:30, a day like 2026-11-27, or both.',
 } as const satisfies Wordings

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { type Item, MEASURE_NAMES, MEASURE_WORDS, type PieceCut, USUAL, systemOf } from '@jugalis/core'
+import {
+  EXAMPLE_MM,
+  type Item,
+  LONGEST_PIECE_MM,
+  MEASURE_NAMES,
+  MEASURE_WORDS,
+  type PieceCut,
+  USUAL,
+  systemOf,
+} from '@jugalis/core'
 import { computed, ref } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import QuantityField from '../../frame/QuantityField.vue'
@@ -13,9 +22,6 @@ const job = useJob()
 const measure = ref<NonNullable<Item['measure']>>(props.piece.item.measure ?? 'face-face')
 const mm = ref<number | null>(props.piece.item.measuredMm)
 const tried = ref(false)
-/** A length that somebody may have measured, in round figures of the reader's own tape. */
-const EXAMPLE_MM = { inch: 1250.95, metric: 1250 } as const
-const LONGEST_MM = 100_000
 const example = computed(() => EXAMPLE_MM[systemOf(job.reader, 'length')])
 const between = computed(() => {
   const [first, second] = props.piece.ends.map(({ fitting }) => fitting?.tag ?? word('cut-open-end'))
@@ -40,7 +46,7 @@ function save(): void {
       :label="word('cut-measure-between', between)"
       as="length"
       :least="1"
-      :most="LONGEST_MM"
+      :most="LONGEST_PIECE_MM"
       :usual="USUAL.piece"
       :example="example"
       :missing="tried"

@@ -7,19 +7,18 @@ import {
   isUnmeasured,
   putOf,
   splitWith,
-  withSpace,
 } from '@jugalis/core'
 import { type ComputedRef, computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { shopNow } from '../../shop'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
+import { useEdits } from '../set-out/use-edits'
 
 /** What is measured of a piece, where it will lie. */
 export function useMeasure(piece: ComputedRef<PieceCut | null>) {
   const job = useJob()
-  /** Why a measure could not be taken; said as long as that piece is shown. */
-  const measureFault = ref('')
+  /** Why a measure could not be taken is said as long as that piece is shown. */
+  const { edit, fault: measureFault } = useEdits(computed(() => piece.value?.line ?? null))
   /** Measured once already, and asked for anew. */
   const again = ref(false)
   watch(
@@ -32,11 +31,9 @@ export function useMeasure(piece: ComputedRef<PieceCut | null>) {
   const asksMeasure = computed(() => piece.value !== null && (again.value || isUnmeasured(piece.value.item)))
   /** What was measured, and between what. */
   async function measure(measuredMm: number, between: NonNullable<Item['measure']>): Promise<void> {
-    const shown = piece.value
-    if (!shown) return
-    const { item, line } = shown
-    const { gapMm, way } = item
-    const shop = shopNow(job.state)
+    const { item } = piece.value ?? {}
+    if (!item) return
+    const { id, tag, gapMm, way } = item
     const entry = {
       ok: true,
       type: 'piece',
@@ -45,18 +42,12 @@ export function useMeasure(piece: ComputedRef<PieceCut | null>) {
       ...(gapMm === undefined ? {} : { gapMm }),
       ...(way ? { way } : {}),
     } as const
-    const edited = withSpace(job.state, line, changeTo(line, item, entry, shop), shop)
-    measureFault.value = edited.ok ? '' : job.t(edited.why)
-    if (!edited.ok) return
-    await job.write(
-      edited.edits.map(({ kind, data }) => ({ kind, data: { lineId: line.id, ...data } })),
-      word('cut-is-measured', {
-        tag: item.tag,
-        length: fmt.length(measuredMm, job.reader),
-        measure: between,
-      }),
+    const says = { tag, length: fmt.length(measuredMm, job.reader), measure: between }
+    const done = await edit(
+      (line, shop) => changeTo(line, line.items.find((own) => own.id === id) ?? item, entry, shop),
+      word('cut-is-measured', says),
     )
-    again.value = false
+    if (done) again.value = false
   }
   return { measureFault, again, asksMeasure, measure }
 }
@@ -69,8 +60,8 @@ export function useCutActs(
 ) {
   const job = useJob()
   const router = useRouter()
-  /** Why a piece could not be made two; said as long as that piece is shown. */
-  const splitFault = ref('')
+  /** Why a piece could not be made two is said as long as that piece is shown. */
+  const { edit, fault: splitFault } = useEdits(computed(() => piece.value?.line ?? null))
   watch(
     () => piece.value?.item.id,
     () => void (splitFault.value = ''),
@@ -88,12 +79,10 @@ export function useCutActs(
   async function letIn(fitting: (typeof OPENERS)[number]): Promise<void> {
     const shown = piece.value
     if (!shown) return
-    const shop = shopNow(job.state)
-    const split = withSpace(job.state, shown.line, splitWith(shown.line, shown.item, fitting, shop), shop)
-    if (!split.ok) return void (splitFault.value = job.t(split.why))
-    await job.write(
-      split.edits.map((e) => ({ kind: e.kind, data: { lineId: shown.line.id, ...e.data } })),
-      word('cut-is-two-pieces-with', { tag: shown.item.tag, fitting }),
+    const { item } = shown
+    await edit(
+      (line, shop) => splitWith(line, line.items.find(({ id }) => id === item.id) ?? item, fitting, shop),
+      word('cut-is-two-pieces-with', { tag: item.tag, fitting }),
     )
   }
   async function cut(): Promise<void> {

@@ -6,7 +6,7 @@ import { computed, reactive, ref } from 'vue'
 import ListField from '../../frame/ListField.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
-import { saidAt } from '../../when'
+import { useTimeThatWas } from '../../time-that-was'
 import { word } from '../../words/word'
 
 /** A joint that was made in one place and lies in another: from then on it cures in the air of that one. */
@@ -23,14 +23,20 @@ const here = computed(() => {
 const places = computed(() => [...job.state.places])
 const typed = reactive({ placeId: here.value, since: '' })
 const fault = ref('')
+const timeThatWas = useTimeThatWas()
 async function save(): Promise<void> {
-  const atS = typed.since.trim() ? saidAt(typed.since, clock.nowS, job.state.job.zone) : clock.nowS
-  if (atS === null || atS > clock.nowS) return void (fault.value = word('make-no-time-that-was'))
+  const fromS = timeThatWas(typed.since)
+  if (fromS === null) return void (fault.value = word('ui-no-time-that-was'))
   fault.value = ''
   const { placeId } = typed
   await job.write(
-    // Times inside an entry are on this device's clock.
-    [{ kind: 'joint-placed', jointId: props.facts.id, data: { placeId, fromS: atS - clock.offsetS } }],
+    [
+      {
+        kind: 'joint-placed',
+        jointId: props.facts.id,
+        data: { placeId, fromS: fromS ?? clock.nowS - clock.offsetS },
+      },
+    ],
     word('make-lies-in', { tag: props.facts.tag, place: job.state.places.get(placeId) ?? '' }),
   )
   emit('close')

@@ -3,33 +3,26 @@ import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { reactive, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
-import { useClock } from '../../stores/clock'
-import { useJob } from '../../stores/job'
-import { saidAt } from '../../when'
+import { useTimeThatWas } from '../../time-that-was'
 import { word } from '../../words/word'
 
 /** How something was done, and since when where that is asked: what one tap does not say. */
-const props = defineProps<{ title: string; asksSince?: boolean }>()
+defineProps<{ title: string; asksSince?: boolean }>()
 const emit = defineEmits<{ close: []; said: [data: { how?: string; fromS?: number }] }>()
-const job = useJob()
-const clock = useClock()
+const timeThatWas = useTimeThatWas()
 const typed = reactive({ how: '', since: '' })
 const fault = ref('')
 function save(): void {
-  const since = typed.since.trim()
-  const atS = since ? saidAt(since, clock.nowS, job.state.job.zone) : null
-  const isNone = since !== '' && (atS === null || atS > clock.nowS)
-  fault.value = isNone ? word('prove-no-time-that-was') : ''
-  if (isNone) return
+  const fromS = timeThatWas(typed.since)
+  if (fromS === null) return void (fault.value = word('ui-no-time-that-was'))
   const how = typed.how.trim()
-  // Times inside an entry are on this device's clock.
-  emit('said', { ...(how ? { how } : {}), ...(atS === null ? {} : { fromS: atS - clock.offsetS }) })
+  emit('said', { ...(how ? { how } : {}), ...(fromS === undefined ? {} : { fromS }) })
   emit('close')
 }
 </script>
 
 <template>
-  <Sheet :title="props.title" @close="emit('close')">
+  <Sheet :title="title" @close="emit('close')">
     <form class="more" @submit.prevent="save">
       <label for="more-how">{{ word('prove-how-it-was-done') }}</label>
       <ElInput id="more-how" v-model="typed.how" size="large" maxlength="400" />
