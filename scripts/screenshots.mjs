@@ -101,6 +101,8 @@ async function main() {
     if (options.only && !options.only.split(',').includes(name)) continue
     const page = await browser.newPage({
       viewport,
+      // Where the demo lies pipe is sold in millimetres.
+      locale: 'en-GB',
       colorScheme: theme === 'night' ? 'dark' : 'light',
       hasTouch: viewport === PHONE,
     })

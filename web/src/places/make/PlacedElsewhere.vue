@@ -67,7 +67,14 @@ async function save(): Promise<void> {
   margin-top: 8px;
   padding-top: 10px;
 }
-.elsewhere :deep(.el-select) {
+.elsewhere label {
+  font-weight: 600;
+}
+.elsewhere :deep(.el-select),
+.elsewhere :deep(.el-input) {
   width: min(100%, 340px);
+}
+.elsewhere .button {
+  min-height: 56px;
 }
 </style>

@@ -181,7 +181,7 @@ const comeBack = (
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <SayMore
       v-if="more"
-      :title="word('prove-it-is-back')"
+      :title="word('prove-back-as-it-was', { kind: named(more.kind), where: more.where })"
       @close="more = null"
       @said="(said) => more && comeBack(more, said)"
     />
@@ -217,5 +217,6 @@ const comeBack = (
   grid-template-columns: repeat(auto-fit, minmax(130px, 1fr));
   gap: 10px;
   margin-bottom: 14px;
+  align-items: end;
 }
 </style>
