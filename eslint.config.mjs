@@ -19,7 +19,7 @@ const layers = [
   ['parts'],
   ['joint'],
   ['line'],
-  ['cut', 'store', 'start'],
+  ['cut', 'store', 'start', 'upkeep'],
   ['prove/verdict'],
   ['prove/test-plan'],
   ['prove/test-run'],

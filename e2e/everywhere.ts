@@ -139,6 +139,7 @@ export const EVERYWHERE: readonly (readonly [name: string, go: (walk: Walk) => P
   ['Site', site],
   ['Prove', prove],
   ['Hand over', (walk) => open(walk, 'hand-over')],
+  ['Upkeep', (walk) => open(walk, 'upkeep')],
   ['Store', store],
   ['Handbook', handbook],
   ['Settings', (walk) => openAt(walk, '/settings', 'settings')],

@@ -12,6 +12,7 @@ const PLACES = [
   'wait',
   'prove',
   'hand-over',
+  'upkeep',
   'store',
   'handbook',
 ] as const

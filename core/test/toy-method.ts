@@ -103,6 +103,7 @@ export const toyMethod: Method<ToySpec> = {
   }),
   interruption: () => [],
   testing: () => ({ open: [], forbids: [] }),
+  upkeep: () => [],
   consumables: () => [],
   cautions: () => [],
   figures: () => [{ key: 'depthMm', fig: fig(20, 'measured'), unit: 'mm', otherSchools: [] }],

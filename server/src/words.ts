@@ -75,6 +75,9 @@ const CALENDAR = {
   'calendar-by-its-rule': 'By its rule, with the readings so far. A colder night moves it.',
   'calendar-held-back': 'By its rule, with the readings so far. A colder night moves it. Held back by {tag}.',
   'calendar-taken-back': 'No time by its rule any more, with the readings so far. Look at Wait.',
+  'calendar-care':
+    '{does}: {what, select, joint {{count, plural, one {{count} joint} other {{count} joints}} of {tag}} other {{device}, {tag}}}',
+  'calendar-care-why': 'In use since {on}. What was done is written down in Upkeep.',
   'calendar-may-be-moved': '{tag} may be moved with care',
   'calendar-may-take': '{tag} may take {bar, number, pressure}',
 } as const

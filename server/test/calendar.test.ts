@@ -138,3 +138,33 @@ it('is read by a package that had no part in writing it, line by line', async ()
     String(calendar.getFirstPropertyValue('x-wr-calname') ?? events[0]?.getFirstPropertyValue('summary')),
   ).toContain('Quay, loop; east')
 })
+
+it('what is looked after in use stands on its day, the same entry moving on once it is done', async () => {
+  const { path } = (await h.call('GET', `/jobs/${job}/calendar`)).body as unknown as { path: string }
+  const say = (kind: string, data: Record<string, unknown>) =>
+    h.call('POST', `/jobs/${job}/events`, batch([draft(kind, data, { atDeviceS: NOW })]))
+  const device = randomUUID()
+  await say('in-use', { sectionId: section, fromOn: '2026-01-31' })
+  await say('device-set', { sectionId: section, deviceId: device, kind: 'filter', name: 'FI-1' })
+  const cares = async () => {
+    const text = await (await fetch(h.url + path)).text()
+    const parsed = ICAL.parse(text) as ConstructorParameters<typeof ICAL.Component>[0]
+    return new ICAL.Component(parsed)
+      .getAllSubcomponents('vevent')
+      .map((one) => new ICAL.Event(one))
+      .filter((one) => one.uid.startsWith('care-'))
+      .map((one) => [one.summary, one.startDate.isDate, one.startDate.toString(), one.uid])
+  }
+  // EN 806-5:2012, table A.1 (from memory): filters every six months; July has a 31st.
+  const [before] = await cares()
+  expect(before?.slice(0, 3)).toEqual(['Clean: FI-1, Q-A', true, '2026-07-31'])
+  await say('care-done', {
+    sectionId: section,
+    care: 'filter/clean',
+    ofId: device,
+    good: true,
+    atS: Date.parse('2026-08-31T10:00:00Z') / 1000,
+  })
+  // And February has none: its last day.
+  expect(await cares()).toEqual([['Clean: FI-1, Q-A', true, '2027-02-28', before?.[3]]])
+})

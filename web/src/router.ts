@@ -92,6 +92,12 @@ export const router = createRouter({
           meta: { place: 'wait' },
         },
         { path: 'prove/:sectionId?', name: 'prove', component: () => import('./places/prove/Prove.vue') },
+        {
+          path: 'upkeep',
+          name: 'upkeep',
+          component: () => import('./places/upkeep/Upkeep.vue'),
+          meta: { place: 'hand-over' },
+        },
         { path: 'store/:itemId?', name: 'store', component: () => import('./places/store/Store.vue') },
         { path: 'about', name: 'about', component: () => import('./places/about/About.vue') },
         { path: 'handbook', name: 'handbook', component: () => import('./places/handbook/Handbook.vue') },

@@ -46,6 +46,10 @@ export const dated = (atS: number, zone: string): string => `${date(atS, zone)} 
 export const dayText = (on: string): string =>
   format('UTC', { day: 'numeric', month: 'short', year: 'numeric' }).format(Date.parse(`${on}T00:00:00Z`))
 
+/** The month of a calendar day: `Dec`. */
+export const monthText = (on: string): string =>
+  format('UTC', { month: 'short' }).format(Date.parse(`${on}T00:00:00Z`))
+
 /** For papers, which are read years later and elsewhere: `Fri 4 Dec 2026, 08:10 GMT+1`. */
 export const onPaper = (atS: number, zone: string): string =>
   `${format(zone, { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' }).format(atS * 1000)}, ${format(zone, { ...asRead(), timeZoneName: 'short' }).format(atS * 1000)}`

@@ -13,6 +13,7 @@ function job(name: string, untilS: number | null): JobRow {
     clocks: untilS === null ? [] : [{ jointId: name, tag: name, hands: [], kind: 'before', clock }],
     sections: [],
     toolsNotGood: [],
+    upkeep: [],
     closedAtS: null,
   } as unknown as Glance
   return { jobId: name, name, glance: untilS === null ? null : glance, stale: false }

@@ -10,7 +10,7 @@ const sources = (folder: string): string[] =>
     return /\.(ts|vue)$/.test(entry.name) ? [at] : []
   })
 /** What a screen writes with: itself, and what of core puts its entries together. The log's own readers write nothing. */
-const WRITERS = ['web/src', 'core/src/line', 'core/src/plan', 'core/src/store']
+const WRITERS = ['web/src', 'core/src/line', 'core/src/plan', 'core/src/store', 'core/src/upkeep']
   .flatMap(sources)
   .filter((file) => !/words|job-log\.ts$/.test(file))
   .map((file) => readFileSync(file, 'utf8'))

@@ -44,6 +44,10 @@ import PRESS_INCH from '../sizes/tables/press-inch.json' with { type: 'json' }
 import PRESS_METRIC from '../sizes/tables/press-metric.json' with { type: 'json' }
 import PRESS_MULTILAYER from '../sizes/tables/press-multilayer.json' with { type: 'json' }
 import PRESS_TUBE_WALLS from '../sizes/tables/press-tube-walls.json' with { type: 'json' }
+import BACKFLOW_CARE from '../upkeep/tables/backflow-care.json' with { type: 'json' }
+import RELIEF_CARE from '../upkeep/tables/relief-care.json' with { type: 'json' }
+import SPRINKLER_CARE from '../upkeep/tables/sprinkler-care.json' with { type: 'json' }
+import WATER_CARE from '../upkeep/tables/water-care.json' with { type: 'json' }
 
 /** Tables that no single method owns; a test looks whether each file is here. */
 const SHARED: readonly TableFile[] = [
@@ -66,6 +70,10 @@ const SHARED: readonly TableFile[] = [
   PVC_DERATING,
   PVC_U_DERATING,
   PVC_U_PRESSURES,
+  BACKFLOW_CARE,
+  RELIEF_CARE,
+  SPRINKLER_CARE,
+  WATER_CARE,
   B16_22_CUPS,
   B36_10_WALLS,
   B36_19_WALLS,

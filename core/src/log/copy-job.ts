@@ -20,6 +20,8 @@ export const SET_OUT_KINDS: ReadonlySet<string> = new Set([
   'section-plan',
   'part-set',
   'hold-point',
+  'device-set',
+  'care-interval',
 ])
 /** Kinds that say what was done, measured, proved or signed: that stays with the job in which it happened. */
 export const DONE_KINDS: ReadonlySet<string> = new Set([
@@ -49,6 +51,8 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'tag-back',
   'hold-answered',
   'after-done',
+  'in-use',
+  'care-done',
   'test-begun',
   'test-read',
   'test-ended',

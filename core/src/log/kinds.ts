@@ -5,12 +5,14 @@ import { LINE_KINDS } from './kinds-line.js'
 import { MAKE_KINDS } from './kinds-make.js'
 import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
 import { STORE_KINDS } from './kinds-store.js'
+import { UPKEEP_KINDS } from './kinds-upkeep.js'
 
 /** Every kind of event, its version and the shape of its data. */
 export const KINDS: Readonly<Record<string, Kind>> = {
   ...MAKE_KINDS,
   ...STORE_KINDS,
   ...PROVE_KINDS,
+  ...UPKEEP_KINDS,
   'job-set': {
     v: 1,
     joint: false,

@@ -8,10 +8,12 @@ import type { Life, Msg, RulesPin } from '../methods/method.js'
 import type { ChartRow } from '../methods/charts.js'
 import type { Said } from '../methods/around.js'
 import type { School } from '../methods/joinable.js'
+import type { Upkeep } from './state-upkeep.js'
 import type { HoldPoint, Section, TagItem, TestRun } from './state-prove.js'
 
 export type { HoldPoint, Section, SectionPart, SectionPlan, TagItem, TestRun } from './state-prove.js'
 export type { StoreItem } from './store-item.js'
+export type { CareDone, Device, SaidInterval, Upkeep } from './state-upkeep.js'
 export type { Carries, Stands } from './stands.js'
 
 export interface Job {
@@ -225,6 +227,8 @@ export interface JobState {
   tags: Map<string, TagItem>
   /** Where somebody must be asked before work is covered up. */
   holds: Map<string, HoldPoint>
+  /** What is in use and looked after, by section. */
+  upkeep: Map<string, Upkeep>
   /** Makers' charts in the order they were loaded; none is ever changed. */
   charts: { id: string; name: string; rows: readonly ChartRow[]; by: string; atS: number }[]
   /** Sources that a named person compared with a copy: the last word on each. */
@@ -254,6 +258,7 @@ export const emptyState = (): JobState => ({
   tests: new Map(),
   tags: new Map(),
   holds: new Map(),
+  upkeep: new Map(),
   charts: [],
   checked: new Map(),
   signed: [],

@@ -169,6 +169,20 @@ export interface Need {
   unit: Unit
   matches: Readonly<Record<string, string>>
 }
+/** When something is due on a joint in use: once it was hot, every so many months, as its maker says, or as it comes. */
+export type CareDue = { by: 'first-heat' | 'maker' | 'event' } | { by: 'months'; months: number }
+/** What a joint in use asks for, by its way of joining. */
+export interface Care {
+  /** Among those of its method. */
+  id: string
+  does: Msg
+  /** What is done: its torque brought back, its gasket changed, looked over, opened and closed again. */
+  act: 'torque' | 'gasket' | 'look' | 'open'
+  due: CareDue
+  source: SourceId
+  /** The torque it is brought back to; null where it is tightened by hand, or nothing is tightened. */
+  torqueNm: Fig | null
+}
 /** Parts of a drawing in mm; the screen only paints. x grows from the pipe's free side to the socket's stop. */
 export type Shape =
   | { kind: 'pipe'; x1: number; x2: number; odMm: number; wallMm: number }
@@ -267,6 +281,8 @@ export interface Method<S = unknown> {
   interruption(spec: S, life: Life, kind: string, ctx: Ctx): readonly Finding[]
   testing(spec: S, life: Life, ctx: Ctx): { open: readonly Finding[]; forbids: readonly Finding[] }
   consumables(spec: S): readonly Need[]
+  /** What it asks for once it is in use. */
+  upkeep(spec: S): readonly Care[]
   cautions(spec: S, ctx: Ctx): readonly Finding[]
   figures(spec: S, ctx: Ctx): readonly (Figure & { otherSchools: readonly Fig[] })[]
   section(spec: S, life: Life | null, ctx: Ctx): readonly Shape[]

@@ -1,6 +1,8 @@
 import { jointFacts, type JointFacts } from '../joint/assess.js'
 import { jointPlaces } from '../joint/lookup.js'
 import type { JobState } from '../log/state.js'
+import type { Msg } from '../sources/source.js'
+import { type CareTask, upkeepOf } from '../upkeep/due.js'
 import { sectionAnswer } from '../prove/test-plan/answer.js'
 import { greatest } from '../units/extent.js'
 import { tagOrder } from '../units/tag-order.js'
@@ -33,6 +35,19 @@ export interface GlanceSection {
   /** In whose name the test runs. */
   tester: string | null
 }
+/** Something that joints or devices in use ask for, as a glance names it. */
+export interface GlanceCare {
+  /** Names it among the job's. */
+  key: string
+  sectionId: string
+  tag: string
+  does: Msg
+  /** What it is done to: a device by its name, or so many joints. */
+  device: string | null
+  joints: number
+  /** YYYY-MM-DD, where the job is. */
+  dueOn: string
+}
 /** What matters of a job to who looks over all of theirs: right until its log grows, with the clock read by who looks. */
 export interface Glance {
   zone: string
@@ -51,6 +66,8 @@ export interface Glance {
   sections: readonly GlanceSection[]
   /** Tools that somebody found not good. */
   toolsNotGood: readonly string[]
+  /** What sections in use ask for on a day, the first due first. */
+  upkeep: readonly GlanceCare[]
 }
 /** A glance names so many of a kind. */
 const MOST = 24
@@ -63,6 +80,13 @@ const named = (facts: JointFacts): GlanceJoint => ({
 })
 const lastWorkedS = (facts: JointFacts): number => facts.life?.done.at(-1)?.latestS ?? 0
 
+/** Those of a task that are due on its first day. */
+function careSeen({ key, section, does, device, items, dueOn }: CareTask): GlanceCare[] {
+  if (dueOn === null) return []
+  const joints = items.filter((item) => item.joint && item.dueOn === dueOn).length
+  const { id: sectionId, tag } = section
+  return [{ key, sectionId, tag, does: does.does, device: device?.name ?? null, joints, dueOn }]
+}
 function sectionSeen(
   state: JobState,
   id: string,
@@ -137,5 +161,6 @@ export function glanceOf(state: JobState, nowS: number): Glance {
       .filter((tool) => tool.proofs.at(-1)?.good === false)
       .map((tool) => tool.name)
       .slice(0, MOST),
+    upkeep: upkeepOf(state, known).flatMap(careSeen).slice(0, MOST),
   }
 }

@@ -1,5 +1,7 @@
 import { smallest } from '../units/extent.js'
-import type { Glance, GlanceJoint, GlanceSection } from './glance.js'
+import { dayStands } from '../upkeep/due.js'
+import { dayOf } from '../units/zone.js'
+import type { Glance, GlanceCare, GlanceJoint, GlanceSection } from './glance.js'
 import { type OpenClock, dangerOf } from './open-clocks.js'
 
 /** One thing of a job that matters next, and where it is. Times are epoch s, pressures bar. */
@@ -17,6 +19,8 @@ export type NextThing = {
   | { kind: 'nearest'; section: GlanceSection; count: number }
   | { kind: 'not-made' | 'not-sectioned' | 'all-proved'; count: number }
   | { kind: 'tool'; name: string; count: number }
+  /** Of what is looked after in use: its day is over, or it is soon; so many more are like it. */
+  | { kind: 'care-late' | 'care-soon'; care: GlanceCare; count: number }
   | { kind: 'nothing' }
   | { kind: 'closed'; atS: number }
 )
@@ -29,6 +33,7 @@ const ORDER = [
   'failed',
   'lost',
   'tool',
+  'care-late',
   'begun',
   'ready',
   'ready-from',
@@ -36,12 +41,13 @@ const ORDER = [
   'nearest',
   'not-made',
   'not-sectioned',
+  'care-soon',
   'nothing',
   'all-proved',
   'closed',
 ] as const satisfies readonly NextThing['kind'][]
 /** The last of those that do not wait for tomorrow. */
-const LAST_PRESSING = ORDER.indexOf('tool')
+const LAST_PRESSING = ORDER.indexOf('care-late')
 type Bare<T> = T extends unknown ? Omit<T, 'rank' | 'pressing'> : never
 type Thing = Bare<NextThing>
 
@@ -82,6 +88,14 @@ function counted({ joints, lines, sections }: Glance): Thing[] {
     ? [{ kind: 'all-proved', count: sections.length }]
     : []
 }
+/** What is late in one, with its first; what is soon by its first. */
+function careThings({ upkeep, zone }: Glance, nowS: number): Thing[] {
+  const today = dayOf(nowS, zone)
+  return (['late', 'soon'] as const).flatMap((stands): Thing[] => {
+    const own = upkeep.filter(({ dueOn }) => dayStands(dueOn, today) === stands)
+    return own[0] ? [{ kind: `care-${stands}`, care: own[0], count: own.length }] : []
+  })
+}
 const several = <Kind extends 'failed' | 'begun'>(kind: Kind, joints: readonly GlanceJoint[]): Thing[] =>
   joints[0] ? [{ kind, joint: joints[0], count: joints.length }] : []
 
@@ -102,6 +116,7 @@ export function nextOf(glance: Glance, nowS: number): NextThing[] {
     ),
     ...sectionThings(glance.sections, nowS),
     ...nearest(glance.sections),
+    ...careThings(glance, nowS),
     ...(tool === undefined ? [] : [{ kind: 'tool' as const, name: tool, count: glance.toolsNotGood.length }]),
     ...(glance.closedAtS === null ? counted(glance) : [{ kind: 'closed' as const, atS: glance.closedAtS }]),
   ]

@@ -3,6 +3,7 @@ import { GENERAL_SOURCES } from './general.js'
 import { JOINING_SOURCES } from './joining.js'
 import { LAYING_SOURCES } from './laying.js'
 import { TESTING_SOURCES } from './testing.js'
+import { UPKEEP_SOURCES } from './upkeep.js'
 
 /** Sources that no single joining method owns. */
 export const SHARED_SOURCES = [
@@ -11,6 +12,7 @@ export const SHARED_SOURCES = [
   ...JOINING_SOURCES,
   ...LAYING_SOURCES,
   ...TESTING_SOURCES,
+  ...UPKEEP_SOURCES,
 ] as const
 declare module './source.js' {
   interface SourceBook {

@@ -38,6 +38,8 @@ const INTO: Readonly<Record<string, (n: number) => number>> = {
   F: fToC,
   C: same,
   s: same,
+  /** By the calendar. */
+  month: same,
   'in-lbf': inLbfToNm,
   turns: same,
   share: same,

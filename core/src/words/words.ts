@@ -15,6 +15,7 @@ import { SET_OUT } from './set-out.js'
 import { SHARED } from './shared.js'
 import { STORE } from './store.js'
 import { TESTING } from './testing.js'
+import { UPKEEP } from './upkeep.js'
 
 /** What no single method says. */
 const GENERAL: Wordings = {
@@ -22,6 +23,7 @@ const GENERAL: Wordings = {
   ...FINDINGS,
   ...SHARED,
   ...STORE,
+  ...UPKEEP,
   ...BOLTED,
   ...HANDBOOK,
   ...SET_OUT,

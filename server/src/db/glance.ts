@@ -6,7 +6,7 @@ import { inTransaction } from './jobs.js'
 import { event, job, jobGlance, jobHead, jobMember, jobNamed } from './schema.js'
 
 /** Version of a glance as it is kept: what an older one lacks is made anew. */
-const GLANCE_V = 2
+const GLANCE_V = 3
 /** A cure goes by the temperature as time passes: after so long a glance is taken again, though nothing was written. */
 const GOOD_FOR_S = 600
 /** So many names are written at once. */

@@ -1,6 +1,7 @@
 import { createHash, createHmac, timingSafeEqual } from 'node:crypto'
 import {
   type AnyMsg,
+  type JointFacts,
   say,
   type JobState,
   type Reader,
@@ -11,6 +12,7 @@ import {
   jointPlaces,
   readToFold,
   sectionAnswer,
+  upkeepOf,
 } from '@jugalis/core'
 import { type Request, Router } from 'express'
 import ical, { ICalAlarmType, ICalEventStatus, ICalEventTransparency } from 'ical-generator'
@@ -42,29 +44,55 @@ export interface LogEnd {
 interface Book {
   state: JobState
   nowS: number
+  facts: ReadonlyMap<string, JointFacts>
   tell(code: CalendarCode, params?: AnyMsg['params']): string
+  /** What core says. */
+  told(message: AnyMsg): string
   /**
    * @param atS when it may be, null = nobody stands for a time. @param sinceS when the wait began: where an entry
    * without a time stands, crossed out.
    */
   put(id: string, atS: number | null, sinceS: number, summary: string, description: string): void
+  /** One for a whole day. */
+  putDay(id: string, on: string, summary: string, description: string): void
 }
-function putJoints({ state, nowS, tell, put }: Book): void {
+function factsOf(state: JobState, nowS: number): ReadonlyMap<string, JointFacts> {
+  const known = new Map<string, JointFacts>()
   for (const id of jointPlaces(state).keys()) {
     const facts = jointFacts(state, id, 'coldest', nowS)
-    if (facts && facts.homeAtS !== null)
+    if (facts) known.set(id, facts)
+  }
+  return known
+}
+function putJoints({ facts, tell, put }: Book): void {
+  for (const joint of facts.values())
+    if (joint.homeAtS !== null)
       put(
-        `move-${id}`,
-        facts.movable.value,
-        facts.homeAtS,
-        tell('calendar-may-be-moved', { tag: facts.tag }),
+        `move-${joint.id}`,
+        joint.movable.value,
+        joint.homeAtS,
+        tell('calendar-may-be-moved', { tag: joint.tag }),
         tell('calendar-by-its-rule'),
       )
+}
+/** What joints and devices in use ask for, each on its day: the same entry moves on once it is done. */
+function putUpkeep({ state, facts, tell, told, putDay }: Book): void {
+  for (const { key, section, does, device, items, dueOn } of upkeepOf(state, facts)) {
+    if (dueOn === null) continue
+    const summary = tell('calendar-care', {
+      does: told(does.does),
+      what: device ? 'device' : 'joint',
+      device: device?.name ?? '',
+      count: items.filter((item) => item.dueOn === dueOn).length,
+      tag: section.tag,
+    })
+    const on = state.upkeep.get(section.id)?.inUseOn ?? ''
+    putDay(`care-${key.replaceAll(' ', '-')}`, dueOn, summary, tell('calendar-care-why', { on }))
   }
 }
-function putSections({ state, nowS, tell, put }: Book): void {
+function putSections({ state, nowS, facts, tell, put }: Book): void {
   for (const id of state.sections.keys()) {
-    const answer = sectionAnswer(state, id, nowS, 'coldest')
+    const answer = sectionAnswer(state, id, nowS, 'coldest', facts)
     if (!answer || answer.proved) continue
     const says = (tag: string): string => tell('calendar-may-take', { tag, bar: answer.section.testBar })
     const homes = answer.joints.flatMap((j) => (j.facts.homeAtS === null ? [] : [j.facts.homeAtS]))
@@ -99,6 +127,7 @@ export function calendarOf(
   reader: Reader,
 ): string {
   const tell = (code: CalendarCode, params: AnyMsg['params'] = {}): string => say({ code, params }, reader)
+  const told = (message: AnyMsg): string => say(message, reader)
   const feed = ical({ name: state.job.name, ttl: 900, prodId: { company: 'Jugalis', product: 'Wait' } })
   const stamp = new Date(end.recordedAtS * 1000)
   const put: Book['put'] = (id, atS, sinceS, summary, description) => {
@@ -119,9 +148,22 @@ export function calendarOf(
       alarms: atS === null ? [] : [{ type: ICalAlarmType.display, trigger: 0 }],
     })
   }
-  const book: Book = { state, nowS, tell, put }
+  const putDay: Book['putDay'] = (id, on, summary, description) =>
+    void feed.createEvent({
+      id: `${id}@${jobId}`,
+      sequence: end.seq,
+      status: ICalEventStatus.CONFIRMED,
+      transparency: ICalEventTransparency.TRANSPARENT,
+      start: new Date(`${on}T00:00:00Z`),
+      allDay: true,
+      summary,
+      description,
+      stamp,
+    })
+  const book: Book = { state, nowS, facts: factsOf(state, nowS), tell, told, put, putDay }
   putJoints(book)
   putSections(book)
+  putUpkeep(book)
   // RFC 5545: the last line ends like every other.
   return `${feed.toString().trimEnd()}\r\n`
 }

@@ -27,6 +27,7 @@ import { SETTINGS } from './settings'
 import { SIGN_IN } from './sign-in'
 import { SITE } from './site'
 import { STORE } from './store'
+import { UPKEEP } from './upkeep'
 import { TAPES } from './tapes'
 import { THINGS } from './things'
 import { UI } from './ui'
@@ -62,6 +63,7 @@ export const BOOK = {
   ...SIGN_IN,
   ...SITE,
   ...STORE,
+  ...UPKEEP,
   ...TAPES,
   ...THINGS,
   ...UI,

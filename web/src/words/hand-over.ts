@@ -5,6 +5,7 @@ export const HAND_OVER = {
   // HandOver
   'hand-over-the-log-is-chained':
     '{name}. The log is chained: each entry carries the hash of the one before. It shows what was recorded; it is no code authority.',
+  'hand-over-upkeep': 'Upkeep',
   'hand-over-missing': 'Missing',
   'hand-over-whole-job-json': 'Whole job, JSON',
   'hand-over-joint-log-csv': 'Joint log, CSV',

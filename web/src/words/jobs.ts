@@ -105,6 +105,8 @@ export const JOBS = {
     '{count, plural, one {{tag} wants {count} joint more} other {{tag} wants {count} joints more}}',
   'jobs-thing-nearest-not-before':
     '{count, plural, one {{tag} wants {count} joint more, and is not ready before {at}} other {{tag} wants {count} joints more, and is not ready before {at}}}',
+  'jobs-thing-care-late': '{does}: {tag}, due since {day}{rest, plural, =0 {} other { and {rest} more}}',
+  'jobs-thing-care-soon': '{does}: {tag}, {day}{rest, plural, =0 {} other { and {rest} more}}',
   'jobs-thing-tool':
     '{rest, plural, =0 {{tool} was found not good} one {{tool} and {rest} more tool were found not good} other {{tool} and {rest} more tools were found not good}}',
   'jobs-thing-not-made':

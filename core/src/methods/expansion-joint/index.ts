@@ -2,6 +2,7 @@ import { type Finding, fig, finding, msg, noFig } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
+import { lookedOver } from '../kit/care.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { odOf } from '../kit/spec.js'
@@ -154,6 +155,7 @@ export const expansionJoint = defineMethod<JointSpec, typeof WORDS>({
       matches: { size: spec.size },
     },
   ],
+  upkeep: (spec) => [lookedOver(torqueOf(spec))],
   cautions: () => [withheld, finding('warn', 'caution-expansion-weld', practice)],
   rules: [
     choiceRule(

@@ -2,6 +2,7 @@ import { fig, finding, msg, noFig } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
+import { lookedOver } from '../kit/care.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { odOf } from '../kit/spec.js'
@@ -85,6 +86,7 @@ export const flange = defineMethod<BoltedSpec, typeof WORDS>({
       matches: {},
     },
   ],
+  upkeep: (spec) => [lookedOver(torqueOf(spec))],
   cautions: () => [opened],
   rules: [
     choiceRule('warn', 'choice-flange-plastic', practice, [], (spec) => plastic(spec.material)),

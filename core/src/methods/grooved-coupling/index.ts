@@ -1,6 +1,7 @@
 import { type Fig, fig, finding, msg, noFig } from '../../sources/source.js'
 import type { Joins } from '../joinable.js'
 import { judgeTorque, torqueReading } from '../kit/bolted.js'
+import { lookedOver } from '../kit/care.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { drawnWall, ring } from '../kit/drawing.js'
@@ -239,6 +240,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
     { item: 'housing', lasts: false, qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
     { item: 'gasket', lasts: false, qty: fig(1, practice), unit: 'count', matches: { size: spec.size } },
   ],
+  upkeep: (spec) => [lookedOver(torque(spec))],
   cautions: () => [opening, pinch],
   rules: [
     choiceRule(

@@ -188,6 +188,7 @@ export function defineMethod<S extends BaseSpec, W extends MethodWords>(recipe: 
     interruption: (_spec, life, kind) => interruptionOf(recipe, life, kind),
     testing: (spec) => ({ open: recipe.beforeTest ?? [], forbids: recipe.forbids?.(spec) ?? [] }),
     consumables: (spec) => recipe.needs(spec),
+    upkeep: (spec) => recipe.upkeep?.(spec) ?? [],
     cautions: (spec) => recipe.cautions(spec),
     figures: (spec, ctx) => recipe.figures(spec, ctx).map((f) => ({ ...f, otherSchools: [] })),
     section: (spec, life, ctx) => {

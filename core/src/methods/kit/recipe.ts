@@ -5,6 +5,7 @@ import type { Code } from '../../sources/wording.js'
 import type { CureRule } from '../cure/rule.js'
 import type { EndKind, Joins } from '../joinable.js'
 import type {
+  Care,
   Clearance,
   Ctx,
   CureOptions,
@@ -91,6 +92,8 @@ export interface Recipe<S extends BaseSpec, W extends MethodWords> extends Manif
   beforeTest?: readonly Finding[]
   forbids?(spec: S): Finding[]
   needs(spec: S): Need[]
+  /** What it asks for once it is in use; as usual nothing. */
+  upkeep?(spec: S): Care[]
   cautions(spec: S): readonly Finding[]
   rules: readonly ChoiceRule<S>[]
   figures(spec: S, ctx: Ctx): Figure[]

@@ -1,10 +1,11 @@
 import { flangeOdMm, flangeTwins } from '../../sizes/hygienic.js'
 import { type Size, parseSize } from '../../sizes/size.js'
-import { fig, finding, msg, noFig } from '../../sources/source.js'
+import { type Fig, fig, finding, msg, noFig } from '../../sources/source.js'
 import { append } from '../../units/extent.js'
 import { judgeTorque, torqueReading } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
+import { care } from '../kit/care.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { type BaseSpec, gapReads, odOf, sizeOf } from '../kit/spec.js'
@@ -35,6 +36,11 @@ const ferrules = (): Size[] => sizesOf(JOINS, 'stainless').flatMap((text) => par
 const flange = (spec: ClampSpec): number => flangeOdMm(sizeOf(spec)).value ?? odOf(spec) * 1.4
 /** By the plant's rule; on steam with a torque tool, whatever the rule says. */
 const byTorque = (spec: ClampSpec): boolean => spec.steam === true || spec.tighten === 'torque'
+
+const makersTorque = (spec: ClampSpec): Fig =>
+  spec.torqueNm === null ? noFig(msg('torque-by-maker')) : fig(spec.torqueNm, 'given')
+/** A season, by the calendar. Source: `cp-clamp-season`. */
+const SEASON_MONTHS = 3
 
 /** Sanitary clamps: a cycle of inspect, install, verify, re-check. Nothing cures. */
 export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
@@ -148,8 +154,7 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
       }).findings,
     ]
     if (byTorque(spec)) {
-      const want = spec.torqueNm === null ? noFig(msg('torque-by-maker')) : fig(spec.torqueNm, 'given')
-      append(findings, judgeTorque(want, numberOf(readings, 'torqueNm'), practice, 'torqueNm'))
+      append(findings, judgeTorque(makersTorque(spec), numberOf(readings, 'torqueNm'), practice, 'torqueNm'))
     }
     if (contradicts) findings.push(finding('warn', 'readings-contradict', practice, { a: min, b: max }))
     if (into !== null && into < -INTRUSION_MAX_MM)
@@ -182,6 +187,17 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
       matches: { flangeMm: flange(spec).toFixed(1) },
     },
   ],
+  upkeep: (spec) => {
+    const want = byTorque(spec) ? makersTorque(spec) : null
+    return [
+      care('torque-hot', 'torque', { by: 'first-heat' }, 'cp-clamp-recheck', want),
+      ...(spec.steam
+        ? [care('torque-season', 'torque', { by: 'months', months: SEASON_MONTHS }, 'cp-clamp-season', want)]
+        : []),
+      care('gasket', 'gasket', { by: 'maker' }, 'cp-upkeep', want),
+      care('opened', 'open', { by: 'event' }, practice, want),
+    ]
+  },
   cautions: () => [
     finding('stop', 'caution-clamp-open', practice),
     finding('warn', 'caution-clamp-leak', practice),

@@ -189,6 +189,8 @@ export const solventCement: Method<SolventSpec> = {
   mends: {},
   interruption,
   testing: () => ({ open: [], forbids: [finding('stop', 'no-gas-on-plastic', 'cp-no-gas-on-plastic')] }),
+  // Once it has cured nothing about it wants looking after.
+  upkeep: () => [],
   consumables: (spec): Need[] => [
     {
       item: 'cement',

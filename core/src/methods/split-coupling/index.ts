@@ -2,6 +2,7 @@ import { finding, fig, msg } from '../../sources/source.js'
 import { type BoltedSpec, boltFields, judgeTorque, torqueOf, torqueRead } from '../kit/bolted.js'
 import { faceToFace, ring } from '../kit/drawing.js'
 import { numberOf } from '../kit/inspection.js'
+import { lookedOver } from '../kit/care.js'
 import { choiceRule } from '../kit/choice.js'
 import { defineMethod } from '../kit/define.js'
 import { odOf } from '../kit/spec.js'
@@ -93,6 +94,7 @@ export const splitCoupling = defineMethod<BoltedSpec, typeof WORDS>({
     },
     { item: 'rigging', lasts: true, qty: fig(1, practice), unit: 'count', matches: {} },
   ],
+  upkeep: (spec) => [lookedOver(torqueOf(spec))],
   cautions: () => [body, finding('stop', 'caution-coupling-isolate', practice)],
   rules: [
     choiceRule('stop', 'choice-coupling-lugs', practice, ['rigged'], (_s, a) => a.rigged === 'to-lugs'),

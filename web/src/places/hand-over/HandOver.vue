@@ -120,6 +120,9 @@ async function sign(): Promise<void> {
         word('hand-over-raw-log-csv')
       }}</a>
       <button type="button" class="button" @click="print">{{ word('ui-print') }}</button>
+      <RouterLink class="button" :to="{ name: 'upkeep', params: { jobId: job.jobId } }">{{
+        word('hand-over-upkeep')
+      }}</RouterLink>
     </div>
     <section>
       <h2>{{ word('hand-over-joint-log') }}</h2>

@@ -28,7 +28,7 @@ const things = computed(() => {
     says: thingSaid(thing, eye),
     to: wayTo(thing, props.row.jobId),
     pressing: thing.pressing,
-    stop: thing.kind === 'late' || thing.kind === 'failed' || thing.kind === 'lost',
+    stop: ['late', 'failed', 'lost', 'care-late'].includes(thing.kind),
   }))
 })
 const more = computed(() => next.value.length - things.value.length)

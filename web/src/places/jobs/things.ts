@@ -1,7 +1,7 @@
 import { type NextThing, type Reader, fmt } from '@jugalis/core'
 import type { RouteLocationRaw } from 'vue-router'
-import { when } from '../../when'
-import { word } from '../../words/word'
+import { dayText, when } from '../../when'
+import { told, word } from '../../words/word'
 
 /** Who reads, when and where: a job's units and zone. */
 export interface Eye {
@@ -40,6 +40,14 @@ export function thingSaid(thing: NextThing, { reader, zone, nowS }: Eye): string
       return word('jobs-thing-no-figure', { tag: thing.section.tag, joint: thing.joint?.tag })
     case 'tool':
       return word('jobs-thing-tool', { tool: thing.name, rest: thing.count - 1 })
+    case 'care-late':
+    case 'care-soon':
+      return word(`jobs-thing-${thing.kind}`, {
+        does: told(thing.care.does, reader),
+        tag: thing.care.device ?? thing.care.tag,
+        day: dayText(thing.care.dueOn),
+        rest: thing.count - 1,
+      })
     case 'nearest': {
       const { tag, notBeforeS } = thing.section
       return notBeforeS !== null && notBeforeS > nowS
@@ -69,6 +77,7 @@ export function wayTo(thing: NextThing, jobId: string): RouteLocationRaw {
     const name = ['ready-from', 'no-figure', 'nearest'].includes(thing.kind) ? 'wait' : 'prove'
     return { name, params: { jobId, sectionId: thing.section.id } }
   }
+  if ('care' in thing) return { name: 'upkeep', params: { jobId }, query: { task: thing.care.key } }
   if (thing.kind === 'nothing' || thing.kind === 'not-sectioned')
     return { name: 'set-out', params: { jobId } }
   return {

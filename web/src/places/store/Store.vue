@@ -128,7 +128,7 @@ const shop = (): void => saveFile(shoppingCsv(wanted.value, job.reader), 'text/c
       :faults="faults"
       @load="load"
     />
-    <div class="two" :class="{ narrow }">
+    <div class="list-and-one" :class="{ narrow }">
       <section v-if="shelf.length && !(narrow && chosen)" :aria-label="word('shelf-all')">
         <ElInput
           v-if="shelf.length >= MANY"
@@ -179,15 +179,6 @@ const shop = (): void => saveFile(shoppingCsv(wanted.value, job.reader), 'text/c
 </template>
 
 <style scoped>
-.two {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 0 28px;
-  align-items: start;
-}
-.two.narrow {
-  display: block;
-}
 .big {
   min-height: 56px;
 }

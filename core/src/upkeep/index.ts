@@ -1,0 +1,6 @@
+export { DEVICE_KINDS, type DeviceKind } from '../log/kinds-upkeep.js'
+export { upkeepCsv } from './csv.js'
+export { devicesCares } from './devices.js'
+export * from './due.js'
+export * from './entry.js'
+export { judgeCare } from './judge.js'
