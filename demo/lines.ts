@@ -3,7 +3,7 @@ export interface DemoLine {
   tag: string
   name: string
   entries: string[]
-  joined?: { method: string; material: string }
+  joined?: { method: string; material: string; details?: Readonly<Record<string, unknown>> }
 }
 export const LINES: readonly DemoLine[] = [
   {
@@ -129,3 +129,50 @@ export const TAKE_OFFS: readonly (readonly [
 export const RATING_BAR = 16
 export const SECTION = { workingBar: 8, testBar: 12, holdS: 3600, allowedDropBar: 0.2 } as const
 export const STOCK = { kerfMm: 2.5, keepMm: 400, barsMm: [3000, 5000] }
+/** Lines of other ways of joining, set out with what those ask besides, and made. */
+export const MORE_LINES: readonly DemoLine[] = [
+  {
+    tag: 'PR',
+    name: 'Circulation, cold and warm',
+    entries: ['tee 32', '900 f-f', 'elbow 90 32', '700 f-f', 'elbow 90 32', '480 f-f', 'valve 32 tag V8'],
+    joined: { method: 'socket-fusion', material: 'pp-r' },
+  },
+  {
+    tag: 'PD',
+    name: 'Dosing tube',
+    entries: [
+      'tee OD 1/2',
+      '600 f-f',
+      'elbow 90 OD 1/2',
+      '450 f-f',
+      'elbow 90 OD 1/2',
+      '300 f-f',
+      'valve OD 1/2 tag V9',
+    ],
+    joined: { method: 'flare', material: 'pfa', details: { cold: true, quenched: true } },
+  },
+  {
+    tag: 'OZ',
+    name: 'Ozone sampling',
+    entries: ['tee 12', '820 f-f', 'elbow 90 12', '540 f-f', 'elbow 90 12', '410 f-f', 'valve 12 tag V10'],
+    joined: { method: 'compression', material: 'stainless', details: { socketDepthMm: 20 } },
+  },
+  {
+    tag: 'KS',
+    name: 'Feed kitchen, steam',
+    entries: [
+      'tee DN 40',
+      '780 f-f',
+      'valve DN 40 tag V13',
+      '520 f-f',
+      'elbow 90 DN 40',
+      '610 f-f',
+      'tee DN 40',
+    ],
+    joined: {
+      method: 'sanitary-clamp',
+      material: 'stainless',
+      details: { gasket: 'EPDM', tighten: 'torque', torqueNm: 4, steam: true },
+    },
+  },
+]

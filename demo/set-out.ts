@@ -7,16 +7,17 @@ import {
   lineSeriesChoices,
   placeTexts,
 } from '@jugalis/core'
-import { idOf } from './ids.js'
-import { CARRIER, LINES, RATING_BAR, SECTION, STOCK, TAKE_OFFS } from './lines.js'
+import { PLACE, idOf } from './ids.js'
+import { CARRIER, type DemoLine, LINES, RATING_BAR, SECTION, STOCK, TAKE_OFFS } from './lines.js'
 import { HOUR_S, MIN_S, type Story } from './story.js'
 import { weatherAt } from './weather.js'
 
 /** The job, its places, and what the probe reads there each hour. */
 export function tellPlaces(story: Story): void {
-  const { begin, night, nowS, placeId } = story
+  const { begin, night, nowS } = story
+  const placeId = PLACE
   story.tell('Rook', begin, 'job-set', {
-    name: 'Kelpwick Aquarium, quarantine wing',
+    name: story.world.name,
     zone: 'Europe/London',
     school: 'metric',
     table: 'current',
@@ -35,9 +36,14 @@ export function tellPlaces(story: Story): void {
   }
 }
 
-function tellLine(story: Story, { tag, name, entries, joined }: (typeof LINES)[number], atS: number): void {
+/** One line with its parts, as its entries put them. */
+export function tellLine(story: Story, { tag, name, entries, joined }: DemoLine, atS: number): void {
   const lineId = idOf(`line ${tag}`)
-  const { method, material } = joined ?? { method: 'solvent-cement', material: 'pvc-u' }
+  const { method, material, details } = joined ?? {
+    method: 'solvent-cement',
+    material: 'pvc-u',
+    details: null,
+  }
   story.tell('Rook', atS, 'line-set', {
     lineId,
     tag,
@@ -47,8 +53,9 @@ function tellLine(story: Story, { tag, name, entries, joined }: (typeof LINES)[n
     // The usual wall, as whoever begins a line gets it.
     series: lineSeriesChoices(method, material, 'metric')[0],
     school: 'metric',
-    placeId: story.placeId,
+    placeId: PLACE,
     ratingBar: RATING_BAR,
+    ...(details ? { details } : {}),
   })
   let made = 0
   const shop = { begun: new Set<string>(), newId: () => idOf(`${tag} ${++made}`), lines: NO_LINES }

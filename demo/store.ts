@@ -1,5 +1,5 @@
 import { type ItemSaid, NOTHING_SAID, itemEntry } from '@jugalis/core'
-import { idOf } from './ids.js'
+import { TIN, idOf } from './ids.js'
 import { HOUR_S, MIN_S, type Story } from './story.js'
 
 const DAY_S = 86_400
@@ -21,7 +21,7 @@ export function tellStore(story: Story): void {
   }
   const tin = { kind: 'cement', openDays: '60', amount: '1', unit: 'l' } as const
   const pvc = { plastic: 'pvc-u', body: 'gap-filling' }
-  put(story.tinId, { ...tin, name: coded(706, 'B7'), matches: pvc, expiresOn: dayIn(24) })
+  put(TIN, { ...tin, name: coded(706, 'B7'), matches: pvc, expiresOn: dayIn(24) })
   put(idOf('tin 2'), { ...tin, name: coded(120, 'C2'), matches: pvc, expiresOn: dayIn(610) })
   put(idOf('tin old'), { ...tin, name: coded(745, 'A1'), matches: pvc, expiresOn: dayIn(-15) })
   put(idOf('tin abs'), { ...tin, name: coded(200, 'F4'), matches: { plastic: 'abs' }, expiresOn: dayIn(530) })

@@ -1,5 +1,5 @@
-import { type Draft, type JobEvent, KINDS, type Line, foldJob } from '@jugalis/core'
-import { JOB, idOf } from './ids.js'
+import { type Draft, type JobEvent, type JobState, KINDS, type Line, foldJob } from '@jugalis/core'
+import { type World, idOf } from './ids.js'
 
 export const HOUR_S = 3600
 export const MIN_S = 60
@@ -9,9 +9,9 @@ export interface Told {
   atS: number
   draft: Draft
 }
-/** 02:00 (UTC) of the last night that is at least eight hours past: the morning's work after it has been done. */
-export const nightBefore = (nowS: number): number =>
-  Math.floor((nowS - 10 * HOUR_S) / 86400) * 86400 + 2 * HOUR_S
+/** The coldest hour (UTC) of the last night that is at least eight hours past: the morning's work after it has been done. */
+export const nightBefore = (nowS: number, coldestH: number): number =>
+  Math.floor((nowS - (coldestH + 8) * HOUR_S) / 86400) * 86400 + coldestH * HOUR_S
 
 /** What people and a probe wrote, in the order in which it is told. */
 export class Story {
@@ -19,13 +19,18 @@ export class Story {
   /** The cold night, and when the job began. */
   readonly night: number
   readonly begin: number
-  readonly placeId = idOf('place plant room B')
-  readonly tinId = idOf('tin')
   private readonly counts = new Map<string, number>()
 
-  constructor(readonly nowS: number) {
-    this.night = nightBefore(nowS)
-    this.begin = this.night - 75 * HOUR_S
+  constructor(
+    readonly nowS: number,
+    readonly world: World,
+  ) {
+    this.night = nightBefore(nowS, world.coldestH)
+    this.begin = this.night - world.beganH * HOUR_S
+  }
+  /** The same name gives the same id in this world. */
+  id(name: string): string {
+    return idOf(`${this.world.prefix}${name}`)
   }
   tell(
     who: string,
@@ -36,7 +41,7 @@ export class Story {
   ): void {
     const deviceSeq = (this.counts.get(who) ?? 0) + 1
     this.counts.set(who, deviceSeq)
-    const id = idOf(`event ${who} ${deviceSeq}`)
+    const id = this.id(`event ${who} ${deviceSeq}`)
     const version = KINDS[kind]?.v ?? 1
     this.told.push({
       who,
@@ -44,9 +49,13 @@ export class Story {
       draft: { id, kind, v: version, jointId, atDeviceS: atS, deviceSeq, after: [], data },
     })
   }
+  /** The job by what was told so far, in order of time; entries after `untilS` are left out, epoch s. */
+  state(untilS = Infinity): JobState {
+    return foldJob(this.told.filter(({ atS }) => atS <= untilS).map((told) => asEvent(told, this.world)))
+  }
   /** A line as it stands by what was told so far. */
   line(tag: string): Line {
-    return foldJob(this.told.map(asEvent)).lines.get(idOf(`line ${tag}`)) as Line
+    return this.state().lines.get(this.id(`line ${tag}`)) as Line
   }
   /** Its joints, in order. */
   joints(tag: string): { id: string; tag: string }[] {
@@ -56,10 +65,11 @@ export class Story {
   }
 }
 
-const asEvent = (told: Told): JobEvent => ({
+/** What was told, as the server would give it back. */
+export const asEvent = (told: Told, { jobId, prefix }: World): JobEvent => ({
   ...told.draft,
-  jobId: JOB,
-  deviceId: idOf(`device ${told.who}`),
+  jobId,
+  deviceId: idOf(`${prefix}device ${told.who}`),
   actorId: idOf(told.who),
   occurredAtS: told.atS,
   clockErrorS: 0,

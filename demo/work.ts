@@ -1,4 +1,4 @@
-import { idOf } from './ids.js'
+import { TIN, idOf } from './ids.js'
 import { HOUR_S, MIN_S, type Story } from './story.js'
 
 const PIN = { rules: 1, chart: null, school: 'metric', table: 'current' }
@@ -21,13 +21,13 @@ export function tellJoint(
 ): void {
   const step = (name: string, afterS: number, readings = {}, more = {}): void =>
     story.tell(who, atS + afterS, 'step-done', { life, step: name, readings, shown: [], ...more }, jointId)
-  step('fit', 0, {}, { pin: PIN, tinId: story.tinId })
+  step('fit', 0, {}, { pin: PIN, tinId: TIN })
   step('cement', 150)
   step('home', 231)
   step('judge', 330, { checkMm, bead: 'all-round' })
 }
 export function tellBegun(story: Story, who: string, jointId: string, atS: number): void {
-  const data = { life: 1, step: 'fit', readings: {}, shown: [], pin: PIN, tinId: story.tinId }
+  const data = { life: 1, step: 'fit', readings: {}, shown: [], pin: PIN, tinId: TIN }
   story.tell(who, atS, 'step-done', data, jointId)
 }
 export function tellGates(story: Story, sectionId: string, atS: number): void {

@@ -1,5 +1,6 @@
-import { idOf } from './ids.js'
+import { KELPWICK, idOf } from './ids.js'
 import { tellLines, tellPlaces, tellSection } from './set-out.js'
+import { tellRest } from './rest.js'
 import { tellStore } from './store.js'
 import { MIN_S, Story, type Told } from './story.js'
 import { tellFeed, tellLoop } from './work.js'
@@ -29,9 +30,12 @@ function tellToday(story: Story, sectionId: string): void {
   })
 }
 
-/** Writes the demo job's story as the events that people and a probe would have sent. */
-export function tellStory(nowS: number): Told[] {
-  const story = new Story(nowS)
+/**
+ * Writes the demo job's story as the events that people and a probe would have sent.
+ * @param rest with what else was set out and made in it besides the two seawater lines' story.
+ */
+export function tellStory(nowS: number, rest = true): Told[] {
+  const story = new Story(nowS, KELPWICK)
   tellPlaces(story)
   tellStore(story)
   tellLines(story)
@@ -39,6 +43,7 @@ export function tellStory(nowS: number): Told[] {
   const loop = tellSection(story, 'Q2', { tag: 'Q2-A', valve: 'V-3', union: 'union at pump 2' })
   tellFeed(story, feed)
   tellLoop(story)
+  if (rest) tellRest(story)
   tellToday(story, loop)
   return story.told
 }

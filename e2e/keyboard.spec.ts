@@ -177,7 +177,7 @@ test('the demo job is set out from an empty database by keyboard alone', async (
     const { lines } = (await read.json()) as { lines: { event: JobEvent }[] }
     const typed = shapeOf(foldJob(lines.map((x) => x.event)))
     const nowS = Date.now() / 1000
-    const told = tellStory(nowS)
+    const told = tellStory(nowS, false)
       .filter((t) => SETTING_OUT.includes(t.draft.kind))
       .map((t): JobEvent => ({
         ...t.draft,

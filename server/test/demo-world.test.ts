@@ -1,5 +1,6 @@
-import { type JobEvent, draftFault, foldJob, sectionAnswer, stopsForTest } from '@jugalis/core'
-import { JOB, idOf } from '../../demo/ids.js'
+import { draftFault, foldJob, sectionAnswer, stopsForTest } from '@jugalis/core'
+import { KELPWICK } from '../../demo/ids.js'
+import { asEvent } from '../../demo/story.js'
 import { tellStory } from '../../demo/world.js'
 
 /** The demo is dated from the hour it is started at: it must hold at every one, in winter and in summer. */
@@ -13,14 +14,7 @@ for (const [season, day] of DAYS)
     (hour) => {
       const now = day + hour * 3600 + 1234
       const story = tellStory(now).sort((a, b) => a.atS - b.atS)
-      const events = story.map((t): JobEvent => ({
-        ...t.draft,
-        jobId: JOB,
-        deviceId: idOf(`device ${t.who}`),
-        actorId: idOf(t.who),
-        occurredAtS: t.atS,
-        clockErrorS: 0,
-      }))
+      const events = story.map((told) => asEvent(told, KELPWICK))
       expect(story.filter((t) => t.atS > now)).toEqual([])
       events.forEach((e, i) => {
         expect(draftFault(story[i]?.draft, 'x')).toBeNull()

@@ -6,7 +6,7 @@ import { Ajv2020 } from 'ajv/dist/2020.js'
 import addFormats from 'ajv-formats'
 import { OPERATIONS } from '../src/described/operations.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from '../src/described/schemas.js'
-import { JOB } from '../../demo/ids.js'
+import { KELPWICK } from '../../demo/ids.js'
 import { seedDemo } from '../../demo/seed.js'
 import { readLog } from '../src/db/read-log.js'
 import { type Harness, batch, harness, jobSet } from './harness.js'
@@ -109,14 +109,14 @@ describe('what is exported', () => {
     const demo = await harness({ people: [] })
     try {
       await seedDemo(demo.pool, Date.UTC(2026, 10, 23, 20, 0) / 1000)
-      const lines = await readLog(demo.pool, JOB, 0)
+      const lines = await readLog(demo.pool, KELPWICK.jobId, 0)
       const last = lines.at(-1)
       const head = { seq: last?.seq ?? 0, hash: last?.hash ?? '' }
       const state = foldJob(lines.map((l) => JSON.parse(l.body) as Parameters<typeof foldJob>[0][number]))
       const job = ajv.compile(JOB_FILE_SCHEMA)
       const file = {
         format: 'jugalis-job-1',
-        jobId: JOB,
+        jobId: KELPWICK.jobId,
         name: 'x',
         exportedAt: new Date().toISOString(),
         people: [],

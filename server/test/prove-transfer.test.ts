@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { randomUUID } from 'node:crypto'
 import { NO_LINES, END, type JobEvent, type Line, foldJob, placeTexts, sectionAnswer } from '@jugalis/core'
-import { JOB } from '../../demo/ids.js'
+import { KELPWICK } from '../../demo/ids.js'
 import { seedDemo } from '../../demo/seed.js'
 import { readLog } from '../src/index.js'
 import { type Harness, batch, draft, harness, jobSet } from './harness.js'
@@ -210,7 +210,9 @@ describe('the demo world', () => {
       const now = Date.UTC(2026, 10, 23, 20, 0) / 1000
       expect(await seedDemo(demo.pool, now)).toBe(true)
       expect(await seedDemo(demo.pool, now)).toBe(false)
-      const state = foldJob((await readLog(demo.pool, JOB, 0)).map((l) => JSON.parse(l.body) as JobEvent))
+      const state = foldJob(
+        (await readLog(demo.pool, KELPWICK.jobId, 0)).map((l) => JSON.parse(l.body) as JobEvent),
+      )
       const sections = [...state.sections.keys()].map((id) => sectionAnswer(state, id, now))
       expect(sections.map((s) => [s?.section.tag, s?.proved])).toEqual([
         ['Q1-A', true],
