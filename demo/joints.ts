@@ -53,10 +53,16 @@ export function tellBegun(story: Story, line: MadeLine, jointId: string, atS: nu
 const PACE_MIN = 28
 
 /**
- * A line as work goes: two good, a third that fails, is cut out and made again, a fourth that fails and stands; the rest
- * waits. Gives its joints in order.
+ * A line as work goes: two good, a third that fails, is cut out and made again, a fourth; the rest waits. Gives its joints
+ * in order. @param left the fourth fails as well, and stands in the line.
  */
-export function tellLine(story: Story, line: MadeLine, atS: number, how: How): { id: string; tag: string }[] {
+export function tellLine(
+  story: Story,
+  line: MadeLine,
+  atS: number,
+  how: How,
+  left = false,
+): { id: string; tag: string }[] {
   const joints = story.joints(line.tag)
   const at = (n: number): number => atS + n * PACE_MIN * MIN_S
   const idOf = (n: number): string => joints[n]?.id ?? ''
@@ -65,7 +71,7 @@ export function tellLine(story: Story, line: MadeLine, atS: number, how: How): {
   tellMade(story, line, idOf(2), at(2), { ...how, bad: true })
   story.tell(how.who, at(3), 'cut-out', { life: 1, reason: making(line).bad.says }, idOf(2))
   tellMade(story, line, idOf(2), at(3) + 6 * MIN_S, { ...how, life: 2 })
-  tellMade(story, line, idOf(3), at(4.5), { ...how, bad: true })
+  tellMade(story, line, idOf(3), at(4.5), { ...how, bad: left })
   return joints
 }
 /** Some joints at once, written down afterwards: their phone had been dead. */

@@ -13,7 +13,7 @@ const lineOf = (tag: string): MadeLine => {
 export function tellRest(story: Story): void {
   MORE_LINES.forEach((line, at) => tellSetOut(story, line, story.begin + (106 + at) * MIN_S))
   const at = (hours: number): number => story.night + hours * HOUR_S
-  tellLine(story, lineOf('PR'), at(-36), { who: 'Teal' })
+  tellLine(story, lineOf('PR'), at(-36), { who: 'Teal' }, true)
   tellLine(story, lineOf('PD'), at(-33), { who: 'Wren' })
   tellLine(story, lineOf('OZ'), at(-32), { who: 'Teal' })
   tellKitchen(story, at(-57))

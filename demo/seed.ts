@@ -6,6 +6,7 @@ import { appendBatch } from '../server/src/db/log.js'
 import { addPerson } from '../server/src/people.js'
 import { tellHarrow } from './harrow/world.js'
 import { HARROW, KELPWICK, ORG, PASSWORD, PEOPLE, type World, idOf } from './ids.js'
+import { HOUR_S } from './story.js'
 import { type Told, tellStory } from './world.js'
 
 const BATCH = 500
@@ -13,9 +14,9 @@ const PROBE = { personId: idOf('Probe'), name: 'Probe B', login: 'probe' }
 
 /** A job with its people, and what they wrote: runs of one person's entries as a phone sends them once it has signal. */
 async function tell(pool: pg.Pool, nowS: number, world: World, told: readonly Told[]): Promise<void> {
-  const { jobId, name, prefix, owner } = world
+  const { jobId, name, prefix, owner, beganH } = world
   await inTransaction(pool, async (client) => {
-    await insertJob(client, jobId, ORG, name, nowS)
+    await insertJob(client, jobId, ORG, name, nowS - beganH * HOUR_S)
     for (const person of [...PEOPLE, PROBE])
       await insertMember(
         client,

@@ -31,12 +31,12 @@ const VIEWS = [
   ['make', 'make/JOINT', DESK, 'day'],
   ['make-phone-night', 'make/JOINT', PHONE, 'night'],
   ['wait', 'wait', DESK, 'day'],
-  ['wait-phone', 'wait', PHONE, 'day'],
   ['site', 'site', DESK, 'day'],
   ['prove', 'prove', DESK, 'day'],
   ['hand-over', 'hand-over', DESK, 'day'],
   ['handbook', 'handbook?q=2 in sch 80 cure 45 F', DESK, 'day'],
   ['store', 'store/ITEM', DESK, 'day'],
+  ['upkeep', 'upkeep?task=TASK', DESK, 'day'],
   // Last, since it leaves a test behind in the demo's job.
   ['prove-test', 'prove/SECTION', DESK, 'day'],
 ]
@@ -66,14 +66,17 @@ async function testAgain(page, base, job, lines) {
 }
 
 /** Jobs set out like the demo's own, once. */
+/** Jobs that the demo has of its own. */
+const WORLDS = 2
 async function beginOthers(page, base, jobs) {
-  if (jobs.length > 1) return
+  if (jobs.length > WORLDS) return
+  const [{ jobId }] = jobs
   for (const name of [
     'Kelpwick Aquarium, ray pool',
     'Kelpwick Aquarium, seal yard',
     'Kelpwick Aquarium, ice house',
   ])
-    await page.request.post(`${base}/api/jobs/${jobs[0].jobId}/copy`, {
+    await page.request.post(`${base}/api/jobs/${jobId}/copy`, {
       data: { jobId: randomUUID(), name, measures: true },
     })
 }
@@ -112,21 +115,23 @@ async function main() {
       data: { login: 'wren', password: 'tide-and-pipe' },
     })
     const { jobs } = await (await page.request.get(`${options.base}/api/jobs`)).json()
+    // The older of the demo's worlds, but for a view of the other.
+    const { jobId } = jobs[name.startsWith('harrow') ? 1 : 0]
     const { lines } = await (
-      await page.request.get(`${options.base}/api/jobs/${jobs[0].jobId}/events?after=0`)
+      await page.request.get(`${options.base}/api/jobs/${jobId}/events?after=0`)
     ).json()
     const joint = lines.findLast((l) => l.event.kind === 'step-done')?.event.jointId
-    if (where.includes('JOINT') && !coated) coated = await coat(page, options.base, jobs[0].jobId, joint)
-    const again = where.includes('SECTION') ? await testAgain(page, options.base, jobs[0].jobId, lines) : null
+    if (where.includes('JOINT') && !coated) coated = await coat(page, options.base, jobId, joint)
+    const again = where.includes('SECTION') ? await testAgain(page, options.base, jobId, lines) : null
     const ring = lines.find((l) => l.event.kind === 'line-stands')?.event.data.lineId
     const item = lines.find((l) => l.event.kind === 'lot-set')?.event.data.lotId
-    const named = { RING: ring, JOINT: joint, ITEM: item, SECTION: again?.sectionId }
-    const address = where.replace(/RING|JOINT|ITEM|SECTION/, (name) => named[name])
+    const used = lines.find((l) => l.event.kind === 'in-use')?.event.data.sectionId
+    const task = `${used} sanitary-clamp/torque-hot`
+    const named = { RING: ring, JOINT: joint, ITEM: item, SECTION: again?.sectionId, TASK: task }
+    const address = where.replace(/RING|JOINT|ITEM|SECTION|TASK/, (name) => named[name])
     if (name === 'jobs') await beginOthers(page, options.base, jobs)
     await page.goto(
-      address.startsWith('/')
-        ? `${options.base}${address}`
-        : `${options.base}/job/${jobs[0].jobId}/${address}`,
+      address.startsWith('/') ? `${options.base}${address}` : `${options.base}/job/${jobId}/${address}`,
     )
     await page.waitForSelector('h1')
     await page.waitForTimeout(name === 'jobs' ? 3000 : 900)

@@ -6,6 +6,8 @@ import { tellHarrowStore } from './store.js'
 import { tellSections } from './proving.js'
 import { tellPlaces, tellSetOut } from './set-out.js'
 
+/** Lines in which a joint that failed stands still. */
+const LEFT: ReadonlySet<string> = new Set(['HD', 'PF'])
 const lineOf = (tag: string): HarrowLine => {
   const line = LINES.find((one) => one.tag === tag)
   if (!line) throw new Error(`no line ${tag}`)
@@ -21,7 +23,7 @@ export function tellHarrow(nowS: number): Told[] {
   tellSetOut(story)
   const at = (hours: number): number => night + hours * HOUR_S
   const line = (tag: string, hours: number, who: string, more: { toolIds?: string[]; tinId?: string } = {}) =>
-    tellLine(story, lineOf(tag), at(hours), { who, ...more })
+    tellLine(story, lineOf(tag), at(hours), { who, ...more }, LEFT.has(tag))
   // The first two days: metal, and what does not mind the weather.
   const hd = line('HD', -63, 'Wren', { toolIds: [ids.solder] })
   const hh = line('HH', -62, 'Teal', { toolIds: [ids.jaw, ids.tool] })
@@ -56,7 +58,7 @@ function tellService(story: Story, atS: number): void {
     third.id,
   )
   tellMade(story, line, third.id, atS + 90 * MIN_S, { ...how, life: 2 })
-  tellMade(story, line, fourth.id, atS + 110 * MIN_S, { ...how, bad: true })
+  tellMade(story, line, fourth.id, atS + 110 * MIN_S, how)
 }
 /** Condensate: two before the night, one short and made again in the morning, one failed, one begun a moment ago. */
 function tellCondensate(story: Story, tinId: string): { id: string }[] {
