@@ -116,6 +116,16 @@ bothWays(
     await page.getByLabel('From', { exact: true }).fill('2026-01-01')
     await hit(page.getByRole('button', { name: 'Look for them' }))
     await expect(page.getByRole('status').filter({ hasText: '1 joint in the line.' })).toBeVisible()
+    // Where they stand is drawn; one act puts them all in doubt, with a word.
+    await expect(page.getByText('Q: 1 of 6 joints')).toBeVisible()
+    await hit(page.getByRole('button', { name: 'Look again at 1 joint' }))
+    await expect(page.getByRole('alert')).toContainText('Say what is in doubt.')
+    await page.getByLabel('What is in doubt about them').fill('wet pipe that morning')
+    await hit(page.getByRole('button', { name: 'Look again at 1 joint' }))
+    await noViolations(page)
+    const doubted = async (): Promise<unknown> =>
+      (await eventsOf(page, job)).find(({ kind }) => kind === 'joints-doubted')?.data
+    await expect.poll(doubted).toEqual({ jointIds: [joints[0]], says: 'wet pipe that morning' })
   },
 )
 

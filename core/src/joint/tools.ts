@@ -132,6 +132,9 @@ export const entriesWithoutCycle = once((state: JobState): ReadonlySet<string> =
   return new Set(tools.flatMap((t) => [...unmatched(t, taps.get(t.id) ?? [])]))
 })
 
+/** Was a life begun at a time, epoch s, and not cut out yet? */
+const lived = (life: Life, atS: number): boolean =>
+  (life.done[0]?.earliestS ?? Infinity) <= atS && (life.cutOutAtS ?? Infinity) > atS
 /** What the record itself says against a life: steps skipped, written from memory, tools found wrong since. */
 export function recordFindings(
   state: JobState,
@@ -140,7 +143,13 @@ export function recordFindings(
   steps: readonly Step[],
 ): Finding[] {
   // Most lives have nothing of the kind, and there may be thousands of them.
-  if (life.no === 1 && !life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)) return []
+  const doubts = (state.joints.get(jointId)?.doubts ?? []).filter((doubt) => lived(life, doubt.atS))
+  if (
+    !doubts.length &&
+    life.no === 1 &&
+    !life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)
+  )
+    return []
   const endedS = lifeBeforeEndedS(state, jointId, life.no)
   const overlaps = endedS !== null && life.done.some((d) => d.latestS < endedS)
   const lastLookS = greatest(
@@ -166,6 +175,8 @@ export function recordFindings(
           )
     return out
   })
+  for (const { atS, says } of doubts)
+    all.push(finding(lastLookS > atS ? 'note' : 'warn', 'joint-doubted', 'given', { says }))
   // Said once, however many steps it holds for.
   const texts = all.map((f) => f.code + JSON.stringify(f.params))
   return all.filter((_, i) => texts.indexOf(texts[i] as string) === i)

@@ -31,6 +31,7 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'tool-proof',
   'tool-found',
   'tool-said',
+  'joints-doubted',
   'tin-set',
   'lot-set',
   'store-state',

@@ -1,4 +1,4 @@
-import { type Data, type Handler, flagged, instant, num, str, strOrNull } from './fold-help.js'
+import { type Data, type Handler, flagged, instant, num, str, strOrNull, texts } from './fold-help.js'
 import type { JobEvent } from './events.js'
 import type { JobState } from './state.js'
 import { AMOUNT_UNITS, ITEM_STATES, type AmountUnit, type StoreItem } from './store-item.js'
@@ -117,6 +117,13 @@ export const STORE_HANDLERS: Readonly<Record<string, Handler>> = {
       by: event.actorId,
     })
   }),
+  'joints-doubted': (state, event, data) => {
+    const doubt = { atS: event.occurredAtS, by: event.actorId, says: str(data.says) }
+    for (const id of texts(data.jointIds)) {
+      const joint = state.joints.get(id)
+      if (joint) (joint.doubts ??= []).push(doubt)
+    }
+  },
   'tool-said': about('toolId', (item, event, data) =>
     item.said.push({
       eventId: event.id,

@@ -1,4 +1,4 @@
-import { flag, number, oneOf, text } from '../schema/shape.js'
+import { flag, list, number, oneOf, text } from '../schema/shape.js'
 import { type Kind, anything, day, id, instant, may, must, tag } from './kinds-shapes.js'
 import { AMOUNT_UNITS, ITEM_STATES } from './store-item.js'
 
@@ -65,6 +65,12 @@ export const STORE_KINDS: Readonly<Record<string, Kind>> = {
     v: 1,
     joint: false,
     fields: [must('toolId', id), must('fromS', instant), may('toS', instant), must('says', text)],
+  },
+  // Joints that are to be looked at again, whoever or whatever made them.
+  'joints-doubted': {
+    v: 1,
+    joint: false,
+    fields: [must('jointIds', list(id, 1, 20_000)), must('says', text)],
   },
   // What a tool reports by itself.
   'tool-said': {

@@ -176,6 +176,8 @@ export interface JointState {
   notes: Note[]
   /** What is different about this one's surroundings. */
   said?: Said
+  /** Said to be in doubt, in order: absent until somebody did. */
+  doubts?: { atS: number; by: string; says: string }[]
 }
 export interface Note {
   eventId: string

@@ -5,7 +5,15 @@ export { fitsNeed } from './fits.js'
 export { type OnShelf, type ShelfHead, shelfHead, shelfOf } from './shelf.js'
 export { STANDINGS, type Standing, mayBeUsed, standingOf } from '../joint/standing.js'
 export { type Wanted } from './wanted.js'
-export { type RecallAsk, type Recalled, recall, toolTouches } from './recall.js'
+export {
+  type RecallAsk,
+  type Recalled,
+  type TestRecalled,
+  doubtEntry,
+  recall,
+  testsReadOn,
+  toolTouches,
+} from './recall.js'
 export {
   type ItemFault,
   type ItemField,

@@ -1,7 +1,7 @@
 import { jointPlaces } from '../joint/lookup.js'
 import { tagOrder } from '../units/tag-order.js'
 import { isProved } from '../line/touches.js'
-import type { JobState } from '../log/state.js'
+import type { JobState, StoreItem } from '../log/state.js'
 
 /** Which joints are looked for: made with a thing, by a person, in a stretch of time; all that is said must hold. */
 export interface RecallAsk {
@@ -86,6 +86,36 @@ export function recall(
   })
   return found.sort((a, b) => Number(a.cutOut) - Number(b.cutOut) || tagOrder(a.tag, b.tag))
 }
+
+/** A test that was read on a gauge or logger. */
+export interface TestRecalled {
+  testId: string
+  sectionId: string
+  sectionTag: string
+  begunAtS: number
+  /** Null while it runs. */
+  verdict: 'held' | 'lost' | 'inconclusive' | null
+}
+/** Tests that name a gauge, the latest first: by its name alone, or its name before what else was said of it. */
+export const testsReadOn = (state: JobState, { name }: StoreItem): readonly TestRecalled[] =>
+  [...state.tests.values()]
+    .filter(({ gauge }) => gauge === name || gauge.startsWith(`${name},`) || gauge.startsWith(`${name} `))
+    .map((test) => ({
+      testId: test.id,
+      sectionId: test.sectionId,
+      sectionTag: state.sections.get(test.sectionId)?.tag ?? '',
+      begunAtS: test.begunAtS,
+      verdict: test.ended?.verdict ?? null,
+    }))
+    .sort((one, other) => other.begunAtS - one.begunAtS)
+/** Joints that were found and are in the line are to be looked at again. */
+export const doubtEntry = (found: readonly Recalled[], says: string) => ({
+  kind: 'joints-doubted',
+  data: {
+    jointIds: [...new Set(found.flatMap((one) => (one.cutOut ? [] : [one.jointId])))],
+    says: says.trim(),
+  },
+})
 
 /** Joints in the line that a thing made since a time, and up to another, by tag, and the proofs that stand on them. */
 export function toolTouches(

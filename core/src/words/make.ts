@@ -17,6 +17,7 @@ export const MAKE = {
   'step-skipped': 'Skipped: {step} ({reason}).',
   'from-memory': 'Written down from memory. Clocks count from the latest time it may have been.',
   'no-cycle-logged': 'The tool logged no finished cycle for this joint. Look at it: it may not be pressed.',
+  'joint-doubted': 'Said to be in doubt: {says}. Look at it again.',
   'made-with-wrong-tool': 'Made with {tool}: {says}. Look at it again.',
   'scan-unknown': 'Nothing here is called {code}. Write the tool down, or type its name.',
   'scan-not-here': '{code} is a {kind}: in hand, but not needed at this joint.',

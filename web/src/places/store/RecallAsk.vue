@@ -8,6 +8,7 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { saidAt } from '../../when'
 import { word } from '../../words/word'
+import DoubtThem from './DoubtThem.vue'
 import RecallList from './RecallList.vue'
 
 /** Which joints did somebody make, or were made in some hour. */
@@ -70,7 +71,10 @@ function look(): void {
       <button type="submit" class="button main">{{ word('shelf-look') }}</button>
     </form>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
-    <RecallList v-if="found" :found="found" />
+    <template v-if="found">
+      <RecallList :found="found" />
+      <DoubtThem :found="found" />
+    </template>
   </section>
 </template>
 

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { dated } from '../../when'
 import { word } from '../../words/word'
+import RecallStrip from './RecallStrip.vue'
 import { recallSaid } from './use-store'
 
 /** Joints that were found: what is in the line, what was proved with it, what may lie behind a wall by now. */
@@ -26,6 +27,7 @@ const stateOf = (one: Recalled): string =>
 
 <template>
   <p role="status" class="strong">{{ says }}</p>
+  <RecallStrip :found="found" />
   <ul v-if="found.length">
     <li v-for="one in shown" :key="`${one.jointId} ${one.life}`">
       <RouterLink

@@ -30,6 +30,7 @@ import RecallAsk from './RecallAsk.vue'
 import ThingPanel from './ThingPanel.vue'
 import WantedList from './WantedList.vue'
 import { fitsSaid } from '../../things/fits'
+import { useLabels } from './use-labels'
 import { standingSaid, useStore } from './use-store'
 
 /** Everything with a date, a batch or a state: what is there, what is needed, what was made with it. */
@@ -94,6 +95,12 @@ async function load(): Promise<void> {
 const HEADER = STORE_HEADER.join(',')
 const EXAMPLE = storeExample()
 const save = (): void => saveFile(storeCsv(job.state), 'text/csv', 'store.csv')
+const saveLabels = useLabels()
+const busy = ref(false)
+async function labels(): Promise<void> {
+  busy.value = true
+  await saveLabels(found.value, 'labels').finally(() => (busy.value = false))
+}
 const shop = (): void => saveFile(shoppingCsv(wanted.value, job.reader), 'text/csv', 'shopping-list.csv')
 </script>
 
@@ -114,6 +121,9 @@ const shop = (): void => saveFile(shoppingCsv(wanted.value, job.reader), 'text/c
       </button>
       <button type="button" class="button" :disabled="!shelf.length" @click="save">
         {{ word('shelf-to-csv') }}
+      </button>
+      <button type="button" class="button" :disabled="busy || !found.length" @click="labels">
+        {{ word('shelf-labels', { count: found.length }) }}
       </button>
     </div>
     <RowsField

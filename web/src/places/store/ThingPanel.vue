@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { type OnShelf, type StoreItem, fmt, recall } from '@jugalis/core'
+import { type OnShelf, type StoreItem, fmt, recall, testsReadOn } from '@jugalis/core'
 import { computed, ref } from 'vue'
-import { saveFile, PDF } from '../../save-file'
 import { useJob } from '../../stores/job'
 import ItemActs from '../../things/ItemActs.vue'
 import { dated, dayText } from '../../when'
 import { capital, named, word } from '../../words/word'
 import RecallList from './RecallList.vue'
 import { fitsSaid } from '../../things/fits'
+import { useLabels } from './use-labels'
 import { standingSaid } from './use-store'
 
 /** One thing: what it is, what became of it, what was made with it, and what can be done with it. */
@@ -17,6 +17,7 @@ const job = useJob()
 const item = computed(() => props.on.item)
 const zone = computed(() => job.state.job.zone)
 const found = computed(() => recall(job.state, { itemId: item.value.id }))
+const tests = computed(() => testsReadOn(job.state, item.value))
 const amount = computed(() => {
   const own = item.value.amount
   if (!own) return ''
@@ -70,22 +71,11 @@ const history = computed(() =>
     ...item.value.found.map(({ atS, by, says }) => ({ atS, by, says: word('shelf-was-wrong', { says }) })),
   ].sort((one, other) => other.atS - one.atS),
 )
-const url = (id: string): string => `${window.location.origin}/job/${job.jobId}/store/${id}`
-async function label(): Promise<void> {
-  const paper = await import('../../paper')
-  const own = item.value
-  const lines = [fitsSaid(own.matches), standingSaid(props.on)].filter(Boolean)
-  const bytes = await paper.labelSheets(
-    job.state.job.name,
-    [{ tag: own.name, lines: [capital(named(own.kind)), ...lines], url: url(own.id) }],
-    paper.sheetOf(job.reader),
-  )
-  saveFile(new Uint8Array(bytes), PDF, `${own.name}.pdf`)
-}
+const saveLabels = useLabels()
 const busy = ref(false)
 async function print(): Promise<void> {
   busy.value = true
-  await label().finally(() => (busy.value = false))
+  await saveLabels([props.on], item.value.name).finally(() => (busy.value = false))
 }
 </script>
 
@@ -111,6 +101,17 @@ async function print(): Promise<void> {
     </div>
     <h3>{{ word('shelf-made-with-it') }}</h3>
     <RecallList :found="found" />
+    <template v-if="tests.length">
+      <h3>{{ word('shelf-tests-read') }}</h3>
+      <p v-for="test in tests" :key="test.testId">
+        <RouterLink
+          class="strong reach"
+          :to="{ name: 'prove', params: { jobId: job.jobId, sectionId: test.sectionId } }"
+          >{{ test.sectionTag }}</RouterLink
+        >
+        {{ word('shelf-test', { at: dated(test.begunAtS, zone), verdict: test.verdict ?? 'running' }) }}
+      </p>
+    </template>
     <template v-if="history.length">
       <h3>{{ word('shelf-history') }}</h3>
       <p v-for="entry in history" :key="`${entry.atS} ${entry.says}`" class="entry">
