@@ -158,7 +158,7 @@ export const MORE_LINES: readonly DemoLine[] = [
     joined: { method: 'compression', material: 'stainless', details: { socketDepthMm: 20 } },
   },
   {
-    tag: 'KS',
+    tag: 'ST',
     name: 'Feed kitchen, steam',
     entries: [
       'tee DN 40',

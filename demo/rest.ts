@@ -20,14 +20,14 @@ export function tellRest(story: Story): void {
 }
 /** The clamps: one gasket torn and changed; in use since the second day, and of two the torque was looked at again. */
 function tellKitchen(story: Story, atS: number): void {
-  const joints = tellLine(story, lineOf('KS'), atS, { who: 'Plover' })
+  const joints = tellLine(story, lineOf('ST'), atS, { who: 'Plover' })
   const [one, two, three, , five, six] = joints.map(({ id }) => id)
   if (!one || !two || !three || !five || !six) throw new Error('the kitchen line is too short')
-  tellMade(story, lineOf('KS'), five, atS + 190 * MIN_S, { who: 'Plover' })
-  const sectionId = story.id('section KS-A')
+  tellMade(story, lineOf('ST'), five, atS + 190 * MIN_S, { who: 'Plover' })
+  const sectionId = story.id('section ST-A')
   story.tell('Rook', story.begin + 94 * MIN_S, 'section-set', {
     sectionId,
-    tag: 'KS-A',
+    tag: 'ST-A',
     jointIds: [one, two, three],
     workingBar: 3,
     testBar: 4.5,

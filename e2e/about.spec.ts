@@ -62,3 +62,48 @@ bothWays(WAYS, `a job says what it is; what is changed is listed so, and taken b
   await hit(page.getByRole('button', { name: 'Undo' }))
   await expect(headline).toContainText(own.other)
 })
+
+const USUAL_WAYS = [
+  { ...INCH_MOUSE, parts: ['tee 2', '40 f-f', 'elbow 90 2'], figures: ['150', '60', '90', '1'] },
+  { ...METRIC_THUMB, parts: ['tee 63', '900 f-f', 'elbow 90 63'], figures: ['16', '6', '9', '0.2'] },
+] as const
+
+bothWays(
+  USUAL_WAYS,
+  'what is usual in a job stands in the fields of its lines and sections',
+  async (page, own) => {
+    const job = await begunLine(page, { name: 'Wash house', school: own.school, tag: 'Q9' })
+    await page.goto(`/job/${job}/about`)
+    const [rating, working, test, fall] = own.figures
+    const keep = page.getByRole('button', { name: 'Keep it' })
+    await page.getByLabel(/Rating of its weakest/).fill(rating)
+    await page.getByLabel('Working pressure').fill(working)
+    await page.getByLabel('Test pressure').fill(test)
+    await page.getByLabel('Fall allowed over the hold').fill(fall)
+    const hold = page.getByLabel('Hold, minutes')
+    await hold.fill('an hour')
+    await hit(keep)
+    await expect(page.getByRole('alert')).toContainText('One of the usual figures can’t be read.')
+    await hold.fill('90')
+    await noViolations(page)
+    await hit(keep)
+    await expect(keep).toBeDisabled()
+
+    await page.goto(`/job/${job}/set-out`)
+    const entry = page.getByLabel('Next fitting or piece')
+    for (const part of own.parts) {
+      await entry.fill(part)
+      await entry.press('Enter')
+    }
+    await hit(page.getByRole('button', { name: 'Paint a section' }))
+    const sheet = page.getByRole('dialog')
+    await expect(sheet.getByLabel('Working pressure')).toHaveValue(working)
+    await expect(sheet.getByLabel('Test pressure')).toHaveValue(test)
+    await expect(sheet.getByLabel('Fall allowed over the hold')).toHaveValue(fall)
+    await expect(sheet.getByLabel('Hold, minutes')).toHaveValue('90')
+    await hit(sheet.getByRole('button', { name: 'Paint it' }))
+    await expect(sheet).toHaveCount(0)
+    await page.keyboard.press('n')
+    await expect(sheet.getByLabel(/Rating of its weakest/)).toHaveValue(rating)
+  },
+)

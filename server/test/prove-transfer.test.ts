@@ -217,7 +217,7 @@ describe('the demo world', () => {
       expect(sections.map((s) => [s?.section.tag, s?.proved])).toEqual([
         ['Q1-A', true],
         ['Q2-A', false],
-        ['KS-A', false],
+        ['ST-A', false],
       ])
       expect(sections[1]?.joints.map((j) => j.look.life)).toEqual([1, 1, 1, 2, 1, 1, 1, 1])
       expect(sections[1]?.moved?.temperatureC).toBeLessThan(8)

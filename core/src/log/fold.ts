@@ -17,6 +17,17 @@ interface Amendment {
   atS: number | null
 }
 
+const USUAL_FIGURES = ['ratingBar', 'workingBar', 'testBar', 'holdS', 'allowedDropBar'] as const
+/** What is usual in a job, where anything was said of that. */
+function usualOf(said: unknown): Pick<JobState['job'], 'usual'> {
+  const data = typeof said === 'object' && said !== null ? (said as Record<string, unknown>) : {}
+  const figures = USUAL_FIGURES.flatMap((name) => {
+    const value = num(data[name])
+    return value === null ? [] : [[name, value] as const]
+  })
+  return figures.length ? { usual: Object.fromEntries(figures) } : {}
+}
+
 /** Entries that speak of others: corrections, and readings that take the place of one. */
 const amends = (event: JobEvent): boolean =>
   event.kind === 'correction' || (event.kind === 'reading' && typeof event.data.supersedes === 'string')
@@ -110,6 +121,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
           strOrNull(data[field]) ? [[field, str(data[field])]] : [],
         ),
       ),
+      ...usualOf(data.usual),
     }
   },
   'job-closed': (state, event, data) => {

@@ -16,6 +16,14 @@ export type { StoreItem } from './store-item.js'
 export type { CareDone, Device, SaidInterval, Upkeep } from './state-upkeep.js'
 export type { Carries, Stands } from './stands.js'
 
+/** What is usual in a job: rating of a line's weakest part, pressures of a section, bar, its hold, s, and the fall allowed. */
+export interface UsualFigures {
+  ratingBar?: number
+  workingBar?: number
+  testBar?: number
+  holdS?: number
+  allowedDropBar?: number
+}
 export interface Job {
   name: string
   zone: string
@@ -26,6 +34,8 @@ export interface Job {
   customer?: string
   /** Numbers of its drawings. */
   drawings?: string
+  /** What is usual in it where nothing else is said; absent where nobody said so. */
+  usual?: UsualFigures
   /** Somebody said that its work is done; absent while it goes on. */
   closed?: { by: string; atS: number }
 }

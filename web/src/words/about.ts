@@ -17,6 +17,10 @@ export const ABOUT = {
   'about-table': '{table, select, current {current practice} other {ASTM D2855-96}}',
   'about-check-offset': 'Check mark behind the depth mark',
   'about-no-offset': 'Say how far behind the depth mark the check mark is drawn.',
+  'about-usual': 'Usual in this job',
+  'about-usual-says':
+    'They stand in the fields of a new line or section, where they can be seen and changed.',
+  'about-usual-unread': 'One of the usual figures can\u2019t be read.',
   'about-begun-keep':
     '{begun, plural, one {One joint is begun and keeps} other {{begun} joints are begun and keep}} what they were begun under.',
   'about-keep': 'Keep it',

@@ -8,13 +8,25 @@ import QuantityField from '../../frame/QuantityField.vue'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
 import JobLife from './JobLife.vue'
+import UsualFigures from './UsualFigures.vue'
+import { usualKept, usualSaid } from './usual-said'
 
 /** What a job is called and whose it is, its hours, and what its joints go by where nothing else is said. */
 const job = useJob()
 const LEAST_OFFSET_MM = 10
 const MOST_OFFSET_MM = 300
 const asKept = () => {
-  const { name, site = '', customer = '', drawings = '', zone, school, table, checkOffsetMm } = job.state.job
+  const {
+    name,
+    site = '',
+    customer = '',
+    drawings = '',
+    zone,
+    school,
+    table,
+    checkOffsetMm,
+    usual,
+  } = job.state.job
   return {
     name,
     site,
@@ -24,6 +36,7 @@ const asKept = () => {
     school,
     table,
     checkOffsetMm: checkOffsetMm as number | null,
+    usual: usualSaid(usual),
   }
 }
 const own = reactive(asKept())
@@ -58,13 +71,15 @@ const kept = computed(
       own.checkOffsetMm !== job.state.job.checkOffsetMm),
 )
 const fault = ref('')
-watch(own, () => (fault.value = ''))
+watch(own, () => (fault.value = ''), { deep: true })
 async function save(): Promise<void> {
   const { checkOffsetMm } = own
+  const usual = usualKept(own.usual)
   const lacks = [
     [!own.name.trim(), 'jobs-give-the-job-a'],
     [!isZone(own.zone.trim()), 'about-no-zone'],
     [checkOffsetMm === null || Number.isNaN(checkOffsetMm), 'about-no-offset'],
+    [usual === null, 'about-usual-unread'],
   ] as const
   const first = lacks.find(([is]) => is)
   if (first) return void (fault.value = word(first[1]))
@@ -74,7 +89,15 @@ async function save(): Promise<void> {
     ),
   )
   const { school, table } = own
-  const data = { name: own.name.trim(), zone: own.zone.trim(), school, table, checkOffsetMm, ...said }
+  const data = {
+    name: own.name.trim(),
+    zone: own.zone.trim(),
+    school,
+    table,
+    checkOffsetMm,
+    usual: usual ?? {},
+    ...said,
+  }
   await job.write([{ kind: 'job-set', data }], word('about-changed'))
   Object.assign(own, asKept())
 }
@@ -113,6 +136,7 @@ async function save(): Promise<void> {
         :most="MOST_OFFSET_MM"
         :usual="USUAL.checkOffset"
       />
+      <UsualFigures v-model="own.usual" />
       <p v-if="kept" class="why" role="status">{{ word('about-begun-keep', { begun }) }}</p>
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <button type="submit" class="button main" :disabled="!touched">{{ word('about-keep') }}</button>

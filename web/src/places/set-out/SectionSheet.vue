@@ -11,11 +11,16 @@ import { word } from '../../words/word'
 const props = defineProps<{ line: Line; jointIds: string[] }>()
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
-const typed = reactive({ tag: `${props.line.tag}-A`, hold: '60' })
+/** What is usual in this job stands there already, to be seen and changed. */
+const usual = job.state.job.usual ?? {}
+const typed = reactive({
+  tag: `${props.line.tag}-A`,
+  hold: usual.holdS === undefined ? '60' : String(usual.holdS / 60),
+})
 const given = reactive<Record<'working' | 'test' | 'drop', number | null>>({
-  working: null,
-  test: null,
-  drop: null,
+  working: usual.workingBar ?? null,
+  test: usual.testBar ?? null,
+  drop: usual.allowedDropBar ?? null,
 })
 const FIELDS = [
   ['working', word('set-out-working-pressure'), 0],

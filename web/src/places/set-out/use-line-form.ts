@@ -28,7 +28,7 @@ export function useLineForm(line: Line | null) {
   })
   const placeId = ref(line?.placeId ?? [...job.state.places.keys()][0] ?? crypto.randomUUID())
   const series = ref<string | null>(line?.series ?? null)
-  const ratingBar = ref<number | null>(line?.ratingBar ?? null)
+  const ratingBar = ref<number | null>(line ? line.ratingBar : (job.state.job.usual?.ratingBar ?? null))
   const materials = computed(
     () => methodOf(typed.method)?.fields.find((f) => f.key === 'material')?.options ?? [],
   )
