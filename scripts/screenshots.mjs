@@ -134,7 +134,7 @@ async function main() {
       address.startsWith('/') ? `${options.base}${address}` : `${options.base}/job/${jobId}/${address}`,
     )
     await page.waitForSelector('h1')
-    await page.waitForTimeout(name === 'jobs' ? 3000 : 900)
+    await page.waitForTimeout(name === 'jobs' ? 9000 : 900)
     if (where === 'bars') {
       await page.getByRole('button', { name: 'Lay out on bars' }).click()
       await page.getByRole('button', { name: 'Plan again' }).waitFor()

@@ -9,6 +9,8 @@ import { dueNow, howOften, ofWhat, standsSaid } from './use-upkeep'
 /** One section: since when it is in use, what it carries, what is due in it. */
 const props = defineProps<{
   section: Section
+  /** Nothing is in use yet: putting it to use is what is next. */
+  firstUse: boolean
   tasks: readonly CareTask[]
   todayOn: string
   chosenKey: string | null
@@ -46,7 +48,7 @@ const rows = computed(() =>
       </button>
     </p>
     <div class="buttons no-print">
-      <button type="button" class="button big" :class="{ main: !inUseOn }" @click="emit('use')">
+      <button type="button" class="button big" :class="{ main: firstUse }" @click="emit('use')">
         {{ word(inUseOn ? 'upkeep-change-use' : 'upkeep-put-to-use') }}
       </button>
       <button type="button" class="button big" @click="emit('device', null)">

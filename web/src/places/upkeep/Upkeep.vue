@@ -20,7 +20,7 @@ const job = useJob()
 const route = useRoute()
 const router = useRouter()
 const narrow = useNarrow()
-const { today, tasks, sections, headline, why } = useUpkeep()
+const { today, tasks, sections, anyInUse, headline, why } = useUpkeep()
 const dated = computed(() => tasks.value.filter(({ dueOn }) => dueOn !== null))
 const chosenKey = computed(() => (typeof route.query.task === 'string' ? route.query.task : null))
 const chosen = computed(() => tasks.value.find(({ key }) => key === chosenKey.value) ?? null)
@@ -72,6 +72,7 @@ const print = (): void => window.print()
           v-for="section in sections"
           :key="section.id"
           :section="section"
+          :first-use="!anyInUse"
           :tasks="tasks.filter((task) => task.section.id === section.id)"
           :today-on="today"
           :chosen-key="chosenKey"

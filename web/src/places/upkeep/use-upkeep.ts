@@ -84,15 +84,23 @@ export function useUpkeep() {
   const nowS = useMinute()
   const today = computed(() => dayOf(nowS.value, job.state.job.zone))
   const tasks = computed(() => upkeepOf(job.state, view.facts))
-  const sections = computed(() =>
-    [...job.state.sections.values()].sort((one, other) => tagOrder(one.tag, other.tag)),
-  )
+  const inUse = (id: string): boolean => (job.state.upkeep.get(id)?.inUseOn ?? null) !== null
+  /** Where something is due first stands first, and what is not in use last. */
+  const sections = computed(() => {
+    const firstDue = new Map<string, string>()
+    for (const { section, dueOn } of tasks.value)
+      if (dueOn !== null && !firstDue.has(section.id)) firstDue.set(section.id, dueOn)
+    const rank = (id: string): string => (inUse(id) ? (firstDue.get(id) ?? '8') : '9')
+    return [...job.state.sections.values()].sort(
+      (one, other) => rank(one.id).localeCompare(rank(other.id)) || tagOrder(one.tag, other.tag),
+    )
+  })
+  const anyInUse = computed(() => sections.value.some(({ id }) => inUse(id)))
   const first = computed(() => tasks.value.find(({ dueOn }) => dueOn !== null) ?? null)
   const headline = computed(() => {
     const own = first.value
     if (!sections.value.length) return word('upkeep-no-section')
-    if (![...job.state.upkeep.values()].some(({ inUseOn }) => inUseOn !== null))
-      return word('upkeep-nothing-in-use')
+    if (!anyInUse.value) return word('upkeep-nothing-in-use')
     if (!own?.dueOn) return word('upkeep-nothing-due')
     return word('upkeep-head', {
       stands: taskStands(own, today.value),
@@ -113,5 +121,5 @@ export function useUpkeep() {
       unsaid: stood('unsaid'),
     })
   })
-  return { today, tasks, sections, headline, why }
+  return { today, tasks, sections, anyInUse, headline, why }
 }
