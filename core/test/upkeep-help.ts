@@ -1,13 +1,5 @@
 import { DateTime } from 'luxon'
-import {
-  type CareTask,
-  type JointFacts,
-  foldJob,
-  inUseEntry,
-  jointFacts,
-  jointPlaces,
-  upkeepOf,
-} from '../src/index.js'
+import { type CareTask, allFacts, foldJob, inUseEntry, upkeepOf } from '../src/index.js'
 import { LINE, Log, PLACE, SECTION, T0, joint, uuid } from './make-job.js'
 
 export const DAY_S = 86_400
@@ -64,11 +56,7 @@ export function clamps(details: object = {}): Log {
 }
 export function seen(log: Log) {
   const state = foldJob(log.events)
-  const facts = new Map<string, JointFacts>()
-  for (const id of jointPlaces(state).keys()) {
-    const own = jointFacts(state, id, 'coldest', T0)
-    if (own) facts.set(id, own)
-  }
+  const facts = allFacts(state, T0)
   const tasks = upkeepOf(state, facts)
   const task = (care: string): CareTask => tasks.find((one) => one.care.endsWith(care)) as CareTask
   return { state, facts, tasks, task, section: state.sections.get(SECTION)! }

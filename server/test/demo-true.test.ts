@@ -1,12 +1,11 @@
 import {
   type JobState,
   type JointFacts,
+  allFacts,
   allMethods,
   certificateOf,
   draftFault,
   foldJob,
-  jointFacts,
-  jointPlaces,
   judgeRun,
   lookOf,
   sectionAnswer,
@@ -30,11 +29,7 @@ function seen(world: World, tell: (nowS: number) => Told[], nowS: number) {
   const told = tell(nowS).sort((one, other) => one.atS - other.atS)
   const events = told.map((one) => asEvent(one, world))
   const state: JobState = foldJob(events)
-  const facts = new Map<string, JointFacts>()
-  for (const id of jointPlaces(state).keys()) {
-    const own = jointFacts(state, id, 'coldest', nowS)
-    if (own) facts.set(id, own)
-  }
+  const facts = allFacts(state, nowS)
   return { told, events, state, facts }
 }
 

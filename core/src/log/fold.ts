@@ -11,21 +11,11 @@ import { ANY_METHOD } from '../methods/charts.js'
 import { inOrder } from './order.js'
 import { type JobState, emptyState } from './state.js'
 import { upcast } from './upcast.js'
+import { usualOf } from './usual-figures.js'
 
 interface Amendment {
   undone: boolean
   atS: number | null
-}
-
-const USUAL_FIGURES = ['ratingBar', 'workingBar', 'testBar', 'holdS', 'allowedDropBar'] as const
-/** What is usual in a job, where anything was said of that. */
-function usualOf(said: unknown): Pick<JobState['job'], 'usual'> {
-  const data = typeof said === 'object' && said !== null ? (said as Record<string, unknown>) : {}
-  const figures = USUAL_FIGURES.flatMap((name) => {
-    const value = num(data[name])
-    return value === null ? [] : [[name, value] as const]
-  })
-  return figures.length ? { usual: Object.fromEntries(figures) } : {}
 }
 
 /** Entries that speak of others: corrections, and readings that take the place of one. */

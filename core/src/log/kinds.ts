@@ -5,16 +5,9 @@ import { LINE_KINDS } from './kinds-line.js'
 import { MAKE_KINDS } from './kinds-make.js'
 import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
 import { STORE_KINDS } from './kinds-store.js'
+import { USUAL_FIELDS } from './usual-figures.js'
 import { UPKEEP_KINDS } from './kinds-upkeep.js'
 
-/** Usual figures of a job: of a line the rating of its weakest part, of a section its pressures, hold and fall. */
-const USUAL_FIGURES = [
-  may('ratingBar', bar),
-  may('workingBar', bar),
-  may('testBar', number({ above: 0, max: 1000 })),
-  may('holdS', number({ above: 0, max: 864_000 })),
-  may('allowedDropBar', bar),
-]
 /** Every kind of event, its version and the shape of its data. */
 export const KINDS: Readonly<Record<string, Kind>> = {
   ...MAKE_KINDS,
@@ -34,7 +27,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
       may('customer', text),
       may('drawings', text),
       // What is usual in it where nothing else is said: taken as said before, never in secret.
-      may('usual', object(...USUAL_FIGURES)),
+      may('usual', object(...USUAL_FIELDS)),
     ],
   },
   // That its work is done, or goes on after all.

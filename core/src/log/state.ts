@@ -3,6 +3,7 @@ import type { Held } from './held.js'
 import type { OwnForm } from './own-form.js'
 import type { StockSet } from './stock-set.js'
 import type { StoreItem } from './store-item.js'
+import type { UsualFigures } from './usual-figures.js'
 import type { Reading } from '../conditions/history.js'
 import type { Life, Msg, RulesPin } from '../methods/method.js'
 import type { ChartRow } from '../methods/charts.js'
@@ -13,17 +14,10 @@ import type { HoldPoint, Section, TagItem, TestRun } from './state-prove.js'
 
 export type { HoldPoint, Section, SectionPart, SectionPlan, TagItem, TestRun } from './state-prove.js'
 export type { StoreItem } from './store-item.js'
+export type { UsualFigures } from './usual-figures.js'
 export type { CareDone, Device, SaidInterval, Upkeep } from './state-upkeep.js'
 export type { Carries, Stands } from './stands.js'
 
-/** What is usual in a job: rating of a line's weakest part, pressures of a section, bar, its hold, s, and the fall allowed. */
-export interface UsualFigures {
-  ratingBar?: number
-  workingBar?: number
-  testBar?: number
-  holdS?: number
-  allowedDropBar?: number
-}
 export interface Job {
   name: string
   zone: string

@@ -1,5 +1,5 @@
-import { jointFacts, type JointFacts } from '../joint/assess.js'
-import { jointPlaces } from '../joint/lookup.js'
+import { allFacts } from '../joint/all-facts.js'
+import type { JointFacts } from '../joint/assess.js'
 import type { JobState } from '../log/state.js'
 import type { Msg } from '../sources/source.js'
 import { type CareTask, upkeepOf } from '../upkeep/due.js'
@@ -126,11 +126,7 @@ function sectionSeen(
  * A job at a glance. @param nowS epoch s: by which conditions joints not yet begun are seen, and which clocks have ended.
  */
 export function glanceOf(state: JobState, nowS: number): Glance {
-  const known = new Map<string, JointFacts>()
-  for (const id of jointPlaces(state).keys()) {
-    const facts = jointFacts(state, id, 'coldest', nowS)
-    if (facts) known.set(id, facts)
-  }
+  const known = allFacts(state, nowS)
   const all = [...known.values()].sort((one, other) => tagOrder(one.tag, other.tag))
   const clocks = nearestFirst(
     all.flatMap((facts) => openClocks(facts, nowS).map((open) => ({ ...named(facts), ...open }))),

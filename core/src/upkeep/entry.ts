@@ -3,7 +3,7 @@ import { midnightOf } from '../joint/tin-date.js'
 import { isProved } from '../line/touches.js'
 import { type DeviceKind, MOST_MONTHS, MOST_OPENINGS } from '../log/kinds-upkeep.js'
 import type { Draft } from '../log/events.js'
-import type { JobState, Section } from '../log/state.js'
+import type { CareDone, JobState, Section } from '../log/state.js'
 import { type Msg, msg } from '../sources/source.js'
 import { tagOrder } from '../units/tag-order.js'
 import { dayOf } from '../units/zone.js'
@@ -118,14 +118,7 @@ export function intervalEntry(task: CareTask, said: IntervalSaid | null): Entry 
 }
 
 /** What was done to one joint or device. Torques in Nm; null: not read. */
-export interface DoneSaid {
-  good: boolean
-  foundNm: number | null
-  leftNm: number | null
-  renewed: boolean
-  lotId: string | null
-  says: string
-}
+export type DoneSaid = Pick<CareDone, 'good' | 'foundNm' | 'leftNm' | 'renewed' | 'lotId' | 'says'>
 /** Does it ask for torques: what it was found at, what it was left at? */
 export const asksTorque = (item: CareItem): boolean => item.care.torqueNm !== null
 /** Does it ask for what the torque was found at? Not of what was opened for a new gasket: nothing is left to be found. */

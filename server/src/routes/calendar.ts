@@ -2,14 +2,13 @@ import { createHash, createHmac, timingSafeEqual } from 'node:crypto'
 import {
   type AnyMsg,
   type JointFacts,
+  allFacts,
   say,
   type JobState,
   type Reader,
   foldJob,
   greatest,
   isUuid,
-  jointFacts,
-  jointPlaces,
   readToFold,
   sectionAnswer,
   upkeepOf,
@@ -55,14 +54,6 @@ interface Book {
   put(id: string, atS: number | null, sinceS: number, summary: string, description: string): void
   /** One for a whole day. */
   putDay(id: string, on: string, summary: string, description: string): void
-}
-function factsOf(state: JobState, nowS: number): ReadonlyMap<string, JointFacts> {
-  const known = new Map<string, JointFacts>()
-  for (const id of jointPlaces(state).keys()) {
-    const facts = jointFacts(state, id, 'coldest', nowS)
-    if (facts) known.set(id, facts)
-  }
-  return known
 }
 function putJoints({ facts, tell, put }: Book): void {
   for (const joint of facts.values())
@@ -160,7 +151,7 @@ export function calendarOf(
       description,
       stamp,
     })
-  const book: Book = { state, nowS, facts: factsOf(state, nowS), tell, told, put, putDay }
+  const book: Book = { state, nowS, facts: allFacts(state, nowS), tell, told, put, putDay }
   putJoints(book)
   putSections(book)
   putUpkeep(book)

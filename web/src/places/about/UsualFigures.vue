@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { USUAL } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
 import QuantityField from '../../frame/QuantityField.vue'
 import { word } from '../../words/word'
-import { type UsualSaid, PRESSURES, HOLD } from './usual-said'
+import { type UsualSaid, PRESSURES } from './usual-said'
 
 /** What is usual in this job: stands in the fields of new lines and sections, to be seen and changed there. */
 const own = defineModel<UsualSaid>({ required: true })
@@ -22,13 +24,7 @@ const own = defineModel<UsualSaid>({ required: true })
     :most="1000"
   />
   <label for="about-hold">{{ word('ui-hold-minutes') }}</label>
-  <input
-    id="about-hold"
-    v-model="own.holdMin"
-    class="plain"
-    inputmode="decimal"
-    :aria-invalid="!HOLD.reads(own.holdMin)"
-  />
+  <ElInput id="about-hold" v-model="own.holdMin" size="large" inputmode="decimal" />
 </template>
 
 <style scoped>
@@ -37,12 +33,5 @@ label {
 }
 h2 {
   margin-block-start: 12px;
-}
-input.plain {
-  min-height: 46px;
-  border: 1px solid var(--edge);
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 0 12px;
 }
 </style>

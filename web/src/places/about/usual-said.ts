@@ -22,10 +22,9 @@ export const PRESSURES: readonly (readonly [
 ]
 const MOST_MIN = 14_400
 const minutes = (text: string): number => Number(text.trim().replace(',', '.'))
-export const HOLD = {
-  /** Is it a hold, or nothing? */
-  reads: (text: string): boolean => !text.trim() || (minutes(text) > 0 && minutes(text) <= MOST_MIN),
-}
+/** Is it a hold, or nothing? */
+const readsAsHold = (text: string): boolean =>
+  !text.trim() || (minutes(text) > 0 && minutes(text) <= MOST_MIN)
 /** What a job has of them, in the form. */
 export const usualSaid = (usual: UsualFigures = {}): UsualSaid => ({
   ratingBar: usual.ratingBar ?? null,
@@ -37,7 +36,7 @@ export const usualSaid = (usual: UsualFigures = {}): UsualSaid => ({
 /** The same as an entry has it; null where something can't be read. */
 export function usualKept(own: UsualSaid): UsualFigures | null {
   const pressures = PRESSURES.map(([key]) => [key, own[key]] as const)
-  if (pressures.some(([, value]) => Number.isNaN(value)) || !HOLD.reads(own.holdMin)) return null
+  if (pressures.some(([, value]) => Number.isNaN(value)) || !readsAsHold(own.holdMin)) return null
   const said = pressures.filter((one): one is readonly [(typeof one)[0], number] => one[1] !== null)
   return {
     ...Object.fromEntries(said),
