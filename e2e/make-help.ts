@@ -65,5 +65,13 @@ export const step = (
   agoS,
   data: { life, step: name, readings, shown: [] },
 })
+/** Cement in inches. */
+export const PVC_INCH = {
+  method: 'solvent-cement',
+  material: 'pvc',
+  size: 'NPS 2',
+  schedule: '40',
+  school: 'inch' as const,
+}
 export const PVC = { method: 'solvent-cement', material: 'pvc-u', size: 'd63' }
 export const COPPER = { method: 'press', material: 'copper', size: 'd22' }

@@ -3,19 +3,13 @@ import writeWorkbook from 'write-excel-file/node'
 import { bothWays } from './both-ways'
 import { eventsOf, noViolations } from './help'
 import { chooseIn, hit } from './lists-help'
-import { PVC, jobOf } from './make-help'
+import { PVC, PVC_INCH, jobOf } from './make-help'
 import { INCH_MOUSE, METRIC_THUMB, headline } from './set-out-help'
 
 const WAYS = [
   {
     ...INCH_MOUSE,
-    joint: {
-      method: 'solvent-cement',
-      material: 'pvc',
-      size: 'NPS 2',
-      schedule: '40',
-      school: 'inch' as const,
-    },
+    joint: PVC_INCH,
     plastic: 'PVC',
     begins: ['Fits, marked'],
   },

@@ -54,6 +54,26 @@ describe('one entry for several joints', () => {
     log.put('correction', { target: id, undo: true, reason: '' }, { atS: T0 + 9100 })
     expect(factsOf(log, 1, T0 + 9200).life).toBeNull()
   })
+  it('of one joint it is what its steps with the same times say one by one', () => {
+    const told = lineJob(1)
+    told.put(
+      'batch-done',
+      { ...both, joints: both.joints.slice(0, 1), steps, fromS: T0, toS: T0 + 2400 },
+      { atS: T0 + 9000 },
+    )
+    const alone = lineJob(1)
+    for (const { step, readings } of steps)
+      alone.put(
+        'step-done',
+        { life: 1, step, readings, earliestS: T0, latestS: T0 + 2400, basis: 'memory' },
+        { atS: T0 + 9000, jointId: joint(1) },
+      )
+    const [one, other] = [told, alone].map((log) => factsOf(log, 1, T0 + 9000))
+    const done = (facts: typeof one) => facts?.life?.done.map(({ eventId: _own, ...rest }) => rest)
+    expect(done(other)).toEqual(done(one))
+    expect(other?.clocks).toEqual(one?.clocks)
+    expect(other?.inspection).toEqual(one?.inspection)
+  })
   it('a joint cut out before it is left alone, and the others are made', () => {
     const log = lineJob(1)
     log.make(joint(1), T0)

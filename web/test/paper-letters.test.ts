@@ -3,6 +3,7 @@ import { extractText, getDocumentProxy } from 'unpdf'
 import { type CutRow, cutList } from '../src/paper/cut-list'
 import { markStrips } from '../src/paper/mark-strips'
 import { hangTags } from '../src/paper/hang-tags'
+import { shoppingList } from '../src/paper/shopping'
 import { A4, MARGIN_MM, letters, sheetOf } from '../src/paper/sheet'
 import { placed, shippedFonts } from './read-paper'
 
@@ -27,6 +28,19 @@ const NAMES = 'Καλπάκι, μονάδα 2 / Котельная №7 / Škoda
 const rows = Array.from({ length: 60 }, (_, i) => row(i, 'PVC-U d63'))
 
 describe('letters and paper', () => {
+  it('a shopping list of many things runs on to the next page, nothing over its edge, its source last', async () => {
+    const things = Array.from({ length: 40 }, (_, i) => ({
+      what: `Gasket ${i}, ${NAMES}`,
+      much: '4',
+      lines: [`For 30 joints: ${Array.from({ length: 30 }, (_, k) => `Q2-${k}`).join(', ')}`],
+    }))
+    const bytes = await shoppingList('Wash house', things, 'Estimated by a table.', '29 Nov 2026', A4)
+    const pages = await placed(bytes)
+    expect(pages.length).toBeGreaterThan(2)
+    const { text } = await extractText(await getDocumentProxy(bytes.slice()), { mergePages: true })
+    for (const { what } of things) expect(text).toContain(what.slice(0, 9))
+    expect(text.trimEnd()).toContain('Estimated by a table.')
+  })
   it('Latin, Greek and Cyrillic stand in the file as they were written, in fonts that go with it', async () => {
     const bytes = await cutList(NAMES, rows, { units: 'metric' })
     const { text } = await extractText(await getDocumentProxy(bytes.slice()), { mergePages: true })

@@ -23,10 +23,13 @@ const said = (matches: unknown): Readonly<Record<string, string>> =>
   Object.fromEntries(
     Object.entries(object(matches)).filter((x): x is [string, string] => typeof x[1] === 'string'),
   )
-function amountOf(data: Data): StoreItem['amount'] {
+/** The same amount said once more, with another date or name, is no new count. */
+function amountOf(state: JobState, event: JobEvent, data: Data): StoreItem['amount'] {
   const value = num(data.amount)
   const unit = AMOUNT_UNITS.find((u): u is AmountUnit => u === data.unit)
-  return value === null || !unit ? null : { value, unit }
+  if (value === null || !unit) return null
+  const had = state.store.get(str(data.lotId))?.amount
+  return had?.value === value && had.unit === unit ? had : { value, unit, atS: event.occurredAtS }
 }
 /** What is said of a thing now; what was found, tried and reported of it before stays. */
 function put(
@@ -65,7 +68,7 @@ export const STORE_HANDLERS: Readonly<Record<string, Handler>> = {
       certificate: strOrNull(data.certificate),
       boughtOn: strOrNull(data.boughtOn),
     }),
-  'lot-set': (state, _e, data) =>
+  'lot-set': (state, event, data) =>
     put(state, {
       id: str(data.lotId),
       kind: str(data.kind),
@@ -76,7 +79,7 @@ export const STORE_HANDLERS: Readonly<Record<string, Handler>> = {
       boughtOn: strOrNull(data.boughtOn),
       expiresOn: strOrNull(data.expiresOn),
       openDays: num(data.openDays),
-      amount: amountOf(data),
+      amount: amountOf(state, event, data),
     }),
   'tin-set': (state, _e, data) =>
     put(state, {

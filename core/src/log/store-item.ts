@@ -30,7 +30,8 @@ export interface StoreItem {
   expiresOn: string | null
   /** Days it keeps once opened, as its maker prints on it. */
   openDays: number | null
-  amount: { value: number; unit: AmountUnit } | null
+  /** What there was, and since when that was said, epoch s: joints made later have taken of it. */
+  amount: { value: number; unit: AmountUnit; atS: number } | null
   proofs: { atS: number; good: boolean; how: string; by: string }[]
   /** `still`: nobody said that it was right again by then. */
   found: { fromS: number; toS: number; still: boolean; says: string; atS: number; by: string }[]

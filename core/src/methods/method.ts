@@ -9,7 +9,7 @@ import type { FigureKey, Wordings } from '../sources/wording.js'
 import type { EndKind, Joins, School } from './joinable.js'
 
 export type { Around, AskedFact, Fig, Finding, Level, Msg, SourceId }
-export type Unit = 'mm' | 'C' | 'bar' | 's' | 'pct' | 'deg' | 'Nm' | 'turns' | 'count' | 'none'
+export type Unit = 'mm' | 'C' | 'bar' | 's' | 'pct' | 'deg' | 'Nm' | 'turns' | 'count' | 'l' | 'none'
 export type Control =
   | 'length'
   | 'turns'

@@ -21,6 +21,11 @@ export const GENERAL_SOURCES = [
     'Readings more than 2 h apart: the slower of both ends for planning, unknown for sign-off',
     'Our rule.',
   ),
+  published(
+    'gs1-general',
+    'GS1 General Specifications: application identifiers of batch, days and serial numbers in codes; years within 50 of now',
+    'recent',
+  ),
   practice('cp-cut-length', 'Measure less take-offs, plus insertions, less gaps'),
   practice('cp-gates', 'What must be true before pressure is put on a section'),
   practice(

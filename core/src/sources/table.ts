@@ -42,6 +42,7 @@ const INTO: Readonly<Record<string, (n: number) => number>> = {
   month: same,
   'in-lbf': inLbfToNm,
   turns: same,
+  count: same,
   share: same,
   /** A fall: inches in a foot of pipe. */
   'in/ft': (n) => n / 12,

@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import type { School } from '../methods/joinable.js'
 import type { JobState } from '../log/state.js'
 import { type Msg, msg } from '../sources/source.js'
-import { type Reader, inUnits, systemOf } from '../units/quantity.js'
+import { type Reader, inUnits, systemOf, unitOf } from '../units/quantity.js'
 import { type ItemSaid, itemFaults, itemSaid } from './entry.js'
 import type { Wanted } from './wanted.js'
 
@@ -133,6 +133,9 @@ export function readStore(csv: string, state: JobState, today: string): StoreRea
   return faults.length ? { ok: false, faults } : { ok: true, items }
 }
 
+/** Rather a drop too much than one too little. */
+const upToHundredths = (figure: number): number => Math.ceil(figure * 100 - 1e-6) / 100
+
 /**
  * What is short, to be bought: by what it is and what it is to fit, no maker named. Lengths in the reader's own unit.
  */
@@ -140,7 +143,9 @@ export function shoppingCsv(wanted: readonly Wanted[], reader: Reader): string {
   const lengths = systemOf(reader, 'length') === 'inch' ? 'in' : 'mm'
   const amount = (value: number | null, unit: string): (string | number)[] => {
     if (value === null) return ['', '']
-    return unit === 'mm' ? [Math.ceil(inUnits(value, 'length', reader)), lengths] : [value, unit]
+    if (unit === 'mm') return [Math.ceil(inUnits(value, 'length', reader)), lengths]
+    if (unit === 'l') return [upToHundredths(inUnits(value, 'tin', reader)), unitOf('tin', reader)]
+    return [value, unit]
   }
   return Papa.unparse(
     [

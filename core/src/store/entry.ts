@@ -5,6 +5,7 @@ import { parseSize, suggestSize } from '../sizes/size.js'
 import type { Code } from '../sources/wording.js'
 import { type Msg, msg } from '../sources/source.js'
 import { once } from '../units/memo.js'
+import { namesIn } from './code.js'
 import { storeKinds } from './kinds.js'
 
 /** A thing as somebody puts it in: everything as it was typed, an empty text where nothing was said. */
@@ -181,13 +182,12 @@ const LABEL = /\/store\/([0-9a-f-]{36})$/
  * where nothing here has it.
  */
 export function itemCoded(items: Iterable<StoreItem>, code: string): StoreItem | null {
-  const text = code.trim().toLowerCase()
-  const labelled = LABEL.exec(text)?.[1]
+  const names = namesIn(code)
+  const labelled = LABEL.exec(code.trim().toLowerCase())?.[1]
   const all = [...items]
   if (labelled) return all.find(({ id }) => id === labelled) ?? null
-  return (
-    all.find(({ name }) => name.toLowerCase() === text) ??
-    all.find(({ batch }) => batch?.toLowerCase() === text) ??
-    null
-  )
+  const called = (name: string): StoreItem | undefined =>
+    all.find((item) => item.name.toLowerCase() === name) ??
+    all.find((item) => item.batch?.toLowerCase() === name)
+  return names.map(called).find((item) => item !== undefined) ?? null
 }

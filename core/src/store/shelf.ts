@@ -2,6 +2,7 @@ import type { JobState, StoreItem } from '../log/state.js'
 import { once } from '../units/memo.js'
 import { STANDINGS, type Standing, type Stood, standingOf } from '../joint/standing.js'
 import { type Use, usesOf } from '../joint/uses.js'
+import { amountLeft } from './left.js'
 import { type Wanted, wantedOf } from './wanted.js'
 
 /** A thing as it stands on the shelf. */
@@ -11,6 +12,8 @@ export interface OnShelf extends Stood {
   joints: number
   /** Joints not made yet that it fits. */
   planned: number
+  /** How much of what there was is left, 0 to 1; null of a tool, and where no amount was said. */
+  share: number | null
   /** Who used it last, and when, epoch s. */
   last: { by: string; atS: number } | null
 }
@@ -31,6 +34,10 @@ const BAD: ReadonlySet<Standing> = new Set<Standing>([
 const lastOf = (uses: readonly Use[]): OnShelf['last'] => {
   const last = uses.reduce<Use | null>((best, use) => (best && best.toS >= use.toS ? best : use), null)
   return last && { by: last.by.at(-1) ?? '', atS: last.toS }
+}
+function shareLeft(state: JobState, item: StoreItem): number | null {
+  const left = amountLeft(state, item)
+  return left === null || !item.amount?.value ? null : left / item.amount.value
 }
 /** Joints in the line by what they were made with; a thing may have gone into thousands. */
 const inLine = once((state: JobState): ReadonlyMap<string, number> => {
@@ -73,6 +80,7 @@ export function shelfOf(
     ...standingOf(state, item, nowS),
     joints: inLine(state).get(item.id) ?? 0,
     planned: planned.get(item.id) ?? 0,
+    share: shareLeft(state, item),
     last: lastOf(usesOf(state).get(item.id) ?? []),
   }))
   const order = (on: OnShelf): number => STANDINGS.indexOf(on.standing)

@@ -63,6 +63,11 @@ export const torque = (nm: number, reader?: Reader): string => print(nm, 'torque
  * @example volume(12.34) // '12 l'
  */
 export const volume = (litres: number, reader?: Reader): string => print(litres, 'volume', reader)
+/**
+ * Litres as tins hold them: `0.95 l`, `1 qt`.
+ * @example tin(0.5) // '0.5 l'
+ */
+export const tin = (litres: number, reader?: Reader): string => print(litres, 'tin', reader)
 
 /**
  * A running clock: `1:48`, `1:05:00`. Never with a minus: whoever shows one that is late says so in words.

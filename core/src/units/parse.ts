@@ -4,6 +4,7 @@ import {
   FOOT_MM,
   KG_PER_LB,
   LITRES_PER_GALLON,
+  L_PER_US_QUART,
   MM_PER_INCH,
   NM_PER_FT_LBF,
   NM_PER_IN_LBF,
@@ -75,6 +76,9 @@ const UNITS: Readonly<Record<Kind, ReadonlyMap<string, number>>> = {
     ...per(1, 'l', 'litre', 'litres', 'liter', 'liters', 'dm3'),
     ...per(0.001, 'ml'),
     ...per(1000, 'm3', 'm³'),
+    ...per(L_PER_US_QUART, 'qt', 'quart', 'quarts'),
+    ...per(L_PER_US_QUART / 2, 'pt', 'pint', 'pints'),
+    ...per(L_PER_US_QUART / 32, 'fl oz'),
     ...per(LITRES_PER_GALLON, 'gal', 'gallon', 'gallons', 'us gal'),
   ]),
   weight: new Map([

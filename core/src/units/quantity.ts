@@ -3,6 +3,7 @@ import {
   BAR_PER_PSI,
   KG_PER_LB,
   LITRES_PER_GALLON,
+  L_PER_US_QUART,
   MM_PER_INCH,
   MPA_PER_KSI,
   NM_PER_FT_LBF,
@@ -37,7 +38,7 @@ export const systemOf = (reader: Reader, kind: Kind): System => reader.own?.[kin
  * What a number is, and how finely it is read or cut. Values are plain numbers in the unit named here:
  * lengths in mm (`length`: as cut, `distance`: as buildings are measured, `thickness`: walls and gaps), `pressure` and
  * `fine` (as a good gauge shows it) in bar, `temperature` in °C, `warmer` (a difference) in K, `torque` in Nm, `volume`
- * in litres, `weight` in kg, `perLengthVolume` in l/m, `perLengthWeight` in kg/m, `leak` in l/h, `flow` in l/min,
+ * in litres (`tin`: as tins are sold, quarts in inches), `weight` in kg, `perLengthVolume` in l/m, `perLengthWeight` in kg/m, `leak` in l/h, `flow` in l/min,
  * `speed` in m/s, `force` in N, `stress` in MPa.
  */
 export type As =
@@ -50,6 +51,7 @@ export type As =
   | 'warmer'
   | 'torque'
   | 'volume'
+  | 'tin'
   | 'weight'
   | 'perLengthVolume'
   | 'perLengthWeight'
@@ -68,6 +70,7 @@ export const KIND_OF: Readonly<Record<As, Kind>> = {
   warmer: 'temperature',
   torque: 'torque',
   volume: 'volume',
+  tin: 'volume',
   weight: 'weight',
   perLengthVolume: 'volume',
   perLengthWeight: 'weight',
@@ -176,6 +179,7 @@ const STYLES: Readonly<Record<As, Readonly<Record<System, (value: number) => Sty
         : plain('ft-lb', NM_PER_FT_LBF, 0)(),
   },
   volume: { metric: plain('l', 1, finer(10, 2, 0)), inch: plain('gal', LITRES_PER_GALLON, finer(10, 2, 0)) },
+  tin: { metric: plain('l', 1, 2), inch: plain('qt', L_PER_US_QUART, 2) },
   weight: { metric: plain('kg', 1, finer(100, 1, 0)), inch: plain('lb', KG_PER_LB, finer(22, 1, 0)) },
   perLengthVolume: {
     metric: plain('l/m', 1, 2),
@@ -231,6 +235,7 @@ const INCH_UNIT: Readonly<Record<As, { factor: number; offset: number }>> = {
   warmer: of(5 / 9),
   torque: of(NM_PER_FT_LBF),
   volume: of(LITRES_PER_GALLON),
+  tin: of(L_PER_US_QUART),
   weight: of(KG_PER_LB),
   perLengthVolume: of(LITRES_PER_GALLON / 0.3048),
   perLengthWeight: of(KG_PER_LB / 0.3048),
@@ -250,6 +255,7 @@ const METRIC_UNIT: Readonly<Record<As, number>> = {
   warmer: 1,
   torque: 1,
   volume: 1,
+  tin: 1,
   weight: 1,
   perLengthVolume: 1,
   perLengthWeight: 1,

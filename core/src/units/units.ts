@@ -56,6 +56,7 @@ export const NM_PER_FT_LBF = 12 * NM_PER_IN_LBF
 export const inLbfToNm = (inLbf: number): number => inLbf * NM_PER_IN_LBF
 /** A US gallon (231 cubic inches, exact by definition) in litres. */
 export const LITRES_PER_GALLON = 3.785411784
+export const L_PER_US_QUART = LITRES_PER_GALLON / 4
 
 /** A thousand pounds-force per square inch in MPa, and a GPa in bar. */
 export const MPA_PER_KSI = 6.894757

@@ -58,6 +58,10 @@ export class Flow {
   say(text: string, heightMm = 2.5, bold = false, as: 'P' | 'H1' | 'H2' = 'P'): void {
     this.book.as(as, () => this.put(text, heightMm, bold, MARGIN_MM))
   }
+  /** Text beside something that stands at the margin. */
+  beside(x: number, text: string, heightMm = 2.5, bold = false): void {
+    this.book.as('P', () => this.put(text, heightMm, bold, x))
+  }
   head(text: string): void {
     this.room(16)
     this.y += 3

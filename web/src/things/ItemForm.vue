@@ -7,6 +7,7 @@ import {
   type Need,
   type StoreItem,
   USUAL,
+  codeSaid,
   dayOf,
   fillingOf,
   isLot,
@@ -51,7 +52,7 @@ const kinds = computed(() => {
 const said = reactive<ItemSaid>({
   ...NOTHING_SAID,
   kind: kinds.value.length > FEW ? '' : (kinds.value[0] ?? ''),
-  name: props.code ?? '',
+  ...(props.code ? codeSaid(props.code, dayOf(clock.nowS, job.state.job.zone)) : {}),
   ...(props.item ? itemSaid(props.item) : {}),
 })
 const fits = reactive<Record<string, string>>({ ...props.item?.matches })
@@ -139,7 +140,7 @@ async function keep(): Promise<void> {
 /** Amounts are typed in the reader's own units and kept in these. */
 const AS = {
   mm: { as: 'distance', usual: USUAL.reelMm },
-  l: { as: 'volume', usual: USUAL.tinL },
+  l: { as: 'tin', usual: USUAL.tinL },
   kg: { as: 'weight', usual: USUAL.reelKg },
 } as const
 const amount = computed<number | null>({

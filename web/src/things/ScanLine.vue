@@ -2,7 +2,9 @@
 import type { Finding } from '@jugalis/core'
 import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useJob } from '../stores/job'
+import { keepJson, readJson } from '../stored'
 import { word } from '../words/word'
+import CameraSheet from './CameraSheet.vue'
 
 /** A code, scanned or typed. A barcode wedge types as a keyboard does; F8 before the code brings it here from anywhere. */
 const props = defineProps<{
@@ -18,6 +20,22 @@ const open = ref(false)
 const code = ref('')
 const says = ref('')
 const field = ref<HTMLInputElement>()
+const camera = ref(false)
+/** Whoever read by camera the last time reads so again: one tap less with gloves on. */
+const BY_CAMERA = 'scan-by-camera'
+function look(): void {
+  camera.value = true
+}
+function closed(): void {
+  camera.value = false
+  keepJson(BY_CAMERA, false)
+}
+function seen(text: string): void {
+  camera.value = false
+  keepJson(BY_CAMERA, true)
+  code.value = text
+  read()
+}
 /** Keys of a wedge come faster than a field can take the focus: from F8 to Enter they all belong to the code. */
 let wedge = false
 const PAUSE_MS = 1500
@@ -27,6 +45,11 @@ function start(): void {
   code.value = ''
   says.value = ''
   void nextTick(() => field.value?.focus())
+}
+/** By hand: with the camera where it served the last time. */
+function begin(): void {
+  start()
+  camera.value = readJson(BY_CAMERA) === true
 }
 function read(): void {
   if (!code.value.trim()) return
@@ -59,7 +82,7 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <button v-if="!open" type="button" class="button" :class="{ large }" @click="start">
+  <button v-if="!open" type="button" class="button" :class="{ large }" @click="begin">
     {{ word('make-scan-a-code') }}
   </button>
   <span v-else class="scan">
@@ -71,7 +94,9 @@ onBeforeUnmount(() => {
       autocomplete="off"
       @keydown.enter.prevent="read"
     />
+    <button type="button" class="button" @click="look">{{ word('camera-use') }}</button>
     <span role="status">{{ says }}</span>
+    <CameraSheet v-if="camera" @close="closed" @code="seen" />
   </span>
 </template>
 

@@ -2,6 +2,11 @@ import type { Wordings } from '@jugalis/core'
 
 /** Papers: certificate, cut list, strips, tags, labels. */
 export const PAPER = {
+  // shopping
+  'paper-shopping-list': '{job}: to be bought',
+  'paper-shopping-foot': '{job}, {day}. What joints that are not made need and the store does not hold.',
+  'paper-shopping-why':
+    'By {day}: {things, plural, =0 {nothing that joints not made yet need is missing} one {one thing that joints not made yet need is missing or short} other {{things} things that joints not made yet need are missing or short}}.',
   // certificate-drawings
   'paper-chart-of-readings-at': 'Chart of {readings} readings: {said} at {clock}, {said2} at {clock2}.',
   'paper-thin-as-read-thick': 'Thin: as read. Thick: had the temperature stayed. Dotted: temperature.',

@@ -1,8 +1,10 @@
-import type { FunctionalComponent, Slot } from 'vue'
+import { type FunctionalComponent, type Slot, type VNodeChild, h } from 'vue'
 import { type Values, type WebCode, word } from './word'
 
 /** Letters that no text has: they hold the place of a part while the sentence is put together. */
 const [FROM, TO] = ['\uE000', '\uE001']
+/** What belongs to the word before it. */
+const POINT = /^[.,;:!?)]+/
 const HELD = new RegExp(`${FROM}(\\d+)${TO}`)
 
 /**
@@ -15,8 +17,13 @@ export const Said: FunctionalComponent<{ code: WebCode; values?: Values }, [], R
 ) => {
   const names = Object.keys(slots)
   const held = Object.fromEntries(names.map((name, i) => [name, `${FROM}${i}${TO}`]))
-  return word(code, { ...values, ...held })
-    .split(HELD)
-    .map((part, i) => (i % 2 ? slots[names[Number(part)] ?? '']?.({}) : part))
+  const parts = word(code, { ...values, ...held }).split(HELD)
+  return parts.map((part, i): VNodeChild => {
+    if (i % 2 === 0) return i ? part.replace(POINT, '') : part
+    const own = slots[names[Number(part)] ?? '']?.({})
+    const point = POINT.exec(parts[i + 1] ?? '')?.[0]
+    // A button may stand at the end of a row; the point behind it would then begin the next.
+    return point ? h('span', { class: 'glued' }, [own, point]) : own
+  })
 }
 Said.props = ['code', 'values']

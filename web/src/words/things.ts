@@ -50,4 +50,21 @@ export const THINGS = {
   'thing-put-in-one': 'Put one in…',
   'thing-report-it': 'Empty, or wrong',
   'thing-made-with': 'Made with',
+  // CameraSheet
+  'camera-use': 'Camera',
+  'camera-title': 'Read a code by camera',
+  'camera-view': 'What the camera sees',
+  'camera-starting': 'The camera is being asked for.',
+  'camera-hold-over': 'Hold the code inside the dashes: bars lying, or squares.',
+  'camera-several': 'Several codes are in view. Which one?',
+  'camera-refused':
+    'This browser was told not to lend the camera. Allow it in the address bar, take a picture of the code, or type it.',
+  'camera-none': 'No camera here, or another program has it. Take a picture of the code, or type it.',
+  'camera-none-lent':
+    'A browser lends its camera only to a page that came over https. Take a picture of the code, or type it.',
+  'camera-no-decoder': 'The reader of codes could not be loaded. Type the code.',
+  'camera-no-picture': 'That file is no picture.',
+  'camera-no-code': 'No code was found in that picture. Nearer, flat and without glare it may be.',
+  'camera-picture': 'From a picture…',
+  'camera-light': 'Light',
 } as const satisfies Wordings

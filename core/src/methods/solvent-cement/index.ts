@@ -19,6 +19,7 @@ import {
   setupFindings,
   usesPrimer,
 } from './setup.js'
+import { CONSUMPTION, cementL, primerL } from './consumption.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { TABLE_FILES } from './tables.js'
@@ -149,7 +150,7 @@ export const solventCement: Method<SolventSpec> = {
     ends: [{ kind: 'cement-socket', meets: 'plain', said: ['cemented', 'socket', 'slip'] }],
     words: WORDS,
     sources: SOURCES,
-    tables: TABLE_FILES,
+    tables: [...TABLE_FILES, CONSUMPTION],
     findBy: ['solvent', 'cement', 'cemented', 'glue', 'glued'],
     differs: {
       insertion: { inch: 'a', metric: 'b' },
@@ -195,15 +196,16 @@ export const solventCement: Method<SolventSpec> = {
     {
       item: 'cement',
       lasts: false,
-      qty: noFig(msg('quantity-unknown')),
-      unit: 'none',
+      qty: cementL(spec),
+      unit: 'l',
       matches: { plastic: spec.material, body: cementBody(spec, spec.pressureService).value },
     },
     {
       item: usesPrimer(spec) ? 'primer' : 'cleaner',
       lasts: false,
-      qty: noFig(msg('quantity-unknown')),
-      unit: 'none',
+      // A cleaner is wiped on with a cloth: nobody counts it.
+      qty: usesPrimer(spec) ? primerL(spec) : noFig(msg('quantity-unknown')),
+      unit: 'l',
       matches: {},
     },
     { item: 'applicator', lasts: true, qty: applicatorMinMm(spec), unit: 'mm', matches: {} },

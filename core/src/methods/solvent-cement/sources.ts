@@ -84,6 +84,11 @@ export const SOURCES = [
     'Our figure, common practice.',
   ),
   practice('cp-pipe-in-pipe', 'Inner pipe is longer by the difference of the socket depths, at each end'),
+  practice(
+    'cp-joints-per-quart',
+    'Joints that a quart of cement makes, by size; of primer a quart makes twice as many',
+    'As handbooks print it for planning, from memory. Metric pipe is read at the inch size next above its own.',
+  ),
   practice('cp-steps', 'Solvent cementing, step by step, as the trade does it'),
 ] as const satisfies readonly Source[]
 declare module '../../sources/source.js' {

@@ -7,7 +7,7 @@ import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import StepBar from './StepBar.vue'
 import type { Phase } from './use-phase'
-import { named, word } from '../../words/word'
+import { named, unbroken, word } from '../../words/word'
 import { Said } from '../../words/said'
 
 /** Which joint is in hand, what it asks for now, and how far it is. */
@@ -73,7 +73,7 @@ const way = computed(() => {
       }}</RouterLink>
     </p>
     <p v-if="turned" class="turned">{{ turned }}</p>
-    <h1 :class="{ late: phase === 'late' || phase === 'failed' }">{{ headline }}</h1>
+    <h1 :class="{ late: phase === 'late' || phase === 'failed' }">{{ unbroken(headline) }}</h1>
     <p class="sr" role="status">{{ announced }}</p>
     <p class="why">
       {{ why }}

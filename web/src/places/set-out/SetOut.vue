@@ -26,7 +26,7 @@ import { useLines } from './use-lines'
 import { useRows } from './use-rows'
 import { useWays } from './use-ways'
 import WaySheet from './WaySheet.vue'
-import { named, word } from '../../words/word'
+import { named, unbroken, word } from '../../words/word'
 import { Said } from '../../words/said'
 
 const job = useJob()
@@ -107,7 +107,7 @@ const groupWrong = (name: string): string =>
   <div class="place">
     <LineTabs v-if="view.lines.length" :here="line" @fresh="sheet = 'line'" />
     <div class="head">
-      <h1>{{ headline }}</h1>
+      <h1>{{ unbroken(headline) }}</h1>
       <p v-for="f in faults.slice(0, 3)" :key="f.item.id" :class="f.stops ? 'refusal' : 'doubt'">
         <template v-if="f.at">{{ f.at }}: </template>{{ job.t(f.says) }}
         <button type="button" class="figure-link" @click="rows.choose(f.item.id)">

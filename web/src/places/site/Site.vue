@@ -11,7 +11,7 @@ import ClimateChart from './ClimateChart.vue'
 import Forecast from './Forecast.vue'
 import Instruments from './Instruments.vue'
 import People from './People.vue'
-import { word } from '../../words/word'
+import { unbroken, word } from '../../words/word'
 import { Said } from '../../words/said'
 
 /** What is known of each place of the site, what is not, and who or what tells it. */
@@ -110,7 +110,7 @@ async function addPlace(): Promise<void> {
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ headline }}</h1>
+      <h1>{{ unbroken(headline) }}</h1>
       <p class="why">
         {{ word('site-a-gap-over-2', { jump: 15 }) }}
       </p>

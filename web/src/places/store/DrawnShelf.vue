@@ -14,6 +14,9 @@ const MOST = 40
 /** A tape end that is drawn in full has this many days left, or more. */
 const YEAR_DAYS = 365
 const TAPE = 64
+/** Between these a tin is filled. */
+const LID = 20
+const FLOOR = 86
 const RINGS: ReadonlySet<string> = new Set(['gasket', 'coupling-gasket', 'fitting-seal', 'nut', 'clamp'])
 const formOf = (on: OnShelf): 'tool' | 'ring' | 'tin' => {
   if (!on.item.lot) return 'tool'
@@ -30,6 +33,7 @@ const drawn = computed(() =>
       empty: on.standing === 'empty',
       soon: on.standing === 'soon',
       tape: days === null ? null : Math.max(0, Math.min(1, (days + 1) / YEAR_DAYS)) * TAPE,
+      fill: on.share === null ? null : LID + (1 - on.share) * (FLOOR - LID),
       name: on.item.name.length > 11 ? `${on.item.name.slice(0, 10)}…` : on.item.name,
     }
   }),
@@ -39,7 +43,7 @@ const drawn = computed(() =>
 <template>
   <div class="shelf" role="list" :aria-label="word('shelf-drawn')" tabindex="0">
     <RouterLink
-      v-for="{ on, form, bad, empty, soon, tape, name } in drawn"
+      v-for="{ on, form, bad, empty, soon, tape, fill, name } in drawn"
       :key="on.item.id"
       role="listitem"
       :to="{ name: 'store', params: { jobId: job.jobId, itemId: on.item.id } }"
@@ -49,7 +53,12 @@ const drawn = computed(() =>
     >
       <svg :viewBox="`0 0 ${WIDE} ${HIGH}`" :width="WIDE" :height="HIGH" aria-hidden="true">
         <g v-if="form === 'tin'" :class="{ empty }">
-          <path d="M14 20v66c0 5 12.500 9 28 9s28-4 28-9V20" class="body" />
+          <path d="M14 20v66c0 5 12.500 9 28 9s28-4 28-9V20" class="body" :class="{ glass: fill !== null }" />
+          <path
+            v-if="fill !== null"
+            :d="`M14 ${fill}V86c0 5 12.500 9 28 9s28-4 28-9V${fill}z`"
+            class="body"
+          />
           <ellipse cx="42" cy="20" rx="28" ry="8" class="lid" />
           <path d="M14 44c0 5 12.500 9 28 9s28-4 28-9v24c0 5-12.500 9-28 9s-28-4-28-9z" class="label" />
         </g>
@@ -102,6 +111,9 @@ const drawn = computed(() =>
 .more {
   align-self: end;
   padding: 8px;
+}
+.body.glass {
+  fill: var(--sheet);
 }
 .body {
   fill: var(--pipe);

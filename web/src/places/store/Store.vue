@@ -9,7 +9,6 @@ import {
   itemCoded,
   itemEntry,
   readStore,
-  shoppingCsv,
   storeCsv,
   storeExample,
 } from '@jugalis/core'
@@ -23,7 +22,7 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import ItemForm from '../../things/ItemForm.vue'
 import { useNarrow } from '../../use-narrow'
-import { capital, named, word } from '../../words/word'
+import { capital, named, unbroken, word } from '../../words/word'
 import ScanLine from '../../things/ScanLine.vue'
 import DrawnShelf from './DrawnShelf.vue'
 import RecallAsk from './RecallAsk.vue'
@@ -101,13 +100,12 @@ async function labels(): Promise<void> {
   busy.value = true
   await saveLabels(found.value, 'labels').finally(() => (busy.value = false))
 }
-const shop = (): void => saveFile(shoppingCsv(wanted.value, job.reader), 'text/csv', 'shopping-list.csv')
 </script>
 
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ headline }}</h1>
+      <h1>{{ unbroken(headline) }}</h1>
       <p class="why">{{ why }}</p>
     </div>
     <DrawnShelf v-if="shelf.length" :shelf="found" :today-on="today" :chosen-id="chosenId" />
@@ -174,7 +172,7 @@ const shop = (): void => saveFile(shoppingCsv(wanted.value, job.reader), 'text/c
       <ThingPanel v-if="chosen" :on="chosen" @change="(item) => (putting = item)" />
       <p v-else-if="chosenId" class="refusal" role="alert">{{ word('shelf-not-there') }}</p>
     </div>
-    <WantedList :wanted="wanted" @list="shop" />
+    <WantedList :wanted="wanted" />
     <RecallAsk v-if="job.state.joints.size" />
     <ItemForm
       v-if="putting"

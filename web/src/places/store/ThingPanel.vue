@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { type OnShelf, type StoreItem, fmt, recall, testsReadOn } from '@jugalis/core'
+import {
+  type AmountUnit,
+  type OnShelf,
+  type StoreItem,
+  fmt,
+  leftOf,
+  recall,
+  sourceOf,
+  testsReadOn,
+} from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import ItemActs from '../../things/ItemActs.vue'
@@ -18,16 +27,35 @@ const item = computed(() => props.on.item)
 const zone = computed(() => job.state.job.zone)
 const found = computed(() => recall(job.state, { itemId: item.value.id }))
 const tests = computed(() => testsReadOn(job.state, item.value))
-const amount = computed(() => {
-  const own = item.value.amount
-  if (!own) return ''
+/** An amount in the reader's own units. */
+function muchSaid(value: number, unit: AmountUnit): string {
   const { reader } = job
   return {
-    count: () => String(own.value),
-    mm: () => fmt.distance(own.value, reader),
-    l: () => fmt.volume(own.value, reader),
-    kg: () => fmt.weight(own.value, reader),
-  }[own.unit]()
+    count: () => String(value),
+    mm: () => fmt.distance(value, reader),
+    l: () => fmt.tin(value, reader),
+    kg: () => fmt.weight(value, reader),
+  }[unit]()
+}
+const amount = computed(() => {
+  const own = item.value.amount
+  return own
+    ? word('shelf-put-in-on', { much: muchSaid(own.value, own.unit), on: dated(own.atS, zone.value) })
+    : ''
+})
+/** What is left of it by what its joints took, and where that is known from. */
+const left = computed(() => {
+  const own = leftOf(job.state, item.value)
+  if (!own || !item.value.amount) return null
+  return {
+    much: word('shelf-left-after', {
+      much: muchSaid(own.value, item.value.amount.unit),
+      joints: own.joints,
+      uncounted: own.uncounted,
+    }),
+    makes: own.makes.map(({ size, joints }) => word('shelf-makes-of', { joints, size })).join(', '),
+    source: own.source ? sourceOf(own.source).reference : '',
+  }
 })
 const day = (on: string | null): string => (on ? dayText(on) : '')
 const facts = computed(() =>
@@ -41,7 +69,10 @@ const facts = computed(() =>
       ['shelf-good-until', day(item.value.expiresOn)],
       ['shelf-opened-on', item.value.lot ? day(props.on.openedOn) : ''],
       ['shelf-keeps', item.value.openDays ? word('shelf-days', { days: item.value.openDays }) : ''],
-      ['shelf-there-is', amount.value],
+      ['shelf-there-was', amount.value],
+      ['shelf-left', left.value?.much ?? ''],
+      ['shelf-makes', left.value?.makes ?? ''],
+      ['shelf-left-by', left.value?.source ?? ''],
       ['shelf-due', day(item.value.dueOn)],
       ['shelf-checked', [day(item.value.checkedOn), item.value.certificate].filter(Boolean).join(', ')],
       ['shelf-bought', day(item.value.boughtOn)],

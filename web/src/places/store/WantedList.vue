@@ -3,12 +3,18 @@ import type { Wanted } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { capital, word } from '../../words/word'
+import { useShopping } from './use-shopping'
 import { needSaid, quantitySaid } from './use-store'
 
 /** What joints that are not made need, against what is there; what is short can be carried to a shop. */
 const props = defineProps<{ wanted: readonly Wanted[] }>()
-const emit = defineEmits<{ list: [] }>()
 const job = useJob()
+const shopping = useShopping()
+const busy = ref(false)
+async function paper(): Promise<void> {
+  busy.value = true
+  await shopping.paper(props.wanted).finally(() => (busy.value = false))
+}
 const FEW = 12
 const most = ref(FEW)
 const shown = computed(() => props.wanted.slice(0, most.value))
@@ -41,7 +47,12 @@ const thereSaid = (row: Wanted): string => {
       <button v-if="wanted.length > most" type="button" class="button" @click="most = Infinity">
         {{ word('shelf-show-all', { count: wanted.length }) }}
       </button>
-      <button type="button" class="button" @click="emit('list')">{{ word('shelf-shopping') }}</button>
+      <button type="button" class="button" :disabled="busy" @click="paper">
+        {{ word('shelf-shopping-paper') }}
+      </button>
+      <button type="button" class="button" @click="shopping.table(wanted)">
+        {{ word('shelf-shopping') }}
+      </button>
     </div>
   </section>
 </template>

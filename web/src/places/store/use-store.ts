@@ -27,7 +27,8 @@ export const standingSaid = (on: OnShelf): string =>
 /** How many of what is wanted, in its unit; nothing where nobody has a figure. */
 export function quantitySaid(value: number | null, unit: Wanted['unit'], reader: fmt.Reader): string {
   if (value === null) return ''
-  return unit === 'mm' ? fmt.distance(value, reader) : String(value)
+  if (unit === 'mm') return fmt.distance(value, reader)
+  return unit === 'l' ? word('shelf-about', { much: fmt.tin(value, reader) }) : String(value)
 }
 /** What was found by a recall, in one sentence. */
 export function recallSaid(found: readonly Recalled[]): string {
@@ -101,7 +102,7 @@ export function useStore() {
   return { shelf, wanted, headline, why }
 }
 /** A need by its name and what it is to fit. */
-export const needSaid = ({ need }: Wanted): string =>
+export const needSaid = ({ need }: Pick<Wanted, 'need'>): string =>
   word('shelf-need', {
     item: named(need.item),
     fits: fitsSaid(need.matches),
