@@ -24,7 +24,10 @@ test('a server killed and a network lost in the middle of a logged test lose and
     const count = page.getByText(/Last of \d+ readings/)
     await expect(count).toBeVisible()
 
-    process.kill(serverOf(d), 'SIGKILL')
+    // The command too: by itself it would have the server up again before anybody could type.
+    const server = serverOf(d)
+    d.child.kill('SIGKILL')
+    process.kill(server, 'SIGKILL')
     await d.exited
     // What is typed while nobody answers is kept here, and shown.
     await page.getByLabel('Gauge now').fill('9.01')

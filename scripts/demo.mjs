@@ -73,14 +73,8 @@ async function main() {
     await database?.stop()
     throw error
   }
-  void database?.exited.then(() => {
-    if (!stopping) console.error('The database has stopped. What was acknowledged is kept; start again.')
-    void stop(1)
-  })
-  void server.exited.then(() => {
-    if (!stopping) console.error('The server has stopped. What was acknowledged is kept; start again.')
-    void stop(1)
-  })
+  void database?.keep()
+  void server.keep()
   const scheme = options['tls-cert'] ? 'https' : 'http'
   console.log(
     `\nJugalis  ${scheme}://${options.host}:${port}   ready in ${((Date.now() - began) / 1000).toFixed(1)} s`,

@@ -55,6 +55,6 @@ async function main() {
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop())
   void vite.exited.then(stop)
-  void database.exited.then(stop)
+  void database.keep()
 }
 main().catch(endWith)

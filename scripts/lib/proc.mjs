@@ -62,3 +62,32 @@ export function child(cmd, args, options = {}) {
   })
   return { p: started, exited }
 }
+
+/** From the first to the longest pause before something is started again, ms; what ran this long begins at the first. */
+const PAUSE = { first: 500, longest: 15_000, ranLong: 60_000 }
+/**
+ * Starts a program again whenever it ends by itself, at growing distances, and says so.
+ * @param exited when the running one ends. @param start makes another, and is done once that serves.
+ * @param stopping whether it was asked to end.
+ */
+export async function keptUp(name, exited, start, stopping) {
+  for (let pause = PAUSE.first; ;) {
+    const began = Date.now()
+    await exited()
+    if (stopping()) return
+    if (Date.now() - began > PAUSE.ranLong) pause = PAUSE.first
+    console.error(`${name} has ended. What was acknowledged is kept; it is started again.`)
+    for (let up = false; !up && !stopping();) {
+      await sleep(pause)
+      pause = Math.min(pause * 2, PAUSE.longest)
+      up =
+        !stopping() &&
+        (await start().then(
+          () => true,
+          (error) => console.error(error.message),
+        ))
+    }
+    if (stopping()) return
+    console.error(`${name} is there again.`)
+  }
+}

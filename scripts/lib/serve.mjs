@@ -3,7 +3,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { DEMO_BUNDLE, SERVER_BUNDLE, WEB_ROOT } from './build.mjs'
 import { stateFolder } from './deps.mjs'
-import { Plain, ROOT, child, run } from './proc.mjs'
+import { Plain, ROOT, child, keptUp, run } from './proc.mjs'
 
 /** Secret that signs session cookies; kept, so that a restart signs nobody out. */
 function sessionSecret() {
@@ -21,19 +21,8 @@ function seedDemo(databaseUrl) {
   if (!made.ok) throw new Plain(made.out.trim() || 'The demo could not be loaded.')
 }
 
-/** Starts the app server as a child and waits until it serves. */
-export async function startServer({
-  databaseUrl,
-  port,
-  host = '127.0.0.1',
-  seed = true,
-  tls = {},
-  limiter,
-  yardstick = false,
-  quiet = false,
-  web = true,
-}) {
-  if (seed) seedDemo(databaseUrl)
+/** Starts one process of the app server and waits until it serves. */
+async function oneServer({ databaseUrl, port, host, tls, limiter, yardstick, quiet, web, env }) {
   const server = child(
     process.execPath,
     ['--enable-source-maps', '--max-semi-space-size=64', SERVER_BUNDLE],
@@ -52,6 +41,7 @@ export async function startServer({
         ...(tls.cert ? { TLS_CERT: tls.cert, TLS_KEY: tls.key } : {}),
         ...(yardstick ? { YARDSTICK: 'on' } : {}),
         ...(limiter === false ? { LIMITER: 'off' } : {}),
+        ...env,
       },
     },
   )
@@ -59,7 +49,7 @@ export async function startServer({
   let up = false
   server.p.stderr.on('data', (text) => {
     said = (said + text).slice(-4000)
-    if (up && !quiet) process.stderr.write(text)
+    if (!quiet && (up || /^Waiting for the database/.test(text))) process.stderr.write(text)
   })
   const first = await Promise.race([
     new Promise((done) => server.p.on('message', () => done('ready'))),
@@ -67,9 +57,38 @@ export async function startServer({
   ])
   if (first !== 'ready') throw new Plain(said.trim() || 'The server did not start.')
   up = true
+  return server
+}
+
+/** Starts the app server and waits until it serves. */
+export async function startServer({
+  databaseUrl,
+  port,
+  host = '127.0.0.1',
+  seed = true,
+  tls = {},
+  limiter,
+  yardstick = false,
+  quiet = false,
+  web = true,
+  env = {},
+}) {
+  if (seed) seedDemo(databaseUrl)
+  const serve = () => oneServer({ databaseUrl, port, host, tls, limiter, yardstick, quiet, web, env })
+  let server = await serve()
+  let stopping = false
   return {
     exited: server.exited,
+    /** Starts it again whenever it ends by itself. */
+    keep: () =>
+      keptUp(
+        'The server',
+        () => server.exited,
+        async () => void (server = await serve()),
+        () => stopping,
+      ),
     async stop() {
+      stopping = true
       server.p.kill('SIGTERM')
       await server.exited
     },

@@ -15,6 +15,8 @@ import { type Glances, glancesHere } from './glances.js'
 import type { Heavy } from './heavy.js'
 import { askedWell, notKept } from './manners.js'
 import { type Heads, headsOf } from './live/heads.js'
+import { health, needsDatabase } from './alive.js'
+import type { Pulse } from './db/pulse.js'
 import { calcRoutes } from './routes/calc.js'
 import { calendarRoutes } from './routes/calendar.js'
 import { deviceDoor } from './routes/devices.js'
@@ -27,6 +29,8 @@ import { refusal } from './words.js'
 
 export interface AppOptions {
   pool: pg.Pool
+  /** Whether the database answers at all. */
+  pulse: Pulse
   sessionSecret: string
   /** Where calculations run that take seconds. */
   heavy: Heavy
@@ -111,13 +115,11 @@ export function createApp(options: AppOptions): Express {
   app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))
   app.use('/api', notKept, askedWell)
   described(app)
-  app.get('/api/health', async (_req, res) => {
-    await options.pool.query('select 1')
-    res.json({ ok: true, serverNowS: nowS() })
-  })
+  app.get('/api/health', health(options.pulse, nowS))
   app.use('/api/calc', limit(6000), calcRoutes(options.heavy))
   if (options.yardstick)
     app.post('/api/yardstick', express.json({ limit: '1mb' }), (_req, res) => void res.json({}))
+  app.use('/api', needsDatabase(options.pulse))
   // Instruments have tokens, not sessions.
   app.use('/api/devices', limit(600), deviceDoor(options.pool, nowS, heads))
   app.use('/api/calendar', limit(120), calendarRoutes(options.pool, options.sessionSecret, nowS))

@@ -46,10 +46,10 @@ export const glancesHere = (pool: pg.Pool): Glances =>
   glancesBy((jobId, nowS) => takeGlance(pool, jobId, nowS))
 
 /** In a thread of its own, which has its own way to the database: a large log holds nobody up. */
-export function glancesApart(script: URL, databaseUrl: string): Glances {
+export function glancesApart(script: URL, databaseUrl: string, pooler: boolean): Glances {
   let worker: Worker | null = null
   const start = (): Worker => {
-    const fresh = new Worker(script, { workerData: { databaseUrl } })
+    const fresh = new Worker(script, { workerData: { databaseUrl, pooler } })
     fresh.on('exit', () => (worker = worker === fresh ? null : worker))
     fresh.unref()
     return fresh

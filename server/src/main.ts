@@ -8,7 +8,10 @@ import { glancesApart } from './glances.js'
 import { heavyThread } from './heavy.js'
 import { keptAlive } from './keep-alive.js'
 import { headsOf } from './live/heads.js'
-import { connect, migrateUnderLock } from './db/connect.js'
+import { setTimeout } from 'node:timers/promises'
+import { awayOf } from './db/away.js'
+import { type Database, connect, migrateUnderLock } from './db/connect.js'
+import { pulseOf } from './db/pulse.js'
 
 const env = (name: string, otherwise?: string): string => {
   const value = process.env[name] ?? otherwise
@@ -16,17 +19,36 @@ const env = (name: string, otherwise?: string): string => {
   return value
 }
 
+const AGAIN_MS = 1000
+/** A server that is started with its database, or before it, waits for it; any other fault is said and ends it. */
+async function upToDate(database: Database): Promise<void> {
+  for (let said = ''; ; await setTimeout(AGAIN_MS)) {
+    try {
+      return await migrateUnderLock(database, env('MIGRATIONS'))
+    } catch (error) {
+      const away = awayOf(error)
+      if (!away) throw error
+      if (away !== said) console.error(`Waiting for the database: ${away}.`)
+      said = away
+    }
+  }
+}
+
 async function main(): Promise<void> {
-  const database = connect(env('DATABASE_URL'))
-  await migrateUnderLock(database, env('MIGRATIONS'))
+  const url = env('DATABASE_URL')
+  const pooler = process.env.POOLER === 'transaction'
+  const database = connect(url, { pooler })
+  await upToDate(database)
+  const pulse = pulseOf(url)
   const tls =
     process.env.TLS_CERT && process.env.TLS_KEY
       ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }
       : null
-  const heads = headsOf(database.pool, process.env.LIVE === 'poll' ? 'poll' : 'push')
-  const glances = glancesApart(new URL('./glance-worker.mjs', import.meta.url), env('DATABASE_URL'))
+  const heads = headsOf(database.pool, pooler || process.env.LIVE === 'poll' ? 'poll' : 'push')
+  const glances = glancesApart(new URL('./glance-worker.mjs', import.meta.url), url, pooler)
   const app = createApp({
     pool: database.pool,
+    pulse,
     heads,
     glances,
     heavy: heavyThread(new URL('./stock-worker.mjs', import.meta.url)),
@@ -55,7 +77,7 @@ async function main(): Promise<void> {
     if (stopping) return
     stopping = true
     server.close(() => {
-      void Promise.all([stand?.stop(), loggers.stop(), glances.stop()])
+      void Promise.all([stand?.stop(), loggers.stop(), glances.stop(), pulse.stop()])
         .then(() => heads.stop())
         .then(() => database.close())
         .then(() => process.exit(0))

@@ -2,7 +2,7 @@ import { LANGUAGES, type Reader, type System } from '@jugalis/core'
 import bcrypt from 'bcryptjs'
 import { eq } from 'drizzle-orm'
 import type pg from 'pg'
-import { on } from './db/connect.js'
+import { type Client, on } from './db/connect.js'
 import { person } from './db/schema.js'
 
 /** What a person chose of how they read; null: nothing. */
@@ -37,9 +37,9 @@ export interface NewPerson {
   password: string
 }
 /** Adds a person who may sign in. */
-export async function addPerson(pool: pg.Pool, fresh: NewPerson): Promise<void> {
+export async function addPerson(client: Client, fresh: NewPerson): Promise<void> {
   const { password, ...named } = fresh
-  await on(pool)
+  await on(client)
     .insert(person)
     .values({ ...named, passwordHash: await bcrypt.hash(password, 10) })
     .onConflictDoNothing({ target: person.personId })

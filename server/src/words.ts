@@ -36,6 +36,15 @@ const REFUSALS = {
   'refused-this-is-not-json': 'This is not JSON.',
   'refused-the-request-cant-be': 'The request can’t be read.',
   'refused-something-went-wrong-here': 'Something went wrong here. Nothing was lost; try again.',
+  'refused-database-lost':
+    'The database is not there just now. Nothing was lost; it is asked again by itself.',
+  'refused-database-starting': 'The database is just starting. Ask again in a moment.',
+  'refused-database-slow': 'The database does not answer in time just now. Ask again in a moment.',
+  'refused-database-locked': 'Somebody else is writing here just now. Ask again in a moment.',
+  'refused-database-full':
+    'The database has no room left. Nothing more is kept until whoever runs it makes room.',
+  'refused-database-crowded': 'Too many are asking the database just now. Ask again in a moment.',
+  'refused-database-read-only': 'The database only reads just now. Ask again in a moment.',
   'refused-another-plan-is-being': 'Another plan is being made. Ask again in a few seconds.',
   'refused-here-only-is-answered': 'Here only {methods} is answered.',
   'refused-send-json-and-say': 'Send JSON, and say so: Content-Type application/json.',

@@ -8,6 +8,7 @@ import { KINDS } from '@jugalis/core'
 import pg from 'pg'
 import {
   type LiveMode,
+  type Pulse,
   addPerson,
   connect,
   createApp,
@@ -15,6 +16,7 @@ import {
   heavyThread,
   keptAlive,
   migrateUnderLock,
+  pulseOf,
 } from '../src/index.js'
 
 const BASE = process.env.TEST_DATABASE ?? ''
@@ -33,6 +35,7 @@ export interface Answer {
 export interface Harness {
   url: string
   pool: pg.Pool
+  pulse: Pulse
   clock: { s: number }
   call(
     method: string,
@@ -67,14 +70,16 @@ const buildHeavy = () =>
 export async function harness({
   people = ['wren', 'teal'],
   live = 'push' as LiveMode,
+  /** Another PostgreSQL than the one that all tests share. */
+  base = BASE,
 } = {}): Promise<Harness> {
-  if (!BASE) throw new Error('TEST_DATABASE is not set: run through npm test')
+  if (!base) throw new Error('TEST_DATABASE is not set: run through npm test')
   const name = `t_${randomUUID().replaceAll('-', '')}`
-  const admin = new pg.Client({ connectionString: `${BASE}/postgres` })
+  const admin = new pg.Client({ connectionString: `${base}/postgres` })
   await admin.connect()
   await admin.query(`create database ${name}`)
   await admin.end()
-  const database = connect(`${BASE}/${name}`)
+  const database = connect(`${base}/${name}`)
   await migrateUnderLock(database, path.join(process.cwd(), 'server/migrations'))
   await database.pool.query('insert into org (org_id, name) values ($1, $2)', [ORG, 'Test'])
   for (const login of people)
@@ -90,11 +95,14 @@ export async function harness({
   const heavy = heavyThread(HEAVY_SCRIPT)
   // As in operation, another process has its own pool and its own ear for notifications.
   const processes: { server: Server; url: string; end(): Promise<void> }[] = []
+  const first = pulseOf(`${base}/${name}`)
   const start = async (): Promise<string> => {
-    const own = processes.length ? connect(`${BASE}/${name}`) : database
+    const own = processes.length ? connect(`${base}/${name}`) : database
     const heads = headsOf(own.pool, live)
+    const pulse = processes.length ? pulseOf(`${base}/${name}`) : first
     const app = createApp({
       pool: own.pool,
+      pulse,
       heavy,
       heads,
       sessionSecret: 'test',
@@ -112,6 +120,7 @@ export async function harness({
         server.closeAllConnections()
         await new Promise((done) => server.close(done))
         heads.stop()
+        await pulse.stop()
         await own.close()
       },
     })
@@ -137,6 +146,7 @@ export async function harness({
   return {
     url,
     pool: database.pool,
+    pulse: first,
     clock,
     call,
     async signIn(login) {

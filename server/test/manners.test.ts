@@ -25,6 +25,7 @@ describe('sessions', () => {
       const s = createApp({
         heavy: heavyThread(HEAVY_SCRIPT),
         pool: h.pool,
+        pulse: h.pulse,
         sessionSecret: 'test',
         limiter: false,
       }).listen(0, '127.0.0.1', () => done(s))
@@ -53,11 +54,12 @@ describe('sessions', () => {
 describe('the limiter', () => {
   it('answers 429 in the common form, and can be switched off', async () => {
     const limited = await new Promise<Server>((done) => {
-      const s = createApp({ heavy: heavyThread(HEAVY_SCRIPT), pool: h.pool, sessionSecret: 'test' }).listen(
-        0,
-        '127.0.0.1',
-        () => done(s),
-      )
+      const s = createApp({
+        heavy: heavyThread(HEAVY_SCRIPT),
+        pool: h.pool,
+        pulse: h.pulse,
+        sessionSecret: 'test',
+      }).listen(0, '127.0.0.1', () => done(s))
     })
     const base = `http://127.0.0.1:${(limited.address() as AddressInfo).port}`
     try {

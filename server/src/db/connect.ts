@@ -18,10 +18,38 @@ export function on(client: Client): Db {
   return db
 }
 
-export function connect(url: string): Database {
-  const pool = new pg.Pool({ connectionString: url, max: 10 })
-  // A connection lost while idle is replaced by the pool; without a listener it would end the process.
-  pool.on('error', (e) => console.error(`database connection lost: ${e.message}`))
+/**
+ * How long anything waits for the database, ms. A connection or a lock that is not there within the first two is
+ * answered as "not now" before whoever asked has waited two seconds; a statement may read a large log.
+ */
+const PATIENCE = { connect: 1500, lock: 1500, statement: 60_000, idleInTransaction: 30_000 } as const
+const MOST_CONNECTIONS = 10
+
+/**
+ * A pool of connections, none of which can end the process: PostgreSQL may go, and whoever was at work hears of it.
+ * @param pooler a pooler stands between (transaction mode): it takes no settings at the start of a connection, so the
+ *   limits are its own to set.
+ */
+export function connect(url: string, { pooler = false } = {}): Database {
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: MOST_CONNECTIONS,
+    connectionTimeoutMillis: PATIENCE.connect,
+    query_timeout: PATIENCE.statement + PATIENCE.connect,
+    keepAlive: true,
+    ...(pooler
+      ? {}
+      : {
+          statement_timeout: PATIENCE.statement,
+          lock_timeout: PATIENCE.lock,
+          idle_in_transaction_session_timeout: PATIENCE.idleInTransaction,
+        }),
+  })
+  // Idle ones are replaced by the pool; without a listener of its own, one that is lost while it is lent would end the
+  // process (an `error` that nobody hears).
+  const lost = (e: Error): void => console.error(`database connection lost: ${e.message}`)
+  pool.on('error', lost)
+  pool.on('connect', (client) => void client.on('error', () => undefined))
   return { pool, close: () => pool.end() }
 }
 
@@ -29,20 +57,39 @@ export function connect(url: string): Database {
 export const dateOf = (atS: number): Date => new Date(atS * 1000)
 export const secondsOf = (at: Date): number => at.getTime() / 1000
 
-const MIGRATION_LOCK = 7_301_924
-/** Brings the database up to date; two servers starting at once take turns. */
-export async function migrateUnderLock(database: Database, folder: string): Promise<void> {
-  const client = await database.pool.connect()
+/** Everything inside is kept together, or nothing of it. */
+export async function inTransaction<T>(
+  pool: pg.Pool,
+  work: (client: pg.PoolClient) => Promise<T>,
+): Promise<T> {
+  const client = await pool.connect()
   try {
-    await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK])
-    await migrate(drizzle(client), { migrationsFolder: folder })
-    await client.query(SESSION_TABLE)
-  } finally {
-    await client.query('select pg_advisory_unlock($1)', [MIGRATION_LOCK])
+    await client.query('begin')
+    const done = await work(client)
+    await client.query('commit')
     client.release()
+    return done
+  } catch (error) {
+    const back = await client.query('rollback').then(
+      () => true,
+      () => false,
+    )
+    // One that cannot even take back what was begun is not lent again.
+    client.release(!back)
+    throw error
   }
 }
 
-/** The session store's own table, in the shape its package asks for. */
-const SESSION_TABLE = `create table if not exists session (
-  sid varchar not null primary key, sess json not null, expire timestamp(6) not null)`
+const MIGRATION_LOCK = 7_301_924
+/**
+ * Brings the database up to date; two servers starting at once take turns. The lock is the transaction's, so that it
+ * holds behind a pooler too, and a server that is killed leaves nothing half made.
+ */
+export async function migrateUnderLock(database: Database, folder: string): Promise<void> {
+  await inTransaction(database.pool, async (client) => {
+    await client.query('set local lock_timeout = 0')
+    await client.query('set local statement_timeout = 0')
+    await client.query('select pg_advisory_xact_lock($1)', [MIGRATION_LOCK])
+    await migrate(drizzle(client), { migrationsFolder: folder })
+  })
+}

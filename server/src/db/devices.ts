@@ -3,7 +3,7 @@ import { type Silence, isUuid } from '@jugalis/core'
 import { and, desc, eq, isNotNull, isNull, or, sql } from 'drizzle-orm'
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
-import { dateOf, on, secondsOf } from './connect.js'
+import { type Client, dateOf, on, secondsOf } from './connect.js'
 import { insertMember } from './jobs.js'
 import { device, event } from './schema.js'
 import { refusal } from '../words.js'
@@ -97,13 +97,13 @@ export async function ownDevices(pool: pg.Pool): Promise<Device[]> {
 
 /** Registers an instrument on a job; its token is told once and never again. */
 export async function addDevice(
-  pool: pg.Pool,
+  client: Client,
   wanted: Omit<Device, 'deviceId' | 'revoked' | 'createdAtS' | 'silent'> & { deviceId?: string },
   nowS: number,
 ): Promise<{ deviceId: string; token: string }> {
   const deviceId = wanted.deviceId ?? randomUUID()
   const secret = randomBytes(24).toString('base64url')
-  const added = await on(pool)
+  const added = await on(client)
     .insert(device)
     .values({
       ...wanted,
@@ -116,7 +116,7 @@ export async function addDevice(
   if (!added.rowCount)
     throw new HttpError(409, 'id-reused', refusal('refused-this-instrument-is-already'), 'deviceId')
   // Its entries bear its own name, not that of whoever put it up.
-  await insertMember(pool, wanted.jobId, deviceId, wanted.name, 'device')
+  await insertMember(client, wanted.jobId, deviceId, wanted.name, 'device')
   return { deviceId, token: `${wanted.jobId}.${deviceId}.${secret}` }
 }
 

@@ -2,7 +2,7 @@ import { type Glance, type Named, foldJob, glanceOf, namedInJob, readToFold } fr
 import { and, eq, inArray, sql } from 'drizzle-orm'
 import type pg from 'pg'
 import { dateOf, on, secondsOf } from './connect.js'
-import { inTransaction } from './jobs.js'
+import { inTransaction } from './connect.js'
 import { event, job, jobGlance, jobHead, jobMember, jobNamed } from './schema.js'
 
 /** Version of a glance as it is kept: what an older one lacks is made anew. */

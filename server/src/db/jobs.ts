@@ -80,21 +80,3 @@ export async function requireMember(pool: pg.Pool, jobId: string, personId: stri
   if (!role) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
   return role
 }
-
-export async function inTransaction<T>(
-  pool: pg.Pool,
-  work: (client: pg.PoolClient) => Promise<T>,
-): Promise<T> {
-  const client = await pool.connect()
-  try {
-    await client.query('begin')
-    const done = await work(client)
-    await client.query('commit')
-    return done
-  } catch (error) {
-    await client.query('rollback').catch(() => undefined)
-    throw error
-  } finally {
-    client.release()
-  }
-}

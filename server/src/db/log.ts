@@ -18,6 +18,7 @@ import {
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
+import { inTransaction } from './connect.js'
 import { nameJob } from './named.js'
 
 export interface Appended {
@@ -56,18 +57,7 @@ export async function appendBatch(
   batch: Batch,
   receivedAtS: number,
 ): Promise<Appended> {
-  const client = await pool.connect()
-  try {
-    await client.query('begin')
-    const done = await appendInside(client, jobId, actorId, batch, receivedAtS)
-    await client.query('commit')
-    return done
-  } catch (error) {
-    await client.query('rollback').catch(() => undefined)
-    throw error
-  } finally {
-    client.release()
-  }
+  return inTransaction(pool, (client) => appendInside(client, jobId, actorId, batch, receivedAtS))
 }
 
 /** The same inside the caller's transaction. */

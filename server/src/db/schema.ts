@@ -1,7 +1,9 @@
 import {
   bigint,
+  boolean,
   customType,
   index,
+  json,
   jsonb,
   pgTable,
   primaryKey,
@@ -11,6 +13,7 @@ import {
   timestamp,
   unique,
   uuid,
+  varchar,
 } from 'drizzle-orm/pg-core'
 
 const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
@@ -29,9 +32,60 @@ export const person = pgTable(
     passwordHash: text('password_hash'),
     /** How this person reads: units, decimal sign, hours, keys. */
     settings: jsonb('settings'),
+    /** Brings people in and lets them go. */
+    admin: boolean('admin').notNull().default(false),
+    /** Since when this person may not sign in any more; the name stays in the record. */
+    leftAt: at('left_at'),
   },
   (t) => [index('person_org').on(t.orgId)],
 )
+
+/** An invitation that was sent: of its token only the hash is kept. It is good once. */
+export const invitation = pgTable(
+  'invitation',
+  {
+    tokenHash: bytea('token_hash').notNull().primaryKey(),
+    orgId: uuid('org_id').notNull(),
+    name: text('name').notNull(),
+    admin: boolean('admin').notNull(),
+    /** The job its guest is put on; null: on none yet. */
+    jobId: uuid('job_id'),
+    /** Whose password it makes anew; null: it makes a new person. */
+    personId: uuid('person_id'),
+    madeBy: uuid('made_by'),
+    madeAt: at('made_at').notNull(),
+    until: at('until').notNull(),
+    usedAt: at('used_at'),
+  },
+  (t) => [index('invitation_org').on(t.orgId)],
+)
+/** Sign-ins, and what was done to people: written once, never changed. */
+export const audit = pgTable(
+  'audit',
+  {
+    orgId: uuid('org_id'),
+    auditId: uuid('audit_id').notNull().primaryKey(),
+    at: at('at').notNull(),
+    what: text('what').notNull(),
+    /** Who did it, and to whom; null where nobody is known. */
+    byPerson: uuid('by_person'),
+    ofPerson: uuid('of_person'),
+    said: text('said').notNull(),
+  },
+  (t) => [index('audit_org_at').on(t.orgId, t.at)],
+)
+/** Work that one server process of several does: whose it is, until when. */
+export const lease = pgTable('lease', {
+  name: text('name').notNull().primaryKey(),
+  holder: uuid('holder').notNull(),
+  until: at('until').notNull(),
+})
+/** Who is signed in, in the shape that the package for sessions asks for. */
+export const session = pgTable('session', {
+  sid: varchar('sid').notNull().primaryKey(),
+  sess: json('sess').notNull(),
+  expire: timestamp('expire', { precision: 6 }).notNull(),
+})
 
 /** Fittings that the organisation names itself; a line keeps what it uses of one, so that a job stands by itself. */
 export const ownPart = pgTable(

@@ -11,7 +11,7 @@ import { modbusSettings, readModbus, silenceOf } from './modbus.js'
 import { type Reports, takeReports } from './report.js'
 import { type Solely, solely } from './solely.js'
 
-const LOCK = 7_301_926
+const WORK = 'read-loggers'
 
 /** Plays the stand-in loggers and reads those on Modbus, while a test runs on their section; one process does it. */
 export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, everyMs = 1000): Solely {
@@ -62,5 +62,5 @@ export function readLoggers(pool: pg.Pool, heads: Heads, nowS: () => number, eve
     await Promise.race([all, setTimeout(everyMs, null, { ref: false })])
     return said
   }
-  return solely(pool, LOCK, read, everyMs)
+  return solely(pool, WORK, read, everyMs)
 }

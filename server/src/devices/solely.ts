@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import type pg from 'pg'
 
 export interface Solely {
@@ -5,34 +6,32 @@ export interface Solely {
   once(): Promise<number>
   stop(): Promise<void>
 }
+/** So many rounds a lease outlives its holder. */
+const ROUNDS = 5
+const LEAST_LEASE_MS = 3000
+
 /**
- * Work that is done again and again by one server process of however many there are: the one that holds the lock. When
- * that one goes, the next takes over.
+ * Work that is done again and again by one server process of however many there are: the one that holds the lease, which
+ * it renews each time. When that one goes, its lease runs out and the next takes over. By the database's own clock.
+ * @param name of the work.
  */
-export function solely(pool: pg.Pool, lock: number, work: () => Promise<number>, everyMs: number): Solely {
-  let client: pg.PoolClient | null = null
+export function solely(pool: pg.Pool, name: string, work: () => Promise<number>, everyMs: number): Solely {
+  const holder = randomUUID()
+  const leaseMs = Math.max(LEAST_LEASE_MS, everyMs * ROUNDS)
   let stopped = false
   let busy: Promise<number> | null = null
 
-  async function hold(): Promise<boolean> {
-    if (client) return true
-    const own = await pool.connect()
-    const locked = await own.query<{ ok: boolean }>('select pg_try_advisory_lock($1) as ok', [lock])
-    if (!locked.rows[0]?.ok || stopped) {
-      own.release()
-      return false
-    }
-    // A connection that is lost is given back at once: a pool that waits for it would never end.
-    own.on('error', () => {
-      if (client !== own) return
-      client = null
-      own.release(true)
-    })
-    client = own
-    return true
+  async function held(): Promise<boolean> {
+    const taken = await pool.query(
+      `insert into lease as had (name, holder, until) values ($1, $2, now() + $3 * interval '1 ms')
+       on conflict (name) do update set holder = excluded.holder, until = excluded.until
+       where had.holder = excluded.holder or had.until < now()`,
+      [name, holder, leaseMs],
+    )
+    return !stopped && taken.rowCount === 1
   }
   const once = (): Promise<number> =>
-    (busy ??= hold()
+    (busy ??= held()
       .then((mine) => (mine ? work() : 0))
       .catch(() => 0)
       .finally(() => (busy = null)))
@@ -44,10 +43,9 @@ export function solely(pool: pg.Pool, lock: number, work: () => Promise<number>,
       stopped = true
       clearInterval(timer)
       await busy
-      const own = client
-      client = null
-      await own?.query('select pg_advisory_unlock($1)', [lock]).catch(() => undefined)
-      own?.release()
+      await pool
+        .query('delete from lease where name = $1 and holder = $2', [name, holder])
+        .catch(() => undefined)
     },
   }
 }

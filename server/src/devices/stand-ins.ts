@@ -5,7 +5,7 @@ import { chance, climateAt, underBlanket } from './models.js'
 import { type Reports, takeReports } from './report.js'
 import { type Solely, solely } from './solely.js'
 
-const LOCK = 7_301_925
+const WORK = 'play-stand-ins'
 const SLOT_S = 300
 /** A stand-in that was off does not tell of more than this. */
 const BACK_S = 6 * 3600
@@ -92,5 +92,5 @@ export function playStandIns(pool: pg.Pool, heads: Heads, nowS: () => number, ev
     }
     return said
   }
-  return solely(pool, LOCK, play, everyMs)
+  return solely(pool, WORK, play, everyMs)
 }

@@ -3,16 +3,8 @@ import { type Batch, batchFault, checkChain, isUuid } from '@jugalis/core'
 import express, { type Request, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
-import {
-  addMember,
-  inTransaction,
-  insertJob,
-  insertMember,
-  isJob,
-  jobsOf,
-  membersOf,
-  requireMember,
-} from '../db/jobs.js'
+import { addMember, insertJob, insertMember, isJob, jobsOf, membersOf, requireMember } from '../db/jobs.js'
+import { inTransaction } from '../db/connect.js'
 import { appendBatch } from '../db/log.js'
 import { logText, readLog } from '../db/read-log.js'
 import { HttpError } from '../errors.js'
