@@ -38,7 +38,6 @@ export const HARROW: World = {
 /** Where the first world works, and the tin it works from. */
 export const PLACE = idOf('place plant room B')
 export const TIN = idOf('tin')
-export const PASSWORD = 'tide-and-pipe'
 export const PEOPLE = ['Wren', 'Teal', 'Rook', 'Plover'].map((name) => ({
   personId: idOf(name),
   name,

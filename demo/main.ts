@@ -1,7 +1,11 @@
 import { connect, migrateUnderLock } from '../server/src/db/connect.js'
-import { seedDemo } from './seed.js'
+import { PUBLISHED } from '../server/src/passwords.js'
+import { passwordOfAll, seedDemo } from './seed.js'
 
-/** Fills an empty database with the demo world, once, before the server is started. */
+/**
+ * Fills an empty database with the demo world, once, before the server is started. Where others can reach it, its people
+ * have another password than the one that is printed.
+ */
 async function main(): Promise<void> {
   const { DATABASE_URL: url, MIGRATIONS: migrations } = process.env
   if (!url || !migrations) throw new Error('DATABASE_URL and MIGRATIONS are needed.')
@@ -9,6 +13,7 @@ async function main(): Promise<void> {
   try {
     await migrateUnderLock(database, migrations)
     await seedDemo(database.pool, Date.now() / 1000)
+    await passwordOfAll(database.pool, process.env.DEMO_PASSWORD || PUBLISHED)
   } finally {
     await database.close()
   }

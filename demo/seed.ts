@@ -4,9 +4,10 @@ import type pg from 'pg'
 import { addDevice } from '../server/src/db/devices.js'
 import { insertJob, insertMember } from '../server/src/db/jobs.js'
 import { appendInside } from '../server/src/db/log.js'
+import { PUBLISHED, hashPassword, isPassword } from '../server/src/passwords.js'
 import { addPerson } from '../server/src/people.js'
 import { tellHarrow } from './harrow/world.js'
-import { HARROW, KELPWICK, ORG, PASSWORD, PEOPLE, type World, idOf } from './ids.js'
+import { HARROW, KELPWICK, ORG, PEOPLE, type World, idOf } from './ids.js'
 import { HOUR_S } from './story.js'
 import { type Told, tellStory } from './world.js'
 
@@ -60,7 +61,8 @@ export const seedDemo = (pool: pg.Pool, nowS: number): Promise<boolean> =>
       ORG,
       'Kelpwick pipework',
     ])
-    for (const person of PEOPLE) await addPerson(client, { ...person, orgId: ORG, password: PASSWORD })
+    for (const person of PEOPLE)
+      await addPerson(client, { ...person, orgId: ORG, password: PUBLISHED, admin: person.name === ADMIN })
     await client.query(
       'insert into person (org_id, person_id, name) values ($1, $2, $3) on conflict do nothing',
       [ORG, PROBE.personId, PROBE.name],
@@ -82,3 +84,17 @@ const roofProbe = {
   settings: null,
   standIn: 'well',
 } as const
+/** Who administers the demo. */
+const ADMIN = 'Wren'
+/** Gives the demo's people a password for as long as this start lasts. */
+export async function passwordOfAll(pool: pg.Pool, password: string): Promise<void> {
+  const { rows } = await pool.query<{ kept: string }>(
+    'select password_hash as kept from person where person_id = any($1::uuid[]) and password_hash is not null',
+    [PEOPLE.map(({ personId }) => personId)],
+  )
+  if ((await Promise.all(rows.map(({ kept }) => isPassword(password, kept)))).every(Boolean)) return
+  await pool.query('update person set password_hash = $2 where person_id = any($1::uuid[])', [
+    PEOPLE.map(({ personId }) => personId),
+    await hashPassword(password),
+  ])
+}

@@ -13,12 +13,14 @@ const freePort = (): Promise<number> =>
     })
   })
 
-/** A page on a server of its own, whose database holds one person and nothing else. */
-export async function fromNothing(
-  browser: Browser,
-  work: (page: Page, url: string) => Promise<void>,
-  how: BrowserContextOptions = { viewport: { width: 1280, height: 800 } },
-): Promise<void> {
+interface OwnServer {
+  url: string
+  pool: pg.Pool
+  /** For whoever comes first, where nobody administers yet. */
+  code: string | null
+}
+/** A server of its own over an empty database, taken away at the end. */
+export async function onOwnServer(work: (own: OwnServer) => Promise<void>): Promise<void> {
   const name = `empty_${randomUUID().slice(0, 8)}`
   const admin = new pg.Client({ connectionString: `${process.env.TEST_DATABASE}/e2e` })
   await admin.connect()
@@ -27,19 +29,31 @@ export async function fromNothing(
   const port = await freePort()
   const server = await startServer({ databaseUrl, port, seed: false, limiter: false, quiet: true })
   const pool = new pg.Pool({ connectionString: databaseUrl })
-  const url = `http://127.0.0.1:${port}`
-  const context = await browser.newContext({ ...how, baseURL: url })
   try {
-    const orgId = randomUUID()
-    await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])
-    const personId = randomUUID()
-    await addPerson(pool, { personId, name: 'Wren', login: 'wren', orgId, password: 'tide-and-pipe' })
-    await work(await context.newPage(), url)
+    await work({ url: `http://127.0.0.1:${port}`, pool, code: server.code })
   } finally {
-    await context.close()
     await server.stop()
     await pool.end()
     await admin.query(`drop database ${name}`)
     await admin.end()
   }
 }
+
+/** A page on a server of its own, whose database holds one person and nothing else. */
+export const fromNothing = (
+  browser: Browser,
+  work: (page: Page, url: string) => Promise<void>,
+  how: BrowserContextOptions = { viewport: { width: 1280, height: 800 } },
+): Promise<void> =>
+  onOwnServer(async ({ url, pool }) => {
+    const context = await browser.newContext({ ...how, baseURL: url })
+    try {
+      const orgId = randomUUID()
+      await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])
+      const personId = randomUUID()
+      await addPerson(pool, { personId, name: 'Wren', login: 'wren', orgId, password: 'tide-and-pipe' })
+      await work(await context.newPage(), url)
+    } finally {
+      await context.close()
+    }
+  })

@@ -8,7 +8,9 @@ async function main() {
   const what = process.argv[2]
   if (!what) throw new Plain('Which job? npm run verify -- JOB-ID, or the path of an exported job file.')
   const { startPostgres, runningCluster } = await import('./lib/pg.mjs')
-  const url = process.env.DATABASE_URL || (existsSync(what) ? undefined : runningCluster()?.url)
+  const url =
+    process.env.DATABASE_URL ||
+    (existsSync(what) ? undefined : (runningCluster() ?? runningCluster('own'))?.url)
   const database = existsSync(what) || url ? null : await startPostgres()
   try {
     const ran = run(process.execPath, ['--import', 'tsx', 'scripts/verify-chain.ts', what], {

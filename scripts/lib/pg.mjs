@@ -17,7 +17,8 @@ import { Plain, ROOT, child, freePort, isRoot, keptUp, run, sleep } from './proc
 
 const HOME = '/usr/lib/postgresql'
 
-function binaries() {
+/** Where Debian keeps PostgreSQL's programs; put in where they are missing. */
+export function binariesOf() {
   const find = () =>
     existsSync(HOME)
       ? readdirSync(HOME)
@@ -53,13 +54,13 @@ const canEnter = (folder, who) =>
   !who.name || run('runuser', ['-u', who.name, '--', 'test', '-x', folder], { cwd: '/' }).ok
 
 /** Where the cluster lives: in the project, or outside where its user can't enter the project. */
-function dataFolder(who) {
+function dataFolder(who, name) {
   const inside = stateFolder()
-  if (canEnter(inside, who)) return path.join(inside, 'pg')
+  if (canEnter(inside, who)) return path.join(inside, name)
   const outside = path.join(isRoot ? '/var/lib' : os.homedir(), `jugalis-${hashOf(ROOT)}`)
   mkdirSync(outside, { recursive: true, mode: 0o755 })
   console.log(`The database's user can't enter this folder; data is kept in ${outside}`)
-  return path.join(outside, 'pg')
+  return path.join(outside, name)
 }
 
 const alive = (pid) => {
@@ -75,8 +76,8 @@ const commandOf = (pid) =>
   alive(pid) ? readFileSync(`/proc/${pid}/cmdline`, 'utf8').replaceAll('\0', ' ') : ''
 
 /** Address of the private cluster while another start command runs it, else null. */
-export function runningCluster() {
-  const data = dataFolder(runner())
+export function runningCluster(name = 'pg') {
+  const data = dataFolder(runner(), name)
   const file = path.join(data, 'postmaster.pid')
   if (!existsSync(file) || !existsSync(`${data}.url`)) return null
   const pid = Number(readFileSync(file, 'utf8').split('\n')[0])
@@ -164,18 +165,23 @@ async function serveCluster(bin, data, port, as, { throwaway, mayBeKilled }) {
 }
 
 /**
- * Starts a private cluster on a free loopback port and gives its address. `throwaway`: fresh, without fsync, removed at
+ * Starts a private cluster on a free loopback port and gives its address. `name` is that of its folder; `throwaway`: fresh, without fsync, removed at
  * the end; `mayBeKilled`: what it acknowledged outlives its processes all the same. The server is a child of this process and is stopped cleanly with `stop()`.
  */
-export async function startPostgres({ throwaway = false, mayBeKilled = false, fresh = false } = {}) {
-  const bin = binaries()
+export async function startPostgres({
+  throwaway = false,
+  mayBeKilled = false,
+  fresh = false,
+  name = 'pg',
+} = {}) {
+  const bin = binariesOf()
   const who = runner()
   const as = who.uid === undefined ? {} : { uid: who.uid, gid: who.gid }
   const data = throwaway
     ? path.join(os.tmpdir(), `jugalis-test-${process.pid}-${randomBytes(3).toString('hex')}`)
-    : dataFolder(who)
+    : dataFolder(who, name)
   if (!throwaway) {
-    const other = runningCluster()
+    const other = runningCluster(name)
     if (other) throw new Plain(`Jugalis already runs from this folder (process ${other.pid}). Stop it first.`)
     await clearOld(data)
   }

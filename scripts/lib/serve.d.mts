@@ -10,4 +10,11 @@ export function startServer(o: {
   quiet?: boolean
   /** Serve the built interface too. */
   web?: boolean
-}): Promise<{ exited: Promise<unknown>; stop(): Promise<void> }>
+  /** What else its processes find around them. */
+  env?: Record<string, string>
+}): Promise<{
+  exited: Promise<unknown>
+  code: string | null
+  keep(): Promise<void>
+  stop(): Promise<void>
+}>

@@ -14,9 +14,14 @@ function sessionSecret() {
 
 const MIGRATIONS = path.join(ROOT, 'server/migrations')
 /** Fills an empty database with the demo world; any other is left alone. */
-function seedDemo(databaseUrl) {
+function seedDemo(databaseUrl, password) {
   const made = run(process.execPath, ['--enable-source-maps', DEMO_BUNDLE], {
-    env: { ...process.env, DATABASE_URL: databaseUrl, MIGRATIONS },
+    env: {
+      ...process.env,
+      DATABASE_URL: databaseUrl,
+      MIGRATIONS,
+      ...(password ? { DEMO_PASSWORD: password } : {}),
+    },
   })
   if (!made.ok) throw new Plain(made.out.trim() || 'The demo could not be loaded.')
 }
@@ -52,12 +57,12 @@ async function oneServer({ databaseUrl, port, host, tls, limiter, yardstick, qui
     if (!quiet && (up || /^Waiting for the database/.test(text))) process.stderr.write(text)
   })
   const first = await Promise.race([
-    new Promise((done) => server.p.on('message', () => done('ready'))),
+    new Promise((done) => server.p.on('message', (told) => done(told))),
     server.exited,
   ])
-  if (first !== 'ready') throw new Plain(said.trim() || 'The server did not start.')
+  if (!first.ready) throw new Plain(said.trim() || 'The server did not start.')
   up = true
-  return server
+  return { ...server, code: first.code }
 }
 
 /** Starts the app server and waits until it serves. */
@@ -72,13 +77,17 @@ export async function startServer({
   quiet = false,
   web = true,
   env = {},
+  demoPassword,
 }) {
-  if (seed) seedDemo(databaseUrl)
-  const serve = () => oneServer({ databaseUrl, port, host, tls, limiter, yardstick, quiet, web, env })
+  if (seed) seedDemo(databaseUrl, demoPassword)
+  const own = { ...(seed ? { DEMO: 'on' } : {}), ...env }
+  const serve = () => oneServer({ databaseUrl, port, host, tls, limiter, yardstick, quiet, web, env: own })
   let server = await serve()
   let stopping = false
   return {
     exited: server.exited,
+    /** For the first administrator, where there is none yet. */
+    code: server.code,
     /** Starts it again whenever it ends by itself. */
     keep: () =>
       keptUp(

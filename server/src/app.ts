@@ -23,8 +23,11 @@ import { deviceDoor } from './routes/devices.js'
 import { docsRoutes } from './routes/docs.js'
 import { glanceRoutes } from './routes/glance.js'
 import { jobRoutes } from './routes/jobs.js'
+import { openStreams } from './live/streams.js'
 import { partRoutes } from './routes/parts.js'
+import { peopleRoutes } from './routes/people.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
+import { welcomeRoutes } from './routes/welcome.js'
 import { refusal } from './words.js'
 
 export interface AppOptions {
@@ -44,6 +47,10 @@ export interface AppOptions {
   /** Folder of the built interface. */
   webRoot?: string
   https?: boolean
+  /** Is this the demo, whose password is published? */
+  demo?: boolean
+  /** So many proxies stand before it: the address of whoever asks is what they say. */
+  proxies?: number
   /** A handler that reads JSON and answers nothing, to measure others against. */
   yardstick?: boolean
 }
@@ -78,7 +85,7 @@ const limitOf = (on: boolean) => (perMinute: number) =>
     legacyHeaders: false,
     handler: (_req, _res, next) => next(new HttpError(429, 'too-many', refusal('refused-too-many'))),
   })
-const sessions = ({ pool, sessionSecret, https = false }: AppOptions) => {
+const sessions = ({ pool, sessionSecret, https = false, proxies = 0 }: AppOptions) => {
   const Store = connectPgSimple(session)
   return session({
     store: new Store({ pool, tableName: 'session', pruneSessionInterval: false }),
@@ -86,7 +93,7 @@ const sessions = ({ pool, sessionSecret, https = false }: AppOptions) => {
     secret: sessionSecret,
     resave: false,
     saveUninitialized: false,
-    cookie: { httpOnly: true, sameSite: 'lax', secure: https, maxAge: WEEK_MS },
+    cookie: { httpOnly: true, sameSite: 'lax', secure: proxies ? 'auto' : https, maxAge: WEEK_MS },
   })
 }
 
@@ -108,6 +115,7 @@ export function createApp(options: AppOptions): Express {
   const heads = options.heads ?? headsOf(options.pool)
   const limit = limitOf(options.limiter !== false)
   app.disable('x-powered-by')
+  app.set('trust proxy', options.proxies ?? 0)
   // Nothing the API answers is asked for again by its tag; to hash a log of ten megabytes takes longer than to send it.
   app.disable('etag')
   app.use(guarded(options.https ?? false))
@@ -125,11 +133,22 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/calendar', limit(120), calendarRoutes(options.pool, options.sessionSecret, nowS))
   app.use('/api', sessions(options))
   app.post('/api/session', limit(30))
-  app.use('/api/session', sessionRoutes(options.pool))
+  app.use(
+    '/api/session',
+    sessionRoutes({
+      pool: options.pool,
+      nowS,
+      demo: options.demo ?? false,
+      limited: options.limiter !== false,
+    }),
+  )
+  const streams = openStreams()
+  app.use('/api/welcome', limit(60), welcomeRoutes(options.pool, nowS))
+  app.use('/api/people', requireSession, peopleRoutes(options.pool, nowS, streams))
   app.use('/api/parts', requireSession, partRoutes(options.pool, nowS))
   const glances = options.glances ?? glancesHere(options.pool)
   app.use('/api/glance', requireSession, glanceRoutes(options.pool, nowS, glances))
-  app.use('/api/jobs', requireSession, jobRoutes(options.pool, nowS, heads, options.sessionSecret))
+  app.use('/api/jobs', requireSession, jobRoutes(options.pool, nowS, heads, options.sessionSecret, streams))
   app.use('/api', unknownRoute)
   if (options.webRoot && existsSync(options.webRoot)) serveWeb(app, options.webRoot)
   app.use(unknownRoute)

@@ -11,6 +11,7 @@ import { headsOf } from './live/heads.js'
 import { setTimeout } from 'node:timers/promises'
 import { awayOf } from './db/away.js'
 import { type Database, connect, migrateUnderLock } from './db/connect.js'
+import { firstCode } from './db/invitations.js'
 import { pulseOf } from './db/pulse.js'
 
 const env = (name: string, otherwise?: string): string => {
@@ -19,6 +20,10 @@ const env = (name: string, otherwise?: string): string => {
   return value
 }
 
+/** Whoever can read what the server prints is who may be the first. */
+function sayFirst(url: string): void {
+  console.log(`Nobody administers here yet. The first one begins at ${url} (good once, for a day).`)
+}
 const AGAIN_MS = 1000
 /** A server that is started with its database, or before it, waits for it; any other fault is said and ends it. */
 async function upToDate(database: Database): Promise<void> {
@@ -32,6 +37,25 @@ async function upToDate(database: Database): Promise<void> {
       said = away
     }
   }
+}
+
+/** Listens, and tells whoever started it, and whoever may be the first to come. */
+async function serve(server: http.Server, database: Database, secure: boolean): Promise<void> {
+  const port = Number(env('PORT', '7170'))
+  const host = env('HOST', '127.0.0.1')
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    console.error(
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is in use. Stop what runs there, or start with --port.`
+        : error.message,
+    )
+    process.exit(1)
+  })
+  const code = process.env.DEMO === 'on' ? null : await firstCode(database.pool, Date.now() / 1000)
+  server.listen(port, host, () => {
+    process.send?.({ ready: true, code })
+    if (code) sayFirst(`${secure ? 'https' : 'http'}://${host}:${port}/welcome/${code}`)
+  })
 }
 
 async function main(): Promise<void> {
@@ -57,21 +81,14 @@ async function main(): Promise<void> {
     yardstick: process.env.YARDSTICK === 'on',
     webRoot: process.env.WEB_ROOT,
     https: tls !== null,
+    demo: process.env.DEMO === 'on',
+    proxies: Number(process.env.PROXIES ?? 0),
   })
   const stand =
     process.env.STAND_INS === '0' ? null : playStandIns(database.pool, heads, () => Date.now() / 1000)
   const loggers = readLoggers(database.pool, heads, () => Date.now() / 1000)
   const server = keptAlive(tls ? https.createServer(tls, app) : http.createServer(app))
-  const port = Number(env('PORT', '7170'))
-  server.on('error', (error: NodeJS.ErrnoException) => {
-    console.error(
-      error.code === 'EADDRINUSE'
-        ? `Port ${port} is in use. Stop what runs there, or start with --port.`
-        : error.message,
-    )
-    process.exit(1)
-  })
-  server.listen(port, env('HOST', '127.0.0.1'), () => process.send?.('ready'))
+  await serve(server, database, tls !== null)
   let stopping = false
   const stop = (): void => {
     if (stopping) return

@@ -1,9 +1,9 @@
 import { LANGUAGES, type Reader, type System } from '@jugalis/core'
-import bcrypt from 'bcryptjs'
 import { eq } from 'drizzle-orm'
 import type pg from 'pg'
 import { type Client, on } from './db/connect.js'
 import { person } from './db/schema.js'
+import { hashPassword } from './passwords.js'
 
 /** What a person chose of how they read; null: nothing. */
 export async function settingsOf(pool: pg.Pool, personId: string): Promise<unknown> {
@@ -35,12 +35,14 @@ export interface NewPerson {
   name: string
   login: string
   password: string
+  /** Brings people in and lets them go. */
+  admin?: boolean
 }
 /** Adds a person who may sign in. */
 export async function addPerson(client: Client, fresh: NewPerson): Promise<void> {
   const { password, ...named } = fresh
   await on(client)
     .insert(person)
-    .values({ ...named, passwordHash: await bcrypt.hash(password, 10) })
+    .values({ ...named, passwordHash: await hashPassword(password) })
     .onConflictDoNothing({ target: person.personId })
 }

@@ -77,6 +77,24 @@ const REFUSALS = {
   'refused-line-does-not-hold': 'Line {seq} does not hold: {why}.',
   'refused-the-end-of-the': 'The end of the log is missing.',
   'refused-this-job-is-already-here': 'This job is already here.',
+  'refused-too-many-tries': 'Too many wrong tries for this name from here. Wait a quarter of an hour.',
+  'refused-no-invitation': 'This invitation was used, taken back, or is past its time. Ask for another.',
+  'refused-login-taken': 'Somebody signs in as "{login}" already. Choose another name.',
+  'refused-no-such-person': 'There is no such person here.',
+  'refused-last-admin': 'Somebody has to administer: make another administrator first.',
+  'refused-only-an-administrator': 'Only an administrator may do that.',
+  'refused-name-of-org': 'Say what your firm or crew is called.',
+  'refused-name-of-person': 'Say what you are called: it stands beside what you write.',
+  'refused-login': 'A name to sign in with has 2 to 80 letters or figures, without spaces.',
+  'refused-password-short': 'A password has at least 8 letters.',
+  'refused-password-long': 'A password has at most 200 letters.',
+  'refused-password-like-login':
+    'This password is guessed at once: not your own name, nor one letter again and again.',
+  'refused-password-published': 'This password is printed in the demo. Choose another.',
+  'refused-published-password':
+    'The password of the demo is printed: from another machine it opens nothing. Start the demo with a password of your own.',
+  'refused-old-password': 'The password so far is not right.',
+  'refused-not-taken-off': 'Not on this job, or its owner: hand the job to another first.',
   'refused-an-entry-cant-be': 'An entry can’t be read.',
 } as const
 /** What stands in a person's calendar. */

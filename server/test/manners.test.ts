@@ -47,7 +47,8 @@ describe('sessions', () => {
     const r = await h.pool.query<{ password_hash: string }>(
       'select password_hash from person where login is not null',
     )
-    for (const p of r.rows) expect(p.password_hash).toMatch(/^\$2[aby]\$10\$/)
+    for (const p of r.rows)
+      expect(p.password_hash).toMatch(/^scrypt\$32768\$8\$3\$[\w+/]{22}==\$[\w+/]{43}=$/)
   })
 })
 

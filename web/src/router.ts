@@ -38,6 +38,7 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/jobs' },
     { path: '/sign-in', name: 'sign-in', component: () => import('./places/sign-in/SignIn.vue') },
+    { path: '/welcome/:token', name: 'welcome', component: () => import('./places/welcome/Welcome.vue') },
     { path: '/jobs', name: 'jobs', component: () => import('./places/jobs/Jobs.vue') },
     { path: '/settings', name: 'settings', component: () => import('./places/settings/Settings.vue') },
     {
@@ -131,7 +132,8 @@ router.beforeEach(() => {
 router.beforeEach(async (to) => {
   const session = useSession()
   await session.ask()
-  if (!session.person && to.name !== 'sign-in') return { name: 'sign-in', query: { to: to.fullPath } }
+  if (!session.person && to.name !== 'sign-in' && to.name !== 'welcome')
+    return { name: 'sign-in', query: { to: to.fullPath } }
   if (typeof to.params.jobId === 'string') void useJob().open(to.params.jobId)
   return true
 })

@@ -3,7 +3,8 @@ import path from 'node:path'
 import ts from 'typescript'
 import { usesOfMessage } from '../../core/src/words/print'
 import { BOOK } from '../src/words/book'
-import { unbroken, word } from '../src/words/word'
+import { figuresIn } from '../src/words/said'
+import { word } from '../src/words/word'
 
 const SRC = path.join(import.meta.dirname, '../src')
 const FILES = readdirSync(SRC, { recursive: true, encoding: 'utf8' })
@@ -102,6 +103,14 @@ it('no word depends on a space at the edge of an element', () => {
   expect(lost).toEqual([])
 })
 it('in large letters a figure keeps its unit, and no other words are tied', () => {
-  expect(unbroken('wall 55 °F, 87 psi after 12 min')).toBe('wall 55\u00a0°F, 87\u00a0psi after 12\u00a0min')
-  expect(unbroken('2 joints, 3 sections')).toBe('2 joints, 3 sections')
+  expect(figuresIn('wall 55 °F, 87 psi after 1-1/2 in')).toEqual([
+    'wall ',
+    '55 °F',
+    ', ',
+    '87 psi',
+    ' after ',
+    '1-1/2 in',
+    '',
+  ])
+  expect(figuresIn('2 joints, 3 sections')).toEqual(['2 joints, 3 sections'])
 })

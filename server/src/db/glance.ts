@@ -1,8 +1,8 @@
 import { type Glance, type Named, foldJob, glanceOf, namedInJob, readToFold } from '@jugalis/core'
-import { and, eq, inArray, sql } from 'drizzle-orm'
+import { and, eq, inArray, ne, sql } from 'drizzle-orm'
 import type pg from 'pg'
-import { dateOf, on, secondsOf } from './connect.js'
-import { inTransaction } from './connect.js'
+import { dateOf, inTransaction, on, secondsOf } from './connect.js'
+import { LEFT } from './jobs.js'
 import { event, job, jobGlance, jobHead, jobMember, jobNamed } from './schema.js'
 
 /** Version of a glance as it is kept: what an older one lacks is made anew. */
@@ -42,7 +42,7 @@ export async function jobsSeen(pool: pg.Pool, personId: string, nowS: number): P
     .innerJoin(job, eq(job.jobId, jobMember.jobId))
     .innerJoin(jobHead, eq(jobHead.jobId, jobMember.jobId))
     .leftJoin(jobGlance, eq(jobGlance.jobId, jobMember.jobId))
-    .where(eq(jobMember.personId, personId))
+    .where(and(eq(jobMember.personId, personId), ne(jobMember.role, LEFT)))
     .orderBy(job.createdAt, job.name)
   return rows.map(({ jobId, name, role, awayAt, ...kept }) => {
     const known = kept.v === GLANCE_V
@@ -104,7 +104,7 @@ export async function lookFor(pool: pg.Pool, personId: string, text: string, mos
   const mine = on(pool)
     .select({ jobId: jobMember.jobId })
     .from(jobMember)
-    .where(eq(jobMember.personId, personId))
+    .where(and(eq(jobMember.personId, personId), ne(jobMember.role, LEFT)))
   const rows = await on(pool)
     .select({
       jobId: jobNamed.jobId,

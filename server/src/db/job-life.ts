@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { type Draft, readToFold, setOutAnew, standingEvents } from '@jugalis/core'
-import { and, eq } from 'drizzle-orm'
+import { and, eq, ne } from 'drizzle-orm'
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { dateOf, on, inTransaction } from './connect.js'
-import { insertJob, insertMember, isJob } from './jobs.js'
+import { LEFT, insertJob, insertMember, isJob } from './jobs.js'
 import { appendInside } from './log.js'
 import { device, event, job, jobGlance, jobHead, jobJoint, jobMember, jobNamed, photo } from './schema.js'
 
@@ -66,7 +66,7 @@ export async function handTo(
       on(client)
         .update(jobMember)
         .set({ role })
-        .where(and(eq(jobMember.jobId, jobId), eq(jobMember.personId, personId)))
+        .where(and(eq(jobMember.jobId, jobId), eq(jobMember.personId, personId), ne(jobMember.role, LEFT)))
         .returning({ personId: jobMember.personId })
     await as('member', from)
     if (!(await as('owner', to)).length)

@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm'
+import { and, eq, inArray, isNull, ne } from 'drizzle-orm'
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { type Client, dateOf, on } from './connect.js'
@@ -6,6 +6,8 @@ import { NEW_HEAD } from './log.js'
 import { job, jobHead, jobMember, person } from './schema.js'
 import { refusal } from '../words.js'
 
+/** The role of who is no longer on a job: their name stays with what they wrote. */
+export const LEFT = 'left'
 export interface JobRow {
   jobId: string
   name: string
@@ -37,7 +39,15 @@ export async function insertMember(
   name: string,
   role: string,
 ): Promise<void> {
-  await on(client).insert(jobMember).values({ jobId, personId, name, role }).onConflictDoNothing()
+  await on(client)
+    .insert(jobMember)
+    .values({ jobId, personId, name, role })
+    // Who left comes back; who is on it stays what they are.
+    .onConflictDoUpdate({
+      target: [jobMember.jobId, jobMember.personId],
+      set: { role },
+      setWhere: eq(jobMember.role, LEFT),
+    })
 }
 
 /** Puts somebody of the same organisation on a job, by login. */
@@ -45,7 +55,7 @@ export async function addMember(pool: pg.Pool, jobId: string, orgId: string, log
   const [found] = await on(pool)
     .select({ personId: person.personId, name: person.name })
     .from(person)
-    .where(and(eq(person.orgId, orgId), eq(person.login, login.trim().toLowerCase())))
+    .where(and(eq(person.orgId, orgId), eq(person.login, login.trim().toLowerCase()), isNull(person.leftAt)))
   if (!found)
     throw new HttpError(422, 'unknown-person', refusal('refused-nobody-here-signs-in', { login }), 'login')
   await insertMember(pool, jobId, found.personId, found.name, 'member')
@@ -57,7 +67,7 @@ export const jobsOf = (pool: pg.Pool, personId: string): Promise<JobRow[]> =>
     .select({ jobId: job.jobId, name: job.name, role: jobMember.role })
     .from(job)
     .innerJoin(jobMember, eq(jobMember.jobId, job.jobId))
-    .where(eq(jobMember.personId, personId))
+    .where(and(eq(jobMember.personId, personId), ne(jobMember.role, LEFT)))
     .orderBy(job.createdAt, job.name)
 
 export const membersOf = (
@@ -70,6 +80,11 @@ export const membersOf = (
     .where(eq(jobMember.jobId, jobId))
     .orderBy(jobMember.name)
 
+/** Is this person on the job? */
+export async function isMember(client: Client, jobId: string, personId: string): Promise<boolean> {
+  const mine = and(eq(jobMember.jobId, jobId), eq(jobMember.personId, personId), ne(jobMember.role, LEFT))
+  return (await on(client).$count(jobMember, mine)) > 0
+}
 /** Refuses anyone who is not on the job. A job that is not there looks the same as one that is not yours. */
 export async function requireMember(pool: pg.Pool, jobId: string, personId: string): Promise<string> {
   const [member] = await on(pool)
@@ -77,6 +92,17 @@ export async function requireMember(pool: pg.Pool, jobId: string, personId: stri
     .from(jobMember)
     .where(and(eq(jobMember.jobId, jobId), eq(jobMember.personId, personId)))
   const role = member?.role
-  if (!role) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
+  if (!role || role === LEFT) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
   return role
+}
+
+/** Ends somebody's sight of a job. Who owns it hands it to another first. @returns whether they were on it. */
+export async function leaveJob(client: Client, jobId: string, personId: string): Promise<boolean> {
+  const left = await on(client)
+    .update(jobMember)
+    .set({ role: LEFT })
+    .where(
+      and(eq(jobMember.jobId, jobId), eq(jobMember.personId, personId), inArray(jobMember.role, ['member'])),
+    )
+  return (left.rowCount ?? 0) > 0
 }

@@ -3,6 +3,7 @@ import { batch, object, text } from './batch.js'
 import { type Operation, job, json } from './operation.js'
 import { JOB_LIFE_OPERATIONS } from './job-life-operations.js'
 import { GLANCE_OPERATIONS } from './glance-operations.js'
+import { PEOPLE_OPERATIONS } from './people-operations.js'
 import { PART_OPERATIONS } from './part-operations.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './schemas.js'
 
@@ -113,6 +114,7 @@ export const OPERATIONS: readonly Operation[] = [
   ...PART_OPERATIONS,
   ...GLANCE_OPERATIONS,
   ...JOB_LIFE_OPERATIONS,
+  ...PEOPLE_OPERATIONS,
   { method: 'get', path: '/jobs', says: 'Jobs of the person.', who: 'person', status: 200, gives: json() },
   {
     method: 'post',

@@ -3,13 +3,25 @@ import { type Batch, batchFault, checkChain, isUuid } from '@jugalis/core'
 import express, { type Request, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
-import { addMember, insertJob, insertMember, isJob, jobsOf, membersOf, requireMember } from '../db/jobs.js'
+import {
+  addMember,
+  insertJob,
+  insertMember,
+  isJob,
+  isMember,
+  jobsOf,
+  leaveJob,
+  membersOf,
+  requireMember,
+} from '../db/jobs.js'
 import { inTransaction } from '../db/connect.js'
 import { appendBatch } from '../db/log.js'
 import { logText, readLog } from '../db/read-log.js'
+import { isSession } from '../db/sessions.js'
 import { HttpError } from '../errors.js'
 import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
+import type { Streams } from '../live/streams.js'
 import { calendarPath } from './calendar.js'
 import { jobLifeRoutes } from './job-life.js'
 import { deviceRoutes } from './devices.js'
@@ -28,6 +40,7 @@ interface On {
   nowS: () => number
   heads: Heads
   secret: string
+  streams: Streams
   /** The job that is asked for, once it is known that the asker is one of its members. */
   jobId(req: Request): Promise<string>
 }
@@ -65,7 +78,7 @@ function lists(routes: Router, { pool, nowS }: On): void {
   })
 }
 
-function members(routes: Router, { pool, jobId }: On): void {
+function members(routes: Router, { pool, jobId, streams }: On): void {
   routes.get('/:jobId/members', async (req, res) => {
     res.json({ members: await membersOf(pool, await jobId(req)) })
   })
@@ -78,9 +91,21 @@ function members(routes: Router, { pool, jobId }: On): void {
       throw new HttpError(422, 'bad-input', refusal('refused-say-as-whom-the'), 'login')
     res.status(201).json({ name: await addMember(pool, id, me(req).orgId, login) })
   })
+  routes.delete('/:jobId/members/:personId', async (req, res) => {
+    const id = await jobId(req)
+    const { personId } = req.params
+    const own = me(req).personId
+    // Whoever wants to go goes; others are taken off by who owns the job.
+    if (personId !== own && (await requireMember(pool, id, own)) !== 'owner')
+      throw new HttpError(403, 'not-owner', refusal('refused-only-who-began-this'))
+    if (!isUuid(personId) || !(await leaveJob(pool, id, personId)))
+      throw new HttpError(409, 'not-a-member', refusal('refused-not-taken-off'))
+    streams.end(personId, id)
+    res.status(204).end()
+  })
 }
 
-function entries(routes: Router, { pool, nowS, heads, jobId }: On): void {
+function entries(routes: Router, { pool, nowS, heads, streams, jobId }: On): void {
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)
     const after = Number(req.query.after ?? 0)
@@ -114,7 +139,15 @@ function entries(routes: Router, { pool, nowS, heads, jobId }: On): void {
     res.json({ ...done, serverNowS: nowS() })
   })
   routes.get('/:jobId/live', async (req, res) => {
-    streamHead(res, heads, await jobId(req))
+    const id = await jobId(req)
+    const { personId } = me(req)
+    streams.keep(personId, id, res)
+    streamHead(
+      res,
+      heads,
+      id,
+      async () => (await isMember(pool, id, personId)) && isSession(pool, req.sessionID),
+    )
   })
   routes.get('/:jobId/verify', async (req, res) => {
     const id = await jobId(req)
@@ -147,7 +180,13 @@ function files(routes: Router, { pool, nowS, secret, jobId }: On): void {
   })
 }
 
-export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secret: string): Router {
+export function jobRoutes(
+  pool: pg.Pool,
+  nowS: () => number,
+  heads: Heads,
+  secret: string,
+  streams: Streams,
+): Router {
   const routes = Router()
   const jobId = async (req: Request): Promise<string> => {
     const id = String(req.params.jobId).toLowerCase()
@@ -155,7 +194,7 @@ export function jobRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, secre
     await requireMember(pool, id, me(req).personId)
     return id
   }
-  const on: On = { pool, nowS, heads, secret, jobId }
+  const on: On = { pool, nowS, heads, secret, streams, jobId }
   lists(routes, on)
   members(routes, on)
   entries(routes, on)

@@ -9,6 +9,8 @@ export interface Person {
   personId: string
   name: string
   orgId: string
+  /** Brings people in and lets them go. */
+  admin?: boolean
 }
 /** Who signed in last on this device; taken away by signing out. */
 const KEY = 'jugalis-person'
@@ -51,10 +53,41 @@ function keptChoices(person: Ref<Person | null>) {
   }
 }
 
+/** The ways in and out. */
+function doorsOf(on: { isNow(now: Person): void; check(): Promise<void>; left(): void }) {
+  return {
+    async signIn(login: string, password: string): Promise<void> {
+      const answer = await api<{ person: Person }>('POST', '/session', { login, password })
+      markSignedOut(false)
+      on.isNow(answer.person)
+    },
+    /** Comes in by an invitation; whoever was here before is not here any more. */
+    async comeIn(path: string, coming: Readonly<Record<string, string>>): Promise<void> {
+      await api('POST', path, coming)
+      await dropAll().catch(() => undefined)
+      markSignedOut(false)
+      await on.check()
+    },
+    async signOut(): Promise<void> {
+      // Without signal it holds here at once, and the server is told when it answers again.
+      const told = await api('DELETE', '/session').then(
+        () => true,
+        (e: unknown) => !(e instanceof NoSignal),
+      )
+      keepText(KEY, null)
+      markSignedOut(!told)
+      await dropAll().catch(() => undefined)
+      on.left()
+    },
+  }
+}
+
 export const useSession = defineStore('session', () => {
   const person = ref<Person | null>(null)
   /** The server does not know this person any more: work goes on here, and waits until they sign in again. */
   const lapsed = ref(false)
+  /** The demo says with what password its people sign in. */
+  const demo = ref(false)
   const choices = keptChoices(person)
   let asked: Promise<void> | null = null
 
@@ -76,7 +109,9 @@ export const useSession = defineStore('session', () => {
         await api('DELETE', '/session')
         markSignedOut(false)
       }
-      const now = (await api<{ person: Person | null }>('GET', '/session')).person
+      const said = await api<{ person: Person | null; demo?: boolean }>('GET', '/session')
+      const now = said.person
+      demo.value = said.demo ?? false
       const other = person.value !== null && person.value.personId !== now?.personId
       if (now) isNow(now)
       else if (person.value) lapsed.value = true
@@ -95,28 +130,19 @@ export const useSession = defineStore('session', () => {
     }
     if (!person.value) await asked
   }
-  async function signIn(login: string, password: string): Promise<void> {
-    const answer = await api<{ person: Person }>('POST', '/session', { login, password })
-    markSignedOut(false)
-    isNow(answer.person)
-  }
-  async function signOut(): Promise<void> {
-    // Without signal it holds here at once, and the server is told when it answers again.
-    const told = await api('DELETE', '/session').then(
-      () => true,
-      (e: unknown) => !(e instanceof NoSignal),
-    )
-    keepText(KEY, null)
-    markSignedOut(!told)
-    await dropAll().catch(() => undefined)
-    person.value = null
-    lapsed.value = false
-    choices.forget()
-    asked = null
-  }
+  const doors = doorsOf({
+    isNow,
+    check,
+    left() {
+      person.value = null
+      lapsed.value = false
+      choices.forget()
+      asked = null
+    },
+  })
   // Another tab signed in as somebody else, or out: nothing is written here under the name that was.
   window.addEventListener('storage', (event) => {
     if (event.key === KEY && remembered()?.personId !== person.value?.personId) location.reload()
   })
-  return { person, lapsed, ask, heard, signIn, signOut }
+  return { person, lapsed, demo, ask, heard, ...doors }
 })

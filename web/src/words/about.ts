@@ -49,4 +49,12 @@ export const ABOUT = {
   'about-take-out-says': 'Nothing is set out in it. It cannot be brought back.',
   'about-take-out-sure': 'Take it out for good',
   'about-keep-job': 'Leave it',
+  // People
+  'about-has-the-job': 'has the job',
+  'about-take-off': 'Take off the job',
+  'about-leave': 'Leave this job',
+  'about-off-sure': '{name} sees it no more: yes',
+  'about-is-off': '{name} is off this job. What they wrote stays under their name.',
+  'about-went': 'No longer on it: {names}',
+  'about-new-people': 'Whoever is not with the firm yet is brought in under Settings, by an administrator.',
 } as const satisfies Wordings

@@ -53,14 +53,6 @@ export const answerTold = (fact: string, answer: string): string => answerSaid(f
 /** A pipe that pieces share, as people say it. */
 export const pipeTold = (pipe: string): string => pipeSaid(pipe, reading.value)
 
-/** A figure and the unit behind it: letters, degrees, a share; a word is longer. */
-const WITH_UNIT = /(\d) (?=(?:°[CF]|%|[A-Za-z]{1,3}(?:\/\w+)?)(?![\p{L}\d]))/gu
-/**
- * Large letters on a narrow screen: a figure is not torn from its unit.
- * @example unbroken('wall 55 °F') // a space that does not break
- */
-export const unbroken = (text: string): string => text.replace(WITH_UNIT, '$1\u00a0')
-
 /** A sentence's beginning. */
 export const capital = (text: string): string =>
   text.slice(0, 1).toLocaleUpperCase(localeOf(languageNow())) + text.slice(1)

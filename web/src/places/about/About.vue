@@ -8,6 +8,7 @@ import QuantityField from '../../frame/QuantityField.vue'
 import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
 import JobLife from './JobLife.vue'
+import People from './People.vue'
 import UsualFigures from './UsualFigures.vue'
 import { usualKept, usualSaid } from './usual-said'
 
@@ -141,6 +142,7 @@ async function save(): Promise<void> {
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <button type="submit" class="button main" :disabled="!touched">{{ word('about-keep') }}</button>
     </form>
+    <People />
     <JobLife />
   </div>
 </template>

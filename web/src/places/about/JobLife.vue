@@ -47,7 +47,7 @@ onMounted(() => act(load))
 const me = computed(() => session.person?.personId)
 /** Only who has the job hands it on, puts it away, takes it out. */
 const owned = computed(() => members.value.some((m) => m.personId === me.value && m.role === 'owner'))
-const others = computed(() => members.value.filter((m) => m.personId !== me.value))
+const others = computed(() => members.value.filter((m) => m.role === 'member' && m.personId !== me.value))
 
 const closed = computed(() => job.state.job.closed ?? null)
 const close = (now: boolean): Promise<unknown> =>

@@ -5,7 +5,8 @@ import { useJob } from '../../stores/job'
 import BarTape from '../../tapes/BarTape.vue'
 import StockSheet from './StockSheet.vue'
 import { useBars } from './use-bars'
-import { pipeTold, unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { pipeTold, word } from '../../words/word'
 
 /** All pieces still to cut, laid out on bars with the least new stock opened. */
 const job = useJob()
@@ -88,7 +89,7 @@ const print = (): void => window.print()
 <template>
   <div class="place">
     <div class="head">
-      <h1 aria-live="polite">{{ unbroken(headline) }}</h1>
+      <h1 aria-live="polite"><Figures :text="headline" /></h1>
       <p v-if="said" class="why">{{ said }}</p>
     </div>
     <div class="buttons no-print">

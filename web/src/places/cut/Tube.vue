@@ -17,8 +17,8 @@ import { computed, reactive, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useJob } from '../../stores/job'
 import BendTape from '../../tapes/BendTape.vue'
-import { unbroken, word } from '../../words/word'
-import { Said } from '../../words/said'
+import { word } from '../../words/word'
+import { Figures, Said } from '../../words/said'
 
 /** Bends of a tube and offsets with fittings. What is typed stands in the address, so that it can be sent. */
 const job = useJob()
@@ -121,7 +121,7 @@ const plan = computed(() => {
 <template>
   <div class="place">
     <div class="head">
-      <h1 aria-live="polite" :class="{ stop: wrong }">{{ unbroken(headline) }}</h1>
+      <h1 aria-live="polite" :class="{ stop: wrong }"><Figures :text="headline" /></h1>
       <p v-if="bent?.ok && !wrong" class="why">
         {{ word('cut-marks-are-where-each') }}
         <template v-if="spring">{{ word('cut-every-bend-is-turned', { spring }) }}</template>

@@ -9,8 +9,8 @@ import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useView } from '../../view'
 import { date, dated, hhmm, hhmmss } from '../../when'
 import { useMissing } from './use-missing'
-import { unbroken, word } from '../../words/word'
-import { Said } from '../../words/said'
+import { word } from '../../words/word'
+import { Figures, Said } from '../../words/said'
 
 const job = useJob()
 const view = useView()
@@ -99,7 +99,7 @@ async function sign(): Promise<void> {
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p class="why">
         {{ word('hand-over-the-log-is-chained', { name: job.state.job.name }) }}
       </p>

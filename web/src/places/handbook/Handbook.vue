@@ -26,7 +26,8 @@ import TubeWork from './TubeWork.vue'
 import Unverified from './Unverified.vue'
 import { figureName, figureText, readerFor, standing, unverified } from './figure-text'
 import { keyOf, usePage } from './use-page'
-import { named, told, unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { named, told, word } from '../../words/word'
 
 const job = useJob()
 const narrow = useNarrow()
@@ -176,7 +177,7 @@ const PAGES = [
         {{ says }}
       </button>
     </div>
-    <h1 aria-live="polite">{{ unbroken(headline) }}</h1>
+    <h1 aria-live="polite"><Figures :text="headline" /></h1>
     <p v-if="why" class="why">{{ why }}</p>
     <Unverified v-if="page === 'unverified'" />
     <Charts v-else-if="page === 'charts'" />

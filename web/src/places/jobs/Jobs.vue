@@ -14,7 +14,8 @@ import { usePrefs } from '../../stores/prefs'
 import { useSession } from '../../stores/session'
 import { waitingHere } from '../../sync/device'
 import { useNarrow } from '../../use-narrow'
-import { capital, unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { capital, word } from '../../words/word'
 import JobLine from './JobLine.vue'
 import JobsDock from './JobsDock.vue'
 import JobsFound from './JobsFound.vue'
@@ -111,7 +112,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 <template>
   <main class="jobs">
     <header class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p v-if="why" class="why">{{ why }}</p>
     </header>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>

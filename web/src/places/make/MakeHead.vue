@@ -7,8 +7,8 @@ import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import StepBar from './StepBar.vue'
 import type { Phase } from './use-phase'
-import { named, unbroken, word } from '../../words/word'
-import { Said } from '../../words/said'
+import { named, word } from '../../words/word'
+import { Figures, Said } from '../../words/said'
 
 /** Which joint is in hand, what it asks for now, and how far it is. */
 const props = defineProps<{
@@ -73,7 +73,7 @@ const way = computed(() => {
       }}</RouterLink>
     </p>
     <p v-if="turned" class="turned">{{ turned }}</p>
-    <h1 :class="{ late: phase === 'late' || phase === 'failed' }">{{ unbroken(headline) }}</h1>
+    <h1 :class="{ late: phase === 'late' || phase === 'failed' }"><Figures :text="headline" /></h1>
     <p class="sr" role="status">{{ announced }}</p>
     <p class="why">
       {{ why }}

@@ -31,7 +31,8 @@ import PressureTape from './PressureTape.vue'
 import AfterTest from './AfterTest.vue'
 import RunTest from './RunTest.vue'
 import { ruleName } from './rule-names'
-import { named, unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { named, word } from '../../words/word'
 
 const job = useJob()
 const view = useView()
@@ -156,7 +157,7 @@ async function setState(state: string): Promise<void> {
     <template v-else>
       <SectionChooser :answers="answers" :here="answer" place="prove" />
       <div v-if="running" class="head">
-        <h1>{{ unbroken(runningHead) }}</h1>
+        <h1><Figures :text="runningHead" /></h1>
         <p class="why">
           {{
             word('prove-tests-with-gauge', {
@@ -169,7 +170,7 @@ async function setState(state: string): Promise<void> {
         </p>
       </div>
       <div v-else-if="unheld" class="head">
-        <h1>{{ unbroken(unheldSays) }}</h1>
+        <h1><Figures :text="unheldSays" /></h1>
         <p class="why">
           {{
             word('prove-with-test-again-when', {

@@ -9,7 +9,8 @@ import { useClock } from '../../stores/clock'
 import RowsField from '../../frame/RowsField.vue'
 import OwnParts from './OwnParts.vue'
 import TakeOffSheet from './TakeOffSheet.vue'
-import { unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { word } from '../../words/word'
 
 /** Every kind of fitting of the job with its take-off, and where each comes from: measured, or a maker's list. */
 const job = useJob()
@@ -59,7 +60,7 @@ async function load(): Promise<void> {
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p class="why">
         {{ word('set-out-centre-to-socket-face') }}
       </p>

@@ -10,7 +10,8 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import ImportColumns from './ImportColumns.vue'
 import { FIELD_WORDS, useColumns } from './use-columns'
 import { importEntries } from './line-entries'
-import { named, unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { named, word } from '../../words/word'
 
 /** A schedule from CSV or a workbook: columns matched, looked at, and taken whole or not at all. */
 const job = useJob()
@@ -75,7 +76,7 @@ async function take(): Promise<void> {
 <template>
   <div class="place">
     <div class="head">
-      <h1 aria-live="polite">{{ unbroken(headline) }}</h1>
+      <h1 aria-live="polite"><Figures :text="headline" /></h1>
       <p v-if="line" class="why">
         {{
           word('set-out-it-comes-in-whole', {

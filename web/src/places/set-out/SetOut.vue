@@ -26,8 +26,8 @@ import { useLines } from './use-lines'
 import { useRows } from './use-rows'
 import { useWays } from './use-ways'
 import WaySheet from './WaySheet.vue'
-import { named, unbroken, word } from '../../words/word'
-import { Said } from '../../words/said'
+import { named, word } from '../../words/word'
+import { Figures, Said } from '../../words/said'
 
 const job = useJob()
 const view = useView()
@@ -107,7 +107,7 @@ const groupWrong = (name: string): string =>
   <div class="place">
     <LineTabs v-if="view.lines.length" :here="line" @fresh="sheet = 'line'" />
     <div class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p v-for="f in faults.slice(0, 3)" :key="f.item.id" :class="f.stops ? 'refusal' : 'doubt'">
         <template v-if="f.at">{{ f.at }}: </template>{{ job.t(f.says) }}
         <button type="button" class="figure-link" @click="rows.choose(f.item.id)">

@@ -7,8 +7,8 @@ import { useJob } from '../../stores/job'
 import GrowthInSpace from './GrowthInSpace.vue'
 import { type SupportRow, hangersAlong, hangersOf, useSupportRows } from './support-rows'
 import { largerWay, useGrowth } from './use-growth'
-import { named, unbroken, word } from '../../words/word'
-import { Said } from '../../words/said'
+import { named, word } from '../../words/word'
+import { Figures, Said } from '../../words/said'
 
 /** How the lines lie: growth of straight stretches, the arm or loop each needs, supports, weight when full. */
 const job = useJob()
@@ -125,7 +125,7 @@ const sources = ref(false)
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p class="why">
         {{ word('set-out-straight-runs-between-changes') }}
       </p>

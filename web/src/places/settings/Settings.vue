@@ -6,6 +6,8 @@ import { askForNotices, noticesAre } from '../../clocks/notices'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import { install, installable, installed } from '../../install'
 import { usePrefs } from '../../stores/prefs'
+import OwnPassword from './OwnPassword.vue'
+import People from './People.vue'
 import { useSession } from '../../stores/session'
 import { hhmm } from '../../when'
 import { word } from '../../words/word'
@@ -182,6 +184,8 @@ function back(): void {
         </p>
       </div>
     </section>
+    <OwnPassword />
+    <People v-if="session.person?.admin" />
     <button type="button" class="button main" @click="back">{{ word('settings-done') }}</button>
   </main>
 </template>

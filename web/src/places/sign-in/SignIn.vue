@@ -64,7 +64,7 @@ async function go(): Promise<void> {
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <button class="button main" type="submit" :disabled="busy">{{ word('sign-in-sign-in') }}</button>
     </form>
-    <p class="demo">
+    <p v-if="session.demo" class="demo">
       {{ word('sign-in-in-the-demo-wren') }}
     </p>
   </main>

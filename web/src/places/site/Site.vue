@@ -10,9 +10,8 @@ import { when } from '../../when'
 import ClimateChart from './ClimateChart.vue'
 import Forecast from './Forecast.vue'
 import Instruments from './Instruments.vue'
-import People from './People.vue'
-import { unbroken, word } from '../../words/word'
-import { Said } from '../../words/said'
+import { word } from '../../words/word'
+import { Figures, Said } from '../../words/said'
 
 /** What is known of each place of the site, what is not, and who or what tells it. */
 const job = useJob()
@@ -110,7 +109,7 @@ async function addPlace(): Promise<void> {
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p class="why">
         {{ word('site-a-gap-over-2', { jump: 15 }) }}
       </p>
@@ -183,7 +182,6 @@ async function addPlace(): Promise<void> {
     </div>
     <Instruments />
     <Forecast />
-    <People />
   </div>
 </template>
 

@@ -22,7 +22,8 @@ import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import ItemForm from '../../things/ItemForm.vue'
 import { useNarrow } from '../../use-narrow'
-import { capital, named, unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { capital, named, word } from '../../words/word'
 import ScanLine from '../../things/ScanLine.vue'
 import DrawnShelf from './DrawnShelf.vue'
 import RecallAsk from './RecallAsk.vue'
@@ -105,7 +106,7 @@ async function labels(): Promise<void> {
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p class="why">{{ why }}</p>
     </div>
     <DrawnShelf v-if="shelf.length" :shelf="found" :today-on="today" :chosen-id="chosenId" />

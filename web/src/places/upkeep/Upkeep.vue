@@ -5,7 +5,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { saveFile } from '../../save-file'
 import { useJob } from '../../stores/job'
 import { useNarrow } from '../../use-narrow'
-import { unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { word } from '../../words/word'
 import CarePanel from './CarePanel.vue'
 import DeviceSheet from './DeviceSheet.vue'
 import DoneSheet from './DoneSheet.vue'
@@ -47,7 +48,7 @@ const print = (): void => window.print()
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p class="why">{{ why }}</p>
     </div>
     <DueTape v-if="dated.length" :tasks="dated" :today-on="today" :chosen-key="chosenKey" />

@@ -4,7 +4,8 @@ import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { useView } from '../../view'
 import { when } from '../../when'
-import { unbroken, word } from '../../words/word'
+import { Figures } from '../../words/said'
+import { word } from '../../words/word'
 import { useShiftBlocks } from './use-shift-blocks'
 
 /** What the next shift must know, in two minutes; nothing of what is done with. */
@@ -34,7 +35,7 @@ const MOST = 40
 <template>
   <div class="place">
     <div class="head">
-      <h1>{{ unbroken(headline) }}</h1>
+      <h1><Figures :text="headline" /></h1>
       <p class="why">{{ word('wait-as-of', { at: at(view.nowS), name: job.state.job.name }) }}</p>
     </div>
     <section v-for="b in blocks" :key="b.title">

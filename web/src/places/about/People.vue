@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api } from '../../api'
+import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
+import { word } from '../../words/word'
+
+/** Who is on this job. Who has the job puts others on it and takes them off; anybody else may go. */
+interface Member {
+  personId: string
+  name: string
+  role: string
+}
+const job = useJob()
+const session = useSession()
+const router = useRouter()
+const members = ref<readonly Member[]>([])
+const login = ref('')
+const fault = ref('')
+const said = ref('')
+/** Whose taking off is asked for once more. */
+const sure = ref<string | null>(null)
+const path = (rest = ''): string => `/jobs/${job.jobId}/members${rest}`
+const me = computed(() => session.person?.personId)
+const owned = computed(() => members.value.some((m) => m.personId === me.value && m.role === 'owner'))
+const on = computed(() => members.value.filter(({ role }) => role === 'owner' || role === 'member'))
+const went = computed(() => members.value.filter(({ role }) => role === 'left'))
+
+async function act(work: () => Promise<string>): Promise<void> {
+  fault.value = said.value = ''
+  try {
+    said.value = await work()
+  } catch (error) {
+    session.heard(error)
+    fault.value = (error as Error).message
+  }
+}
+async function load(): Promise<string> {
+  members.value = (await api<{ members: Member[] }>('GET', path())).members
+  return ''
+}
+onMounted(() => act(load))
+const add = (): Promise<void> =>
+  act(async () => {
+    const { name } = await api<{ name: string }>('POST', path(), { login: login.value })
+    login.value = ''
+    await load()
+    return word('site-is-on-this-job', { name })
+  })
+const takeOff = ({ personId, name }: Member): Promise<void> =>
+  act(async () => {
+    if (sure.value !== personId) {
+      sure.value = personId
+      return ''
+    }
+    sure.value = null
+    await api('DELETE', path(`/${personId}`))
+    if (personId === me.value) {
+      await router.push('/jobs')
+      return ''
+    }
+    await load()
+    return word('about-is-off', { name })
+  })
+const mayGo = ({ personId, role }: Member): boolean =>
+  role === 'member' && (owned.value || personId === me.value)
+const offSays = ({ personId, name }: Member): string => {
+  if (sure.value === personId) return word('about-off-sure', { name })
+  return personId === me.value ? word('about-leave') : word('about-take-off')
+}
+</script>
+
+<template>
+  <section class="people" aria-labelledby="people">
+    <h2 id="people">{{ word('site-on-this-job') }}</h2>
+    <ul>
+      <li v-for="member in on" :key="member.personId">
+        <span class="strong">{{ member.name }}</span>
+        <span v-if="member.role === 'owner'" class="why">{{ word('about-has-the-job') }}</span>
+        <button
+          v-if="mayGo(member)"
+          type="button"
+          class="button"
+          :class="{ stop: sure === member.personId }"
+          :aria-label="`${member.name}: ${offSays(member)}`"
+          @click="takeOff(member)"
+        >
+          {{ offSays(member) }}
+        </button>
+      </li>
+    </ul>
+    <p v-if="went.length" class="why">
+      {{ word('about-went', { names: went.map(({ name }) => name).join(', ') }) }}
+    </p>
+    <form v-if="owned" class="buttons" @submit.prevent="add">
+      <label for="person-login" class="sr">{{ word('site-signs-in-as') }}</label>
+      <ElInput id="person-login" v-model="login" size="large" :placeholder="word('site-signs-in-as-2')" />
+      <button type="submit" class="button" :disabled="!login.trim()">
+        {{ word('site-put-on-the-job') }}
+      </button>
+    </form>
+    <p v-if="owned" class="why">{{ word('about-new-people') }}</p>
+    <p v-if="said" role="status">{{ said }}</p>
+    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+  </section>
+</template>
+
+<style scoped>
+.people {
+  max-width: 560px;
+  margin-block-start: 18px;
+  padding-block-start: 18px;
+  border-block-start: 2px solid var(--ink);
+}
+.buttons :deep(.el-input) {
+  max-width: 260px;
+}
+ul {
+  list-style: none;
+  margin: 8px 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  min-height: 56px;
+  border-block-end: 1px solid var(--line);
+}
+li .button {
+  margin-inline-start: auto;
+}
+li .why {
+  margin: 0;
+}
+</style>

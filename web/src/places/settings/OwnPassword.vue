@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
+import { onMounted, ref } from 'vue'
+import { Refused, api } from '../../api'
+import { when } from '../../when'
+import { word } from '../../words/word'
+
+/** One's own password, and everywhere one is signed in. */
+interface SignedIn {
+  key: string
+  sinceS: number | null
+  agent: string
+  here: boolean
+}
+const changing = ref(false)
+const old = ref('')
+const password = ref('')
+const fault = ref<{ field: string | null; says: string } | null>(null)
+const said = ref('')
+const places = ref<readonly SignedIn[]>([])
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+
+async function act(work: () => Promise<string>): Promise<void> {
+  fault.value = null
+  said.value = ''
+  try {
+    said.value = await work()
+  } catch (error) {
+    fault.value = { field: error instanceof Refused ? error.field : null, says: (error as Error).message }
+  }
+}
+async function load(): Promise<string> {
+  places.value = (await api<{ sessions: SignedIn[] }>('GET', '/session/all')).sessions
+  return ''
+}
+onMounted(() => act(load))
+const change = (): Promise<void> =>
+  act(async () => {
+    await api('PUT', '/session/password', { old: old.value, password: password.value })
+    old.value = password.value = ''
+    changing.value = false
+    await load()
+    return word('settings-password-changed')
+  })
+const end = (key: string): Promise<void> =>
+  act(async () => {
+    await api('DELETE', `/session/all/${key}`)
+    await load()
+    return word('settings-signed-out-there')
+  })
+/** What a browser calls itself says more than anybody wants to know. */
+function agentSaid(agent: string): string {
+  const found = /(Firefox|Chrome|Safari)\//.exec(agent)?.[1]
+  const on = /(Android|iPhone|iPad|Windows|Macintosh|Linux)/.exec(agent)?.[1]
+  return [found, on].filter(Boolean).join(', ') || agent.slice(0, 40)
+}
+const sinceSaid = ({ sinceS }: SignedIn): string =>
+  sinceS === null ? '' : word('settings-since', { at: when(sinceS, Date.now() / 1000, zone) })
+</script>
+
+<template>
+  <section aria-labelledby="own-password">
+    <h2 id="own-password">{{ word('settings-password-and-places') }}</h2>
+    <form v-if="changing" @submit.prevent="change">
+      <label for="old-password">{{ word('settings-password-so-far') }}</label>
+      <ElInput id="old-password" v-model="old" type="password" size="large" autocomplete="current-password" />
+      <p v-if="fault?.field === 'old'" class="refusal" role="alert">{{ fault.says }}</p>
+      <label for="new-password">{{ word('settings-password-new') }}</label>
+      <ElInput
+        id="new-password"
+        v-model="password"
+        type="password"
+        size="large"
+        autocomplete="new-password"
+      />
+      <p v-if="fault?.field === 'password'" class="refusal" role="alert">{{ fault.says }}</p>
+      <p class="why">{{ word('settings-password-why') }}</p>
+      <div class="buttons">
+        <button type="submit" class="button main" :disabled="!old || !password">
+          {{ word('settings-password-keep') }}
+        </button>
+        <button type="button" class="button" @click="changing = false">
+          {{ word('settings-leave-it') }}
+        </button>
+      </div>
+    </form>
+    <button v-else type="button" class="button" @click="changing = true">
+      {{ word('settings-password-change') }}
+    </button>
+    <ul>
+      <li v-for="place in places" :key="place.key">
+        <span class="strong">{{ agentSaid(place.agent) || word('settings-some-browser') }}</span>
+        <span class="why">{{ place.here ? word('settings-here') : sinceSaid(place) }}</span>
+        <button v-if="!place.here" type="button" class="button" @click="end(place.key)">
+          {{ word('settings-sign-out-there') }}
+        </button>
+      </li>
+    </ul>
+    <button v-if="places.length > 2" type="button" class="button" @click="end('others')">
+      {{ word('settings-sign-out-others') }}
+    </button>
+    <p v-if="said" role="status">{{ said }}</p>
+    <p v-if="fault && !['old', 'password'].includes(fault.field ?? '')" class="refusal" role="alert">
+      {{ fault.says }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+form {
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  max-width: 420px;
+}
+label {
+  font-weight: 600;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 10px 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  min-height: 56px;
+  border-block-end: 1px solid var(--line);
+}
+li .why {
+  margin: 0;
+  flex: 1;
+}
+</style>
