@@ -34,9 +34,10 @@ const faultsOf = (page: Page): Promise<string[]> =>
       if (!table.querySelector('th') || loose.length) out.push(`a table without headings: ${says(table)}`)
     }
     const text = (n: Node): boolean => n.nodeType === 3 && (n.textContent ?? '').trim().length > 1
-    /** Stands in a sentence: other words run on beside it. */
+    /** Stands in a sentence: other words run on beside it, or beside what ties it to the point behind it. */
     const running = (e: Element): boolean =>
-      getComputedStyle(e).display.startsWith('inline') && [...(e.parentElement?.childNodes ?? [])].some(text)
+      getComputedStyle(e).display.startsWith('inline') &&
+      [...(e.parentElement?.closest(':not(.glued)')?.childNodes ?? [])].some(text)
     /** What a finger meets: an input's whole box, a tick's whole label. */
     const hit = (e: Element): Element =>
       e.closest('.el-input__wrapper, .el-select__wrapper, .el-textarea') ??

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { expect, test } from '@playwright/test'
+import { type Page, expect, test } from '@playwright/test'
 import { PHONE, eventsOf, noViolations, signIn, write } from './help'
 import { begin, ends, ready } from './prove-help'
 
@@ -240,4 +240,37 @@ test('a file of a logger: columns, units, faults by line', async ({ page }) => {
   await page.getByRole('button', { name: 'Take them in' }).click()
   await expect(page.getByText('Line 5 of the file is above what the weakest part may take.')).toBeVisible()
   await expect(page.getByText(/17\.93 bar was read at .* Let the pressure off/)).toBeVisible()
+})
+
+test('who tests ends the test; who has the job may with a reason; a verdict is not taken back', async ({
+  browser,
+}) => {
+  const open = async (login: string): Promise<Page> => {
+    const page = await (await browser.newContext()).newPage()
+    await signIn(page, login)
+    return page
+  }
+  const [wren, teal] = [await open('wren'), await open('teal')]
+  const { job } = await ready(wren)
+  for (const login of ['teal', 'plover'])
+    await wren.request.post(`/api/jobs/${job}/members`, { data: { login } })
+  await begin(teal, job)
+  await expect(ends(teal, 'held')).toBeVisible()
+  const plover = await open('plover')
+  await plover.goto(`/job/${job}/prove`)
+  await expect(plover.getByText('Teal tests here: they end it, or who has the job.')).toBeVisible()
+  await expect(plover.getByRole('button', { name: /^End the test/ })).toBeDisabled()
+  await noViolations(plover)
+
+  await wren.goto(`/job/${job}/prove`)
+  await ends(wren, 'held').click()
+  const why = wren.getByLabel('Why do you end it, and not Teal?')
+  await expect(wren.getByRole('button', { name: /^End the test/ }).last()).toBeDisabled()
+  await why.fill('Teal was called away')
+  await noViolations(wren)
+  await why.press('Enter')
+  await expect(wren.getByRole('heading', { level: 1 })).toContainText('T1-A is proved at 9 bar')
+  await expect(wren.getByText('Ended by Wren, not its tester: Teal was called away')).toBeVisible()
+  await expect(wren.getByRole('button', { name: 'Undo' })).toHaveCount(0)
+  for (const page of [wren, teal, plover]) await page.context().close()
 })

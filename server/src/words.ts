@@ -95,6 +95,10 @@ const REFUSALS = {
     'The password of the demo is printed: from another machine it opens nothing. Start the demo with a password of your own.',
   'refused-old-password': 'The password so far is not right.',
   'refused-not-taken-off': 'Not on this job, or its owner: hand the job to another first.',
+  'refused-sealed':
+    'A verdict or a signature is never taken back, nor what a verdict stands on. A later word stands beside it.',
+  'refused-not-the-tester': 'Who began a test ends it, or who has the job.',
+  'refused-say-why': 'Say why another than its tester ends this test.',
   'refused-an-entry-cant-be': 'An entry can’t be read.',
 } as const
 /** What stands in a person's calendar. */

@@ -28,6 +28,7 @@ function testOf(event: Parameters<Handler>[1], data: Data): TestRun {
     gauge: str(data.gauge),
     gaugeDueOn: strOrNull(data.gaugeDueOn),
     tester: str(data.tester),
+    by: event.actorId,
     begunAtS: event.occurredAtS,
     rule: strOrNull(data.rule),
     stages: Array.isArray(data.stages) ? (data.stages as TestRun['stages']) : [],
@@ -187,6 +188,7 @@ export const PROVE_HANDLERS: Readonly<Record<string, Handler>> = {
       uncertaintyBar: num(data.uncertaintyBar),
       leakRateLPerH: num(data.leakRateLPerH),
       by: event.actorId,
+      reason: str(data.reason),
       note: str(data.note),
     }
   },

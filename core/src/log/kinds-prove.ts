@@ -43,6 +43,8 @@ export const ENDED_MORE: readonly Input[] = [
   may('rawDropBar', number({ min: -10_000, max: 10_000 })),
   may('uncertaintyBar', number({ min: 0, max: 10_000 })),
   may('leakRateLPerH', number({ min: -1e9, max: 1e9 })),
+  // Why another than its tester ended it.
+  may('reason', text),
 ]
 
 export const PROVE_KINDS: Readonly<Record<string, { v: number; joint: boolean; fields: readonly Input[] }>> =

@@ -91,6 +91,8 @@ export interface TestRun {
   gauge: string
   gaugeDueOn: string | null
   tester: string
+  /** Who began it here, by id: the tester's name is what they typed. */
+  by: string
   begunAtS: number
   rule: string | null
   stages: { name: string; bar: number; holdS: number; look: boolean }[]
@@ -123,6 +125,8 @@ export interface TestRun {
     uncertaintyBar: number | null
     leakRateLPerH: number | null
     by: string
+    /** Why another than its tester ended it; empty where the tester did. */
+    reason: string
     note: string
   } | null
 }

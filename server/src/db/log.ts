@@ -19,6 +19,7 @@ import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { inTransaction } from './connect.js'
+import { checkRights } from './rights.js'
 import { nameJob } from './named.js'
 
 export interface Appended {
@@ -103,6 +104,7 @@ export async function appendInside(
     })
   await checkDeviceSeqs(client, jobId, batch.deviceId, fresh)
   await checkJoints(client, jobId, fresh, batch.events)
+  await checkRights(client, jobId, actorId, fresh, batch.events)
   if (fresh.some((e) => e.kind === 'test-begun')) await checkTests(client, jobId, fresh)
   const recordedAt = new Date(Math.round(receivedAtS * 1000)).toISOString()
   const lines: LogLine[] = []

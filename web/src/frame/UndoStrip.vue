@@ -46,7 +46,9 @@ function which({ draft }: Returned): string {
       </template>
       <template v-else>
         {{ job.lastAct?.says }}
-        <button type="button" class="button" @click="job.undo()">{{ word('frame-undo') }}</button>
+        <button v-if="!job.lastAct?.stands" type="button" class="button" @click="job.undo()">
+          {{ word('frame-undo') }}
+        </button>
       </template>
     </p>
   </div>

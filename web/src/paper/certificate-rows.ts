@@ -77,6 +77,9 @@ export function factRows(certificate: Certificate, words: CertificateWords): Row
     ],
     ...fallRows(certificate, words),
     [word('paper-tester'), test.tester],
+    ...(test.ended?.reason
+      ? [[word('paper-ended-by'), `${words.name(test.ended.by)}: ${test.ended.reason}`] as const]
+      : []),
     [
       word('ui-gauge'),
       word('paper-reads-to-may-drift', {

@@ -1,3 +1,4 @@
+import { mayBeTakenBack } from '@jugalis/core'
 import { shallowRef } from 'vue'
 import type { NewEntry } from './drafts'
 
@@ -7,6 +8,8 @@ export interface Act {
   says: string
   atMs: number
   takenBackBy?: string[]
+  /** It is for good: nothing up to it is taken back any more. */
+  stands?: true
 }
 const REMEMBERED = 200
 const corrections = (ids: readonly string[]): NewEntry[] =>
@@ -20,8 +23,15 @@ export function useActs(keep: (entries: NewEntry[]) => Promise<string[]>) {
   /** What the strip below speaks of: the newest act, or the newest taken back. */
   const lastAct = shallowRef<Act | null>(null)
 
-  function remember(ids: string[], says: string): void {
+  /** @param kinds what was written: a verdict or a signature is told, and stands. */
+  function remember(ids: string[], says: string, kinds: readonly string[] = []): void {
     const act = { ids, says, atMs: Date.now() }
+    if (!mayBeTakenBack(kinds)) {
+      acts.value = []
+      takenBack.value = []
+      lastAct.value = { ...act, stands: true }
+      return
+    }
     acts.value = [...acts.value, act].slice(-REMEMBERED)
     takenBack.value = []
     lastAct.value = act

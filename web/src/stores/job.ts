@@ -143,7 +143,7 @@ function useOpening(
 export const useJob = defineStore('job', () => {
   const synced = useSynced()
   const { jobId, sync, state, pending, engine } = synced
-  const { members, nameOf } = synced.people
+  const { members, roles, nameOf } = synced.people
   const shown = useShown(jobId, sync, state)
   const { keep, writeNow } = useWriting(engine, synced.at, () => [...sync.value.known, ...pending.value])
   const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs(keep)
@@ -154,7 +154,12 @@ export const useJob = defineStore('job', () => {
   /** Writes entries: kept on this device first, shown at once, then sent. Gives their ids. */
   async function write(entries: NewEntry[], says = ''): Promise<string[]> {
     const ids = await keep(entries)
-    if (says && ids.length) remember(ids, says)
+    if (says && ids.length)
+      remember(
+        ids,
+        says,
+        entries.map(({ kind }) => kind),
+      )
     return ids
   }
   return {
@@ -162,6 +167,7 @@ export const useJob = defineStore('job', () => {
     state,
     nameOf,
     members,
+    roles,
     pending,
     ...shown,
     acts,

@@ -6,16 +6,24 @@ import * as kept from '../sync/kept-log'
 /** Who is on the open job, by id. Kept on this device, so that names are there without signal. */
 export function useMembers() {
   const members = ref<Map<string, string>>(new Map())
+  /** What each is on the job; empty until the server was asked. */
+  const roles = ref<Map<string, string>>(new Map())
   let asking: Promise<void> | null = null
 
   const take = (list: readonly [string, string][]): void => {
     members.value = new Map(list)
+    roles.value = new Map()
   }
   /** Asks who is on a job. @param still says whether it is the open one still. */
   function ask(jobId: string, still: () => boolean): Promise<void> {
-    return (asking ??= api<{ members: { personId: string; name: string }[] }>('GET', `/jobs/${jobId}/members`)
+    return (asking ??= api<{ members: { personId: string; name: string; role: string }[] }>(
+      'GET',
+      `/jobs/${jobId}/members`,
+    )
       .then(({ members: all }) => {
-        if (still()) take(all.map((m): [string, string] => [m.personId, m.name]))
+        if (!still()) return
+        take(all.map((m): [string, string] => [m.personId, m.name]))
+        roles.value = new Map(all.map((m) => [m.personId, m.role]))
       })
       // Without signal the names that are known stand; they are asked for again with the next line.
       .catch(() => undefined)
@@ -26,5 +34,5 @@ export function useMembers() {
     void kept.keepAbout(jobId, { name, members: [...members.value] })
   const knowsAll = (events: readonly JobEvent[]): boolean => events.every((e) => members.value.has(e.actorId))
   const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
-  return { members, take, ask, keep, knowsAll, nameOf }
+  return { members, roles, take, ask, keep, knowsAll, nameOf }
 }

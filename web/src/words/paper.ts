@@ -22,6 +22,7 @@ export const PAPER = {
   'paper-after-to-settle': '{holdS, number, duration}, after {stabiliseS, number, duration} to settle',
   'paper-begun': 'Begun',
   'paper-tester': 'Tester',
+  'paper-ended-by': 'Ended by',
   'paper-reads-to-may-drift':
     '{gauge}, reads to {resolution}, may drift {drift}{isGaugeDueOn, select, yes {, in date until {gaugeDueOn}} other {}}',
   'paper-the-gauge-may-show': '{name}, {rating}; the gauge may show {atGauge}',

@@ -94,4 +94,7 @@ export const PROVE = {
   'prove-held-so-far-loss':
     '{bar} held {seen, number, duration} of {hold, number, duration}; loss {loss, number, fine} of {allowed, number, fine} allowed.',
   'prove-is-state': '{tag} is {state}.',
+  'prove-only-its-tester': '{tester} tests here: they end it, or who has the job.',
+  'prove-why-not-its-tester': 'Why do you end it, and not {tester}?',
+  'prove-ended-by': 'Ended by {by}, not its tester: {reason}',
 } as const satisfies Wordings

@@ -62,6 +62,19 @@ describe('what one did is taken back and done again', () => {
       ['correction', 'e1'],
     ])
   })
+  it('a verdict is told and stands: neither it nor what was done before it is taken back', async () => {
+    const { keep } = log()
+    const { lastAct, acts, remember, undo } = useActs(keep)
+    remember(await keep([noted]), 'a note', ['note'])
+    remember(await keep([noted]), 'held', ['test-ended'])
+    expect([lastAct.value?.says, lastAct.value?.stands]).toEqual(['held', true])
+    await undo()
+    expect(lastAct.value?.says).toBe('held')
+    expect(acts.value).toEqual([])
+    remember(await keep([noted]), 'a note', ['note'])
+    await undo()
+    expect(lastAct.value?.takenBackBy).toHaveLength(1)
+  })
   it('the strip speaks of what was done, or taken back, last; another job forgets all', async () => {
     const { keep } = log()
     const { lastAct, acts, takenBack, remember, undo, forget } = useActs(keep)

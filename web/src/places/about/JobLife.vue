@@ -7,6 +7,7 @@ import { api } from '../../api'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
+import { useAct } from '../../use-act'
 import { when } from '../../when'
 import { word } from '../../words/word'
 
@@ -22,21 +23,9 @@ const session = useSession()
 const router = useRouter()
 const members = ref<Member[]>([])
 const away = ref(false)
-const fault = ref('')
-const said = ref('')
+const { said, fault, act } = useAct()
 const path = (rest: string): string => `/jobs/${job.jobId}${rest}`
 
-/** Does something with the server, and says so or why not. */
-async function act(work: () => Promise<void>, done = ''): Promise<void> {
-  fault.value = said.value = ''
-  try {
-    await work()
-    said.value = done
-  } catch (error) {
-    session.heard(error)
-    fault.value = (error as Error).message
-  }
-}
 async function load(): Promise<void> {
   const { members: on } = await api<{ members: Member[] }>('GET', path('/members'))
   members.value = on
@@ -67,21 +56,17 @@ const begin = (): Promise<void> =>
   })
 
 const put = (now: boolean): Promise<void> =>
-  act(
-    async () => {
-      await api('PUT', path('/away'), { away: now })
-      away.value = now
-    },
-    now ? word('about-is-away') : '',
-  )
+  act(async () => {
+    await api('PUT', path('/away'), { away: now })
+    away.value = now
+    return now ? word('about-is-away') : ''
+  })
 const hand = ({ personId, name }: Member): Promise<void> =>
-  act(
-    async () => {
-      await api('PUT', path('/owner'), { personId })
-      await load()
-    },
-    word('about-handed', { name }),
-  )
+  act(async () => {
+    await api('PUT', path('/owner'), { personId })
+    await load()
+    return word('about-handed', { name })
+  })
 
 const sure = ref(false)
 const empty = computed(() => job.state.lines.size === 0 && job.state.sections.size === 0)
@@ -166,7 +151,7 @@ const takeOut = (): Promise<void> =>
       </div>
     </template>
     <p v-if="said" role="status">{{ said }}</p>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <p v-if="fault" class="refusal" role="alert">{{ fault.says }}</p>
   </section>
 </template>
 

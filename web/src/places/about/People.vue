@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { api } from '../../api'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
+import { useAct } from '../../use-act'
 import { word } from '../../words/word'
 
 /** Who is on this job. Who has the job puts others on it and takes them off; anybody else may go. */
@@ -19,8 +20,7 @@ const session = useSession()
 const router = useRouter()
 const members = ref<readonly Member[]>([])
 const login = ref('')
-const fault = ref('')
-const said = ref('')
+const { said, fault, act } = useAct()
 /** Whose taking off is asked for once more. */
 const sure = ref<string | null>(null)
 const path = (rest = ''): string => `/jobs/${job.jobId}/members${rest}`
@@ -29,18 +29,8 @@ const owned = computed(() => members.value.some((m) => m.personId === me.value &
 const on = computed(() => members.value.filter(({ role }) => role === 'owner' || role === 'member'))
 const went = computed(() => members.value.filter(({ role }) => role === 'left'))
 
-async function act(work: () => Promise<string>): Promise<void> {
-  fault.value = said.value = ''
-  try {
-    said.value = await work()
-  } catch (error) {
-    session.heard(error)
-    fault.value = (error as Error).message
-  }
-}
-async function load(): Promise<string> {
+async function load(): Promise<void> {
   members.value = (await api<{ members: Member[] }>('GET', path())).members
-  return ''
 }
 onMounted(() => act(load))
 const add = (): Promise<void> =>
@@ -52,16 +42,10 @@ const add = (): Promise<void> =>
   })
 const takeOff = ({ personId, name }: Member): Promise<void> =>
   act(async () => {
-    if (sure.value !== personId) {
-      sure.value = personId
-      return ''
-    }
+    if (sure.value !== personId) return void (sure.value = personId)
     sure.value = null
     await api('DELETE', path(`/${personId}`))
-    if (personId === me.value) {
-      await router.push('/jobs')
-      return ''
-    }
+    if (personId === me.value) return void (await router.push('/jobs'))
     await load()
     return word('about-is-off', { name })
   })
@@ -104,7 +88,7 @@ const offSays = ({ personId, name }: Member): string => {
     </form>
     <p v-if="owned" class="why">{{ word('about-new-people') }}</p>
     <p v-if="said" role="status">{{ said }}</p>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <p v-if="fault" class="refusal" role="alert">{{ fault.says }}</p>
   </section>
 </template>
 

@@ -115,6 +115,9 @@ async function certificate(test: TestRun, as: 'pdf' | 'json'): Promise<void> {
             </template>
           </Said>
           <span class="who">{{ word('prove-signed', { tester: t.tester, signedBy: signedBy(t) }) }}</span>
+          <span v-if="t.ended?.reason" class="flag">{{
+            word('prove-ended-by', { by: job.nameOf(t.ended.by), reason: t.ended.reason })
+          }}</span>
           <span v-for="f in flagsOf(job.state, t)" :key="`${f.code}${f.params.joint}`" class="flag">{{
             word('prove-flag', { f: job.t(f) })
           }}</span></span

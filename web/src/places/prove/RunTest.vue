@@ -17,6 +17,7 @@ import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
 import { hhmmss } from '../../when'
 import LastReadings from './LastReadings.vue'
 import LoggerSilence from './LoggerSilence.vue'
@@ -28,6 +29,7 @@ import { word } from '../../words/word'
 const props = defineProps<{ test: TestRun; judgement: Judgement }>()
 const job = useJob()
 const clock = useClock()
+const session = useSession()
 const asksWhere = ref(false)
 const where = ref('')
 const zone = computed(() => job.state.job.zone)
@@ -81,6 +83,13 @@ async function leak(): Promise<void> {
   )
   asksWhere.value = false
 }
+/** Who began it ends it; who has the job may, with a reason. What I am here may not be known yet: then the server says. */
+const own = computed(() => props.test.by === session.person?.personId)
+const role = computed(() => job.roles.get(session.person?.personId ?? ''))
+const mayEnd = computed(() => own.value || (role.value ?? 'owner') === 'owner')
+const asksWhy = ref(false)
+const reason = ref('')
+const askOrEnd = (): unknown => (own.value ? end() : (asksWhy.value = !asksWhy.value))
 async function end(): Promise<void> {
   const judged = props.judgement
   await job.write(
@@ -94,6 +103,7 @@ async function end(): Promise<void> {
           rawDropBar: judged.rawDropBar,
           uncertaintyBar: judged.uncertaintyBar,
           leakRateLPerH: judged.leakRateLPerH,
+          ...(own.value ? {} : { reason: reason.value.trim() }),
           note: props.test.leaks.length
             ? word('prove-leak-seen', { where: props.test.leaks[0]?.where })
             : job.t(says.value),
@@ -140,10 +150,26 @@ async function end(): Promise<void> {
       <button type="button" class="button stop" @click="asksWhere = !asksWhere">
         {{ word('prove-i-see-a-leak') }}
       </button>
-      <button type="button" class="button" :class="{ main: left === 0 }" @click="end">
+      <button
+        type="button"
+        class="button"
+        :class="{ main: left === 0 }"
+        :disabled="!mayEnd"
+        @click="askOrEnd"
+      >
         {{ word('prove-end-the-test', { verdict: judgement.verdict }) }}
       </button>
     </div>
+    <p v-if="!mayEnd" class="why">{{ word('prove-only-its-tester', { tester: job.nameOf(test.by) }) }}</p>
+    <form v-if="asksWhy" class="type" @submit.prevent="end">
+      <label class="wide"
+        >{{ word('prove-why-not-its-tester', { tester: job.nameOf(test.by) }) }}
+        <ElInput v-model="reason" size="large" maxlength="200"
+      /></label>
+      <button type="submit" class="button main" :disabled="!reason.trim()">
+        {{ word('prove-end-the-test', { verdict: judgement.verdict }) }}
+      </button>
+    </form>
     <form v-if="asksWhere" class="type" @submit.prevent="leak">
       <label
         >{{ word('prove-where') }}
@@ -202,6 +228,9 @@ async function end(): Promise<void> {
   flex-direction: column;
   font-weight: 600;
   width: 140px;
+}
+.type .wide {
+  flex: 1;
 }
 .button {
   min-height: 56px;

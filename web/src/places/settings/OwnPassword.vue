@@ -2,7 +2,8 @@
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { onMounted, ref } from 'vue'
-import { Refused, api } from '../../api'
+import { api } from '../../api'
+import { useAct } from '../../use-act'
 import { when } from '../../when'
 import { word } from '../../words/word'
 
@@ -16,23 +17,12 @@ interface SignedIn {
 const changing = ref(false)
 const old = ref('')
 const password = ref('')
-const fault = ref<{ field: string | null; says: string } | null>(null)
-const said = ref('')
+const { said, fault, act } = useAct()
 const places = ref<readonly SignedIn[]>([])
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 
-async function act(work: () => Promise<string>): Promise<void> {
-  fault.value = null
-  said.value = ''
-  try {
-    said.value = await work()
-  } catch (error) {
-    fault.value = { field: error instanceof Refused ? error.field : null, says: (error as Error).message }
-  }
-}
-async function load(): Promise<string> {
+async function load(): Promise<void> {
   places.value = (await api<{ sessions: SignedIn[] }>('GET', '/session/all')).sessions
-  return ''
 }
 onMounted(() => act(load))
 const change = (): Promise<void> =>

@@ -2,8 +2,9 @@
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, onMounted, ref } from 'vue'
-import { Refused, api } from '../../api'
+import { api } from '../../api'
 import QrCode from '../../frame/QrCode.vue'
+import { useAct } from '../../use-act'
 import { dated } from '../../when'
 import { word } from '../../words/word'
 
@@ -35,27 +36,17 @@ const audit = ref<readonly Line[]>([])
 const name = ref('')
 const asAdmin = ref(false)
 const link = ref<{ url: string; name: string } | null>(null)
-const fault = ref('')
-const said = ref('')
+const { said, fault, act } = useAct()
 const sure = ref<string | null>(null)
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 const FEW = 12
 const most = ref(FEW)
 
-async function act(work: () => Promise<string>): Promise<void> {
-  fault.value = said.value = ''
-  try {
-    said.value = await work()
-  } catch (error) {
-    fault.value = (error as Refused).message
-  }
-}
-async function load(): Promise<string> {
+async function load(): Promise<void> {
   const all = await api<{ people: Known[]; invitations: Open[]; audit: Line[] }>('GET', '/people')
   people.value = all.people
   open.value = all.invitations
   audit.value = all.audit
-  return ''
 }
 onMounted(() => act(load))
 const invite = (more: { name: string; admin?: boolean; personId?: string }): Promise<void> =>
@@ -74,10 +65,7 @@ const takeBack = (key: string): Promise<void> =>
   })
 const change = (one: Known, to: { admin?: boolean; left?: boolean }): Promise<void> =>
   act(async () => {
-    if (to.left && sure.value !== one.personId) {
-      sure.value = one.personId
-      return ''
-    }
+    if (to.left && sure.value !== one.personId) return void (sure.value = one.personId)
     sure.value = null
     await api('PUT', `/people/${one.personId}`, to)
     return load()
@@ -178,7 +166,7 @@ const shownAudit = computed(() => audit.value.slice(0, most.value))
       </li>
     </ul>
     <p v-if="said" role="status">{{ said }}</p>
-    <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
+    <p v-if="fault" class="refusal" role="alert">{{ fault.says }}</p>
     <details v-if="audit.length">
       <summary class="reach">{{ word('settings-audit') }}</summary>
       <p v-for="(line, at) in shownAudit" :key="at" class="entry">
