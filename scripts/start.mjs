@@ -1,6 +1,5 @@
-import { nodePackages } from './lib/deps.mjs'
-import { SERVING, SERVING_HELP, endWithSignals, portOf, tlsOf } from './lib/options.mjs'
 import { endWith, optionsOf } from './lib/proc.mjs'
+import { SERVING, SERVING_HELP, portOf, serveAll } from './lib/serving.mjs'
 
 /** Jugalis for real: no demo, no known password, data of its own. What ends by itself is started again. */
 const HELP = `npm start -- [options]
@@ -14,32 +13,7 @@ async function main() {
   const options = optionsOf(OPTIONS, HELP)
   if (options.help) return console.log(HELP)
   const port = await portOf(options)
-  nodePackages()
-  const { startPostgres } = await import('./lib/pg.mjs')
-  const { build } = await import('./lib/build.mjs')
-  const { startServer } = await import('./lib/serve.mjs')
-  await build()
-  const given = process.env.DATABASE_URL || null
-  const parts = []
-  endWithSignals(parts)
-  const database = given ? null : await startPostgres({ name: 'own' })
-  parts.push(database)
-  try {
-    const server = await startServer({
-      databaseUrl: given ?? database.url,
-      port,
-      host: options.host,
-      tls: tlsOf(options),
-      seed: false,
-      env: { PROXIES: options.proxies },
-    })
-    parts.push(server)
-    void database?.keep()
-    void server.keep()
-  } catch (error) {
-    await database?.stop()
-    throw error
-  }
-  console.log(`Jugalis  ${options['tls-cert'] ? 'https' : 'http'}://${options.host}:${port}`)
+  const server = { seed: false, env: { PROXIES: options.proxies } }
+  console.log(`Jugalis  ${await serveAll(options, port, { name: 'own' }, server)}`)
 }
 main().catch(endWith)

@@ -9,11 +9,13 @@ import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
 import JobLife from './JobLife.vue'
 import People from './People.vue'
+import { useJobPeople } from './use-job-people'
 import UsualFigures from './UsualFigures.vue'
 import { usualKept, usualSaid } from './usual-said'
 
 /** What a job is called and whose it is, its hours, and what its joints go by where nothing else is said. */
 const job = useJob()
+const people = useJobPeople()
 const LEAST_OFFSET_MM = 10
 const MOST_OFFSET_MM = 300
 const asKept = () => {
@@ -142,8 +144,8 @@ async function save(): Promise<void> {
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <button type="submit" class="button main" :disabled="!touched">{{ word('about-keep') }}</button>
     </form>
-    <People />
-    <JobLife />
+    <People :people="people" />
+    <JobLife :people="people" />
   </div>
 </template>
 

@@ -6,37 +6,27 @@ import { useRouter } from 'vue-router'
 import { api } from '../../api'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
-import { useSession } from '../../stores/session'
 import { useAct } from '../../use-act'
 import { when } from '../../when'
 import { word } from '../../words/word'
+import type { JobPeople, Member } from './use-job-people'
 
 /** A job from its copy to its end: closed, begun once more like this, handed on, put away, taken out. */
-interface Member {
-  personId: string
-  name: string
-  role: string
-}
+const props = defineProps<{ people: JobPeople }>()
+const { me, on, owned } = props.people
 const job = useJob()
 const clock = useClock()
-const session = useSession()
 const router = useRouter()
-const members = ref<Member[]>([])
 const away = ref(false)
 const { said, fault, act } = useAct()
 const path = (rest: string): string => `/jobs/${job.jobId}${rest}`
 
 async function load(): Promise<void> {
-  const { members: on } = await api<{ members: Member[] }>('GET', path('/members'))
-  members.value = on
   const { jobs } = await api<{ jobs: { jobId: string; away: boolean }[] }>('GET', '/glance')
   away.value = jobs.find(({ jobId }) => jobId === job.jobId)?.away ?? false
 }
 onMounted(() => act(load))
-const me = computed(() => session.person?.personId)
-/** Only who has the job hands it on, puts it away, takes it out. */
-const owned = computed(() => members.value.some((m) => m.personId === me.value && m.role === 'owner'))
-const others = computed(() => members.value.filter((m) => m.role === 'member' && m.personId !== me.value))
+const others = computed(() => on.value.filter(({ personId }) => personId !== me.value))
 
 const closed = computed(() => job.state.job.closed ?? null)
 const close = (now: boolean): Promise<unknown> =>
@@ -64,7 +54,7 @@ const put = (now: boolean): Promise<void> =>
 const hand = ({ personId, name }: Member): Promise<void> =>
   act(async () => {
     await api('PUT', path('/owner'), { personId })
-    await load()
+    await props.people.load()
     return word('about-handed', { name })
   })
 

@@ -1,37 +1,21 @@
 <script setup lang="ts">
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { computed, onMounted, ref } from 'vue'
+import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../../api'
-import { useJob } from '../../stores/job'
-import { useSession } from '../../stores/session'
 import { useAct } from '../../use-act'
 import { word } from '../../words/word'
+import type { JobPeople, Member } from './use-job-people'
 
 /** Who is on this job. Who has the job puts others on it and takes them off; anybody else may go. */
-interface Member {
-  personId: string
-  name: string
-  role: string
-}
-const job = useJob()
-const session = useSession()
+const props = defineProps<{ people: JobPeople }>()
+const { path, me, on, went, owned, load } = props.people
 const router = useRouter()
-const members = ref<readonly Member[]>([])
 const login = ref('')
 const { said, fault, act } = useAct()
 /** Whose taking off is asked for once more. */
 const sure = ref<string | null>(null)
-const path = (rest = ''): string => `/jobs/${job.jobId}/members${rest}`
-const me = computed(() => session.person?.personId)
-const owned = computed(() => members.value.some((m) => m.personId === me.value && m.role === 'owner'))
-const on = computed(() => members.value.filter(({ role }) => role === 'owner' || role === 'member'))
-const went = computed(() => members.value.filter(({ role }) => role === 'left'))
-
-async function load(): Promise<void> {
-  members.value = (await api<{ members: Member[] }>('GET', path())).members
-}
 onMounted(() => act(load))
 const add = (): Promise<void> =>
   act(async () => {

@@ -1,4 +1,5 @@
 import { existsSync } from 'node:fs'
+import { nodePackages } from './deps.mjs'
 import { Plain, portBusy } from './proc.mjs'
 
 /** Options of every command that serves. */
@@ -27,19 +28,46 @@ export async function portOf(options) {
     )
   return port
 }
-export const tlsOf = (options) => ({ cert: options['tls-cert'], key: options['tls-key'] })
 /** Can nobody but this machine reach it? */
 export const onlyHere = (host) => host === 'localhost' || host === '::1' || host.startsWith('127.')
 
 /** Stops all that was started, the last first, when this command is told to end. */
-export function endWithSignals(parts) {
+function endWithSignals(parts) {
   let stopping = false
-  const stop = async (code) => {
+  const stop = async () => {
     if (stopping) return
     stopping = true
     for (const part of [...parts].reverse()) await part?.stop()
-    process.exit(code)
+    process.exit(0)
   }
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop(0))
-  return stop
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop())
+}
+/**
+ * Builds, starts the database and the server, and keeps both up until this command is told to end.
+ * @param cluster how the private database is started, where `DATABASE_URL` names no other. @param server what else the
+ * server is started with. @returns the address.
+ */
+export async function serveAll(options, port, cluster, server) {
+  nodePackages()
+  const { startPostgres } = await import('./pg.mjs')
+  const { build } = await import('./build.mjs')
+  const { startServer } = await import('./serve.mjs')
+  await build()
+  const given = process.env.DATABASE_URL || null
+  const parts = []
+  endWithSignals(parts)
+  const database = given ? null : await startPostgres(cluster)
+  parts.push(database)
+  const tls = { cert: options['tls-cert'], key: options['tls-key'] }
+  try {
+    const databaseUrl = given ?? database.url
+    const running = await startServer({ databaseUrl, port, host: options.host, tls, ...server })
+    parts.push(running)
+    void database?.keep()
+    void running.keep()
+  } catch (error) {
+    await database?.stop()
+    throw error
+  }
+  return `${tls.cert ? 'https' : 'http'}://${options.host}:${port}`
 }

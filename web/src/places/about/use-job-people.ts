@@ -1,0 +1,31 @@
+import { computed, ref } from 'vue'
+import { api } from '../../api'
+import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
+
+export interface Member {
+  personId: string
+  name: string
+  role: string
+}
+/** Who is on the open job, and what each is there: asked of the server, once for all that show it. */
+export function useJobPeople() {
+  const job = useJob()
+  const session = useSession()
+  const all = ref<readonly Member[]>([])
+  const path = (rest = ''): string => `/jobs/${job.jobId}/members${rest}`
+  const me = computed(() => session.person?.personId)
+  return {
+    path,
+    me,
+    on: computed(() => all.value.filter(({ role }) => role === 'owner' || role === 'member')),
+    /** No longer on it; what they wrote stays under their name. */
+    went: computed(() => all.value.filter(({ role }) => role === 'left')),
+    /** Whether the job is this person's own. */
+    owned: computed(() => all.value.some(({ personId, role }) => personId === me.value && role === 'owner')),
+    async load(): Promise<void> {
+      all.value = (await api<{ members: Member[] }>('GET', path())).members
+    },
+  }
+}
+export type JobPeople = ReturnType<typeof useJobPeople>
