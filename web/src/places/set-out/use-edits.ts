@@ -16,13 +16,19 @@ export function useEdits(line: Ref<Line | null>) {
   /** Edits that are not kept yet. */
   const pending = ref(0)
 
-  /** @param says what the act is called afterwards. Gives whether it was done. */
+  /**
+   * @param says what the act is called afterwards.
+   * @param ended what follows from it for the edit after it, which may be waiting already: told before that begins.
+   * @returns whether it was done.
+   */
   function edit(
     work: (line: Line, shop: Shop) => Edited,
     says: string,
-    refused?: () => void,
+    ended?: (done: boolean) => void,
   ): Promise<boolean> {
     pending.value++
+    // Cleared when asked, not when done: what is refused while the next edit waits stays said.
+    fault.value = ''
     // What went wrong with the one before is its own matter.
     const before = working.catch(() => false)
     working = before.then(async () => {
@@ -31,10 +37,9 @@ export function useEdits(line: Ref<Line | null>) {
       const edited = withSpace(job.state, own, work(own, shop.value), shop.value)
       if (!edited.ok) {
         fault.value = job.t(edited.why)
-        refused?.()
+        ended?.(false)
         return false
       }
-      fault.value = ''
       const brought = takeOffsBrought(job.state, edited.items, parts.house)
       await job.write(
         [
@@ -44,6 +49,7 @@ export function useEdits(line: Ref<Line | null>) {
         says,
       )
       await nextTick()
+      ended?.(true)
       return true
     })
     return working.finally(() => pending.value--)

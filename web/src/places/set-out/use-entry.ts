@@ -134,9 +134,9 @@ export function useEntry(
       text.value ||= typed
     }
   }
-  async function put(typed: string, texts: readonly string[], isGroup: boolean): Promise<void> {
+  function put(typed: string, texts: readonly string[], isGroup: boolean): Promise<boolean> {
     let next: Cursor = cursor.value
-    const ok = await edit(
+    return edit(
       (line, shop) => {
         const reader = isGroup ? { units: line.school, parts: parts.known } : readerOf(line)
         const done = placeTexts(line, texts, cursor.value, shop, reader)
@@ -144,13 +144,18 @@ export function useEntry(
         return done
       },
       word('set-out-set-out-2', { typed }),
-      () => void (text.value ||= typed),
+      (done) => {
+        if (done) goOn(next)
+        else text.value ||= typed
+      },
     )
-    const own = line.value
-    if (!ok || !own) return
+  }
+  /** Where the entry after this one goes. */
+  function goOn(next: Cursor): void {
+    const end = line.value && standing(line.value, END)?.id
     // At the end of the main run it stays there, whatever is taken out in the meantime.
-    cursor.value = next.after !== null && !next.branch && standing(own, END)?.id === next.after ? END : next
-    const at = next.after ?? standing(own, END)?.id
+    cursor.value = next.after !== null && !next.branch && end === next.after ? END : next
+    const at = next.after ?? end
     if (at) placed(at)
   }
   return { text, cursor, where, toEnd, ...offered, recallStep, enter, doubt, meant, pending }
