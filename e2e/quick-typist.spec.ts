@@ -22,7 +22,9 @@ const TYPED = [
   'elbow 90',
 ] as const
 
-test('entries typed faster than a slow device keeps them stand where they were meant', async ({ browser }) => {
+test('entries typed faster than a slow device keeps them stand where they were meant', async ({
+  browser,
+}) => {
   test.slow()
   await fromNothing(browser, async (page) => {
     const { keyboard } = page

@@ -144,10 +144,7 @@ export function useEntry(
         return done
       },
       word('set-out-set-out-2', { typed }),
-      (done) => {
-        if (done) goOn(next)
-        else text.value ||= typed
-      },
+      (done) => (done ? goOn(next) : (text.value ||= typed)),
     )
   }
   /** Where the entry after this one goes. */
