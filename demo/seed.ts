@@ -24,7 +24,7 @@ async function tell(client: pg.PoolClient, nowS: number, world: World, told: rea
       jobId,
       person.personId,
       person.name,
-      person.name === owner ? 'owner' : 'member',
+      person.name === owner ? 'owner' : 'fitter',
     )
   let run: Told[] = []
   const send = async (): Promise<void> => {

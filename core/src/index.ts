@@ -65,6 +65,8 @@ export { allMethods, joinable, methodOf, registerMethod } from './methods/regist
 export * from './log/events.js'
 export * from './log/chain.js'
 export * from './log/who-may.js'
+export * from './log/roles.js'
+export { wantsLook } from './joint/look-over.js'
 export { inOrder } from './log/order.js'
 export { readEvents, readToFold } from './log/read.js'
 export { foldJob, standingEvents } from './log/fold.js'

@@ -97,7 +97,15 @@ const REFUSALS = {
   'refused-not-taken-off': 'Not on this job, or its owner: hand the job to another first.',
   'refused-sealed':
     'A verdict or a signature is never taken back, nor what a verdict stands on. A later word stands beside it.',
-  'refused-not-the-tester': 'Who began a test ends it, or who has the job.',
+  'refused-not-the-tester': 'Who began a test ends it, or who leads the job.',
+  'refused-not-your-part':
+    'This is not for {role, select, apprentice {an apprentice} tester {a tester} witness {a witness} fitter {a fitter} other {a reader}} of this job. Who leads the job gives another role.',
+  'refused-not-yours': 'Somebody else wrote this: they take it back, or who leads the job does.',
+  'refused-from-memory':
+    'This was more than an hour ago: say whether it was noted at the time or is from memory.',
+  'refused-too-long-ago': 'This was more than a day ago: who leads the job writes it down.',
+  'refused-own-test': 'Nobody witnesses a test they ran.',
+  'refused-not-your-role': 'This role is not yours to give, or not theirs to be given.',
   'refused-say-why': 'Say why another than its tester ends this test.',
   'refused-an-entry-cant-be': 'An entry can’t be read.',
 } as const

@@ -107,7 +107,7 @@ describe('who has a job', () => {
     expect(await put('away', { away: false })).toBe(204)
     expect(await put('owner', { personId: idOf('teal') })).toBe(204)
     expect(await put('owner', { personId: idOf('wren') })).toBe(403)
-    expect((await listed()).find(({ jobId }) => jobId === job)?.role).toBe('member')
+    expect((await listed()).find(({ jobId }) => jobId === job)?.role).toBe('fitter')
     expect(await put('owner', { personId: idOf('wren') }, 'teal')).toBe(204)
     expect((await listed()).find(({ jobId }) => jobId === job)?.role).toBe('owner')
     // To oneself it changes nothing.

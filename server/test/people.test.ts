@@ -39,7 +39,7 @@ describe('an invitation', () => {
     })
     expect((await comes(token, smew)).status).toBe(201)
     const { body } = await h.call('GET', '/jobs', undefined, { as: 'guest' })
-    expect(body.jobs).toMatchObject([{ jobId: job, role: 'member' }])
+    expect(body.jobs).toMatchObject([{ jobId: job, role: 'fitter' }])
     expect((await comes(token, { ...smew, login: 'smew2' }, 'late')).body.error?.code).toBe('no-invitation')
     expect((await h.call('GET', '/people', undefined, { as: 'guest' })).status).toBe(403)
     const { audit } = (await h.call('GET', '/people')).body as { audit: { what: string; said: string }[] }

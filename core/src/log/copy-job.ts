@@ -36,6 +36,8 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'lot-set',
   'store-state',
   'photo-kept',
+  'looked-over',
+  'role-given',
   'permit-set',
   'batch-done',
   'joint-placed',

@@ -1,4 +1,4 @@
-import { type Data, type Handler, instant, num, str, strOrNull, texts } from './fold-help.js'
+import { type Data, type Handler, flagged, instant, num, str, strOrNull, texts } from './fold-help.js'
 import { type StepEntry, addStep, jointOf } from './fold-steps.js'
 
 const object = (v: unknown): Data => (typeof v === 'object' && v !== null ? (v as Data) : {})
@@ -37,6 +37,20 @@ export const MAKE_HANDLERS: Readonly<Record<string, Handler>> = {
       step: str(data.step),
       by: event.actorId,
       atS: event.occurredAtS,
+    })
+  },
+  'looked-over': (state, event, data) => {
+    const life = jointOf(state, str(event.jointId)).lives[(num(data.life) ?? 1) - 1]
+    if (!life) return flagged(state, event, 'flag-unknown-life')
+    // An apprentice's eye is not the second one.
+    if (state.roles.get(event.actorId) === 'apprentice' || life.byApprentice === event.actorId) return
+    const note = strOrNull(data.note)
+    const found = data.found === 'wrong' ? 'wrong' : 'good'
+    ;(life.looks ??= []).push({
+      by: event.actorId,
+      atS: event.occurredAtS,
+      found,
+      ...(note === null ? {} : { note }),
     })
   },
   'permit-set': (state, event, data) =>

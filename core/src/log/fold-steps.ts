@@ -70,6 +70,7 @@ export function addStep(state: JobState, event: JobEvent, entry: StepEntry): voi
   if (entry.skipped) done.skipped = entry.skipped
   if (entry.fromMemory) done.fromMemory = true
   ;(life.done as Done[]).push(done)
+  if (state.roles.size && state.roles.get(event.actorId) === 'apprentice') life.byApprentice ??= event.actorId
 }
 
 /**

@@ -8,6 +8,7 @@ import { UPKEEP_HANDLERS } from './fold-upkeep.js'
 import { PROVE_HANDLERS } from './fold-prove.js'
 import { cutOut, jointOf, stepDone } from './fold-steps.js'
 import { ANY_METHOD } from '../methods/charts.js'
+import { asRole } from './roles.js'
 import { inOrder } from './order.js'
 import { type JobState, emptyState } from './state.js'
 import { upcast } from './upcast.js'
@@ -183,6 +184,10 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       note: str(data.note),
       atS: event.occurredAtS,
     }),
+  'role-given': (state, _event, data) => {
+    const role = asRole(str(data.role))
+    if (role) state.roles.set(str(data.personId), role)
+  },
   signed: (state, event, data) =>
     void state.signed.push({
       what: str(data.what),

@@ -1,5 +1,5 @@
 import { ASKED, ASKED_FACTS, NOT_KNOWN } from '../methods/around.js'
-import { list, number, object, oneOf } from '../schema/shape.js'
+import { list, number, object, oneOf, text } from '../schema/shape.js'
 import { type Kind, anything, id, instant, may, must, tag } from './kinds-shapes.js'
 
 /** What a picture of a joint may be. */
@@ -54,6 +54,16 @@ export const MAKE_KINDS: Readonly<Record<string, Kind>> = {
       must('widthPx', number({ min: 1, max: 20_000, integer: true })),
       must('heightPx', number({ min: 1, max: 20_000, integer: true })),
       must('bytes', number({ min: 1, max: PHOTO.mostBytes, integer: true })),
+    ],
+  },
+  // Somebody else looked at a joint: an apprentice's joint wants that.
+  'looked-over': {
+    v: 1,
+    joint: true,
+    fields: [
+      must('life', number({ min: 1, max: 999, integer: true })),
+      must('found', oneOf('good', 'wrong')),
+      may('note', text),
     ],
   },
   'permit-set': {

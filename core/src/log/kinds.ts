@@ -1,6 +1,7 @@
 import { CURE_TABLES } from '../methods/cure/rule.js'
 import { flag, list, number, object, oneOf, text } from '../schema/shape.js'
 import { type Kind, anything, bar, id, instant, may, mm, must, size, tag } from './kinds-shapes.js'
+import { ROLES } from './roles.js'
 import { LINE_KINDS } from './kinds-line.js'
 import { MAKE_KINDS } from './kinds-make.js'
 import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
@@ -228,6 +229,8 @@ export const KINDS: Readonly<Record<string, Kind>> = {
       may('note', { type: 'string', max: 500 }),
     ],
   },
+  // What somebody is on the job from now on: said by who leads it.
+  'role-given': { v: 1, joint: false, fields: [must('personId', id), must('role', oneOf(...ROLES))] },
   signed: {
     v: 1,
     joint: false,

@@ -1,3 +1,4 @@
+import type { Role } from './roles.js'
 import type { Stands } from './stands.js'
 import type { Held } from './held.js'
 import type { OwnForm } from './own-form.js'
@@ -170,6 +171,10 @@ export interface Group {
 export interface LifeState extends Life {
   pin: RulesPin | null
   tinId: string | null
+  /** An apprentice had a hand in it: somebody else looks at it. */
+  byApprentice?: string
+  /** Who looked at it, in order: absent until somebody did. */
+  looks?: { by: string; atS: number; found: 'good' | 'wrong'; note?: string }[]
 }
 export interface JointState {
   id: string
@@ -237,6 +242,8 @@ export interface JobState {
   upkeep: Map<string, Upkeep>
   /** Makers' charts in the order they were loaded; none is ever changed. */
   charts: { id: string; name: string; rows: readonly ChartRow[]; by: string; atS: number }[]
+  /** What each was said to be on the job, by person: the last word on it. Nobody said of whoever is not here. */
+  roles: Map<string, Role>
   /** Sources that a named person compared with a copy: the last word on each. */
   checked: Map<string, { by: string; edition: string; on: string; note: string; atS: number }>
   signed: { what: string; refId: string; by: string; atS: number; statement: string }[]
@@ -265,6 +272,7 @@ export const emptyState = (): JobState => ({
   tags: new Map(),
   holds: new Map(),
   upkeep: new Map(),
+  roles: new Map(),
   charts: [],
   checked: new Map(),
   signed: [],

@@ -37,6 +37,8 @@ export const ANSWERS = {
   'gate-isolated': 'Parts that can\u2019t take the pressure are isolated or out, and tagged.',
   'gate-gauge': 'Gauge in date, range 1.5 to 4 times the test pressure.',
   'gate-people': 'People are kept back. Local rules and permits are met.',
+  'stop-not-looked-over':
+    '{joint} was made by an apprentice or found wrong. Somebody else looks at it and finds it good.',
   'stop-not-made': '{joint} is not made. No test before every joint is home.',
   'stop-not-set': '{joint} is not set. No pressure yet.',
   'stop-not-cured':

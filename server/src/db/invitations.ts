@@ -168,7 +168,7 @@ export const accept = (
     await on(client).insert(person).values({ orgId, personId, name, login, passwordHash, admin: row.admin })
     if (row.jobId) {
       const there = await on(client).$count(job, eq(job.jobId, row.jobId))
-      if (there) await insertMember(client, row.jobId, personId, name, 'member')
+      if (there) await insertMember(client, row.jobId, personId, name, 'fitter')
     }
     await keepAudit(client, { what: 'came', atS: nowS, orgId, by: row.madeBy, of: personId, said: name })
     return { personId, name, orgId }

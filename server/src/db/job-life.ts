@@ -68,7 +68,7 @@ export async function handTo(
         .set({ role })
         .where(and(eq(jobMember.jobId, jobId), eq(jobMember.personId, personId), ne(jobMember.role, LEFT)))
         .returning({ personId: jobMember.personId })
-    await as('member', from)
+    await as('fitter', from)
     if (!(await as('owner', to)).length)
       throw new HttpError(422, 'unknown-person', refusal('refused-not-on-this-job'), 'personId')
   })

@@ -1,4 +1,5 @@
-import { and, eq, inArray, isNull, ne } from 'drizzle-orm'
+import { rolesToGive } from '@jugalis/core'
+import { and, eq, isNull, ne, notInArray } from 'drizzle-orm'
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { type Client, dateOf, on } from './connect.js'
@@ -58,7 +59,7 @@ export async function addMember(pool: pg.Pool, jobId: string, orgId: string, log
     .where(and(eq(person.orgId, orgId), eq(person.login, login.trim().toLowerCase()), isNull(person.leftAt)))
   if (!found)
     throw new HttpError(422, 'unknown-person', refusal('refused-nobody-here-signs-in', { login }), 'login')
-  await insertMember(pool, jobId, found.personId, found.name, 'member')
+  await insertMember(pool, jobId, found.personId, found.name, 'fitter')
   return found.name
 }
 
@@ -96,13 +97,28 @@ export async function requireMember(pool: pg.Pool, jobId: string, personId: stri
   return role
 }
 
+/** May one take another off a job? Who leads it takes off whoever they could give a role to. */
+export async function mayTakeOff(
+  pool: pg.Pool,
+  jobId: string,
+  { by, who }: { by: string; who: string },
+): Promise<boolean> {
+  const roles = new Map((await membersOf(pool, jobId)).map(({ personId, role }) => [personId, role]))
+  const may = rolesToGive(roles.get(by) ?? '')
+  return may.some((role) => role === roles.get(who)) || (may.length > 0 && !roles.has(who))
+}
+
 /** Ends somebody's sight of a job. Who owns it hands it to another first. @returns whether they were on it. */
 export async function leaveJob(client: Client, jobId: string, personId: string): Promise<boolean> {
   const left = await on(client)
     .update(jobMember)
     .set({ role: LEFT })
     .where(
-      and(eq(jobMember.jobId, jobId), eq(jobMember.personId, personId), inArray(jobMember.role, ['member'])),
+      and(
+        eq(jobMember.jobId, jobId),
+        eq(jobMember.personId, personId),
+        notInArray(jobMember.role, ['owner', LEFT]),
+      ),
     )
   return (left.rowCount ?? 0) > 0
 }

@@ -19,7 +19,7 @@ import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { inTransaction } from './connect.js'
-import { checkRights } from './rights.js'
+import { checkRights, giveRoles } from './rights.js'
 import { nameJob } from './named.js'
 
 export interface Appended {
@@ -118,6 +118,7 @@ export async function appendInside(
   await insertLines(client, jobId, fresh, lines)
   if (lines.length) await writeHead(client, jobId, prev)
   await nameJob(client, jobId, fresh)
+  await giveRoles(client, jobId, fresh)
   return { seqs, head: { seq: prev.seq, hash: prev.hash } }
 }
 /** Times are kept to the millisecond. */

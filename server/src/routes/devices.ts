@@ -1,4 +1,4 @@
-import express, { type Request, Router } from 'express'
+import express, { Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { checked } from '../checked.js'
@@ -9,6 +9,7 @@ import { takeReports } from '../devices/report.js'
 import { HttpError } from '../errors.js'
 import type { Heads } from '../live/heads.js'
 import { refusal } from '../words.js'
+import type { JobOf } from './job-of.js'
 
 const newDevice = yup
   .object({
@@ -53,19 +54,14 @@ function standInSays(
 }
 
 /** Instruments of a job, as its people see them. Mounted below a job; `jobId` checks who asks. */
-export function deviceRoutes(
-  pool: pg.Pool,
-  nowS: () => number,
-  heads: Heads,
-  jobId: (req: Request) => Promise<string>,
-): Router {
+export function deviceRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, jobId: JobOf): Router {
   const routes = Router({ mergeParams: true })
   const json = express.json({ limit: '100kb' })
   routes.get('/', async (req, res) => {
     res.json({ devices: await devicesOf(pool, await jobId(req)) })
   })
   routes.post('/', json, async (req, res) => {
-    const id = await jobId(req)
+    const id = await jobId(req, 'settle')
     const body = checked(newDevice, req.body)
     if (body.settings) checkHost(body.settings.host)
     const made = await addDevice(
@@ -85,12 +81,12 @@ export function deviceRoutes(
     res.status(201).json(made)
   })
   routes.delete('/:deviceId', async (req, res) => {
-    await revokeDevice(pool, await jobId(req), String(req.params.deviceId), nowS())
+    await revokeDevice(pool, await jobId(req, 'settle'), String(req.params.deviceId), nowS())
     res.status(204).end()
   })
   // A stand-in tool does its work when somebody pulls its trigger.
   routes.post('/:deviceId/trigger', json, async (req, res) => {
-    const id = await jobId(req)
+    const id = await jobId(req, 'read')
     const device = (await devicesOf(pool, id)).find((d) => d.deviceId === req.params.deviceId)
     if (!device?.standIn || device.revoked)
       throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-stand'))

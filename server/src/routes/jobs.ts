@@ -1,6 +1,6 @@
 import { pipeline } from 'node:stream/promises'
-import { type Batch, batchFault, checkChain, isUuid } from '@jugalis/core'
-import express, { type Request, Router } from 'express'
+import { type Batch, batchFault, checkChain, isUuid, leads } from '@jugalis/core'
+import express, { Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import {
@@ -11,11 +11,13 @@ import {
   isMember,
   jobsOf,
   leaveJob,
+  mayTakeOff,
   membersOf,
   requireMember,
 } from '../db/jobs.js'
 import { inTransaction } from '../db/connect.js'
 import { appendBatch } from '../db/log.js'
+import { checkParts } from '../db/rights.js'
 import { logText, readLog } from '../db/read-log.js'
 import { isSession } from '../db/sessions.js'
 import { HttpError } from '../errors.js'
@@ -23,6 +25,7 @@ import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
 import type { Streams } from '../live/streams.js'
 import { calendarPath } from './calendar.js'
+import { type JobOf, jobOf } from './job-of.js'
 import { jobLifeRoutes } from './job-life.js'
 import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
@@ -41,8 +44,7 @@ interface On {
   heads: Heads
   secret: string
   streams: Streams
-  /** The job that is asked for, once it is known that the asker is one of its members. */
-  jobId(req: Request): Promise<string>
+  jobId: JobOf
 }
 const json = express.json({ limit: '1mb' })
 
@@ -84,7 +86,7 @@ function members(routes: Router, { pool, jobId, streams }: On): void {
   })
   routes.post('/:jobId/members', json, async (req, res) => {
     const id = await jobId(req)
-    if ((await requireMember(pool, id, me(req).personId)) !== 'owner')
+    if (!leads(await requireMember(pool, id, me(req).personId)))
       throw new HttpError(403, 'not-owner', refusal('refused-only-who-began-this'))
     const { login } = (req.body ?? {}) as { login?: unknown }
     if (typeof login !== 'string' || !login.trim() || login.length > 80)
@@ -95,8 +97,8 @@ function members(routes: Router, { pool, jobId, streams }: On): void {
     const id = await jobId(req)
     const { personId } = req.params
     const own = me(req).personId
-    // Whoever wants to go goes; others are taken off by who owns the job.
-    if (personId !== own && (await requireMember(pool, id, own)) !== 'owner')
+    // Whoever wants to go goes; others are taken off by who leads the job, and who leads it by its owner.
+    if (personId !== own && !(await mayTakeOff(pool, id, { by: own, who: personId })))
       throw new HttpError(403, 'not-owner', refusal('refused-only-who-began-this'))
     if (!isUuid(personId) || !(await leaveJob(pool, id, personId)))
       throw new HttpError(409, 'not-a-member', refusal('refused-not-taken-off'))
@@ -128,6 +130,7 @@ function entries(routes: Router, { pool, nowS, heads, streams, jobId }: On): voi
   routes.post('/:jobId/events', json, async (req, res) => {
     const receivedAtS = nowS()
     const id = await jobId(req)
+    checkParts(await requireMember(pool, id, me(req).personId), req.body)
     const fault = batchFault(req.body)
     if (fault) throw new HttpError(422, fault.code, fault.message, fault.field)
     const batch = req.body as Batch
@@ -188,12 +191,7 @@ export function jobRoutes(
   streams: Streams,
 ): Router {
   const routes = Router()
-  const jobId = async (req: Request): Promise<string> => {
-    const id = String(req.params.jobId).toLowerCase()
-    if (!isUuid(id)) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
-    await requireMember(pool, id, me(req).personId)
-    return id
-  }
+  const jobId = jobOf(pool)
   const on: On = { pool, nowS, heads, secret, streams, jobId }
   lists(routes, on)
   members(routes, on)

@@ -4,6 +4,7 @@ import type pg from 'pg'
 import { hashOf, keepPhoto, kindOf, photoOf } from '../db/photos.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
+import type { JobOf } from './job-of.js'
 
 const HASH = /^[0-9a-f]{64}$/
 const hashIn = (req: Request): string => {
@@ -17,11 +18,11 @@ const hashIn = (req: Request): string => {
  * after the picture itself; neither waits for the other.
  * @param jobId who may: the id of a job of which the person asking is a member.
  */
-export function photoRoutes(pool: pg.Pool, jobId: (req: Request) => Promise<string>): Router {
+export function photoRoutes(pool: pg.Pool, jobId: JobOf): Router {
   const routes = Router({ mergeParams: true })
   const raw = express.raw({ type: [...PHOTO.kinds], limit: PHOTO.mostBytes })
   routes.put('/:hash', raw, async (req, res) => {
-    const id = await jobId(req)
+    const id = await jobId(req, 'make')
     const hash = hashIn(req)
     const bytes: unknown = req.body
     const kind = Buffer.isBuffer(bytes) ? kindOf(bytes) : null

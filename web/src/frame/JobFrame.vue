@@ -14,6 +14,7 @@ import { useSession } from '../stores/session'
 import { useView } from '../view'
 import FoldingRule from './FoldingRule.vue'
 import LiveStrip from './LiveStrip.vue'
+import RoleSays from './RoleSays.vue'
 import TopStrip from './TopStrip.vue'
 import UndoStrip from './UndoStrip.vue'
 import { word } from '../words/word'
@@ -81,6 +82,7 @@ onBeforeUnmount(() => {
     <a class="skip" href="#work" @click.prevent="toWork">{{ word('frame-to-the-work') }}</a>
     <TopStrip class="strip" @read="reading = true" />
     <LiveStrip />
+    <RoleSays />
     <div class="middle">
       <FoldingRule v-if="!phone" class="rail" />
       <main id="work" ref="work" class="main" tabindex="-1">

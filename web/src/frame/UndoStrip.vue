@@ -45,7 +45,7 @@ function which({ draft }: Returned): string {
         <button type="button" class="button" @click="job.redo()">{{ word('frame-do-it-again') }}</button>
       </template>
       <template v-else>
-        {{ job.lastAct?.says }}
+        <span :class="{ refusal: job.lastAct?.refused }">{{ job.lastAct?.says }}</span>
         <button v-if="!job.lastAct?.stands" type="button" class="button" @click="job.undo()">
           {{ word('frame-undo') }}
         </button>

@@ -10,6 +10,8 @@ export interface Act {
   takenBackBy?: string[]
   /** It is for good: nothing up to it is taken back any more. */
   stands?: true
+  /** It was not done: it is no part of this person's work here. */
+  refused?: true
 }
 const REMEMBERED = 200
 const corrections = (ids: readonly string[]): NewEntry[] =>
@@ -36,6 +38,9 @@ export function useActs(keep: (entries: NewEntry[]) => Promise<string[]>) {
     takenBack.value = []
     lastAct.value = act
   }
+  /** Says that something was not done, and why. */
+  const refuse = (says: string): void =>
+    void (lastAct.value = { ids: [], says, atMs: Date.now(), stands: true, refused: true })
   /** Takes the newest act back; again, the one before. */
   async function undo(): Promise<void> {
     const act = acts.value.at(-1)
@@ -60,5 +65,5 @@ export function useActs(keep: (entries: NewEntry[]) => Promise<string[]>) {
     takenBack.value = []
     lastAct.value = null
   }
-  return { acts, takenBack, lastAct, remember, undo, redo, forget }
+  return { acts, takenBack, lastAct, remember, refuse, undo, redo, forget }
 }

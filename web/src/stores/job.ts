@@ -14,10 +14,11 @@ import { useClock } from './clock'
 import type { NewEntry } from './drafts'
 import { useMembers } from './members'
 import * as photos from './photos'
+import { useOwnRole } from './own-role'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
 import { useWriting } from './writing'
-import { reading, told } from '../words/word'
+import { reading, told, word } from '../words/word'
 
 /** A doubt about times that is worth showing before the server has it, s. */
 const DOUBT_S = 2
@@ -88,8 +89,9 @@ function useSynced() {
     if (!where) return
     const id = where.jobId
     if (to.missing) void kept.drop(id)
-    // Somebody who came on the job since it was opened.
-    if (by.what === 'read' && !people.knowsAll(to.known.slice(had.known.length)))
+    // Somebody who came on the job since it was opened, or is something else on it.
+    const fresh = by.what === 'read' ? to.known.slice(had.known.length) : []
+    if (!people.knowsAll(fresh) || fresh.some(({ kind }) => kind === 'role-given'))
       void namesOf(id).then(() => people.keep(id, state.value.job.name))
     if (by.what === 'taken') void photos.send(id)
   }
@@ -145,14 +147,19 @@ export const useJob = defineStore('job', () => {
   const { jobId, sync, state, pending, engine } = synced
   const { members, roles, nameOf } = synced.people
   const shown = useShown(jobId, sync, state)
+  const own = useOwnRole(roles)
   const { keep, writeNow } = useWriting(engine, synced.at, () => [...sync.value.known, ...pending.value])
-  const { acts, takenBack, lastAct, remember, undo, redo, forget } = useActs(keep)
+  const { acts, takenBack, lastAct, remember, refuse, undo, redo, forget } = useActs(keep)
   const { open, close } = useOpening(synced, shown)
   // What was done on one job is not taken back on another.
   watch(jobId, forget, { flush: 'sync' })
 
   /** Writes entries: kept on this device first, shown at once, then sent. Gives their ids. */
   async function write(entries: NewEntry[], says = ''): Promise<string[]> {
+    if (!own.mayAll(entries)) {
+      refuse(word('frame-not-your-part', { role: own.role.value ?? '' }))
+      return []
+    }
     const ids = await keep(entries)
     if (says && ids.length)
       remember(
@@ -168,6 +175,9 @@ export const useJob = defineStore('job', () => {
     nameOf,
     members,
     roles,
+    role: own.role,
+    may: own.may,
+    leading: own.leading,
     pending,
     ...shown,
     acts,

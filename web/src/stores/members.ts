@@ -1,18 +1,19 @@
 import type { JobEvent } from '@jugalis/core'
 import { ref } from 'vue'
 import { api } from '../api'
+import type { KeptMember } from '../sync/kept-log'
 import * as kept from '../sync/kept-log'
 
 /** Who is on the open job, by id. Kept on this device, so that names are there without signal. */
 export function useMembers() {
   const members = ref<Map<string, string>>(new Map())
-  /** What each is on the job; empty until the server was asked. */
+  /** What each is on the job; empty until the server was asked once. */
   const roles = ref<Map<string, string>>(new Map())
   let asking: Promise<void> | null = null
 
-  const take = (list: readonly [string, string][]): void => {
-    members.value = new Map(list)
-    roles.value = new Map()
+  const take = (list: readonly KeptMember[]): void => {
+    members.value = new Map(list.map(([id, name]) => [id, name]))
+    roles.value = new Map(list.flatMap(([id, , role]) => (role ? [[id, role]] : [])))
   }
   /** Asks who is on a job. @param still says whether it is the open one still. */
   function ask(jobId: string, still: () => boolean): Promise<void> {
@@ -22,8 +23,7 @@ export function useMembers() {
     )
       .then(({ members: all }) => {
         if (!still()) return
-        take(all.map((m): [string, string] => [m.personId, m.name]))
-        roles.value = new Map(all.map((m) => [m.personId, m.role]))
+        take(all.map((m): KeptMember => [m.personId, m.name, m.role]))
       })
       // Without signal the names that are known stand; they are asked for again with the next line.
       .catch(() => undefined)
@@ -31,7 +31,10 @@ export function useMembers() {
   }
   /** Keeps them on this device, with the name of the job. */
   const keep = (jobId: string, name: string): void =>
-    void kept.keepAbout(jobId, { name, members: [...members.value] })
+    void kept.keepAbout(jobId, {
+      name,
+      members: [...members.value].map(([id, of]): KeptMember => [id, of, roles.value.get(id)]),
+    })
   const knowsAll = (events: readonly JobEvent[]): boolean => events.every((e) => members.value.has(e.actorId))
   const nameOf = (personId: string): string => members.value.get(personId) ?? 'someone'
   return { members, roles, take, ask, keep, knowsAll, nameOf }

@@ -8,6 +8,8 @@ export interface Part {
   head: number
   hash: string | null
 }
+/** Id, name, and what they are on the job; an older log on a device does not know that. */
+export type KeptMember = [personId: string, name: string, role?: string]
 interface Job {
   jobId: string
   /** Whom it was read for: nobody else on this device gets to see it. */
@@ -15,7 +17,7 @@ interface Job {
   openedAtMs: number
   /** Missing until the job was read once. */
   name?: string
-  members: [string, string][]
+  members: KeptMember[]
 }
 interface Shelf extends DBSchema {
   jobs: { key: string; value: Job }
@@ -40,7 +42,7 @@ export interface Kept {
   events: JobEvent[]
   head: number
   hash: string | null
-  members: [string, string][]
+  members: KeptMember[]
 }
 /**
  * What this device keeps of a job, so that it opens without signal and only what is new is read. A device that can't

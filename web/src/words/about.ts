@@ -50,7 +50,8 @@ export const ABOUT = {
   'about-take-out-sure': 'Take it out for good',
   'about-keep-job': 'Leave it',
   // People
-  'about-has-the-job': 'has the job',
+  'about-role-of': 'What {name} is on this job',
+  'about-role-now': '{name}: {role} on this job from now on.',
   'about-take-off': 'Take off the job',
   'about-leave': 'Leave this job',
   'about-off-sure': '{name} sees it no more: yes',

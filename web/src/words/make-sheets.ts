@@ -68,6 +68,14 @@ export const MAKE_SHEETS = {
   'make-your-name-and-reason': "Your name ({name}) and reason stay in the joint's record.",
   'make-reason': 'Reason',
   'make-go-on-in-my': 'Go on, in my name',
+  'make-too-long-ago': 'This was more than a day ago: who leads the job writes it down.',
+  'make-look-wanted': '{name} made {tag} as an apprentice. Somebody else looks at it before it is tested.',
+  'make-look-said':
+    '{name} looked at it {at} and found it {found, select, wrong {wrong} other {good}}{hasNote, select, yes {: {note}.} other {.}}',
+  'make-look-note': 'What you saw',
+  'make-look-good': 'It is good',
+  'make-look-wrong': 'It is wrong',
+  'make-looked-over': '{tag} looked over: {found, select, wrong {wrong} other {good}}.',
   'make-say-why-in-a': 'Say why, in a few words.',
   // PermitSheet
   'make-hot-work-permit-2': 'Hot-work permit',

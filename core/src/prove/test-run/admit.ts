@@ -1,3 +1,4 @@
+import { wantsLook } from '../../joint/look-over.js'
 import { append } from '../../units/extent.js'
 import type { Msg } from '../../methods/method.js'
 import { msg } from '../../sources/source.js'
@@ -110,6 +111,8 @@ function jointStops(answer: SectionAnswer, bar: number): Msg[] {
           msg('stop-not-cured', { joint, jointId, allowed: own.allowsBar, bar, readyAtS: own.readyAtS }),
         )
     } else if (!own.look.inspected) stops.push(msg('stop-not-judged', { joint, jointId }))
+    if (own.facts.homeAtS !== null && wantsLook(own.facts.life))
+      stops.push(msg('stop-not-looked-over', { joint, jointId }))
   }
   return stops
 }

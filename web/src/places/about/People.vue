@@ -4,13 +4,15 @@ import 'element-plus/es/components/input/style/css'
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api } from '../../api'
+import { useJob } from '../../stores/job'
 import { useAct } from '../../use-act'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 import type { JobPeople, Member } from './use-job-people'
 
 /** Who is on this job. Who has the job puts others on it and takes them off; anybody else may go. */
 const props = defineProps<{ people: JobPeople }>()
-const { path, me, on, went, owned, load } = props.people
+const { path, me, on, went, leading, toGive, load } = props.people
+const job = useJob()
 const router = useRouter()
 const login = ref('')
 const { said, fault, act } = useAct()
@@ -33,8 +35,19 @@ const takeOff = ({ personId, name }: Member): Promise<void> =>
     await load()
     return word('about-is-off', { name })
   })
-const mayGo = ({ personId, role }: Member): boolean =>
-  role === 'member' && (owned.value || personId === me.value)
+/** Who has the job hands it on first; others go by themselves, or are taken off by who leads them. */
+const mayGo = (member: Member): boolean =>
+  member.role !== 'owner' && (member.personId === me.value || toGive(member).length > 0)
+const give = (member: Member, event: Event): Promise<void> =>
+  act(async () => {
+    const { value: role } = event.target as HTMLSelectElement
+    try {
+      await job.writeNow({ kind: 'role-given', data: { personId: member.personId, role } })
+    } finally {
+      await load()
+    }
+    return word('about-role-now', { name: member.name, role: named(role) })
+  })
 const offSays = ({ personId, name }: Member): string => {
   if (sure.value === personId) return word('about-off-sure', { name })
   return personId === me.value ? word('about-leave') : word('about-take-off')
@@ -47,7 +60,16 @@ const offSays = ({ personId, name }: Member): string => {
     <ul>
       <li v-for="member in on" :key="member.personId">
         <span class="strong">{{ member.name }}</span>
-        <span v-if="member.role === 'owner'" class="why">{{ word('about-has-the-job') }}</span>
+        <select
+          v-if="toGive(member).length"
+          class="plain"
+          :value="member.role"
+          :aria-label="word('about-role-of', { name: member.name })"
+          @change="give(member, $event)"
+        >
+          <option v-for="role in toGive(member)" :key="role" :value="role">{{ named(role) }}</option>
+        </select>
+        <span v-else class="why">{{ named(member.role) }}</span>
         <button
           v-if="mayGo(member)"
           type="button"
@@ -63,14 +85,14 @@ const offSays = ({ personId, name }: Member): string => {
     <p v-if="went.length" class="why">
       {{ word('about-went', { names: went.map(({ name }) => name).join(', ') }) }}
     </p>
-    <form v-if="owned" class="buttons" @submit.prevent="add">
+    <form v-if="leading" class="buttons" @submit.prevent="add">
       <label for="person-login" class="sr">{{ word('site-signs-in-as') }}</label>
       <ElInput id="person-login" v-model="login" size="large" :placeholder="word('site-signs-in-as-2')" />
       <button type="submit" class="button" :disabled="!login.trim()">
         {{ word('site-put-on-the-job') }}
       </button>
     </form>
-    <p v-if="owned" class="why">{{ word('about-new-people') }}</p>
+    <p v-if="leading" class="why">{{ word('about-new-people') }}</p>
     <p v-if="said" role="status">{{ said }}</p>
     <p v-if="fault" class="refusal" role="alert">{{ fault.says }}</p>
   </section>

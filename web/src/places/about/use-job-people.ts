@@ -1,3 +1,4 @@
+import { type Role, leads, rolesToGive } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { api } from '../../api'
 import { useJob } from '../../stores/job'
@@ -18,9 +19,16 @@ export function useJobPeople() {
   return {
     path,
     me,
-    on: computed(() => all.value.filter(({ role }) => role === 'owner' || role === 'member')),
+    on: computed(() => all.value.filter(({ role }) => role !== 'left')),
     /** No longer on it; what they wrote stays under their name. */
     went: computed(() => all.value.filter(({ role }) => role === 'left')),
+    /** Roles that this person may give to a member. */
+    toGive: ({ personId, role }: Member): readonly Role[] => {
+      const may = rolesToGive(all.value.find((one) => one.personId === me.value)?.role ?? '')
+      return personId !== me.value && may.some((one) => one === role) ? may : []
+    },
+    /** Whether this person leads the job. */
+    leading: computed(() => leads(all.value.find((one) => one.personId === me.value)?.role ?? '')),
     /** Whether the job is this person's own. */
     owned: computed(() => all.value.some(({ personId, role }) => personId === me.value && role === 'owner')),
     async load(): Promise<void> {

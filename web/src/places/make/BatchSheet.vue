@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type JointFacts, lifeBeforeEndedS, newestChart } from '@jugalis/core'
+import { type JointFacts, TOO_LONG_AGO_S, lifeBeforeEndedS, newestChart } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref, toRef } from 'vue'
@@ -74,6 +74,7 @@ function faultOf(fromS: number | null, toS: number | null): string {
     if (endedS !== null && fromS < endedS)
       return word('make-was-still-in-then', { tag, at: when(endedS, clock.nowS, zone.value) })
   }
+  if (clock.nowS - fromS > TOO_LONG_AGO_S && !job.leading) return word('make-too-long-ago')
   if (!basis.value) return word('make-say-whether-it-was')
   const unread = reads.value.find(
     (r) => (isNumber(r) || r.asked) && r.needed && (readings.value[r.key] ?? null) === null,

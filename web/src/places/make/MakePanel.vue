@@ -16,6 +16,7 @@ import CutOutSheet from './CutOutSheet.vue'
 import EarlierSheet from './EarlierSheet.vue'
 import LimitSheet from './LimitSheet.vue'
 import MakeHead from './MakeHead.vue'
+import LookOver from './LookOver.vue'
 import OtherHands from './OtherHands.vue'
 import OverrideSheet from './OverrideSheet.vue'
 import PutDownSheet from './PutDownSheet.vue'
@@ -151,6 +152,7 @@ const recordNotes = computed(() =>
       @sources="sheet = 'sources'"
     />
     <OtherHands :facts="facts" />
+    <LookOver v-if="phase === 'rest'" :facts="facts" />
     <p v-if="ahead" class="warn">{{ ahead }}</p>
     <p v-if="cycle?.result === 'interrupted'" class="refusal" role="alert">
       {{ word('make-the-cycle-broke-off', { tool: cycle.tool }) }}

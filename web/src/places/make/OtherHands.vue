@@ -32,6 +32,12 @@ const contested = computed<readonly Done[]>(() => {
   const same = done.value.filter((d) => d.step === last.step && d.readings.again !== true)
   return new Set(same.map((d) => d.by)).size > 1 ? same : []
 })
+/** What another wrote is taken back by who wrote it, or by who leads the job. */
+const mayStand = computed(() =>
+  contested.value.filter(
+    (stands) => job.leading || contested.value.every((d) => d === stands || d.by === me.value),
+  ),
+)
 async function agree(stands: Done): Promise<void> {
   const gone = contested.value.filter((d) => d !== stands)
   await job.write(
@@ -60,7 +66,7 @@ async function agree(stands: Done): Promise<void> {
       }}
     </p>
     <div class="buttons">
-      <button v-for="d in contested" :key="d.eventId" type="button" class="button" @click="agree(d)">
+      <button v-for="d in mayStand" :key="d.eventId" type="button" class="button" @click="agree(d)">
         {{ word('make-s-stands', { name: job.nameOf(d.by) }) }}
       </button>
     </div>

@@ -83,10 +83,9 @@ async function leak(): Promise<void> {
   )
   asksWhere.value = false
 }
-/** Who began it ends it; who has the job may, with a reason. What I am here may not be known yet: then the server says. */
+/** Who began it ends it; who leads the job may, with a reason. What I am here may not be known yet: then the server says. */
 const own = computed(() => props.test.by === session.person?.personId)
-const role = computed(() => job.roles.get(session.person?.personId ?? ''))
-const mayEnd = computed(() => own.value || (role.value ?? 'owner') === 'owner')
+const mayEnd = computed(() => own.value || job.leading)
 const asksWhy = ref(false)
 const reason = ref('')
 const askOrEnd = (): unknown => (own.value ? end() : (asksWhy.value = !asksWhy.value))

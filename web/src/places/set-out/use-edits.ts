@@ -41,13 +41,15 @@ export function useEdits(line: Ref<Line | null>) {
         return false
       }
       const brought = takeOffsBrought(job.state, edited.items, parts.house)
-      await job.write(
-        [
-          ...edited.edits.map((e) => ({ kind: e.kind, data: { lineId: own.id, ...e.data } })),
-          ...brought.map((data) => ({ kind: 'take-off', data: { ...data, chart: word('own-fittings') } })),
-        ],
-        says,
-      )
+      const entries = [
+        ...edited.edits.map((e) => ({ kind: e.kind, data: { lineId: own.id, ...e.data } })),
+        ...brought.map((data) => ({ kind: 'take-off', data: { ...data, chart: word('own-fittings') } })),
+      ]
+      // Whose part it is not is told so; what was typed comes back.
+      if (entries.length && !(await job.write(entries, says)).length) {
+        ended?.(false)
+        return false
+      }
       await nextTick()
       ended?.(true)
       return true

@@ -1,0 +1,1 @@
+UPDATE "job_member" SET "role" = 'fitter' WHERE "role" = 'member';
