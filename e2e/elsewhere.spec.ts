@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { expect } from '@playwright/test'
 import { bothWays } from './both-ways'
 import { eventsOf, noViolations, write } from './help'
-import { chooseIn, hit } from './lists-help'
+import { chooseIn, hit, hitOrMore } from './lists-help'
 import { PVC, jobOf } from './make-help'
 import { INCH_MOUSE, METRIC_THUMB } from './set-out-help'
 
@@ -20,10 +20,7 @@ bothWays(WAYS, 'a joint that lies in another place: since when, and taken back',
   await page.goto(`/job/${job}/make/${joints[0]}`)
   await hit(page.getByRole('button', { name: /Fits, marked/ }).first())
   const down = page.getByRole('button', { name: 'Put it down' })
-  const more = page.getByRole('button', { name: 'More…' })
-  await expect(down.or(more).first()).toBeVisible()
-  if (!(await down.count())) await hit(more)
-  await hit(down.first())
+  await hitOrMore(down.first())
   const sheet = page.getByRole('dialog')
   await noViolations(page)
   const put = sheet.getByRole('button', { name: 'Write that down' })

@@ -8,6 +8,16 @@ export async function hit(at: Locator): Promise<void> {
   await (touched.get(page) ? at.tap() : at.click())
 }
 
+/** What lies behind More… where there is no room for it; the room may still be found out. */
+export async function hitOrMore(at: Locator): Promise<void> {
+  const more = at.page().getByRole('button', { name: 'More…' })
+  await expect(async () => {
+    if (!(await at.count())) await more.click({ timeout: 2000 })
+    await expect(at).toBeVisible({ timeout: 2000 })
+  }).toPass()
+  await hit(at)
+}
+
 /** Waits until a thing lies where it lay a moment ago: what is pointed at while it moves is missed. */
 async function lies(at: Locator): Promise<void> {
   let before = ''

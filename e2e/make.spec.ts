@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { expect, test } from '@playwright/test'
 import { PHONE, afterLastStep, eventsOf, noViolations, signIn, write } from './help'
+import { hitOrMore } from './lists-help'
 import { COPPER, PVC, jobOf, step } from './make-help'
 
 test('a window missed leads to its way back, a failed reading to a second life, an interruption is kept', async ({
@@ -42,9 +43,7 @@ test('a window missed leads to its way back, a failed reading to a second life, 
   await page.getByRole('button', { name: 'Seen', exact: true }).click()
   await page.locator('.action').click()
   await expect(h1).toContainText('within')
-  const more = page.getByRole('button', { name: 'More…' })
-  if (await more.count()) await more.click()
-  await page.getByRole('button', { name: 'Put it down' }).click()
+  await hitOrMore(page.getByRole('button', { name: 'Put it down' }))
   await expect(page.getByRole('dialog')).toContainText('The clock runs on')
   await page.getByRole('radio', { name: 'rain' }).click()
   await page.getByRole('button', { name: 'Put it down' }).last().click()

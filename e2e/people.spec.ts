@@ -66,7 +66,7 @@ async function onAndOff(page: Page, guest: Page): Promise<void> {
   const off = page.getByRole('button', { name: /^Dipper:/ })
   await hit(off)
   await hit(off)
-  await expect(page.getByText('No longer on it: Dipper')).toBeVisible()
+  await expect(page.getByText('In the log, and not on the job: Dipper')).toBeVisible()
   await guest.reload()
   await expect(headline(guest)).toContainText('There is no such job')
 }

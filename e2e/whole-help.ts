@@ -2,7 +2,7 @@ import { methodOf, named, say } from '@jugalis/core'
 import { type Locator, type Page, expect } from '@playwright/test'
 import { fileOf, pagesOf } from './files-help'
 import { eventsOf } from './help'
-import { chooseIn, hit } from './lists-help'
+import { chooseIn, hit, hitOrMore } from './lists-help'
 import { readUntilHeld } from './prove-help'
 import type { Way } from './ways'
 
@@ -75,8 +75,7 @@ async function beginLine(page: Page, w: Way): Promise<void> {
 async function slip(page: Page, { tag, slip: { says, back } }: Way, written: () => Promise<number>) {
   const before = await written()
   const mistake = page.getByRole('button', { name: says, exact: true })
-  if (!(await mistake.count())) await hit(page.getByRole('button', { name: 'More…' }))
-  await hit(mistake)
+  await hitOrMore(mistake)
   if (back === 'aside') {
     await expect(page.getByText(`${says}: nothing is made with it yet.`)).toBeVisible()
     expect(await written()).toBe(before)

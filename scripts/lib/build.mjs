@@ -41,6 +41,7 @@ const SERVER = {
   entryPoints: {
     main: path.join(ROOT, 'server/src/main.ts'),
     'stock-worker': path.join(ROOT, 'server/src/stock-worker.ts'),
+    'import-worker': path.join(ROOT, 'server/src/import-worker.ts'),
     'glance-worker': path.join(ROOT, 'server/src/glance-worker.ts'),
     demo: path.join(ROOT, 'demo/main.ts'),
   },

@@ -12,6 +12,7 @@ import { openApi } from './described/openapi.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './described/schemas.js'
 import { HttpError, answerErrors, notFound, unknownRoute } from './errors.js'
 import { type Glances, glancesHere } from './glances.js'
+import { type Imports, importsHere } from './imports.js'
 import type { Heavy } from './heavy.js'
 import { askedWell, notKept } from './manners.js'
 import { type Heads, headsOf } from './live/heads.js'
@@ -41,6 +42,8 @@ export interface AppOptions {
   heads?: Heads
   /** Where logs are folded for the page of all jobs. Absent: in this thread. */
   glances?: Glances
+  /** Where files of jobs are read. Absent: in this thread. */
+  imports?: Imports
   /** Epoch seconds; tests bring their own. */
   nowS?: () => number
   limiter?: boolean
@@ -147,8 +150,13 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/people', requireSession, peopleRoutes(options.pool, nowS, streams))
   app.use('/api/parts', requireSession, partRoutes(options.pool, nowS))
   const glances = options.glances ?? glancesHere(options.pool)
+  const imports = options.imports ?? importsHere(options.pool)
   app.use('/api/glance', requireSession, glanceRoutes(options.pool, nowS, glances))
-  app.use('/api/jobs', requireSession, jobRoutes(options.pool, nowS, heads, options.sessionSecret, streams))
+  app.use(
+    '/api/jobs',
+    requireSession,
+    jobRoutes(options.pool, nowS, heads, options.sessionSecret, streams, imports),
+  )
   app.use('/api', unknownRoute)
   if (options.webRoot && existsSync(options.webRoot)) serveWeb(app, options.webRoot)
   app.use(unknownRoute)

@@ -1,6 +1,6 @@
-import { Worker } from 'node:worker_threads'
 import type pg from 'pg'
 import { takeGlance } from './db/glance.js'
+import { threadOf } from './thread.js'
 
 /** Takes glances at jobs, one after another, without anybody waiting for them. */
 export interface Glances {
@@ -47,31 +47,11 @@ export const glancesHere = (pool: pg.Pool): Glances =>
 
 /** In a thread of its own, which has its own way to the database: a large log holds nobody up. */
 export function glancesApart(script: URL, databaseUrl: string, pooler: boolean): Glances {
-  let worker: Worker | null = null
-  const start = (): Worker => {
-    const fresh = new Worker(script, { workerData: { databaseUrl, pooler } })
-    fresh.on('exit', () => (worker = worker === fresh ? null : worker))
-    fresh.unref()
-    return fresh
-  }
-  const take = (jobId: string, nowS: number): Promise<void> => {
-    const running = (worker ??= start())
-    return new Promise((resolve, reject) => {
-      const end = (failed: unknown): void => {
-        running.removeAllListeners('message')
-        running.removeListener('error', end)
-        running.removeListener('exit', gone)
-        if (failed) reject(failed instanceof Error ? failed : new Error(String(failed)))
-        else resolve()
-      }
-      const gone = (): void => end('exit')
-      running.once('message', (said: { failed?: string }) => end(said.failed))
-      running.once('error', end)
-      running.once('exit', gone)
-      running.postMessage({ jobId, nowS })
-    })
-  }
-  return glancesBy(take, async () => {
-    await worker?.terminate()
+  const thread = threadOf<{ jobId: string; nowS: number }, { failed?: string }>(script, {
+    workerData: { databaseUrl, pooler },
   })
+  return glancesBy(async (jobId, nowS) => {
+    const { failed } = await thread.ask({ jobId, nowS })
+    if (failed) throw new Error(failed)
+  }, thread.stop)
 }

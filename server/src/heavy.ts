@@ -1,6 +1,6 @@
 import { type Answer, Refusal } from '@jugalis/core'
-import { Worker } from 'node:worker_threads'
 import { HttpError } from './errors.js'
+import { threadOf } from './thread.js'
 import { refusal } from './words.js'
 
 type Reply =
@@ -8,63 +8,44 @@ type Reply =
   | { refusal: { code: ConstructorParameters<typeof Refusal>[0]; message: string; field: string | null } }
   | { failed: string }
 export interface Heavy {
-  /** @throws HttpError 503 while another question is at work. */
-  run(name: string, body: unknown): Promise<Answer>
+  /**
+   * @param waits whether it waits for its turn, as what is soon answered does.
+   * @throws HttpError 503 while another question is at work, or too many wait.
+   */
+  run(name: string, body: unknown, waits?: boolean): Promise<Answer>
   stop(): Promise<void>
 }
 /** Seconds after which a thread that says nothing is given up. */
 const GIVE_UP_MS = 20_000
 const RETRY_AFTER_S = 5
+const MOST_WAITING = 32
 
 /** Runs heavy calculations in one worker thread, one at a time. The thread starts with the first question. */
 export function heavyThread(script: URL): Heavy {
-  let worker: Worker | null = null
-  let busy = false
-  const start = (): Worker => {
-    const fresh = new Worker(script)
-    fresh.on('exit', () => (worker = worker === fresh ? null : worker))
-    // Nobody waits for it when the server ends.
-    fresh.unref()
-    return fresh
-  }
-  function ask(name: string, body: unknown): Promise<Reply> {
-    const running = (worker ??= start())
-    return new Promise((resolve, reject) => {
-      const timer = setTimeout(
-        () => end(() => reject(new Error('The planner did not answer.')), true),
-        GIVE_UP_MS,
-      )
-      const end = (then: () => void, kill = false): void => {
-        clearTimeout(timer)
-        running.removeAllListeners('message')
-        running.removeAllListeners('error')
-        if (kill) void running.terminate()
-        then()
-      }
-      running.once('message', (m: Reply) => end(() => resolve(m)))
-      running.once('error', (e) => end(() => reject(e), true))
-      running.postMessage({ name, body })
-    })
-  }
+  const thread = threadOf<{ name: string; body: unknown }, Reply>(script, { giveUpMs: GIVE_UP_MS })
+  /** At work, and waiting behind it. */
+  let asked = 0
+  let turn: Promise<unknown> = Promise.resolve()
   return {
-    async run(name, body) {
-      if (busy)
+    async run(name, body, waits = false) {
+      if (asked >= (waits ? MOST_WAITING : 1))
         throw new HttpError(503, 'busy', refusal('refused-another-plan-is-being'), null, {
           retryAfterS: RETRY_AFTER_S,
         })
-      busy = true
+      asked++
       try {
-        const reply = await ask(name, body)
+        const own = turn.then(() => thread.ask({ name, body }))
+        // How the one before ended is its own matter.
+        turn = own.catch(() => undefined)
+        const reply = await own
         if ('answer' in reply) return reply.answer
         if ('refusal' in reply)
           throw new Refusal(reply.refusal.code, reply.refusal.message, reply.refusal.field)
         throw new Error(reply.failed)
       } finally {
-        busy = false
+        asked--
       }
     },
-    async stop() {
-      await worker?.terminate()
-    },
+    stop: thread.stop,
   }
 }

@@ -4,6 +4,7 @@ import https from 'node:https'
 import { createApp } from './app.js'
 import { readLoggers } from './devices/read-loggers.js'
 import { playStandIns } from './devices/stand-ins.js'
+import { importsApart } from './imports.js'
 import { glancesApart } from './glances.js'
 import { heavyThread } from './heavy.js'
 import { keptAlive } from './keep-alive.js'
@@ -70,11 +71,13 @@ async function main(): Promise<void> {
       : null
   const heads = headsOf(database.pool, pooler || process.env.LIVE === 'poll' ? 'poll' : 'push')
   const glances = glancesApart(new URL('./glance-worker.mjs', import.meta.url), url, pooler)
+  const imports = importsApart(new URL('./import-worker.mjs', import.meta.url), url, pooler)
   const app = createApp({
     pool: database.pool,
     pulse,
     heads,
     glances,
+    imports,
     heavy: heavyThread(new URL('./stock-worker.mjs', import.meta.url)),
     sessionSecret: env('SESSION_SECRET'),
     limiter: process.env.LIMITER !== 'off',
@@ -94,7 +97,7 @@ async function main(): Promise<void> {
     if (stopping) return
     stopping = true
     server.close(() => {
-      void Promise.all([stand?.stop(), loggers.stop(), glances.stop(), pulse.stop()])
+      void Promise.all([stand?.stop(), loggers.stop(), glances.stop(), imports.stop(), pulse.stop()])
         .then(() => heads.stop())
         .then(() => database.close())
         .then(() => process.exit(0))

@@ -105,6 +105,8 @@ const REFUSALS = {
     'This was more than an hour ago: say whether it was noted at the time or is from memory.',
   'refused-too-long-ago': 'This was more than a day ago: who leads the job writes it down.',
   'refused-own-test': 'Nobody witnesses a test they ran.',
+  'refused-another-file': 'Another file is being read. Try again in a moment.',
+  'refused-file-too-large': 'This file is too large to be read here.',
   'refused-not-your-role': 'This role is not yours to give, or not theirs to be given.',
   'refused-say-why': 'Say why another than its tester ends this test.',
   'refused-an-entry-cant-be': 'An entry can’t be read.',

@@ -15,7 +15,7 @@ const WRITERS = ['web/src', 'core/src/line', 'core/src/plan', 'core/src/store', 
   .filter((file) => !/words|job-log\.ts$/.test(file))
   .map((file) => readFileSync(file, 'utf8'))
 /** Written by others than a person before a screen. */
-const BY_OTHERS: readonly string[] = ['tool-said']
+const BY_OTHERS: readonly string[] = ['tool-said', 'log-brought']
 /** Read still, and written no more: something newer took their place. */
 const OLD: readonly string[] = ['tin-set']
 /** What a screen writes under another name: who puts it together there. */

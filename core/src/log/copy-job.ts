@@ -38,6 +38,7 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'photo-kept',
   'looked-over',
   'role-given',
+  'log-brought',
   'permit-set',
   'batch-done',
   'joint-placed',

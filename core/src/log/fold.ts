@@ -184,6 +184,13 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       note: str(data.note),
       atS: event.occurredAtS,
     }),
+  'log-brought': (state, event, data) =>
+    void state.brought.push({
+      entries: num(data.entries) ?? 0,
+      head: str(data.head),
+      by: event.actorId,
+      atS: event.occurredAtS,
+    }),
   'role-given': (state, _event, data) => {
     const role = asRole(str(data.role))
     if (role) state.roles.set(str(data.personId), role)

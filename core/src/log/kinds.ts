@@ -231,6 +231,15 @@ export const KINDS: Readonly<Record<string, Kind>> = {
   },
   // What somebody is on the job from now on: said by who leads it.
   'role-given': { v: 1, joint: false, fields: [must('personId', id), must('role', oneOf(...ROLES))] },
+  // How far the log came in as a file: written by the server that took it in.
+  'log-brought': {
+    v: 1,
+    joint: false,
+    fields: [
+      must('entries', number({ min: 0, max: 1e9, integer: true })),
+      must('head', { type: 'string', max: 64 }),
+    ],
+  },
   signed: {
     v: 1,
     joint: false,

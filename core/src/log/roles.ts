@@ -18,6 +18,8 @@ export type Work =
   | 'sign'
   | 'correct'
   | 'people'
+  /** Of the server alone. */
+  | 'bring'
 
 const KINDS_OF: Readonly<Record<Work, readonly string[]>> = {
   'set-out': [
@@ -72,6 +74,7 @@ const KINDS_OF: Readonly<Record<Work, readonly string[]>> = {
   sign: ['signed'],
   correct: ['correction'],
   people: ['role-given'],
+  bring: ['log-brought'],
 }
 const WORK_OF: ReadonlyMap<string, Work> = new Map(
   (Object.keys(KINDS_OF) as Work[]).flatMap((part) => KINDS_OF[part].map((kind) => [kind, part] as const)),
@@ -79,7 +82,7 @@ const WORK_OF: ReadonlyMap<string, Work> = new Map(
 /** The part an entry belongs to; undefined for a kind that nobody knows. @example workOf('line-set') // 'set-out' */
 export const workOf = (kind: string): Work | undefined => WORK_OF.get(kind)
 
-const ALL = Object.keys(KINDS_OF) as Work[]
+const ALL = (Object.keys(KINDS_OF) as Work[]).filter((part) => part !== 'bring')
 const MAY: Readonly<Record<Role, ReadonlySet<Work>>> = {
   owner: new Set(ALL),
   'charge-hand': new Set(ALL),

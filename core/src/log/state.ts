@@ -242,6 +242,8 @@ export interface JobState {
   upkeep: Map<string, Upkeep>
   /** Makers' charts in the order they were loaded; none is ever changed. */
   charts: { id: string; name: string; rows: readonly ChartRow[]; by: string; atS: number }[]
+  /** How far the log came in as a file, each time it did: written elsewhere, not seen by this server. */
+  brought: { entries: number; head: string; by: string; atS: number }[]
   /** What each was said to be on the job, by person: the last word on it. Nobody said of whoever is not here. */
   roles: Map<string, Role>
   /** Sources that a named person compared with a copy: the last word on each. */
@@ -273,6 +275,7 @@ export const emptyState = (): JobState => ({
   holds: new Map(),
   upkeep: new Map(),
   roles: new Map(),
+  brought: [],
   charts: [],
   checked: new Map(),
   signed: [],

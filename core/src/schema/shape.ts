@@ -19,12 +19,14 @@ export const number = (
   type: 'number',
   ...limits,
 })
+/** Most entries of a list, where nothing else is said. */
+const MOST_ENTRIES = 20_000
 export const text: Shape = { type: 'string', max: 200 }
 export const flag: Shape = { type: 'boolean' }
 /** The shape of a value that is one of these. */
 export const oneOf = (...options: (string | number)[]): Shape => ({ type: 'enum', options })
 /** The shape of a list. @param min and @param max entries, 1 to 20,000 as usual. */
-export const list = (of: Shape, min = 1, max = 20000): Shape => ({ type: 'array', of, min, max })
+export const list = (of: Shape, min = 1, max = MOST_ENTRIES): Shape => ({ type: 'array', of, min, max })
 /** The shape of an object with these members and no other. */
 export const object = (...fields: Input[]): Shape => ({ type: 'object', fields })
 /** The shape of a value that has one of two shapes. */
@@ -95,7 +97,7 @@ export function yupOf(shape: Shape, optional = false): yup.Schema {
       .of(yupOf(shape.of))
       .typeError(typeError)
       .min(shape.min ?? 0, bad(`must have at least ${shape.min ?? 0} entries`))
-      .max(shape.max ?? 20000, bad(`must have at most ${shape.max ?? 20000} entries`))
+      .max(shape.max ?? MOST_ENTRIES, bad(`must have at most ${shape.max ?? MOST_ENTRIES} entries`))
   else {
     const fields = Object.fromEntries(shape.fields.map((f) => [f.name, yupOf(f.shape, f.optional)]))
     // Without this an absent object would be filled in with an empty one and hide that it is missing.
@@ -130,7 +132,7 @@ export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unk
         type: nullable('array'),
         items: jsonSchemaOf(shape.of),
         minItems: shape.min ?? 0,
-        maxItems: shape.max ?? 20000,
+        maxItems: shape.max ?? MOST_ENTRIES,
       }
     case 'object':
       return {
@@ -162,12 +164,33 @@ export interface Fault {
   message: string
   field: string
 }
-/** The first fault of an input in the order of its fields, or null. */
+/** A list that is longer than any may be: found by its length alone, before anything in it is looked at. */
+function overlong(shape: Shape, value: unknown, path: string): Fault | null {
+  if (shape.type === 'array' && Array.isArray(value)) {
+    const most = shape.max ?? MOST_ENTRIES
+    if (value.length > most)
+      return { code: 'bad-input', message: `${path} must have at most ${most} entries.`, field: path }
+    if (shape.of.type !== 'array' && shape.of.type !== 'object') return null
+    for (const [i, each] of value.entries()) {
+      const fault = overlong(shape.of, each, `${path}[${i}]`)
+      if (fault) return fault
+    }
+  } else if (shape.type === 'object' && typeof value === 'object' && value !== null)
+    for (const field of shape.fields) {
+      const at = path ? `${path}.${field.name}` : field.name
+      const fault = overlong(field.shape, (value as Record<string, unknown>)[field.name], at)
+      if (fault) return fault
+    }
+  return null
+}
+/** The first fault of an input in the order of its fields, or null; a list that is too long speaks before all others. */
 export function firstFault(
   shape: Shape & { type: 'object' },
   schema: yup.Schema,
   value: unknown,
 ): Fault | null {
+  const long = overlong(shape, value, '')
+  if (long) return long
   try {
     schema.validateSync(value, { strict: true, abortEarly: false })
     return null

@@ -69,6 +69,7 @@ export const ANSWERS = {
   'stop-section-state': 'The section is {state}. Nothing is cut or opened there.',
   'note-after-cut-out': '{who} cut this joint out before. This entry is kept as a note.',
   'flag-order': '{step} was written before the step it needs. No credit until it is settled.',
+  'flag-brought': 'The log up to entry {entries} came in as a file: this server did not see it written.',
   'flag-unknown-life': 'Written for a life of this joint that had not begun. Kept, no credit.',
   'flag-unknown-target': 'Corrects an entry that is not here. Kept, no credit.',
   'flag-unknown-item': 'Names something that is not in this job. Kept, no credit.',

@@ -1,6 +1,6 @@
 import { pipeline } from 'node:stream/promises'
 import { type Batch, batchFault, checkChain, isUuid, leads } from '@jugalis/core'
-import express, { Router } from 'express'
+import express, { type RequestHandler, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import {
@@ -21,6 +21,7 @@ import { checkParts } from '../db/rights.js'
 import { logText, readLog } from '../db/read-log.js'
 import { isSession } from '../db/sessions.js'
 import { HttpError } from '../errors.js'
+import type { Imports } from '../imports.js'
 import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
 import type { Streams } from '../live/streams.js'
@@ -31,7 +32,7 @@ import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
 import { me } from './session.js'
 import { entriesCsv, jointLogCsv } from './tables.js'
-import { exportJob, importJob } from './transfer.js'
+import { exportJob } from './transfer.js'
 import { refusal } from '../words.js'
 
 const newJob = yup
@@ -44,11 +45,12 @@ interface On {
   heads: Heads
   secret: string
   streams: Streams
+  imports: Imports
   jobId: JobOf
 }
 const json = express.json({ limit: '1mb' })
 
-function lists(routes: Router, { pool, nowS }: On): void {
+function lists(routes: Router, { pool, nowS, imports }: On): void {
   routes.get('/', async (req, res) => {
     res.json({ jobs: await jobsOf(pool, me(req).personId), serverNowS: nowS() })
   })
@@ -74,9 +76,16 @@ function lists(routes: Router, { pool, nowS }: On): void {
     })
     res.status(201).json({ jobId: id })
   })
-  routes.post('/import', express.json({ limit: '200mb' }), async (req, res) => {
-    const done = await importJob(pool, req.body as unknown, me(req), nowS())
-    res.status(201).json(done)
+  const file = express.raw({ limit: '200mb', type: 'application/json' })
+  // One file at a time: whoever comes second is told so before anything of theirs is read.
+  const free: RequestHandler = (_req, _res, next) => {
+    imports.free()
+    next()
+  }
+  routes.post('/import', free, file, async (req, res) => {
+    const bytes: unknown = req.body
+    if (!Buffer.isBuffer(bytes)) throw new HttpError(422, 'bad-input', refusal('refused-this-is-not-a'))
+    res.status(201).json(await imports.bring(bytes, me(req), nowS()))
   })
 }
 
@@ -189,10 +198,11 @@ export function jobRoutes(
   heads: Heads,
   secret: string,
   streams: Streams,
+  imports: Imports,
 ): Router {
   const routes = Router()
   const jobId = jobOf(pool)
-  const on: On = { pool, nowS, heads, secret, streams, jobId }
+  const on: On = { pool, nowS, heads, secret, streams, imports, jobId }
   lists(routes, on)
   members(routes, on)
   entries(routes, on)

@@ -1,22 +1,28 @@
-import { type JobEvent, type LogLine, checkChain, draftFault, isUuid } from '@jugalis/core'
+import { randomUUID } from 'node:crypto'
+import { type Batch, type JobEvent, type LogLine, checkChain, draftFault, isUuid } from '@jugalis/core'
 import { eq } from 'drizzle-orm'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { on, inTransaction } from '../db/connect.js'
-import { insertJob, insertMember, isJob, membersOf } from '../db/jobs.js'
-import { insertLines, jointsDefined, writeHead } from '../db/log.js'
+import { LEFT, insertJob, insertMember, isJob, membersOf } from '../db/jobs.js'
+import { appendInside, insertLines, jointsDefined, writeHead } from '../db/log.js'
 import { readLog } from '../db/read-log.js'
 import * as schema from '../db/schema.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 
 const FORMAT = 'jugalis-job-1'
-const file = yup.object({
+/** More people than were ever on a job. */
+const MOST_PEOPLE = 5000
+const HASH = /^[0-9a-f]{64}$/
+/** All of a file but its lines. */
+const cover = yup.object({
   format: yup.string().oneOf([FORMAT]).required(),
   jobId: yup.string().required(),
-  name: yup.string().required(),
+  name: yup.string().max(200).required(),
   people: yup
     .array()
+    .max(MOST_PEOPLE)
     .of(
       yup.object({
         personId: yup.string().uuid().required(),
@@ -26,26 +32,42 @@ const file = yup.object({
     )
     .required(),
   head: yup.object({ seq: yup.number().required(), hash: yup.string().required() }).required(),
-  lines: yup
-    .array()
-    .of(
-      yup.object({
-        seq: yup.number().integer().required(),
-        recordedAt: yup.string().required(),
-        body: yup.string().required(),
-        prevHash: yup
-          .string()
-          .matches(/^[0-9a-f]{64}$/)
-          .required(),
-        hash: yup
-          .string()
-          .matches(/^[0-9a-f]{64}$/)
-          .required(),
-      }),
-    )
-    .required(),
 })
-export type JobFile = yup.InferType<typeof file>
+const line = yup.object({
+  seq: yup.number().integer().required(),
+  recordedAt: yup.string().required(),
+  body: yup.string().required(),
+  prevHash: yup.string().matches(HASH).required(),
+  hash: yup.string().matches(HASH).required(),
+})
+export type JobFile = yup.InferType<typeof cover> & { lines: yup.InferType<typeof line>[] }
+
+/** A file by its shape: the first fault ends the look, and nothing of the file is said back. @throws HttpError 422. */
+function shaped(raw: unknown): JobFile {
+  const wrong = (field: string | null): never => {
+    throw new HttpError(422, 'bad-input', refusal('refused-this-is-not-a'), field)
+  }
+  const look = (schema: yup.Schema, value: unknown, at: string): void => {
+    try {
+      schema.validateSync(value, { strict: true })
+    } catch (error) {
+      const { path } = error as yup.ValidationError
+      wrong([at, path].filter(Boolean).join('.') || null)
+    }
+  }
+  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return wrong(null)
+  const { lines, ...rest } = raw as { lines?: unknown }
+  const { people } = rest as { people?: unknown }
+  if (Array.isArray(people) && people.length > MOST_PEOPLE) wrong('people')
+  look(cover, rest, '')
+  if (!Array.isArray(lines)) return wrong('lines')
+  for (const [i, each] of lines.entries()) {
+    const at = `lines[${i}]`
+    if (typeof each !== 'object' || each === null || Array.isArray(each)) wrong(at)
+    look(line, each, at)
+  }
+  return raw as JobFile
+}
 
 /** A whole job in one file: the log as it was hashed, and the names behind its actors. */
 export async function exportJob(
@@ -70,20 +92,30 @@ export async function exportJob(
   }
 }
 
-/** Reads a job file back: same job, same hashes, in one transaction. The importer becomes a member. */
+/** Who brings a file in. */
+export interface Importer {
+  personId: string
+  name: string
+  orgId: string
+}
+/** What came in, and where its log stands now. */
+export interface Brought {
+  jobId: string
+  seq: number
+  hash: string
+}
+/**
+ * Reads a job file back: same job, same hashes, in one transaction. The importer has the job; whoever else the file names
+ * keeps their name and sees nothing, whatever the file says they were. An entry of the importer says how far the log came
+ * in as a file: this server did not see those entries written.
+ */
 export async function importJob(
   pool: pg.Pool,
   raw: unknown,
-  importer: { personId: string; name: string; orgId: string },
+  importer: Importer,
   nowS: number,
-): Promise<{ jobId: string; seq: number; hash: string }> {
-  try {
-    file.validateSync(raw, { strict: true })
-  } catch (error) {
-    const fault = error as yup.ValidationError
-    throw new HttpError(422, 'bad-input', refusal('refused-this-is-not-a'), fault.path ?? null)
-  }
-  const job = raw as JobFile
+): Promise<Brought> {
+  const job = shaped(raw)
   if (!isUuid(job.jobId)) throw new HttpError(422, 'bad-input', refusal('refused-the-job-id-is'), 'jobId')
   const check = checkChain(job.jobId, job.lines as LogLine[])
   if (!check.ok)
@@ -96,7 +128,7 @@ export async function importJob(
   if (check.hash !== job.head.hash || check.seq !== job.head.seq)
     throw new HttpError(422, 'broken-chain', refusal('refused-the-end-of-the'), 'head')
   const events = job.lines.map((l, i) => readEvent(l.body, job.jobId, `lines[${i}].body`))
-  await inTransaction(pool, async (client) => {
+  return inTransaction(pool, async (client) => {
     if (await isJob(client, job.jobId))
       throw new HttpError(409, 'id-reused', refusal('refused-this-job-is-already-here'), 'jobId')
     await insertJob(client, job.jobId, importer.orgId, job.name, nowS)
@@ -105,7 +137,8 @@ export async function importJob(
         .insert(schema.person)
         .values({ orgId: importer.orgId, personId: person.personId, name: person.name })
         .onConflictDoNothing()
-      await insertMember(client, job.jobId, person.personId, person.name, person.role)
+      // Also the importer for now, who may be in it under another role.
+      await insertMember(client, job.jobId, person.personId, person.name, LEFT)
     }
     await insertMember(client, job.jobId, importer.personId, importer.name, 'owner')
     const joints = [...new Set(jointsDefined(events))]
@@ -116,9 +149,29 @@ export async function importJob(
       ])
     await insertLines(client, job.jobId, events, job.lines as LogLine[])
     await writeHead(client, job.jobId, check)
+    const { head } = await appendInside(client, job.jobId, importer.personId, broughtBy(check, nowS), nowS)
+    return { jobId: job.jobId, ...head }
   })
-  return { jobId: job.jobId, seq: check.seq, hash: check.hash }
 }
+
+/** The entry that says how far a log came in as a file. */
+const broughtBy = ({ seq, hash }: { seq: number; hash: string }, nowS: number): Batch => ({
+  deviceId: randomUUID(),
+  sentAtDeviceS: nowS,
+  clockErrorS: 0,
+  events: [
+    {
+      id: randomUUID(),
+      kind: 'log-brought',
+      v: 1,
+      jointId: null,
+      atDeviceS: nowS,
+      deviceSeq: 1,
+      after: [],
+      data: { entries: seq, head: hash },
+    },
+  ],
+})
 
 function readEvent(body: string, jobId: string, path: string): JobEvent {
   let event: JobEvent

@@ -56,6 +56,6 @@ export const ABOUT = {
   'about-leave': 'Leave this job',
   'about-off-sure': '{name} sees it no more: yes',
   'about-is-off': '{name} is off this job. What they wrote stays under their name.',
-  'about-went': 'No longer on it: {names}',
+  'about-went': 'In the log, and not on the job: {names}',
   'about-new-people': 'Whoever is not with the firm yet is brought in under Settings, by an administrator.',
 } as const satisfies Wordings

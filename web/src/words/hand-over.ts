@@ -3,6 +3,8 @@ import type { Wordings } from '@jugalis/core'
 /** The place hand over. */
 export const HAND_OVER = {
   // HandOver
+  'hand-over-brought':
+    'Entries 1 to {entries} came in as a file, brought by {name} {at}: this server did not see them written. They end in {head}…',
   'hand-over-the-log-is-chained':
     '{name}. The log is chained: each entry carries the hash of the one before. It shows what was recorded; it is no code authority.',
   'hand-over-upkeep': 'Upkeep',

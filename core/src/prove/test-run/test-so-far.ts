@@ -124,6 +124,7 @@ export function flagsOf(state: JobState, test: TestRun): Msg[] {
   const section = state.sections.get(test.sectionId)
   if (!section) return []
   const out: Msg[] = []
+  for (const { entries } of state.brought) out.push(msg('flag-brought', { entries }))
   const over = overWeakest(state, test)
   if (over)
     out.push(

@@ -103,6 +103,16 @@ async function sign(): Promise<void> {
       <p class="why">
         {{ word('hand-over-the-log-is-chained', { name: job.state.job.name }) }}
       </p>
+      <p v-for="b in job.state.brought" :key="b.head" class="warn">
+        {{
+          word('hand-over-brought', {
+            entries: b.entries,
+            name: job.nameOf(b.by),
+            at: dated(b.atS, zone),
+            head: b.head.slice(0, 12),
+          })
+        }}
+      </p>
     </div>
     <ul v-if="missing.length" class="missing" :aria-label="word('hand-over-missing')">
       <li v-for="m in missing" :key="m.id">
