@@ -159,7 +159,7 @@ test('one line from a bare job to a signed hand-over', async ({ page }) => {
     data:
       'undo' in to
         ? { target: e.id, undo: true }
-        : { target: e.id, undo: false, atS: e.atDeviceS - to.hours * 3600 },
+        : { target: e.id, undo: false, atS: e.atDeviceS - to.hours * 3600, reason: 'noted on paper' },
   })
   const made = (e: Written) => ['fit', 'cement', 'home'].includes(e.data.step ?? '') && e.data.life === 1
   await write(page, job, [

@@ -90,6 +90,10 @@ describe('what another wrote', () => {
     expect(notAllowed(correct('step'), by, LOG)).toBe(why),
   )
 })
+it('what an instrument wrote is corrected by whoever corrects at all', () => {
+  const log = { ...LOG, entry: () => ({ kind: 'reading', data: {}, by: 'probe' }) }
+  expect(notAllowed(correct('x'), TEAL, log)).toBeNull()
+})
 describe('what is told late', () => {
   const H = 3600
   const told = (data: object): Claim => ({ kind: 'step-done', data: { ...data }, atDeviceS: 1_000_000 })

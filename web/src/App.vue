@@ -13,7 +13,12 @@ const route = useRoute()
 const router = useRouter()
 // Inside a job work goes on, with a word about it; anywhere else there is nothing to do but sign in.
 watch(
-  () => session.lapsed && route.name !== undefined && !route.params.jobId && route.name !== 'sign-in',
+  () =>
+    session.lapsed &&
+    route.name !== undefined &&
+    !route.params.jobId &&
+    route.name !== 'sign-in' &&
+    route.meta.open !== true,
   (out) => {
     if (out) void router.replace({ name: 'sign-in', query: { to: route.fullPath } })
   },

@@ -38,7 +38,18 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/jobs' },
     { path: '/sign-in', name: 'sign-in', component: () => import('./places/sign-in/SignIn.vue') },
-    { path: '/welcome/:token', name: 'welcome', component: () => import('./places/welcome/Welcome.vue') },
+    {
+      path: '/verify',
+      name: 'check-file',
+      meta: { open: true },
+      component: () => import('./places/check-file/CheckFile.vue'),
+    },
+    {
+      path: '/welcome/:token',
+      name: 'welcome',
+      meta: { open: true },
+      component: () => import('./places/welcome/Welcome.vue'),
+    },
     { path: '/jobs', name: 'jobs', component: () => import('./places/jobs/Jobs.vue') },
     { path: '/settings', name: 'settings', component: () => import('./places/settings/Settings.vue') },
     {
@@ -132,7 +143,7 @@ router.beforeEach(() => {
 router.beforeEach(async (to) => {
   const session = useSession()
   await session.ask()
-  if (!session.person && to.name !== 'sign-in' && to.name !== 'welcome')
+  if (!session.person && to.name !== 'sign-in' && to.meta.open !== true)
     return { name: 'sign-in', query: { to: to.fullPath } }
   if (typeof to.params.jobId === 'string') void useJob().open(to.params.jobId)
   return true
@@ -142,6 +153,7 @@ const OTHER_PLACES: Readonly<Record<string, () => string>> = {
   settings: () => word('ui-settings'),
   jobs: () => word('ui-your-jobs'),
   about: () => word('about-this-job'),
+  'check-file': () => word('files-check-title'),
 }
 router.afterEach((to) => {
   const place = [...PLACES, ...SIDE_PLACES].find((p) => p.name === placeOf(to))

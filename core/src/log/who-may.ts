@@ -70,12 +70,19 @@ function telling({ data, atDeviceS }: Claim, by: Writer): NotAllowed | null {
   return late(endedS, backS(atDeviceS, [data.earliestS, data.fromS]), text(data.basis) !== '', by)
 }
 
+/**
+ * May somebody correct what was written by `author`? Their own, what an instrument wrote, and, who leads, everything.
+ * @param authorRole what the author is on the job; '' for an instrument.
+ * @example mayCorrect('teal', 'fitter', { personId: 'wren', role: 'fitter' }) // false
+ */
+export const mayCorrect = (author: string, authorRole: string, by: Writer): boolean =>
+  author === by.personId || authorRole === '' || leads(by.role)
 function correcting({ data }: Claim, by: Writer, log: Logged): NotAllowed | null {
   const target = log.entry(text(data.target))
   if (!target) return null
   if (FOR_GOOD.has(target.kind)) return 'sealed'
   if (OF_A_TEST.has(target.kind) && log.test(text(target.data.testId))?.ended) return 'sealed'
-  if (target.by !== by.personId && !leads(by.role)) return 'not-yours'
+  if (!mayCorrect(target.by, log.role(target.by), by)) return 'not-yours'
   // Where a time is moved, how it is known stands in the reason.
   const movedS = backS(target.atDeviceS, [data.atS])
   return late(movedS, movedS, text(data.reason) !== '', by)
@@ -110,7 +117,7 @@ export const ASKS_THE_LOG: ReadonlySet<string> = new Set(['correction', 'test-en
  * log has already is folded as it stands.
  * - A verdict or a signature is never taken back or re-timed, nor what a verdict stands on.
  * - A test is ended by who began it, or by who leads the job, with a reason.
- * - What another wrote is corrected by who leads.
+ * - What another wrote is corrected by who leads; what an instrument wrote, by whoever corrects at all.
  * - What is told later than an hour says how it is known; later than a day is for who leads.
  * - Nobody witnesses a test they ran, nor gives themselves a role.
  */

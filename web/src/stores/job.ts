@@ -18,7 +18,7 @@ import { useOwnRole } from './own-role'
 import { usePrefs } from './prefs'
 import { useSession } from './session'
 import { useWriting } from './writing'
-import { reading, told, word } from '../words/word'
+import { reading, told } from '../words/word'
 
 /** A doubt about times that is worth showing before the server has it, s. */
 const DOUBT_S = 2
@@ -147,8 +147,9 @@ export const useJob = defineStore('job', () => {
   const { jobId, sync, state, pending, engine } = synced
   const { members, roles, nameOf } = synced.people
   const shown = useShown(jobId, sync, state)
-  const own = useOwnRole(roles)
-  const { keep, writeNow } = useWriting(engine, synced.at, () => [...sync.value.known, ...pending.value])
+  const seen = (): JobEvent[] => [...sync.value.known, ...pending.value]
+  const own = useOwnRole(roles, seen)
+  const { keep, writeNow } = useWriting(engine, synced.at, seen)
   const { acts, takenBack, lastAct, remember, refuse, undo, redo, forget } = useActs(keep)
   const { open, close } = useOpening(synced, shown)
   // What was done on one job is not taken back on another.
@@ -156,8 +157,9 @@ export const useJob = defineStore('job', () => {
 
   /** Writes entries: kept on this device first, shown at once, then sent. Gives their ids. */
   async function write(entries: NewEntry[], says = ''): Promise<string[]> {
-    if (!own.mayAll(entries)) {
-      refuse(word('frame-not-your-part', { role: own.role.value ?? '' }))
+    const why = own.whyNot(entries)
+    if (why) {
+      refuse(why)
       return []
     }
     const ids = await keep(entries)

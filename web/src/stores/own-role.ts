@@ -1,16 +1,36 @@
-import { type Role, asRole, leads, mayWrite } from '@jugalis/core'
+import { type JobEvent, type Role, asRole, leads, mayCorrect, mayWrite } from '@jugalis/core'
 import { type Ref, computed } from 'vue'
+import { word } from '../words/word'
 import type { NewEntry } from './drafts'
 import { useSession } from './session'
 
-/** What whoever is here is on the open job, and what they may write. Where it is not known yet, the server says. */
-export function useOwnRole(roles: Ref<ReadonlyMap<string, string>>) {
+/**
+ * What whoever is here is on the open job, and what they may write. Where it is not known yet, the server says.
+ * @param seen all entries that are known here.
+ */
+export function useOwnRole(roles: Ref<ReadonlyMap<string, string>>, seen: () => readonly JobEvent[]) {
   const session = useSession()
-  const mine = computed(() => roles.value.get(session.person?.personId ?? ''))
+  const me = computed(() => session.person?.personId ?? '')
+  const mine = computed(() => roles.value.get(me.value))
   const role = computed<Role | null>(() => asRole(mine.value))
   const may = (kind: string): boolean => mine.value === undefined || mayWrite(role.value, kind)
   /** Whether this person leads the job. */
   const leading = computed(() => mine.value === undefined || leads(mine.value))
-  const mayAll = (entries: readonly NewEntry[]): boolean => entries.every(({ kind }) => may(kind))
-  return { role, may, mayAll, leading }
+
+  /** Who wrote what corrections among these speak of. */
+  function authorsOf(entries: readonly NewEntry[]): string[] {
+    const targets = new Set(entries.flatMap(({ kind, data }) => (kind === 'correction' ? [data.target] : [])))
+    return targets.size ? seen().flatMap(({ id, actorId }) => (targets.has(id) ? [actorId] : [])) : []
+  }
+  /** Why entries are not written by whoever is here, in a sentence; nothing where they may be. */
+  function whyNot(entries: readonly NewEntry[]): string {
+    if (mine.value === undefined) return ''
+    if (!entries.every(({ kind }) => may(kind)))
+      return word('frame-not-your-part', { role: role.value ?? '' })
+    const by = { personId: me.value, role: mine.value }
+    return authorsOf(entries).every((author) => mayCorrect(author, roles.value.get(author) ?? '', by))
+      ? ''
+      : word('frame-not-yours')
+  }
+  return { role, may, leading, whyNot }
 }

@@ -20,4 +20,28 @@ export const FILES = {
   'files-opening': 'Opening the file …',
   'files-row-of': 'Row {row} of {rows}',
   'files-unreadable': 'The file could not be read. {why}',
+  // The file of a job
+  'files-check-title': 'Does the file of a job hold?',
+  'files-check-why':
+    'The file is read in this browser alone and goes nowhere. No account is needed. A job writes its file in Hand over.',
+  'files-check-file': 'Job file',
+  'files-check-head': 'Log head, as it stands on a paper: the first 8 letters or more (may be empty)',
+  'files-check-head-unread': 'A log head is made of 8 to 64 letters 0 to 9 and a to f.',
+  'files-check-look': 'Look again',
+  'files-check-busy': 'Reading every entry …',
+  'files-check-no-job': '{name} is no job file.',
+  'files-check-broken':
+    '{name} does not hold, {why, select, end {since it does not end where it says} other {from entry {seq} on: {why, select, missing {it is missing} torn {it is not whole} link {it does not follow the one before it} hash {it was changed after it was written} other {it cannot be read as an entry of this job}}}}.',
+  'files-check-whole':
+    '{name} holds: {entries, plural, one {one entry} other {{entries} entries}}, each as it was written.',
+  'files-check-other': '{name} holds in itself, but it never had the head that stands on the paper.',
+  'files-check-at':
+    'The head on the paper is that of entry {at} of {entries}: what came before it is what the paper stood on.',
+  'files-check-brought': 'Entries 1 to {entries} came in as a file: that server did not see them written.',
+  'files-check-ends': 'It ends with entry {seq}, in the head',
+  'files-check-by': 'Who wrote',
+  'files-check-wrote': '{name}: {entries, plural, one {one entry} other {{entries} entries}}',
+  'files-check-nobody': 'instruments and others without a name',
+  'files-check-cannot':
+    'That a file holds says that nothing in it was changed, taken out or put in since it was written. It does not say that somebody told the truth. Compare the head with one on a paper of another day: a log that was written anew does not have it.',
 } as const satisfies Wordings

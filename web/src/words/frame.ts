@@ -112,6 +112,7 @@ export const FRAME = {
   'frame-do-it-again': 'Do it again',
   'frame-not-your-part':
     '{role, select, reader {You are a reader here: nothing was written.} other {This is not for {role, select, apprentice {an apprentice} tester {a tester} witness {a witness} other {a fitter}} of this job: nothing was written.}} Who leads the job gives another role.',
+  'frame-not-yours': 'Somebody else wrote that: they take it back, or who leads the job does.',
   'frame-here-as':
     '{role, select, apprentice {You are an apprentice here: you set out and make, and somebody else looks at each joint, proves and signs.} tester {You are a tester here: you prove, look at joints and sign, and make none.} witness {You are a witness here: you look, answer hold points and sign.} other {You are a reader here: you see everything and write nothing.}}',
   'frame-undo': 'Undo',

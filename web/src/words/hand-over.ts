@@ -3,6 +3,7 @@ import type { Wordings } from '@jugalis/core'
 /** The place hand over. */
 export const HAND_OVER = {
   // HandOver
+  'hand-over-anybody-checks': 'Anybody with the file of this job can check it',
   'hand-over-brought':
     'Entries 1 to {entries} came in as a file, brought by {name} {at}: this server did not see them written. They end in {head}…',
   'hand-over-the-log-is-chained':

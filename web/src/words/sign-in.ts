@@ -8,6 +8,7 @@ export const SIGN_IN = {
   'sign-in-sign-in': 'Sign in',
   'sign-in-in-the-demo-wren':
     'In the demo: wren or teal (fitters), rook (charge-hand), plover (tester). Password tide-and-pipe.',
+  'sign-in-check-a-file': 'Check the file of a job',
   // Welcome
   'sign-in-looking': 'The invitation is being looked up.',
   'sign-in-no-way-in': 'This way in is closed.',

@@ -103,6 +103,7 @@ async function sign(): Promise<void> {
       <p class="why">
         {{ word('hand-over-the-log-is-chained', { name: job.state.job.name }) }}
       </p>
+      <RouterLink class="reach no-print" to="/verify">{{ word('hand-over-anybody-checks') }}</RouterLink>
       <p v-for="b in job.state.brought" :key="b.head" class="warn">
         {{
           word('hand-over-brought', {

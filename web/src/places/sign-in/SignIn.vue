@@ -67,6 +67,7 @@ async function go(): Promise<void> {
     <p v-if="session.demo" class="demo">
       {{ word('sign-in-in-the-demo-wren') }}
     </p>
+    <RouterLink class="reach" to="/verify">{{ word('sign-in-check-a-file') }}</RouterLink>
   </main>
 </template>
 
