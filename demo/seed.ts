@@ -18,7 +18,7 @@ const PROBE = { personId: idOf('Probe'), name: 'Probe B', login: 'probe' }
 async function tell(client: pg.PoolClient, nowS: number, world: World, told: readonly Told[]): Promise<void> {
   const { jobId, name, prefix, owner, beganH } = world
   await insertJob(client, jobId, ORG, name, nowS - beganH * HOUR_S)
-  for (const person of [...PEOPLE, PROBE])
+  for (const person of PEOPLE)
     await insertMember(
       client,
       jobId,
@@ -26,6 +26,7 @@ async function tell(client: pg.PoolClient, nowS: number, world: World, told: rea
       person.name,
       person.name === owner ? 'owner' : 'fitter',
     )
+  await insertMember(client, jobId, PROBE.personId, PROBE.name, 'device')
   let run: Told[] = []
   const send = async (): Promise<void> => {
     const first = run[0]

@@ -33,7 +33,7 @@ const ENTRIES: Readonly<Record<string, Written>> = {
 const LOG = {
   entry: (id: string) => ENTRIES[id],
   test: (id: string) => TESTS[id] ?? null,
-  role: (id: string) => [WREN, TEAL, ROOK, LEAD].find(({ personId }) => personId === id)?.role ?? '',
+  role: (id: string) => [WREN, TEAL, ROOK, LEAD, PROBE].find(({ personId }) => personId === id)?.role ?? '',
 }
 const correct = (target: string, more: object = { undo: true }): Claim => ({
   kind: 'correction',
@@ -90,10 +90,13 @@ describe('what another wrote', () => {
     expect(notAllowed(correct('step'), by, LOG)).toBe(why),
   )
 })
-it('what an instrument wrote is corrected by whoever corrects at all', () => {
-  const log = { ...LOG, entry: () => ({ kind: 'reading', data: {}, by: 'probe' }) }
-  expect(notAllowed(correct('x'), TEAL, log)).toBeNull()
-})
+it.each(['probe', 'an instrument that is gone'])(
+  'what an instrument wrote is corrected by whoever corrects at all: %s',
+  (by) =>
+    expect(
+      notAllowed(correct('x'), TEAL, { ...LOG, entry: () => ({ kind: 'reading', data: {}, by }) }),
+    ).toBeNull(),
+)
 describe('what is told late', () => {
   const H = 3600
   const told = (data: object): Claim => ({ kind: 'step-done', data: { ...data }, atDeviceS: 1_000_000 })

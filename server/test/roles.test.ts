@@ -103,6 +103,24 @@ describe('a role', () => {
     ids.set('stranger', randomUUID())
     expect((await give('stranger', 'fitter', 'owner')).body.error?.code).toBe('not-your-role')
   })
+  it('who corrects at all corrects what an instrument wrote, and not what another wrote', async () => {
+    const probe = { name: 'Probe', kind: 'probe', placeId: randomUUID() }
+    const made = await h.call('POST', `/jobs/${job}/devices`, probe, { as: 'owner' })
+    expect(made.status).toBe(201)
+    const at = { placeId: randomUUID(), what: 'wall', basis: 'measured', atS: 1_790_000_000, value: 3 }
+    const target = draft('reading', at)
+    await h.call('POST', `/jobs/${job}/events`, batch([target]), { as: 'owner' })
+    const undo = () => batch([draft('correction', { target: target.id, undo: true })])
+    const send = () => h.call('POST', `/jobs/${job}/events`, undo(), { as: 'fitter' })
+    expect((await send()).body.error?.code).toBe('not-yours')
+    // The same entry, had the instrument written it.
+    await h.pool.query('update event set actor_id = $2 where job_id = $1 and id = $3', [
+      job,
+      made.body.deviceId,
+      target.id,
+    ])
+    expect((await send()).status).toBe(200)
+  })
   it('a charge-hand takes off whoever they lead, not who leads', async () => {
     const off = (who: string) =>
       h.call('DELETE', `/jobs/${job}/members/${ids.get(who)}`, undefined, { as: 'charge-hand' })

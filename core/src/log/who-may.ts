@@ -72,11 +72,11 @@ function telling({ data, atDeviceS }: Claim, by: Writer): NotAllowed | null {
 
 /**
  * May somebody correct what was written by `author`? Their own, what an instrument wrote, and, who leads, everything.
- * @param authorRole what the author is on the job; '' for an instrument.
+ * @param authorRole what the author is on the job; `device` or '' for an instrument.
  * @example mayCorrect('teal', 'fitter', { personId: 'wren', role: 'fitter' }) // false
  */
 export const mayCorrect = (author: string, authorRole: string, by: Writer): boolean =>
-  author === by.personId || authorRole === '' || leads(by.role)
+  author === by.personId || authorRole === '' || authorRole === 'device' || leads(by.role)
 function correcting({ data }: Claim, by: Writer, log: Logged): NotAllowed | null {
   const target = log.entry(text(data.target))
   if (!target) return null

@@ -1,4 +1,4 @@
-import { type Role, leads, rolesToGive } from '@jugalis/core'
+import { type Role, asRole, leads, rolesToGive } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { api } from '../../api'
 import { useJob } from '../../stores/job'
@@ -19,7 +19,7 @@ export function useJobPeople() {
   return {
     path,
     me,
-    on: computed(() => all.value.filter(({ role }) => role !== 'left')),
+    on: computed(() => all.value.filter(({ role }) => asRole(role) !== null)),
     /** No longer on it; what they wrote stays under their name. */
     went: computed(() => all.value.filter(({ role }) => role === 'left')),
     /** Roles that this person may give to a member. */
