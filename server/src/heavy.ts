@@ -10,7 +10,7 @@ type Reply =
 export interface Heavy {
   /**
    * @param waits whether it waits for its turn, as what is soon answered does.
-   * @throws HttpError 503 while another question is at work, or too many wait.
+   * @throws HttpError 503 while too many wait.
    */
   run(name: string, body: unknown, waits?: boolean): Promise<Answer>
   stop(): Promise<void>
@@ -19,6 +19,8 @@ export interface Heavy {
 const GIVE_UP_MS = 20_000
 const RETRY_AFTER_S = 5
 const MOST_WAITING = 32
+/** Questions that take seconds: one at work, and few behind it. */
+const MOST_LONG = 3
 
 /** Runs heavy calculations in one worker thread, one at a time. The thread starts with the first question. */
 export function heavyThread(script: URL): Heavy {
@@ -28,7 +30,7 @@ export function heavyThread(script: URL): Heavy {
   let turn: Promise<unknown> = Promise.resolve()
   return {
     async run(name, body, waits = false) {
-      if (asked >= (waits ? MOST_WAITING : 1))
+      if (asked >= (waits ? MOST_WAITING : MOST_LONG))
         throw new HttpError(503, 'busy', refusal('refused-another-plan-is-being'), null, {
           retryAfterS: RETRY_AFTER_S,
         })

@@ -4,6 +4,7 @@ import { ladder } from './ladder.js'
 import { cutLengthCalc, dewPoint, dualContainment, insertionVerdict, tinDate } from './simple.js'
 import { adhesiveBondCalc, flareCalc, peelCalc, socketFusionCalc, solderCalc } from './hot.js'
 import { clampCheck, compressionCalc, lubricatedTorque, pressCheck, starOrderCalc } from './mechanical.js'
+import { planOrderCalc } from './plan-order.js'
 import { stockPlanCalc } from './stock.js'
 import { derating, staticHead, storedEnergyCalc, testPlanCalc } from './prove.js'
 import { testVerdict } from './verdict.js'
@@ -27,6 +28,7 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
     closingPieceCalc,
     lineInSpaceCalc,
     stockPlanCalc,
+    planOrderCalc,
     adhesiveBondCalc,
     socketFusionCalc,
     flareCalc,

@@ -8,6 +8,8 @@ export type Shape =
   | { type: 'enum'; options: readonly (string | number)[] }
   | { type: 'array'; of: Shape; min?: number; max?: number }
   | { type: 'object'; fields: readonly Input[] }
+  /** Any names, each with the same shape. */
+  | { type: 'map'; of: Shape; max: number }
   /** One of two: a name, or figures. */
   | { type: 'either'; of: readonly [Shape, Shape] }
 export type Input = { name: string; optional?: boolean; says: string } & { shape: Shape }
@@ -29,6 +31,8 @@ export const oneOf = (...options: (string | number)[]): Shape => ({ type: 'enum'
 export const list = (of: Shape, min = 1, max = MOST_ENTRIES): Shape => ({ type: 'array', of, min, max })
 /** The shape of an object with these members and no other. */
 export const object = (...fields: Input[]): Shape => ({ type: 'object', fields })
+/** The shape of an object whose members have names of their own choosing. @param max members. */
+export const mapOf = (of: Shape, max: number): Shape => ({ type: 'map', of, max })
 /** The shape of a value that has one of two shapes. */
 export const either = (one: Shape, other: Shape): Shape => ({ type: 'either', of: [one, other] })
 /** A member that must be there. @param says how it is called in a refusal. */
@@ -51,11 +55,30 @@ const sayType = (shape: Shape): string =>
     enum: shape.type === 'enum' ? `must be one of: ${shape.options.join(', ')}` : '',
     array: 'must be a list',
     object: 'must be an object',
+    map: 'must be an object',
     either: shape.type === 'either' ? shape.of.map(sayType).join(', or ') : '',
   })[shape.type]
 
+/** The check of an object with names of its own choosing: made of the names that are there. */
+function yupOfMap(shape: Shape & { type: 'map' }, optional: boolean): yup.Schema {
+  return yup.lazy((value: unknown) => {
+    const fault = ((): string | null => {
+      if (value === undefined || value === null) return optional ? null : 'missing|is missing'
+      if (typeof value !== 'object' || Array.isArray(value)) return bad(sayType(shape))
+      const names = Object.keys(value)
+      if (names.length > shape.max) return bad(`must have at most ${shape.max} members`)
+      return names.some((name) => name === '__proto__' || name.length > 200)
+        ? bad('has a name that may not be')
+        : null
+    })()
+    if (fault) return yup.mixed().test('map', fault, () => false)
+    if (value === undefined || value === null) return yup.mixed()
+    return yup.object(Object.fromEntries(Object.keys(value).map((name) => [name, yupOf(shape.of)])))
+  }) as unknown as yup.Schema
+}
 /** The check that a shape stands for. */
 export function yupOf(shape: Shape, optional = false): yup.Schema {
+  if (shape.type === 'map') return yupOfMap(shape, optional)
   const typeError = bad(sayType(shape))
   let schema: yup.Schema
   if (shape.type === 'number') {
@@ -134,6 +157,12 @@ export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unk
         minItems: shape.min ?? 0,
         maxItems: shape.max ?? MOST_ENTRIES,
       }
+    case 'map':
+      return {
+        type: nullable('object'),
+        additionalProperties: jsonSchemaOf(shape.of),
+        maxProperties: shape.max,
+      }
     case 'object':
       return {
         type: nullable('object'),
@@ -149,6 +178,14 @@ export function jsonSchemaOf(shape: Shape, optional = false): Record<string, unk
 export function unknownFields(shape: Shape, value: unknown, path = ''): string[] {
   if (shape.type === 'array' && Array.isArray(value))
     return value.flatMap((v, i) => unknownFields(shape.of, v, `${path}[${i}]`)).slice(0, 50)
+  if (shape.type === 'map' && typeof value === 'object' && value !== null)
+    return Object.entries(value)
+      .flatMap(([name, member]) => unknownFields(shape.of, member, `${path}.${name}`))
+      .slice(0, 50)
+  if (shape.type === 'either')
+    return shape.of.flatMap((one) =>
+      one.type === 'array' && Array.isArray(value) ? unknownFields(one, value, path) : [],
+    )
   if (shape.type !== 'object' || typeof value !== 'object' || value === null || Array.isArray(value))
     return []
   const known = new Map(shape.fields.map((f) => [f.name, f]))
@@ -170,12 +207,17 @@ function overlong(shape: Shape, value: unknown, path: string): Fault | null {
     const most = shape.max ?? MOST_ENTRIES
     if (value.length > most)
       return { code: 'bad-input', message: `${path} must have at most ${most} entries.`, field: path }
-    if (shape.of.type !== 'array' && shape.of.type !== 'object') return null
+    if (!['array', 'object', 'map'].includes(shape.of.type)) return null
     for (const [i, each] of value.entries()) {
       const fault = overlong(shape.of, each, `${path}[${i}]`)
       if (fault) return fault
     }
-  } else if (shape.type === 'object' && typeof value === 'object' && value !== null)
+  } else if (shape.type === 'map' && typeof value === 'object' && value !== null)
+    for (const [name, member] of Object.entries(value)) {
+      const fault = overlong(shape.of, member, `${path}.${name}`)
+      if (fault) return fault
+    }
+  else if (shape.type === 'object' && typeof value === 'object' && value !== null)
     for (const field of shape.fields) {
       const at = path ? `${path}.${field.name}` : field.name
       const fault = overlong(field.shape, (value as Record<string, unknown>)[field.name], at)

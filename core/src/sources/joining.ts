@@ -35,6 +35,12 @@ export const JOINING_SOURCES = [
     ['given'],
     'Integer programming.',
   ),
+  computed(
+    'plan-order',
+    'Joints in an order, each where it goes at the earliest; bounds from what must lie between two times and how much staffed time there is; every order where they are few',
+    ['given'],
+    'Machine scheduling: heads and tails (Carlier 1982), work within intervals, branch and bound.',
+  ),
   computed('offset-geometry', 'Travel = offset / sin a; run = offset / tan a', ['given'], 'Geometry.'),
   computed(
     'closing-geometry',

@@ -6,6 +6,8 @@ import { refusal } from '../words.js'
 
 /** From here on a question may take longer than others should wait. */
 const LARGE_BYTES = 8192
+/** Up to here a look at whether it is a question keeps nobody waiting. */
+const LOOKED_AT_BYTES = 65_536
 /** The calculation door: no sign-in, reads and writes no job. */
 export function calcRoutes(heavy: Heavy): Router {
   const routes = Router()
@@ -43,10 +45,11 @@ export function calcRoutes(heavy: Heavy): Router {
       if (typeof body !== 'object' || body === null || Array.isArray(body))
         throw new HttpError(400, 'bad-input', refusal('refused-send-a-json-object'))
       // What is large is looked at where nobody else waits for it; small ones are answered sooner than handed over.
-      const large = !(Number(req.headers['content-length']) <= LARGE_BYTES)
+      const bytes = Number(req.headers['content-length'])
+      const large = !(bytes <= LARGE_BYTES)
       try {
         // What is not a question is refused before anybody has to wait.
-        if (calculation.heavy) calculation.check(body)
+        if (calculation.heavy && bytes <= LOOKED_AT_BYTES) calculation.check(body)
         if (calculation.heavy) res.json(await heavy.run(calculation.name, body))
         else if (large) res.json(await heavy.run(calculation.name, body, true))
         else res.json(calculation.run(body))
