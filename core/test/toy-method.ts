@@ -29,6 +29,7 @@ export const toyMethod: Method<ToySpec> = {
   words: WORDS,
   sources: [],
   tables: [],
+  works: { minutes: 5, perMm: 0.1 },
   findBy: ['toy'],
   differs: [],
   examples: [{ school: 'metric', spec: { material: 'toy', size: 'd40' } }],

@@ -198,22 +198,23 @@ function nextOf(steps: readonly Step[], seen: ReadonlySet<string>): Step | null 
   return steps.find(open) ?? null
 }
 
+/** A life in which every step was done at one time, epoch s: what an unmade joint would be. */
+export const plannedLife = (facts: JointFacts, homeS: number): Life => ({
+  no: facts.lifeNo,
+  interrupted: [],
+  done: facts.steps.map((step) => ({
+    eventId: '',
+    step: step.id,
+    earliestS: homeS,
+    latestS: homeS,
+    readings: {},
+    by: '',
+  })),
+})
 /** Curve of an unmade joint if every step were done at one time. */
 export function plannedPieces(facts: JointFacts, homeS: number): readonly Piece[] {
   if (!facts.method || facts.spec === null) return []
-  const life: Life = {
-    no: facts.lifeNo,
-    interrupted: [],
-    done: facts.steps.map((step) => ({
-      eventId: '',
-      step: step.id,
-      earliestS: homeS,
-      latestS: homeS,
-      readings: {},
-      by: '',
-    })),
-  }
-  return piecesOf(facts.method.pressure(facts.spec, life, facts.ctx), homeS)
+  return piecesOf(facts.method.pressure(facts.spec, plannedLife(facts, homeS), facts.ctx), homeS)
 }
 
 /** Pressure one joint may take at a time, bar gauge; Infinity = it sets no ceiling. */

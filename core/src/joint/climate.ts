@@ -62,6 +62,15 @@ function temperatures(state: JobState, placeId: string, planning: boolean): Hist
   return history
 }
 
+/**
+ * The same, and after its last reading what is expected: for planning only. @param ahead in °C, ascending.
+ */
+export function wallExpected(state: JobState, placeId: string, ahead: readonly Reading[]): History {
+  const read = state.readings.get(placeId)
+  const readings = read?.wall.length ? read.wall : (read?.air ?? NOTHING)
+  return withHumidity(withForecast(readings, ahead), read?.humidity ?? NOTHING, true)
+}
+
 const cleanOnes = new WeakMap<readonly Reading[], { length: number; clean: CleanReadings }>()
 /** Readings without what is set aside: sorted out once while the list stays as it is. */
 function cleaned(readings: readonly Reading[]): CleanReadings {

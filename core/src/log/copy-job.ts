@@ -22,6 +22,7 @@ export const SET_OUT_KINDS: ReadonlySet<string> = new Set([
   'hold-point',
   'device-set',
   'care-interval',
+  'work-time',
 ])
 /** Kinds that say what was done, measured, proved or signed: that stays with the job in which it happened. */
 export const DONE_KINDS: ReadonlySet<string> = new Set([
@@ -40,6 +41,9 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'role-given',
   'log-brought',
   'permit-set',
+  'crew-set',
+  'joint-fixed',
+  'plan-pinned',
   'batch-done',
   'joint-placed',
   'step-done',

@@ -4,6 +4,7 @@ import { type Handler, flagged, instant, num, school, str, strOrNull } from './f
 import { LINE_HANDLERS } from './fold-lines.js'
 import { MAKE_HANDLERS } from './fold-make.js'
 import { STORE_HANDLERS } from './fold-store.js'
+import { PLAN_HANDLERS } from './fold-plan.js'
 import { UPKEEP_HANDLERS } from './fold-upkeep.js'
 import { PROVE_HANDLERS } from './fold-prove.js'
 import { cutOut, jointOf, stepDone } from './fold-steps.js'
@@ -137,6 +138,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
     ]),
   ...PROVE_HANDLERS,
   ...UPKEEP_HANDLERS,
+  ...PLAN_HANDLERS,
   reading: (state, event, data) => {
     const what = data.what === 'air' || data.what === 'humidity' ? data.what : 'wall'
     const value = num(data.value)

@@ -5,6 +5,7 @@ import { ROLES } from './roles.js'
 import { LINE_KINDS } from './kinds-line.js'
 import { MAKE_KINDS } from './kinds-make.js'
 import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
+import { PLAN_KINDS } from './kinds-plan.js'
 import { STORE_KINDS } from './kinds-store.js'
 import { USUAL_FIELDS } from './usual-figures.js'
 import { UPKEEP_KINDS } from './kinds-upkeep.js'
@@ -15,6 +16,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
   ...STORE_KINDS,
   ...PROVE_KINDS,
   ...UPKEEP_KINDS,
+  ...PLAN_KINDS,
   'job-set': {
     v: 1,
     joint: false,

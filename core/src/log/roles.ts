@@ -8,6 +8,7 @@ export type Role = (typeof ROLES)[number]
 export type Work =
   | 'set-out'
   | 'settle'
+  | 'plan'
   | 'make'
   | 'look'
   | 'store'
@@ -43,6 +44,7 @@ const KINDS_OF: Readonly<Record<Work, readonly string[]>> = {
     'hold-point',
   ],
   settle: ['job-set', 'job-closed', 'chart-loaded', 'source-checked', 'permit-set'],
+  plan: ['crew-set', 'work-time', 'joint-fixed', 'plan-pinned'],
   make: [
     'joint-placed',
     'step-done',

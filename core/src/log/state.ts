@@ -10,6 +10,7 @@ import type { Life, Msg, RulesPin } from '../methods/method.js'
 import type { ChartRow } from '../methods/charts.js'
 import type { Said } from '../methods/around.js'
 import type { School } from '../methods/joinable.js'
+import type { PlanState } from './state-plan.js'
 import type { Upkeep } from './state-upkeep.js'
 import type { HoldPoint, Section, TagItem, TestRun } from './state-prove.js'
 
@@ -240,6 +241,8 @@ export interface JobState {
   holds: Map<string, HoldPoint>
   /** What is in use and looked after, by section. */
   upkeep: Map<string, Upkeep>
+  /** Who makes joints when, and the plan that is followed. */
+  plan: PlanState
   /** Makers' charts in the order they were loaded; none is ever changed. */
   charts: { id: string; name: string; rows: readonly ChartRow[]; by: string; atS: number }[]
   /** How far the log came in as a file, each time it did: written elsewhere, not seen by this server. */
@@ -274,6 +277,7 @@ export const emptyState = (): JobState => ({
   tags: new Map(),
   holds: new Map(),
   upkeep: new Map(),
+  plan: { crew: [], works: new Map(), fixed: new Map(), pinned: null },
   roles: new Map(),
   brought: [],
   charts: [],

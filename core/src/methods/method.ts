@@ -231,6 +231,10 @@ export interface Example {
   reads?: Readonly<Record<string, number | string>>
 }
 
+export interface WorkMinutes {
+  minutes: number
+  perMm: number
+}
 /** Everything a place needs to know of a way to join pipe. Places and routes know no method by name. */
 export interface Method<S = unknown> {
   readonly id: string
@@ -243,6 +247,8 @@ export interface Method<S = unknown> {
   /** The tables that are its own. */
   readonly tables: readonly Table[]
   readonly findBy: readonly string[]
+  /** How long one joint takes: minutes, and more of them a millimetre of its outside diameter. Common practice. */
+  readonly works: WorkMinutes
   readonly differs: readonly Difference[]
   readonly examples: readonly Example[]
   /** What it joins, and in which sizes. */

@@ -37,6 +37,7 @@ export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
   ends: [{ kind: 'bond-socket', meets: 'plain', said: ['bonded', 'bond', 'bell'] }],
   words: WORDS,
   sources: SOURCES,
+  works: { minutes: 20, perMm: 0.2 },
   findBy: ['adhesive', 'bond', 'bonded', 'resin', 'frp'],
   examples: EXAMPLES,
   fields: [measuredDepth(400)],

@@ -49,6 +49,7 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,
+  works: { minutes: 5, perMm: 0.15 },
   findBy: ['compression', 'ferrule', 'ferrules', 'nut'],
   differs: {
     'compression-start': { inch: null, metric: null },

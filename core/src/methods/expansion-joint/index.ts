@@ -36,6 +36,7 @@ export const expansionJoint = defineMethod<JointSpec, typeof WORDS>({
   ends: [{ kind: 'rubber-flange', meets: 'flange', said: ['rubber'] }],
   words: WORDS,
   sources: [],
+  works: { minutes: 40, perMm: 0.25 },
   findBy: ['expansion', 'rubber'],
   examples: EXAMPLES,
   fields: [

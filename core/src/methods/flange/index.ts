@@ -25,6 +25,7 @@ export const flange = defineMethod<BoltedSpec, typeof WORDS>({
   ends: [{ kind: 'flange', meets: 'flange', said: ['flanged', 'flange', 'flg'] }],
   words: WORDS,
   sources: [],
+  works: { minutes: 25, perMm: 0.2 },
   findBy: ['flange', 'flanges', 'bolts'],
   examples: EXAMPLES,
   fields: [...boltFields],

@@ -67,6 +67,7 @@ export const flare = defineMethod<FlareSpec, typeof WORDS>({
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,
+  works: { minutes: 15, perMm: 0.3 },
   findBy: ['flare', 'flared'],
   examples: EXAMPLES,
   cutOutTakes: 'end',

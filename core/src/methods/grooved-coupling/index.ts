@@ -125,6 +125,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,
+  works: { minutes: 10, perMm: 0.08 },
   findBy: ['grooved', 'groove', 'housing'],
   differs: { 'grooved-pads': { inch: null, metric: null } },
   examples: EXAMPLES,

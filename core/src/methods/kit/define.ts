@@ -44,6 +44,7 @@ export function fromManifest<W extends MethodWords>(manifest: Manifest<W>) {
     sources: manifest.sources,
     tables: manifest.tables ?? [],
     findBy: manifest.findBy,
+    works: manifest.works,
     examples: manifest.examples,
     differs: differs.map(([id, follows]): Difference => ({
       id,

@@ -18,6 +18,7 @@ import type {
   Method,
   Need,
   Shape,
+  WorkMinutes,
 } from '../method.js'
 import type { ChoiceRule } from './choice.js'
 import type { ClockDef } from './clocks.js'
@@ -42,6 +43,8 @@ export interface Manifest<W extends MethodWords> {
   tables?: readonly Table[]
   /** Words that somebody may look for it by in the Handbook. No trade names. */
   findBy: readonly string[]
+  /** How long one joint takes, from the first step to home, as the trade reckons it. */
+  works: WorkMinutes
   /** Which way each school follows, where its words tell of two. */
   differs?: Readonly<Record<keyof NonNullable<W['differs']> & string, Follows>>
   /** Joints as they are made, the usual one of a school first: tests and walks are derived from them. */

@@ -58,6 +58,7 @@ export const press = defineMethod<PressSpec, typeof WORDS>({
   ends: [{ kind: 'press-end', meets: 'plain', said: ['press', 'pressed'], takes: 'brass' }],
   words: WORDS,
   sources: SOURCES,
+  works: { minutes: 3, perMm: 0.06 },
   findBy: ['press', 'pressed', 'crimp'],
   differs: { 'press-lubricant': { inch: null, metric: null } },
   examples: EXAMPLES,

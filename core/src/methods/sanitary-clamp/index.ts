@@ -51,6 +51,7 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
   ends: [{ kind: 'clamp-ferrule', meets: 'clamp-ferrule', said: ['clamp', 'clamped', 'ferrule'] }],
   words: WORDS,
   sources: SOURCES,
+  works: { minutes: 6, perMm: 0.05 },
   findBy: ['clamp', 'sanitary', 'hygienic', 'ferrule-clamp'],
   differs: {
     'clamp-tighten': { inch: null, metric: null },

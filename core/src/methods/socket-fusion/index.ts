@@ -55,6 +55,7 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,
+  works: { minutes: 4, perMm: 0.12 },
   findBy: ['fusion', 'fuse', 'welding'],
   differs: { 'fusion-tool': { inch: 'a', metric: 'a' } },
   examples: EXAMPLES,

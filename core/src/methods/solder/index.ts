@@ -51,6 +51,7 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
   ],
   words: WORDS,
   sources: SOURCES,
+  works: { minutes: 6, perMm: 0.2 },
   findBy: ['solder', 'soldered', 'sweat', 'capillary'],
   differs: { 'ball-valve': { inch: null, metric: null }, coverage: { inch: 'b', metric: 'b' } },
   examples: EXAMPLES,

@@ -151,6 +151,7 @@ export const solventCement: Method<SolventSpec> = {
     words: WORDS,
     sources: SOURCES,
     tables: [...TABLE_FILES, CONSUMPTION],
+    works: { minutes: 6, perMm: 0.12 },
     findBy: ['solvent', 'cement', 'cemented', 'glue', 'glued'],
     differs: {
       insertion: { inch: 'a', metric: 'b' },

@@ -24,6 +24,7 @@ export const splitCoupling = defineMethod<BoltedSpec, typeof WORDS>({
   ends: [{ kind: 'ringed-end', meets: 'ringed-end', said: ['ringed', 'ring'] }],
   words: WORDS,
   sources: [],
+  works: { minutes: 15, perMm: 0.1 },
   findBy: ['coupling', 'split'],
   examples: EXAMPLES,
   fields: [...boltFields],

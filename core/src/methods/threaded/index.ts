@@ -68,6 +68,7 @@ export const threaded = defineMethod<ThreadedSpec, typeof WORDS>({
   words: WORDS,
   sources: SOURCES,
   tables: TABLES,
+  works: { minutes: 6, perMm: 0.15 },
   findBy: ['thread', 'threaded', 'threads', 'npt', 'taper', 'screwed'],
   examples: EXAMPLES,
   fields: [

@@ -1,0 +1,59 @@
+import type { JointFacts } from '../../joint/assess.js'
+import type { JobState } from '../../log/state.js'
+import { planOrder } from '../order/plan-order.js'
+import type { OrderPlan } from '../order/question.js'
+import { type JobQuestion, type Stuck, type Wanted, jobQuestion } from './question.js'
+import { type Expected, expectedFacts } from './weather.js'
+
+/** What is asked of a plan, and under what it is looked for. */
+export interface PlanWish extends Omit<Wanted, 'along'> {
+  /** All of the days to come colder by so much. */
+  colderK?: number
+}
+/** The questions that a wish comes to: joints one after the other along their lines, or apart first and then together. */
+export interface PlanAsk {
+  asked: readonly JobQuestion[]
+  /** How what is expected is known, by place. */
+  how: ReadonlyMap<string, Expected>
+  /** All joints under what is expected. */
+  facts: ReadonlyMap<string, JointFacts>
+}
+/** Puts a wish into questions; or says why there is none to ask. @param nowS epoch s. */
+export function askPlan(
+  state: JobState,
+  facts: ReadonlyMap<string, JointFacts>,
+  nowS: number,
+  wish: PlanWish,
+): { ok: true; ask: PlanAsk } | { ok: false; stuck: Stuck } {
+  const expected = expectedFacts(state, facts, nowS, wish.colderK)
+  const along = jobQuestion(state, expected.facts, nowS, { ...wish, along: 'along' })
+  if (!along.ok) return along
+  const pairs = jobQuestion(state, expected.facts, nowS, { ...wish, along: 'pairs' })
+  const same = pairs.ok && JSON.stringify(pairs.asked.waits) === JSON.stringify(along.asked.waits)
+  return {
+    ok: true,
+    ask: {
+      asked: same || !pairs.ok ? [along.asked] : [along.asked, pairs.asked],
+      how: expected.how,
+      facts: expected.facts,
+    },
+  }
+}
+/** The better of the plans to some questions, and to which it is one. @param heard how far, 0 to 1. */
+export function bestPlan(
+  asked: readonly JobQuestion[],
+  { heard, effortS }: { heard?: (part: number) => void; effortS?: number } = {},
+): { plan: OrderPlan; at: number } {
+  let best: { plan: OrderPlan; at: number } | null = null
+  asked.forEach(({ question }, at) => {
+    const plan = planOrder(question, {
+      ...(effortS === undefined ? {} : { effortS }),
+      heard: (part) => heard?.((at + part) / asked.length),
+    })
+    if (!best || (plan.valueS ?? Infinity) < (best.plan.valueS ?? Infinity)) best = { plan, at }
+    // What was proved of one order is proved of it alone; no order is better than the best bound of both.
+  })
+  const found = best as { plan: OrderPlan; at: number } | null
+  if (!found) throw new Error('nothing was asked')
+  return found
+}

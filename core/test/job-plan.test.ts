@@ -1,0 +1,170 @@
+import {
+  type CrewMember,
+  allFacts,
+  askPlan,
+  bestPlan,
+  chainTo,
+  foldJob,
+  movedFrom,
+  shiftsOf,
+  waitingIsSooner,
+} from '../src/index.js'
+import { checkOrder } from '../src/plan/order/check-order.js'
+import { type Log, joint, lineJob, uuid, walls } from './make-job.js'
+
+const H = 3600
+/** A Monday at eight, UTC. */
+const MONDAY = Date.UTC(2026, 10, 30, 8) / 1000
+const DAYS = [1, 2, 3, 4, 5]
+const member = (id: string, more: Partial<CrewMember> = {}): CrewMember => ({
+  id,
+  name: id,
+  days: DAYS,
+  fromMin: 480,
+  untilMin: 1020,
+  ...more,
+})
+const crew = (log: Log, ...people: CrewMember[]): void =>
+  void log.put('crew-set', { people }, { atS: MONDAY - H })
+const planned = (log: Log, nowS = MONDAY, wish = {}) => {
+  const state = foldJob(log.events)
+  const found = askPlan(state, allFacts(state, nowS), nowS, { aim: 'last', ...wish })
+  if (!found.ok) throw new Error(found.stuck.code)
+  const { plan, at } = bestPlan(found.ask.asked, { effortS: 0.05 })
+  const { question } = found.ask.asked[at] as (typeof found.ask.asked)[number]
+  expect(checkOrder(question, plan)).toEqual([])
+  return { state, plan, question, how: found.ask.how }
+}
+/** Joints of a d110 line in one section at 9 bar, with a day of wall temperatures. */
+const nightJob = (temperatures: (hour: number) => number, pieces = 3, size = 'd63', testBar = 9): Log => {
+  const log = lineJob(pieces, { size, testBar })
+  const jointIds = Array.from({ length: pieces * 2 }, (_, i) => joint(i + 1))
+  log.put('section-set', {
+    sectionId: uuid(70),
+    tag: 'Q-A',
+    jointIds,
+    workingBar: 6,
+    testBar,
+    holdS: 3600,
+    allowedDropBar: 0.2,
+  })
+  walls(
+    log,
+    MONDAY - 24 * H,
+    Array.from({ length: 25 }, (_, hour) => temperatures((8 + hour) % 24)),
+  )
+  return log
+}
+
+describe('shifts', () => {
+  it('a break parts them, weekends are free, clocks that change are counted', () => {
+    const spans = shiftsOf(
+      member('w', { breakFromMin: 720, breakUntilMin: 750 }),
+      MONDAY,
+      MONDAY + 7 * 24 * H,
+      'UTC',
+    )
+    expect(spans).toHaveLength(10)
+    expect(spans.slice(0, 3)).toEqual([
+      { fromS: MONDAY, untilS: MONDAY + 4 * H },
+      { fromS: MONDAY + 4.5 * H, untilS: MONDAY + 9 * H },
+      { fromS: MONDAY + 24 * H, untilS: MONDAY + 28 * H },
+    ])
+    const night = shiftsOf(
+      member('n', { fromMin: 1320, untilMin: 360, days: [1] }),
+      MONDAY,
+      MONDAY + 7 * 24 * H,
+      'UTC',
+    )
+    expect(night).toEqual([{ fromS: MONDAY + 14 * H, untilS: MONDAY + 22 * H }])
+    // 25 October 2026: clocks go back at two in the morning, the shift over it is an hour longer.
+    const autumn = Date.UTC(2026, 9, 24, 12) / 1000
+    const [long] = shiftsOf(
+      member('n', { fromMin: 1320, untilMin: 360, days: [6] }),
+      autumn,
+      autumn + 48 * H,
+      'Europe/London',
+    )
+    expect((long?.untilS ?? 0) - (long?.fromS ?? 0)).toBe(9 * H)
+  })
+})
+describe('a job as a question', () => {
+  it('one pair of hands makes them along the line, two are never later; each waits for the set before it', () => {
+    const log = nightJob(() => 15)
+    crew(log, member('wren'))
+    const one = planned(log)
+    expect(one.plan.proven).toBe(true)
+    expect(new Set(one.plan.plan.map(({ id }) => id)).size).toBe(6)
+    expect([...one.how.values()]).toEqual(['last-day'])
+    crew(log, member('wren'), member('teal'))
+    expect(planned(log).plan.valueS as number).toBeLessThanOrEqual(one.plan.valueS as number)
+    const chain = chainTo(one.question, one.plan, one.plan.sections[0]?.heldBy ?? '')
+    expect(chain.length).toBeGreaterThan(1)
+    expect(chain.at(-1)?.because.why).toBe('begin')
+  })
+  it('in front of a cold night waiting is sooner, and it says so', () => {
+    // 12 h at 12 bar, unless a reading below 10 °C falls into them: then the inch row, far longer.
+    const log = nightJob((hour) => (hour >= 23 || hour < 6 ? 6 : 14), 1, 'd110', 12)
+    crew(log, member('wren'), member('teal'))
+    const late = planned(log, MONDAY + 7 * H)
+    const waits = waitingIsSooner(late.question, late.plan)
+    expect(waits.length).toBeGreaterThan(0)
+    for (const one of waits) expect(one.readyAtS).toBeLessThan(one.thenReadyS)
+    expect(late.plan.plan.every(({ startS }) => startS >= MONDAY + 24 * H)).toBe(true)
+  })
+  it('colder by 3 K is never sooner, nor is one person fewer', () => {
+    const log = nightJob((hour) => (hour >= 18 || hour < 7 ? 11 : 16))
+    crew(log, member('wren'), member('teal'))
+    const { valueS } = planned(log).plan
+    expect(planned(log, MONDAY, { colderK: 3 }).plan.valueS as number).toBeGreaterThanOrEqual(
+      valueS as number,
+    )
+    expect(planned(log, MONDAY, { without: 'teal' }).plan.valueS as number).toBeGreaterThanOrEqual(
+      valueS as number,
+    )
+  })
+  it('what somebody fixed stays, a plan that was pinned is compared with what is now', () => {
+    const log = nightJob(() => 15)
+    crew(log, member('wren'), member('teal'))
+    const { plan } = planned(log)
+    const first = plan.plan[0] as (typeof plan.plan)[number]
+    log.put(
+      'plan-pinned',
+      {
+        aim: 'last',
+        joints: plan.plan.map(({ id, startS, endS, people }) => ({
+          jointId: id,
+          startS,
+          endS,
+          crew: people,
+        })),
+        valueS: plan.valueS as number,
+        boundS: plan.boundS as number,
+      },
+      { atS: MONDAY },
+    )
+    const again = planned(log)
+    expect(movedFrom(again.state.plan.pinned as never, again.plan.plan)).toEqual([])
+    const startS = MONDAY + 3 * H
+    log.put('joint-fixed', { crew: ['teal'], startS }, { jointId: first.id, atS: MONDAY })
+    const fixed = planned(log)
+    const own = fixed.plan.plan.find(({ id }) => id === first.id)
+    expect([own?.startS, own?.people]).toEqual([startS, ['teal']])
+    expect(fixed.plan.valueS as number).toBeGreaterThanOrEqual(plan.valueS as number)
+    expect(movedFrom(fixed.state.plan.pinned as never, fixed.plan.plan).length).toBeGreaterThan(0)
+  })
+  it('nobody there, and nobody who may: said with the joint', () => {
+    const log = nightJob(() => 15)
+    const state = foldJob(log.events)
+    expect(askPlan(state, allFacts(state, MONDAY), MONDAY, { aim: 'last' })).toMatchObject({
+      ok: false,
+      stuck: { code: 'no-crew' },
+    })
+    crew(log, member('wren', { makes: ['press'] }))
+    const other = foldJob(log.events)
+    expect(askPlan(other, allFacts(other, MONDAY), MONDAY, { aim: 'last' })).toMatchObject({
+      ok: false,
+      stuck: { code: 'nobody-may', jointId: joint(1) },
+    })
+  })
+})
