@@ -119,6 +119,18 @@ async function makeJobOfAll(page: Page, school: 'metric' | 'inch'): Promise<JobO
       },
     },
     { kind: 'section-state', data: { sectionId, state: 'full' } },
+    {
+      kind: 'crew-set',
+      data: {
+        people: ['Wren', 'Teal'].map((who) => ({
+          id: who,
+          name: who,
+          days: [1, 2, 3, 4, 5, 6, 7],
+          fromMin: 360,
+          untilMin: 1200,
+        })),
+      },
+    },
     // One was made an hour ago: its times stand in the calendar.
     ...primed(joints[0] as string),
     {

@@ -93,6 +93,22 @@ async function waitAndShift(walk: Walk): Promise<void> {
   await open(walk, 'wait')
   await open(walk, 'shift')
 }
+async function plan(walk: Walk): Promise<void> {
+  const { page, look, called } = walk
+  await open(walk, 'plan')
+  await expect(page.locator('.sheet-of-day').first()).toBeVisible()
+  await look('plan, found')
+  await sheet(walk, 'Who is here…', 'plan, who is here')
+  await sheet(walk, 'Times of work…', 'plan, times of work')
+  await page.locator('.sheet-of-day').first().getByRole('button').first().click()
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await look('plan, fixing a joint')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.getByRole('button', { name: called('What if') }).click()
+  await expect(page.getByRole('table')).toBeVisible()
+  await look('plan, what if')
+}
 async function site(walk: Walk): Promise<void> {
   await open(walk, 'site')
   await walk.page.getByRole('button', { name: walk.called('Put one up…') }).click()
@@ -136,6 +152,7 @@ export const EVERYWHERE: readonly (readonly [name: string, go: (walk: Walk) => P
   ['Cut', cut],
   ['Bars and tube work', barsAndTube],
   ['Wait and the shift', waitAndShift],
+  ['Plan', plan],
   ['Site', site],
   ['Prove', prove],
   ['Hand over', (walk) => open(walk, 'hand-over')],

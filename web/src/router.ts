@@ -98,6 +98,12 @@ export const router = createRouter({
           meta: { place: 'wait' },
         },
         {
+          path: 'plan',
+          name: 'plan',
+          component: () => import('./places/plan/Plan.vue'),
+          meta: { place: 'wait' },
+        },
+        {
           path: 'site',
           name: 'site',
           component: () => import('./places/site/Site.vue'),

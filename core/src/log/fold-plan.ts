@@ -20,7 +20,12 @@ function memberOf(data: Data): CrewMember {
 
 export const PLAN_HANDLERS: Readonly<Record<string, Handler>> = {
   'crew-set': (state, _event, data) => {
-    state.plan = { ...state.plan, crew: objects(data.people).map(memberOf) }
+    const walkMin = num(data.walkMin)
+    state.plan = {
+      ...state.plan,
+      crew: objects(data.people).map(memberOf),
+      ...(walkMin === null ? {} : { walkMin }),
+    }
   },
   'work-time': (state, _event, data) => {
     const works = new Map(state.plan.works)

@@ -30,6 +30,8 @@ export const PLAN_KINDS: Readonly<Record<string, Kind>> = {
           MOST_CREW,
         ),
       ),
+      // From one line to another, and setting up there.
+      may('walkMin', number({ min: 0, max: 240 })),
     ],
   },
   // How long joints of one way take; without minutes ours counts again, or what was measured.

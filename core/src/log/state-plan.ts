@@ -24,6 +24,8 @@ export interface PinnedPlan {
 export type PlanAim = 'each' | 'last'
 export interface PlanState {
   crew: readonly CrewMember[]
+  /** Minutes from one line to another; absent where nobody said. */
+  walkMin?: number
   /** Minutes a joint takes, by method; absent: ours, or measured. */
   works: ReadonlyMap<string, number>
   /** Joints that somebody gave a person, or a time, or both. */

@@ -31,6 +31,7 @@ import { UPKEEP } from './upkeep'
 import { TAPES } from './tapes'
 import { THINGS } from './things'
 import { UI } from './ui'
+import { PLAN } from './plan'
 import { WAIT } from './wait'
 
 /** Every sentence of the interface, by code. */
@@ -67,6 +68,7 @@ export const BOOK = {
   ...TAPES,
   ...THINGS,
   ...UI,
+  ...PLAN,
   ...WAIT,
 } as const
 addWords(BOOK)

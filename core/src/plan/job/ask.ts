@@ -1,6 +1,7 @@
 import type { JointFacts } from '../../joint/assess.js'
 import type { JobState } from '../../log/state.js'
-import { planOrder } from '../order/plan-order.js'
+import { type PlanHooks, planOrder } from '../order/plan-order.js'
+import { smallest } from '../../units/extent.js'
 import type { OrderPlan } from '../order/question.js'
 import { type JobQuestion, type Stuck, type Wanted, jobQuestion } from './question.js'
 import { type Expected, expectedFacts } from './weather.js'
@@ -39,21 +40,33 @@ export function askPlan(
     },
   }
 }
-/** The better of the plans to some questions, and to which it is one. @param heard how far, 0 to 1. */
+/**
+ * The better of the plans to some questions, and to which it is one. What is proved of it holds over all of them.
+ * @param heard how far, 0 to 1. @param before a plan that was good: what need not change does not.
+ */
 export function bestPlan(
   asked: readonly JobQuestion[],
-  { heard, effortS }: { heard?: (part: number) => void; effortS?: number } = {},
+  {
+    heard,
+    effortS,
+    before,
+  }: { heard?: (part: number) => void; effortS?: number; before?: PlanHooks['before'] } = {},
 ): { plan: OrderPlan; at: number } {
-  let best: { plan: OrderPlan; at: number } | null = null
-  asked.forEach(({ question }, at) => {
-    const plan = planOrder(question, {
+  const found = asked.map(({ question }, i) =>
+    planOrder(question, {
       ...(effortS === undefined ? {} : { effortS }),
-      heard: (part) => heard?.((at + part) / asked.length),
-    })
-    if (!best || (plan.valueS ?? Infinity) < (best.plan.valueS ?? Infinity)) best = { plan, at }
-    // What was proved of one order is proved of it alone; no order is better than the best bound of both.
-  })
-  const found = best as { plan: OrderPlan; at: number } | null
-  if (!found) throw new Error('nothing was asked')
-  return found
+      ...(before ? { before } : {}),
+      heard: (part) => heard?.((i + part) / asked.length),
+    }),
+  )
+  const valueOf = (plan: OrderPlan): number => plan.valueS ?? Infinity
+  const at = found.reduce(
+    (best, plan, i) => (valueOf(plan) < valueOf(found[best] as OrderPlan) ? i : best),
+    0,
+  )
+  const plan = found[at] as OrderPlan
+  if (plan.valueS === null) return { plan, at }
+  const boundS = smallest(found.map((one) => one.boundS ?? Infinity))
+  const proven = boundS >= plan.valueS
+  return { plan: { ...plan, boundS, proven, status: proven ? 'optimal' : 'feasible' }, at }
 }

@@ -1,5 +1,5 @@
 import type { PinnedPlan } from '../../log/state-plan.js'
-import type { PlannedJoint } from '../order/question.js'
+import type { OrderPlan, PlannedJoint } from '../order/question.js'
 
 /** What of a pinned plan is another time, or in other hands, now. */
 export interface Moved {
@@ -22,11 +22,15 @@ export function movedFrom(pinned: PinnedPlan, plan: readonly PlannedJoint[]): Mo
     })
     .sort((one, other) => one.isS - other.isS)
 }
-/** Joints in the order of the pinned plan; those it does not know come after, as they stand. */
-export function inPlanOrder<T>(pinned: PinnedPlan | null, all: readonly T[], idOf: (one: T) => string): T[] {
-  if (!pinned) return [...all]
-  const at = new Map(pinned.joints.map((joint) => [joint.jointId, joint.startS]))
-  return [...all].sort(
-    (one, other) => (at.get(idOf(one)) ?? Infinity) - (at.get(idOf(other)) ?? Infinity) || 0,
-  )
+/** Sections of a plan, the first one ready first; the one that was to come first stands first. */
+export function listedSections(
+  { sections }: OrderPlan,
+  firstId: string | null,
+): { id: string; readyAtS: number; heldBy: string }[] {
+  return sections
+    .flatMap(({ id, ...rest }) => (id === null ? [] : [{ id, ...rest }]))
+    .sort(
+      (one, other) =>
+        Number(other.id === firstId) - Number(one.id === firstId) || one.readyAtS - other.readyAtS,
+    )
 }

@@ -23,6 +23,8 @@ export interface Wanted {
   along: Along
   /** Who is not there. */
   without?: string | null
+  /** So many more who are there like the first, and make everything. */
+  more?: number
 }
 /** Why there is nothing to plan, or no way to; each with the joint where it shows. */
 export interface Stuck {
@@ -38,6 +40,8 @@ export interface JobQuestion {
   /** Joints for which a tool is wanted of which none is in the Store: as many are taken as hands. */
   noTool: readonly string[]
 }
+/** From one line to another, and setting up there: common practice. */
+export const USUAL_WALK_MIN = 10
 /** Most joints of one plan. */
 export const MOST_IN_PLAN = 2000
 const HOUR_S = 3600
@@ -197,6 +201,7 @@ class Asking {
       workS: work.workS,
       hands,
       ...(own.length >= hands ? { people: own } : {}),
+      group: one.place.line.id,
       things: one.method ? this.tools.of(one.method.consumables(one.spec)) : [],
       still: this.first.get(one.id) ?? [],
       setS: setOf(one, this.startS),
@@ -218,7 +223,7 @@ export function jobQuestion(
   nowS: number,
   wanted: Wanted,
 ): { ok: true; asked: JobQuestion } | { ok: false; stuck: Stuck } {
-  const crew = state.plan.crew.filter(({ id }) => id !== wanted.without)
+  const crew = crewOf(state.plan.crew, wanted)
   if (!crew.length) return { ok: false, stuck: { code: 'no-crew', jointId: null } }
   if ([...facts.values()].filter((one) => !isMade(one)).length > MOST_IN_PLAN)
     return { ok: false, stuck: { code: 'too-many', jointId: null, count: MOST_IN_PLAN } }
@@ -241,6 +246,7 @@ export function jobQuestion(
         tables: Object.fromEntries([...asking.tables].flatMap(([key, rows]) => (rows ? [[key, rows]] : []))),
         joints: asking.joints,
         sections: sectionsAsked(sections, wanted),
+        walkS: (state.plan.walkMin ?? USUAL_WALK_MIN) * 60,
         aim: wanted.aim === 'last' ? 'last-ready' : 'weighted',
       },
       waits,
@@ -248,6 +254,15 @@ export function jobQuestion(
       noTool: [...asking.tools.lacking],
     },
   }
+}
+
+/** Who is reckoned with. */
+function crewOf(crew: readonly CrewMember[], { without, more = 0 }: Wanted): CrewMember[] {
+  const [first] = crew
+  const rest = crew.filter(({ id }) => id !== without)
+  if (!first) return rest
+  const { makes: _makes, ...like } = first
+  return [...rest, ...Array.from({ length: more }, (_, i) => ({ ...like, id: `${first.id} ${i + 1}` }))]
 }
 
 const FIRST_WEIGHT = 1000

@@ -60,3 +60,22 @@ export function workTimeOf(
 /** How many people its steps ask for at one time. */
 export const handsOf = (facts: JointFacts): number =>
   facts.steps.reduce((most, step) => Math.max(most, step.people.value ?? 1), 1)
+
+/** Times of work of every way and size that stands in a job, those that nobody said: ours, or as measured. */
+export function workTimesOf(
+  facts: ReadonlyMap<string, JointFacts>,
+): { method: string; sizes: { size: string; time: WorkTime }[] }[] {
+  const measured = measuredTimes(facts.values())
+  const out = new Map<string, Map<string, WorkTime>>()
+  for (const one of facts.values()) {
+    const { method, size } = one.place.way
+    const own = out.get(method) ?? new Map<string, WorkTime>()
+    out.set(method, own)
+    if (!own.has(size)) own.set(size, workTimeOf(one, NOTHING_SAID, measured))
+  }
+  return [...out].map(([method, sizes]) => ({
+    method,
+    sizes: [...sizes].map(([size, time]) => ({ size, time })),
+  }))
+}
+const NOTHING_SAID: ReadonlyMap<string, number> = new Map()

@@ -16,6 +16,16 @@ function readyOfJoint(question: OrderQuestion, joint: OrderJoint, endS: number):
   return endS + (row?.readyAfterS ?? 0)
 }
 
+/** Time lost from one joint to the next in the same hands. */
+function wayBetween(question: OrderQuestion, one: string, other: string): number {
+  const [from, to] = [one, other].map((id) => question.joints.find((joint) => joint.id === id)?.group)
+  return from && to && from !== to ? (question.walkS ?? 0) : 0
+}
+const sameShift = (
+  person: OrderQuestion['people'][number],
+  one: PlannedJoint,
+  other: PlannedJoint,
+): boolean => person.shifts.some((shift) => shift.fromS <= one.startS && other.endS <= shift.untilS)
 /** Faults of one joint by itself. */
 function jointFaults(question: OrderQuestion, joint: OrderJoint, planned: PlannedJoint): string[] {
   const out: string[] = []
@@ -67,6 +77,9 @@ export function checkOrder(question: OrderQuestion, { plan, sections, valueS }: 
     const own = plan.filter(({ people }) => people.includes(person.id)).sort((a, b) => a.startS - b.startS)
     own.forEach((joint, i) => {
       const next = own[i + 1]
+      const wayS = next ? wayBetween(question, joint.id, next.id) : 0
+      if (next && wayS > 0 && next.startS < joint.endS + wayS && sameShift(person, joint, next))
+        out.push(`${person.id}: no time from ${joint.id} to ${next.id}`)
       if (next && next.startS < joint.endS) out.push(`${person.id}: at ${joint.id} and ${next.id} at once`)
     })
   }

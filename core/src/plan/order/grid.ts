@@ -16,7 +16,7 @@ export interface Grid {
  * In a plan in which no joint could begin sooner all times are sums of what it is built of, so they lie on a grid. Some
  * plan like that is among the best.
  */
-export function gridOf({ startS, tasks, people, sections }: OrderModel): Grid {
+export function gridOf({ startS, tasks, people, sections, walkS }: OrderModel): Grid {
   let grid = 0
   const take = (seconds: number): void => {
     if (Number.isFinite(seconds)) grid = gcd(Math.abs(seconds), grid)
@@ -31,6 +31,7 @@ export function gridOf({ startS, tasks, people, sections }: OrderModel): Grid {
     if (task.fixedS !== null) take(task.fixedS - startS)
     for (const { lagS } of task.before) take(lagS)
   }
+  take(walkS)
   const ends = grid === 0 ? 1 : grid
   for (const { afterS } of tables) take(afterS)
   for (const { doneReadyS } of sections) take(doneReadyS - startS)

@@ -21,6 +21,8 @@ export interface Task {
   who: readonly number[]
   things: readonly number[]
   keepS: number
+  /** What it belongs together with, by number; -1: nothing. */
+  group: number
   before: readonly Link[]
   next: readonly Link[]
   /** It does not start before. */
@@ -45,6 +47,8 @@ export interface SectionModel {
 export interface OrderModel {
   startS: number
   aim: OrderAim
+  /** Time lost between work of two groups, seconds. */
+  walkS: number
   people: readonly { id: string; shifts: readonly { fromS: number; untilS: number }[] }[]
   things: readonly { kind: string; count: number }[]
   tasks: readonly Task[]
@@ -149,6 +153,7 @@ export function modelOf(question: OrderQuestion): OrderModel {
   const index = new Map(open.map((joint, i) => [joint.id, i]))
   const thingIndex = new Map((question.things ?? []).map((thing, i) => [thing.kind, i]))
   const next: Link[][] = open.map(() => [])
+  const groups = [...new Set(open.flatMap(({ group }) => (group ? [group] : [])))]
   const tasks = open.map((joint, i): Task => {
     const { before, heldS } = waitsOf(joint, joints, index)
     for (const { task, lagS } of before) next[task]?.push({ task: i, lagS })
@@ -162,6 +167,7 @@ export function modelOf(question: OrderQuestion): OrderModel {
       who: makersOf(joint, question),
       things: [...new Set(joint.things ?? [])].map((kind) => thingIndex.get(kind) as number),
       keepS: joint.keepS ?? 0,
+      group: groups.indexOf(joint.group ?? ''),
       before,
       next: next[i] as Link[],
       // Only what is fixed may have begun before the plan.
@@ -176,6 +182,7 @@ export function modelOf(question: OrderQuestion): OrderModel {
   return {
     startS,
     aim: question.aim ?? 'last-ready',
+    walkS: question.walkS ?? 0,
     people: question.people.map(({ id, shifts }) => ({ id, shifts })),
     things: question.things ?? [],
     tasks: boundedByFixed(tasks),

@@ -7,6 +7,7 @@ import type { OrderPlan, OrderQuestion } from './question.js'
 import { answerOf, nothing } from './answer.js'
 import { lateAlready, whyNot, whyNotEnough, whyNotFixed } from './reasons.js'
 import { Search } from './search.js'
+import { tidied } from './tidy.js'
 
 /** Steps of the search that a second of effort stands for; as many as a desk computer makes in about that time. */
 const STEPS_A_SECOND = 850_000
@@ -71,6 +72,7 @@ export function planOrder(question: OrderQuestion, hooks: PlanHooks = {}): Order
 
   const grower = new Grower(model, fixed.room, fixed.spots)
   const search = new Search(model, grower, bounds)
+  if (hooks.before?.length) search.beginWith(hooks.before)
   search.begin(bounds.lower(Infinity))
   const placed = (): Draft | null => (search.best && search.best.unplaced.length === 0 ? search.best : null)
   let boundS = bounds.lower(placed()?.valueS ?? Infinity)
@@ -97,5 +99,5 @@ export function planOrder(question: OrderQuestion, hooks: PlanHooks = {}): Order
     return whole
       ? nothing('infeasible', null, whyNotEnough(model))
       : nothing('none-found', Number.isFinite(boundS) ? boundS : null, whyNotEnough(model))
-  return answerOf(question, model, best, boundS)
+  return answerOf(question, model, tidied(model, grower, best), boundS)
 }

@@ -43,6 +43,8 @@ export interface OrderJoint {
   endByS?: number | null
   /** Fixed. */
   startS?: number | null
+  /** Joints of one group lie beside each other: between two groups time is lost on the way. */
+  group?: string | null
   /** Home: takes nobody. */
   doneAtS?: number | null
 }
@@ -60,6 +62,8 @@ export interface OrderQuestion {
   joints: readonly OrderJoint[]
   sections?: readonly OrderSection[] | null
   aim?: OrderAim | null
+  /** Time lost from one group of joints to another, seconds. */
+  walkS?: number | null
   /** Counts steps of the search, so that the same question has the same answer. */
   effortS?: number | null
 }

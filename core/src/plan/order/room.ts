@@ -7,40 +7,57 @@ export interface Spot {
   startS: number
   people: number[]
 }
-/** Free time of one person, in order: from, until, from, until … */
+/** Free time of one person, in order: from, until, group of the work before and after it, from, until … */
 type Free = number[]
+const FIELDS = 4
+/** Nothing stands at that end, or what belongs to no group: no way is reckoned. */
+const NO_GROUP = -1
+
+/** Time lost between work of two groups: on the way, and setting up. */
+const wayS = (one: number, other: number, walkS: number): number =>
+  one === NO_GROUP || other === NO_GROUP || one === other ? 0 : walkS
+/** When work of a group may begin in a free span, and by when it must have ended there. */
+const openS = (free: Free, i: number, { group }: Task, walkS: number): number =>
+  (free[i] as number) + wayS(free[i + 2] as number, group, walkS)
+const closeS = (free: Free, i: number, { group }: Task, walkS: number): number =>
+  (free[i + 1] as number) - wayS(free[i + 3] as number, group, walkS)
 
 /** Earliest start at or after `fromS` with so much free time; Infinity: never. */
-function freeFrom(free: Free, fromS: number, workS: number): number {
-  for (let i = 0; i < free.length; i += 2) {
-    const untilS = free[i + 1] as number
-    if (untilS - fromS < workS) continue
-    const startS = Math.max(free[i] as number, fromS)
-    if (untilS - startS >= workS) return startS
+function freeFrom(free: Free, fromS: number, task: Task, walkS: number): number {
+  const { workS } = task
+  for (let i = 0; i < free.length; i += FIELDS) {
+    if ((free[i + 1] as number) - fromS < workS) continue
+    const startS = Math.max(openS(free, i, task, walkS), fromS)
+    if (closeS(free, i, task, walkS) - startS >= workS) return startS
   }
   return Infinity
 }
 /** Latest start so that the work has ended by `endS`; -Infinity: never. */
-function freeUntil(free: Free, endS: number, workS: number): number {
-  for (let i = free.length - 2; i >= 0; i -= 2) {
-    const fromS = free[i] as number
-    if (endS - fromS < workS) continue
-    const startS = Math.min(free[i + 1] as number, endS) - workS
-    if (startS >= fromS) return startS
+function freeUntil(free: Free, endS: number, task: Task, walkS: number): number {
+  const { workS } = task
+  for (let i = free.length - FIELDS; i >= 0; i -= FIELDS) {
+    if (endS - (free[i] as number) < workS) continue
+    const startS = Math.min(closeS(free, i, task, walkS), endS) - workS
+    if (startS >= openS(free, i, task, walkS)) return startS
   }
   return -Infinity
 }
-/** Takes a span out of free time. */
-function take(free: Free, fromS: number, untilS: number): void {
-  for (let i = 0; i < free.length; i += 2) {
+/** Takes a span out of free time, for work of a group. */
+function take(free: Free, fromS: number, untilS: number, group: number): void {
+  for (let i = 0; i < free.length; i += FIELDS) {
     const aS = free[i] as number
     const bS = free[i + 1] as number
     if (aS > fromS || bS < untilS) continue
-    // Most work stands at one end of what is free.
-    if (aS === fromS && untilS < bS) free[i] = untilS
-    else if (aS < fromS && untilS === bS) free[i + 1] = fromS
-    else if (aS < fromS) free.splice(i, 2, aS, fromS, untilS, bS)
-    else free.splice(i, 2)
+    if (aS === fromS && bS === untilS) free.splice(i, FIELDS)
+    else if (aS === fromS) {
+      free[i] = untilS
+      free[i + 2] = group
+    } else {
+      const after = free[i + 3] as number
+      free[i + 1] = fromS
+      free[i + 3] = group
+      if (untilS < bS) free.splice(i + FIELDS, 0, untilS, bS, group, after)
+    }
     return
   }
 }
@@ -56,13 +73,15 @@ export class Room {
   ) {
     this.free = from
       ? from.free.map((free) => free.slice())
-      : model.people.map(({ shifts }) => shifts.flatMap((shift) => [shift.fromS, shift.untilS]))
+      : model.people.map(({ shifts }) =>
+          shifts.flatMap((shift) => [shift.fromS, shift.untilS, NO_GROUP, NO_GROUP]),
+        )
     this.taken = from ? from.taken.map((taken) => taken.slice()) : model.things.map(() => [])
   }
   copy(): Room {
     return new Room(this.model, this)
   }
-  /** Free spans of one person: from, until, from, until … */
+  /** Free spans of one person, and what stands beside them. */
   spansOf(person: number): readonly number[] {
     return this.free[person] as Free
   }
@@ -72,7 +91,7 @@ export class Room {
     if (task.hands === 1) {
       let soonestS = Infinity
       for (const person of who) {
-        const startS = freeFrom(this.free[person] as Free, fromS, task.workS)
+        const startS = freeFrom(this.free[person] as Free, fromS, task, this.model.walkS)
         if (startS === fromS) return startS
         if (startS < soonestS) soonestS = startS
       }
@@ -80,7 +99,7 @@ export class Room {
     }
     let atS = fromS
     for (;;) {
-      const starts = who.map((person) => freeFrom(this.free[person] as Free, atS, task.workS))
+      const starts = who.map((person) => freeFrom(this.free[person] as Free, atS, task, this.model.walkS))
       starts.sort((one, other) => one - other)
       const lastS = starts[task.hands - 1] ?? Infinity
       // All of them from the same second on, else look again from there.
@@ -94,12 +113,14 @@ export class Room {
     if (task.hands === 1) {
       let latestS = -Infinity
       for (const person of task.who)
-        latestS = Math.max(latestS, freeUntil(this.free[person] as Free, endS, task.workS))
+        latestS = Math.max(latestS, freeUntil(this.free[person] as Free, endS, task, this.model.walkS))
       return latestS
     }
     let atS = endS
     for (;;) {
-      const starts = task.who.map((person) => freeUntil(this.free[person] as Free, atS, task.workS))
+      const starts = task.who.map((person) =>
+        freeUntil(this.free[person] as Free, atS, task, this.model.walkS),
+      )
       starts.sort((one, other) => other - one)
       const lastS = starts[task.hands - 1] ?? -Infinity
       if (lastS === -Infinity || task.hands === 1) return lastS
@@ -109,23 +130,23 @@ export class Room {
     }
   }
   /** Those of `who` who are free all through. */
-  freeAt(who: readonly number[], startS: number, workS: number): number[] {
+  freeAt(task: Task, startS: number, who: readonly number[] = task.who): number[] {
     const out: number[] = []
     for (const person of who)
-      if (freeFrom(this.free[person] as Free, startS, workS) === startS) out.push(person)
+      if (freeFrom(this.free[person] as Free, startS, task, this.model.walkS) === startS) out.push(person)
     return out
   }
   /** How much of a person's free span after `endS` would be left over. */
   slackAfter(person: number, endS: number): number {
     const free = this.free[person] as Free
-    for (let i = 0; i < free.length; i += 2)
+    for (let i = 0; i < free.length; i += FIELDS)
       if ((free[i] as number) < endS && (free[i + 1] as number) >= endS) return (free[i + 1] as number) - endS
     return 0
   }
   /** How much of a person's free span before `startS` would be left over. */
   slackBefore(person: number, startS: number): number {
     const free = this.free[person] as Free
-    for (let i = 0; i < free.length; i += 2)
+    for (let i = 0; i < free.length; i += FIELDS)
       if ((free[i] as number) <= startS && (free[i + 1] as number) > startS)
         return startS - (free[i] as number)
     return 0
@@ -178,7 +199,7 @@ export class Room {
       const peopleS = this.peopleFrom(task, startS, who)
       if (peopleS === Infinity) return null
       const bothS = task.things.length ? this.thingsFrom(task, peopleS) : peopleS
-      if (bothS === startS) return { startS, people: this.freeAt(who, startS, task.workS) }
+      if (bothS === startS) return { startS, people: this.freeAt(task, startS, who) }
       startS = bothS
     }
   }
@@ -207,13 +228,12 @@ export class Room {
       const peopleS = this.peopleUntil(task, endS)
       if (peopleS < task.earliestS) return null
       const bothS = task.things.length ? this.thingsUntil(task, peopleS) : peopleS
-      if (bothS + task.workS === endS)
-        return { startS: bothS, people: this.freeAt(task.who, bothS, task.workS) }
+      if (bothS + task.workS === endS) return { startS: bothS, people: this.freeAt(task, bothS) }
       endS = bothS + task.workS
     }
   }
   take(task: Task, startS: number, people: readonly number[]): void {
-    for (const person of people) take(this.free[person] as Free, startS, startS + task.workS)
+    for (const person of people) take(this.free[person] as Free, startS, startS + task.workS, task.group)
     for (const thing of task.things)
       (this.taken[thing] as number[]).push(startS, startS + task.workS + task.keepS)
   }

@@ -31,6 +31,17 @@ export class Search {
     private readonly bounds: Bounds,
   ) {}
 
+  /** A plan that was good before stands first: another takes its place only where it is better. */
+  beginWith(before: readonly { id: string; startS: number; people: readonly string[] }[]): void {
+    const { tasks, people } = this.model
+    const was = new Map(before.map((joint) => [joint.id, joint]))
+    const person = new Map(people.map(({ id }, at) => [id, at]))
+    this.tryOut({
+      keys: ranked(Float64Array.from(tasks, ({ id }) => was.get(id)?.startS ?? Infinity)),
+      rather: Int16Array.from(tasks, ({ id }) => person.get(was.get(id)?.people[0] ?? '') ?? -1),
+      targets: this.same(Infinity),
+    })
+  }
   /** Orders that are good in the most cases, each tried once. */
   begin(lowS: number): void {
     const { tasks } = this.model
@@ -190,7 +201,7 @@ export class Search {
 function ranked(keys: Float64Array): Float64Array {
   const out = new Float64Array(keys.length)
   Array.from(keys, (_, i) => i)
-    .sort((one, other) => (keys[one] as number) - (keys[other] as number) || one - other)
+    .sort((one, other) => Number(keys[one]) - Number(keys[other]) || one - other)
     .forEach((index, place) => (out[index] = place))
   return out
 }

@@ -5,6 +5,7 @@ import { type Piece, timeOf } from '../../methods/cure/piecewise.js'
 import type { Msg } from '../../methods/method.js'
 import { msg } from '../../sources/source.js'
 import { SAME_BAR } from '../../units/units.js'
+import type { PinnedPlan } from '../../log/state-plan.js'
 import { type JointFacts, jointAllows, jointFacts, plannedPieces } from '../../joint/assess.js'
 import { type JointLook, lookOf } from '../../joint/look.js'
 import { jointPlaces } from '../../joint/lookup.js'
@@ -109,10 +110,14 @@ function jointsIn(
   all: readonly JointFacts[],
   nowS: number,
   proved: boolean,
+  pinned: PinnedPlan | null,
 ): { joint: JointInSection; planned: readonly Piece[] }[] {
   let plannedSoFar = 0
+  const ends = new Map(pinned?.joints.map(({ jointId, endS }) => [jointId, endS]))
   return all.map((facts) => {
-    const plannedHomeS = facts.homeAtS === null ? nowS + PLAN_PACE_S * ++plannedSoFar : null
+    const paceS = facts.homeAtS === null ? nowS + PLAN_PACE_S * ++plannedSoFar : null
+    // A plan that is followed says when it is home; what should have been by now comes when it can.
+    const plannedHomeS = paceS === null ? null : Math.max(ends.get(facts.id) ?? paceS, nowS)
     const planned = plannedHomeS === null ? facts.pieces : plannedPieces(facts, plannedHomeS)
     const joint = {
       facts,
@@ -164,7 +169,7 @@ export function answerFor(
     .map((id) => known?.get(id) ?? jointFacts(state, id, mode, nowS))
     .filter((f): f is JointFacts => f !== null)
   const { last, proved } = provedBy(state, section, all)
-  const withPlans = jointsIn(section, all, nowS, proved)
+  const withPlans = jointsIn(section, all, nowS, proved, state.plan.pinned)
   const joints = withPlans.map((j) => j.joint)
   const { ladder, plan } = laddersOf(section, withPlans, nowS)
   const readyAtS = timeOf(ladder.pieces, section.testBar, SAME_BAR)

@@ -1,10 +1,11 @@
-import { type JointFacts, type JointLook, tagOrder } from '@jugalis/core'
+import { type JointFacts, type JointLook, type PinnedPlan, tagOrder } from '@jugalis/core'
 import { word } from '../../words/word'
 
 export interface Group {
   title: string
   joints: JointFacts[]
 }
+const FAR_S = 1e12
 /** What somebody has begun stands before what nobody has touched. */
 const begunFirst = (a: JointFacts, b: JointFacts): number => Number(Boolean(b.life)) - Number(Boolean(a.life))
 const byTag = (a: JointFacts, b: JointFacts): number => tagOrder(a.tag, b.tag)
@@ -13,6 +14,7 @@ const byTag = (a: JointFacts, b: JointFacts): number => tagOrder(a.tag, b.tag)
 export function groupsOf(
   facts: Iterable<JointFacts>,
   looks: ReadonlyMap<string, JointLook>,
+  pinned: PinnedPlan | null = null,
 ): { all: JointFacts[]; toMake: JointFacts[]; groups: Group[] } {
   const all = [...facts].sort(byTag)
   const [unfixed, toMake, lookAt, made]: JointFacts[][] = [[], [], [], []]
@@ -24,7 +26,11 @@ export function groupsOf(
     else if (verdict === 'unknown') lookAt?.push(facts)
     else made?.push(facts)
   }
-  toMake?.sort((a, b) => begunFirst(a, b) || byTag(a, b))
+  const planned = new Map(pinned?.joints.map(({ jointId, startS }) => [jointId, startS]))
+  /** As the plan that is followed has them; what it does not know comes after. */
+  const byPlan = (a: JointFacts, b: JointFacts): number =>
+    (planned.get(a.id) ?? FAR_S) - (planned.get(b.id) ?? FAR_S)
+  toMake?.sort((a, b) => begunFirst(a, b) || byPlan(a, b) || byTag(a, b))
   const groups = (
     [
       [word('ui-assembled-not-fixed'), unfixed],

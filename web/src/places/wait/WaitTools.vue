@@ -81,6 +81,9 @@ async function calendar(): Promise<void> {
       {{ word('wait-hang-tags', { waiting: waiting.length, isWaiting: waiting.length ? 'yes' : 'no' }) }}
     </button>
     <button type="button" class="button" @click="calendar">{{ word('wait-calendar') }}</button>
+    <RouterLink class="button" :to="{ name: 'plan', params: { jobId: job.jobId } }">{{
+      word('plan-plan')
+    }}</RouterLink>
     <RouterLink class="button" :to="{ name: 'shift', params: { jobId: job.jobId } }">{{
       word('wait-shift-handover')
     }}</RouterLink>
