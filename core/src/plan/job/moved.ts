@@ -2,17 +2,17 @@ import type { PinnedPlan } from '../../log/state-plan.js'
 import type { OrderPlan, PlannedJoint } from '../order/question.js'
 
 /** What of a pinned plan is another time, or in other hands, now. */
-export interface Moved {
+export interface MovedJoint {
   jointId: string
   wasS: number
   isS: number
   people: boolean
 }
 /** Joints that a plan places otherwise than the pinned one did, the first first. Home ones moved nowhere. */
-export function movedFrom(pinned: PinnedPlan, plan: readonly PlannedJoint[]): Moved[] {
+export function movedFrom(pinned: PinnedPlan, plan: readonly PlannedJoint[]): MovedJoint[] {
   const was = new Map(pinned.joints.map((joint) => [joint.jointId, joint]))
   return plan
-    .flatMap((joint): Moved[] => {
+    .flatMap((joint): MovedJoint[] => {
       const before = was.get(joint.id)
       if (!before) return []
       const people = before.crew.join() !== joint.people.join()
