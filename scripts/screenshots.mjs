@@ -27,10 +27,10 @@ const VIEWS = [
   ['cut', 'cut', DESK, 'day'],
   ['cut-phone', 'cut', PHONE, 'day'],
   ['bars', 'bars', DESK, 'day'],
-  ['bends', 'tube?run=400 90 500 -45 350&radius=76&straight=25', DESK, 'day'],
   ['make', 'make/JOINT', DESK, 'day'],
   ['make-phone-night', 'make/JOINT', PHONE, 'night'],
   ['wait', 'wait', DESK, 'day'],
+  ['plan', 'plan', TALL, 'day'],
   ['site', 'site', DESK, 'day'],
   ['prove', 'prove', DESK, 'day'],
   ['hand-over', 'hand-over', DESK, 'day'],
@@ -79,6 +79,19 @@ async function beginOthers(page, base, jobs) {
     await page.request.post(`${base}/api/jobs/${jobId}/copy`, {
       data: { jobId: randomUUID(), name, measures: true },
     })
+}
+
+/** Says who is here, so that there is somebody to plan for. */
+async function sayCrew(page, base, job) {
+  const hours = {
+    days: [1, 2, 3, 4, 5, 6, 7],
+    fromMin: 450,
+    untilMin: 960,
+    breakFromMin: 720,
+    breakUntilMin: 750,
+  }
+  const people = ['Wren', 'Teal', 'Rook'].map((name) => ({ id: name.toLowerCase(), name, ...hours }))
+  await writerOf(page, base, job)([{ kind: 'crew-set', data: { people } }])
 }
 
 let coated = false
@@ -130,11 +143,13 @@ async function main() {
     const named = { RING: ring, JOINT: joint, ITEM: item, SECTION: again?.sectionId, TASK: task }
     const address = where.replace(/RING|JOINT|ITEM|SECTION|TASK/, (name) => named[name])
     if (name === 'jobs') await beginOthers(page, options.base, jobs)
+    if (name === 'plan') await sayCrew(page, options.base, jobId)
     await page.goto(
       address.startsWith('/') ? `${options.base}${address}` : `${options.base}/job/${jobId}/${address}`,
     )
     await page.waitForSelector('h1')
     await page.waitForTimeout(name === 'jobs' ? 9000 : 900)
+    if (name === 'plan') await page.waitForSelector('.sheet-of-day')
     if (where === 'bars') {
       await page.getByRole('button', { name: 'Lay out on bars' }).click()
       await page.getByRole('button', { name: 'Plan again' }).waitFor()

@@ -10,6 +10,8 @@ import {
   waitingIsSooner,
 } from '../src/index.js'
 import { checkOrder } from '../src/plan/order/check-order.js'
+import { planOrder } from '../src/plan/order/plan-order.js'
+import type { OrderQuestion } from '../src/plan/order/question.js'
 import { type Log, joint, lineJob, uuid, walls } from './make-job.js'
 
 const H = 3600
@@ -101,6 +103,29 @@ describe('a job as a question', () => {
     const chain = chainTo(one.question, one.plan, one.plan.sections[0]?.heldBy ?? '')
     expect(chain.length).toBeGreaterThan(1)
     expect(chain.at(-1)?.because.why).toBe('begin')
+  })
+  it('on the way to another line time is lost, and the chain names whose hands were full before it', () => {
+    const joint = (id: string, group: string) => ({ id, group, workS: 600, readyAfterS: 0 })
+    const question: OrderQuestion = {
+      startS: 0,
+      walkS: 300,
+      people: [{ id: 'wren', shifts: [{ fromS: 0, untilS: 36_000 }] }],
+      joints: [joint('A', 'q'), joint('B', 'r'), joint('C', 'q')],
+    }
+    const plan = planOrder(question)
+    expect(checkOrder(question, plan)).toEqual([])
+    // Two of one line, the way, one of the other: no order is sooner.
+    expect([plan.valueS, plan.proven]).toEqual([2100, true])
+    const last = plan.plan.at(-1)?.id ?? ''
+    expect(chainTo(question, plan, last).map(({ because }) => because.why)).toEqual([
+      'hands',
+      'hands',
+      'begin',
+    ])
+    const hurried = plan.plan.map((one, i) =>
+      i === 2 ? { ...one, startS: one.startS - 300, endS: one.endS - 300 } : one,
+    )
+    expect(checkOrder(question, { ...plan, plan: hurried }).join()).toContain('no time from')
   })
   it('in front of a cold night waiting is sooner, and it says so', () => {
     // 12 h at 12 bar, unless a reading below 10 °C falls into them: then the inch row, far longer.

@@ -31,6 +31,7 @@ export const PLAN = {
   'plan-link-shift': '{tag} begins with the shift, {at}.',
   'plan-link-fixed': '{tag} is fixed at {at}.',
   'plan-link-waits': '{tag} is left until {at}, so that it is ready sooner.',
+  'plan-link-placed': '{tag} at {at}.',
   'plan-link-set': '{tag} at {at}: {other} had to set first.',
   'plan-link-hands': '{tag} at {at}: until then {who} had {other} in hand.',
   'plan-link-tool': '{tag} at {at}: until then {other} had the tool.',
@@ -41,7 +42,7 @@ export const PLAN = {
   'plan-by-nothing': '{place}: no temperature was read there.',
   'plan-times-from': 'Times of work: {list}.',
   'plan-times-practice':
-    '{count, plural, one {# joint by common practice, ours} other {# joints by common practice, ours}}',
+    '{count, plural, one {# joint by common practice (ours)} other {# joints by common practice (ours)}}',
   'plan-times-measured': '{count} as measured here',
   'plan-times-said': '{count} as somebody said',
   'plan-no-tool': 'No {tools} in the Store: taken as one for each pair of hands.',

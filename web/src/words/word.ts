@@ -53,6 +53,10 @@ export const answerTold = (fact: string, answer: string): string => answerSaid(f
 /** A pipe that pieces share, as people say it. */
 export const pipeTold = (pipe: string): string => pipeSaid(pipe, reading.value)
 
+/** What begins with a capital by itself, inside a sentence. */
+export const within = (text: string): string =>
+  text.slice(0, 1).toLocaleLowerCase(localeOf(languageNow())) + text.slice(1)
+
 /** A sentence's beginning. */
 export const capital = (text: string): string =>
   text.slice(0, 1).toLocaleUpperCase(localeOf(languageNow())) + text.slice(1)

@@ -3,7 +3,8 @@ import type { OrderJoint, OrderPlan, OrderQuestion, PlannedJoint, ReadyRow } fro
 
 /** Why a joint begins when it does. */
 export type Because =
-  { why: 'begin' | 'shift' | 'fixed' | 'waits' } | { why: 'set' | 'hands' | 'tool'; jointId: string }
+  | { why: 'begin' | 'shift' | 'fixed' | 'waits' | 'placed' }
+  | { why: 'set' | 'hands' | 'tool'; jointId: string }
 /** One joint of the chain that leads to a time, the last one first. */
 export interface ChainLink {
   joint: PlannedJoint
@@ -59,6 +60,29 @@ class Known {
   workOf(person: string): readonly PlannedJoint[] {
     return this.byPerson.get(person) ?? []
   }
+  /** Time on the way from one joint to another. */
+  private wayS(one: string, other: string): number {
+    const [from, to] = [this.joints.get(one)?.group, this.joints.get(other)?.group]
+    return from && to && from !== to ? (this.question.walkS ?? 0) : 0
+  }
+  /** What it would have been, had its people begun at the first chance; null: this is the first, or no pair of hands. */
+  soonestOf(joint: PlannedJoint): { endS: number; readyS: number } | null {
+    const asked = this.joints.get(joint.id)
+    if (!asked || (asked.hands ?? 1) !== joint.people.length) return null
+    const fromS = this.freeFromS(asked)
+    const soonest = joint.people.map((id) => {
+      const shifts = this.question.people.find((person) => person.id === id)?.shifts ?? []
+      return firstGap(shifts, this.workOf(id), asked.workS, fromS)
+    })
+    const startS = greatest(soonest)
+    // Two who have time at different hours are no pair of hands.
+    if (!(startS < joint.startS) || new Set(soonest).size > 1) return null
+    const endS = startS + asked.workS
+    return { endS, readyS: readyAt(this.question, asked, endS) }
+  }
+  private waitsOnPurpose(joint: PlannedJoint): boolean {
+    return (this.soonestOf(joint)?.readyS ?? -Infinity) > joint.readyAtS
+  }
   becauseOf(joint: PlannedJoint): Because {
     const asked = this.joints.get(joint.id)
     const { startS } = joint
@@ -69,7 +93,9 @@ class Known {
         return { why: 'set', jointId: id }
     }
     for (const person of joint.people) {
-      const before = this.workOf(person).find((other) => other.endS === startS)
+      const before = this.workOf(person).find(
+        (other) => other.endS + this.wayS(other.id, joint.id) === startS,
+      )
       if (before) return { why: 'hands', jointId: before.id }
     }
     for (const other of this.planned.values()) {
@@ -84,7 +110,8 @@ class Known {
     const shiftBegins = this.question.people.some(
       ({ id, shifts }) => joint.people.includes(id) && shifts.some(({ fromS }) => fromS === startS),
     )
-    return { why: shiftBegins ? 'shift' : 'waits' }
+    if (shiftBegins) return { why: 'shift' }
+    return { why: this.waitsOnPurpose(joint) ? 'waits' : 'placed' }
   }
 }
 
@@ -107,21 +134,10 @@ export function chainTo(question: OrderQuestion, plan: OrderPlan, jointId: strin
 export function waitingIsSooner(question: OrderQuestion, plan: OrderPlan): WaitsSooner[] {
   const known = new Known(question, plan)
   return plan.plan.flatMap((joint): WaitsSooner[] => {
-    const asked = known.joints.get(joint.id)
-    if (!asked || asked.hands !== joint.people.length) return []
-    const fromS = known.freeFromS(asked)
-    const soonest = joint.people.map((id) => {
-      const shifts = question.people.find((person) => person.id === id)?.shifts ?? []
-      return firstGap(shifts, known.workOf(id), asked.workS, fromS)
-    })
-    const startS = greatest(soonest)
-    const endS = startS + asked.workS
-    // Two who have time at different hours are no pair of hands.
-    if (!(startS < joint.startS) || new Set(soonest).size > 1) return []
-    const thenReadyS = readyAt(question, asked, endS)
-    return thenReadyS > joint.readyAtS
-      ? [{ jointId: joint.id, endS: joint.endS, readyAtS: joint.readyAtS, soonestEndS: endS, thenReadyS }]
-      : []
+    const soonest = known.soonestOf(joint)
+    if (!soonest || soonest.readyS <= joint.readyAtS) return []
+    const { endS, readyAtS, id: jointId } = joint
+    return [{ jointId, endS, readyAtS, soonestEndS: soonest.endS, thenReadyS: soonest.readyS }]
   })
 }
 /** First start, not before `fromS`, at which somebody is there for so long with nothing else to do. */

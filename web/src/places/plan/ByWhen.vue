@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dayOf, epochInZone } from '@jugalis/core'
+import { type Section, dayOf, epochInZone } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, reactive, ref } from 'vue'
@@ -9,11 +9,11 @@ import { dated } from '../../when'
 import { word } from '../../words/word'
 
 /** A time by which a section must be ready: a day and a time each, kept to as a rule that nothing breaks. */
+defineProps<{ sections: readonly Section[] }>()
 const model = defineModel<ReadonlyMap<string, number>>({ required: true })
 const job = useJob()
 const clock = useClock()
 const zone = computed(() => job.state.job.zone)
-const sections = computed(() => [...job.state.sections.values()])
 const openId = ref<string | null>(null)
 const typed = reactive({ day: dayOf(clock.nowS + 86_400, job.state.job.zone), time: '14:00' })
 const fault = ref('')

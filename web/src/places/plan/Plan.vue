@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlanAim } from '@jugalis/core'
+import { type PlanAim, tagOrder } from '@jugalis/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import { keepText, readText } from '../../stored'
@@ -28,7 +28,12 @@ const KEY = 'jugalis-plan-aim'
 /** What comes first: the last section, each of them, or one by its id. */
 const aim = ref<string>(readText(KEY) ?? 'last')
 const byS = ref<ReadonlyMap<string, number>>(new Map())
-const sections = computed(() => [...job.state.sections.values()])
+/** Sections of which something is still to be made: of the others nothing is planned. */
+const sections = computed(() =>
+  [...job.state.sections.values()]
+    .filter(({ jointIds }) => jointIds.some((id) => view.facts.get(id)?.homeAtS === null))
+    .sort((one, other) => tagOrder(one.tag, other.tag)),
+)
 const aims = computed((): (readonly [string, string])[] => [
   ['last', word('plan-aim-last')],
   ...(sections.value.length > 1 ? ([['each', word('plan-aim-each')]] as const) : []),
@@ -110,7 +115,7 @@ function choose(value: string | null): void {
           @update:model-value="choose"
         />
       </div>
-      <ByWhen v-if="sections.length" v-model="byS" class="no-print" />
+      <ByWhen v-if="sections.length" v-model="byS" :sections="sections" class="no-print" />
     </template>
     <template v-if="answered && found">
       <PinnedPart :found="found" />

@@ -26,7 +26,11 @@ const ROW = 46
 const TAG_PX = 7.5
 const zone = computed(() => job.state.job.zone)
 const question = computed(() => props.said.asked.value?.question ?? null)
-const fromS = computed(() => question.value?.startS ?? view.nowS)
+/** From shortly before the first joint: the hours until somebody is here say nothing. */
+const fromS = computed(() => {
+  const first = smallest(props.found.plan.plan.map(({ startS }) => startS))
+  return Math.max(question.value?.startS ?? view.nowS, Number.isFinite(first) ? first - 1800 : 0)
+})
 const toS = computed(() => {
   // Minutes of work and days of cure do not fit one scale: the tape is as long as the work, and cures run off it.
   const ends = props.found.plan.plan.map(({ endS }) => endS)
@@ -166,7 +170,7 @@ const fits = (tag: string, from: number, to: number): boolean => X(to) - X(from)
           {{ whenShort(one.readyAtS, view.nowS, zone) }}
         </text>
       </g>
-      <path :d="`M${X(view.nowS)} 30V${height}`" class="plumb" />
+      <path v-if="view.nowS >= fromS - 120" :d="`M${X(view.nowS)} 30V${height}`" class="plumb" />
     </svg>
   </div>
 </template>

@@ -1,8 +1,8 @@
 import { methodOf } from '@jugalis/core'
-import { named, told } from '../../words/word'
+import { named, told, within } from '../../words/word'
 
-/** A way of joining as it is called, by its id. */
+/** A way of joining as it is called inside a sentence, by its id. */
 export function methodTold(id: string): string {
   const method = methodOf(id)
-  return method ? told(method.name) : named(id)
+  return method ? within(told(method.name)) : named(id)
 }
