@@ -43,7 +43,7 @@ async function main() {
     const { what, measured, target } = JSON.parse(ran.out.split('\n').find((line) => line.startsWith('{')))
     row(what, measured, target)
   }
-  for (const name of ['prove', 'space', 'store']) {
+  for (const name of ['prove', 'space', 'store', 'plan']) {
     if (only && only !== name) continue
     const ran = run(process.execPath, [bundled(`bench-${name}`)])
     if (!ran.ok) throw new Error(ran.out)
@@ -51,7 +51,7 @@ async function main() {
       const { what, measured, target } = JSON.parse(line)
       row(what, measured, target)
     }
-    if (only === 'prove' || only === 'store') return
+    if (['prove', 'store', 'plan'].includes(only)) return
   }
   for (const part of !only ? ['fold', 'ladder', 'retime'] : only === 'waits' ? ['retime'] : []) {
     const results = [1, 2, 3, 4, 5].map(() => {

@@ -10,8 +10,16 @@ const nightTable = (warmS: number, days: number): ReadyRow[] =>
     readyAfterS: hour % 24 >= 15 || hour % 24 < 5 ? Math.round((warmS * 1.8) / 60) * 60 : warmS,
   }))
 
+/** Works that fill their days, and works that leave room in them. */
+const TIGHT_MIN = [30, 45, 60, 75, 90, 110]
+export const ROOMY_MIN = [10, 15, 20, 30]
 /** Joints of half an hour to two, in shifts by day, with cures over cold nights. Instants are seconds from a midnight. */
-export function nightJob(seed: number, joints: number, people: number, sections = 1): OrderQuestion {
+export function nightJob(
+  seed: number,
+  joints: number,
+  people: number,
+  { sections = 1, minutes = TIGHT_MIN }: { sections?: number; minutes?: readonly number[] } = {},
+): OrderQuestion {
   const draw = seedrandom.alea(String(seed))
   const pick = <T>(...from: T[]): T => from[Math.floor(draw() * from.length)] as T
   const days = 7 + Math.ceil((joints * 1.4) / (people * 8))
@@ -38,7 +46,7 @@ export function nightJob(seed: number, joints: number, people: number, sections 
       return {
         id: `j${i}`,
         kind: pick('a', 'b'),
-        workS: pick(30, 45, 60, 75, 90, 110) * 60,
+        workS: pick(...minutes) * 60,
         hands: draw() < 0.2 ? 2 : 1,
         after: sets ? [] : before,
         still: sets ? before : [],

@@ -3,7 +3,7 @@ import type { JobState } from '../../log/state.js'
 import { type PlanHooks, planOrder } from '../order/plan-order.js'
 import { smallest } from '../../units/extent.js'
 import type { OrderPlan } from '../order/question.js'
-import { type JobQuestion, type Stuck, type Wanted, jobQuestion } from './question.js'
+import { type JobQuestion, type ReadyTables, type Stuck, type Wanted, jobQuestion } from './question.js'
 import { type Expected, expectedFacts } from './weather.js'
 
 /** What is asked of a plan, and under what it is looked for. */
@@ -27,9 +27,10 @@ export function askPlan(
   wish: PlanWish,
 ): { ok: true; ask: PlanAsk } | { ok: false; stuck: Stuck } {
   const expected = expectedFacts(state, facts, nowS, wish.colderK)
-  const along = jobQuestion(state, expected.facts, nowS, { ...wish, along: 'along' })
+  const tables: ReadyTables = new Map()
+  const along = jobQuestion(state, expected.facts, nowS, { ...wish, along: 'along' }, tables)
   if (!along.ok) return along
-  const pairs = jobQuestion(state, expected.facts, nowS, { ...wish, along: 'pairs' })
+  const pairs = jobQuestion(state, expected.facts, nowS, { ...wish, along: 'pairs' }, tables)
   const same = pairs.ok && JSON.stringify(pairs.asked.waits) === JSON.stringify(along.asked.waits)
   return {
     ok: true,

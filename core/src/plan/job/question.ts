@@ -135,11 +135,12 @@ function peopleOf(crew: readonly CrewMember[], startS: number, zone: string): Or
   }))
 }
 
+/** When joints alike are ready, by when they end; null: nobody has a figure. The costly part of a question. */
+export type ReadyTables = Map<string, readonly ReadyRow[] | null>
 /** Puts the joints of a job into the planner's words, one by one. */
 class Asking {
   readonly startS: number
   readonly joints: OrderJoint[] = []
-  readonly tables = new Map<string, readonly ReadyRow[] | null>()
   readonly works = new Map<string, WorkTime>()
   readonly tools: Tools
   private readonly sections: ReadonlyMap<string, Section>
@@ -152,6 +153,7 @@ class Asking {
     private readonly crew: readonly CrewMember[],
     waits: readonly Waits[],
     sections: ReadonlyMap<string, Section>,
+    readonly tables: ReadyTables,
   ) {
     this.startS = upTo(nowS, 60)
     this.sections = sections
@@ -215,13 +217,14 @@ class Asking {
 /**
  * The question that a job asks of the planner: its joints that are not made, who is there, what waits for what, and when
  * each would be ready by the rules of the job and the forecast.
- * @param facts of all joints, planned by the forecast. @param nowS epoch s.
+ * @param facts of all joints, planned by the forecast. @param nowS epoch s. @param tables known already, and added to.
  */
 export function jobQuestion(
   state: JobState,
   facts: ReadonlyMap<string, JointFacts>,
   nowS: number,
   wanted: Wanted,
+  tables: ReadyTables = new Map(),
 ): { ok: true; asked: JobQuestion } | { ok: false; stuck: Stuck } {
   const crew = crewOf(state.plan.crew, wanted)
   if (!crew.length) return { ok: false, stuck: { code: 'no-crew', jointId: null } }
@@ -229,7 +232,7 @@ export function jobQuestion(
     return { ok: false, stuck: { code: 'too-many', jointId: null, count: MOST_IN_PLAN } }
   const sections = sectionsByJoint(state)
   const waits = waitsInJob(state.lines, facts, wanted.along)
-  const asking = new Asking(state, facts, nowS, crew, waits, sections)
+  const asking = new Asking(state, facts, nowS, crew, waits, sections, tables)
   for (const one of facts.values()) {
     const stuck = asking.add(one)
     if (stuck) return { ok: false, stuck }

@@ -1,9 +1,9 @@
-import { smallest } from '../../units/extent.js'
 import type { OrderModel, Task } from './model.js'
 import { Room, endUntil } from './room.js'
+import { type Supply, suppliesOf } from './supply.js'
 import { weightedBound } from './bound-weighted.js'
 import { soonestReady } from './exact.js'
-import { type Grid, downToGrid, gcd, gridOf, upToGrid } from './grid.js'
+import { type Grid, downToGrid, gridOf, upToGrid } from './grid.js'
 import { sectionsReady, valueOf } from './grow.js'
 
 /** Between which times a joint lies in every plan that reaches a target: earliest end, latest end. */
@@ -71,83 +71,6 @@ function lastEnd(
     if (staffedS === endS || staffedS === -Infinity) return staffedS
     endS = staffedS
   }
-}
-
-/** People, or one thing, that a set of joints asks for: how much of it there is between two times. */
-interface Supply {
-  tasks: readonly Task[]
-  /** What a joint takes of it, seconds. */
-  asks: (task: Task) => number
-  /** How long it has it, beyond its work, seconds. */
-  keeps: (task: Task) => number
-  /** How much of that from `aS` on and before `bS` there is at most, seconds. */
-  within: (aS: number, bS: number) => number
-}
-
-/** Most of a span that works of these lengths fill: no sum of them comes nearer to it. Seconds. */
-function filled(spanS: number, works: readonly number[]): number {
-  const unit = works.reduce(gcd, 0)
-  const room = Math.floor(spanS / unit)
-  // A span longer than all of them is as full as can be told; a fine grid is left as it is.
-  if (room > 5000) return spanS
-  const sums = new Uint8Array(room + 1)
-  sums[0] = 1
-  for (const workS of works) {
-    const step = workS / unit
-    for (let at = room; at >= step; at--) if (sums[at - step]) sums[at] = 1
-  }
-  return sums.lastIndexOf(1) * unit
-}
-
-function peopleSupply(
-  model: OrderModel,
-  group: readonly number[],
-  tasks: readonly Task[],
-  all: readonly Task[],
-): Supply {
-  const beganS = smallest([model.startS, ...fixedStarts(all)])
-  const spans = group.flatMap((person) => {
-    const works = all.filter((task) => task.who.includes(person)).map((task) => task.workS)
-    return (model.people[person]?.shifts ?? []).map(({ fromS, untilS }) => {
-      const sinceS = Math.max(fromS, beganS)
-      return { fromS: sinceS, untilS, fullS: untilS > sinceS ? filled(untilS - sinceS, works) : 0 }
-    })
-  })
-  return {
-    tasks,
-    asks: (task) => task.hands * task.workS,
-    keeps: () => 0,
-    within: (aS, bS) => {
-      let sum = 0
-      for (const { fromS, untilS, fullS } of spans) {
-        if (untilS <= aS || fromS >= bS || untilS <= fromS) continue
-        sum += fromS >= aS && untilS <= bS ? fullS : Math.min(untilS, bS) - Math.max(fromS, aS)
-      }
-      return sum
-    },
-  }
-}
-const fixedStarts = (tasks: readonly Task[]): number[] =>
-  tasks.flatMap((task) => (task.fixedS === null ? [] : [task.fixedS]))
-
-/** Everything that several joints ask for. */
-export function suppliesOf(model: OrderModel): Supply[] {
-  const groups = new Map<string, readonly number[]>()
-  for (const task of model.tasks) groups.set(task.who.join(), task.who)
-  const everybody = model.people.map((_, i) => i)
-  groups.set(everybody.join(), everybody)
-  const people = [...groups.values()].map((group) => {
-    const inside = new Set(group)
-    const own = model.tasks.filter((task) => task.who.every((person) => inside.has(person)))
-    return peopleSupply(model, group, own, model.tasks)
-  })
-  const things = model.things.map((thing, i): Supply => ({
-    tasks: model.tasks.filter((task) => task.things.includes(i)),
-    asks: (task) => task.workS + task.keepS,
-    keeps: (task) => task.keepS,
-    within: (aS, bS) => thing.count * (bS - aS),
-  }))
-  return [...people, ...things].filter(({ tasks }) => tasks.length > 1)
 }
 
 const MOST_FOR_PARTS = 60

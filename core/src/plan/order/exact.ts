@@ -2,6 +2,7 @@ import { endFrom, Room, readyOf, type Spot } from './room.js'
 import { type Draft, valueOf } from './grow.js'
 import type { OrderModel, Task } from './model.js'
 
+const SPANS_AN_ORDER = 200
 /** Choices of so many out of those, each once. */
 function choices(from: readonly number[], count: number): number[][] {
   if (count === 0) return [[]]
@@ -15,6 +16,8 @@ function choices(from: readonly number[], count: number): number[][] {
  */
 export class Exact {
   private best: Draft | null = null
+  /** What looking at one order costs, in orders of a small job. */
+  private readonly cost: number
   private left: number
   constructor(
     private readonly model: OrderModel,
@@ -24,6 +27,7 @@ export class Exact {
     private readonly alike: readonly number[],
   ) {
     this.left = steps
+    this.cost = 1 + new Room(model).spans / SPANS_AN_ORDER
   }
   /** The best plan below the known value; null where there is none. `whole`: all was looked at. */
   run(): { best: Draft | null; whole: boolean } {
@@ -48,7 +52,8 @@ export class Exact {
   }
 
   private visit(node: Node): void {
-    if (this.left-- <= 0) return
+    if (this.left <= 0) return
+    this.left -= this.cost
     const { tasks } = this.model
     if (node.placed === tasks.length) return this.keep(node)
     const heads = this.heads(node)

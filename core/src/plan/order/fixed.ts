@@ -1,7 +1,7 @@
 import type { OrderModel, Task } from './model.js'
 import { Room, type Spot } from './room.js'
 
-const MOST_TRIES = 20_000
+const MOST_TRIES = 2000
 function* choices(from: readonly number[], count: number): Generator<number[]> {
   if (count === 0) return yield []
   for (const [i, one] of from.entries())

@@ -56,10 +56,13 @@ function soonestSpot(room: Room, task: Task, fromS: number): Spot | null {
   return best
 }
 
+const SPANS_A_STEP = 400
 /** Puts one joint after the other where it goes at the earliest (serial schedule generation). */
 export class Grower {
   /** How many joints each person may make: the one who may make few is asked first. */
   private readonly skill: Int32Array
+  /** Steps that going through all shifts counts for, where there are very many. */
+  private readonly copying: number
   steps = 0
   constructor(
     private readonly model: OrderModel,
@@ -68,6 +71,7 @@ export class Grower {
     readonly fixed: ReadonlyMap<number, Spot>,
   ) {
     this.skill = new Int32Array(model.people.length)
+    this.copying = Math.floor((model.tasks.length * base.spans) / SPANS_A_STEP)
     for (const task of model.tasks) for (const person of task.who) this.skill[person]!++
   }
 
@@ -88,6 +92,7 @@ export class Grower {
         overS: 0,
       },
     }
+    this.steps += this.copying
     // What is not ready in time leaves its room to what is, and goes last.
     for (const task of this.inTime(growth)) this.placeLate(growth, task)
     const { draft } = growth

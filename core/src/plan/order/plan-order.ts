@@ -15,6 +15,8 @@ export const USUAL_EFFORT_S = 2
 export const MOST_EFFORT_S = 5
 /** So many joints at most are looked at in every order. */
 const MOST_EXACT = 12
+/** Ways to choose who makes one joint. */
+const MOST_WAYS = 500
 /** Orders looked at for a second of effort. */
 const ORDERS_A_SECOND = 60_000
 
@@ -37,6 +39,14 @@ export interface PlanHooks {
   before?: readonly { id: string; startS: number; people: readonly string[] }[]
 }
 
+/** Few joints, and few ways to choose people for each. */
+const fewEnough = ({ tasks }: OrderModel): boolean =>
+  tasks.length <= MOST_EXACT &&
+  tasks.every(({ who, hands }) => {
+    let ways = 1
+    for (let i = 0; i < hands && ways <= MOST_WAYS; i++) ways = (ways * (who.length - i)) / (i + 1)
+    return ways <= MOST_WAYS
+  })
 /** People for whom shifts and what they may make are the same get the same number. */
 function alikeOf(model: OrderModel): number[] {
   const seen = new Map<string, number>()
@@ -80,7 +90,7 @@ export function planOrder(question: OrderQuestion, hooks: PlanHooks = {}): Order
   const allSteps = Math.round(effortS * STEPS_A_SECOND)
   const settled = (): boolean => whole || (placed()?.valueS ?? Infinity) <= boundS
   const look = (part: number): void => {
-    if (settled() || model.tasks.length > MOST_EXACT) return
+    if (settled() || !fewEnough(model)) return
     const beatS = placed()?.valueS ?? Infinity
     const found = new Exact(model, beatS, Math.round(part * effortS * ORDERS_A_SECOND), alikeOf(model)).run()
     if (found.best) search.best = found.best

@@ -81,6 +81,10 @@ export class Room {
   copy(): Room {
     return new Room(this.model, this)
   }
+  /** How many free spans there are of all people. */
+  get spans(): number {
+    return this.free.reduce((sum, free) => sum + free.length / FIELDS, 0)
+  }
   /** Free spans of one person, and what stands beside them. */
   spansOf(person: number): readonly number[] {
     return this.free[person] as Free
