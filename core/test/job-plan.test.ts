@@ -127,6 +127,21 @@ describe('a job as a question', () => {
     )
     expect(checkOrder(question, { ...plan, plan: hurried }).join()).toContain('no time from')
   })
+  it('what belongs to no section holds up none: it is made when it can', () => {
+    const question: OrderQuestion = {
+      startS: 0,
+      aside: true,
+      people: [{ id: 'wren', shifts: [{ fromS: 0, untilS: 36_000 }] }],
+      joints: [
+        { id: 'A', workS: 9000, readyAfterS: 0 },
+        { id: 'B', workS: 600, readyAfterS: 60, section: 'Q-A' },
+      ],
+    }
+    const plan = planOrder(question)
+    expect(checkOrder(question, plan)).toEqual([])
+    expect([plan.valueS, plan.proven, plan.plan.map(({ id }) => id)]).toEqual([660, true, ['B', 'A']])
+    expect(planOrder({ ...question, aside: false }).valueS).toBeGreaterThan(9000)
+  })
   it('in front of a cold night waiting is sooner, and it says so', () => {
     // 12 h at 12 bar, unless a reading below 10 °C falls into them: then the inch row, far longer.
     const log = nightJob((hour) => (hour >= 23 || hour < 6 ? 6 : 14), 1, 'd110', 12)

@@ -28,7 +28,8 @@ const subsets = (from: readonly string[], count: number): string[][] =>
 export function bruteForce(question: OrderQuestion): number | null {
   const open = question.joints.filter((joint) => typeof joint.doneAtS !== 'number')
   const doneEnd = new Map(question.joints.map((joint) => [joint.id, joint.doneAtS ?? null]))
-  const weight = (id: string | null): number => question.sections?.find((one) => one.id === id)?.weight ?? 1
+  const weight = (id: string | null): number =>
+    id === null && question.aside ? 0 : (question.sections?.find((one) => one.id === id)?.weight ?? 1)
   const byS = (id: string | null): number => question.sections?.find((one) => one.id === id)?.byS ?? Infinity
   const valueOf = (placed: readonly Placed[]): number => {
     const ready = new Map<string | null, number>()
@@ -42,6 +43,7 @@ export function bruteForce(question: OrderQuestion): number | null {
       const id = joint.section ?? null
       ready.set(id, Math.max(ready.get(id) ?? -Infinity, atS))
     }
+    for (const id of [...ready.keys()]) if (weight(id) === 0) ready.delete(id)
     if (!ready.size) return question.startS
     if (question.aim !== 'weighted') return Math.max(...ready.values())
     const total = [...ready.keys()].reduce((sum, id) => sum + weight(id), 0)

@@ -54,8 +54,9 @@ export const smallOrder = (mostJoints: number): fc.Arbitrary<OrderQuestion> =>
       byS: maybe(fc.integer({ min: 10, max: 40 }), 5),
       weight: fc.integer({ min: 1, max: 3 }),
       aim: fc.constantFrom('last-ready' as const, 'weighted' as const),
+      aside: fc.boolean(),
     })
-    .map(({ crew, table, joints, byS, weight, aim }) => ({
+    .map(({ crew, table, joints, byS, weight, aim, aside }) => ({
       startS: 0,
       people: crew.map((person, i) => ({ id: `p${i}`, ...person })),
       things: [{ kind: 't', count: 1 }],
@@ -69,5 +70,7 @@ export const smallOrder = (mostJoints: number): fc.Arbitrary<OrderQuestion> =>
       })),
       sections: [{ id: 'x', weight, byS }],
       aim,
+      // Something must count.
+      aside: aside && joints.some((one) => one.section !== undefined),
       effortS: 0.5,
     }))

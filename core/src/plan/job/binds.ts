@@ -1,5 +1,6 @@
 import { greatest } from '../../units/extent.js'
-import type { OrderJoint, OrderPlan, OrderQuestion, PlannedJoint, ReadyRow } from '../order/question.js'
+import { readyAtOf } from '../order/model.js'
+import type { OrderJoint, OrderPlan, OrderQuestion, PlannedJoint } from '../order/question.js'
 
 /** Why a joint begins when it does. */
 export type Because =
@@ -20,17 +21,6 @@ export interface WaitsSooner {
   thenReadyS: number
 }
 const MOST_LINKS = 40
-
-/** When a joint that ends at `endS` is ready, by the question. */
-function readyAt(question: OrderQuestion, joint: OrderJoint, endS: number): number {
-  if (typeof joint.readyAfterS === 'number') return endS + joint.readyAfterS
-  const rows: readonly ReadyRow[] =
-    typeof joint.readyByEnd === 'string'
-      ? (question.tables?.[joint.readyByEnd] ?? [])
-      : (joint.readyByEnd ?? [])
-  const row = rows.findLast(({ fromS }) => fromS <= endS) ?? rows[0]
-  return endS + (row?.readyAfterS ?? 0)
-}
 
 /** Looks up what a plan says of joints and people, without looking through it each time. */
 class Known {
@@ -78,7 +68,7 @@ class Known {
     // Two who have time at different hours are no pair of hands.
     if (!(startS < joint.startS) || new Set(soonest).size > 1) return null
     const endS = startS + asked.workS
-    return { endS, readyS: readyAt(this.question, asked, endS) }
+    return { endS, readyS: readyAtOf(this.question, asked, endS) }
   }
   private waitsOnPurpose(joint: PlannedJoint): boolean {
     return (this.soonestOf(joint)?.readyS ?? -Infinity) > joint.readyAtS

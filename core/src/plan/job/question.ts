@@ -250,6 +250,7 @@ export function jobQuestion(
         joints: asking.joints,
         sections: sectionsAsked(sections, wanted),
         walkS: (state.plan.walkMin ?? USUAL_WALK_MIN) * 60,
+        aside: sections.size > 0,
         aim: wanted.aim === 'last' ? 'last-ready' : 'weighted',
       },
       waits,

@@ -31,10 +31,12 @@ function staffedFor(model: OrderModel, workS: number): number {
  * @param alone when each section is ready at the earliest for itself, epoch s.
  */
 export function weightedBound(model: OrderModel, alone: readonly number[]): number | null {
-  const { sections, tasks, startS } = model
-  const count = sections.length
+  const { tasks, startS } = model
+  // What counts for nothing may come after all.
+  const counted = model.sections.flatMap(({ weight }, at) => (weight > 0 ? [{ weight, at }] : []))
+  const count = counted.length
   if (count > MOST_SECTIONS) return null
-  const own = sections.map((_, section) => tasks.filter((task) => task.section === section))
+  const own = counted.map(({ at }) => tasks.filter((task) => task.section === at))
   const work = own.map((group) =>
     group
       .filter((task) => task.fixedS === null || task.fixedS >= startS)
@@ -52,12 +54,15 @@ export function weightedBound(model: OrderModel, alone: readonly number[]): numb
     for (let section = 0; section < count; section++) {
       if (!(set & (1 << section))) continue
       const withWork = (own[section] ?? []).length > 0
-      const readyS = Math.max(alone[section] as number, withWork ? readyFrom(section, endS) : -Infinity)
+      const readyS = Math.max(
+        alone[counted[section]?.at ?? 0] as number,
+        withWork ? readyFrom(section, endS) : -Infinity,
+      )
       const sum =
-        (least[set & ~(1 << section)] as number) + (sections[section]?.weight ?? 1) * (readyS - startS)
+        (least[set & ~(1 << section)] as number) + (counted[section]?.weight ?? 1) * (readyS - startS)
       if (sum < (least[set] as number)) least[set] = sum
     }
   }
-  const weights = sections.reduce((sum, { weight }) => sum + weight, 0)
+  const weights = counted.reduce((sum, { weight }) => sum + weight, 0)
   return startS + (least[(1 << count) - 1] as number) / weights
 }

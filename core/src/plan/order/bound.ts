@@ -4,7 +4,7 @@ import { type Supply, suppliesOf } from './supply.js'
 import { weightedBound } from './bound-weighted.js'
 import { soonestReady } from './exact.js'
 import { type Grid, downToGrid, gridOf, upToGrid } from './grid.js'
-import { sectionsReady, valueOf } from './grow.js'
+import { sectionsReady, targetsFor, valueOf } from './grow.js'
 
 /** Between which times a joint lies in every plan that reaches a target: earliest end, latest end. */
 export interface Windows {
@@ -152,14 +152,16 @@ export class Bounds {
     if (simple >= valueS) return valueS
     if (model.aim === 'last-ready') {
       const targetS = leastNotRefuted(Math.ceil(simple), valueS, (byS) =>
-        this.refuted(new Float64Array(model.sections.length).fill(byS)),
+        this.refuted(targetsFor(model, byS)),
       )
       return Math.min(valueS, upToGrid(targetS, model.startS, this.grid.ready))
     }
     const weights = model.sections.reduce((sum, { weight }) => sum + weight, 0)
     const alone = Array.from(ready, (readyS, i) => {
+      const weight = model.sections[i]?.weight ?? 1
+      if (weight === 0) return readyS
       // Later than this it would be worse than the plan that is known, whatever the others do.
-      const latestS = readyS + Math.ceil(((valueS - simple) * weights) / (model.sections[i]?.weight ?? 1))
+      const latestS = readyS + Math.ceil(((valueS - simple) * weights) / weight)
       return upToGrid(this.sectionBound(i, readyS, latestS), model.startS, this.grid.ready)
     })
     return Math.min(valueS, Math.max(valueOf(model, alone), weightedBound(model, alone) ?? -Infinity))

@@ -122,8 +122,9 @@ function sumFaults(
     if (id !== null && atS > byS) out.push(`section ${id}: ready too late`)
   }
   if (sections.length !== ready.size) out.push('other sections than there are')
-  const weightOf = (id: string | null): number => question.sections?.find((own) => own.id === id)?.weight ?? 1
-  const all = [...ready]
+  const weightOf = (id: string | null): number =>
+    id === null && question.aside ? 0 : (question.sections?.find((own) => own.id === id)?.weight ?? 1)
+  const all = [...ready].filter(([id]) => weightOf(id) > 0)
   const sum = all.reduce((weights, [id]) => weights + weightOf(id), 0)
   const value = !all.length
     ? question.startS

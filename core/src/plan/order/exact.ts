@@ -1,14 +1,9 @@
+import { choices } from './choices.js'
 import { endFrom, Room, readyOf, type Spot } from './room.js'
 import { type Draft, valueOf } from './grow.js'
 import type { OrderModel, Task } from './model.js'
 
 const SPANS_AN_ORDER = 200
-/** Choices of so many out of those, each once. */
-function choices(from: readonly number[], count: number): number[][] {
-  if (count === 0) return [[]]
-  return from.flatMap((one, i) => choices(from.slice(i + 1), count - 1).map((rest) => [one, ...rest]))
-}
-
 /**
  * Every plan in which no joint could begin sooner with the same people, in order of their starts (branch and bound): one
  * of them is among the best. Where a later end is ready sooner, the wait for it is a choice of its own.
@@ -79,7 +74,8 @@ export class Exact {
   private spots(node: Node, task: Task, who: readonly number[], headS: number): Spot[] {
     const out: Spot[] = []
     const last = this.model.aim === 'last-ready'
-    let targetS = last ? this.beat - 1 : Infinity
+    const counts = (this.model.sections[task.section]?.weight ?? 1) > 0
+    let targetS = last && counts ? this.beat - 1 : Infinity
     // Starts go up from joint to joint; of the same start the lower number first.
     const fromS = Math.max(headS, node.lastTask > task.index ? node.lastS + 1 : node.lastS)
     for (;;) {

@@ -10,11 +10,16 @@ export const MOST_JOINTS = 300
 
 type Say = (field: string, message: string, code?: OrderFault['code']) => void
 
-function doubles(ids: readonly string[], path: string, say: Say): void {
+function doubles<K extends string>(
+  list: string,
+  all: readonly Readonly<Record<K, string>>[],
+  key: K,
+  say: Say,
+): void {
   const seen = new Set<string>()
-  ids.forEach((id, i) => {
-    if (seen.has(id)) say(path.replace('#', String(i)), `${id} is there twice.`)
-    seen.add(id)
+  all.forEach((one, i) => {
+    if (seen.has(one[key])) say(`${list}[${i}].${key}`, `${one[key]} is there twice.`)
+    seen.add(one[key])
   })
 }
 function tableFaults(rows: readonly ReadyRow[], startS: number, field: string, say: Say): void {
@@ -134,30 +139,14 @@ export function circleOf(joints: readonly OrderJoint[]): { field: string; way: s
 export function orderFaults(question: OrderQuestion): OrderFault[] {
   const out: OrderFault[] = []
   const say: Say = (field, message, code = 'bad-input') => void out.push({ field, message, code })
-  doubles(
-    question.people.map(({ id }) => id),
-    'people[#].id',
-    say,
-  )
+  doubles('people', question.people, 'id', say)
   shiftFaults(question, say)
-  doubles(
-    (question.things ?? []).map(({ kind }) => kind),
-    'things[#].kind',
-    say,
-  )
+  doubles('things', question.things ?? [], 'kind', say)
   for (const [name, rows] of Object.entries(question.tables ?? {}))
     tableFaults(rows, question.startS, `tables.${name}`, say)
-  doubles(
-    question.joints.map(({ id }) => id),
-    'joints[#].id',
-    say,
-  )
+  doubles('joints', question.joints, 'id', say)
   jointFaults(question, say)
-  doubles(
-    (question.sections ?? []).map(({ id }) => id),
-    'sections[#].id',
-    say,
-  )
+  doubles('sections', question.sections ?? [], 'id', say)
   const circle = out.length ? null : circleOf(question.joints)
   if (circle)
     say(circle.field, `${circle.way[0]} waits for itself: ${circle.way.slice(0, 12).join(' after ')}.`)

@@ -1,12 +1,8 @@
+import { choices } from './choices.js'
 import type { OrderModel, Task } from './model.js'
 import { Room, type Spot } from './room.js'
 
 const MOST_TRIES = 2000
-function* choices(from: readonly number[], count: number): Generator<number[]> {
-  if (count === 0) return yield []
-  for (const [i, one] of from.entries())
-    for (const rest of choices(from.slice(i + 1), count - 1)) yield [one, ...rest]
-}
 
 /** Puts what is fixed in its place, all of it together; or says of which joint it cannot be. */
 export function placeFixed(

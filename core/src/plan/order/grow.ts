@@ -32,14 +32,18 @@ export function sectionsReady(model: OrderModel, readyS: (task: Task) => number)
   for (const task of model.tasks) out[task.section] = Math.max(out[task.section] as number, readyS(task))
   return out
 }
+/** One target for all sections that count; the others have none. */
+export const targetsFor = (model: OrderModel, targetS: number): Float64Array =>
+  Float64Array.from(model.sections, ({ weight }) => (weight > 0 ? targetS : Infinity))
 /** What is to be least. @param ready when each section is, epoch s. */
 export function valueOf(model: OrderModel, ready: ArrayLike<number>): number {
   if (!model.sections.length) return model.startS
-  if (model.aim === 'last-ready') return greatest(Array.from(ready))
+  if (model.aim === 'last-ready')
+    return greatest(model.sections.flatMap(({ weight }, i) => (weight > 0 ? [ready[i] as number] : [])))
   let sum = 0
   let weights = 0
   model.sections.forEach(({ weight }, i) => {
-    sum += weight * ((ready[i] as number) - model.startS)
+    if (weight > 0) sum += weight * ((ready[i] as number) - model.startS)
     weights += weight
   })
   return model.startS + sum / weights

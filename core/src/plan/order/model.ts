@@ -37,6 +37,7 @@ export interface Task {
 }
 export interface SectionModel {
   id: string | null
+  /** 0: it counts for nothing. */
   weight: number
   /** When what is made of it is ready; -Infinity: nothing is. */
   doneReadyS: number
@@ -71,6 +72,9 @@ const segmentsOf = (rows: readonly ReadyRow[]): Segment[] =>
 export function readyAfter(table: readonly Segment[], endS: number): number {
   return (table[segmentAt(table, endS)] as Segment).afterS
 }
+/** When a joint of a question that ends at `endS` is ready. */
+export const readyAtOf = (question: OrderQuestion, joint: OrderJoint, endS: number): number =>
+  endS + readyAfter(segmentsOf(rowsOf(joint, question)), endS)
 /** Number of the segment that an end falls into. */
 export function segmentAt(table: readonly Segment[], endS: number): number {
   let low = 0
@@ -91,7 +95,7 @@ function sectionsOf(question: OrderQuestion, segments: (joint: OrderJoint) => Se
     const asked = id === null ? undefined : named.get(id)
     const own = out.get(id) ?? {
       id,
-      weight: asked?.weight ?? 1,
+      weight: id === null && question.aside ? 0 : (asked?.weight ?? 1),
       byS: asked?.byS ?? Infinity,
       doneReadyS: -Infinity,
       doneReady: new Map<string, number>(),

@@ -62,6 +62,8 @@ export interface OrderQuestion {
   joints: readonly OrderJoint[]
   sections?: readonly OrderSection[] | null
   aim?: OrderAim | null
+  /** Joints of no section are made when they can: what is aimed at does not count them. */
+  aside?: boolean | null
   /** Time lost from one group of joints to another, seconds. */
   walkS?: number | null
   /** Counts steps of the search, so that the same question has the same answer. */

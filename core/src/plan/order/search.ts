@@ -1,5 +1,5 @@
 import type { Bounds } from './bound.js'
-import { type Draft, type Grower, type Wish, better } from './grow.js'
+import { type Draft, type Grower, type Wish, better, targetsFor } from './grow.js'
 import type { OrderModel } from './model.js'
 import { Repair } from './repair.js'
 
@@ -139,9 +139,11 @@ export class Search {
     const { ready } = best
     const sooner = Math.floor(this.random() * ready.length)
     return Float64Array.from(ready, (readyS, i) =>
-      i === sooner
-        ? readyS - 1 - Math.floor(this.random() * 0.3 * Math.max(0, readyS - model.startS))
-        : readyS + (this.random() < 0.3 ? Math.floor(this.random() * 4 * 3600) : 0),
+      model.sections[i]?.weight === 0
+        ? Infinity
+        : i === sooner
+          ? readyS - 1 - Math.floor(this.random() * 0.3 * Math.max(0, readyS - model.startS))
+          : readyS + (this.random() < 0.3 ? Math.floor(this.random() * 4 * 3600) : 0),
     )
   }
   /** A few joints earlier or later in the order, and now and then in other hands. */
@@ -178,7 +180,7 @@ export class Search {
     for (const { task } of this.model.tasks[index]?.before ?? []) this.pull(keys, task, key)
   }
   private same(targetS: number): Float64Array {
-    return new Float64Array(this.model.sections.length).fill(targetS)
+    return targetsFor(this.model, targetS)
   }
   /** What comes after a joint, itself, its set and its cure, the longest first. */
   private tails(): Float64Array {

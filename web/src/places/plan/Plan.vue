@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import { keepText, readText } from '../../stored'
 import { useJob } from '../../stores/job'
+import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import { Figures } from '../../words/said'
 import { word } from '../../words/word'
@@ -24,6 +25,7 @@ const FixSheet = defineAsyncComponent(() => import('./FixSheet.vue'))
 
 const job = useJob()
 const view = useView()
+const narrow = useNarrow()
 const KEY = 'jugalis-plan-aim'
 /** What comes first: the last section, each of them, or one by its id. */
 const aim = ref<string>(readText(KEY) ?? 'last')
@@ -119,7 +121,8 @@ function choose(value: string | null): void {
     </template>
     <template v-if="answered && found">
       <PinnedPart :found="found" />
-      <PlanLanes :found="found" :said="said" @fix="fixing = $event" />
+      <!-- Lanes want width: in the hand the list tells the same. -->
+      <PlanLanes v-if="!narrow" :found="found" :said="said" @fix="fixing = $event" />
       <WhatIf :found="found" class="no-print" />
       <DaySheets :found="found" :said="said" @fix="fixing = $event" />
       <p class="why">{{ word('plan-cautions') }}</p>
