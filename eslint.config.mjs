@@ -13,6 +13,7 @@ import { oneLetter } from './scripts/lint/one-letter.mjs'
 const layers = [
   ['units', 'sources', 'schema'],
   ['sizes', 'conditions', 'space'],
+  ['bench'],
   ['methods'],
   ['words'],
   ['log'],
@@ -25,6 +26,7 @@ const layers = [
   ['prove/test-run'],
   ['prove/certificate'],
   ['plan'],
+  ['practice'],
   ['calc', 'handbook'],
 ]
 /** A folder that stands in no layer would be held to nothing. */

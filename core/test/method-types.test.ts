@@ -3,7 +3,8 @@ import { anywhere, cts, dn, nps } from '../src/methods/kit/joins.js'
 import type { Manifest, Recipe } from '../src/methods/kit/recipe.js'
 import type { BaseSpec } from '../src/methods/kit/spec.js'
 import { choiceRead } from '../src/methods/kit/steps.js'
-import type { MethodWords } from '../src/methods/kit/words.js'
+import { benchOf } from '../src/bench/bench.js'
+import type { FaultId, MethodWords } from '../src/methods/kit/words.js'
 
 const TEXTS = {
   does: 'Clip it.',
@@ -24,11 +25,10 @@ const WORDS = {
 type R = Recipe<BaseSpec, typeof WORDS>
 
 // The compiler is the test: what follows an `@ts-expect-error` is an error, or the mark is one itself.
-const good: Pick<R, 'steps' | 'clocks' | 'interrupted' | 'faults' | 'mends'> = {
+const good: Pick<R, 'steps' | 'clocks' | 'interrupted' | 'mends'> = {
   steps: () => [{ id: 'clip', exceptions: [['loose', 'clip']], tools: ['tool-torque'] }, null],
   clocks: () => [],
   interrupted: [{ after: 'clip', code: 'interrupted-no-clock' }],
-  faults: [['half', 'clip']],
   mends: { 'torque-over': 'clip' },
 }
 const steps: R['steps'][] = [
@@ -41,9 +41,39 @@ const steps: R['steps'][] = [
   // @ts-expect-error a tool that nobody named
   () => [{ id: 'clip', tools: ['tool-nobody-named'] }],
 ]
+const toBench = {
+  hows: () => ({ shortMm: { step: 'clip', usual: 0 } }) as const,
+  play: () => ({
+    weepsBar: 1,
+    burstsBar: 1,
+    readings: {},
+    seen: ['gap'] as const,
+    cut: { surface: [[1]], figures: {} },
+  }),
+  words: { hows: { shortMm: 'Short by' }, seen: { gap: 'A gap' }, surface: 'clipped' },
+}
 const others = (): unknown[] => [
-  // @ts-expect-error a fault that has no words
-  [['upside-down', 'clip']] satisfies R['faults'],
+  benchOf<BaseSpec, 'clip', FaultId<typeof WORDS>>()({
+    ...toBench,
+    faults: {
+      half: { step: 'clip', to: { shortMm: 9 } },
+      // @ts-expect-error a fault that has no words
+      'upside-down': { step: 'clip', to: { shortMm: 9 } },
+    },
+  }),
+  // @ts-expect-error a fault that its words name and nobody can make
+  benchOf<BaseSpec, 'clip', FaultId<typeof WORDS>>()({ ...toBench, faults: {} }),
+  benchOf<BaseSpec, 'clip', FaultId<typeof WORDS>>()({
+    ...toBench,
+    // @ts-expect-error a fault of something that is not asked
+    faults: { half: { step: 'clip', to: { tightPct: 9 } } },
+  }),
+  benchOf<BaseSpec, 'clip', FaultId<typeof WORDS>>()({
+    ...toBench,
+    faults: { half: { step: 'clip', to: { shortMm: 9 } } },
+    // @ts-expect-error what is asked, without words
+    words: { hows: {}, seen: { gap: 'A gap' }, surface: 'clipped' },
+  }),
   // @ts-expect-error what an interruption costs, unsaid
   [{ after: 'clip', code: 'interrupted-nobody-said' }] satisfies R['interrupted'],
   // @ts-expect-error a finding that is not one

@@ -1,4 +1,6 @@
 import { type Method, fig, finding, msg, noFig } from '../src/index.js'
+import { benchOf } from '../src/bench/bench.js'
+import { surface } from '../src/bench/surface.js'
 import type { CodesOf, Wordings } from '../src/sources/wording.js'
 
 interface ToySpec {
@@ -16,11 +18,32 @@ const WORDS = {
   'toy-loose': 'Loose',
   'toy-wait': 'leave it',
   'toy-missed': 'Too soon.',
+  'fault-toy-half': 'Half in',
+  'how-toy-shortMm': 'Short by',
+  'seen-toy-gap': 'A gap',
+  'surface-toy': 'clipped',
 } as const satisfies Wordings
 declare module '../src/sources/wording.js' {
   interface WordBook extends CodesOf<typeof WORDS> {}
 }
 const DWELL_S = 90
+const toyBench = benchOf<ToySpec, 'clip', 'half'>()({
+  hows: () => ({
+    shortMm: { step: 'clip', usual: 0.1, spread: 0.02, min: 0, max: 20, undone: 20, unit: 'mm' },
+  }),
+  faults: { half: { step: 'clip', to: { shortMm: 10 } } },
+  play: (_spec, how) => {
+    const held = Math.max(0.01, 1 - how.shortMm / 20)
+    return {
+      weepsBar: 20 * held,
+      burstsBar: 30 * held,
+      readings: {},
+      seen: how.shortMm > 2 ? ['gap'] : [],
+      cut: { surface: surface(() => held), figures: { shortMm: how.shortMm } },
+    }
+  },
+  words: { hows: { shortMm: 'Short by' }, seen: { gap: 'A gap' }, surface: 'clipped' },
+})
 /** A made-up joint that clips together, bears 5 bar after 90 s and wants one look. Proves that nothing knows methods by name. */
 export const toyMethod: Method<ToySpec> = {
   id: 'toy-clip',
@@ -109,5 +132,7 @@ export const toyMethod: Method<ToySpec> = {
   cautions: () => [],
   figures: () => [{ key: 'depthMm', fig: fig(20, 'measured'), unit: 'mm', otherSchools: [] }],
   section: () => [{ kind: 'pipe', x1: -40, x2: 0, odMm: 40, wallMm: 2 }],
-  faults: [],
+  faults: [{ id: 'half', step: 'clip', shows: msg('fault-toy-half') }],
+  key: 'toy',
+  bench: toyBench,
 }

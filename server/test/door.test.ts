@@ -18,7 +18,7 @@ describe('the calculation door', () => {
       ...'adhesive-bond bend-marks clamp-check closing-piece compression cure cut-length derating dew-point dual-containment'.split(
         ' ',
       ),
-      ...'flare insertion insertion-verdict ladder line-in-space lubricated-torque offset peel plan-order press-check socket-fusion'.split(
+      ...'flare insertion insertion-verdict ladder line-in-space lubricated-torque offset peel plan-order practice-run press-check socket-fusion'.split(
         ' ',
       ),
       ...'solder solvent-setup star-order static-head stock-plan stored-energy test-plan test-verdict tin-date'.split(

@@ -5,6 +5,7 @@ import { cutLengthCalc, dewPoint, dualContainment, insertionVerdict, tinDate } f
 import { adhesiveBondCalc, flareCalc, peelCalc, socketFusionCalc, solderCalc } from './hot.js'
 import { clampCheck, compressionCalc, lubricatedTorque, pressCheck, starOrderCalc } from './mechanical.js'
 import { planOrderCalc } from './plan-order.js'
+import { practiceRunCalc } from './practice-run.js'
 import { stockPlanCalc } from './stock.js'
 import { derating, staticHead, storedEnergyCalc, testPlanCalc } from './prove.js'
 import { testVerdict } from './verdict.js'
@@ -29,6 +30,7 @@ export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(
     lineInSpaceCalc,
     stockPlanCalc,
     planOrderCalc,
+    practiceRunCalc,
     adhesiveBondCalc,
     socketFusionCalc,
     flareCalc,

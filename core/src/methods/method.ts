@@ -1,3 +1,4 @@
+import type { Bench } from '../bench/bench.js'
 import type { History } from '../conditions/history.js'
 import type { Fig, Finding, Level, Msg, SourceId } from '../sources/source.js'
 import type { Around, AskedFact } from './around.js'
@@ -231,10 +232,8 @@ export interface Example {
   reads?: Readonly<Record<string, number | string>>
 }
 
-export interface WorkMinutes {
-  minutes: number
-  perMm: number
-}
+/** Minutes, and more of them a millimetre of outside diameter. */
+export type WorkMinutes = Readonly<Record<'minutes' | 'perMm', number>>
 /** Everything a place needs to know of a way to join pipe. Places and routes know no method by name. */
 export interface Method<S = unknown> {
   readonly id: string
@@ -293,4 +292,8 @@ export interface Method<S = unknown> {
   figures(spec: S, ctx: Ctx): readonly (Figure & { otherSchools: readonly Fig[] })[]
   section(spec: S, life: Life | null, ctx: Ctx): readonly Shape[]
   readonly faults: readonly { id: string; step: string; shows: Msg }[]
+  /** Stem of the codes of its words. */
+  readonly key: string
+  /** How it is practised. */
+  readonly bench: Bench<S>
 }

@@ -33,6 +33,12 @@ export const GENERAL_SOURCES = [
     'No air or gas test on PVC, CPVC or ABS: brittle, it bursts into splinters',
   ),
   computed('ladder', 'Least pressure over all joints at each time, by the cure rule of each', []),
+  computed(
+    'practice-model',
+    'Practice: what becomes of a joint made so, by a model of each process',
+    [],
+    'For learning, never for deciding: constants and what is left out stand in docs/practice.md.',
+  ),
   computed('given', 'As given in the request', []),
   {
     id: 'measured',

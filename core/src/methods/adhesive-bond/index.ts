@@ -7,6 +7,7 @@ import { type BaseSpec, measuredDepth, odOf, ownFig } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { RESAND_AFTER_S, RESIN_RULE, SAND_BEYOND_MM, catalystAt, cutFromC, resinCureS } from './rules.js'
 import { anywhere, nps } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { WORDS } from './words.js'
@@ -36,6 +37,7 @@ export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
   joins: JOINS,
   ends: [{ kind: 'bond-socket', meets: 'plain', said: ['bonded', 'bond', 'bell'] }],
   words: WORDS,
+  bench,
   sources: SOURCES,
   works: { minutes: 20, perMm: 0.2 },
   findBy: ['adhesive', 'bond', 'bonded', 'resin', 'frp'],
@@ -208,10 +210,4 @@ export const adhesiveBond = defineMethod<BondSpec, typeof WORDS>({
     if (state.made) return [...shapes, ring('bead', -od * 0.08, 0, od, od * 1.12)]
     return [...shapes, { kind: 'mark', at: -depthMm * 0.35 - depthMm - SAND_BEYOND_MM, as: 'sand' }]
   },
-  faults: [
-    ['cold-cut', 'sand'],
-    ['glaze-left', 'sand'],
-    ['not-mixed', 'mix'],
-    ['too-late', 'bond'],
-  ],
 })

@@ -68,8 +68,12 @@ export const WORDS = {
   faults: {
     'cold-cut': 'Cut cold: cracked',
     'glaze-left': 'Glaze left',
-    'not-mixed': 'Not mixed through',
+    touched: 'Touched, wet or dusty',
     'too-late': 'Bonded too late after sanding',
+    'not-mixed': 'Not mixed through',
+    gelled: 'Gelled when pushed home',
+    'other-end': 'Other end worked while soft',
+    'half-cured': 'Blanket off: half cured',
   },
   says: {
     'name-bond-socket': 'bond socket',

@@ -8,6 +8,7 @@ import { measuredDepth, odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { TABLES, KINDS, TURNS_TOLERANCE } from './rules.js'
 import { anywhere, cts, mm, npsEach, od } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { type CompressionSpec, depth, isTube, kindOf, practice, standsOff, turns, twin } from './spec.js'
@@ -47,6 +48,7 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
   joins: JOINS,
   ends: [{ kind: 'compression-nut', meets: 'plain', said: ['compression', 'comp'], takes: 'any' }],
   words: WORDS,
+  bench,
   sources: SOURCES,
   tables: TABLES,
   works: { minutes: 5, perMm: 0.15 },
@@ -199,10 +201,4 @@ export const compression = defineMethod<CompressionSpec, typeof WORDS>({
       ring('ferrule', -od * 0.25, 0, od, od * 1.25),
     ]
   },
-  faults: [
-    ['not-bottomed', 'start'],
-    ['ferrule-turned', 'ready'],
-    ['too-few', 'turn'],
-    ['over-turned', 'turn'],
-  ],
 })

@@ -45,8 +45,16 @@ export const WORDS = {
   faults: {
     'not-bottomed': 'Tube not bottomed',
     'ferrule-turned': 'Ferrule turned round',
+    'ferrule-out': 'Ferrule left out',
     'too-few': 'Too few turns',
     'over-turned': 'Over-turned',
+    'not-at-stop': 'Nut not at its stop',
+    scratched: 'Scratch along the tube',
+    oval: 'Tube oval',
+    'no-stiffener': 'No stiffener in plastic',
+    'mixed-makers': 'Parts of two makers',
+    'bottomed-first': 'Bottomed before the nut was tightened',
+    backfilled: 'Backfilled under strain',
   },
   unfixed: 'not tightened',
   differs: {

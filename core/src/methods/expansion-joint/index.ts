@@ -8,6 +8,7 @@ import { defineMethod } from '../kit/define.js'
 import { odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { LARGE_PIPE } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { WORDS } from './words.js'
 
@@ -35,6 +36,7 @@ export const expansionJoint = defineMethod<JointSpec, typeof WORDS>({
   joins: LARGE_PIPE,
   ends: [{ kind: 'rubber-flange', meets: 'flange', said: ['rubber'] }],
   words: WORDS,
+  bench,
   sources: [],
   works: { minutes: 40, perMm: 0.25 },
   findBy: ['expansion', 'rubber'],
@@ -187,9 +189,4 @@ export const expansionJoint = defineMethod<JointSpec, typeof WORDS>({
       : []
     return [...shapes, rubber, ...rod]
   },
-  faults: [
-    ['over-torque', 'star'],
-    ['long-studs', 'studs'],
-    ['rods-loose', 'rods'],
-  ],
 })

@@ -44,7 +44,9 @@ export const WORDS = {
   clocks: {},
   faults: {
     'over-torque': 'Over-tightened',
+    'too-loose': 'Bolts not tight',
     'long-studs': 'Studs too long',
+    'beside-valve': 'Beside a disc valve',
     'rods-loose': 'Rods not set',
   },
   unfixed: 'not tightened',

@@ -9,6 +9,7 @@ import { odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { starOrder } from '../kit/torque.js'
 import { LARGE_PIPE } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { WORDS } from './words.js'
 import { choiceRead } from '../kit/steps.js'
@@ -24,6 +25,7 @@ export const flange = defineMethod<BoltedSpec, typeof WORDS>({
   joins: LARGE_PIPE,
   ends: [{ kind: 'flange', meets: 'flange', said: ['flanged', 'flange', 'flg'] }],
   words: WORDS,
+  bench,
   sources: [],
   works: { minutes: 25, perMm: 0.2 },
   findBy: ['flange', 'flanges', 'bolts'],
@@ -113,9 +115,4 @@ export const flange = defineMethod<BoltedSpec, typeof WORDS>({
     const bolts = state.made ? [ring('bolt', -od * 0.16, od * 0.16, od * 1.46, od * 1.56)] : []
     return [...shapes, seal, ...bolts]
   },
-  faults: [
-    ['one-side', 'star'],
-    ['pulled-in', 'align'],
-    ['old-gasket', 'gasket'],
-  ],
 })

@@ -44,8 +44,11 @@ export const WORDS = {
   clocks: {},
   faults: {
     'one-side': 'One side tightened first',
+    'no-last-round': 'No last round',
     'pulled-in': 'Pulled into line',
     'old-gasket': 'Old gasket',
+    'over-stretched': 'Torque not reduced for the lubricant',
+    'too-loose': 'Bolts not tight',
   },
   unfixed: 'not tightened',
   says: {

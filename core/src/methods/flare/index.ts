@@ -17,6 +17,7 @@ import {
   flareWallMm,
 } from './rules.js'
 import { anywhere, od } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { WORDS } from './words.js'
@@ -65,6 +66,7 @@ export const flare = defineMethod<FlareSpec, typeof WORDS>({
   joins: JOINS,
   ends: [{ kind: 'flare-nose', meets: 'plain', said: ['flared', 'flare'], takes: 'any' }],
   words: WORDS,
+  bench,
   sources: SOURCES,
   tables: TABLES,
   works: { minutes: 15, perMm: 0.3 },
@@ -239,10 +241,4 @@ export const flare = defineMethod<FlareSpec, typeof WORDS>({
       ring('nut', end - od * 1.2, end + od * 0.4, od * 1.3, od * 1.8),
     ]
   },
-  faults: [
-    ['nut-forgotten', 'nut'],
-    ['too-hot', 'heat'],
-    ['off-too-soon', 'form'],
-    ['short-flare', 'form'],
-  ],
 })

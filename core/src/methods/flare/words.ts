@@ -63,8 +63,11 @@ export const WORDS = {
   faults: {
     'nut-forgotten': 'Nut forgotten',
     'too-hot': 'Heated too long',
+    'one-side': 'Heated from one side',
     'off-too-soon': 'Off the mandrel too soon',
     'short-flare': 'Short flare',
+    forced: 'Forced on: split',
+    'part-groove': 'Groove not all round',
   },
   says: {
     'name-flare-nose': 'flare nose',

@@ -10,6 +10,7 @@ import { anywhere, nps } from '../kit/joins.js'
 import { type BaseSpec, odOf, ownFig, sizeOf } from '../kit/spec.js'
 import { choiceRead } from '../kit/steps.js'
 import type { Field, Need, Shape } from '../method.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { TABLES, type Groove, grooveOf, judgeGroove, largestGap, mostDeflection } from './rules.js'
 import { SOURCES } from './sources.js'
@@ -123,6 +124,7 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
   joins: JOINS,
   ends: [{ kind: 'groove', meets: 'groove', said: ['grooved', 'groove'], onPipe: true }],
   words: WORDS,
+  bench,
   sources: SOURCES,
   tables: TABLES,
   works: { minutes: 10, perMm: 0.08 },
@@ -277,10 +279,4 @@ export const groovedCoupling = defineMethod<GroovedSpec, typeof WORDS>({
     { key: 'torqueNm', fig: torque(spec), unit: 'Nm' },
   ],
   drawing,
-  faults: [
-    ['shallow-groove', 'groove'],
-    ['dry-gasket', 'gasket'],
-    ['key-out', 'housing'],
-    ['one-side', 'tighten'],
-  ],
 })

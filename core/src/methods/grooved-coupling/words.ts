@@ -63,6 +63,7 @@ export const WORDS = {
     'dry-gasket': 'Gasket dry',
     'key-out': 'Key beside its groove',
     'one-side': 'One side tightened first',
+    'pads-apart': 'Bolts not tight',
   },
   unfixed: 'not tightened',
   differs: {

@@ -24,7 +24,7 @@ import { sizesOf } from './joins.js'
 import type { Manifest, Recipe } from './recipe.js'
 import { type BaseSpec, baseFields, specReader } from './spec.js'
 import { stepList } from './steps.js'
-import { type MethodWords, placed, wordsByCode } from './words.js'
+import { type MethodWords, benchWordsByCode, placed, wordsByCode } from './words.js'
 
 /** For rules that ask for neither temperature nor dryness: any will do. */
 export const ANY_TEMPERATURE: History = steadyHistory([{ fromS: -Infinity, temperatureC: 20, humid: false }])
@@ -32,6 +32,7 @@ const historyFor = (rule: CureRule, wall: History): History => (rule.steady ? AN
 
 /** What is derived of a manifest, whatever the method is made of. */
 export function fromManifest<W extends MethodWords>(manifest: Manifest<W>) {
+  const key = manifest.key ?? manifest.id
   const differs = Object.entries(manifest.differs ?? {}) as [string, Difference['follows']][]
   return {
     id: manifest.id,
@@ -40,7 +41,17 @@ export function fromManifest<W extends MethodWords>(manifest: Manifest<W>) {
     joins: manifest.joins,
     ends: manifest.ends,
     sizes: (material: string) => sizesOf(manifest.joins, material),
-    words: wordsByCode(manifest.id, manifest.key ?? manifest.id, manifest.words),
+    words: {
+      ...wordsByCode(manifest.id, key, manifest.words),
+      ...benchWordsByCode(key, manifest.bench.words),
+    },
+    key,
+    bench: manifest.bench,
+    faults: Object.entries(manifest.bench.faults).map(([id, { step }]) => ({
+      id,
+      step,
+      shows: msg(placed('fault', key, id)),
+    })),
     sources: manifest.sources,
     tables: manifest.tables ?? [],
     findBy: manifest.findBy,
@@ -203,6 +214,5 @@ export function defineMethod<S extends BaseSpec, W extends MethodWords>(recipe: 
         made: reached.has('made'),
       })
     },
-    faults: recipe.faults.map(([id, step]) => ({ id, step, shows: msg(placed('fault', key, id)) })),
   }
 }

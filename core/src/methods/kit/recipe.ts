@@ -1,3 +1,4 @@
+import type { Bench } from '../../bench/bench.js'
 import type { Fig, Finding, SourceId } from '../../sources/source.js'
 import type { Source } from '../../sources/records.js'
 import type { Table } from '../../sources/table.js'
@@ -25,7 +26,7 @@ import type { ClockDef } from './clocks.js'
 import type { Judged } from './inspection.js'
 import type { BaseSpec } from './spec.js'
 import type { StepDef } from './steps.js'
-import type { ClockId, ExceptionId, FaultId, MethodWords, StepId } from './words.js'
+import type { ClockId, ExceptionId, MethodWords, StepId } from './words.js'
 
 /** What every way of joining says of itself, whether it is made of a recipe or of members of its own. */
 export interface Manifest<W extends MethodWords> {
@@ -38,6 +39,8 @@ export interface Manifest<W extends MethodWords> {
   /** Ends of parts that it is made at; a fitting's usual one first. */
   ends: readonly EndKind[]
   words: W
+  /** How it is practised: what may be done otherwise, and what comes of it. */
+  bench: Bench
   sources: readonly Source[]
   /** Its published and practice tables, each a file of its folder. */
   tables?: readonly Table[]
@@ -101,6 +104,4 @@ export interface Recipe<S extends BaseSpec, W extends MethodWords> extends Manif
   rules: readonly ChoiceRule<S>[]
   figures(spec: S, ctx: Ctx): Figure[]
   drawing(spec: S, state: { marked: boolean; made: boolean }): Shape[]
-  /** Faults to practise on, and the step each is made at. */
-  faults: readonly (readonly [FaultId<W>, StepId<W>])[]
 }

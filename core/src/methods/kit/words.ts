@@ -1,3 +1,4 @@
+import type { BenchWords } from '../../bench/bench.js'
 import type { Code, Wording, Wordings } from '../../sources/wording.js'
 
 /** What a person reads at a step, good or gone wrong. */
@@ -54,6 +55,12 @@ export const PLACES = {
   runs: (key: string, clock: string) => `clock-${key}-${clock}`,
   missed: (key: string, clock: string) => `miss-${key}-${clock}`,
   fault: (key: string, fault: string) => `fault-${key}-${fault}`,
+  /** What is asked of how a step is done, and what an option of it is called. */
+  how: (key: string, how: string) => `how-${key}-${how}`,
+  option: (key: string, how: string, option: string) => `how-${key}-${how}-${option}`,
+  seen: (key: string, seen: string) => `seen-${key}-${seen}`,
+  /** What a cell of a joint cut open holds by. */
+  surface: (key: string) => `surface-${key}`,
   differs: (id: string, part: 'point' | 'a' | 'b' | 'here') =>
     part === 'point' ? `differ-${id}` : `differ-${id}-${part}`,
 } as const
@@ -78,5 +85,19 @@ export function wordsByCode(id: string, key: string, words: MethodWords): Wordin
   for (const [difference, parts] of Object.entries(words.differs ?? {}))
     for (const part of ['point', 'a', 'b', 'here'] as const)
       all[placed('differs', difference, part)] = parts[part]
+  return all
+}
+
+/** All texts of a bench by their codes. */
+export function benchWordsByCode(key: string, words: BenchWords): Wordings {
+  const all: Record<string, Wording> = { [placed('surface', key)]: words.surface }
+  for (const [how, text] of Object.entries(words.hows)) {
+    const isChoice = typeof text === 'object' && 'options' in text
+    all[placed('how', key, how)] = isChoice ? text.says : text
+    if (isChoice)
+      for (const [option, says] of Object.entries(text.options))
+        all[placed('option', key, how, option)] = says
+  }
+  for (const [seen, text] of Object.entries(words.seen)) all[placed('seen', key, seen)] = text
   return all
 }

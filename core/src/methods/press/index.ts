@@ -8,6 +8,7 @@ import type { Field, Need } from '../method.js'
 import { psiToBar } from '../../units/units.js'
 import { LEAK_CHECK_PSI, judgePress, pressClearance } from './rules.js'
 import { anywhere, cts, mm, npsEach } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { WORDS } from './words.js'
@@ -57,6 +58,7 @@ export const press = defineMethod<PressSpec, typeof WORDS>({
   joins: JOINS,
   ends: [{ kind: 'press-end', meets: 'plain', said: ['press', 'pressed'], takes: 'brass' }],
   words: WORDS,
+  bench,
   sources: SOURCES,
   works: { minutes: 3, perMm: 0.06 },
   findBy: ['press', 'pressed', 'crimp'],
@@ -195,10 +197,4 @@ export const press = defineMethod<PressSpec, typeof WORDS>({
     const groove = ring('seal', depthMm * 0.18, depthMm * 0.18 + Math.max(2, od * 0.08), od, od * 1.18)
     return [...pipeInSocket(spec, depthMm, state), groove]
   },
-  faults: [
-    ['not-pressed', 'press'],
-    ['short', 'insert'],
-    ['wrong-jaw', 'press'],
-    ['no-deburr', 'insert'],
-  ],
 })

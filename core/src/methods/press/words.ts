@@ -40,6 +40,11 @@ export const WORDS = {
     short: 'Not in to the mark',
     'wrong-jaw': 'Wrong jaw profile',
     'no-deburr': 'Not deburred: the seal was cut',
+    askew: 'Pushed in askew: the seal rolled',
+    'cycle-broken': 'Cycle broken off',
+    'wrong-lubricant': 'Oil on the seal',
+    scratched: 'Scratch along the pipe',
+    snapped: 'Part cut and snapped',
   },
   unfixed: 'not pressed',
   differs: {

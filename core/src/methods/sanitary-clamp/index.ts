@@ -12,6 +12,7 @@ import { type BaseSpec, gapReads, odOf, sizeOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { INTRUSION_MAX_MM, TILT_FAIL_DEG, TILT_WARN_DEG, judgeClamp } from './rules.js'
 import { anywhere, bpe, dn, sizesOf } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { WORDS } from './words.js'
@@ -50,6 +51,7 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
   joins: JOINS,
   ends: [{ kind: 'clamp-ferrule', meets: 'clamp-ferrule', said: ['clamp', 'clamped', 'ferrule'] }],
   words: WORDS,
+  bench,
   sources: SOURCES,
   works: { minutes: 6, perMm: 0.05 },
   findBy: ['clamp', 'sanitary', 'hygienic', 'ferrule-clamp'],
@@ -246,10 +248,4 @@ export const sanitaryClamp = defineMethod<ClampSpec, typeof WORDS>({
     const clamp = state.made ? [ring('clamp', -4.5, 4.5, found * 0.9, found + 9)] : []
     return [...faceToFace(spec, found, 2.9, gap), seal, ...clamp]
   },
-  faults: [
-    ['wrong-size', 'parts'],
-    ['tilted', 'gaps'],
-    ['over-torque', 'torque'],
-    ['old-gasket', 'parts'],
-  ],
 })

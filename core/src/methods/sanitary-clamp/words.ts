@@ -57,8 +57,11 @@ export const WORDS = {
   faults: {
     'wrong-size': 'Two tube sizes on one flange',
     tilted: 'Tilted',
+    'under-tightened': 'Under-tightened',
     'over-torque': 'Over-tightened',
     'old-gasket': 'Old gasket',
+    residue: 'Residue on the faces',
+    'not-rechecked': 'Not tightened again after the first steam',
   },
   unfixed: 'not tightened',
   differs: {

@@ -16,6 +16,7 @@ import {
   rowOf,
 } from './rules.js'
 import { anywhere, metric } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { WORDS } from './words.js'
@@ -53,6 +54,7 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
   joins: JOINS,
   ends: [{ kind: 'fusion-socket', meets: 'plain', said: ['fused', 'fusion'] }],
   words: WORDS,
+  bench,
   sources: SOURCES,
   tables: TABLES,
   works: { minutes: 4, perMm: 0.12 },
@@ -260,11 +262,4 @@ export const socketFusion = defineMethod<FusionSpec, typeof WORDS>({
     const shapes = pipeInSocket(spec, depth(spec).value ?? od * 0.6, state)
     return state.made ? [...shapes, ring('bead', -od * 0.06, 0, od, od * 1.12)] : shapes
   },
-  faults: [
-    ['too-long', 'heat'],
-    ['too-short', 'heat'],
-    ['too-deep', 'join'],
-    ['twisted', 'join'],
-    ['not-peeled', 'ready'],
-  ],
 })

@@ -55,9 +55,13 @@ export const WORDS = {
   faults: {
     'too-long': 'Heated too long',
     'too-short': 'Heated too short',
+    'tool-cold': 'Tool cold',
     'too-deep': 'Pushed too deep',
+    'slow-change': 'Changeover slow',
     twisted: 'Twisted',
+    'set-late': 'Set straight late',
     'not-peeled': 'Not peeled',
+    'loaded-warm': 'Loaded while warm',
   },
   differs: {
     'fusion-tool': {

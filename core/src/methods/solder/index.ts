@@ -8,6 +8,7 @@ import type { Field, Need } from '../method.js'
 import { judgePeel, seenIn } from './peel.js'
 import { COOL_MAX_S, FIRE_WATCH_S, solderWireMm } from './rules.js'
 import { anywhere, cts, mm } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { WORDS } from './words.js'
@@ -50,6 +51,7 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
     { kind: 'solder-cup', meets: 'plain', said: ['soldered', 'solder', 'cup', 'sweat'], takes: 'brass' },
   ],
   words: WORDS,
+  bench,
   sources: SOURCES,
   works: { minutes: 6, perMm: 0.2 },
   findBy: ['solder', 'soldered', 'sweat', 'capillary'],
@@ -226,11 +228,4 @@ export const solder = defineMethod<SolderSpec, typeof WORDS>({
     const bead = state.made ? [ring('bead', -Math.max(0.6, od * 0.03), 0, od, od * 1.06)] : []
     return [...pipeInSocket(spec, depthMm, state), ...bead]
   },
-  faults: [
-    ['one-side', 'heat'],
-    ['no-flux', 'flux'],
-    ['burnt-flux', 'heat'],
-    ['union-nut', 'fit'],
-    ['moved', 'heat'],
-  ],
 })

@@ -50,9 +50,16 @@ export const WORDS = {
   faults: {
     'one-side': 'Heated from one side',
     'no-flux': 'No flux',
+    'not-cleaned': 'Not cleaned',
     'burnt-flux': 'Flux burnt',
-    'union-nut': 'Union nut forgotten',
+    'not-hot': 'Not hot enough',
+    'cold-base': 'Base never hot',
     moved: 'Moved while soft',
+    'water-in-line': 'Water in the line',
+    'over-fed': 'Fed too much',
+    'union-nut': 'Union nut forgotten',
+    'drip-on-face': 'Drip on the ground face',
+    'seat-burnt': 'Valve part open: seat burnt',
   },
   differs: {
     'ball-valve': {

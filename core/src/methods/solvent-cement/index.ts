@@ -20,6 +20,7 @@ import {
   usesPrimer,
 } from './setup.js'
 import { CONSUMPTION, cementL, primerL } from './consumption.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { SOURCES } from './sources.js'
 import { TABLE_FILES } from './tables.js'
@@ -149,6 +150,7 @@ export const solventCement: Method<SolventSpec> = {
     joins: JOINS,
     ends: [{ kind: 'cement-socket', meets: 'plain', said: ['cemented', 'socket', 'slip'] }],
     words: WORDS,
+    bench,
     sources: SOURCES,
     tables: [...TABLE_FILES, CONSUMPTION],
     works: { minutes: 6, perMm: 0.12 },
@@ -226,9 +228,4 @@ export const solventCement: Method<SolventSpec> = {
     { key: 'primerWindowS', fig: primerWindowS(spec), unit: 's', otherSchools: [] },
   ],
   section,
-  faults: [
-    { id: 'no-chamfer', step: 'fit', shows: msg('fault-no-chamfer') },
-    { id: 'dried-cement', step: 'cement', shows: msg('fault-dried-cement') },
-    { id: 'let-go-early', step: 'home', shows: msg('fault-let-go-early') },
-  ],
 }

@@ -8,7 +8,22 @@ export const WORDS = {
   steps: {},
   exceptions: {},
   clocks: {},
-  faults: {},
+  faults: {
+    'no-chamfer': 'No chamfer',
+    'not-square': 'Not cut square',
+    'bare-underside': 'Underside left bare',
+    'no-primer': 'Not primed',
+    'primer-dried': 'Primer left to dry',
+    'dried-cement': 'Cement dried before push-home',
+    'let-go-early': 'Let go early',
+    'too-little': 'Too little cement',
+    'too-much': 'Too much cement',
+    wet: 'Wet, or below the dew point',
+    'wrong-cement': 'Wrong cement',
+    'old-cement': 'Old, thick cement',
+    moved: 'Moved before it was set',
+    'tested-early': 'Pressure before it was cured',
+  },
   differs: {
     insertion: {
       point: 'Pushing home',
@@ -207,9 +222,6 @@ export const WORDS = {
       'Let go early, the taper may push it back. Read the check mark now; moved means cut out.',
     'interrupted-after-judge': 'Made and judged. Leave it alone until it is set.',
     'interrupted-wet': 'Wet: dry, clean, start again at cleaning.',
-    'fault-no-chamfer': 'No chamfer',
-    'fault-dried-cement': 'Cement dried before push-home',
-    'fault-let-go-early': 'Let go early',
     'rule-cement-by-plastic':
       'Cement is made for one plastic: PVC cement for PVC, CPVC for CPVC, ABS for ABS.',
     'rule-no-primer-on-abs': 'ABS is never primed: a clear cleaner, sparingly, if dirty.',

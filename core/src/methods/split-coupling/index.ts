@@ -8,6 +8,7 @@ import { defineMethod } from '../kit/define.js'
 import { odOf } from '../kit/spec.js'
 import type { Need } from '../method.js'
 import { LARGE_PIPE } from '../kit/joins.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { WORDS } from './words.js'
 import { choiceRead } from '../kit/steps.js'
@@ -23,6 +24,7 @@ export const splitCoupling = defineMethod<BoltedSpec, typeof WORDS>({
   joins: LARGE_PIPE,
   ends: [{ kind: 'ringed-end', meets: 'ringed-end', said: ['ringed', 'ring'] }],
   words: WORDS,
+  bench,
   sources: [],
   works: { minutes: 15, perMm: 0.1 },
   findBy: ['coupling', 'split'],
@@ -117,9 +119,4 @@ export const splitCoupling = defineMethod<BoltedSpec, typeof WORDS>({
       ? [...shapes, seal, ring('clamp', -od * 0.2, od * 0.2, od * 1.2, od * 1.42)]
       : [...shapes, seal]
   },
-  faults: [
-    ['gap', 'gasket'],
-    ['dry-gasket', 'gasket'],
-    ['uneven', 'bolts'],
-  ],
 })

@@ -53,6 +53,9 @@ export const WORDS = {
     gap: 'Gap too large',
     'dry-gasket': 'Gasket dry',
     uneven: 'Tightened unevenly',
+    'over-stretched': 'Torque not reduced for the lubricant',
+    'too-loose': 'Bolts not tight',
+    rotated: 'Rotated under load',
   },
   unfixed: 'not tightened',
   says: {

@@ -7,6 +7,7 @@ import { measuredDepth, sizeOf } from '../kit/spec.js'
 import { type EndKind, type Joins, type School, isPlastic } from '../joinable.js'
 import type { Need } from '../method.js'
 import { GASES } from '../around.js'
+import { bench } from './bench.js'
 import { EXAMPLES } from './examples.js'
 import { STANDARDS, TABLES, type ThreadStandard, judgeShowing, judgeTurns, threadOf } from './rules.js'
 import { SOURCES } from './sources.js'
@@ -66,6 +67,7 @@ export const threaded = defineMethod<ThreadedSpec, typeof WORDS>({
     ...endsOf('iso-7', 'metric', ['rp', 'rc'], ['r']),
   ],
   words: WORDS,
+  bench,
   sources: SOURCES,
   tables: TABLES,
   works: { minutes: 6, perMm: 0.15 },
@@ -237,11 +239,4 @@ export const threaded = defineMethod<ThreadedSpec, typeof WORDS>({
     ]
   },
   drawing,
-  faults: [
-    ['tape-against', 'seal'],
-    ['cross-threaded', 'hand'],
-    ['too-few', 'wrench'],
-    ['backed-off', 'wrench'],
-    ['over-plastic', 'wrench'],
-  ],
 })

@@ -58,6 +58,7 @@ export const WORDS = {
     'too-few': 'Too few turns',
     'backed-off': 'Backed off to line up',
     'over-plastic': 'Plastic turned too far',
+    'over-turned': 'Turned too far',
   },
   unfixed: 'hand tight',
   says: {

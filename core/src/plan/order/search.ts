@@ -1,18 +1,9 @@
 import type { Bounds } from './bound.js'
 import { type Draft, type Grower, type Wish, better, targetsFor } from './grow.js'
 import type { OrderModel } from './model.js'
+import { seeded } from '../../units/seeded.js'
 import { Repair } from './repair.js'
 
-/** Numbers from 0 to below 1, the same ones every time (mulberry32). */
-function chance(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-  }
-}
 /** Changes tried under one set of targets, before it is set anew. */
 const FEWEST_ROUND = 50
 const MOST_ROUND = 250
@@ -24,7 +15,7 @@ const MOST_ROUND = 250
 export class Search {
   best: Draft | null = null
   private bestWish: Wish | null = null
-  private readonly random = chance(1)
+  private readonly random = seeded(1)
   constructor(
     private readonly model: OrderModel,
     private readonly grower: Grower,
