@@ -136,6 +136,24 @@ async function handbook(walk: Walk): Promise<void> {
   await open(walk, 'handbook?page=tube', 'handbook, tube work')
 }
 
+async function practice(walk: Walk): Promise<void> {
+  const { page, look, called } = walk
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  await open(walk, 'practice')
+  const act = page.locator('.act .main')
+  for (let step = 0; step < 9 && (await act.count()); step++) {
+    await page.locator('.step .chip').first().click()
+    await look(`practice, step ${step + 1}`)
+    const was = await page.locator('.look').textContent()
+    await act.click()
+    await expect(page.locator('.look').filter({ hasText: was ?? '' })).toHaveCount(0)
+  }
+  await page.getByRole('button', { name: called('Cut it open') }).click()
+  await look('practice, cut open')
+  for (const drill of ['judge', 'find', 'order'])
+    await open(walk, `practice?do=${drill}`, `practice, ${drill}`)
+}
+
 async function store(walk: Walk): Promise<void> {
   const { page, look } = walk
   await open(walk, 'store')
@@ -159,6 +177,7 @@ export const EVERYWHERE: readonly (readonly [name: string, go: (walk: Walk) => P
   ['Upkeep', (walk) => open(walk, 'upkeep')],
   ['Store', store],
   ['Handbook', handbook],
+  ['Practice', practice],
   ['Settings', (walk) => openAt(walk, '/settings', 'settings')],
   ['Jobs', (walk) => openAt(walk, '/', 'jobs')],
 ]

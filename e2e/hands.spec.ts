@@ -100,7 +100,17 @@ test('a phone on its side shows the action; at 400 % the strips give way and not
   }
   const job = await demoJob(page)
   await page.setViewportSize({ width: 320, height: 256 })
-  for (const place of ['set-out', 'cut', 'make', 'wait', 'prove', 'hand-over', 'site', 'handbook']) {
+  for (const place of [
+    'set-out',
+    'cut',
+    'make',
+    'wait',
+    'prove',
+    'hand-over',
+    'site',
+    'handbook',
+    'practice',
+  ]) {
     await page.goto(`/job/${job}/${place}`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     const wide = await page.evaluate(() => document.documentElement.scrollWidth)

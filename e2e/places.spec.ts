@@ -15,6 +15,7 @@ const PLACES = [
   'upkeep',
   'store',
   'handbook',
+  'practice',
 ] as const
 
 test.describe.configure({ mode: 'parallel' })

@@ -1,4 +1,4 @@
-import { type Laid, laidOn } from '../src/practice/laid.js'
+import { type OnBench, laidOn } from '../src/practice/laid.js'
 import type { Site } from '../src/bench/bench.js'
 import { type PracticeAnswer, type PracticeQuestion, practiceRun } from '../src/practice/run.js'
 import { type Method, allMethods } from '../src/index.js'
@@ -25,7 +25,7 @@ export const questions = (method: Method): PracticeQuestion[] =>
       : []
   })
 /** The joint on the bench. Throws what its fields refuse. */
-export function bench(method: Method, question: PracticeQuestion): Laid {
+export function bench(method: Method, question: PracticeQuestion): OnBench {
   const found = laidOn(method, question)
   if (!found.ok) throw new Error(JSON.stringify(found.errors))
   return found.laid

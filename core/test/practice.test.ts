@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { allMethods } from '../src/index.js'
+import { allMethods, drillOf, isSound, shuffled } from '../src/index.js'
 import { lifeOf } from '../src/practice/run.js'
 import { ALL, SITES, bench, run } from './practice-help.js'
 
@@ -151,5 +151,36 @@ describe('practice', () => {
     expect(can('solder', { material: 'copper', size: 'd22', part: 'union' })).toContain('union-nut')
     expect(can('compression', { material: 'stainless', size: 'd12' })).not.toContain('no-stiffener')
     expect(can('threaded', { material: 'stainless', size: 'NPS 1/2' })).not.toContain('over-plastic')
+  })
+})
+
+describe('joints that somebody else made', () => {
+  const drills = Array.from({ length: 150 }, (_, no) => drillOf(allMethods(), no % 2 ? 'inch' : 'metric', no))
+  it('about a third is sound; what was spoilt costs something and is its first cause', () => {
+    const sound = drills.filter((d) => d.fault === null)
+    expect(sound.length).toBeGreaterThan(30)
+    expect(sound.length).toBeLessThan(75)
+    for (const drill of drills) {
+      if (drill.fault === null) expect(isSound(drill.answer)).toBe(true)
+      else expect(drill.answer.causes[0]?.fault).toBe(drill.fault)
+    }
+  })
+  it('the eye misses some: not every bad joint is failed by what is read of it', () => {
+    const bad = drills.filter((d) => !isSound(d.answer))
+    const missed = bad.filter((d) => d.answer.verdict === 'pass')
+    expect(missed.length / bad.length).toBeGreaterThan(0.2)
+    expect(missed.length / bad.length).toBeLessThan(0.7)
+  })
+  it('the same number is the same joint, another number mostly another', () => {
+    expect(drillOf(allMethods(), 'metric', 4).answer).toEqual(drills[4]?.answer)
+    expect(new Set(drills.map((d) => `${d.method.id} ${d.fault}`)).size).toBeGreaterThan(40)
+  })
+  it('an order to put right is never right already', () => {
+    for (let no = 0; no < 200; no++) {
+      const out = shuffled(['one', 'two', 'three'], no)
+      expect([...out].sort()).toEqual(['one', 'three', 'two'])
+      expect(out).not.toEqual(['one', 'two', 'three'])
+    }
+    expect(shuffled(['one'], 3)).toEqual(['one'])
   })
 })

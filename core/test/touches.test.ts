@@ -151,5 +151,8 @@ it('the joint log says a reading in its own unit: an angle is no length', () => 
   const said = (unit: 'mm' | 'deg' | 'turns' | 'Nm', v: unknown, max?: number) =>
     readingSaid(field(unit, max), v, { units: 'metric' })
   expect([said('deg', 1), said('turns', 1.25), said('Nm', 30)]).toEqual(['1°', '1.25 turns', '30 Nm'])
+  expect([said('turns', 1)]).toEqual(['1 turn'])
+  // The finding of a broken bead has the name of the answer: the answer is said, not the finding.
+  expect(readingSaid({ ...field('mm'), key: 'bead' }, 'broken', { units: 'metric' })).toBe('bead broken')
   expect([said('mm', 50), said('mm', 0.9, 10), said('mm', [[1]])]).toEqual(['50 mm', '0.9 mm', ''])
 })

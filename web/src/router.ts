@@ -15,10 +15,11 @@ export const PLACES = [
   { name: 'hand-over', key: '6', says: 'app-hand-over' },
 ] as const
 
-/** Places on the side: three loose tools below the rule. Those that are not built yet do not appear. */
+/** Places on the side: three loose tools below the rule. */
 export const SIDE_PLACES = [
   { name: 'store', key: 's', says: 'app-store' },
   { name: 'handbook', key: 'h', says: 'app-handbook' },
+  { name: 'practice', key: 'p', says: 'app-practice' },
 ] as const
 
 /** The place that an address belongs to: a place may have more than one page. */
@@ -119,6 +120,7 @@ export const router = createRouter({
         { path: 'store/:itemId?', name: 'store', component: () => import('./places/store/Store.vue') },
         { path: 'about', name: 'about', component: () => import('./places/about/About.vue') },
         { path: 'handbook', name: 'handbook', component: () => import('./places/handbook/Handbook.vue') },
+        { path: 'practice', name: 'practice', component: () => import('./places/practice/Practice.vue') },
         { path: 'hand-over', name: 'hand-over', component: () => import('./places/hand-over/HandOver.vue') },
       ],
     },

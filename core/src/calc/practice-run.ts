@@ -1,5 +1,5 @@
 import { type Act, fromTimes } from '../practice/acts.js'
-import { type Laid, laidOn } from '../practice/laid.js'
+import { type OnBench, laidOn } from '../practice/laid.js'
 import { type PracticeQuestion, practiceRun } from '../practice/run.js'
 import type { HowDef } from '../bench/bench.js'
 import { either, flag, list, mapOf, may, need, number, object, oneOf, text } from '../schema/shape.js'
@@ -15,7 +15,7 @@ type Question = Omit<PracticeQuestion, 'school'> & { method: string; school?: 'i
 const schoolOf = (question: Question): 'inch' | 'metric' =>
   question.school ?? (/^(d\d|DN )/.test(question.size) ? 'metric' : 'inch')
 /** Lays the joint on the bench. @throws Refusal at the field that is in the way */
-function laid(question: Question): { joint: Laid; asked: PracticeQuestion } {
+function laid(question: Question): { joint: OnBench; asked: PracticeQuestion } {
   const asked = { ...question, school: schoolOf(question) }
   checkJoint(asked as JointInput)
   const found = laidOn(methodFor(asked as JointInput), asked)
@@ -29,7 +29,7 @@ function laid(question: Question): { joint: Laid; asked: PracticeQuestion } {
   )
 }
 
-function checkHow(joint: Laid, act: Act, field: string): void {
+function checkHow(joint: OnBench, act: Act, field: string): void {
   for (const [key, value] of Object.entries(act.how ?? {})) {
     const def = joint.play.hows[key] as HowDef | undefined
     // What is not asked of this step plays no part, and is named.
@@ -45,7 +45,7 @@ function checkHow(joint: Laid, act: Act, field: string): void {
   }
 }
 /** Refuses what this joint cannot have or do. @throws Refusal */
-function checkPlay(joint: Laid, asked: PracticeQuestion): void {
+function checkPlay(joint: OnBench, asked: PracticeQuestion): void {
   asked.spoil?.forEach(({ fault }, i) => {
     if (!Object.hasOwn(joint.faults, fault))
       throw new Refusal(
@@ -66,7 +66,7 @@ function checkPlay(joint: Laid, asked: PracticeQuestion): void {
     checkHow(joint, act as Act, `did[${i}]`)
   })
 }
-function nameUnknown(joint: Laid, asked: PracticeQuestion, working: Working): void {
+function nameUnknown(joint: OnBench, asked: PracticeQuestion, working: Working): void {
   const unknown = (field: string): void =>
     working.warn('unknown-field', `${field} is not known here and was not used.`, field)
   const known = new Set(joint.method.fields.map((f) => f.key))

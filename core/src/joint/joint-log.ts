@@ -28,7 +28,7 @@ function stamp(atS: number, zone: string): string {
   return format.format(atS * 1000)
 }
 /** What stands behind a figure that is counted, the same in both schools. */
-const COUNTED: Partial<Record<NonNullable<Field['unit']>, string>> = { deg: '°', pct: ' %', turns: ' turns' }
+const COUNTED: Partial<Record<NonNullable<Field['unit']>, string>> = { deg: '°', pct: ' %' }
 /** A figure of this size is said in the unit of its kind that heads the column. */
 const WHOLE = 100
 /** Wider than this a thing is measured with a tape, not gauged, mm. */
@@ -46,6 +46,8 @@ function figureOf(field: Field, value: number, reader: Reader): string {
       return fmt.torque(value, reader)
     case 'bar':
       return fmt.pressure(value, reader)
+    case 'turns':
+      return say({ code: 'reading-turns', params: { turns: Math.round(value * 100) / 100 } }, reader)
     default:
       return `${fmt.number(value, 2)}${COUNTED[field.unit ?? 'none'] ?? ''}`
   }
@@ -55,7 +57,9 @@ export function readingSaid(field: Field, value: unknown, reader: Reader): strin
   if (typeof value === 'number') return figureOf(field, value, reader)
   if (typeof value !== 'string') return ''
   const own = `${field.key}-${value}`
-  return isWorded(own) ? say({ code: own, params: {} }, reader) : answerSaid(field.key, value)
+  // Where a finding has the name of the answer, the answer is the short one.
+  const code = [`${own}-short`, own].find(isWorded)
+  return code ? say({ code, params: {} }, reader) : answerSaid(field.key, value)
 }
 /** The same with what was read before it. */
 function readingOf(field: Field, value: unknown, reader: Reader): string {

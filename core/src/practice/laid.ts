@@ -6,7 +6,7 @@ import { chanceOf } from '../bench/chance.js'
 import type { PracticeQuestion } from './run.js'
 
 /** A joint laid on the bench: what it is, what can be done to it, what can go wrong. */
-export interface Laid {
+export interface OnBench {
   method: Method
   spec: unknown
   details: Readonly<Record<string, unknown>>
@@ -34,7 +34,7 @@ function climateOf(method: Method, question: Pick<PracticeQuestion, 'school' | '
 export function laidOn(
   method: Method,
   question: PracticeQuestion,
-): { ok: true; laid: Laid } | { ok: false; errors: readonly Finding[] } {
+): { ok: true; laid: OnBench } | { ok: false; errors: readonly Finding[] } {
   const { material, size, school } = question
   const base = { material, size, school }
   const details = {

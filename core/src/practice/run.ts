@@ -3,7 +3,7 @@ import type { School } from '../methods/joinable.js'
 import { type Act, type GivenAct, type How, givenActs, howOf, spoil, usualActs } from './acts.js'
 import type { FaultDef, Made, Site } from '../bench/bench.js'
 import { type Cause, causesOf } from './blame.js'
-import type { Laid } from './laid.js'
+import type { OnBench } from './laid.js'
 import { triedToBar } from './tried.js'
 
 export interface PracticeQuestion {
@@ -34,7 +34,7 @@ export interface PracticeAnswer {
   cut: Made['cut']
 }
 /** What was done, step by step, with what was to be spoilt. */
-export function actsOf(laid: Laid, question: Pick<PracticeQuestion, 'spoil' | 'did'>): Act[] {
+export function actsOf(laid: OnBench, question: Pick<PracticeQuestion, 'spoil' | 'did'>): Act[] {
   const acts = question.did ? givenActs(laid.play, question.did) : usualActs(laid.play)
   return (question.spoil ?? []).reduce(
     (done, { fault, amount }) => spoil(laid.play, done, laid.faults[fault] as FaultDef, amount),
@@ -73,7 +73,7 @@ const readOf = (all: Made['readings'], done: ReadonlySet<string>): Readings =>
  * Makes a joint on the bench, looks at it, puts pressure on it and cuts it open. The same question has the same answer.
  * Pressures bar, times s, lengths mm. Sources: `practice-model`, and the constants that docs/practice.md names.
  */
-export function practiceRun(laid: Laid, question: PracticeQuestion): PracticeAnswer {
+export function practiceRun(laid: OnBench, question: PracticeQuestion): PracticeAnswer {
   const { method, spec, ctx, play, usual, faults } = laid
   const room = { site: question.site, chance: play.chance }
   const made = (how: How): Made => method.bench.play(spec, how as never, room)

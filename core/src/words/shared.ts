@@ -33,6 +33,7 @@ export const SHARED = {
   'rating-unknown': 'No rating is known for {size}.',
   'nothing-inserted': 'Nothing is pushed in: these ends meet face to face.',
   'nothing-cures': 'Nothing cures in this joint: made is made.',
+  'reading-turns': '{turns, plural, one {# turn} other {# turns}}',
   'too-late': '{lateS, number, duration} past its time. Cut out and make again.',
   'too-soon': 'Gone on {earlyS, number, duration} too soon. Look closely, or make it again.',
   'too-late-asked': 'Tapped {lateS, number, duration} after the limit. When was it done?',

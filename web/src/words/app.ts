@@ -16,6 +16,7 @@ export const APP = {
   'app-prove': 'Prove',
   'app-hand-over': 'Hand over',
   'app-store': 'Store',
+  'app-practice': 'Practice',
   'app-handbook': 'Handbook',
   // when
   'app-yesterday': '{clock} yesterday',

@@ -32,6 +32,7 @@ import { TAPES } from './tapes'
 import { THINGS } from './things'
 import { UI } from './ui'
 import { PLAN } from './plan'
+import { PRACTICE } from './practice'
 import { WAIT } from './wait'
 
 /** Every sentence of the interface, by code. */
@@ -69,6 +70,7 @@ export const BOOK = {
   ...THINGS,
   ...UI,
   ...PLAN,
+  ...PRACTICE,
   ...WAIT,
 } as const
 addWords(BOOK)

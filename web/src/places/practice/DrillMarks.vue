@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { named, told, word } from '../../words/word'
+import type { Asked } from './drills'
+import { faultName } from './how-text'
+
+/** The marks of a drill, to be read and printed. */
+const props = defineProps<{ asked: readonly Asked[]; missed: number; tookS: number }>()
+defineEmits<{ again: []; end: [] }>()
+const right = computed(() => props.asked.filter((a) => a.right).length)
+const rows = computed(() =>
+  props.asked.map((one, i) => ({
+    no: i + 1,
+    kind: word(`practice-kind-${one.kind}`),
+    joint: word('practice-name', {
+      method: told(one.drill.method.name),
+      material: named(one.drill.question.material),
+      size: one.drill.question.size,
+    }),
+    was:
+      one.kind === 'order'
+        ? ''
+        : one.drill.fault === null
+          ? word('practice-sound')
+          : faultName(one.drill.method, one.drill.fault),
+    said: one.said,
+    right: one.right,
+  })),
+)
+const print = (): void => window.print()
+</script>
+
+<template>
+  <div class="marks">
+    <h2 role="status">{{ word('practice-marks', { right, all: asked.length }) }}</h2>
+    <p v-if="missed">{{ word('practice-marks-eye', { missed }) }}</p>
+    <p class="soft">{{ word('practice-marks-took', { took: tookS }) }}</p>
+    <div class="scroll">
+      <table class="rows" :aria-label="word('practice-test')">
+        <thead>
+          <tr>
+            <th scope="col" class="num">{{ word('practice-no') }}</th>
+            <th scope="col">{{ word('practice-kind') }}</th>
+            <th scope="col">{{ word('practice-joint') }}</th>
+            <th scope="col">{{ word('practice-was') }}</th>
+            <th scope="col">{{ word('practice-you-said') }}</th>
+            <th scope="col">{{ word('practice-mark') }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.no">
+            <td class="num">{{ row.no }}</td>
+            <td>{{ row.kind }}</td>
+            <td>{{ row.joint }}</td>
+            <td>{{ row.was }}</td>
+            <td>{{ row.said }}</td>
+            <td>
+              <b>{{ word(row.right ? 'practice-mark-right' : 'practice-mark-wrong') }}</b>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <div class="buttons no-print">
+      <button type="button" class="button main" @click="$emit('again')">
+        {{ word('practice-once-more') }}
+      </button>
+      <button type="button" class="button" @click="print">{{ word('practice-print') }}</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.marks {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+.soft {
+  color: var(--soft);
+}
+</style>
