@@ -142,7 +142,7 @@ async function practice(walk: Walk): Promise<void> {
   await open(walk, 'practice')
   const act = page.locator('.act .main')
   for (let step = 0; step < 9 && (await act.count()); step++) {
-    await page.locator('.step .chip').first().click()
+    await page.locator('.step').getByRole('group').first().getByRole('button').first().click()
     await look(`practice, step ${step + 1}`)
     const was = await page.locator('.look').textContent()
     await act.click()

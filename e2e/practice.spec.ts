@@ -22,7 +22,7 @@ function entriesWritten(page: Page): () => string[] {
 async function make(page: Page, wrong: readonly string[] = []): Promise<void> {
   for (let step = 0; step < 12 && (await done(page).count()); step++) {
     for (const fault of wrong) {
-      const chip = page.locator('.step .chip').getByText(fault, { exact: true })
+      const chip = page.locator('.step').getByRole('group').getByRole('button', { name: fault, exact: true })
       if (await chip.count()) await hit(chip)
     }
     const before = await headline(page).textContent()

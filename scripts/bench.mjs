@@ -7,7 +7,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- store` a large store, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- store` a large store, `-- practice` joints on the bench, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -43,7 +43,7 @@ async function main() {
     const { what, measured, target } = JSON.parse(ran.out.split('\n').find((line) => line.startsWith('{')))
     row(what, measured, target)
   }
-  for (const name of ['prove', 'space', 'store', 'plan']) {
+  for (const name of ['prove', 'space', 'store', 'plan', 'practice']) {
     if (only && only !== name) continue
     const ran = run(process.execPath, [bundled(`bench-${name}`)])
     if (!ran.ok) throw new Error(ran.out)
@@ -51,7 +51,7 @@ async function main() {
       const { what, measured, target } = JSON.parse(line)
       row(what, measured, target)
     }
-    if (['prove', 'store', 'plan'].includes(only)) return
+    if (['prove', 'store', 'plan', 'practice'].includes(only)) return
   }
   for (const part of !only ? ['fold', 'ladder', 'retime'] : only === 'waits' ? ['retime'] : []) {
     const results = [1, 2, 3, 4, 5].map(() => {

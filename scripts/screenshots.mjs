@@ -23,7 +23,6 @@ const VIEWS = [
   ['set-out', 'set-out', DESK, 'day'],
   ['isometric', 'set-out/RING', TALL, 'day'],
   ['fittings', 'fittings', DESK, 'day'],
-  ['supports', 'supports?laid=5&cold=5&warm=25', DESK, 'day'],
   ['cut', 'cut', DESK, 'day'],
   ['cut-phone', 'cut', PHONE, 'day'],
   ['bars', 'bars', DESK, 'day'],
@@ -35,6 +34,7 @@ const VIEWS = [
   ['prove', 'prove', DESK, 'day'],
   ['hand-over', 'hand-over', DESK, 'day'],
   ['handbook', 'handbook?q=2 in sch 80 cure 45 F', DESK, 'day'],
+  ['practice', 'practice', TALL, 'day'],
   ['store', 'store/ITEM', DESK, 'day'],
   ['upkeep', 'upkeep?task=TASK', DESK, 'day'],
   // Last, since it leaves a test behind in the demo's job.
@@ -63,6 +63,18 @@ async function testAgain(page, base, job, lines) {
   await page.waitForTimeout(TEST_S * 1000)
   const ended = { testId, verdict: 'inconclusive', note: 'Ended early, for a picture.' }
   return { sectionId, end: () => write([{ kind: 'test-ended', data: ended }]) }
+}
+
+/** A joint let go early, on the bench: pressed and cut open. */
+async function spoilOne(page) {
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  const act = page.locator('.act .main')
+  for (const fault of [null, 'Too little cement', 'Let go early', null]) {
+    if (fault) await page.getByRole('button', { name: fault }).click()
+    if (fault) await page.getByRole('radio', { name: 'half' }).click()
+    await act.click()
+  }
+  await page.getByRole('button', { name: 'Cut it open' }).click()
 }
 
 /** Jobs set out like the demo's own, once. */
@@ -154,6 +166,7 @@ async function main() {
       await page.getByRole('button', { name: 'Lay out on bars' }).click()
       await page.getByRole('button', { name: 'Plan again' }).waitFor()
     }
+    if (name === 'practice') await spoilOne(page)
     await page.screenshot({ path: path.join(options.out, `${name}.png`) })
     await again?.end()
     await page.close()

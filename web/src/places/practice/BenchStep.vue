@@ -2,6 +2,7 @@
 import { type HowDef, type OnBench, type Step, fromTimes } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
+import ManyChips from '../../frame/ManyChips.vue'
 import { useJob } from '../../stores/job'
 import { told, word } from '../../words/word'
 import HowField from './HowField.vue'
@@ -31,7 +32,7 @@ const AMOUNTS = [
 const SPEEDS = [1, 10, 60].map((n) => [n, word('practice-times', { n })] as const)
 const speed = ref<number | null>(10)
 const amount = ref<number | null>(1)
-const wrong = ref<readonly string[]>([])
+const wrong = ref<string[]>([])
 const said = ref<Record<string, number | string>>({})
 watch(
   () => `${props.step.id} ${props.laid.play.chance.even('')}`,
@@ -55,9 +56,6 @@ const worstOf = (key: string): number[] =>
     const to = fault.to[key]
     return typeof to === 'number' ? [to] : []
   })
-function flip(fault: string): void {
-  wrong.value = wrong.value.includes(fault) ? wrong.value.filter((f) => f !== fault) : [...wrong.value, fault]
-}
 function set(key: string, value: number | string | null): void {
   const rest = Object.entries(said.value).filter(([own]) => own !== key)
   said.value = Object.fromEntries(value === null ? rest : [...rest, [key, value]])
@@ -100,18 +98,8 @@ function done(): void {
       </section>
       <section v-if="faults.length">
         <h2>{{ word('practice-wrong') }}</h2>
-        <div class="chips" role="group" :aria-label="word('practice-wrong')">
-          <button
-            v-for="[id, says] in faults"
-            :key="id"
-            type="button"
-            class="button chip"
-            :class="{ stop: wrong.includes(id) }"
-            :aria-pressed="wrong.includes(id)"
-            @click="flip(id)"
-          >
-            {{ says }}
-          </button>
+        <div role="group" :aria-label="word('practice-wrong')">
+          <ManyChips v-model="wrong" :options="faults" />
         </div>
         <ChipChoice
           v-if="wrong.length"
@@ -150,11 +138,6 @@ section {
 .two section {
   flex: 1 1 320px;
   max-width: 560px;
-}
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 .act {
   position: sticky;

@@ -71,6 +71,7 @@ const says = computed(() =>
   max-width: 520px;
 }
 svg {
+  shape-rendering: crispEdges;
   width: 100%;
   height: auto;
 }
