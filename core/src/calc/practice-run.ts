@@ -3,7 +3,7 @@ import { type OnBench, laidOn } from '../practice/laid.js'
 import { type PracticeQuestion, practiceRun } from '../practice/run.js'
 import type { HowDef } from '../bench/bench.js'
 import { either, flag, list, mapOf, may, need, number, object, oneOf, text } from '../schema/shape.js'
-import EXAMPLE_RESULT from './practice-run.example.json' with { type: 'json' }
+import { EXAMPLE_RESULT } from './practice-run-example.js'
 import { say } from '../words/words.js'
 import { Refusal, type Working, calculation } from './calculation.js'
 import { type JointInput, WALL_C, checkJoint, material, method, methodFor, schedule, size } from './common.js'
