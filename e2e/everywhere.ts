@@ -144,13 +144,16 @@ async function practice(walk: Walk): Promise<void> {
   for (let step = 0; step < 9 && (await act.count()); step++) {
     await page.locator('.step').getByRole('group').first().getByRole('button').first().click()
     await look(`practice, step ${step + 1}`)
+    const ring = page.getByRole('button', { name: called('Draw it on round the pipe') })
+    if (await ring.count()) await ring.click()
+    await look(`practice, step ${step + 1}, drawn on`)
     const was = await page.locator('.look').textContent()
     await act.click()
     await expect(page.locator('.look').filter({ hasText: was ?? '' })).toHaveCount(0)
   }
   await page.getByRole('button', { name: called('Cut it open') }).click()
   await look('practice, cut open')
-  for (const drill of ['judge', 'find', 'order'])
+  for (const drill of ['judge', 'find', 'order', 'sums'])
     await open(walk, `practice?do=${drill}`, `practice, ${drill}`)
 }
 

@@ -101,7 +101,10 @@ bothWays(WAYS, 'a joint is spoilt by hand, put right, left out and found again',
   await expect(chamfer).toHaveAttribute('aria-valuetext', /^0 /)
   await hit(button(page, 'As usual'))
   await expect(chamfer).not.toHaveAttribute('aria-valuetext', /^0 /)
-  for (let step = 1; step < own.steps - 1; step++) await hit(done(page))
+  for (let step = 1; step < own.steps - 1; step++) {
+    if (await page.getByRole('slider', { name: 'Coat on the underside' }).count()) await drawnOn(page)
+    await hit(done(page))
+  }
   // Held for nothing: the time is run, and stopped at once.
   await hit(page.getByRole('radio', { name: '1\u00d7' }))
   const hold = page.locator('.how').filter({ hasText: 'Held for' })
@@ -114,6 +117,12 @@ bothWays(WAYS, 'a joint is spoilt by hand, put right, left out and found again',
   await expect(headline(page)).toContainText(own.pressure)
   await expect(causes(page).first()).toContainText('Let go early: ')
   await noViolations(page)
+  // The cause leads to its step: held this time, it holds.
+  await hit(button(page, /^at \u201cHome/))
+  await expect(headline(page)).toContainText(`Step ${own.steps - 1} of ${own.steps}`)
+  await hit(done(page))
+  await hit(done(page))
+  await expect(headline(page)).toContainText(/holds to|as sound work/)
   // One step back and another: left out, then done after all.
   await hit(button(page, 'One step back'))
   await hit(button(page, 'Leave it out'))
@@ -127,6 +136,27 @@ bothWays(WAYS, 'a joint is spoilt by hand, put right, left out and found again',
   await page.reload()
   await expect(headline(page)).toContainText('Make a joint: Press.')
 })
+/** Cement drawn on by touch and by key, all but the underside; then as usual after all. */
+async function drawnOn(page: Page): Promise<void> {
+  await hit(button(page, 'Draw it on round the pipe'))
+  const hour = (clock: number) => button(page, new RegExp(`^${clock} o\u2019clock, `))
+  for (const clock of [8, 9, 10, 11, 12, 1, 2]) await hit(hour(clock))
+  for (const clock of [3, 4]) {
+    await hour(clock).focus()
+    await page.keyboard.press('Enter')
+  }
+  await expect(hour(3)).toHaveAccessibleName('3 o\u2019clock, once')
+  await expect(hour(6)).toHaveAccessibleName('6 o\u2019clock, nothing put on')
+  const under = page.getByRole('slider', { name: 'Coat on the underside' })
+  await expect(under).toHaveAttribute('aria-valuetext', '0 %')
+  await expect(page.getByRole('slider', { name: 'Cement, of what it needs' })).toHaveAttribute(
+    'aria-valuetext',
+    '86 %',
+  )
+  await noViolations(page)
+  await hit(button(page, 'As usual instead'))
+  await expect(under).toHaveAttribute('aria-valuetext', '97 %')
+}
 async function chooseAfter(page: Page): Promise<void> {
   await hit(button(page, 'Make it again'))
   const press = methodOf('press') as Method
@@ -164,6 +194,21 @@ test('a trade test of forty questions is taken by keyboard alone, marked, and wh
   // Kept with the person: answers of the test are there after a reload.
   await expect(page.getByText('right at first sight').first()).toBeVisible()
   expect(written()).toEqual([])
+})
+
+test('sums are done in the head, each told at once, and marked', async ({ page }) => {
+  await signIn(page)
+  await page.goto(`/job/${await demoJob(page)}/practice?do=sums`)
+  for (let no = 1; no <= 12; no++) {
+    await expect(page.getByRole('heading', { level: 2 }).first()).toContainText(`Question ${no} of 12`)
+    await page
+      .locator('.answers button')
+      .nth(no % 4)
+      .click()
+    await expect(page.locator('.told')).toContainText(/^Right\.$|^No: /)
+    await button(page, 'Next').click()
+  }
+  await expect(page.getByRole('table').getByRole('row')).toHaveCount(13)
 })
 
 test('a hidden fault is found, or told', async ({ page }) => {

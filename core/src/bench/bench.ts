@@ -1,5 +1,6 @@
 import type { Wording } from '../sources/wording.js'
 import type { Chance } from './chance.js'
+import type { Round } from './round.js'
 import type { Surface } from './surface.js'
 
 /** Where a joint is made. */
@@ -35,6 +36,8 @@ export interface HowDef<Step extends string = string> {
   wait?: true
   /** Seconds from the first to the last time that it was done in a row: follows from the times. */
   again?: true
+  /** Can be drawn on round the pipe. */
+  round?: Round
   /** Not with this joint. */
   off?: boolean
 }

@@ -10,7 +10,16 @@ export const bench = benchOf<BoltedSpec, StepId<typeof WORDS>, FaultId<typeof WO
   details: ({ size }) => ({ ...benchBolts(size), bolts: 4 }),
   hows: () => ({
     gapMm: { step: 'gasket', usual: 1, spread: 0.3, min: 0, max: 100, unit: 'mm' },
-    slickPct: { step: 'gasket', usual: 98, spread: 0.5, min: 0, max: 100, undone: 0, unit: 'pct' },
+    slickPct: {
+      step: 'gasket',
+      usual: 98,
+      spread: 0.5,
+      min: 0,
+      max: 100,
+      undone: 0,
+      unit: 'pct',
+      round: 'mean',
+    },
     unevenPct: { step: 'bolts', usual: 2, spread: 0.5, min: 0, max: 100, unit: 'pct' },
     tightPct: tightHow('bolts'),
     turnedDeg: { step: 'look', usual: 0, min: 0, max: 180, unit: 'deg' },

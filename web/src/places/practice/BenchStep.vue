@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { type HowDef, type OnBench, type Step, fromTimes } from '@jugalis/core'
+import { type HowDef, type OnBench, type Step, drawnRound, fromTimes } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import ChipChoice from '../../frame/ChipChoice.vue'
 import ManyChips from '../../frame/ManyChips.vue'
 import { useJob } from '../../stores/job'
 import { told, word } from '../../words/word'
 import HowField from './HowField.vue'
+import PaintRing from './PaintRing.vue'
 import { faultName } from './how-text'
 
 /** One step on the bench: done as usual, wrong on purpose, or otherwise in any of what it asks. */
@@ -32,6 +33,9 @@ const AMOUNTS = [
 const SPEEDS = [1, 10, 60].map((n) => [n, word('practice-times', { n })] as const)
 const speed = ref<number | null>(10)
 const amount = ref<number | null>(1)
+/** Somebody telephones before this step; it takes so long. */
+const PHONE_S = 300
+const phone = ref(false)
 const wrong = ref<string[]>([])
 const said = ref<Record<string, number | string>>({})
 watch(
@@ -39,6 +43,9 @@ watch(
   () => {
     wrong.value = []
     said.value = {}
+    phone.value = false
+    drawing.value = false
+    passes.value = null
   },
 )
 const hows = computed(() =>
@@ -49,6 +56,22 @@ const faults = computed(() =>
     .filter(([, fault]) => fault.step === props.step.id)
     .map(([id]) => [id, faultName(props.laid.method, id)] as const),
 )
+/** What is put on round the pipe can be drawn on; the figures follow from it. */
+const rounds = computed(() => hows.value.filter(([, def]) => def.round))
+const drawing = ref(false)
+const passes = ref<readonly number[] | null>(null)
+function draw(): void {
+  drawing.value = !drawing.value
+  passes.value = null
+  for (const [key] of rounds.value) set(key, null)
+}
+watch(passes, (put) => {
+  if (!put) return
+  for (const [key, def] of rounds.value) {
+    const drawn = drawnRound(def.round ?? 'mean', put, Number(def.usual))
+    set(key, Math.min(def.max ?? Infinity, Math.max(def.min ?? 0, drawn)))
+  }
+})
 const timed = computed(() => hows.value.some(([, def]) => def.unit === 's'))
 /** How far the faults of this joint take a figure. */
 const worstOf = (key: string): number[] =>
@@ -65,7 +88,7 @@ function done(): void {
   const waits = ([key, def]: readonly [string, HowDef]): number => Number(said.value[key] ?? def.usual)
   emit('done', {
     step: props.step.id,
-    waitS: wait ? waits(wait) : BETWEEN_S,
+    waitS: (wait ? waits(wait) : BETWEEN_S) + (phone.value ? PHONE_S : 0),
     how: Object.fromEntries(
       hows.value
         .filter(([key, def]) => !fromTimes(def) && key in said.value)
@@ -94,6 +117,14 @@ function done(): void {
           :speed="speed ?? 1"
           @update:model-value="(to) => set(key, to)"
         />
+        <template v-if="rounds.length">
+          <PaintRing v-if="drawing" v-model="passes" />
+          <div class="buttons">
+            <button type="button" class="button" :aria-expanded="drawing" @click="draw">
+              {{ word(drawing ? 'practice-ring-clear' : 'practice-ring-draw') }}
+            </button>
+          </div>
+        </template>
         <ChipChoice v-if="timed" v-model="speed" :label="word('practice-speed')" :options="SPEEDS" />
       </section>
       <section v-if="faults.length">
@@ -109,6 +140,15 @@ function done(): void {
         />
       </section>
     </div>
+    <button
+      v-if="!first"
+      type="button"
+      class="button chip phone"
+      :aria-pressed="phone"
+      @click="phone = !phone"
+    >
+      {{ word(phone ? 'practice-phone-on' : 'practice-phone', { s: PHONE_S }) }}
+    </button>
     <div class="act">
       <button type="button" class="button main" @click="done">{{ told(step.action, job.reader) }}</button>
       <button type="button" class="button" @click="emit('leave')">{{ word('practice-leave-out') }}</button>
@@ -120,6 +160,14 @@ function done(): void {
 </template>
 
 <style scoped>
+.phone {
+  align-self: flex-start;
+}
+.phone[aria-pressed='true'] {
+  border: 2px solid var(--ink);
+  background: var(--tape);
+  color: #1b2024;
+}
 .step,
 .asked,
 section {

@@ -1,32 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { named, told, word } from '../../words/word'
+import { word } from '../../words/word'
 import type { Asked } from './drills'
-import { faultName } from './how-text'
 
 /** The marks of a drill, to be read and printed. */
-const props = defineProps<{ asked: readonly Asked[]; missed: number; tookS: number }>()
+const props = defineProps<{ asked: readonly Asked[]; tookS: number }>()
 defineEmits<{ again: []; end: [] }>()
-const right = computed(() => props.asked.filter((a) => a.right).length)
-const rows = computed(() =>
-  props.asked.map((one, i) => ({
-    no: i + 1,
-    kind: word(`practice-kind-${one.kind}`),
-    joint: word('practice-name', {
-      method: told(one.drill.method.name),
-      material: named(one.drill.question.material),
-      size: one.drill.question.size,
-    }),
-    was:
-      one.kind === 'order'
-        ? ''
-        : one.drill.fault === null
-          ? word('practice-sound')
-          : faultName(one.drill.method, one.drill.fault),
-    said: one.said,
-    right: one.right,
-  })),
-)
+const right = computed(() => props.asked.filter((one) => one.right).length)
+const missed = computed(() => props.asked.filter((one) => one.hidden).length)
 const print = (): void => window.print()
 </script>
 
@@ -48,9 +29,9 @@ const print = (): void => window.print()
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in rows" :key="row.no">
-            <td class="num">{{ row.no }}</td>
-            <td>{{ row.kind }}</td>
+          <tr v-for="(row, at) in asked" :key="at">
+            <td class="num">{{ at + 1 }}</td>
+            <td>{{ word(`practice-kind-${row.kind}`) }}</td>
             <td>{{ row.joint }}</td>
             <td>{{ row.was }}</td>
             <td>{{ row.said }}</td>

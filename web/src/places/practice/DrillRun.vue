@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Drill, allMethods, drillOf, isSound, methodOf } from '@jugalis/core'
+import { type Drill, type Sum, allMethods, drillOf, isSound, methodOf, sumOf } from '@jugalis/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import { named, told, word } from '../../words/word'
@@ -7,8 +7,10 @@ import DrillFault from './DrillFault.vue'
 import DrillJudge from './DrillJudge.vue'
 import DrillMarks from './DrillMarks.vue'
 import DrillOrder from './DrillOrder.vue'
+import DrillSum from './DrillSum.vue'
 import { type Asked, DRILLS, type DrillName } from './drills'
 import { faultName, placeSaid } from './how-text'
+import { answerSaid } from './sum-text'
 
 /** A drill from its first question to its marks. In a trade test, and among ten joints, answers are told at the end. */
 const props = defineProps<{ which: DrillName; method: string | null }>()
@@ -23,25 +25,45 @@ const tookS = ref(0)
 const kinds = computed(() => DRILLS[props.which])
 const atEnd = computed(() => props.which === 'test' || props.which === 'judge')
 const over = computed(() => asked.value.length >= kinds.value.length && !shown.value)
-const kind = computed(() => kinds.value[asked.value.length])
+const kind = computed(() => kinds.value[asked.value.length] ?? 'judge')
 const methods = computed(() => {
   const one = props.method === null ? undefined : methodOf(props.method)
   return one ? [one] : allMethods()
 })
-const drill = computed((): Drill =>
-  drillOf(methods.value, job.reader.units === 'inch' ? 'inch' : 'metric', first.value + asked.value.length),
+const school = computed(() => (job.reader.units === 'inch' ? 'inch' : 'metric'))
+const no = computed(() => first.value + asked.value.length)
+const drill = computed((): Drill => drillOf(methods.value, school.value, no.value))
+const sum = computed((): Sum => sumOf(school.value, no.value))
+const joint = computed(() =>
+  kind.value === 'sum'
+    ? ''
+    : word('practice-name', {
+        method: told(drill.value.method.name),
+        material: named(drill.value.question.material),
+        size: drill.value.question.size,
+      }),
 )
-const name = computed(() =>
-  word('practice-name', {
-    method: told(drill.value.method.name),
-    material: named(drill.value.question.material),
-    size: drill.value.question.size,
-  }),
-)
+const title = computed(() => {
+  const says = word('practice-which', { no: asked.value.length + 1, all: kinds.value.length })
+  return joint.value ? `${says}: ${joint.value}` : says
+})
+/** What was right, in words. */
+const was = computed(() => {
+  const { method, fault, laid } = drill.value
+  if (kind.value === 'sum') return answerSaid(sum.value, sum.value.answers[sum.value.right] ?? '', job.reader)
+  if (kind.value === 'order')
+    return method
+      .steps(laid.spec, laid.ctx)
+      .map((step) => told(step.action, job.reader))
+      .join('; ')
+  return fault === null ? word('practice-sound') : faultName(method, fault)
+})
 const heading = ref<HTMLElement>()
 function said(says: string, right: boolean): void {
-  const one: Asked = { kind: kind.value ?? 'judge', drill: drill.value, said: says, right }
-  if (one.kind !== 'order') emit('answered', one.drill.method.id, one.drill.fault ?? 'sound', right)
+  const { method, fault, answer } = drill.value
+  if (kind.value === 'judge' || kind.value === 'fault') emit('answered', method.id, fault ?? 'sound', right)
+  const hidden = kind.value === 'judge' && !isSound(answer) && answer.verdict === 'pass'
+  const one = { kind: kind.value, joint: joint.value, was: was.value, said: says, right, hidden }
   if (atEnd.value) return keep(one)
   shown.value = one
 }
@@ -56,20 +78,12 @@ function keep(one: Asked): void {
 const verdict = computed(() => {
   const one = shown.value
   if (!one) return ''
-  const { drill: of, right } = one
-  if (one.kind === 'order')
-    return right
-      ? word('practice-right')
-      : word('practice-wrong-order', {
-          list: of.method
-            .steps(of.laid.spec, of.laid.ctx)
-            .map((s) => told(s.action, job.reader))
-            .join('; '),
-        })
-  if (of.fault === null) return word(right ? 'practice-right' : 'practice-it-was-sound')
-  return word(right ? 'practice-right-was' : 'practice-it-was', {
-    cause: faultName(of.method, of.fault),
-    pct: Math.round(of.answer.holdsOf * 100),
+  if (one.kind === 'order' || one.kind === 'sum')
+    return one.right ? word('practice-right') : word(`practice-wrong-${one.kind}`, { was: one.was })
+  if (drill.value.fault === null) return word(one.right ? 'practice-right' : 'practice-it-was-sound')
+  return word(one.right ? 'practice-right-was' : 'practice-it-was', {
+    cause: one.was,
+    pct: Math.round(drill.value.answer.holdsOf * 100),
   })
 })
 function again(): void {
@@ -79,27 +93,20 @@ function again(): void {
   beganMs.value = performance.now()
 }
 watch(() => [props.which, props.method], again)
-const missed = computed(
-  () =>
-    asked.value.filter(
-      (a) => a.kind === 'judge' && !isSound(a.drill.answer) && a.drill.answer.verdict === 'pass',
-    ).length,
-)
 </script>
 
 <template>
   <div class="run">
     <template v-if="!over">
-      <h2 ref="heading" tabindex="-1">
-        {{ word('practice-which', { no: asked.length + 1, all: kinds.length }) }}: {{ name }}
-      </h2>
-      <p class="why">{{ placeSaid(drill.site) }}</p>
+      <h2 ref="heading" tabindex="-1">{{ title }}</h2>
+      <p v-if="joint" class="why">{{ placeSaid(drill.site) }}</p>
       <p v-if="shown" class="told" role="status">{{ verdict }}</p>
       <button v-if="shown" type="button" class="button main next" @click="keep(shown)">
         {{ word('practice-next') }}
       </button>
       <template v-else>
-        <DrillJudge v-if="kind === 'judge'" :drill="drill" @said="said" />
+        <DrillSum v-if="kind === 'sum'" :sum="sum" @said="said" />
+        <DrillJudge v-else-if="kind === 'judge'" :drill="drill" @said="said" />
         <DrillFault v-else-if="kind === 'fault'" :drill="drill" @said="said" />
         <DrillOrder v-else :drill="drill" @said="said" />
       </template>
@@ -107,7 +114,7 @@ const missed = computed(
         {{ word('practice-end') }}
       </button>
     </template>
-    <DrillMarks v-else :asked="asked" :missed="missed" :took-s="tookS" @again="again" @end="emit('end')" />
+    <DrillMarks v-else :asked="asked" :took-s="tookS" @again="again" @end="emit('end')" />
   </div>
 </template>
 

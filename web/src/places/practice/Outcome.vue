@@ -11,6 +11,7 @@ import { sectionOf } from './section'
 
 /** What became of a joint: pressure goes up until it lets go; then it is cut open, and told why. */
 const props = defineProps<{ laid: OnBench; answer: PracticeAnswer; steps: readonly Step[] }>()
+defineEmits<{ step: [id: string] }>()
 const job = useJob()
 const open = ref(false)
 const endBar = computed(() => props.answer.weepsAtBar ?? props.answer.triedToBar)
@@ -35,6 +36,7 @@ const causes = computed(() =>
     const step = props.steps.find((s) => s.id === cause.step)
     return {
       key: cause.fault,
+      step: cause.step,
       pct: Math.round(cause.weight * 100),
       says: faultName(props.laid.method, cause.fault),
       at: word(cause.atS > 0 ? 'practice-cause-at' : 'practice-cause-at-once', {
@@ -74,7 +76,7 @@ const section = computed(() => sectionOf(props.laid, props.answer))
             <li v-for="cause in causes" :key="cause.key">
               <b>{{ word('practice-cause', { cause: cause.says, pct: cause.pct }) }}</b>
               <span class="weigh" aria-hidden="true"><i :style="{ inlineSize: `${cause.pct}%` }"></i></span>
-              <span class="soft">{{ cause.at }}</span>
+              <button type="button" class="word" @click="$emit('step', cause.step)">{{ cause.at }}</button>
             </li>
           </ol>
           <p class="soft">{{ word('practice-model') }}</p>
@@ -85,6 +87,18 @@ const section = computed(() => sectionOf(props.laid, props.answer))
 </template>
 
 <style scoped>
+.word {
+  min-block-size: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--copper);
+  font: inherit;
+  text-align: start;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
 .outcome {
   display: flex;
   flex-direction: column;

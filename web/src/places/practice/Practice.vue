@@ -28,6 +28,7 @@ const WAYS = [
   ['find', word('practice-find')],
   ['judge', word('practice-judge')],
   ['order', word('practice-order')],
+  ['sums', word('practice-sums')],
   ['test', word('practice-test')],
 ] as const
 /** What is done here stands in the address: a link leads to a drill. */
@@ -129,7 +130,13 @@ function drillDue(method: string): void {
           @back="bench.back"
         />
         <template v-else-if="answer">
-          <Outcome :key="tries.length" :laid="laid.laid" :answer="answer" :steps="steps" />
+          <Outcome
+            :key="tries.length"
+            :laid="laid.laid"
+            :answer="answer"
+            :steps="steps"
+            @step="bench.backTo"
+          />
           <div class="buttons">
             <button type="button" class="button" @click="bench.begin">{{ word('practice-again') }}</button>
             <button type="button" class="button" @click="bench.back">{{ word('practice-step-back') }}</button>

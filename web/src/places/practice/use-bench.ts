@@ -72,6 +72,12 @@ function actsOf(on: OnBench, done: readonly DoneHere[]): Act[] {
   })
 }
 
+/** Steps that come before one; all of them where it is none of theirs. */
+function idsBefore(steps: readonly Step[], id: string): ReadonlySet<string> {
+  const ids = steps.map((step) => step.id)
+  return new Set(ids.includes(id) ? ids.slice(0, ids.indexOf(id)) : ids)
+}
+
 /** The free bench: what lies there, what was done to it so far, and what became of it. */
 export function useBench(school: School) {
   const lying = reactive<Lying>(kept(school))
@@ -120,14 +126,14 @@ export function useBench(school: School) {
     left.value = new Set([...left.value, id])
     finish()
   }
-  /** The step before, done or left out, is taken back. */
-  function back(): void {
-    const before = steps.value[at.value - 1]?.id
+  /** Back to a step, which is done again and everything after it; what came before it stays. */
+  function backTo(id: string): void {
+    const before = idsBefore(steps.value, id)
     answer.value = null
-    if (before === undefined) return
-    if (left.value.has(before)) left.value = new Set([...left.value].filter((id) => id !== before))
-    else done.value = done.value.slice(0, -1)
+    done.value = done.value.filter((one) => before.has(one.step))
+    left.value = new Set([...left.value].filter((one) => before.has(one)))
   }
-  return { lying, laid, steps, step, at, done, left, answer, begin, doStep, leaveOut, back }
+  const back = (): void => backTo(steps.value[at.value - 1]?.id ?? '')
+  return { lying, laid, steps, step, at, done, left, answer, begin, doStep, leaveOut, back, backTo }
 }
 export type BenchHere = ReturnType<typeof useBench>
