@@ -81,17 +81,21 @@ function temperatures(spec: Spec, how: Heat, site: Site): number[][] {
     how.heatS,
   )
 }
+/** Tries to find how long; the longest that anybody heats, s. */
+const TRIES = 3
+const MOST_S = 900
 const EVEN_PCT = 88
 const AIM_PCT = 88
-/** How long a good hand heats: until the coldest place is well above where solder flows. Nearly in proportion. */
+/** How long a good hand heats: until the coldest place is well above where solder flows. Found by trying. */
 function soundS(spec: Spec, site: Site): number {
-  const tryS = torchS(spec) * 1.2
-  const coldest = smallest(
-    temperatures(spec, { evenPct: EVEN_PCT, aimPct: AIM_PCT, heatS: tryS, waterPct: 0 }, site).flat(),
-  )
   const from = Math.min(site.wallC, FLOWS_C)
-  const more = (FLOWS_C + 18 - from) / Math.max(20, coldest - from)
-  return Math.round(tryS * more * 8) / 8
+  let forS = torchS(spec) * 1.2
+  for (let time = 0; time < TRIES; time++) {
+    const how = { evenPct: EVEN_PCT, aimPct: AIM_PCT, heatS: forS, waterPct: 0 }
+    const coldest = smallest(temperatures(spec, how, site).flat())
+    forS = Math.min(MOST_S, (forS * (FLOWS_C + 18 - from)) / Math.max(20, coldest - from))
+  }
+  return Math.round(forS * 8) / 8
 }
 const hasUnion = (spec: Spec): boolean => spec.part === 'union'
 
