@@ -149,7 +149,7 @@ function done(): void {
     >
       {{ word(phone ? 'practice-phone-on' : 'practice-phone', { s: PHONE_S }) }}
     </button>
-    <div class="act">
+    <div class="act" :class="{ loose: drawing }">
       <button type="button" class="button main" @click="done">{{ told(step.action, job.reader) }}</button>
       <button type="button" class="button" @click="emit('leave')">{{ word('practice-leave-out') }}</button>
       <button v-if="!first" type="button" class="button" @click="emit('back')">
@@ -197,6 +197,10 @@ section {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
+}
+/* What is drawn on wants all the room there is. */
+.act.loose {
+  position: static;
 }
 .act .main {
   flex: 1 1 100%;

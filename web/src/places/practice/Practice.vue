@@ -118,7 +118,7 @@ function drillDue(method: string): void {
     </div>
     <template v-if="doing === 'free'">
       <BenchSetUp v-if="at === 0 && !answer" :model-value="lying" />
-      <p v-else class="why">{{ joint }}. {{ place }}</p>
+      <p v-else class="why"><Figures :text="`${joint}. ${place}`" /></p>
       <template v-if="laid.laid">
         <BenchStep
           v-if="step"
