@@ -148,3 +148,37 @@ describe('door practice-run', () => {
     expect((hard.causes as { fault: string }[])[0]?.fault).toBe('dried-cement')
   })
 })
+
+/** What the trade says a fault leaves of a joint, 1 = sound. Common practice, no published source; orders of size. */
+describe('faults cost about what the trade says', () => {
+  it.each([
+    ['solvent-cement', { material: 'pvc', size: 'NPS 2', schedule: '80' }, 'primer-dried', 1, 0.3, 0.5],
+    ['solvent-cement', { material: 'pvc-u', size: 'd63' }, 'dried-cement', 1, 0.1, 0.4],
+    ['solvent-cement', { material: 'pvc-u', size: 'd110' }, 'too-little', 1, 0.2, 0.6],
+    ['solvent-cement', { material: 'abs', size: 'd63' }, 'wet', 1, 0.2, 0.5],
+    ['solvent-cement', { material: 'pvc-u', size: 'd63' }, 'moved', 1, 0.25, 0.7],
+    ['solvent-cement', { material: 'pvc-u', size: 'd63' }, 'bare-underside', 1, 0, 0.1],
+    ['socket-fusion', { material: 'pp-r', size: 'd32' }, 'slow-change', 1, 0.2, 0.4],
+    ['socket-fusion', { material: 'pp-r', size: 'd32' }, 'twisted', 1, 0.4, 0.6],
+    ['adhesive-bond', { material: 'epoxy-resin', size: 'NPS 4' }, 'touched', 1, 0.3, 0.6],
+    ['adhesive-bond', { material: 'epoxy-resin', size: 'NPS 4' }, 'too-late', 1, 0.3, 0.6],
+    ['adhesive-bond', { material: 'epoxy-resin', size: 'NPS 4' }, 'glaze-left', 1, 0, 0.1],
+    ['compression', { material: 'stainless', size: 'd12' }, 'too-few', 0.5, 0.3, 0.8],
+    ['compression', { material: 'stainless', size: 'd12' }, 'ferrule-out', 1, 0, 0.15],
+    ['sanitary-clamp', { material: 'stainless', size: 'BPE 2' }, 'not-rechecked', 1, 0.5, 0.75],
+    ['press', { material: 'copper', size: 'd22' }, 'not-pressed', 1, 0.02, 0.1],
+  ] as const)('%s %j: %s', (method, joint, fault, amount, least, most) => {
+    for (const seed of [1, 2, 3, 4]) {
+      const made = result({ method, ...joint, site: SITE, seed, spoil: [{ fault, amount }] })
+      expect(made.holdsOf).toBeGreaterThanOrEqual(least)
+      expect(made.holdsOf).toBeLessThanOrEqual(most)
+    }
+  })
+  it('a joint soldered to 40 % may hold any water test', () => {
+    const asked = { method: 'solder', material: 'copper', size: 'd22', site: SITE, seed: 4 }
+    const made = result({ ...asked, spoil: [{ fault: 'not-cleaned', amount: 0.7 }] })
+    const cut = made.cut as { figures: { heldPct: number } }
+    expect(cut.figures.heldPct).toBeLessThan(55)
+    expect(made.weepsAtBar ?? Infinity).toBeGreaterThan(10)
+  })
+})
