@@ -209,6 +209,8 @@ test('sums are done in the head, each told at once, and marked', async ({ page }
     await button(page, 'Next').click()
   }
   await expect(page.getByRole('table').getByRole('row')).toHaveCount(13)
+  await button(page, 'Back to the bench').click()
+  await expect(headline(page)).toContainText('Make a joint')
 })
 
 test('a hidden fault is found, or told', async ({ page }) => {

@@ -6,6 +6,7 @@ import {
   allMethods,
   isWorded,
   methodOf,
+  readingSaid,
   registerMethod,
   say,
   sourceOf,
@@ -96,6 +97,14 @@ for (const method of [...allMethods().filter((m) => m.id !== 'toy-clip'), toyMet
           seen.add(s.id)
         }
         expect(steps.filter((s) => s.reaches === 'made')).toHaveLength(1)
+      })
+      it('an answer to choose is said as an answer, never with the sentence of a finding', () => {
+        const said = steps.flatMap((s) =>
+          s.reads.flatMap((field) =>
+            (field.options ?? []).map((o) => readingSaid(field, o, { units: school })),
+          ),
+        )
+        expect(said.filter((text) => !text || text.endsWith('.'))).toEqual([])
       })
       it('is total over any part of a life, and its results survive JSON', () => {
         for (let n = 0; n <= steps.length; n++) {

@@ -65,6 +65,29 @@ describe('door practice-run', () => {
     })
     expect(answer?.warnings.map((w) => w.field)).toEqual(['details.colour', 'did[0].how.whistled'])
   })
+  it('what a method does not ask is not said to be of the joint; no wind said is none', () => {
+    const made = door?.run({
+      ...PRESS,
+      schedule: '40',
+      details: { colour: 'green' },
+      site: { ...SITE, windMS: null },
+    })
+    expect(made?.result.details).toEqual({})
+    expect(made?.result).toEqual(door?.run({ ...PRESS, site: { ...SITE, windMS: 0 } }).result)
+  })
+  it('a flare taken off warm springs back, held until it is stiff it stays (WLF about its glass transition)', () => {
+    const asked = { method: 'flare', material: 'pfa', size: 'OD 1/2', site: SITE, seed: 3 }
+    const usual = result(asked).did as { step: string; atS: number; how: Record<string, number> }[]
+    const held = (share: number): number => {
+      const did = usual.map((a) =>
+        a.step === 'form' ? { ...a, how: { ...a.how, holdS: (a.how.holdS ?? 0) * share } } : a,
+      )
+      return result({ ...asked, did }).holdsOf as unknown as number
+    }
+    expect([held(1), held(1.5)]).toEqual([1, 1])
+    expect(held(0.5)).toBeLessThan(0.8)
+    expect(held(0.1)).toBeLessThanOrEqual(held(0.5))
+  })
   it('what was done, sent back with its details, plays the same: every method, spoilt and sound', () => {
     for (const method of allMethods()) {
       const { school, spec } = method.examples[0] as (typeof method.examples)[number]

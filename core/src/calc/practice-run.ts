@@ -1,5 +1,5 @@
 import { type Act, fromTimes } from '../practice/acts.js'
-import { type OnBench, laidOn } from '../practice/laid.js'
+import { type OnBench, asks, laidOn } from '../practice/laid.js'
 import { type PracticeQuestion, practiceRun } from '../practice/run.js'
 import type { HowDef } from '../bench/bench.js'
 import { either, flag, list, mapOf, may, need, number, object, oneOf, text } from '../schema/shape.js'
@@ -16,7 +16,8 @@ const schoolOf = (question: Question): 'inch' | 'metric' =>
   question.school ?? (/^(d\d|DN )/.test(question.size) ? 'metric' : 'inch')
 /** Lays the joint on the bench. @throws Refusal at the field that is in the way */
 function laid(question: Question): { joint: OnBench; asked: PracticeQuestion } {
-  const asked = { ...question, school: schoolOf(question) }
+  const site = { ...question.site, windMS: question.site.windMS ?? 0 }
+  const asked = { ...question, site, school: schoolOf(question) }
   checkJoint(asked as JointInput)
   const found = laidOn(methodFor(asked as JointInput), asked)
   if (found.ok) return { joint: found.laid, asked }
@@ -69,8 +70,7 @@ function checkPlay(joint: OnBench, asked: PracticeQuestion): void {
 function nameUnknown(joint: OnBench, asked: PracticeQuestion, working: Working): void {
   const unknown = (field: string): void =>
     working.warn('unknown-field', `${field} is not known here and was not used.`, field)
-  const known = new Set(joint.method.fields.map((f) => f.key))
-  for (const key of Object.keys(asked.details ?? {})) if (!known.has(key)) unknown(`details.${key}`)
+  for (const key of Object.keys(asked.details ?? {})) if (!asks(joint.method, key)) unknown(`details.${key}`)
   asked.did?.forEach((act, i) => {
     for (const key of Object.keys(act.how ?? {}))
       if (joint.play.hows[key]?.step !== act.step) unknown(`did[${i}].how.${key}`)
@@ -149,10 +149,7 @@ export const practiceRunCalc = calculation({
     checkPlay(joint, asked)
   },
   compute(question: Question, working) {
-    const { joint, asked } = laid({
-      ...question,
-      site: { ...question.site, windMS: question.site.windMS ?? 0 },
-    })
+    const { joint, asked } = laid(question)
     nameUnknown(joint, asked, working)
     const { findings: _findings, ...result } = practiceRun(joint, asked)
     for (const [figure, value] of Object.entries(result))

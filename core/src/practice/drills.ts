@@ -22,7 +22,7 @@ const SOUND = 1 / 3
 /** As badly as that at least, so that it costs something. */
 const LEAST = 0.6
 /** Below this of sound work a joint counts as bad: beyond what a hand's own spread does. */
-export const SOUND_FROM = 0.9
+const SOUND_FROM = 0.9
 
 const pick = <T>(all: readonly T[], share: number): T =>
   all[Math.min(all.length - 1, Math.floor(share * all.length))] as T

@@ -30,6 +30,10 @@ function climateOf(method: Method, question: Pick<PracticeQuestion, 'school' | '
   }
 }
 
+/** Is this something that a line of this method says? What its wall is, any line may say. */
+export const asks = (method: Method, key: string): boolean =>
+  key === 'wallSeries' || method.fields.some((field) => field.key === key)
+
 /** Lays a joint on the bench. @returns what its own fields refuse, with the field. */
 export function laidOn(
   method: Method,
@@ -37,10 +41,11 @@ export function laidOn(
 ): { ok: true; laid: OnBench } | { ok: false; errors: readonly Finding[] } {
   const { material, size, school } = question
   const base = { material, size, school }
+  const said = { schedule: question.schedule, ...question.details }
+  // What a method does not ask plays no part, and is not said to.
   const details = {
     ...method.bench.details?.(base),
-    ...(question.schedule ? { schedule: question.schedule } : {}),
-    ...question.details,
+    ...Object.fromEntries(Object.entries(said).filter(([key, value]) => value != null && asks(method, key))),
   }
   const parsed = method.parse({ ...details, ...base })
   if (!parsed.ok) return parsed

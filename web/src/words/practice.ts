@@ -108,6 +108,7 @@ export const PRACTICE = {
   'practice-print': 'Print the marks',
   'practice-once-more': 'Once more',
   'practice-end': 'Give up',
+  'practice-to-bench': 'Back to the bench',
   'practice-no': 'No.',
   'practice-kind': 'Question',
   'practice-kind-judge': 'from outside',

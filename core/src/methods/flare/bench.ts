@@ -23,8 +23,13 @@ const FLARES_C = 280
 const BUCKLES_C = 310
 const KINKED_C = 360
 const COLD_C = 240
-/** Above its glass transition PFA at room temperature is no longer stiff (handbooks, from memory: about 80 to 90 °C). */
+/** Glass transition of PFA, °C (handbooks, from memory: about 80 to 90), and how long it takes to give way there, s (ours). */
 const GLASS_C = 85
+const GIVES_WAY_S = 1000
+/** What comes off its mandrel is watched for so long: what has not sprung back by then stays (ours). */
+const WATCHED_S = 60
+/** Most that a flare shrinks, of what fits (ours). */
+const SHRINKS = 0.6
 
 const heats = (spec: Spec): number =>
   spec.heatS ??
@@ -34,8 +39,19 @@ const holds = (spec: Spec): number => flareHoldS(spec.quenched ?? false).value ?
 /** Time constant of the tube in the gun's air: what makes the usual heating reach the right heat from 20 °C. */
 const constantS = (spec: Spec): number => heats(spec) / Math.log((GUN_C - 20) / (GUN_C - FLARES_C))
 
+/**
+ * What springs back of a flare that is taken off its mandrel so soon, as a share: by how warm it still is. Held as long as
+ * it should be, it has cooled to its glass transition. Of a cold flare: of what it was held for.
+ */
+function springsBack(spec: Spec, airC: number, heldS: number): number {
+  if (spec.cold) return Math.exp((-4 * heldS) / holds(spec))
+  const coolsS = holds(spec) / Math.log((FLARES_C - airC) / (GLASS_C - airC))
+  const stillC = lumpedC(FLARES_C, airC, coolsS, heldS)
+  return 1 - Math.exp(-WATCHED_S / (GIVES_WAY_S * wlf(stillC - GLASS_C)))
+}
+
 export const bench = benchOf<Spec, StepId<typeof WORDS>, FaultId<typeof WORDS>>()({
-  details: ({ size }) => ({ socketDepthMm: Math.round(8 + 6 * Number(size.length > 0)), minTorqueNm: 1.5 }),
+  details: () => ({ socketDepthMm: 14, minTorqueNm: 1.5 }),
   hows: (spec, { airC }) => {
     const cold = spec.cold === true
     // From cold tube a little longer, to the same heat.
@@ -82,9 +98,7 @@ export const bench = benchOf<Spec, StepId<typeof WORDS>, FaultId<typeof WORDS>>(
   play: (spec, how, { site, chance }) => {
     const hotC = spec.cold ? FLARES_C : lumpedC(site.airC, GUN_C, constantS(spec), how.heatS)
     const formed = fall(hotC, COLD_C, 120, 0.15) * fall(hotC, BUCKLES_C, KINKED_C, 0.25)
-    // What is taken off warm springs back: the share of its set that it has not yet, at the pace of its own heat.
-    const slow = 1 + 4 * wlf(GLASS_C - 20)
-    const shrunk = 0.6 * Math.exp((-4 * how.holdS) / (holds(spec) * slow))
+    const shrunk = SHRINKS * springsBack(spec, site.airC, how.holdS)
     const side = chance.even('cold side') * 12
     const unevenMm = 1.4 * (1 - how.evenPct / 100) + 0.6 * how.squareMm
     const shortMm = how.offStopMm + 1.2 * shrunk + 1.5 * (1 - formed)

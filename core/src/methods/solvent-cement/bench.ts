@@ -171,7 +171,8 @@ export const bench = benchOf<
         figures: {
           depthMm: depthMm - shortMm,
           heldPct: 100 * meanOf(cells),
-          fusedColumns: cells.reduce((n, r) => n + r.filter((v) => v >= 0.7).length, 0) / (ROWS * COLUMNS),
+          fusedPct:
+            (100 * cells.reduce((n, r) => n + r.filter((held) => held >= 0.7).length, 0)) / (ROWS * COLUMNS),
         },
       },
     }

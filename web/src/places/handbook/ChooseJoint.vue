@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { type Entry, allEntries, allMethods, cToF, fToC } from '@jugalis/core'
-import { ElOption, ElSelect } from 'element-plus'
-import 'element-plus/es/components/select/style/css'
-import 'element-plus/es/components/option/style/css'
 import { computed } from 'vue'
 import { askedFields } from '../../asked-fields'
+import PickOne from '../../frame/PickOne.vue'
 import { useJob } from '../../stores/job'
 import { entryOf, keyOf, usePage } from './use-page'
 import { named, word } from '../../words/word'
@@ -19,6 +17,8 @@ const ofMethod = computed(() => allEntries().filter((e) => e.method === props.en
 const materials = computed(() => [...new Set(ofMethod.value.map((e) => e.material))])
 const sizes = computed(() => ofMethod.value.filter((e) => e.material === props.entry.material))
 const asked = computed(() => askedFields(props.entry.method).filter((f) => f.options))
+const sizeSaid = ({ size, schedule }: Entry): string =>
+  schedule ? `${size} ${word('handbook-sch', { schedule })}` : size
 const open = (e: Entry | null | undefined): void => void (e && change({ at: keyOf(e) }))
 const inch = computed(() => props.entry.school === 'inch')
 const shown = computed(() =>
@@ -35,51 +35,33 @@ const print = (): void => window.print()
 
 <template>
   <div class="choose no-print">
-    <ElSelect
-      :teleported="false"
+    <PickOne
       :model-value="entry.method"
-      size="large"
-      :aria-label="word('handbook-method')"
-      @update:model-value="(v: string) => open(allEntries().find((e) => e.method === v))"
-    >
-      <ElOption v-for="m in methods" :key="m.id" :value="m.id" :label="job.t(m.name)" />
-    </ElSelect>
-    <ElSelect
-      :teleported="false"
+      :label="word('handbook-method')"
+      :options="methods.map((m) => [m.id, job.t(m.name)])"
+      @update:model-value="(to) => open(allEntries().find((e) => e.method === to))"
+    />
+    <PickOne
       :model-value="entry.material"
-      size="large"
-      :aria-label="word('ui-material')"
-      @update:model-value="(v: string) => open(ofMethod.find((e) => e.material === v))"
-    >
-      <ElOption v-for="m in materials" :key="m" :value="m" :label="named(m)" />
-    </ElSelect>
-    <ElSelect
-      :teleported="false"
+      :label="word('ui-material')"
+      :options="materials.map((m) => [m, named(m)])"
+      @update:model-value="(to) => open(ofMethod.find((e) => e.material === to))"
+    />
+    <PickOne
       :model-value="keyOf(entry)"
-      size="large"
+      :label="word('ui-size')"
+      :options="sizes.map((e) => [keyOf(e), sizeSaid(e)])"
       filterable
-      :aria-label="word('ui-size')"
-      @update:model-value="(v: string) => open(entryOf(v))"
-    >
-      <ElOption
-        v-for="e in sizes"
-        :key="keyOf(e)"
-        :value="keyOf(e)"
-        :label="`${e.size}${e.schedule ? ` ${word('handbook-sch', { schedule: e.schedule })}` : ''}`"
-      />
-    </ElSelect>
-    <ElSelect
-      :teleported="false"
+      @update:model-value="(to) => open(entryOf(to ?? ''))"
+    />
+    <PickOne
       v-for="f in asked"
       :key="f.key"
       v-model="details[f.key]"
-      size="large"
+      :label="job.t(f.label)"
+      :options="(f.options ?? []).map((option) => [option, named(option)])"
       clearable
-      :aria-label="job.t(f.label)"
-      :placeholder="job.t(f.label)"
-    >
-      <ElOption v-for="o in f.options" :key="o" :value="o" :label="named(o)" />
-    </ElSelect>
+    />
     <label class="t">
       {{ word('handbook-at') }}
       <input

@@ -36,7 +36,7 @@ function drop(id: string): void {
     <div v-for="section in sections" :key="section.id" class="line">
       <button
         type="button"
-        class="word"
+        class="in-text"
         :aria-expanded="openId === section.id"
         @click="openId = openId === section.id ? null : section.id"
       >
@@ -61,8 +61,6 @@ function drop(id: string): void {
     </div>
   </div>
 </template>
-
-<style scoped src="./plan.css"></style>
 <style scoped>
 .by {
   display: flex;

@@ -123,7 +123,7 @@ if (!crew.value.length) begin(null, [...job.members.values()][0] ?? '')
       <li v-for="member in crew" :key="member.id">
         <button
           type="button"
-          class="word strong"
+          class="in-text strong"
           :aria-label="word('plan-change-person', { name: member.name })"
           @click="begin(member)"
         >
@@ -203,8 +203,6 @@ if (!crew.value.length) begin(null, [...job.members.values()][0] ?? '')
     </div>
   </Sheet>
 </template>
-
-<style scoped src="./plan.css"></style>
 <style scoped>
 .crew {
   list-style: none;

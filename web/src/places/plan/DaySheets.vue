@@ -80,7 +80,7 @@ const print = (): void => window.print()
       </span>
       <button
         type="button"
-        class="word no-print"
+        class="in-text no-print"
         :aria-label="word('plan-fix-it', { tag: said.tag(joint.id) })"
         @click="emit('fix', joint.id)"
       >
@@ -95,8 +95,6 @@ const print = (): void => window.print()
     <button type="button" class="button" @click="print">{{ word('plan-print') }}</button>
   </div>
 </template>
-
-<style scoped src="./plan.css"></style>
 <style scoped>
 h2 {
   display: flex;

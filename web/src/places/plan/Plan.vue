@@ -84,7 +84,7 @@ function choose(value: string | null): void {
       <p v-if="stuck?.code === 'no-crew' && open" class="why">{{ word('plan-nobody-why') }}</p>
       <p v-if="answered && part !== null" class="why" role="status">
         {{ word('plan-looking', { part: Math.round(part * 100) }) }}
-        <button type="button" class="word" @click="stop">{{ word('plan-stop') }}</button>
+        <button type="button" class="in-text" @click="stop">{{ word('plan-stop') }}</button>
       </p>
       <PlanWhy v-if="answered && found" :said="said" :found="found" @fix="fixing = $event" />
     </div>
@@ -132,8 +132,6 @@ function choose(value: string | null): void {
     <FixSheet v-if="fixing" :joint-id="fixing" :found="found" @close="fixing = null" />
   </div>
 </template>
-
-<style scoped src="./plan.css"></style>
 <style scoped>
 .aims {
   margin-block: 10px;

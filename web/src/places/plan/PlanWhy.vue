@@ -38,7 +38,7 @@ const mean = computed(() => {
       <li v-for="link in shown" :key="link.joint.id">
         <button
           type="button"
-          class="word"
+          class="in-text"
           :aria-label="word('plan-fix-it', { tag: said.tag(link.joint.id) })"
           @click="emit('fix', link.joint.id)"
         >
@@ -46,7 +46,7 @@ const mean = computed(() => {
         </button>
       </li>
       <li v-if="chain.length > MOST && !all">
-        <button type="button" class="word" @click="all = true">
+        <button type="button" class="in-text" @click="all = true">
           {{ word('plan-more', { count: chain.length - MOST }) }}
         </button>
       </li>
@@ -56,8 +56,6 @@ const mean = computed(() => {
     </ul>
   </div>
 </template>
-
-<style scoped src="./plan.css"></style>
 <style scoped>
 .chain {
   list-style: none;

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { type PracticeSite, PRACTICE_SITES, type School, allMethods, joinable, methodOf } from '@jugalis/core'
-import { ElOption, ElSelect } from 'element-plus'
-import 'element-plus/es/components/select/style/css'
-import 'element-plus/es/components/option/style/css'
 import { computed } from 'vue'
 import { askedFields } from '../../asked-fields'
+import PickOne from '../../frame/PickOne.vue'
 import { named, told, word } from '../../words/word'
 import { placeSaid } from './how-text'
 import { type Lying, usualJoint } from './use-bench'
 
 /** What lies on the bench, where, and whose hand makes it. */
 const lying = defineModel<Lying>({ required: true })
-const methods = allMethods()
+const methods = allMethods().map((m) => [m.id, told(m.name)] as const)
+/** Names as people read them, beside what is stored. */
+const said = (all: readonly string[]) => all.map((one) => [one, named(one)] as const)
 const method = computed(() => methodOf(lying.value.method))
 const materials = computed(() => Object.keys(method.value?.joins ?? {}))
 const fits = (material: string, size: string, school: School): boolean =>
@@ -52,71 +52,47 @@ function detail(key: string, value: string): void {
 
 <template>
   <div class="set-up no-print">
-    <ElSelect
-      :teleported="false"
+    <PickOne
       :model-value="lying.method"
-      size="large"
-      :aria-label="word('practice-method')"
-      @update:model-value="chooseMethod"
-    >
-      <ElOption v-for="m in methods" :key="m.id" :value="m.id" :label="told(m.name)" />
-    </ElSelect>
-    <ElSelect
-      :teleported="false"
+      :label="word('practice-method')"
+      :options="methods"
+      @update:model-value="(to) => chooseMethod(to ?? lying.method)"
+    />
+    <PickOne
       :model-value="lying.material"
-      size="large"
-      :aria-label="word('ui-material')"
-      @update:model-value="(to: string) => chooseOther(to, lying.school)"
-    >
-      <ElOption v-for="m in materials" :key="m" :value="m" :label="named(m)" />
-    </ElSelect>
-    <ElSelect
-      :teleported="false"
+      :label="word('ui-material')"
+      :options="said(materials)"
+      @update:model-value="(to) => chooseOther(to ?? lying.material, lying.school)"
+    />
+    <PickOne
       :model-value="lying.size"
-      size="large"
+      :label="word('ui-size')"
+      :options="said(sizes)"
       filterable
-      :aria-label="word('ui-size')"
-      @update:model-value="(size: string) => put({ size })"
-    >
-      <ElOption v-for="size in sizes" :key="size" :value="size" :label="named(size)" />
-    </ElSelect>
-    <ElSelect
+      @update:model-value="(to) => put({ size: to ?? lying.size })"
+    />
+    <PickOne
       v-if="schools.length > 1"
-      :teleported="false"
       :model-value="lying.school"
-      size="large"
-      :aria-label="word('practice-school')"
-      @update:model-value="(to: School) => chooseOther(lying.material, to)"
-    >
-      <ElOption
-        v-for="school in schools"
-        :key="school"
-        :value="school"
-        :label="word(`practice-school-${school}`)"
-      />
-    </ElSelect>
-    <ElSelect
+      :label="word('practice-school')"
+      :options="schools.map((school) => [school, word(`practice-school-${school}`)])"
+      @update:model-value="(to) => chooseOther(lying.material, to ?? lying.school)"
+    />
+    <PickOne
       v-for="field in asked"
       :key="field.key"
-      :teleported="false"
       :model-value="String(lying.details[field.key] ?? '')"
-      size="large"
+      :label="told(field.label)"
+      :options="said(field.options ?? [])"
       clearable
-      :aria-label="told(field.label)"
-      :placeholder="told(field.label)"
-      @update:model-value="(to: string) => detail(field.key, to)"
-    >
-      <ElOption v-for="option in field.options" :key="option" :value="option" :label="named(option)" />
-    </ElSelect>
-    <ElSelect
-      :teleported="false"
+      @update:model-value="(to) => detail(field.key, to ?? '')"
+    />
+    <PickOne
       :model-value="lying.site"
-      size="large"
-      :aria-label="word('practice-site')"
-      @update:model-value="(to: PracticeSite) => put({ site: to })"
-    >
-      <ElOption v-for="one in sites" :key="one" :value="one" :label="word(`practice-site-${one}`)" />
-    </ElSelect>
+      :label="word('practice-site')"
+      :options="sites.map((site) => [site, word(`practice-site-${site}`)])"
+      @update:model-value="(to) => put({ site: to ?? lying.site })"
+    />
     <button type="button" class="button" @click="put({ seed: lying.seed + 1 })">
       {{ word('practice-hand') }}
     </button>

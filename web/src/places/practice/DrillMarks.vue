@@ -46,6 +46,7 @@ const print = (): void => window.print()
       <button type="button" class="button main" @click="$emit('again')">
         {{ word('practice-once-more') }}
       </button>
+      <button type="button" class="button" @click="$emit('end')">{{ word('practice-to-bench') }}</button>
       <button type="button" class="button" @click="print">{{ word('practice-print') }}</button>
     </div>
   </div>

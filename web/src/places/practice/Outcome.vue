@@ -76,7 +76,7 @@ const section = computed(() => sectionOf(props.laid, props.answer))
             <li v-for="cause in causes" :key="cause.key">
               <b>{{ word('practice-cause', { cause: cause.says, pct: cause.pct }) }}</b>
               <span class="weigh" aria-hidden="true"><i :style="{ inlineSize: `${cause.pct}%` }"></i></span>
-              <button type="button" class="word" @click="$emit('step', cause.step)">{{ cause.at }}</button>
+              <button type="button" class="in-text" @click="$emit('step', cause.step)">{{ cause.at }}</button>
             </li>
           </ol>
           <p class="soft">{{ word('practice-model') }}</p>
@@ -87,18 +87,6 @@ const section = computed(() => sectionOf(props.laid, props.answer))
 </template>
 
 <style scoped>
-.word {
-  min-block-size: 44px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--copper);
-  font: inherit;
-  text-align: start;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
 .outcome {
   display: flex;
   flex-direction: column;

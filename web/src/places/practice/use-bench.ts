@@ -136,4 +136,3 @@ export function useBench(school: School) {
   const back = (): void => backTo(steps.value[at.value - 1]?.id ?? '')
   return { lying, laid, steps, step, at, done, left, answer, begin, doStep, leaveOut, back, backTo }
 }
-export type BenchHere = ReturnType<typeof useBench>
