@@ -188,6 +188,8 @@ test('a trade test of forty questions is taken by keyboard alone, marked, and wh
   }
   await expect(page.getByRole('status').filter({ hasText: 'of 40 right.' })).toBeVisible()
   await expect(page.getByRole('table').getByRole('row')).toHaveCount(41)
+  // The paper says who took it.
+  await expect(page.locator('.marks')).toContainText('Taken by Wren')
   await noViolations(page)
   await expect(page.getByRole('heading', { name: 'How it goes' })).toBeVisible()
   await page.reload()

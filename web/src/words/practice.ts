@@ -104,7 +104,7 @@ export const PRACTICE = {
   'practice-marks': '{right} of {all} right.',
   'practice-marks-eye':
     '{missed, plural, one {# bad joint looked good} other {# bad joints looked good}} by every reading: only the record of how it was made tells.',
-  'practice-marks-took': 'Taken in {took, number, duration}.',
+  'practice-marks-took': 'Taken by {name} in {took, number, duration}, {at}.',
   'practice-print': 'Print the marks',
   'practice-once-more': 'Once more',
   'practice-end': 'Give up',

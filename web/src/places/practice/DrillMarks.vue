@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
+import { onPaper } from '../../when'
 import { word } from '../../words/word'
 import type { Asked } from './drills'
 
 /** The marks of a drill, to be read and printed. */
 const props = defineProps<{ asked: readonly Asked[]; tookS: number }>()
 defineEmits<{ again: []; end: [] }>()
+const job = useJob()
+const name = useSession().person?.name ?? ''
+const at = onPaper(Date.now() / 1000, job.state.job.zone)
 const right = computed(() => props.asked.filter((one) => one.right).length)
 const missed = computed(() => props.asked.filter((one) => one.hidden).length)
 const print = (): void => window.print()
@@ -15,7 +21,7 @@ const print = (): void => window.print()
   <div class="marks">
     <h2 role="status">{{ word('practice-marks', { right, all: asked.length }) }}</h2>
     <p v-if="missed">{{ word('practice-marks-eye', { missed }) }}</p>
-    <p class="soft">{{ word('practice-marks-took', { took: tookS }) }}</p>
+    <p class="soft">{{ word('practice-marks-took', { took: tookS, name, at }) }}</p>
     <div class="scroll">
       <table class="rows" :aria-label="word('practice-test')">
         <thead>

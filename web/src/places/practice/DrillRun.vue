@@ -72,7 +72,10 @@ function keep(one: Asked): void {
   asked.value = [...asked.value, one]
   if (over.value) tookS.value = (performance.now() - beganMs.value) / 1000
   // The next question is where a keyboard goes on from.
-  void nextTick(() => heading.value?.focus())
+  void nextTick(() => {
+    heading.value?.focus({ preventScroll: true })
+    document.getElementById('work')?.scrollTo({ top: 0 })
+  })
 }
 /** What to say of an answer at once. */
 const verdict = computed(() => {
