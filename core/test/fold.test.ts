@@ -2,129 +2,17 @@ import fc from 'fast-check'
 import {
   type JobEvent,
   canonical,
+  foldFrom,
   foldJob,
+  foldOn,
   inOrder,
   jointFacts,
   readEvents,
   readToFold,
   sectionAnswer,
 } from '../src/index.js'
-import { JOB, LINE, Log, PLACE, SECTION, T0, joint, lineJob, uuid, walls } from './make-job.js'
-
-/** Any well-formed sequence, sensible or not: steps out of order, unknown joints, corrections of anything. */
-const anyEvents = fc.array(
-  fc.record({
-    kind: fc.constantFrom(
-      'step-done',
-      'cut-out',
-      'correction',
-      'interrupted',
-      'reading',
-      'test-begun',
-      'test-read',
-      'test-ended',
-      'gate',
-      'item-removed',
-      'piece-cut',
-      'section-state',
-      'joint-placed',
-      'item-put',
-      'batch-done',
-      'tool-set',
-      'tool-said',
-      'tool-found',
-      'tool-proof',
-      'permit-set',
-    ),
-    joint: fc.integer({ min: 1, max: 6 }),
-    life: fc.integer({ min: 1, max: 3 }),
-    step: fc.constantFrom('fit', 'cement', 'home', 'judge', 'prime', 'nonsense'),
-    atS: fc.integer({ min: 0, max: 100_000 }),
-    who: fc.integer({ min: 1, max: 3 }),
-    ref: fc.integer({ min: 0, max: 40 }),
-    after: fc.array(fc.integer({ min: 0, max: 40 }), { maxLength: 3 }),
-    value: fc.double({ min: -20, max: 60, noNaN: true }),
-  }),
-  { maxLength: 40 },
-)
-type Raw = typeof anyEvents extends fc.Arbitrary<infer T> ? T : never
-
-function logOf(raw: Raw): JobEvent[] {
-  const log = lineJob(2)
-  const id = (n: number): string => uuid(5000 + n)
-  raw.forEach((r, i) => {
-    const data: Record<string, Record<string, unknown>> = {
-      'step-done': {
-        life: r.life,
-        step: r.step,
-        readings: { checkMm: 50 + (r.ref % 7), bead: 'all-round' },
-        shown: [{ key: 'depthMm', value: 50 + r.ref, source: 'x' }],
-        pin: { school: 'metric' },
-      },
-      'cut-out': { life: r.life },
-      correction: { target: id(r.ref), undo: r.ref % 2 === 0, atS: T0 + r.atS },
-      interrupted: { life: r.life, what: 'rain' },
-      reading: {
-        placeId: PLACE,
-        what: 'wall',
-        basis: 'typed',
-        atS: T0 + r.atS,
-        value: r.value,
-        supersedes: id(r.ref),
-      },
-      'test-begun': {
-        testId: id(r.ref),
-        sectionId: SECTION,
-        bar: 9,
-        medium: 'water',
-        holdS: 60,
-        allowedDropBar: 0.1,
-        resolutionBar: 0.1,
-        tester: 'x',
-      },
-      'test-read': { testId: id(r.ref), atS: T0 + r.atS, bar: r.value },
-      'test-ended': { testId: id(r.ref), verdict: 'held' },
-      gate: { sectionId: uuid(r.ref), gate: 'vents', done: true },
-      'item-removed': { lineId: LINE, itemId: uuid(30 + r.joint) },
-      'piece-cut': { itemId: uuid(30 + r.joint), cutMm: r.value },
-      'section-state': { sectionId: SECTION, state: 'full' },
-      'joint-placed': { placeId: uuid(r.ref), fromS: T0 + r.atS },
-      'batch-done': {
-        joints: [
-          { jointId: joint(r.joint), life: r.life },
-          { jointId: joint(r.ref % 6), life: 1 },
-        ],
-        steps: [{ step: r.step, readings: {} }],
-        fromS: T0 + r.atS,
-        toS: T0 + r.atS + 60,
-        basis: 'memory',
-        toolIds: [uuid(r.ref)],
-      },
-      'tool-set': { toolId: uuid(r.ref), kind: 'press-tool', name: 'T', matches: { size: 'd63' } },
-      'tool-said': { toolId: uuid(r.ref), what: 'cycle', result: 'complete', atS: T0 + r.atS },
-      'tool-found': { toolId: uuid(r.ref), fromS: T0, toS: T0 + r.atS, says: 'cracked' },
-      'tool-proof': { toolId: uuid(r.ref), good: r.ref % 2 === 0, how: 'bite' },
-      'permit-set': { what: 'hot-work', number: 'H', fromS: T0, untilS: T0 + r.atS },
-      'item-put': {
-        lineId: r.ref % 3 ? LINE : uuid(77),
-        itemId: uuid(60 + r.joint),
-        afterItemId: uuid(r.ref),
-        item: {},
-      },
-    }
-    log.put(r.kind, data[r.kind] ?? {}, {
-      atS: T0 + r.atS,
-      who: r.who,
-      jointId: joint(r.joint),
-      id: id(i),
-      after: r.after.map(id),
-    })
-  })
-  return log.events
-}
-/** Maps and weak references do not compare by themselves. */
-const plain = (x: unknown): string =>
-  JSON.stringify(x, (_k, v: unknown) => (v instanceof Map ? [...v.entries()].sort() : v))
+import { anyEvents, logOf, plain } from './any-log.js'
+import { JOB, type Log, PLACE, SECTION, T0, joint, lineJob, walls } from './make-job.js'
 
 describe('fold', () => {
   it('never throws, whatever well-formed events it gets, and neither does what is read from it', () =>
@@ -165,6 +53,65 @@ describe('fold', () => {
         expect(plain(foldJob(readToFold(bodies)))).toBe(plain(foldJob(readEvents(bodies))))
       }),
     ))
+  it('goes on from any entry to the same state as from the first, and leaves what it had as it was', () => {
+    let wentOn = 0
+    fc.assert(
+      fc.property(anyEvents, fc.array(fc.nat(), { minLength: 1, maxLength: 4 }), (raw, cuts) => {
+        // Mostly as logs are: what comes later happened later.
+        const events = logOf(raw.map((r, i) => (r.ref % 5 ? { ...r, atS: 1000 + i * 30 } : r)))
+        const ends = [...cuts.map((n) => n % events.length), events.length].sort((a, b) => a - b)
+        let folded = foldFrom(events.slice(0, ends[0]))
+        let at = ends[0] as number
+        for (const end of ends.slice(1)) {
+          const before = plain(folded.state)
+          const next = foldOn(folded, events.slice(at, end))
+          expect(plain(folded.state)).toBe(before)
+          if (next && end > at) wentOn++
+          folded = next ?? foldFrom(events.slice(0, end))
+          at = end
+          expect(plain(folded.state)).toBe(plain(foldJob(events.slice(0, end))))
+        }
+      }),
+      { numRuns: 500 },
+    )
+    // Most of them can be gone on from: else nothing would have been looked at.
+    expect(wentOn).toBeGreaterThan(100)
+  })
+  it('going on, what an entry does not touch stays the very object it was', () => {
+    const log = lineJob(3)
+    log.make(joint(1), T0)
+    log.make(joint(2), T0 + 300)
+    const had = foldFrom(log.events)
+    log.step(joint(2), 'judge', T0 + 900, { checkMm: 51 })
+    const state = foldOn(had, log.events.slice(-1))?.state
+    expect(state?.joints.get(joint(2))).not.toBe(had.state.joints.get(joint(2)))
+    expect(state?.joints.get(joint(1))).toBe(had.state.joints.get(joint(1)))
+    expect(state?.lines).toBe(had.state.lines)
+  })
+  it('does not go on with an entry that counts before others, corrects one, or is waited for', () => {
+    const log = lineJob(1)
+    const later = '00000000-0000-4000-8000-00000000abcd'
+    log.put(
+      'reading',
+      { placeId: PLACE, what: 'wall', basis: 'typed', atS: T0, value: 9 },
+      { atS: T0, after: [later] },
+    )
+    const had = foldFrom(log.events)
+    const next = (kind: string, data: Record<string, unknown>, o: { atS: number; id?: string }) => {
+      log.put(kind, data, o)
+      return foldOn(had, log.events.slice(-1))
+    }
+    const wall = { placeId: PLACE, what: 'wall', basis: 'typed', atS: T0, value: 9 }
+    expect(next('reading', wall, { atS: T0 + 5 })).not.toBeNull()
+    expect(next('reading', wall, { atS: T0 - 5 })).toBeNull()
+    expect(next('reading', { ...wall, supersedes: later }, { atS: T0 + 5 })).toBeNull()
+    expect(next('correction', { target: later, undo: true }, { atS: T0 + 5 })).toBeNull()
+    // What they take back among themselves touches nothing before.
+    const wrong = log.put('reading', { ...wall, value: 99 }, { atS: T0 + 6 })
+    log.put('correction', { target: wrong, undo: true }, { atS: T0 + 7 })
+    expect(foldOn(had, log.events.slice(-2))?.state.readings.get(PLACE)?.wall).toHaveLength(1)
+    expect(next('reading', wall, { atS: T0 + 5, id: later })).toBeNull()
+  })
   it('puts no event before one its device had seen', () =>
     fc.assert(
       fc.property(anyEvents, (raw) => {

@@ -5,7 +5,6 @@ import {
   foldJob,
   jointFacts,
   latestHome,
-  lookOf,
   readyIfHome,
   shiftOf,
 } from '../src/index.js'
@@ -79,8 +78,7 @@ describe('the handing over of a shift', () => {
     log.put('permit-set', { what: 'hot-work', number: 'HW-3', fromS: T0 - 60, untilS: T0 + H })
     const state = foldJob(log.events)
     const facts = allOf(log, 8, T0)
-    const looks = new Map(facts.map((f) => [f.id, lookOf(f, T0, 9, false)]))
-    const shift = shiftOf(state, facts, looks, T0)
+    const shift = shiftOf(state, facts, T0)
     expect(shift.halfMade.map((x) => [x.facts.tag, x.lastStep, x.byS !== null])).toEqual([
       ['Q-2', 'fit', false],
       ['Q-3', 'cement', true],
@@ -91,6 +89,6 @@ describe('the handing over of a shift', () => {
     expect(shift.blanketsOn.map((b) => b.tool.name)).toEqual(['HB-1'])
     expect(shift.permits.map((p) => p.number)).toEqual(['HW-3'])
     log.put('tool-said', { toolId: uuid(700), what: 'blanket', result: 'off', atS: T0 - 10 })
-    expect(shiftOf(foldJob(log.events), facts, looks, T0).blanketsOn).toEqual([])
+    expect(shiftOf(foldJob(log.events), facts, T0).blanketsOn).toEqual([])
   })
 })

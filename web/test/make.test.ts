@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { JointFacts, JointLook } from '@jugalis/core'
+import type { JointFacts } from '@jugalis/core'
 import { type Running, rung, runningClocks } from '../src/clocks/running'
 import { groupsOf } from '../src/places/make/groups'
 import { turnsText } from '../src/places/make/reads/turns-text'
@@ -109,18 +109,18 @@ describe('clocks', () => {
 })
 
 it('what is assembled and not fixed stands first, what is begun before what is not', () => {
-  const look = (glyph: string): JointLook => ({ glyph }) as never
-  const done = { done: [{}] }
+  const done = { done: [{ step: 'fit' }] }
+  const assembled = { life: done, steps: [{ id: 'fit', reaches: 'assembled' }] }
+  const begun = { life: done, steps: [{ id: 'fit', reaches: 'prepared' }] }
   const joints = [
     facts('Q-1'),
-    facts('Q-2', { life: done }),
-    facts('Q-3', { life: done }),
+    facts('Q-2', begun),
+    facts('Q-3', assembled),
     facts('Q-4', { life: done, homeAtS: NOW, inspection: { verdict: 'pass' } }),
     facts('Q-5', { life: done, homeAtS: NOW, inspection: { verdict: 'unknown' } }),
     facts('Q-6', { life: done, homeAtS: NOW, inspection: { verdict: 'fail' } }),
   ]
-  const looks = new Map(joints.map((f) => [f.id, look(f.id === 'Q-3' ? 'unfixed' : 'made')]))
-  const g = groupsOf(joints, looks)
+  const g = groupsOf(joints)
   expect(g.groups.map((x) => [x.title, x.joints.map((j) => j.tag)])).toEqual([
     ['Assembled, not fixed', ['Q-3']],
     ['To make', ['Q-2', 'Q-6', 'Q-1']],

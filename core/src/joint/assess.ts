@@ -4,12 +4,19 @@ import { type Piece, valueAt } from '../methods/cure/piecewise.js'
 import type { Clock, Ctx, Fig, Inspection, Life, Method, Msg, RulesPin, Step } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import { msg, noFig } from '../sources/source.js'
-import { conditionsAt, jointHistory } from './climate.js'
+import {
+  type Conditions,
+  type JointWeather,
+  conditionsIn,
+  conditionsNow,
+  jointHistory,
+  jointWeather,
+} from './climate.js'
 import { type JointPlace, jointPlaces, jointSpec, newestChart, saidByPart } from './lookup.js'
 import { piecesOf } from './pressure-curve.js'
-import type { JobState, JointState, LifeState } from '../log/state.js'
-import { recordFindings, withRecord } from './tools.js'
-import { onceEach } from '../units/memo.js'
+import type { JobState, JointState, LifeState, Line } from '../log/state.js'
+import { type OfRecord, ofRecord, recordFindings, withRecord } from './tools.js'
+import { once, onceForAll } from '../units/memo.js'
 
 /** What is known of one joint whatever the time: worked out once for a state and a mode. */
 export interface JointFacts {
@@ -46,14 +53,16 @@ interface Spelled {
   /** Names the specification: lines that say the same share their steps. */
   text: string
 }
-/** Specification of a joint. Joints of one line and size share it: it is read once for a state. */
-const readSpec = onceEach(
+/** What of a job the specification of its joints depends on, besides their lines. */
+type Sayings = Pick<JobState, 'charts' | 'job'>
+/** Specification of a joint. Joints of one line and size share it: it is read once while line, charts and job are the same. */
+const readSpec = onceForAll(
   (place: JointPlace, _method: Method | null, pinned: Ctx) => {
     const part = Object.values(saidByPart(place, pinned.pin.rules)).join()
-    return `${place.way.key} ${pinned.school} ${pinned.pin.chart} ${part}`
+    return `${place.way.key} ${pinned.school} ${pinned.pin.chart} ${pinned.pin.rules} ${part}`
   },
-  (state: JobState, place, method, pinned): Spelled => {
-    const raw = jointSpec(state, place, pinned.pin.chart, pinned.pin.rules)
+  ([, charts, job]: [Line, Sayings['charts'], Sayings['job']], place, method, pinned): Spelled => {
+    const raw = jointSpec({ charts, job }, place, pinned.pin.chart, pinned.pin.rules)
     const parsed = method?.parse(raw)
     const spec = parsed?.ok ? parsed.spec : null
     const steps = method && spec !== null ? method.steps(spec, pinned) : []
@@ -62,9 +71,9 @@ const readSpec = onceEach(
   },
 )
 /** Steps as they read in this climate. */
-const readSteps = onceEach(
+const readSteps = onceForAll(
   (spelled: Spelled, _method: Method | null, ctx: Ctx) => `${spelled.text} ${ctx.airC}`,
-  (_state: JobState, spelled, method, ctx): readonly Step[] =>
+  (_of: [Sayings['charts'], Sayings['job']], spelled, method, ctx): readonly Step[] =>
     method && spelled.spec !== null ? method.steps(spelled.spec, ctx) : [],
 )
 
@@ -92,7 +101,7 @@ function looksAfter(step: string, steps: ReadonlyMap<string, Step>): string[] {
 const NOTHING_DONE: ReadonlySet<string> = new Set()
 
 /** Rules a joint was begun under, or would be. */
-const pinOf = (state: JobState, place: JointPlace, life: LifeState | null): RulesPin =>
+const pinOf = (state: Sayings, place: JointPlace, life: LifeState | null): RulesPin =>
   life?.pin ?? {
     rules: methodOf(place.way.method)?.version ?? 1,
     chart: newestChart(state),
@@ -100,23 +109,26 @@ const pinOf = (state: JobState, place: JointPlace, life: LifeState | null): Rule
     table: state.job.table,
   }
 
+/**
+ * Windows and holds go by the conditions when the work was done, not when it was looked at; a joint not begun by those
+ * of now.
+ */
+const lastWork = (life: LifeState | null, steps: ReadonlyMap<string, Step>) =>
+  life?.done.findLast((d) => steps.get(d.step)?.reaches !== 'verified')
+
 function contextOf(
-  state: JobState,
-  place: JointPlace,
-  joint: JointState,
+  world: World,
   life: LifeState | null,
   steps: ReadonlyMap<string, Step>,
   mode: CureMode,
-  nowS: number,
 ): Ctx {
-  // Windows and holds go by the conditions when the work was done, not when it was looked at; a joint not begun by those of now.
-  const worked = life?.done.findLast((d) => steps.get(d.step)?.reaches !== 'verified')
-  const at = conditionsAt(state, place.line.placeId, worked ? worked.latestS : nowS)
-  const pin = pinOf(state, place, life)
+  const worked = lastWork(life, steps)
+  const at = worked ? conditionsIn(world.weather.line.readings, worked.latestS) : world.now
+  const pin = pinOf(world, world.place, life)
   return {
     school: pin.school,
     pin,
-    wall: jointHistory(state, joint, place.line.placeId, mode === 'accumulate'),
+    wall: jointHistory(world.weather, mode === 'accumulate'),
     airC: at.airC,
     wallC: at.wallC ?? at.airC,
     humidityPct: at.humidityPct,
@@ -134,9 +146,55 @@ const bareContext = (pin: RulesPin, mode: CureMode): Ctx => ({
   mode,
 })
 
+/** All that the facts of a joint are worked out from: nothing else of the job reaches them. */
+interface World extends Sayings {
+  place: JointPlace
+  weather: JointWeather
+  record: OfRecord
+  /** The conditions of its place at the time of asking. */
+  now: Conditions
+}
+function worldOf(state: JobState, place: JointPlace, nowS: number): World {
+  const joint = state.joints.get(place.jointId) ?? newJoint(place)
+  const weather = jointWeather(state, joint, place.line.placeId)
+  const { charts, job } = state
+  return {
+    place,
+    charts,
+    job,
+    weather,
+    record: ofRecord(state, joint),
+    now: conditionsNow(weather.line, nowS),
+  }
+}
+/** A joint of which nothing was written yet. */
+const newJoint = once(({ jointId }: JointPlace): JointState => ({ ...NEW_JOINT, id: jointId }))
+
+const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((x, i) => x === b[i])
+/** Alike to the last part: what was worked out of the one holds for the other. A part more does not compile unless it is compared. */
+const ALIKE: { readonly [K in keyof World]-?: (a: World[K], b: World[K]) => boolean } = {
+  place: Object.is,
+  charts: Object.is,
+  job: Object.is,
+  now: Object.is,
+  weather: (a, b) => a.line === b.line && sameList(a.moved, b.moved) && sameList(a.movedAtS, b.movedAtS),
+  record: (a, b) => a.joint === b.joint && a.withoutCycle === b.withoutCycle && sameList(a.tools, b.tools),
+}
+const PARTS = Object.keys(ALIKE) as (keyof World)[]
+/** @param byNow the conditions of now were looked at. */
+const isAlike = (a: World, b: World, byNow: boolean): boolean =>
+  PARTS.every(
+    (part) =>
+      (part === 'now' && !byNow) || (ALIKE[part] as (a: unknown, b: unknown) => boolean)(a[part], b[part]),
+  )
+
+type Kept = Partial<Record<CureMode, { world: World; facts: JointFacts; byNow: boolean }>>
+const keptOf = once((_place: JointPlace): Kept => ({}))
 /**
  * Everything about one joint that does not depend on the present moment, except that a joint not yet begun is seen
- * under the conditions of `nowS`.
+ * under the conditions of `nowS`. Worked out anew only when something that it depends on has changed: the same object
+ * is given until then, from one state of a job to the next.
  */
 export function jointFacts(
   state: JobState,
@@ -146,14 +204,27 @@ export function jointFacts(
 ): JointFacts | null {
   const place = jointPlaces(state).get(jointId)
   if (!place) return null
-  const joint = state.joints.get(jointId) ?? NEW_JOINT
+  const world = worldOf(state, place, nowS)
+  const kept = keptOf(place)
+  const had = kept[mode]
+  if (had && isAlike(had.world, world, had.byNow)) return had.facts
+  const found = factsOf(world, mode)
+  kept[mode] = { world, ...found }
+  return found.facts
+}
+
+function factsOf(world: World, mode: CureMode): { facts: JointFacts; byNow: boolean } {
+  const { place, record } = world
+  const { joint } = record
   const last = joint.lives.at(-1)
   const method = methodOf(place.way.method) ?? null
   const raw = last && last.cutOutAtS === undefined ? last : null
-  const spelled = readSpec(state, place, method, bareContext(pinOf(state, place, raw), mode))
+  const { charts, job } = world
+  const pinned = bareContext(pinOf(world, place, raw), mode)
+  const spelled = readSpec([place.line, charts, job], place, method, pinned)
   const { spec, byId } = spelled
-  const ctx = contextOf(state, place, joint, raw, byId, mode, nowS)
-  const steps = readSteps(state, spelled, method, ctx)
+  const ctx = contextOf(world, raw, byId, mode)
+  const steps = readSteps([charts, job], spelled, method, ctx)
   const usable = method !== null && spec !== null
   const { life, seen, doubtful } = raw ? credited(raw, byId) : { life: null, seen: NOTHING_DONE, doubtful: 0 }
   let homeAtS: number | null = null
@@ -161,11 +232,11 @@ export function jointFacts(
     if (byId.get(done.step)?.reaches === 'made') homeAtS = Math.max(homeAtS ?? -Infinity, done.latestS)
   const inspection =
     usable && life && homeAtS !== null
-      ? withRecord(method.inspection(spec, life, ctx), recordFindings(state, jointId, life, steps))
+      ? withRecord(method.inspection(spec, life, ctx), recordFindings(record, life, steps))
       : null
   const failed = inspection?.verdict === 'fail'
-  return {
-    id: jointId,
+  const facts: JointFacts = {
+    id: place.jointId,
     tag: place.tag,
     place,
     method,
@@ -188,6 +259,7 @@ export function jointFacts(
     notes: joint.notes,
     nextStep: nextOf(steps, seen),
   }
+  return { facts, byNow: lastWork(raw, byId) === undefined }
 }
 
 /** The first step not done whose needs are met. One that is free to skip is not gone back to once work went on. */

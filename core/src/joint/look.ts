@@ -1,5 +1,5 @@
 import { timeOf } from '../methods/cure/piecewise.js'
-import type { Msg } from '../methods/method.js'
+import type { Msg, Step } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import type { JointFacts } from './assess.js'
 
@@ -66,12 +66,18 @@ const CURE_QUARTERS = [
   [0.5, 'cure50'],
   [0.25, 'cure25'],
 ] as const
+const reached = (facts: JointFacts): (Step['reaches'] | undefined)[] =>
+  (facts.life?.done ?? []).map((d) => facts.steps.find((s) => s.id === d.step)?.reaches)
+/** Assembled, and not yet pressed, turned or tightened: at any time, whatever section it is in. */
+export const isUnfixed = (facts: JointFacts): boolean =>
+  facts.life !== null && facts.homeAtS === null && glyphOf(facts, 0, 0, false) === 'unfixed'
+
 function glyphOf(facts: JointFacts, nowS: number, targetBar: number, tested: boolean): GlyphId {
   if (!facts.life) return 'planned'
   if (facts.inspection?.verdict === 'fail') return 'failed'
   if (facts.homeAtS === null) {
     if (facts.clocks.some((c) => c.kind === 'window' && c.stoppedAtS === undefined)) return 'window'
-    const done = facts.life.done.map((d) => facts.steps.find((s) => s.id === d.step)?.reaches)
+    const done = reached(facts)
     if (done.includes('assembled')) return 'unfixed'
     return done.includes('prepared') ? 'prepared' : done.includes('marked') ? 'marked' : 'planned'
   }

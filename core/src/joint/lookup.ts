@@ -5,7 +5,7 @@ import type { SourceId } from '../sources/source.js'
 import { type Met, metBy } from '../parts/met.js'
 import { type Way, askedOf, wayOf } from './way.js'
 import { type Item, type JobState, type Line, lifeKey, withHead } from '../log/state.js'
-import { once, onceEach } from '../units/memo.js'
+import { once, onceEach, onceForAll } from '../units/memo.js'
 
 /** Where a joint sits: its line, the part whose end it is, which end, and the fitting that this end meets. */
 export interface JointPlace {
@@ -27,19 +27,19 @@ export interface JointPlace {
 /** Lives in a list, looked up for each joint of a line that may have thousands. */
 const livesOf = once((begun: readonly string[]): ReadonlySet<string> => new Set(begun))
 /** Which of the changes of a line since came after a joint's life had begun; -1: none of them. */
-function changedSince(state: JobState, line: Line, jointId: string): number {
+function changedSince(state: Pick<JobState, 'joints'>, line: Line, jointId: string): number {
   const life = line.before && state.joints.get(jointId)?.lives.at(-1)
   const key = life && life.cutOutAtS === undefined ? lifeKey(jointId, life.no) : null
   return key === null ? -1 : (line.before?.findIndex(({ begun }) => livesOf(begun).has(key)) ?? -1)
 }
 /** What is met, its line as it was then. */
-function metThen(state: JobState, jointId: string, met: Met): Met {
+function metThen(state: Pick<JobState, 'joints'>, jointId: string, met: Met): Met {
   const was = met.line.before?.[changedSince(state, met.line, jointId)]
   return was ? { ...met, line: withHead(met.line, was.head) } : met
 }
 /** How a joint is made: as the line was when its life in the line began, else as it is. */
 function wayThen(
-  state: JobState,
+  state: Pick<JobState, 'joints'>,
   line: Line,
   jointId: string,
   [part, end, meets]: [part: Item, end: 0 | 1, met: Met | null],
@@ -62,8 +62,19 @@ function wayThen(
   }
 }
 
-/** Every joint that the lines define. Worked out once for a state. */
-export const jointPlaces = once((state: JobState): ReadonlyMap<string, JointPlace> => {
+type Lines = JobState['lines']
+const NO_LIVES: JobState['joints'] = new Map()
+/** Was any line changed after it was begun? */
+const anyChanged = once((lines: Lines) => [...lines.values()].some((line) => line.before))
+/**
+ * Every joint that the lines define. Worked out once while the lines are the same, and, where one was changed after it
+ * was begun, while the joints are.
+ */
+export const jointPlaces = (state: Pick<JobState, 'lines' | 'joints'>): ReadonlyMap<string, JointPlace> =>
+  placesOf([state.lines, anyChanged(state.lines) ? state.joints : NO_LIVES])
+const placesOf = onceForAll(() => '', readPlaces)
+function readPlaces([lines, joints]: [Lines, JobState['joints']]): ReadonlyMap<string, JointPlace> {
+  const state = { lines, joints }
   const index = new Map<string, JointPlace>()
   for (const line of state.lines.values())
     for (const part of line.items)
@@ -84,7 +95,7 @@ export const jointPlaces = once((state: JobState): ReadonlyMap<string, JointPlac
         })
       }
   return index
-})
+}
 
 /** A row of a chart, with the chart's name. */
 interface Charted {
@@ -100,10 +111,10 @@ const sameFigure = (a: Charted, b: Charted): boolean =>
 /** Rows of all charts up to one, by joint; of a figure that stands in several the last loaded wins. */
 const chartRows = onceEach(
   (upTo: string | null) => upTo ?? '',
-  (state: JobState, upTo): ChartIndex => {
+  (charts: JobState['charts'], upTo): ChartIndex => {
     const index = new Map<string, Charted[]>()
-    const last = upTo === null ? -1 : state.charts.findIndex((c) => c.id === upTo)
-    for (const chart of state.charts.slice(0, last + 1))
+    const last = upTo === null ? -1 : charts.findIndex((c) => c.id === upTo)
+    for (const chart of charts.slice(0, last + 1))
       for (const row of chart.rows) {
         const at = rowKey(row.method, row.material, row.size)
         const fresh = { chart: chart.name, row }
@@ -113,18 +124,18 @@ const chartRows = onceEach(
   },
 )
 /** The newest chart: what a joint begun now is pinned to. */
-export const newestChart = (state: JobState): string | null => state.charts.at(-1)?.id ?? null
+export const newestChart = (state: Pick<JobState, 'charts'>): string | null => state.charts.at(-1)?.id ?? null
 
 /**
  * What charts say of a joint: fields of its specification, and under `from` where each comes from.
  * @param chart the chart it is pinned to; the newest if absent.
  */
 export function charted(
-  state: JobState,
+  state: Pick<JobState, 'charts'>,
   joint: { method: string; material: string; size: string },
   chart: string | null = newestChart(state),
 ): Record<string, unknown> {
-  const index = chartRows(state, chart)
+  const index = chartRows(state.charts, chart)
   const { method, material, size } = joint
   const rows = index.get(rowKey(method, material, size)) ?? []
   // What was measured on the box wins over what a maker says of his boxes.
@@ -168,7 +179,7 @@ export function saidByPart({ way, fitting, part }: JointPlace, rules: number): R
  * pinned to; the newest if it is not begun. @param rules version of its method's rules it was begun under.
  */
 export function jointSpec(
-  state: JobState,
+  state: Pick<JobState, 'charts' | 'job'>,
   place: JointPlace,
   chart: string | null = newestChart(state),
   rules = Infinity,

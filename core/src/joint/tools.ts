@@ -2,7 +2,7 @@ import { greatest } from '../units/extent.js'
 import type { Finding, Inspection, Life, Need, Step } from '../methods/method.js'
 import { finding } from '../sources/source.js'
 import { dayOf } from '../units/zone.js'
-import type { JobState, StoreItem } from '../log/state.js'
+import type { JobState, JointState, StoreItem } from '../log/state.js'
 import { type Stood, standingOf, stillWrong } from './standing.js'
 import { once } from '../units/memo.js'
 
@@ -135,44 +135,70 @@ export const entriesWithoutCycle = once((state: JobState): ReadonlySet<string> =
 /** Was a life begun at a time, epoch s, and not cut out yet? */
 const lived = (life: Life, atS: number): boolean =>
   (life.done[0]?.earliestS ?? Infinity) <= atS && (life.cutOutAtS ?? Infinity) > atS
+/** What the record says about a joint besides its own steps: what it was made with, and what of that was not logged. */
+export interface OfRecord {
+  joint: JointState
+  /** Things of the store that its lives name. */
+  tools: readonly StoreItem[]
+  /** Entries about it that say a tool was used although no cycle of that was logged, by id, parted by blanks. */
+  withoutCycle: string
+}
+const NO_TOOLS: readonly StoreItem[] = []
+const reporting = once((store: JobState['store']) => [...store.values()].some(reports))
+/** Does any tool of the job report its cycles by itself? */
+export const toolsReport = ({ store }: Pick<JobState, 'store'>): boolean => reporting(store)
+/** What the record of a job says about a joint. */
+export function ofRecord(state: JobState, joint: JointState): OfRecord {
+  const used = joint.lives.flatMap(({ done }) => done.flatMap((one) => one.tools ?? NO_TOOLS_USED))
+  if (!used.length) return { joint, tools: NO_TOOLS, withoutCycle: '' }
+  const tools = [...new Set(used)].map((id) => state.store.get(id)).filter((x) => x !== undefined)
+  const entries = reporting(state.store) ? entriesWithoutCycle(state) : null
+  const taps = joint.lives.flatMap(({ done }) => done.map(({ eventId }) => eventId))
+  const without = entries ? taps.filter((id) => entries.has(`${id} ${joint.id}`)) : []
+  return { joint, tools, withoutCycle: without.join(' ') }
+}
+const NO_TOOLS_USED: readonly string[] = []
+
 /** What the record itself says against a life: steps skipped, written from memory, tools found wrong since. */
 export function recordFindings(
-  state: JobState,
-  jointId: string,
+  { joint, tools, withoutCycle }: OfRecord,
   life: Life,
   steps: readonly Step[],
 ): Finding[] {
   // Most lives have nothing of the kind, and there may be thousands of them.
-  const doubts = (state.joints.get(jointId)?.doubts ?? []).filter((doubt) => lived(life, doubt.atS))
+  const doubts = (joint.doubts ?? []).filter((doubt) => lived(life, doubt.atS))
   if (
     !doubts.length &&
     life.no === 1 &&
     !life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)
   )
     return []
-  const endedS = lifeBeforeEndedS(state, jointId, life.no)
+  const endedS = joint.lives[life.no - 2]?.cutOutAtS ?? null
   const overlaps = endedS !== null && life.done.some((d) => d.latestS < endedS)
   const lastLookS = greatest(
     life.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified').map((d) => d.latestS),
   )
+  const notLogged = new Set(withoutCycle.split(' '))
   const all = life.done.flatMap((done, i) => {
     const out: Finding[] = []
     if (overlaps && i === 0) out.push(finding('warn', 'life-overlaps', 'measured'))
     if (done.skipped !== undefined)
       out.push(finding('note', 'step-skipped', 'measured', { step: done.step, reason: done.skipped }))
     if (done.fromMemory) out.push(finding('note', 'from-memory', 'measured'))
-    if (done.readings.byTool === true && entriesWithoutCycle(state).has(`${done.eventId} ${jointId}`))
+    if (done.readings.byTool === true && notLogged.has(done.eventId))
       out.push(finding('warn', 'no-cycle-logged', 'measured', {}))
-    for (const id of done.tools ?? [])
-      for (const found of state.store.get(id)?.found ?? [])
+    for (const id of done.tools ?? []) {
+      const tool = tools.find((item) => item.id === id)
+      for (const found of tool?.found ?? [])
         if (done.latestS >= found.fromS && done.earliestS <= found.toS)
           // Looked at since it was found: said, and no longer in doubt.
           out.push(
             finding(lastLookS > found.atS ? 'note' : 'warn', 'made-with-wrong-tool', 'measured', {
-              tool: state.store.get(id)?.name ?? '',
+              tool: tool?.name ?? '',
               says: found.says,
             }),
           )
+    }
     return out
   })
   for (const { atS, says } of doubts)

@@ -20,7 +20,6 @@ function liveLife(joint: JointState, no: number): LifeState | null {
   }
   return joint.lives[no - 1] ?? null
 }
-const cutBy = new WeakMap<LifeState, string>()
 
 /** One step as it enters a life, whatever entry it came in. */
 export interface StepEntry {
@@ -51,7 +50,7 @@ export function addStep(state: JobState, event: JobEvent, entry: StepEntry): voi
     })
   }
   if (!life) return note('flag-unknown-life')
-  if (life.cutOutAtS !== undefined) return note('note-after-cut-out', { who: cutBy.get(life) ?? '' })
+  if (life.cutOutAtS !== undefined) return note('note-after-cut-out', { who: life.cutOutBy ?? '' })
   const pin = entry.pin as Partial<RulesPin> | null | undefined
   if (!life.pin && pin && typeof pin === 'object')
     life.pin = {
@@ -112,5 +111,5 @@ export function cutOut(state: JobState, event: JobEvent, data: Data): void {
   }
   if (life.cutOutAtS !== undefined) return
   life.cutOutAtS = event.occurredAtS
-  cutBy.set(life, event.actorId)
+  life.cutOutBy = event.actorId
 }

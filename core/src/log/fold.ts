@@ -21,13 +21,19 @@ interface Amendment {
 }
 
 /** Entries that speak of others: corrections, and readings that take the place of one. */
-const amends = (event: JobEvent): boolean =>
-  event.kind === 'correction' || (event.kind === 'reading' && typeof event.data.supersedes === 'string')
+export function amends(written: JobEvent): boolean {
+  // Asked of every entry of a log: most are told by their kind alone.
+  if (written.kind === 'correction') return true
+  return written.kind === 'reading' && typeof upcast(written).data.supersedes === 'string'
+}
 
 /** Which entries later corrections took back or re-timed. A correction may itself be taken back. */
-function amendments(ordered: readonly JobEvent[], state: JobState): ReadonlyMap<string, Amendment> {
+function amendments(
+  ordered: readonly JobEvent[],
+  state: Pick<JobState, 'notes'>,
+): ReadonlyMap<string, Amendment> {
   const ids = new Set(ordered.map((e) => e.id))
-  const amending = ordered.map(upcast).filter(amends)
+  const amending = ordered.filter(amends).map(upcast)
   const out = new Map<string, Amendment>()
   for (const event of amending)
     if (event.kind === 'reading') out.set(str(event.data.supersedes), { undone: true, atS: null })
@@ -58,18 +64,25 @@ const NOTHING_AMENDED: ReadonlyMap<string, Amendment> = new Map()
  */
 export function foldJob(events: readonly JobEvent[]): JobState {
   const state = emptyState()
+  takeAll(state, events)
+  return state
+}
+
+/** Takes entries into a state that they all follow on, in the order in which they count. */
+export function takeAll(state: JobState, events: readonly JobEvent[]): void {
   const ordered = inOrder(events)
   // Looked for as the entries came: that they are in the order of memory makes the look cheap.
-  const amended = events.some((e) => amends(upcast(e))) ? amendments(ordered, state) : NOTHING_AMENDED
+  const amended = events.some(amends) ? amendments(ordered, state) : NOTHING_AMENDED
   for (const written of ordered) {
     const amendment = amended.size ? amended.get(written.id) : undefined
-    if (amendment?.undone) continue
-    const event = upcast(written)
-    if (event.occurredAtS > state.lastAtS) state.lastAtS = event.occurredAtS
-    state.jobId ??= event.jobId
-    HANDLERS[event.kind]?.(state, event, event.data ?? {}, amendment?.atS ?? null)
+    if (!amendment?.undone) take(state, upcast(written), amendment?.atS ?? null)
   }
-  return state
+}
+/** @param movedToS when it was, as corrected later, epoch s; null = as written. */
+function take(state: JobState, event: JobEvent, movedToS: number | null): void {
+  if (event.occurredAtS > state.lastAtS) state.lastAtS = event.occurredAtS
+  state.jobId ??= event.jobId
+  HANDLERS[event.kind]?.(state, event, event.data ?? {}, movedToS)
 }
 
 /** Entries in the order in which they count, without those that were taken back and those that did so. */

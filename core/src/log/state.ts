@@ -172,6 +172,8 @@ export interface Group {
 export interface LifeState extends Life {
   pin: RulesPin | null
   tinId: string | null
+  /** Who cut it out; absent while it is in the line. */
+  cutOutBy?: string
   /** An apprentice had a hand in it: somebody else looks at it. */
   byApprentice?: string
   /** Who looked at it, in order: absent until somebody did. */

@@ -59,7 +59,9 @@ const FIRST_ON: readonly EndAt[] = [1, 0]
 const FIRST_IN: readonly EndAt[] = [0, 1]
 
 /** What lines meet of each other: an end is met once, by the line that was begun first. */
-const acrossLines = once((lines: Lines): Across => {
+const acrossLines = ({ lines }: Lines): Across => across(lines)
+const across = once((all: Lines['lines']): Across => {
+  const lines: Lines = { lines: all }
   const met = new Map<string, Met>()
   const taken = new Set<string>()
   const join = (line: Line, item: Item, end: 0 | 1, name: string, branch: boolean): void => {

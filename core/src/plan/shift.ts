@@ -1,7 +1,7 @@
 import { isLive } from '../prove/test-plan/live.js'
 import { tagOrder } from '../units/tag-order.js'
 import type { JointFacts } from '../joint/assess.js'
-import type { JointLook } from '../joint/look.js'
+import { isUnfixed } from '../joint/look.js'
 import type { JobState, Section, StoreItem } from '../log/state.js'
 
 /** What the next shift must know in two minutes: only what is not done with. */
@@ -21,17 +21,11 @@ export interface Shift {
 const byTag = (a: JointFacts, b: JointFacts): number => tagOrder(a.tag, b.tag)
 
 /** What the next shift must know: what is under pressure, half made, not to be touched, in doubt. */
-export function shiftOf(
-  state: JobState,
-  facts: Iterable<JointFacts>,
-  looks: ReadonlyMap<string, JointLook>,
-  nowS: number,
-): Shift {
+export function shiftOf(state: JobState, facts: Iterable<JointFacts>, nowS: number): Shift {
   const all = [...facts].sort(byTag)
-  const glyph = (f: JointFacts) => looks.get(f.id)?.glyph
   const halfMade = all.flatMap((facts) => {
     const last = facts.life?.done.at(-1)
-    if (!last || facts.homeAtS !== null || glyph(facts) === 'unfixed') return []
+    if (!last || facts.homeAtS !== null || isUnfixed(facts)) return []
     const open = facts.clocks.find((c) => c.kind === 'window' && c.stoppedAtS === undefined)
     return [{ facts: facts, lastStep: last.step, lastAtS: last.latestS, byS: open?.untilS.value ?? null }]
   })
@@ -41,7 +35,7 @@ export function shiftOf(
     (facts.movable.value === null ? facts.method?.cures === true : facts.movable.value > nowS)
   return {
     halfMade,
-    unfixed: all.filter((f) => glyph(f) === 'unfixed'),
+    unfixed: all.filter(isUnfixed),
     dontTouch: all
       .filter(waits)
       .map((f) => ({ facts: f, untilS: f.movable.value }))

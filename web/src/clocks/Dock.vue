@@ -21,7 +21,7 @@ const view = useView()
 const prefs = usePrefs()
 const session = useSession()
 const route = useRoute()
-const everyone = computed(() => runningClocks(view.facts.values(), clock.nowS))
+const everyone = computed(() => runningClocks(view.clocked, clock.nowS))
 /** Joints that this person has had a hand in. */
 const mine = computed(() => {
   const me = session.person?.personId

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tagOrder } from '@jugalis/core'
+import { isUnfixed, tagOrder } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../stores/job'
 import { useView } from '../view'
@@ -10,9 +10,7 @@ defineProps<{ strip?: boolean }>()
 const job = useJob()
 const view = useView()
 const unfixed = computed(() =>
-  [...view.facts.values()]
-    .filter((f) => view.looks.get(f.id)?.glyph === 'unfixed')
-    .sort((a, b) => tagOrder(a.tag, b.tag)),
+  [...view.facts.values()].filter(isUnfixed).sort((a, b) => tagOrder(a.tag, b.tag)),
 )
 const says = computed(() => {
   const methods = new Set(unfixed.value.map((f) => f.method?.id))

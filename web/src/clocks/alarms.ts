@@ -47,7 +47,7 @@ export function useAlarms(): void {
   let darkSince: number | null = null
 
   const between = (fromS: number, toS: number): Running[] =>
-    rung(runningClocks(view.facts.values(), fromS), fromS, toS)
+    rung(runningClocks(view.clocked, fromS), fromS, toS)
   function look(): void {
     const nowS = clock.nowS
     // However many come at once, they are rung as one: the first kind that loses something speaks.

@@ -32,7 +32,7 @@ useAlarms()
 const SHORT_S = 600
 useAwake(
   computed(() =>
-    runningClocks(view.facts.values(), view.nowS).some(
+    runningClocks(view.clocked, view.nowS).some(
       (raw) =>
         (raw.kind === 'before' || raw.clock.shows === 'hold') &&
         raw.totalS <= SHORT_S &&

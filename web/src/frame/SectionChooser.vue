@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { type SectionAnswer, WHOLE_JOB } from '@jugalis/core'
 import { useJob } from '../stores/job'
+import type { SectionHead } from '../view'
 import { word } from '../words/word'
 
-defineProps<{ answers: readonly SectionAnswer[]; here: SectionAnswer; place: 'wait' | 'prove' }>()
+defineProps<{ sections: readonly SectionHead[]; here: SectionAnswer; place: 'wait' | 'prove' }>()
 const job = useJob()
 </script>
 
 <template>
-  <nav v-if="answers.length > 1 || place === 'wait'" class="sections" :aria-label="word('frame-sections')">
+  <nav v-if="sections.length > 1 || place === 'wait'" class="sections" :aria-label="word('frame-sections')">
     <RouterLink
-      v-for="a in answers"
+      v-for="a in sections"
       :key="a.section.id"
       :to="{ name: place, params: { jobId: job.jobId, sectionId: a.section.id } }"
-      :class="{ here: a === here }"
+      :class="{ here: a.section.id === here.section.id }"
       >{{ word(a.proved ? 'frame-section-proved' : 'frame-section', { tag: a.section.tag }) }}</RouterLink
     >
     <RouterLink

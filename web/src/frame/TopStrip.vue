@@ -17,12 +17,17 @@ const narrow = useNarrow()
 const view = useView()
 const prefs = usePrefs()
 
+/** A joint that is not made yet: the first of them. */
+const next = computed(() => {
+  for (const joint of view.facts.values())
+    if (joint.homeAtS === null && joint.method && joint.spec) return joint
+  return null
+})
 /** What the conditions do to the work now: the open time of the next joint, if one is to be made. */
 const effect = computed(() => {
-  const next = [...view.facts.values()].find((f) => f.homeAtS === null && f.method && f.spec)
-  if (!next?.method) return ''
-  const open = methodOf(next.method.id)
-    ?.figures(next.spec, next.ctx)
+  if (!next.value?.method) return ''
+  const open = methodOf(next.value.method.id)
+    ?.figures(next.value.spec, next.value.ctx)
     .find((f) => f.key === 'openTimeS')
   if (!view.conditions.isFresh) return word('frame-read-it-again-before')
   if (!open) return ''

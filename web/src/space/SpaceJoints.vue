@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import type { DrawnJoint, JointLook } from '@jugalis/core'
+import type { DrawnJoint } from '@jugalis/core'
 import { computed } from 'vue'
+import type { Looks } from '../view'
 import { useJob } from '../stores/job'
 import { glyphBody } from '../tapes/glyph-shapes'
 
 /** The joints of a drawn line in their state. Apart from the line, so that a change of states draws nothing else anew. */
 const props = defineProps<{
   joints: readonly DrawnJoint[]
-  looks: ReadonlyMap<string, JointLook>
+  looks: Looks
   /** The one that holds a section back. */
   heldBy: string | null
 }>()

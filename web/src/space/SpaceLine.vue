@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import type { JointLook, LineDrawn } from '@jugalis/core'
+import type { LineDrawn } from '@jugalis/core'
 import { computed } from 'vue'
+import type { Looks } from '../view'
 import SpaceJoints from './SpaceJoints.vue'
 import { pathOf, signPath } from './sign-path'
 
@@ -8,7 +9,7 @@ import { pathOf, signPath } from './sign-path'
 const props = defineProps<{
   drawn: LineDrawn
   /** States of the joints; without them they are drawn elsewhere, over the line. */
-  looks?: ReadonlyMap<string, JointLook>
+  looks?: Looks
   current: string | null
   /** Joints of a section that is shown, if one is, and the one that holds it back. */
   inside?: ReadonlySet<string>

@@ -11,7 +11,7 @@ import {
 import { computed, ref, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useJob } from '../stores/job'
-import { useView } from '../view'
+import { type Looks, useView } from '../view'
 import { when } from '../when'
 import { word } from '../words/word'
 import SpaceJoints from './SpaceJoints.vue'
@@ -39,13 +39,15 @@ const held = computed(() => {
   const { allowedBar, holdsBack, ladder } = props.answer
   return hours.value === 0 ? { allowedBar, heldBy: holdsBack?.facts.id ?? null } : ladderAt(ladder, atS.value)
 })
-const looks = computed<ReadonlyMap<string, JointLook>>(() => {
-  if (hours.value === 0) return view.looks
+const looks = computed<Looks>(() => {
   const { section, proved, joints } = props.answer
-  const all = new Map(view.looks)
-  for (const { facts } of joints)
-    all.set(facts.id, lookAt(facts, atS.value, section.testBar, proved && hours.value > 0))
-  return all
+  const own = new Map<string, JointLook>(
+    joints.map(({ facts, look }) => [
+      facts.id,
+      hours.value === 0 ? look : lookAt(facts, atS.value, section.testBar, proved && hours.value > 0),
+    ]),
+  )
+  return { get: (id) => own.get(id) ?? view.looks.get(id) }
 })
 const ready = computed(
   () =>

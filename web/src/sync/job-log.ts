@@ -1,4 +1,12 @@
-import { type JobEvent, type JobState, emptyState, foldJob } from '@jugalis/core'
+import {
+  type Folded,
+  type JobEvent,
+  type JobState,
+  emptyState,
+  foldFrom,
+  foldOn,
+  greatest,
+} from '@jugalis/core'
 import { computed, shallowRef } from 'vue'
 
 /** Entries that say what there is, not when something was done: the server's time of them changes nothing shown. */
@@ -21,6 +29,76 @@ function onlyCameBack(had: readonly JobEvent[], all: readonly JobEvent[]): boole
   )
 }
 
+/** Entries mostly reach the log within so long of being written: what lies further back is folded once. */
+const LATE_S = 3600
+/** From so many entries behind it, the part that is folded once goes on. */
+const MANY = 400
+/** So many at once are folded sooner from the beginning: a schedule that was brought in. */
+const AT_ONCE = 2000
+/** A log as far as it was read, its first entries folded. */
+interface Part {
+  folded: Folded
+  /** How many entries that was, and the last of them. */
+  count: number
+  last: JobEvent | undefined
+  /** Those of them that are not folded in. */
+  rest: readonly JobEvent[]
+}
+const reading = (folded: Folded, known: readonly JobEvent[], rest: readonly JobEvent[]): Part => ({
+  folded,
+  count: known.length,
+  last: known.at(-1),
+  rest,
+})
+const isPartOf = (part: Part, known: readonly JobEvent[]): boolean =>
+  part.count <= known.length && (part.count === 0 || known[part.count - 1] === part.last)
+/** What was written up to an hour before the last entry, and what since. */
+function parted(events: readonly JobEvent[]): [early: JobEvent[], late: JobEvent[]] {
+  const fromS = greatest(events.map(({ occurredAtS }) => occurredAtS)) - LATE_S
+  return [events.filter((e) => e.occurredAtS < fromS), events.filter((e) => e.occurredAtS >= fromS)]
+}
+
+/**
+ * Folds a log that grows at its end, each time from as far back as needed and no further. What comes after all others is
+ * taken into what is known; what came late, or takes back something of the last hour, is folded with that hour; only for
+ * what lies further back is the whole log folded anew. What nothing touched stays the same object.
+ */
+export function foldAsItGrows(): (known: readonly JobEvent[], pending: readonly JobEvent[]) => JobState {
+  /** All but the last hour, and all. */
+  let base: Part | null = null
+  let tip: Part | null = null
+
+  function begin(known: readonly JobEvent[]): void {
+    const [early, late] = parted(known)
+    if (late.length > AT_ONCE) {
+      base = tip = reading(foldFrom(known), known, [])
+      return
+    }
+    base = reading(foldFrom(early), known, late)
+    const all = foldOn(base.folded, late) ?? foldFrom(known)
+    tip = reading(all, known, [])
+  }
+  const goOn = (part: Part | null, known: readonly JobEvent[], pending: readonly JobEvent[]): Folded | null =>
+    part && foldOn(part.folded, [...part.rest, ...known.slice(part.count), ...pending])
+
+  return (known, pending) => {
+    if (base && !isPartOf(base, known)) base = tip = null
+    if (tip?.count !== known.length) {
+      const folded = goOn(tip, known, []) ?? goOn(base, known, [])
+      if (folded) tip = reading(folded, known, [])
+      else begin(known)
+    }
+    const behind = base ? [...base.rest, ...known.slice(base.count)] : []
+    if (base && behind.length > MANY) {
+      const [early, late] = parted(behind)
+      const folded = foldOn(base.folded, early)
+      if (folded && early.length) base = reading(folded, known, late)
+    }
+    const shown = goOn(tip, known, pending) ?? goOn(base, known, pending) ?? foldFrom([...known, ...pending])
+    return shown.state
+  }
+}
+
 /** The log as it is known here: what the server has, what waits on this device, and the state folded from both. */
 export function useJobLog() {
   const log = shallowRef<{ known: readonly JobEvent[]; pending: readonly JobEvent[] }>({
@@ -29,11 +107,15 @@ export function useJobLog() {
   })
   const known = computed(() => log.value.known)
   const pending = computed(() => log.value.pending)
-  const shown = computed<readonly JobEvent[]>((had) => {
-    const all = [...log.value.known, ...log.value.pending]
-    return had && onlyCameBack(had, all) ? had : all
+  const fold = foldAsItGrows()
+  const shown = computed<{ all: readonly JobEvent[]; state: JobState }>((had) => {
+    const { known, pending } = log.value
+    const all = [...known, ...pending]
+    if (!all.length) return { all, state: emptyState() }
+    const state = fold(known, pending)
+    return had && onlyCameBack(had.all, all) ? { all, state: had.state } : { all, state }
   })
-  const state = computed<JobState>(() => (shown.value.length ? foldJob(shown.value) : emptyState()))
+  const state = computed(() => shown.value.state)
   /** Both change in one moment, so that the job is worked out once. */
   const set = (to: Partial<typeof log.value>): void => void (log.value = { ...log.value, ...to })
   return { known, pending, state, set }

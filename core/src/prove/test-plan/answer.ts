@@ -1,4 +1,5 @@
 import { greatest, smallest } from '../../units/extent.js'
+import { once } from '../../units/memo.js'
 import type { History, Span } from '../../conditions/history.js'
 import type { CureMode } from '../../methods/cure/pace.js'
 import { type Piece, timeOf } from '../../methods/cure/piecewise.js'
@@ -58,8 +59,8 @@ export interface SectionAnswer {
 const PLAN_PACE_S = 900
 
 /** Last test of a section that was not overtaken by work: a joint begun after it re-opens the section. */
-function provedBy(
-  state: JobState,
+export function provedBy(
+  state: Pick<JobState, 'tests'>,
   section: Section,
   facts: readonly JointFacts[],
 ): { last: TestRun | null; proved: boolean } {
@@ -175,7 +176,7 @@ export function answerFor(
   const readyAtS = timeOf(ladder.pieces, section.testBar, SAME_BAR)
   const plannedReadyAtS = timeOf(plan.pieces, section.testBar, SAME_BAR)
   const holdsBack = slowest(joints)
-  return {
+  const answer: SectionAnswer = {
     section,
     nowS,
     mode,
@@ -194,6 +195,45 @@ export function answerFor(
     proved,
     readingsTo: readingsTo(all),
   }
+  pinnedFor.set(answer, state.plan.pinned)
+  return answer
+}
+
+/**
+ * The same answer as long as nothing of its section has changed: its joints, its last test, the plan that is followed,
+ * the time. @param had what was answered of it before; null: nothing. @param known facts of joints in this state and mode,
+ * where they are worked out already.
+ */
+export function answerOn(
+  had: SectionAnswer | null,
+  state: JobState,
+  section: Section,
+  nowS: number,
+  mode: CureMode,
+  known?: ReadonlyMap<string, JointFacts>,
+): SectionAnswer {
+  const factsOf = (id: string) => (known ? known.get(id) : jointFacts(state, id, mode, nowS))
+  const stands =
+    had?.section === section &&
+    had.nowS === nowS &&
+    had.mode === mode &&
+    pinnedFor.get(had) === state.plan.pinned &&
+    sameFacts(had.joints, section, factsOf) &&
+    provedBy(state, section, []).last === had.lastTest
+  return stands ? had : answerFor(state, section, nowS, mode, known)
+}
+const pinnedFor = new WeakMap<SectionAnswer, PinnedPlan | null>()
+function sameFacts(
+  joints: readonly JointInSection[],
+  { jointIds }: Section,
+  factsOf: (id: string) => JointFacts | null | undefined,
+): boolean {
+  let at = 0
+  for (const id of jointIds) {
+    const facts = factsOf(id)
+    if (facts && joints[at++]?.facts !== facts) return false
+  }
+  return at === joints.length
 }
 
 function slowest(joints: readonly JointInSection[]): JointInSection | null {
@@ -211,11 +251,15 @@ function whyNothing(own: JointInSection): Msg {
   return own.readyAtS === null ? msg('joint-no-figure', { joint }) : msg('joint-curing', { joint })
 }
 
+/** When a place was last read, as far as a history goes by readings, epoch s; looked for once for all that lies there. */
+const lastReadS = once((history: History) => history.findLast(({ basis }) => basis === 'read')?.fromS ?? null)
 function readingsTo(all: readonly JointFacts[]): number | null {
-  const ends = all
-    .map((f) => f.history.filter((s) => s.basis === 'read').at(-1)?.fromS ?? null)
-    .filter((t): t is number => t !== null)
-  return ends.length ? smallest(ends) : null
+  let leastS: number | null = null
+  for (const { history } of all) {
+    const endS = lastReadS(history)
+    if (endS !== null && (leastS === null || endS < leastS)) leastS = endS
+  }
+  return leastS
 }
 
 /** Had the wall stayed as it was at home, when would it have been ready? Says what moved it, if it moved by a minute. */

@@ -8,6 +8,7 @@ import { useSession } from '../../stores/session'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useView } from '../../view'
 import { date, dated, hhmm, hhmmss } from '../../when'
+import LongRows from '../../frame/LongRows.vue'
 import { useMissing } from './use-missing'
 import { word } from '../../words/word'
 import { Figures, Said } from '../../words/said'
@@ -19,9 +20,7 @@ const session = useSession()
 const zone = computed(() => job.state.job.zone)
 const joints = computed(() => [...view.facts.values()].sort((a, b) => tagOrder(a.tag, b.tag)))
 const good = computed(() => joints.value.filter((f) => f.inspection?.verdict === 'pass'))
-const sections = computed(() =>
-  [...view.answers.values()].sort((a, b) => tagOrder(a.section.tag, b.section.tag)),
-)
+const sections = computed(() => view.sections)
 const proved = computed(() => sections.value.filter((a) => a.proved))
 const { missing } = useMissing(joints, sections)
 const headline = computed(() => {
@@ -50,6 +49,20 @@ const lives = computed<LifeRow[]>(() =>
       : []),
   ]),
 )
+/** Height of one row, as it mostly is, px. */
+const ROW_PX = 33
+const FIND_FROM = 30
+const wanted = ref('')
+/** Words are looked for in tag, size, names and outcome, all of them. */
+const found = computed<readonly LifeRow[]>(() => {
+  const words = wanted.value.toLowerCase().split(/\s+/).filter(Boolean)
+  if (!words.length) return lives.value
+  return lives.value.filter((row) => {
+    const { facts, life } = row
+    const text = `${facts.tag} ${facts.place.way.size} ${who(life)} ${fate(row)}`.toLowerCase()
+    return words.every((one) => text.includes(one))
+  })
+})
 const at = (life: LifeState, step: string | undefined): string => {
   const done = life.done.filter((x) => x.step === step).at(-1)
   return done ? `${date(done.latestS, zone.value)} ${hhmmss(done.latestS, zone.value)}` : ''
@@ -138,8 +151,23 @@ async function sign(): Promise<void> {
     <section>
       <h2>{{ word('hand-over-joint-log') }}</h2>
       <p v-if="!lives.length" class="why">{{ word('hand-over-no-joint-has-been') }}</p>
-      <div v-else class="scroll" role="region" :aria-label="word('hand-over-joint-log')" tabindex="0">
-        <table class="rows" :aria-label="word('hand-over-joint-log')">
+      <p v-if="lives.length > FIND_FROM" class="find no-print">
+        <input
+          v-model="wanted"
+          type="search"
+          :aria-label="word('hand-over-find')"
+          :placeholder="word('hand-over-find-by')"
+        />
+        <span role="status">{{ word('hand-over-found', { found: found.length, all: lives.length }) }}</span>
+      </p>
+      <div
+        v-if="lives.length"
+        class="scroll"
+        role="region"
+        :aria-label="word('hand-over-joint-log')"
+        tabindex="0"
+      >
+        <table class="rows" :aria-label="word('hand-over-joint-log')" :aria-rowcount="found.length + 1">
           <thead>
             <tr>
               <th>
@@ -154,8 +182,8 @@ async function sign(): Promise<void> {
               <th>{{ word('hand-over-outcome') }}</th>
             </tr>
           </thead>
-          <tbody>
-            <tr v-for="r in lives" :key="r.key" :class="{ out: r.out }">
+          <LongRows v-slot="{ row: r, index }" as="tbody" :rows="found" :row-px="ROW_PX">
+            <tr :key="r.key" :class="{ out: r.out }" :aria-rowindex="index + 2">
               <td>
                 <JointGlyph
                   v-if="view.looks.get(r.facts.id)"
@@ -183,7 +211,7 @@ async function sign(): Promise<void> {
               <td>{{ judged(r.facts, r.life) }}</td>
               <td>{{ fate(r) }}</td>
             </tr>
-          </tbody>
+          </LongRows>
         </table>
       </div>
     </section>
@@ -202,7 +230,7 @@ async function sign(): Promise<void> {
           }"
         >
           <template #section
-            ><strong>{{ view.answers.get(t.sectionId)?.section.tag }}</strong></template
+            ><strong>{{ job.state.sections.get(t.sectionId)?.tag }}</strong></template
           >
         </Said>
       </p>

@@ -30,10 +30,10 @@ const matches = (facts: JointFacts): boolean => {
     `${facts.tag} ${facts.place.way.size} ${facts.method ? job.t(facts.method.name) : ''} ${facts.place.line.name} ${look ? job.t(look) : ''}`.toLowerCase()
   return wanted.value.every((w) => text.includes(w))
 }
-const grouped = computed(() => groupsOf(view.facts.values(), view.looks, job.state.plan.pinned))
+const grouped = computed(() => groupsOf(view.facts.values(), job.state.plan.pinned))
 const seen = computed(() =>
   wanted.value.length
-    ? groupsOf([...view.facts.values()].filter(matches), view.looks, job.state.plan.pinned).groups
+    ? groupsOf([...view.facts.values()].filter(matches), job.state.plan.pinned).groups
     : grouped.value.groups,
 )
 const order = computed(() => seen.value.flatMap((g) => g.joints))

@@ -1,4 +1,4 @@
-import { type JointFacts, type JointLook, type PinnedPlan, tagOrder } from '@jugalis/core'
+import { type JointFacts, type PinnedPlan, isUnfixed, tagOrder } from '@jugalis/core'
 import { word } from '../../words/word'
 
 export interface Group {
@@ -13,15 +13,13 @@ const byTag = (a: JointFacts, b: JointFacts): number => tagOrder(a.tag, b.tag)
 /** Joints under what they ask for: what is assembled and not fixed first, since that is what gets forgotten. */
 export function groupsOf(
   facts: Iterable<JointFacts>,
-  looks: ReadonlyMap<string, JointLook>,
   pinned: PinnedPlan | null = null,
 ): { all: JointFacts[]; toMake: JointFacts[]; groups: Group[] } {
   const all = [...facts].sort(byTag)
   const [unfixed, toMake, lookAt, made]: JointFacts[][] = [[], [], [], []]
   for (const facts of all) {
-    const glyph = looks.get(facts.id)?.glyph
     const verdict = facts.inspection?.verdict
-    if (glyph === 'unfixed') unfixed?.push(facts)
+    if (isUnfixed(facts)) unfixed?.push(facts)
     else if (facts.homeAtS === null || verdict === 'fail') toMake?.push(facts)
     else if (verdict === 'unknown') lookAt?.push(facts)
     else made?.push(facts)

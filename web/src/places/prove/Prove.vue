@@ -36,7 +36,7 @@ import { named, word } from '../../words/word'
 
 const job = useJob()
 const view = useView()
-const { answers, answer } = useSection()
+const { sections, answer } = useSection()
 const gates = computed(() => (answer.value ? gatesOf(job.state, answer.value) : []))
 const open = computed(() => gates.value.filter((g) => g.open))
 const tests = computed(() =>
@@ -155,7 +155,7 @@ async function setState(state: string): Promise<void> {
       <p class="why">{{ word('prove-paint-a-boundary-in') }}</p>
     </div>
     <template v-else>
-      <SectionChooser :answers="answers" :here="answer" place="prove" />
+      <SectionChooser :sections="sections" :here="answer" place="prove" />
       <div v-if="running" class="head">
         <h1><Figures :text="runningHead" /></h1>
         <p class="why">

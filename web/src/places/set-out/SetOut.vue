@@ -50,7 +50,7 @@ const jointIds = computed(() => jointsOf(line.value?.items ?? []))
 const faults = computed(() => (line.value ? faultsOf(job.state, line.value) : []))
 const sections = computed(() => {
   const own = new Set(jointIds.value)
-  return [...view.answers.values()].filter((a) => a.section.jointIds.some((id) => own.has(id)))
+  return view.sections.filter((a) => a.section.jointIds.some((id) => own.has(id)))
 })
 /** A boundary is painted on what is chosen, or on the whole line. */
 const painted = computed(() => {

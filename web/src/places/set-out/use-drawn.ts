@@ -99,7 +99,7 @@ function useNames({ joints, window }: LaidOut) {
   const bands = computed(() =>
     bandsOf(
       joints.value,
-      [...view.answers.values()].map((a) => a.section),
+      view.sections.map((a) => a.section),
     ).filter((b) => b.toMm >= fromMm.value && b.fromMm <= toMm.value),
   )
   return { tags, names, glyphs, bands }

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import JointGlyph from '../../tapes/JointGlyph.vue'
+import LongRows from '../../frame/LongRows.vue'
 import { useWidth } from '../../use-width'
 import { when, whenShort } from '../../when'
 import { word } from '../../words/word'
@@ -15,6 +16,8 @@ const clock = useClock()
 const box = ref<HTMLElement>()
 const width = useWidth(box, 360)
 const HEIGHT = 96
+/** Height of one row, as it mostly is. */
+const ROW_PX = 57
 const BASE = 88
 const ladder = computed(() =>
   props.answer.readyAtS === null ? props.answer.plannedSteps : props.answer.ladder.steps,
@@ -62,7 +65,7 @@ const scrub = (event: PointerEvent): void => {
 const rows = computed(() => {
   const next = (joint: (typeof props.answer.joints)[number]): number => {
     const times = [joint.facts.movable.value, joint.readyAtS].filter(
-      (t): t is number => t !== null && t > clock.nowS,
+      (t): t is number => t !== null && t > props.answer.nowS,
     )
     return times.length ? smallest(times) : Infinity
   }
@@ -96,8 +99,8 @@ const short = (atS: number | null): string =>
       </g>
       <text v-else x="0" y="15" class="says">{{ bar }}</text>
     </svg>
-    <ul>
-      <li v-for="j in rows" :key="j.facts.id">
+    <LongRows v-slot="{ row: j }" as="ul" :rows="rows" :row-px="ROW_PX">
+      <li :key="j.facts.id">
         <RouterLink :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.facts.id } }">
           <JointGlyph :look="j.look" :tag="j.facts.tag" />
           <span class="tag">{{ j.facts.tag }}</span>
@@ -108,7 +111,7 @@ const short = (atS: number | null): string =>
           >
         </RouterLink>
       </li>
-    </ul>
+    </LongRows>
   </div>
 </template>
 

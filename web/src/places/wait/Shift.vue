@@ -13,7 +13,7 @@ const job = useJob()
 const view = useView()
 const zone = computed(() => job.state.job.zone)
 const at = (s: number): string => when(s, view.nowS, zone.value)
-const shift = computed(() => shiftOf(job.state, view.facts.values(), view.looks, view.nowS))
+const shift = computed(() => shiftOf(job.state, view.facts.values(), view.nowS))
 const { blocks } = useShiftBlocks(shift)
 const headline = computed(() => {
   const lists = shift.value

@@ -21,7 +21,7 @@ import { word } from '../../words/word'
 const view = useView()
 const job = useJob()
 const narrow = useNarrow()
-const { answers, answer } = useSection()
+const { sections, answer } = useSection()
 const SPANS = [
   [1, 'wait-span-hour'],
   [6, 'wait-span-6-hours'],
@@ -50,7 +50,7 @@ const both = computed(() => {
   const own = answer.value
   if (!own) return null
   const mode = own.mode === 'coldest' ? 'accumulate' : 'coldest'
-  const other = answerFor(view.judged, own.section, view.nowS, mode, view.factsIn(mode))
+  const other = answerFor(view.judged, own.section, view.nowS, mode)
   const [coldest, accumulate] = own.mode === 'coldest' ? [own, other] : [other, own]
   const at = (s: number): string => when(s, view.nowS, job.state.job.zone)
   const say = (x: typeof own): string =>
@@ -94,7 +94,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </p>
     </div>
     <template v-else>
-      <SectionChooser :answers="answers" :here="answer" place="wait" />
+      <SectionChooser :sections="sections" :here="answer" place="wait" />
       <AnswerHead :answer="answer" />
       <p class="choices">
         <span>{{ word('wait-changing-temperature') }}</span>

@@ -157,7 +157,7 @@ export function useShiftBlocks(shift: ComputedRef<Shift>) {
   const blocks = computed(() => {
     const here: Here = {
       state: job.state,
-      answers: view.answers.values(),
+      answers: view.sections.flatMap(({ section }) => view.answerOf(section.id) ?? []),
       nowS: view.nowS,
       at: (s) => when(s, view.nowS, job.state.job.zone),
       say: job.t,

@@ -1,0 +1,16 @@
+import type { Draft } from '../../core/src/index.js'
+
+export interface Asked {
+  joints: number
+  lines?: number
+  inch?: boolean
+}
+export function hospital(asked: Asked & { nowS: number }): Omit<Draft, 'deviceSeq'>[]
+export interface Loaded {
+  jobId: string
+  entries: number
+  placeIds: string[]
+  sectionIds: string[]
+  jointIds: string[]
+}
+export function loadHospital(base: string, cookie: string, asked: Asked): Promise<Loaded>
