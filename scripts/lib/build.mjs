@@ -42,7 +42,7 @@ const SERVER = {
     main: path.join(ROOT, 'server/src/main.ts'),
     'stock-worker': path.join(ROOT, 'server/src/stock-worker.ts'),
     'import-worker': path.join(ROOT, 'server/src/import-worker.ts'),
-    'glance-worker': path.join(ROOT, 'server/src/glance-worker.ts'),
+    'behind-worker': path.join(ROOT, 'server/src/behind-worker.ts'),
     demo: path.join(ROOT, 'demo/main.ts'),
   },
   outdir: path.dirname(SERVER_BUNDLE),

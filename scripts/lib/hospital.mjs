@@ -10,6 +10,7 @@ const EVERY_S = 900
 const DAY_S = 86_400
 /** Entries that are sent together. */
 const BATCH = 800
+const MOST_BYTES = 700_000
 
 /** Bytes that look drawn, the same each time for one seed. */
 function drawnBy(seed) {
@@ -109,6 +110,21 @@ export function hospital({ joints, lines = 50, nowS, inch = false }) {
   return entries.sort((one, other) => one.atDeviceS - other.atDeviceS)
 }
 
+/** Entries as they are sent: no more at once than the door takes. */
+function* batches(entries) {
+  let [first, list, size] = [0, [], 0]
+  for (const entry of entries) {
+    const own = JSON.stringify(entry).length
+    if (list.length && (list.length === BATCH || size + own > MOST_BYTES)) {
+      yield { first, list }
+      ;[first, list, size] = [first + list.length, [], 0]
+    }
+    list.push(entry)
+    size += own
+  }
+  if (list.length) yield { first, list }
+}
+
 /** Loads a job through the door that phones use. @returns its id and what it was told apart by. */
 export async function loadHospital(base, cookie, { joints, lines, inch }) {
   const headers = { 'content-type': 'application/json', cookie }
@@ -121,13 +137,12 @@ export async function loadHospital(base, cookie, { joints, lines, inch }) {
   }
   await post('/jobs', { jobId, name: `Hospital of ${joints}` })
   const entries = hospital({ joints, lines, nowS, inch })
-  // What a line is comes before what was done in it, though all of it was set out long ago.
-  for (let i = 0; i < entries.length; i += BATCH)
+  for (const { first, list } of batches(entries))
     await post(`/jobs/${jobId}/events`, {
       deviceId,
       sentAtDeviceS: nowS,
       clockErrorS: 0,
-      events: entries.slice(i, i + BATCH).map((entry, k) => ({ ...entry, deviceSeq: i + k + 1 })),
+      events: list.map((entry, i) => ({ ...entry, deviceSeq: first + i + 1 })),
     })
   const of = (kind) => entries.filter((e) => e.kind === kind)
   return {

@@ -11,7 +11,7 @@ import type pg from 'pg'
 import { openApi } from './described/openapi.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './described/schemas.js'
 import { HttpError, answerErrors, notFound, unknownRoute } from './errors.js'
-import { type Glances, glancesHere } from './glances.js'
+import { type Behind, behindHere } from './behind.js'
 import { type Imports, importsHere } from './imports.js'
 import type { Heavy } from './heavy.js'
 import { askedWell, notKept } from './manners.js'
@@ -41,7 +41,9 @@ export interface AppOptions {
   /** Where the logs stand, for browsers that follow. Absent: by notifications of the database. */
   heads?: Heads
   /** Where logs are folded for the page of all jobs. Absent: in this thread. */
-  glances?: Glances
+  glances?: Behind
+  /** Where large logs are packed for whoever opens them. Absent: in this thread. */
+  packs?: Behind
   /** Where files of jobs are read. Absent: in this thread. */
   imports?: Imports
   /** Epoch seconds; tests bring their own. */
@@ -149,13 +151,22 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/welcome', limit(60), welcomeRoutes(options.pool, nowS))
   app.use('/api/people', requireSession, peopleRoutes(options.pool, nowS, streams))
   app.use('/api/parts', requireSession, partRoutes(options.pool, nowS))
-  const glances = options.glances ?? glancesHere(options.pool)
+  const glances = options.glances ?? behindHere('glance', options.pool)
+  const packs = options.packs ?? behindHere('pack', options.pool)
   const imports = options.imports ?? importsHere(options.pool)
   app.use('/api/glance', requireSession, glanceRoutes(options.pool, nowS, glances))
   app.use(
     '/api/jobs',
     requireSession,
-    jobRoutes(options.pool, nowS, heads, options.sessionSecret, streams, imports),
+    jobRoutes({
+      pool: options.pool,
+      nowS,
+      heads,
+      secret: options.sessionSecret,
+      streams,
+      imports,
+      packs,
+    }),
   )
   app.use('/api', unknownRoute)
   if (options.webRoot && existsSync(options.webRoot)) serveWeb(app, options.webRoot)

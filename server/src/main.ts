@@ -5,7 +5,7 @@ import { createApp } from './app.js'
 import { readLoggers } from './devices/read-loggers.js'
 import { playStandIns } from './devices/stand-ins.js'
 import { importsApart } from './imports.js'
-import { glancesApart } from './glances.js'
+import { behindApart } from './behind.js'
 import { heavyThread } from './heavy.js'
 import { keptAlive } from './keep-alive.js'
 import { headsOf } from './live/heads.js'
@@ -70,13 +70,16 @@ async function main(): Promise<void> {
       ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }
       : null
   const heads = headsOf(database.pool, pooler || process.env.LIVE === 'poll' ? 'poll' : 'push')
-  const glances = glancesApart(new URL('./glance-worker.mjs', import.meta.url), url, pooler)
+  const worker = new URL('./behind-worker.mjs', import.meta.url)
+  const glances = behindApart('glance', worker, url, pooler)
+  const packs = behindApart('pack', worker, url, pooler)
   const imports = importsApart(new URL('./import-worker.mjs', import.meta.url), url, pooler)
   const app = createApp({
     pool: database.pool,
     pulse,
     heads,
     glances,
+    packs,
     imports,
     heavy: heavyThread(new URL('./stock-worker.mjs', import.meta.url)),
     sessionSecret: env('SESSION_SECRET'),
@@ -97,7 +100,14 @@ async function main(): Promise<void> {
     if (stopping) return
     stopping = true
     server.close(() => {
-      void Promise.all([stand?.stop(), loggers.stop(), glances.stop(), imports.stop(), pulse.stop()])
+      void Promise.all([
+        stand?.stop(),
+        loggers.stop(),
+        glances.stop(),
+        packs.stop(),
+        imports.stop(),
+        pulse.stop(),
+      ])
         .then(() => heads.stop())
         .then(() => database.close())
         .then(() => process.exit(0))

@@ -1,7 +1,7 @@
 import { jest } from '@jest/globals'
 import { randomUUID } from 'node:crypto'
 import { type Glance, nextOf } from '@jugalis/core'
-import { glancesBy } from '../src/index.js'
+import { behindBy } from '../src/index.js'
 import { type Harness, batch, draft, harness } from './harness.js'
 import { smallJob } from './small-job.js'
 
@@ -136,7 +136,7 @@ describe('the queue of glances', () => {
     let free: () => void = () => undefined
     const gate = new Promise<void>((open) => (free = open))
     const loud = jest.spyOn(console, 'error').mockImplementation(() => undefined)
-    const glances = glancesBy(async (jobId) => {
+    const glances = behindBy(async (jobId) => {
       await gate
       taken.push(jobId)
       if (jobId === 'bad') throw new Error('unreadable')

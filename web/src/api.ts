@@ -34,6 +34,36 @@ interface ErrorBody {
   }
 }
 
+/** What the server answers to a question, as text; null where it has nothing to say. */
+export async function apiText(path: string): Promise<string | null> {
+  let text: string
+  let res: Response
+  try {
+    res = await fetch(`/api${path}`, { credentials: 'same-origin' })
+    text = await res.text()
+  } catch {
+    throw new NoSignal(word('ui-no-signal'))
+  }
+  if (res.ok) return res.status === 204 ? null : text
+  throw refusedBy(res, text)
+}
+function refusedBy(res: Response, text: string): Error {
+  let said: ErrorBody['error'] = {}
+  try {
+    said = (JSON.parse(text) as ErrorBody).error ?? {}
+  } catch {
+    // Whatever stands between us and the server answered in its own way.
+  }
+  if (res.status >= 502) return new NoSignal(word('app-the-server-does-not'))
+  return new Refused(
+    res.status,
+    said.code ?? 'failed',
+    said.message ?? word('app-something-went-wrong'),
+    said.field ?? null,
+    said.stops ?? [],
+  )
+}
+
 export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
   let res: Response
   try {
@@ -52,13 +82,5 @@ export async function api<T>(method: string, path: string, body?: unknown): Prom
     throw new NoSignal(word('ui-no-signal'))
   }
   if (res.ok) return (res.status === 204 ? null : await res.json()) as T
-  const said = ((await res.json().catch(() => ({}))) as ErrorBody).error ?? {}
-  if (res.status >= 502) throw new NoSignal(word('app-the-server-does-not'))
-  throw new Refused(
-    res.status,
-    said.code ?? 'failed',
-    said.message ?? word('app-something-went-wrong'),
-    said.field ?? null,
-    said.stops ?? [],
-  )
+  throw refusedBy(res, await res.text().catch(() => ''))
 }

@@ -18,7 +18,7 @@ describe('a log that grows', () => {
           const known = events.slice(0, at)
           const pending = events.slice(at, at + step)
           const all = [...known, ...pending]
-          expect(plain(fold(known, pending))).toBe(plain(foldJob(all)))
+          expect(plain(fold(known, pending).state)).toBe(plain(foldJob(all)))
           at += step
         }
       }),
@@ -28,9 +28,9 @@ describe('a log that grows', () => {
     const fold = foldAsItGrows()
     const [one, other] = [lineJob(2), lineJob(3)]
     one.make(joint(1), T0)
-    expect(plain(fold(one.events, []))).toBe(plain(foldJob(one.events)))
-    expect(plain(fold(other.events, []))).toBe(plain(foldJob(other.events)))
-    expect(plain(fold([], one.events))).toBe(plain(foldJob(one.events)))
+    expect(plain(fold(one.events, []).state)).toBe(plain(foldJob(one.events)))
+    expect(plain(fold(other.events, []).state)).toBe(plain(foldJob(other.events)))
+    expect(plain(fold([], one.events).state)).toBe(plain(foldJob(one.events)))
   })
   it('what an entry does not touch stays the same, also where it came late or was taken back', () => {
     const log = lineJob(3)
@@ -38,9 +38,9 @@ describe('a log that grows', () => {
     log.make(joint(2), T0 + 3 * HOUR_S)
     log.step(joint(3), 'fit', T0 + 3 * HOUR_S + 600)
     const fold = foldAsItGrows()
-    const first = fold(log.events, [])
+    const first = fold(log.events, []).state
     const unharmed = (events: readonly JobEvent[]) => {
-      const state = fold(events, [])
+      const { state } = fold(events, [])
       expect(plain(state)).toBe(plain(foldJob(events)))
       expect(state.lines).toBe(first.lines)
       expect(state.joints.get(joint(1))).toBe(first.joints.get(joint(1)))

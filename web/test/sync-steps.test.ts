@@ -1,6 +1,6 @@
-import type { Draft } from '@jugalis/core'
+import { type Draft, NO_COLUMNS } from '@jugalis/core'
 import { type ClockFacts, batchOf, mustHearFirst } from '../src/sync/batch'
-import { CLOSED, type Lines, type Sync, type Waits, next } from '../src/sync/machine'
+import { CLOSED, type Lines, type Pack, type Sync, type Waits, next } from '../src/sync/machine'
 import type { Heard, Moment } from '../src/sync/placing'
 import { hashOf } from './sync-world'
 
@@ -59,7 +59,7 @@ describe('what goes out together', () => {
 
 describe('one step of the machine', () => {
   it('a job that is opened is read; what is written while it is read waits its turn', () => {
-    expect(opened.todo).toEqual([{ do: 'read', turn: 1, from: { seq: 0, hash: null } }])
+    expect(opened.todo).toEqual([{ do: 'read', turn: 1, from: { seq: 0, hash: null }, packed: true }])
     const wrote = next(opened.sync, { what: 'wrote', entries: [waits(1)] }, CLOCK)
     expect(wrote.todo).toEqual([])
     expect(readBack(wrote.sync, nothing(0)).todo).toMatchObject([
@@ -111,7 +111,63 @@ describe('one step of the machine', () => {
     )
     expect(readBack(had.sync, nothing(7)).todo).toMatchObject([
       { do: 'forget-log' },
-      { do: 'read', from: { seq: 0 } },
+      { do: 'read', from: { seq: 0 }, packed: false },
+    ])
+  })
+  const head = { seq: 5, hash: hashOf(5) }
+  const pack = (columns: Pack['packed'] = NO_COLUMNS): Pack => ({
+    packed: columns,
+    events: [{ id: 'e1' }, { id: 'e3' }] as unknown as Pack['events'],
+    head,
+    text: '{}',
+  })
+  const column = {
+    placeId: 'p',
+    what: 'wall',
+    parts: 1,
+    saidMs: [1],
+    laterMs: [0],
+    behindMs: [0],
+    values: [1],
+  } as const
+  const inColumns = { columns: [column], latestS: 1, nowhere: [] }
+  it('what was packed is the beginning of the log: it is kept as it came, and what is new is read after it', () => {
+    const { sync } = next(opened.sync, { what: 'wrote', entries: [waits(1), waits(2)] }, CLOCK)
+    const { sync: after, todo } = next(sync, { what: 'unpacked', turn: 1, pack: pack() }, CLOCK)
+    expect(todo).toMatchObject([
+      { do: 'keep-pack', pack: { text: '{}' } },
+      { do: 'drop', ids: ['e1'] },
+      { do: 'read', from: head, packed: false },
+    ])
+    expect(after.waiting.map((w) => w.draft.id)).toEqual(['e2'])
+    expect(after.answered).toBe(false)
+  })
+  it('a pack of another log than the server\u2019s is not asked for twice', () => {
+    const { sync } = next(opened.sync, { what: 'unpacked', turn: 1, pack: pack() }, CLOCK)
+    expect(readBack(sync, { ...nothing(5), hashAfter: 'other' }).todo).toMatchObject([
+      { do: 'forget-log' },
+      { do: 'read', from: { seq: 0 }, packed: false },
+    ])
+  })
+  it('where columns do not tell what is needed, the log is read entry by entry, and what was under way is not listened to', () => {
+    const { sync } = next(opened.sync, { what: 'unpacked', turn: 1, pack: pack(inColumns) }, CLOCK)
+    const lacking = next(sync, { what: 'lacks' }, CLOCK)
+    expect(lacking.todo).toMatchObject([
+      { do: 'forget-log' },
+      { do: 'read', from: { seq: 0 }, packed: false },
+    ])
+    expect(lacking.sync.columns).toBe(NO_COLUMNS)
+    const late = next(lacking.sync, { what: 'read', turn: 1, from: head, answer: nothing(5) }, CLOCK)
+    expect(late.sync).toBe(lacking.sync)
+  })
+  it('an entry that was taken and is in no line that was read may stand in a column: the log is read anew', () => {
+    const { sync } = next(opened.sync, { what: 'unpacked', turn: 1, pack: pack(inColumns) }, CLOCK)
+    const read = readBack(sync, nothing(5))
+    const wrote = next(read.sync, { what: 'wrote', entries: [waits(2)] }, CLOCK)
+    const taken = next(wrote.sync, { what: 'taken', turn: 1, ids: ['e2'] }, CLOCK)
+    expect(readBack(taken.sync, nothing(5)).todo).toMatchObject([
+      { do: 'forget-log' },
+      { do: 'read', from: { seq: 0 }, packed: false },
     ])
   })
   it('a job of somebody else is shut; one that is open stays when a later answer says so', () => {

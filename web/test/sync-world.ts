@@ -1,7 +1,7 @@
-import type { Draft, JobEvent } from '@jugalis/core'
+import { type Draft, type JobEvent, NO_COLUMNS } from '@jugalis/core'
 import { type ClockFacts, mustHearFirst } from '../src/sync/batch'
 import { type Ports, type Where, createEngine } from '../src/sync/engine'
-import { CLOSED, type Lines, type Sync, type Waits } from '../src/sync/machine'
+import { CLOSED, type Lines, type Pack, type Sync, type Waits } from '../src/sync/machine'
 import type { Heard, Moment } from '../src/sync/placing'
 
 const AT: Where = { jobId: 'job', personId: 'p', deviceId: 'd' }
@@ -22,6 +22,12 @@ class Server {
     if (bad) throw new Refused([bad.draft])
     for (const { draft } of batch)
       if (!this.log.some((e) => e.id === draft.id)) this.log.push(draft as unknown as JobEvent)
+  }
+  /** Its beginning, as it was packed when it was shorter by two entries. */
+  packed(): Pack | null {
+    const seq = this.log.length - 2
+    if (seq < 1) return null
+    return { packed: NO_COLUMNS, events: this.log.slice(0, seq), head: { seq, hash: hashOf(seq) }, text: '' }
   }
   lines(after: number): Lines {
     return {
@@ -112,9 +118,11 @@ export class World {
         },
         clear: async (id) => void this.tray.delete(id),
         keepPart: async () => undefined,
+        keepPack: async () => undefined,
         forgetLog: async () => undefined,
       },
       server: {
+        pack: () => alone(() => this.request(page, () => this.server.packed())),
         read: (_at, from) => alone(() => this.request(page, () => this.server.lines(from.seq))),
         send: (_at, batch) => {
           if (mustHearFirst(batch, this.facts())) this.wrong.push('sent before the server was heard')

@@ -2,6 +2,7 @@ import { Immer, enableMapSet } from 'immer'
 import type { JobEvent } from './events.js'
 import { str } from './fold-help.js'
 import { amends, foldJob, takeAll } from './fold.js'
+import { type Packed, putColumns } from './packed.js'
 import type { JobState } from './state.js'
 import { upcast } from './upcast.js'
 
@@ -16,6 +17,8 @@ export interface Folded {
   readonly latestS: number
   /** Ids that corrections and replacements speak of, and those that entries wait for and that are not there. */
   readonly spokenOf: ReadonlySet<string>
+  /** Something is corrected that stands in columns, without an id: only the log entry by entry tells what it was. */
+  readonly lacks: boolean
 }
 
 const latestOf = (events: readonly JobEvent[], fromS: number): number => {
@@ -36,11 +39,33 @@ function missedBy(events: readonly JobEvent[]): Set<string> {
   return missed
 }
 
-/** Folds a log so that more may be taken into it. */
-export function foldFrom(events: readonly JobEvent[]): Folded {
+/** A log without readings in columns. */
+export const NO_COLUMNS: Columns = { columns: [], latestS: -Infinity, nowhere: [] }
+export type Columns = Pick<Packed, 'columns' | 'latestS' | 'nowhere'>
+
+/** Folds a log so that more may be taken into it. @param packed what of it stands in columns. */
+export function foldFrom(events: readonly JobEvent[], packed: Columns = NO_COLUMNS): Folded {
   const spokenOf = missedBy(events)
-  for (const event of events) if (amends(event)) spokenOf.add(targetOf(event))
-  return { state: foldJob(events), latestS: latestOf(events, -Infinity), spokenOf }
+  const targets = events.filter(amends).map(targetOf)
+  for (const target of targets) spokenOf.add(target)
+  const state = foldJob(events)
+  const { columns, latestS } = packed
+  if (columns.length) putColumns(state, packed, events)
+  return {
+    state,
+    latestS: Math.max(latestOf(events, -Infinity), latestS),
+    spokenOf,
+    lacks: columns.length > 0 && lacksAny(targets, events, packed.nowhere),
+  }
+}
+function lacksAny(
+  targets: readonly string[],
+  events: readonly JobEvent[],
+  nowhere: readonly string[],
+): boolean {
+  if (!targets.length) return false
+  const ids = new Set([...nowhere, ...events.map(({ id }) => id)])
+  return targets.some((target) => !ids.has(target))
 }
 
 /** Can entries be taken into what was folded as if they had always been there? */
@@ -70,6 +95,7 @@ export function foldOn(folded: Folded, more: readonly JobEvent[]): Folded | null
   const spokenOf = missedBy(more)
   for (const event of more) if (amends(event)) spokenOf.add(targetOf(event))
   return {
+    ...folded,
     state,
     latestS: latestOf(more, folded.latestS),
     spokenOf: spokenOf.size ? new Set([...folded.spokenOf, ...spokenOf]) : folded.spokenOf,

@@ -128,6 +128,19 @@ export const jobHead = pgTable('job_head', {
   seq: bigint('seq', { mode: 'number' }).notNull(),
   hash: bytea('hash').notNull(),
 })
+/** A large log as it is sent to whoever opens it. Made from the log, anew when that has grown by much. */
+export const jobPack = pgTable('job_pack', {
+  jobId: uuid('job_id')
+    .primaryKey()
+    .references(() => job.jobId),
+  /** The last entry of the log that is in it, and the hash of that. */
+  seq: bigint('seq', { mode: 'number' }).notNull(),
+  hash: bytea('hash').notNull(),
+  /** Version of how it is packed: another one is made anew. */
+  v: smallint('v').notNull(),
+  /** JSON, brotli. */
+  body: bytea('body').notNull(),
+})
 /** What matters of a job to who looks over all of theirs. Made from the log, anew when that has grown. */
 export const jobGlance = pgTable('job_glance', {
   jobId: uuid('job_id')

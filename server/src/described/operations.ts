@@ -163,6 +163,14 @@ export const OPERATIONS: readonly Operation[] = [
     gives: json(),
   },
   {
+    method: 'get',
+    path: `${job}/pack`,
+    says: 'A large log as it was packed last, up to the entry that it names; what was written since is read after it. 204: none.',
+    who: 'person',
+    status: 200,
+    gives: json(),
+  },
+  {
     method: 'post',
     path: `${job}/events`,
     says: 'Entries of one device, in its order. Sent twice they are kept once.',

@@ -2,7 +2,7 @@ import { Router } from 'express'
 import type pg from 'pg'
 import { jobsSeen, lookFor } from '../db/glance.js'
 import { HttpError } from '../errors.js'
-import type { Glances } from '../glances.js'
+import type { Behind } from '../behind.js'
 import { refusal } from '../words.js'
 import { me } from './session.js'
 
@@ -10,7 +10,7 @@ const MOST_LETTERS = 80
 const MOST_HITS = 60
 
 /** All jobs of a person at a glance, and what they have under a name. */
-export function glanceRoutes(pool: pg.Pool, nowS: () => number, glances: Glances): Router {
+export function glanceRoutes(pool: pg.Pool, nowS: () => number, glances: Behind): Router {
   const routes = Router()
   routes.get('/', async (req, res) => {
     const jobs = await jobsSeen(pool, me(req).personId, nowS())

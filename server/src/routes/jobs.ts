@@ -1,4 +1,5 @@
 import { pipeline } from 'node:stream/promises'
+import { createBrotliDecompress } from 'node:zlib'
 import { type Batch, batchFault, checkChain, isUuid, leads } from '@jugalis/core'
 import express, { type RequestHandler, Router } from 'express'
 import type pg from 'pg'
@@ -18,9 +19,11 @@ import {
 import { inTransaction } from '../db/connect.js'
 import { appendBatch } from '../db/log.js'
 import { checkParts } from '../db/rights.js'
+import { isPackDue, packOf } from '../db/pack.js'
 import { logText, readLog } from '../db/read-log.js'
 import { isSession } from '../db/sessions.js'
 import { HttpError } from '../errors.js'
+import type { Behind } from '../behind.js'
 import type { Imports } from '../imports.js'
 import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
@@ -39,13 +42,16 @@ const newJob = yup
   .object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() })
   .noUnknown()
 /** What the routes of jobs stand on. */
-interface On {
+export interface Stands {
   pool: pg.Pool
   nowS: () => number
   heads: Heads
   secret: string
   streams: Streams
   imports: Imports
+  packs: Behind
+}
+interface On extends Stands {
   jobId: JobOf
 }
 const json = express.json({ limit: '1mb' })
@@ -116,7 +122,22 @@ function members(routes: Router, { pool, jobId, streams }: On): void {
   })
 }
 
-function entries(routes: Router, { pool, nowS, heads, streams, jobId }: On): void {
+/** The log as it was packed last, and word that it should be anew where much was written since. */
+function packed(routes: Router, { pool, nowS, packs, jobId }: On): void {
+  routes.get('/:jobId/pack', async (req, res) => {
+    const id = await jobId(req)
+    const { pack, stale } = await packOf(pool, id)
+    if (stale) packs.ask([id], nowS())
+    if (!pack) return void res.status(204).end()
+    res.type('json').set('vary', 'accept-encoding')
+    if (req.acceptsEncodings('br')) return void res.set('content-encoding', 'br').end(pack)
+    const plain = createBrotliDecompress()
+    plain.end(pack)
+    await pipeline(plain, res)
+  })
+}
+
+function entries(routes: Router, { pool, nowS, heads, streams, packs, jobId }: On): void {
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)
     const after = Number(req.query.after ?? 0)
@@ -148,6 +169,7 @@ function entries(routes: Router, { pool, nowS, heads, streams, jobId }: On): voi
       throw new HttpError(401, 'other-person', refusal('refused-who-wrote-these-entries'), 'personId')
     const done = await appendBatch(pool, id, me(req).personId, batch, receivedAtS)
     heads.grew(id, done.head.seq)
+    if (isPackDue(done.head.seq - batch.events.length, done.head.seq)) packs.ask([id], receivedAtS)
     res.json({ ...done, serverNowS: nowS() })
   })
   routes.get('/:jobId/live', async (req, res) => {
@@ -192,20 +214,15 @@ function files(routes: Router, { pool, nowS, secret, jobId }: On): void {
   })
 }
 
-export function jobRoutes(
-  pool: pg.Pool,
-  nowS: () => number,
-  heads: Heads,
-  secret: string,
-  streams: Streams,
-  imports: Imports,
-): Router {
+export function jobRoutes(stands: Stands): Router {
+  const { pool, nowS, heads } = stands
   const routes = Router()
   const jobId = jobOf(pool)
-  const on: On = { pool, nowS, heads, secret, streams, imports, jobId }
+  const on: On = { ...stands, jobId }
   lists(routes, on)
   members(routes, on)
   entries(routes, on)
+  packed(routes, on)
   files(routes, on)
   routes.use('/:jobId', jobLifeRoutes(pool, nowS, jobId))
   routes.use('/:jobId/photos', photoRoutes(pool, jobId))

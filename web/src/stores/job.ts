@@ -1,4 +1,4 @@
-import type { AnyMsg, JobEvent, JobState, Reader } from '@jugalis/core'
+import { type AnyMsg, type JobEvent, type JobState, NO_COLUMNS, type Reader } from '@jugalis/core'
 import { defineStore } from 'pinia'
 import { type Ref, computed, ref, shallowRef, watch } from 'vue'
 import { askingFor } from '../sync/asking'
@@ -67,7 +67,7 @@ function useSynced() {
   const ports = usePorts()
   const jobId = shallowRef<string | null>(null)
   const sync = shallowRef<Sync>(CLOSED)
-  const { pending, state, set } = useJobLog()
+  const { pending, state, lacks, set } = useJobLog()
   const people = useMembers()
   const deviceId = ref('')
   const at = (): Where | null =>
@@ -84,6 +84,7 @@ function useSynced() {
     if (had.known !== to.known || !same)
       set({
         known: to.known,
+        columns: to.columns,
         ...(same || !where ? {} : { pending: to.waiting.map((w) => asEvent(w, where, ports.clock())) }),
       })
     if (!where) return
@@ -97,6 +98,9 @@ function useSynced() {
   }
   const engine = createEngine(ports, changed)
   askAtOnce(engine)
+  watch(lacks, (now) => {
+    if (now) engine.lacks()
+  })
   return { jobId, deviceId, at, sync, pending, state, set, engine, people, namesOf }
 }
 
@@ -124,7 +128,8 @@ function useOpening(
     const where = at()
     if (opens !== turn || !where) return
     people.take(had.members)
-    engine.open(where, { known: had.events, head: { seq: had.head, hash: had.hash }, waiting, returned })
+    const { events: known, columns, head: seq, hash } = had
+    engine.open(where, { known, columns, head: { seq, hash }, waiting, returned })
     await Promise.all([engine.settled(), namesOf(id)])
     if (opens !== turn || sync.value.missing) return
     if (sync.value.answered) people.keep(id, state.value.job.name)
@@ -136,7 +141,7 @@ function useOpening(
     asking.end()
     jobId.value = null
     engine.close()
-    set({ known: [], pending: [] })
+    set({ known: [], columns: NO_COLUMNS, pending: [] })
   }
   return { open, close }
 }

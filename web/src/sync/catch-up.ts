@@ -20,6 +20,7 @@ export async function catchUp(ports: Ports, personId: string, openJob: string | 
       { jobId, personId, deviceId },
       {
         known: had.events,
+        columns: had.columns,
         head: { seq: had.head, hash: had.hash },
         waiting,
         returned: await device.tray(jobId, personId),

@@ -1,10 +1,11 @@
-import type { Draft } from '@jugalis/core'
+import type { Columns, Draft } from '@jugalis/core'
 import type { ClockFacts } from './batch'
 import {
   CLOSED,
   type Happened,
   type Head,
   type Lines,
+  type Pack,
   type Returned,
   type Sync,
   type Todo,
@@ -35,10 +36,13 @@ export interface Ports {
       at: Where,
       part: { from: number; events: Lines['lines'][number]['event'][]; head: Head },
     ): Promise<void>
+    keepPack(at: Where, pack: Pack): Promise<void>
     forgetLog(at: Where): Promise<void>
   }
   server: {
     read(at: Where, from: Head): Promise<Lines>
+    /** The log as it was packed; null where it never was. */
+    pack(at: Where): Promise<Pack | null>
     send(at: Where, batch: readonly Waits[]): Promise<void>
     /** What an answer that was thrown comes to. */
     failure(e: unknown, batch: readonly Waits[]): Failure
@@ -60,12 +64,12 @@ function performer(ports: Ports, tell: (h: Happened) => void) {
     switch (todo.do) {
       case 'read': {
         const { turn, from } = todo
-        return request(turn, [], async () => ({
-          what: 'read',
-          turn,
-          from,
-          answer: await ports.server.read(where, from),
-        }))
+        return request(turn, [], async () => {
+          const pack = todo.packed ? await ports.server.pack(where) : null
+          return pack
+            ? { what: 'unpacked', turn, pack }
+            : { what: 'read', turn, from, answer: await ports.server.read(where, from) }
+        })
       }
       case 'send': {
         const { turn, batch } = todo
@@ -82,6 +86,8 @@ function performer(ports: Ports, tell: (h: Happened) => void) {
         return ports.device.clear(todo.id)
       case 'keep-part':
         return ports.device.keepPart(where, { from: todo.from, events: [...todo.events], head: todo.head })
+      case 'keep-pack':
+        return ports.device.keepPack(where, todo.pack)
       case 'forget-log':
         return ports.device.forgetLog(where)
     }
@@ -112,7 +118,13 @@ export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) =
   return {
     open(
       where: Where,
-      had: { known: Sync['known']; head: Head; waiting: readonly Waits[]; returned: readonly Returned[] },
+      had: {
+        known: Sync['known']
+        columns?: Columns
+        head: Head
+        waiting: readonly Waits[]
+        returned: readonly Returned[]
+      },
     ): void {
       at = where
       tell({ what: 'opened', ...had })
@@ -121,6 +133,7 @@ export function createEngine(ports: Ports, changed: (sync: Sync, by: Happened) =
       tell({ what: 'closed' })
       at = null
     },
+    lacks: (): void => tell({ what: 'lacks' }),
     wrote: (entries: readonly Waits[]): void => tell({ what: 'wrote', entries }),
     putAway: (id: string): void => tell({ what: 'put-away', id }),
     /** Reads what is new, and sends what waits: of this tab, and of others on this device. */

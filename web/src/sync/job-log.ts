@@ -1,7 +1,9 @@
 import {
+  type Columns,
   type Folded,
   type JobEvent,
   type JobState,
+  NO_COLUMNS,
   emptyState,
   foldFrom,
   foldOn,
@@ -63,26 +65,32 @@ function parted(events: readonly JobEvent[]): [early: JobEvent[], late: JobEvent
  * taken into what is known; what came late, or takes back something of the last hour, is folded with that hour; only for
  * what lies further back is the whole log folded anew. What nothing touched stays the same object.
  */
-export function foldAsItGrows(): (known: readonly JobEvent[], pending: readonly JobEvent[]) => JobState {
+export function foldAsItGrows(): (
+  known: readonly JobEvent[],
+  pending: readonly JobEvent[],
+  columns?: Columns,
+) => Pick<Folded, 'state' | 'lacks'> {
   /** All but the last hour, and all. */
   let base: Part | null = null
   let tip: Part | null = null
+  let packed = NO_COLUMNS
 
   function begin(known: readonly JobEvent[]): void {
     const [early, late] = parted(known)
     if (late.length > AT_ONCE) {
-      base = tip = reading(foldFrom(known), known, [])
+      base = tip = reading(foldFrom(known, packed), known, [])
       return
     }
-    base = reading(foldFrom(early), known, late)
-    const all = foldOn(base.folded, late) ?? foldFrom(known)
+    base = reading(foldFrom(early, packed), known, late)
+    const all = foldOn(base.folded, late) ?? foldFrom(known, packed)
     tip = reading(all, known, [])
   }
   const goOn = (part: Part | null, known: readonly JobEvent[], pending: readonly JobEvent[]): Folded | null =>
     part && foldOn(part.folded, [...part.rest, ...known.slice(part.count), ...pending])
 
-  return (known, pending) => {
-    if (base && !isPartOf(base, known)) base = tip = null
+  return (known, pending, columns = NO_COLUMNS) => {
+    if (columns !== packed || (base && !isPartOf(base, known))) base = tip = null
+    packed = columns
     if (tip?.count !== known.length) {
       const folded = goOn(tip, known, []) ?? goOn(base, known, [])
       if (folded) tip = reading(folded, known, [])
@@ -94,29 +102,39 @@ export function foldAsItGrows(): (known: readonly JobEvent[], pending: readonly 
       const folded = foldOn(base.folded, early)
       if (folded && early.length) base = reading(folded, known, late)
     }
-    const shown = goOn(tip, known, pending) ?? goOn(base, known, pending) ?? foldFrom([...known, ...pending])
-    return shown.state
+    return goOn(tip, known, pending) ?? goOn(base, known, pending) ?? foldFrom([...known, ...pending], packed)
   }
 }
 
+interface Log {
+  known: readonly JobEvent[]
+  columns: Columns
+  pending: readonly JobEvent[]
+}
+interface Shown {
+  all: readonly JobEvent[]
+  columns: Columns
+  state: JobState
+  lacks: boolean
+}
 /** The log as it is known here: what the server has, what waits on this device, and the state folded from both. */
 export function useJobLog() {
-  const log = shallowRef<{ known: readonly JobEvent[]; pending: readonly JobEvent[] }>({
-    known: [],
-    pending: [],
-  })
+  const log = shallowRef<Log>({ known: [], columns: NO_COLUMNS, pending: [] })
   const known = computed(() => log.value.known)
   const pending = computed(() => log.value.pending)
   const fold = foldAsItGrows()
-  const shown = computed<{ all: readonly JobEvent[]; state: JobState }>((had) => {
-    const { known, pending } = log.value
+  const shown = computed<Shown>((had) => {
+    const { known, columns, pending } = log.value
     const all = [...known, ...pending]
-    if (!all.length) return { all, state: emptyState() }
-    const state = fold(known, pending)
-    return had && onlyCameBack(had.all, all) ? { all, state: had.state } : { all, state }
+    if (!all.length) return { all, columns, state: emptyState(), lacks: false }
+    const { state, lacks } = fold(known, pending, columns)
+    const same = had && had.columns === columns && onlyCameBack(had.all, all)
+    return { all, columns, state: same ? had.state : state, lacks }
   })
   const state = computed(() => shown.value.state)
+  /** Something is corrected that only the log entry by entry can tell. */
+  const lacks = computed(() => shown.value.lacks)
   /** Both change in one moment, so that the job is worked out once. */
   const set = (to: Partial<typeof log.value>): void => void (log.value = { ...log.value, ...to })
-  return { known, pending, state, set }
+  return { known, pending, state, lacks, set }
 }

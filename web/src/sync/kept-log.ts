@@ -1,10 +1,13 @@
-import type { JobEvent } from '@jugalis/core'
+import { type Columns, type JobEvent, NO_COLUMNS } from '@jugalis/core'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { unpack } from './unpack'
 
 /** A stretch of a job's log as it was read from the server. */
 export interface Part {
   from: number
   events: JobEvent[]
+  /** A log from its beginning, as it came packed; the entries are in it. */
+  pack?: string
   head: number
   hash: string | null
 }
@@ -40,6 +43,7 @@ const partsOf = (jobId: string): IDBKeyRange => IDBKeyRange.bound([jobId, 0], [j
 
 export interface Kept {
   events: JobEvent[]
+  columns: Columns
   head: number
   hash: string | null
   members: KeptMember[]
@@ -49,7 +53,7 @@ export interface Kept {
  * keep anything (private window, full disk) works from the server alone.
  */
 export async function open(jobId: string, personId: string): Promise<Kept> {
-  const none: Kept = { events: [], head: 0, hash: null, members: [] }
+  const none: Kept = { events: [], columns: NO_COLUMNS, head: 0, hash: null, members: [] }
   try {
     const db = await shelf()
     const job = await db.get('jobs', jobId)
@@ -64,15 +68,31 @@ export async function open(jobId: string, personId: string): Promise<Kept> {
     for (const part of parts) if (part.from === (whole.at(-1)?.head ?? 0) + 1) whole.push(part)
     const last = whole.at(-1)
     if (!last) return { ...none, members: mine.members }
-    const events = whole.flatMap((p) => p.events)
-    if (parts.length > MOST_PARTS) {
-      await db.delete('parts', partsOf(jobId))
-      await db.put('parts', { jobId, from: 1, events, head: last.head, hash: last.hash })
-    }
-    return { events, head: last.head, hash: last.hash, members: mine.members }
+    const first = whole[0]?.pack === undefined ? null : unpack(whole[0].pack)
+    // What this page can't read any more, or what was cut short, is asked for anew.
+    if (whole[0]?.pack !== undefined && !first) return { ...none, members: mine.members }
+    const grown = whole.flatMap((p) => p.events)
+    if (parts.length > MOST_PARTS) await putTogether(db, jobId, whole, grown)
+    const events = first ? [...first.events, ...grown] : grown
+    const columns = first?.packed ?? NO_COLUMNS
+    return { events, columns, head: last.head, hash: last.hash, members: mine.members }
   } catch {
     return none
   }
+}
+/** Many short stretches become one, behind what came packed. */
+async function putTogether(
+  db: IDBPDatabase<Shelf>,
+  jobId: string,
+  whole: readonly Part[],
+  events: JobEvent[],
+): Promise<void> {
+  const packed = whole.filter(({ pack }) => pack !== undefined)
+  const last = whole.at(-1) as Part
+  await db.delete('parts', partsOf(jobId))
+  for (const part of packed) await db.put('parts', { jobId, ...part })
+  const from = (packed.at(-1)?.head ?? 0) + 1
+  await db.put('parts', { jobId, from, events, head: last.head, hash: last.hash })
 }
 async function dropOldest(db: IDBPDatabase<Shelf>): Promise<void> {
   const jobs = (await db.getAll('jobs')).sort((a, b) => b.openedAtMs - a.openedAtMs)

@@ -1,4 +1,4 @@
-import type { Draft, JobEvent } from '@jugalis/core'
+import { type Columns, type Draft, type JobEvent, NO_COLUMNS } from '@jugalis/core'
 import { type ClockFacts, batchOf, mustHearFirst } from './batch'
 import type { Heard, Moment } from './placing'
 
@@ -33,6 +33,10 @@ export interface Sync {
   turn: number
   open: boolean
   known: readonly JobEvent[]
+  /** What else is known of the log: old readings in columns. */
+  columns: Columns
+  /** Only the log entry by entry serves: columns did not tell what was needed. */
+  whole: boolean
   head: Head
   /** Kept here and not read back yet, in this device's order. */
   waiting: readonly Waits[]
@@ -56,6 +60,8 @@ export const CLOSED: Sync = {
   turn: 0,
   open: false,
   known: [],
+  columns: NO_COLUMNS,
+  whole: false,
   head: { seq: 0, hash: null },
   waiting: [],
   taken: new Set(),
@@ -76,10 +82,19 @@ export interface Lines {
   hashHead: string | null
   lines: readonly { seq: number; event: JobEvent }[]
 }
+/** A log from its beginning up to a line, as it was packed; there may be more behind it. */
+export interface Pack {
+  packed: Columns
+  events: readonly JobEvent[]
+  head: Head
+  /** As it came: it is kept so. */
+  text: string
+}
 export type Happened =
   | {
       what: 'opened'
       known: readonly JobEvent[]
+      columns?: Columns
       head: Head
       waiting: readonly Waits[]
       returned: readonly Returned[]
@@ -92,19 +107,24 @@ export type Happened =
   /** A timer, a hint that the log has grown, signal, a signing in, a clock that was set. */
   | { what: 'asked' }
   | { what: 'read'; turn: number; from: Head; answer: Lines }
+  | { what: 'unpacked'; turn: number; pack: Pack }
+  /** What is known does not tell something that an entry speaks of. */
+  | { what: 'lacks' }
   | { what: 'taken'; turn: number; ids: readonly string[] }
   | { what: 'refused'; turn: number; drafts: readonly Draft[]; why: string }
   /** No answer, or one that says nothing of what was asked. */
   | { what: 'failed'; turn: number; why: 'no-signal' | 'not-mine' | 'trouble' }
   | { what: 'put-away'; id: string }
 export type Todo =
-  | { do: 'read'; turn: number; from: Head }
+  /** Where nothing is known and it need not be entry by entry, a log may come packed. */
+  | { do: 'read'; turn: number; from: Head; packed: boolean }
   | { do: 'send'; turn: number; batch: readonly Waits[] }
   /** Read back: this device need not keep them any longer. */
   | { do: 'drop'; ids: readonly string[] }
   | { do: 'give-back'; drafts: readonly Draft[]; why: string }
   | { do: 'clear'; id: string }
   | { do: 'keep-part'; from: number; events: readonly JobEvent[]; head: Head }
+  | { do: 'keep-pack'; pack: Pack }
   /** The log that was kept here is another than the server's. */
   | { do: 'forget-log' }
 export interface Next {
@@ -122,20 +142,47 @@ function merged(sync: Sync, more: readonly Waits[]): readonly Waits[] {
   return [...sync.waiting, ...fresh.filter((w) => !known.has(w.draft.id))].sort(bySeq)
 }
 
+/** Reads the log anew, entry by entry: what was packed told of another one, or too little. */
+const fromBeginning = (sync: Sync): Next => ({
+  sync: {
+    ...sync,
+    known: [],
+    columns: NO_COLUMNS,
+    head: { seq: 0, hash: null },
+    whole: true,
+    wanted: true,
+  },
+  todo: [{ do: 'forget-log' }],
+})
+/** What was packed is the beginning of the log: what was written since is read after it. */
+function afterUnpacking(sync: Sync, pack: Pack): Next {
+  const ids = new Set(pack.events.map((e) => e.id))
+  const back = sync.waiting.filter((w) => ids.has(w.draft.id))
+  const { events: known, packed: columns, head } = pack
+  const waiting = sync.waiting.filter((w) => !ids.has(w.draft.id))
+  return {
+    sync: { ...sync, busy: null, offline: false, held: false, known, columns, head, waiting, wanted: true },
+    todo: [
+      { do: 'keep-pack', pack },
+      ...(back.length ? [{ do: 'drop', ids: back.map((w) => w.draft.id) } as const] : []),
+    ],
+  }
+}
+
 function afterReading(sync: Sync, from: Head, answer: Lines): Next {
   const heard: Sync = { ...sync, busy: null, offline: false, held: false, answered: true }
   if (answer.hashAfter !== from.hash)
     // Another log than the one kept here, such as a demo begun afresh: it is read from its beginning.
-    return {
-      sync: { ...heard, known: [], head: { seq: 0, hash: null }, wanted: true },
-      todo: [{ do: 'forget-log' }],
-    }
+    return fromBeginning(heard)
   // One request at a time: what was read goes on from what is known.
   const events = answer.lines.map((l) => l.event)
   const head = { seq: answer.head, hash: answer.hashHead }
   const ids = new Set(events.map((e) => e.id))
   const back = sync.waiting.filter((w) => ids.has(w.draft.id))
   const first = answer.lines[0]
+  const unread = [...sync.taken].some((id) => !ids.has(id))
+  // It may stand in a column, where nothing has an id.
+  if (unread && sync.columns.columns.length) return fromBeginning({ ...heard, taken: new Set() })
   return {
     sync: {
       ...heard,
@@ -144,7 +191,7 @@ function afterReading(sync: Sync, from: Head, answer: Lines): Next {
       waiting: back.length ? sync.waiting.filter((w) => !ids.has(w.draft.id)) : sync.waiting,
       taken: new Set(),
       // What was taken and can't be read waits until somebody asks again, and is sent once more.
-      held: [...sync.taken].some((id) => !ids.has(id)),
+      held: unread,
     },
     todo: [
       ...(first ? [{ do: 'keep-part', from: first.seq, events, head } as const] : []),
@@ -160,8 +207,9 @@ function came(sync: Sync, happened: Happened): Next {
   if ('turn' in happened && happened.turn !== sync.turn) return nothing(sync)
   switch (happened.what) {
     case 'opened': {
-      const { known, head, waiting, returned } = happened
-      const begun = { ...CLOSED, turn: sync.turn + 1, open: true, known, head, returned, wanted: true }
+      const { known, columns = NO_COLUMNS, head, waiting, returned } = happened
+      const turn = sync.turn + 1
+      const begun = { ...CLOSED, turn, open: true, known, columns, head, returned, wanted: true }
       return nothing({ ...begun, waiting: merged(begun, waiting) })
     }
     case 'closed':
@@ -174,6 +222,11 @@ function came(sync: Sync, happened: Happened): Next {
       return nothing({ ...sync, wanted: true, held: false })
     case 'read':
       return afterReading(sync, happened.from, happened.answer)
+    case 'unpacked':
+      return afterUnpacking(sync, happened.pack)
+    case 'lacks':
+      // What is under way belongs to what was known.
+      return fromBeginning({ ...sync, turn: sync.turn + 1, busy: null, taken: new Set() })
     case 'taken':
       return nothing({
         ...sync,
@@ -205,11 +258,10 @@ function came(sync: Sync, happened: Happened): Next {
         // Work goes on with what was kept here; what is not this person's is shut.
         ...(happened.why === 'not-mine' && !sync.answered ? { open: false, missing: true } : {}),
       })
-    case 'put-away':
-      return {
-        sync: { ...sync, returned: sync.returned.filter((r) => r.id !== happened.id) },
-        todo: [{ do: 'clear', id: happened.id }],
-      }
+    case 'put-away': {
+      const returned = sync.returned.filter((r) => r.id !== happened.id)
+      return { sync: { ...sync, returned }, todo: [{ do: 'clear', id: happened.id }] }
+    }
   }
 }
 
@@ -219,7 +271,7 @@ function begun(sync: Sync, happened: Happened, clock: ClockFacts): Next {
   if (!sync.open || sync.busy) return idle
   const read = (): Next => ({
     sync: { ...sync, busy: 'reading', wanted: false },
-    todo: [{ do: 'read', turn: sync.turn, from: sync.head }],
+    todo: [{ do: 'read', turn: sync.turn, from: sync.head, packed: sync.head.seq === 0 && !sync.whole }],
   })
   // What was taken is read back before anything else is sent: only then is it let go of here.
   if (sync.wanted || (sync.taken.size && !sync.held)) return read()

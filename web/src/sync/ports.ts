@@ -1,13 +1,14 @@
 import type { Draft } from '@jugalis/core'
 import { greatest } from '@jugalis/core'
-import { NoSignal, Refused, api } from '../api'
+import { NoSignal, Refused, api, apiText } from '../api'
 import { useClock } from '../stores/clock'
 import { useSession } from '../stores/session'
 import { placeOf, shiftOf } from './batch'
 import * as device from './device'
 import type { Failure, Ports, Where } from './engine'
 import * as kept from './kept-log'
-import type { Lines, Waits } from './machine'
+import { unpack } from './unpack'
+import type { Lines, Pack, Waits } from './machine'
 
 /** Refusals that are no word on what was written: it goes on waiting. */
 const LATER: ReadonlySet<number> = new Set([401, 408, 429])
@@ -30,6 +31,17 @@ export function failureOf(error: unknown, batch: readonly Waits[]): Failure {
   if (!batch.length) return { what: 'failed', why: NOT_MINE.has(error.status) ? 'not-mine' : 'trouble' }
   const drafts = batch.map((w) => w.draft)
   return { what: 'refused', drafts: refusedOf(error.field, drafts), why: error.message }
+}
+
+/** A log as the server packed it; null where it did not, or this page can't read it. */
+async function packOf(jobId: string): Promise<Pack | null> {
+  try {
+    return unpack(await apiText(`/jobs/${jobId}/pack`))
+  } catch (error) {
+    if (error instanceof NoSignal) throw error
+    // A convenience: what the log itself answers counts.
+    return null
+  }
 }
 
 /** This device's store, the server, and the clock, as the machine of sync needs them. */
@@ -68,12 +80,15 @@ export function usePorts(): Ports {
       clear: (id) => device.clearTray(id),
       keepPart: (at, { from, events, head }) =>
         kept.keepPart(at.jobId, { from, events, head: head.seq, hash: head.hash }),
+      keepPack: (at, { text, head }) =>
+        kept.keepPart(at.jobId, { from: 1, events: [], pack: text, head: head.seq, hash: head.hash }),
       forgetLog: (at) => kept.drop(at.jobId),
     },
     server: {
       failure: failureOf,
       read: (at, from) =>
         ask<Lines & { serverNowS: number }>('GET', `/jobs/${at.jobId}/events?after=${from.seq}`),
+      pack: ({ jobId }) => packOf(jobId),
       async send({ jobId, ...from }: Where, waits: readonly Waits[]): Promise<void> {
         const now = facts()
         await ask('POST', `/jobs/${jobId}/events`, {

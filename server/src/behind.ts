@@ -1,19 +1,27 @@
 import type pg from 'pg'
 import { takeGlance } from './db/glance.js'
+import { makePack } from './db/pack.js'
 import { threadOf } from './thread.js'
 
-/** Takes glances at jobs, one after another, without anybody waiting for them. */
-export interface Glances {
+/** What is made of a log and kept beside it: made anew at any time, so nobody waits for it. */
+export const MADE = {
+  glance: takeGlance,
+  pack: makePack,
+} as const satisfies Record<string, (pool: pg.Pool, jobId: string, nowS: number) => Promise<void>>
+export type Made = keyof typeof MADE
+
+/** Makes something of jobs, one after another, behind whoever asked. */
+export interface Behind {
   /** @param nowS epoch s: as of when. */
   ask(jobIds: readonly string[], nowS: number): void
   stop(): Promise<void>
 }
 
-/** The queue that both ways of taking glances share: a job is asked for once, however often it is looked at. */
-export function glancesBy(
+/** The queue that both ways share: a job is asked for once, however often it is looked at. */
+export function behindBy(
   take: (jobId: string, nowS: number) => Promise<void>,
   end: () => Promise<void> = async () => undefined,
-): Glances {
+): Behind {
   const wanted = new Map<string, number>()
   let running: Promise<void> | null = null
   let stopped = false
@@ -42,15 +50,15 @@ export function glancesBy(
 }
 
 /** In this thread: where there is none to spare. */
-export const glancesHere = (pool: pg.Pool): Glances =>
-  glancesBy((jobId, nowS) => takeGlance(pool, jobId, nowS))
+export const behindHere = (made: Made, pool: pg.Pool): Behind =>
+  behindBy((jobId, nowS) => MADE[made](pool, jobId, nowS))
 
 /** In a thread of its own, which has its own way to the database: a large log holds nobody up. */
-export function glancesApart(script: URL, databaseUrl: string, pooler: boolean): Glances {
+export function behindApart(made: Made, script: URL, databaseUrl: string, pooler: boolean): Behind {
   const thread = threadOf<{ jobId: string; nowS: number }, { failed?: string }>(script, {
-    workerData: { databaseUrl, pooler },
+    workerData: { made, databaseUrl, pooler },
   })
-  return glancesBy(async (jobId, nowS) => {
+  return behindBy(async (jobId, nowS) => {
     const { failed } = await thread.ask({ jobId, nowS })
     if (failed) throw new Error(failed)
   }, thread.stop)
