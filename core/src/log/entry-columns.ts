@@ -66,7 +66,10 @@ function sayer<T>(keyOf: (thing: T) => string) {
     },
   }
 }
-/** A time in whole milliseconds; null where it is none. */
+/**
+ * A time, epoch s, in whole milliseconds; null where it is none.
+ * @example wholeMs(1.5) // 1500
+ */
 export const wholeMs = (atS: number): number | null => {
   const ms = Math.round(atS * 1000)
   return ms / 1000 === atS ? ms : null
