@@ -107,8 +107,14 @@ function screen(joints: number): Record<string, number> {
 }
 
 const joints = Number(process.argv[2] ?? 10_000)
+const { entries, ...took } = screen(joints)
+const said = Object.entries(took).map(
+  ([what, ms]) => `${what} ${ms < 10 ? ms.toFixed(1) : Math.round(ms)} ms`,
+)
 console.log(
-  JSON.stringify({ joints, ...screen(joints) }, (_k, v) =>
-    typeof v === 'number' ? Math.round(v * 10) / 10 : v,
-  ),
+  JSON.stringify({
+    what: `${joints} joints, ${entries} entries, by the core alone: the log folded, facts of all joints, the answer of one section and of all; then an entry, a reading, five seconds`,
+    measured: said.join(', '),
+    target: 'no part faster than the job',
+  }),
 )

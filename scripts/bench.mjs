@@ -7,7 +7,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- store` a large store, `-- practice` joints on the bench, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- store` a large store, `-- practice` joints on the bench, `-- scale` a hospital, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -91,6 +91,7 @@ async function main() {
       await openingAJob(base, row)
       await page(base, row)
     }
+    if (only === 'scale') return await hospitals(base)
     await large(base)
     if (['loggers', 'large', 'space', 'glance'].includes(only)) return
     const { followers } = await import('./bench-waits.mjs')
@@ -113,6 +114,25 @@ async function main() {
     `# Benchmarks\n\nWritten by \`npm run bench\` on ${machine}. Never a test: a busy machine is slower.\n\n| what | measured | target |\n| --- | --- | --- |\n${table}\n`,
   )
   run('npx', ['prettier', '--write', 'docs/benchmarks.md'])
+}
+
+/** How a job of a hospital grows: by the core alone, then in browsers. */
+async function hospitals(base) {
+  const script = bundled('bench-scale')
+  for (const joints of [1000, 10_000, 30_000]) {
+    const ran = run(process.execPath, [script, String(joints)])
+    if (!ran.ok) throw new Error(ran.out)
+    const { what, measured, target } = JSON.parse(ran.out.split('\n').find((line) => line.startsWith('{')))
+    row(what, measured, target)
+  }
+  const { chromium } = await import('@playwright/test')
+  const { pages } = await import('./bench-pages.mjs')
+  const browser = await chromium.launch({
+    executablePath: findChromium(),
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--enable-precise-memory-info'],
+  })
+  await pages(base, await signIn(base), browser, row)
+  await browser.close()
 }
 
 async function large(base) {

@@ -42,6 +42,7 @@ const SERVER = {
     main: path.join(ROOT, 'server/src/main.ts'),
     'stock-worker': path.join(ROOT, 'server/src/stock-worker.ts'),
     'import-worker': path.join(ROOT, 'server/src/import-worker.ts'),
+    'read-worker': path.join(ROOT, 'server/src/read-worker.ts'),
     'behind-worker': path.join(ROOT, 'server/src/behind-worker.ts'),
     demo: path.join(ROOT, 'demo/main.ts'),
   },

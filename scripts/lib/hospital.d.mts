@@ -3,6 +3,7 @@ import type { Draft } from '../../core/src/index.js'
 export interface Asked {
   joints: number
   lines?: number
+  days?: number
   inch?: boolean
 }
 export function hospital(asked: Asked & { nowS: number }): Omit<Draft, 'deviceSeq'>[]
@@ -11,6 +12,7 @@ export interface Loaded {
   entries: number
   placeIds: string[]
   sectionIds: string[]
-  jointIds: string[]
+  /** Joints that nobody has begun. */
+  toMake: string[]
 }
 export function loadHospital(base: string, cookie: string, asked: Asked): Promise<Loaded>

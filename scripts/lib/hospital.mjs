@@ -5,9 +5,27 @@ import { createHash, randomUUID } from 'node:crypto'
  * quarter of an hour for 90 days, nine joints of ten made in the course of them. The same numbers give the same job.
  */
 const PLACES = 5
-const DAYS = 90
+/** A season. */
+const SEASON_DAYS = 90
 const EVERY_S = 900
 const DAY_S = 86_400
+const PIPE = {
+  metric: { size: 'd63', material: 'pvc-u' },
+  inch: { size: 'NPS 2', material: 'pvc', schedule: '80' },
+}
+const STEPS = {
+  metric: [
+    ['fit', 0],
+    ['cement', 60],
+    ['home', 90],
+  ],
+  inch: [
+    ['fit', 0],
+    ['prime', 40],
+    ['cement', 60],
+    ['home', 90],
+  ],
+}
 /** Entries that are sent together. */
 const BATCH = 800
 const MOST_BYTES = 700_000
@@ -29,13 +47,13 @@ function drawnBy(seed) {
 const toTenth = (value) => Math.round(value * 10) / 10
 
 /** What a probe reads: a day's wave, a season's, and its own noise. */
-function readings(put, { id, share }, nowS) {
+function readings(put, { id, share }, nowS, days) {
   const places = Array.from({ length: PLACES }, (_, i) => ({ placeId: id(), name: `Floor ${i + 1}` }))
-  for (const place of places) put('place-set', place, nowS - (DAYS + 1) * DAY_S)
-  for (let atS = nowS - DAYS * DAY_S; atS < nowS; atS += EVERY_S)
+  for (const place of places) put('place-set', place, nowS - (days + 1) * DAY_S)
+  for (let atS = nowS - days * DAY_S; atS < nowS; atS += EVERY_S)
     for (const [i, { placeId }] of places.entries()) {
       const wave =
-        14 - i + 5 * Math.sin((atS / DAY_S) * 2 * Math.PI) + 4 * Math.sin((atS / (DAYS * DAY_S)) * 6)
+        14 - i + 5 * Math.sin((atS / DAY_S) * 2 * Math.PI) + 4 * Math.sin((atS / (SEASON_DAYS * DAY_S)) * 6)
       for (const [what, value] of [
         ['wall', wave + share()],
         ['air', wave + 1 + share()],
@@ -48,9 +66,10 @@ function readings(put, { id, share }, nowS) {
 
 /** A line of pieces between fittings, and the section that all its joints are in. @returns the ids of its joints. */
 function line(put, { id }, { tag, placeId, school, pieces, beganS }) {
-  const [size, fitting] = [school === 'inch' ? '2' : 'd63', 'tee']
+  const { size, ...usual } = PIPE[school]
+  const fitting = 'tee'
   const lineId = id()
-  const how = { method: 'solvent-cement', material: 'pvc-u', school, placeId, ratingBar: 16 }
+  const how = { method: 'solvent-cement', ...usual, school, placeId, ratingBar: 16 }
   put('line-set', { lineId, tag, name: `Line ${tag}`, ...how }, beganS)
   const items = [{ itemId: id(), item: { type: 'fitting', tag: `${tag}/F01`, size, fitting } }]
   const jointIds = []
@@ -76,17 +95,17 @@ function line(put, { id }, { tag, placeId, school, pieces, beganS }) {
 }
 
 /** @returns entries in the order of their times, without the device's own count. @param joints an even number. */
-export function hospital({ joints, lines = 50, nowS, inch = false }) {
+export function hospital({ joints, lines = 50, days = SEASON_DAYS, nowS, inch = false }) {
   const drawn = drawnBy(joints)
   const entries = []
   const put = (kind, data, atS, jointId = null, version = 1) =>
     entries.push({ id: drawn.id(), kind, v: version, jointId, atDeviceS: atS, after: [], data })
-  const beganS = nowS - (DAYS + 1) * DAY_S
+  const beganS = nowS - (days + 1) * DAY_S
   const school = inch ? 'inch' : 'metric'
   const rest = { zone: 'UTC', school, table: 'current', checkOffsetMm: 50 }
   put('job-set', { name: `Hospital of ${joints}`, ...rest }, beganS)
-  const places = readings(put, drawn, nowS)
-  put('take-off', { fitting: 'tee', size: inch ? '2' : 'd63', takeOffMm: 62, takeOffTo: 'face' }, beganS)
+  const places = readings(put, drawn, nowS, days)
+  put('take-off', { fitting: 'tee', size: PIPE[school].size, takeOffMm: 62, takeOffTo: 'face' }, beganS)
   const pieces = Math.max(1, Math.round(joints / lines / 2))
   for (let count = 0; count * pieces * 2 < joints; count++) {
     const { placeId } = places[count % PLACES]
@@ -98,12 +117,8 @@ export function hospital({ joints, lines = 50, nowS, inch = false }) {
       beganS: beganS + count,
     })) {
       if (drawn.share() > 0.9) continue
-      const atS = nowS - Math.floor(drawn.share() * (DAYS - 1) * DAY_S) - 600
-      for (const [step, laterS] of [
-        ['fit', 0],
-        ['cement', 60],
-        ['home', 90],
-      ])
+      const atS = nowS - Math.floor(drawn.share() * (days - 1) * DAY_S) - 600
+      for (const [step, laterS] of STEPS[school])
         put('step-done', { life: 1, step, readings: {}, shown: [] }, atS + laterS, jointId, 2)
     }
   }
@@ -126,7 +141,7 @@ function* batches(entries) {
 }
 
 /** Loads a job through the door that phones use. @returns its id and what it was told apart by. */
-export async function loadHospital(base, cookie, { joints, lines, inch }) {
+export async function loadHospital(base, cookie, asked) {
   const headers = { 'content-type': 'application/json', cookie }
   const jobId = randomUUID()
   const deviceId = randomUUID()
@@ -135,8 +150,8 @@ export async function loadHospital(base, cookie, { joints, lines, inch }) {
     const answer = await fetch(`${base}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) })
     if (!answer.ok) throw new Error(await answer.text())
   }
-  await post('/jobs', { jobId, name: `Hospital of ${joints}` })
-  const entries = hospital({ joints, lines, nowS, inch })
+  await post('/jobs', { jobId, name: `Hospital of ${asked.joints}` })
+  const entries = hospital({ ...asked, nowS })
   for (const { first, list } of batches(entries))
     await post(`/jobs/${jobId}/events`, {
       deviceId,
@@ -145,11 +160,13 @@ export async function loadHospital(base, cookie, { joints, lines, inch }) {
       events: list.map((entry, i) => ({ ...entry, deviceSeq: first + i + 1 })),
     })
   const of = (kind) => entries.filter((e) => e.kind === kind)
+  const begun = new Set(of('step-done').map((e) => e.jointId))
+  const jointIds = of('section-set').flatMap((e) => e.data.jointIds)
   return {
     jobId,
     entries: entries.length,
     placeIds: of('place-set').map((e) => e.data.placeId),
     sectionIds: of('section-set').map((e) => e.data.sectionId),
-    jointIds: of('section-set').flatMap((e) => e.data.jointIds),
+    toMake: jointIds.filter((jointId) => !begun.has(jointId)),
   }
 }

@@ -2,7 +2,6 @@ import { constants as zlib } from 'node:zlib'
 import { existsSync } from 'node:fs'
 import path from 'node:path'
 import compression from 'compression'
-import connectPgSimple from 'connect-pg-simple'
 import express, { type Express } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import session from 'express-session'
@@ -11,13 +10,15 @@ import type pg from 'pg'
 import { openApi } from './described/openapi.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './described/schemas.js'
 import { HttpError, answerErrors, notFound, unknownRoute } from './errors.js'
-import { type Behind, behindHere } from './behind.js'
+import { type Behind, NOWHERE, behindHere } from './behind.js'
 import { type Imports, importsHere } from './imports.js'
 import type { Heavy } from './heavy.js'
 import { askedWell, notKept } from './manners.js'
 import { type Heads, headsOf } from './live/heads.js'
 import { health, needsDatabase } from './alive.js'
 import type { Pulse } from './db/pulse.js'
+import { sessionStore } from './db/session-store.js'
+import { type Reads, readsHere } from './reads.js'
 import { calcRoutes } from './routes/calc.js'
 import { calendarRoutes } from './routes/calendar.js'
 import { deviceDoor } from './routes/devices.js'
@@ -42,8 +43,10 @@ export interface AppOptions {
   heads?: Heads
   /** Where logs are folded for the page of all jobs. Absent: in this thread. */
   glances?: Behind
-  /** Where large logs are packed for whoever opens them. Absent: in this thread. */
+  /** Where large logs are packed for whoever opens them. Absent: nowhere, they are sent entry by entry. */
   packs?: Behind
+  /** Where whole logs are told: as tables, as a calendar. Absent: in this thread. */
+  reads?: Reads
   /** Where files of jobs are read. Absent: in this thread. */
   imports?: Imports
   /** Epoch seconds; tests bring their own. */
@@ -90,17 +93,15 @@ const limitOf = (on: boolean) => (perMinute: number) =>
     legacyHeaders: false,
     handler: (_req, _res, next) => next(new HttpError(429, 'too-many', refusal('refused-too-many'))),
   })
-const sessions = ({ pool, sessionSecret, https = false, proxies = 0 }: AppOptions) => {
-  const Store = connectPgSimple(session)
-  return session({
-    store: new Store({ pool, tableName: 'session', pruneSessionInterval: false }),
+const sessions = ({ pool, sessionSecret, https = false, proxies = 0 }: AppOptions) =>
+  session({
+    store: sessionStore(pool),
     name: 'jugalis',
     secret: sessionSecret,
     resave: false,
     saveUninitialized: false,
     cookie: { httpOnly: true, sameSite: 'lax', secure: proxies ? 'auto' : https, maxAge: WEEK_MS },
   })
-}
 
 /** The interface as one who writes to it reads it: its description, its pages, the shapes of its files. */
 function described(app: Express): void {
@@ -135,7 +136,8 @@ export function createApp(options: AppOptions): Express {
   app.use('/api', needsDatabase(options.pulse))
   // Instruments have tokens, not sessions.
   app.use('/api/devices', limit(600), deviceDoor(options.pool, nowS, heads))
-  app.use('/api/calendar', limit(120), calendarRoutes(options.pool, options.sessionSecret, nowS))
+  const reads = options.reads ?? readsHere(options.pool)
+  app.use('/api/calendar', limit(120), calendarRoutes(options.pool, options.sessionSecret, nowS, reads))
   app.use('/api', sessions(options))
   app.post('/api/session', limit(30))
   app.use(
@@ -152,7 +154,7 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/people', requireSession, peopleRoutes(options.pool, nowS, streams))
   app.use('/api/parts', requireSession, partRoutes(options.pool, nowS))
   const glances = options.glances ?? behindHere('glance', options.pool)
-  const packs = options.packs ?? behindHere('pack', options.pool)
+  const packs = options.packs ?? NOWHERE
   const imports = options.imports ?? importsHere(options.pool)
   app.use('/api/glance', requireSession, glanceRoutes(options.pool, nowS, glances))
   app.use(
@@ -166,6 +168,7 @@ export function createApp(options: AppOptions): Express {
       streams,
       imports,
       packs,
+      reads,
     }),
   )
   app.use('/api', unknownRoute)

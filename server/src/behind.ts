@@ -49,6 +49,8 @@ export function behindBy(
   }
 }
 
+/** Nothing is made: what would be is done without. */
+export const NOWHERE: Behind = { ask: () => undefined, stop: async () => undefined }
 /** In this thread: where there is none to spare. */
 export const behindHere = (made: Made, pool: pg.Pool): Behind =>
   behindBy((jobId, nowS) => MADE[made](pool, jobId, nowS))

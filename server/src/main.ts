@@ -7,6 +7,7 @@ import { playStandIns } from './devices/stand-ins.js'
 import { importsApart } from './imports.js'
 import { behindApart } from './behind.js'
 import { heavyThread } from './heavy.js'
+import { readsApart } from './reads.js'
 import { keptAlive } from './keep-alive.js'
 import { headsOf } from './live/heads.js'
 import { setTimeout } from 'node:timers/promises'
@@ -59,6 +60,17 @@ async function serve(server: http.Server, database: Database, secure: boolean): 
   })
 }
 
+/** What would keep everybody else waiting, each in a thread of its own with its own way to the database. */
+function threads(url: string, pooler: boolean) {
+  const script = (name: string): URL => new URL(`./${name}.mjs`, import.meta.url)
+  return {
+    glances: behindApart('glance', script('behind-worker'), url, pooler),
+    packs: behindApart('pack', script('behind-worker'), url, pooler),
+    reads: readsApart(script('read-worker'), url, pooler),
+    imports: importsApart(script('import-worker'), url, pooler),
+  }
+}
+
 async function main(): Promise<void> {
   const url = env('DATABASE_URL')
   const pooler = process.env.POOLER === 'transaction'
@@ -70,17 +82,12 @@ async function main(): Promise<void> {
       ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }
       : null
   const heads = headsOf(database.pool, pooler || process.env.LIVE === 'poll' ? 'poll' : 'push')
-  const worker = new URL('./behind-worker.mjs', import.meta.url)
-  const glances = behindApart('glance', worker, url, pooler)
-  const packs = behindApart('pack', worker, url, pooler)
-  const imports = importsApart(new URL('./import-worker.mjs', import.meta.url), url, pooler)
+  const apart = threads(url, pooler)
   const app = createApp({
     pool: database.pool,
     pulse,
     heads,
-    glances,
-    packs,
-    imports,
+    ...apart,
     heavy: heavyThread(new URL('./stock-worker.mjs', import.meta.url)),
     sessionSecret: env('SESSION_SECRET'),
     limiter: process.env.LIMITER !== 'off',
@@ -100,14 +107,7 @@ async function main(): Promise<void> {
     if (stopping) return
     stopping = true
     server.close(() => {
-      void Promise.all([
-        stand?.stop(),
-        loggers.stop(),
-        glances.stop(),
-        packs.stop(),
-        imports.stop(),
-        pulse.stop(),
-      ])
+      void Promise.all([stand, loggers, pulse, ...Object.values(apart)].map((one) => one?.stop()))
         .then(() => heads.stop())
         .then(() => database.close())
         .then(() => process.exit(0))

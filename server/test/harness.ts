@@ -10,6 +10,7 @@ import {
   type LiveMode,
   type Pulse,
   addPerson,
+  behindHere,
   connect,
   createApp,
   headsOf,
@@ -70,6 +71,8 @@ const buildHeavy = () =>
 export async function harness({
   people = ['wren', 'teal'],
   live = 'push' as LiveMode,
+  /** Large logs are packed, in the thread of the tests: it holds up whatever else they ask. */
+  packs = false,
   /** Another PostgreSQL than the one that all tests share. */
   base = BASE,
 } = {}): Promise<Harness> {
@@ -108,6 +111,7 @@ export async function harness({
       sessionSecret: 'test',
       nowS: () => clock.s,
       limiter: false,
+      ...(packs ? { packs: behindHere('pack', own.pool) } : {}),
     })
     const server = await new Promise<Server>((done) => {
       const s = keptAlive(app.listen(0, '127.0.0.1', () => done(s)))

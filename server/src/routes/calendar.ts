@@ -22,6 +22,7 @@ import { event } from '../db/schema.js'
 import { requireMember } from '../db/jobs.js'
 import { HttpError } from '../errors.js'
 import { readerOf } from '../people.js'
+import type { Reads } from '../reads.js'
 import { type CalendarCode, refusal } from '../words.js'
 
 /** A calendar program can't sign in: the address itself is the key, made for one person and one job. */
@@ -163,7 +164,25 @@ export function calendarOf(
 export const calendarPath = (secret: string, jobId: string, personId: string): string =>
   `/api/calendar/${jobId}/${personId}/${macOf(secret, jobId, personId)}.ics`
 
-export function calendarRoutes(pool: pg.Pool, secret: string, nowS: () => number): Router {
+/** A person's feed of a job as it stands: a calendar as text. */
+export async function calendarText(
+  pool: pg.Pool,
+  jobId: string,
+  personId: string,
+  nowS: number,
+): Promise<string> {
+  const rows = await on(pool)
+    .select({ body: event.body, seq: event.seq, recordedAt: event.recordedAt })
+    .from(event)
+    .where(eq(event.jobId, jobId))
+    .orderBy(event.seq)
+  const state = foldJob(readToFold(rows.map((row) => row.body)))
+  const last = rows.at(-1)
+  const end = { seq: last?.seq ?? 0, recordedAtS: last ? secondsOf(last.recordedAt) : 0 }
+  return calendarOf(state, jobId, nowS, end, await readerOf(pool, personId, state.job.school))
+}
+
+export function calendarRoutes(pool: pg.Pool, secret: string, nowS: () => number, reads: Reads): Router {
   const routes = Router()
   routes.get('/:jobId/:personId/:file', async (req: Request, res) => {
     const [jobId, personId] = [String(req.params.jobId), String(req.params.personId)]
@@ -171,15 +190,7 @@ export function calendarRoutes(pool: pg.Pool, secret: string, nowS: () => number
     if (!isUuid(jobId) || !isUuid(personId)) throw gone
     if (!same(String(req.params.file), `${macOf(secret, jobId, personId)}.ics`)) throw gone
     await requireMember(pool, jobId, personId)
-    const rows = await on(pool)
-      .select({ body: event.body, seq: event.seq, recordedAt: event.recordedAt })
-      .from(event)
-      .where(eq(event.jobId, jobId))
-      .orderBy(event.seq)
-    const state = foldJob(readToFold(rows.map((row) => row.body)))
-    const last = rows.at(-1)
-    const end = { seq: last?.seq ?? 0, recordedAtS: last ? secondsOf(last.recordedAt) : 0 }
-    const text = calendarOf(state, jobId, nowS(), end, await readerOf(pool, personId, state.job.school))
+    const text = await reads.tell('calendar', { jobId, personId, nowS: nowS() })
     const tag = `"${createHash('sha256').update(text).digest('base64url')}"`
     res.set({ 'cache-control': 'no-cache', etag: tag })
     if (req.headers['if-none-match'] === tag) return void res.status(304).end()

@@ -1,6 +1,6 @@
 import { pipeline } from 'node:stream/promises'
 import { createBrotliDecompress } from 'node:zlib'
-import { type Batch, batchFault, checkChain, isUuid, leads } from '@jugalis/core'
+import { type Batch, batchFault, isUuid, leads } from '@jugalis/core'
 import express, { type RequestHandler, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
@@ -20,7 +20,8 @@ import { inTransaction } from '../db/connect.js'
 import { appendBatch } from '../db/log.js'
 import { checkParts } from '../db/rights.js'
 import { isPackDue, packOf } from '../db/pack.js'
-import { logText, readLog } from '../db/read-log.js'
+import { logText } from '../db/read-log.js'
+import { verifyLog } from '../db/verify.js'
 import { isSession } from '../db/sessions.js'
 import { HttpError } from '../errors.js'
 import type { Behind } from '../behind.js'
@@ -28,13 +29,13 @@ import type { Imports } from '../imports.js'
 import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
 import type { Streams } from '../live/streams.js'
+import type { Reads } from '../reads.js'
 import { calendarPath } from './calendar.js'
 import { type JobOf, jobOf } from './job-of.js'
 import { jobLifeRoutes } from './job-life.js'
 import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
 import { me } from './session.js'
-import { entriesCsv, jointLogCsv } from './tables.js'
 import { exportJob } from './transfer.js'
 import { refusal } from '../words.js'
 
@@ -50,6 +51,7 @@ export interface Stands {
   streams: Streams
   imports: Imports
   packs: Behind
+  reads: Reads
 }
 interface On extends Stands {
   jobId: JobOf
@@ -185,12 +187,12 @@ function entries(routes: Router, { pool, nowS, heads, streams, packs, jobId }: O
   })
   routes.get('/:jobId/verify', async (req, res) => {
     const id = await jobId(req)
-    res.json(checkChain(id, await readLog(pool, id, 0)))
+    res.json(await verifyLog(pool, id))
   })
 }
 
 /** What is taken away of a job: its file, its tables, its calendar. */
-function files(routes: Router, { pool, nowS, secret, jobId }: On): void {
+function files(routes: Router, { pool, nowS, secret, reads, jobId }: On): void {
   routes.get('/:jobId/calendar', async (req, res) => {
     res.json({ path: calendarPath(secret, await jobId(req), me(req).personId) })
   })
@@ -203,14 +205,14 @@ function files(routes: Router, { pool, nowS, secret, jobId }: On): void {
     res
       .attachment(`jugalis-${id}-joints.csv`)
       .type('csv')
-      .send(await jointLogCsv(pool, id, me(req).personId))
+      .send(await reads.tell('joints', { jobId: id, personId: me(req).personId, nowS: nowS() }))
   })
   routes.get('/:jobId/entries.csv', async (req, res) => {
     const id = await jobId(req)
     res
       .attachment(`jugalis-${id}-entries.csv`)
       .type('csv')
-      .send(await entriesCsv(pool, id))
+      .send(await reads.tell('entries', { jobId: id, personId: me(req).personId, nowS: nowS() }))
   })
 }
 

@@ -17,7 +17,7 @@ const box = ref<HTMLElement>()
 const width = useWidth(box, 360)
 const HEIGHT = 96
 /** Height of one row, as it mostly is. */
-const ROW_PX = 57
+const ROW_PX = 65
 const BASE = 88
 const ladder = computed(() =>
   props.answer.readyAtS === null ? props.answer.plannedSteps : props.answer.ladder.steps,
@@ -99,19 +99,21 @@ const short = (atS: number | null): string =>
       </g>
       <text v-else x="0" y="15" class="says">{{ bar }}</text>
     </svg>
-    <LongRows v-slot="{ row: j }" as="ul" :rows="rows" :row-px="ROW_PX">
-      <li :key="j.facts.id">
-        <RouterLink :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.facts.id } }">
-          <JointGlyph :look="j.look" :tag="j.facts.tag" />
-          <span class="tag">{{ j.facts.tag }}</span>
-          <span v-if="j.facts.homeAtS === null" class="times">{{ word('wait-not-made') }}</span>
-          <span v-else class="times"
-            ><span>{{ word('wait-move', { short: short(j.facts.movable.value) }) }}</span
-            ><span>{{ bar }} {{ short(j.readyAtS) }}</span></span
-          >
-        </RouterLink>
-      </li>
-    </LongRows>
+    <div class="joints">
+      <LongRows v-slot="{ row: j }" as="ul" :rows="rows" :row-px="ROW_PX">
+        <li :key="j.facts.id">
+          <RouterLink :to="{ name: 'make', params: { jobId: job.jobId, jointId: j.facts.id } }">
+            <JointGlyph :look="j.look" :tag="j.facts.tag" />
+            <span class="tag">{{ j.facts.tag }}</span>
+            <span v-if="j.facts.homeAtS === null" class="times">{{ word('wait-not-made') }}</span>
+            <span v-else class="times"
+              ><span>{{ word('wait-move', { short: short(j.facts.movable.value) }) }}</span
+              ><span>{{ bar }} {{ short(j.readyAtS) }}</span></span
+            >
+          </RouterLink>
+        </li>
+      </LongRows>
+    </div>
   </div>
 </template>
 
@@ -138,9 +140,13 @@ const short = (atS: number | null): string =>
   font: 600 17px var(--text);
   fill: var(--ink);
 }
-ul {
+/* The pieces of a long list are one list to the eye. */
+.joints {
+  margin-top: 8px;
+}
+.joints :deep(ul) {
   list-style: none;
-  margin: 8px 0 0;
+  margin: 0;
   padding: 0;
 }
 li a {

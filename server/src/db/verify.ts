@@ -1,0 +1,38 @@
+import { type ChainCheck, FIRST_HASH } from '@jugalis/core'
+import { type Client, on } from './connect.js'
+import { sql } from 'drizzle-orm'
+
+/**
+ * Walks a job's whole log where it lies, and says the first line that does not hold: as `checkChain` does, without the
+ * log leaving the database. The text that is hashed is written down in core's log/chain.ts.
+ */
+export async function verifyLog(client: Client, jobId: string): Promise<ChainCheck> {
+  const found = await on(client).execute<{
+    seq: string
+    hash: string
+    at: string | null
+    why: string | null
+  }>(sql`
+    with line as (
+      select seq, hash, prev_hash, row_number() over lines as at,
+        lag(hash, 1, decode(${FIRST_HASH}, 'hex')) over lines as before,
+        to_char(recorded_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as recorded, body
+      from event where job_id = ${jobId} window lines as (order by seq)
+    ), wrong as (
+      select at, case
+          when seq <> at then 'line ' || at || ' is missing'
+          when prev_hash <> before then 'it does not link to the line before it'
+          else 'its hash does not fit its content'
+        end as why
+      from line
+      where seq <> at or prev_hash <> before or hash <> sha256(convert_to(
+        encode(before, 'hex') || E'\n' || ${jobId}::text || E'\n' || seq || E'\n' || recorded || E'\n' || body, 'UTF8'))
+      order by at limit 1
+    ), head as (
+      select seq, encode(hash, 'hex') as hash from event where job_id = ${jobId} order by seq desc limit 1
+    )
+    select head.seq, head.hash, wrong.at, wrong.why from (select 1) as one left join head on true left join wrong on true`)
+  const [row] = found.rows
+  if (row?.at && row.why) return { ok: false, seq: Number(row.at), why: row.why }
+  return { ok: true, seq: Number(row?.seq ?? 0), hash: row?.hash ?? FIRST_HASH }
+}

@@ -1,0 +1,54 @@
+import type pg from 'pg'
+import { calendarText } from './routes/calendar.js'
+import { entriesCsv, jointLogCsv } from './routes/tables.js'
+import { threadOf } from './thread.js'
+
+export interface Asked {
+  jobId: string
+  /** Whose units and words it is in. */
+  personId: string
+  nowS: number
+}
+/** What is told of a whole log at once: to work it out takes as long as the log is. */
+const READS = {
+  joints: (pool, { jobId, personId }) => jointLogCsv(pool, jobId, personId),
+  entries: (pool, { jobId }) => entriesCsv(pool, jobId),
+  calendar: (pool, { jobId, personId, nowS }) => calendarText(pool, jobId, personId, nowS),
+} as const satisfies Record<string, (pool: pg.Pool, asked: Asked) => Promise<string>>
+export type Told = keyof typeof READS
+export interface ReadQuestion extends Asked {
+  told: Told
+}
+export type ReadReply = { text: string } | { failed: string }
+
+/** Tells whole logs without anybody else waiting for it. */
+export interface Reads {
+  tell(told: Told, asked: Asked): Promise<string>
+  stop(): Promise<void>
+}
+export const readHere = (pool: pg.Pool, { told, ...asked }: ReadQuestion): Promise<string> =>
+  READS[told](pool, asked)
+
+/** In this thread: where there is none to spare. */
+export const readsHere = (pool: pg.Pool): Reads => ({
+  tell: (told, asked) => readHere(pool, { told, ...asked }),
+  stop: async () => undefined,
+})
+/** In a thread of its own, one after another. */
+export function readsApart(script: URL, databaseUrl: string, pooler: boolean): Reads {
+  const thread = threadOf<ReadQuestion, ReadReply>(script, { workerData: { databaseUrl, pooler } })
+  let last: Promise<unknown> = Promise.resolve()
+  return {
+    tell(told, asked) {
+      const next = last.then(async () => {
+        const reply = await thread.ask({ told, ...asked })
+        if ('failed' in reply) throw new Error(reply.failed)
+        return reply.text
+      })
+      // What failed for one is no reason for the next.
+      last = next.catch(() => undefined)
+      return next
+    },
+    stop: thread.stop,
+  }
+}
