@@ -173,7 +173,7 @@ export function recordFindings(
     !life.done.some((d) => d.skipped !== undefined || d.fromMemory || d.tools)
   )
     return []
-  const endedS = joint.lives[life.no - 2]?.cutOutAtS ?? null
+  const endedS = endedBeforeS(joint, life.no)
   const overlaps = endedS !== null && life.done.some((d) => d.latestS < endedS)
   const lastLookS = greatest(
     life.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified').map((d) => d.latestS),
@@ -208,9 +208,11 @@ export function recordFindings(
   return all.filter((_, i) => texts.indexOf(texts[i] as string) === i)
 }
 
+const endedBeforeS = (joint: JointState | undefined, lifeNo: number): number | null =>
+  joint?.lives[lifeNo - 2]?.cutOutAtS ?? null
 /** When the life before this one was cut out: nothing of this one was before. Null for the first. */
 export const lifeBeforeEndedS = (state: JobState, jointId: string, lifeNo: number): number | null =>
-  state.joints.get(jointId)?.lives[lifeNo - 2]?.cutOutAtS ?? null
+  endedBeforeS(state.joints.get(jointId), lifeNo)
 
 /** An inspection with what the record says besides: a doubt that a method's own readings know nothing of. */
 export function withRecord(inspection: Inspection, found: readonly Finding[]): Inspection {

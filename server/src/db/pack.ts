@@ -72,19 +72,14 @@ async function entriesOf(
 }
 
 /** Readings in columns have lost their ids, and nothing else. */
-function withoutIds(state: JobState): JobState {
+function withoutIds(state: JobState): object {
   const bare = (list: readonly { atS: number; value: number; sure?: boolean }[]) =>
     list.map(({ atS, value, sure }) => ({ atS, value, ...(sure ? { sure } : {}) }))
-  const readings = [...state.readings].map(([placeId, { air, wall, humidity }]) => [
-    placeId,
-    { air: bare(air), wall: bare(wall), humidity: bare(humidity) },
-  ])
-  return {
-    ...state,
-    readings: new Map(
-      readings as Iterable<[string, JobState['readings'] extends Map<string, infer R> ? R : never]>,
-    ),
-  }
+  const readings = [...state.readings].map(
+    ([placeId, { air, wall, humidity }]) =>
+      [placeId, { air: bare(air), wall: bare(wall), humidity: bare(humidity) }] as const,
+  )
+  return { ...state, readings: Object.fromEntries(readings) as object }
 }
 /** Does a pack say what its log says? */
 export function saysTheSame(packed: Packed, events: readonly JobEvent[]): boolean {

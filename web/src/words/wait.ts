@@ -126,6 +126,7 @@ export const WAIT = {
   'wait-show': 'Show:',
   'wait-over': 'over',
   'wait-as-planned': '{at} as planned',
+  'wait-ready': 'ready',
   'wait-no-time-by-its': 'no time by its rule',
   // WaitTools
   'wait-backward': 'Backward…',

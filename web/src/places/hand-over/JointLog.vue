@@ -69,6 +69,7 @@ function fate(row: LifeRow): string {
     <p v-if="lives.length > FIND_FROM" class="find no-print">
       <input
         v-model="wanted"
+        class="looked-for"
         type="search"
         :aria-label="word('hand-over-find')"
         :placeholder="word('hand-over-find-by')"
@@ -143,13 +144,6 @@ function fate(row: LifeRow): string {
 .find input {
   flex: 0 1 340px;
   min-width: 0;
-  min-height: 48px;
-  padding: 0 10px;
-  border: 1.5px solid var(--edge);
-  border-radius: 2px;
-  background: var(--sheet);
-  color: var(--ink);
-  font: 500 17px var(--text);
 }
 .scroll {
   overflow-x: auto;

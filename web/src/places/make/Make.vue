@@ -119,7 +119,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         v-if="grouped.all.length > FILTER_FROM"
         ref="field"
         v-model="filter"
-        class="filter"
+        class="filter looked-for"
         type="search"
         :aria-label="word('make-find-a-joint')"
         :placeholder="word('make-tag-size-or-state')"
@@ -190,14 +190,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   gap: 14px;
 }
 .filter {
-  min-height: 48px;
   margin: 0 14px 4px 0;
-  padding: 0 10px;
-  border: 1.5px solid var(--edge);
-  border-radius: 2px;
-  background: var(--sheet);
-  color: var(--ink);
-  font: 500 17px var(--text);
 }
 .marks {
   display: flex;

@@ -56,7 +56,7 @@ const both = computed(() => {
   const say = (x: typeof own): string =>
     x.readyAtS !== null
       ? x.readyAtS <= view.nowS
-        ? 'ready'
+        ? word('wait-ready')
         : at(x.readyAtS)
       : x.plannedReadyAtS !== null
         ? word('wait-as-planned', { at: at(x.plannedReadyAtS) })
