@@ -13,6 +13,8 @@ export const UI = {
   'ui-sign-as': 'Sign as {name}',
   'ui-wall': 'Wall',
   'ui-not-known': 'not known',
+  'ui-none-so-called': 'Nothing is called so.',
+  'ui-none-to-choose': 'Nothing to choose from.',
   'ui-rule': 'Rule',
   'ui-pressure': 'Pressure',
   'ui-gauge': 'Gauge',
