@@ -129,6 +129,58 @@ describe('joints between lines', () => {
     expect(space.legs[0]?.lengthMm).toBe(1000)
     expect(growthOf(other.state).without).toEqual([])
   })
+  it('goes on from the bare end of another line\u2019s pipe: what is put on it is joined to it', () => {
+    const main = line({}, 'from +2.000 east', 'cap 63', '3000 c-f')
+    const other = new Bench({ tag: 'Q3' }, main)
+    expect(other.type('from Q2/P01', '1000 c-c')).toBe('entry-between')
+    expect(other.type('from Q2/P01', 'coupling', '1000 c-c', 'elbow 90 up')).toBe('ok')
+    expect(first(other)).toMatchObject({
+      tag: 'Q3-01',
+      part: { tag: 'Q3/F01' },
+      fitting: { tag: 'Q2/P01' },
+      met: { at: 1, line: { tag: 'Q2' } },
+      way: { method: 'solvent-cement', size: 'd63' },
+    })
+    expect(faultsOf(other.state, other.line)).toEqual([])
+    // The pipe is as long as it was measured; the coupling stands over its end by what goes in.
+    expect(pieceCut(other.state, main.line, main.item('Q2/P01')).ends[1].jointId).toBeNull()
+    main.log.put('take-off', { fitting: 'coupling', size: 'd63', takeOffMm: 40, takeOffTo: 'face' })
+    // ISO 727-1: half the outside diameter and 6 mm go in.
+    expect(lineInSpace(other.state, other.line).nodes[0]?.atMm[0]).toBeCloseTo(3000 + 40 - (63 / 2 + 6), 6)
+    expect(lineInSpace(other.state, other.line).courses.get(other.item('Q3/P01').id)?.way).toEqual([1, 0, 0])
+    const all = linesAsOne(other.state, main.line, joinedTo(other.state, main.line))
+    expect(all.each.map(({ space }) => space.line.tag)).toEqual(['Q2', 'Q3'])
+    expect(all.legs.filter(({ item, from, to }) => !item && from >= 0 && to >= 0)).toHaveLength(1)
+  })
+  it('of a line that begins with pipe the other end is met, going back the way it came; each end once', () => {
+    const inch = { ...COPPER, tag: 'H1' }
+    const main = line(inch, `from +7'-0" east`, 'cap 3/4', '48 c-f', 'union', '30 f-f')
+    const other = new Bench({ ...COPPER, tag: 'H2' }, main)
+    expect(other.type('from H1/P02', 'elbow 90', '10 c-c')).toBe('ok')
+    expect(first(other)).toMatchObject({
+      fitting: { tag: 'H1/P02' },
+      met: { at: 1 },
+      way: { method: 'solder' },
+    })
+    const third = new Bench({ ...COPPER, tag: 'H3' }, other)
+    // Its end is taken: the line begins there by name, and is joined to nothing.
+    expect(third.type('from H1/P02', 'elbow 90 3/4')).toBe('ok')
+    expect(third.line.items[0]?.joints[0]).toBeNull()
+    // The pipe is not parted from what another line has put on it and begun.
+    const joint = other.line.items[0]?.joints[0] as string
+    main.begun.add(joint)
+    main.log.step(joint, 'clean', T0)
+    expect(main.take(takeOut(main.line, main.ids('H1/P02'), main.shop))).toBe('edit-joint-begun')
+  })
+  it('pipe that comes to the bare end of pipe is said to lack what goes between', () => {
+    const main = line({}, 'from +2.000 east', 'cap 63', '3000 c-f')
+    const other = new Bench({ tag: 'Q3' }, main)
+    expect(other.type('from +2.000 west', 'cap 63', '500 c-f', 'to Q2/P01')).toBe('ok')
+    expect(other.item('Q3/P01').joints[1]).toBeNull()
+    expect(faultsOf(other.state, other.line).map((f) => f.says)).toEqual([
+      expect.objectContaining({ code: 'pieces-meet', params: { a: 'Q2/P01', b: 'Q3/P01' } }),
+    ])
+  })
   it('renumbered, it is named by its new tag and the joint is the same one', () => {
     const { main, other } = mains()
     expect(other.type('from Q2/F02 branch', '1000 c-c')).toBe('ok')

@@ -10,7 +10,14 @@ const end = (kind: string, material: string, size = 'NPS 2', type: Item['type'] 
   size,
   material,
 })
-const KINDS = ['plain', 'closed', 'open', 'hose', ...allMethods().flatMap((m) => m.ends.map((e) => e.kind))]
+const KINDS = [
+  'plain',
+  'closed',
+  'open',
+  'hose',
+  'wall',
+  ...allMethods().flatMap((m) => m.ends.map((e) => e.kind)),
+]
 const MATERIALS = [...new Set([...allMethods().flatMap((m) => Object.keys(m.joins)), 'cast-iron'])]
 
 /** The trade's table, written here by hand: which kinds go on which, and how they are joined. */
@@ -29,6 +36,7 @@ const GOES_ON: Readonly<Record<string, string>> = {
   'plain+press-end': 'press',
   'plain+solder-cup': 'solder',
   'ringed-end+ringed-end': 'split-coupling',
+  'saddle+wall': 'pipe-saddle',
 }
 const PLASTIC = ['pvc-u', 'pvc', 'cpvc', 'abs', 'pp-r', 'pp-r-layered', 'pfa', 'pe', 'pex']
 

@@ -68,6 +68,7 @@ export const toyMethod: Method<ToySpec> = {
       : { ok: false, errors: [finding('stop', 'toy-no-size', 'given', {}, 'size')] }
   },
   upgrade: (raw) => raw,
+  onWall: false,
   cutOutTakes: 'nothing',
   rules: [],
   asks: [],

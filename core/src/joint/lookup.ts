@@ -3,6 +3,7 @@ import { methodOf } from '../methods/registry.js'
 import type { ChartCure } from '../methods/cure/chart-rule.js'
 import type { SourceId } from '../sources/source.js'
 import { type Met, metBy } from '../parts/met.js'
+import { isBranch } from '../parts/neighbours.js'
 import { type Way, askedOf, wayOf } from './way.js'
 import { type Item, type JobState, type Line, lifeKey, withHead } from '../log/state.js'
 import { once, onceEach, onceForAll } from '../units/memo.js'
@@ -90,7 +91,7 @@ function readPlaces([lines, joints]: [Lines, JobState['joints']]): ReadonlyMap<s
           end,
           fitting: met?.fitting ?? null,
           met,
-          branch: met !== null && met.at >= 2,
+          branch: met !== null && isBranch(met.at),
           way: wayThen(state, line, jointId, [part, end, met]),
         })
       }

@@ -71,6 +71,7 @@ export function carrierEdits(
       fitting: item.fitting,
       measure: item.measure,
       measuredMm: item.measuredMm,
+      ...(item.alongMm === undefined ? {} : { alongMm: item.alongMm }),
       joints: [joint(0), joint(1)],
       jointTags: [own(item.jointTags[0]), own(item.jointTags[1])],
       ...(run ? { run } : {}),

@@ -62,7 +62,8 @@ export type Entry =
  * Reads one typed entry: `tee 110`, `elbow 90 63`, `reducer 110 63`, `valve 63 tag V2`, `1250 c-c`, `?` for a piece
  * still to be measured, `1250 c-c gap 3` where each end stays off its stop, `bent 400 90 500 -45 350 r 76`, `x3`,
  * `branch` into the tee and `..` back to the run; and where it lies: `from +2.400 east`, `elbow 90 up`, `tee 110 branch
- * down`, `fall 1:80`, `to +3.150`, `to Q1/F07`; and what holds it: `anchor`, `guide 600`.
+ * down`, `fall 1:80`, `to +3.150`, `to Q1/F07`; what holds it: `anchor`, `guide 600`; and what sits on a pipe that stays
+ * whole: `saddle 3/4 at 400`.
  * @example parseEntry('tee 50', { units: 'metric' }).ok // true
  */
 export function parseEntry(text: string, reader: EntryReader, offered: readonly string[] = []): Entry {
@@ -86,13 +87,23 @@ export function parseEntry(text: string, reader: EntryReader, offered: readonly 
   }
   const tag = / tag (\S+)$/i.exec(text.trim())?.[1] ?? null
   const { rest, heading } = withoutHeading(words.replace(/ tag \S+$/, ''))
-  const body = heading === undefined ? rest : withAngle(rest, reader, offered)
+  const placed = / at (\S.*)$/.exec(rest)
+  const own = placed ? rest.slice(0, placed.index) : rest
+  const body = heading === undefined ? own : withAngle(own, reader, offered)
   const entry = fittingEntry(body, reader, offered, tag) ?? no('entry-not-understood')
-  if (!entry.ok || heading === undefined) return entry
+  if (!entry.ok) return entry
+  const part = entry.own ?? partNamed(entry.fitting)
+  const sits = part !== null && 'sits' in part && part.sits === true
+  if (!sits && placed) return no('entry-not-understood')
+  const alongMm = placed && parseLength(placed[1] as string, reader)
+  if (sits && !placed) return no('entry-saddle-where', { fitting: entry.fitting })
+  if (placed && !(alongMm !== null && alongMm > 0 && alongMm <= LONGEST_MM)) return no('entry-not-a-length')
+  const along = alongMm === null ? {} : { alongMm }
+  if (heading === undefined) return { ...entry, ...along }
   // Only what turns, or what something leaves by, has a way of its own.
-  const { form } = entry.own ?? partNamed(entry.fitting) ?? {}
+  const form = sits ? 'turn' : part?.form
   return form === 'turn' || form === 'tee' || form === 'cross'
-    ? { ...entry, heading }
+    ? { ...entry, ...along, heading }
     : no('space-does-not-turn', { fitting: entry.fitting })
 }
 
@@ -215,7 +226,8 @@ function partText(item: Item, reader: Reader, before: Beside): string {
     const gap = item.gapMm !== undefined ? ` gap ${figure(item.gapMm, reader)}` : ''
     return `${item.measuredMm === null ? '?' : figure(item.measuredMm, reader)} ${MEASURE_WORDS[item.measure ?? 'centre-centre']}${gap}${way}`
   }
-  return fittingText(item, reader, before.size ?? null, before.offered) + way
+  const along = item.alongMm === undefined ? '' : ` at ${figure(item.alongMm, reader)}`
+  return fittingText(item, reader, before.size ?? null, before.offered) + way + along
 }
 const figure = (mm: number, reader: Reader): string =>
   systemOf(reader, 'length') === 'inch'

@@ -2,8 +2,9 @@ import { matingOf } from '../joint/way.js'
 import type { Item, Line } from '../log/state.js'
 import { endOf, endSize } from '../parts/ends.js'
 import { metalsMeet } from '../parts/mating.js'
-import { type Lines, type Met, alone, endOfMet, metBy } from '../parts/met.js'
-import { LOOSE, neighbours } from '../parts/neighbours.js'
+import { type Lines, type Met, alone, endOfMet, facingAcross, metBy } from '../parts/met.js'
+import { LOOSE, neighbours, pipeUnder } from '../parts/neighbours.js'
+import { offThePipe } from './saddle.js'
 import { append } from '../units/extent.js'
 import { type Msg, msg } from '../sources/source.js'
 
@@ -23,6 +24,12 @@ export function lineFaults(line: Line, lines: Lines = alone(line)): LineFault[] 
     const next = beside.get(item.id)?.[1]
     if (item.type === 'piece' && next?.type === 'piece' && item.run !== LOOSE)
       out.push({ item, at: null, stops: true, says: msg('pieces-meet', { a: item.tag, b: next.tag }) })
+    const under = pipeUnder(line.items, item)
+    const off = under && item.alongMm !== undefined ? offThePipe(under, item.alongMm) : null
+    if (off) out.push({ item, at: item.tag, stops: true, says: off })
+    const facing = item.type === 'piece' ? facingAcross(lines, item) : null
+    if (facing)
+      out.push({ item, at: null, stops: true, says: msg('pieces-meet', { a: facing.tag, b: item.tag }) })
     // A joint of two fittings is looked at from the later one, that of a piece from the piece.
     for (const end of item.type === 'piece' ? ([0, 1] as const) : ([0] as const)) {
       const met = metBy(lines, line, item, end)

@@ -26,6 +26,8 @@ export interface FittingEntry {
   tag: string | null
   /** Which way it turns, or its branch points, as it was said. */
   heading?: string
+  /** Of a saddle: how far along its pipe, mm. */
+  alongMm?: number
   /** A part that a house names itself. */
   own?: OwnPart
 }
@@ -126,7 +128,8 @@ export function fittingEntry(
 }
 /** The kind of an end as said, else by the part's name. */
 const kindAt = (part: Part, at: number, end: Spec, reader: Reader): string | undefined =>
-  end.usual ? undefined : (end.kind ?? kindOfPart(part, at, reader))
+  // A saddle takes the size of the pipe it sits on, as that is called here.
+  end.usual || (part.sits && at === 0) ? undefined : (end.kind ?? kindOfPart(part, at, reader))
 /** The kind that an end of a part has by its name alone. */
 const kindOfPart = (part: Part, at: number, reader: Reader): string | undefined => {
   const own = part.ends[at]
@@ -183,6 +186,8 @@ function byEnd(part: Part, specs: readonly Spec[]): Spec[] | null {
   )
   if (specs.length > ends.length || (form === 'end' && specs.length > 1)) return null
   if (specs.length <= 1) {
+    // Said once, size and kind are those of what leaves it.
+    if (part.sits) return [{}, first]
     const asks = ends.includes('ask')
     const open = ends.findIndex((end) => !isShut(end))
     const takes = (at: number): boolean =>
@@ -229,6 +234,11 @@ export function fittingText(
   const words = open.map((at, i) => (item.ends ? (item.ends[at]?.kind ?? null) : (own[i] ?? null)))
   const alike = new Set(open.map((at) => nominalOf(endSize(item, at)))).size === 1
   const one = item.size === after && alike ? [] : sizes.slice(0, 1)
+  if (part.sits) {
+    const [, kind = null] = words
+    const said = kind === null || kind === own[1] ? [] : [endKindWritten(kind)]
+    return [name, sizes[1], ...said].join(' ') + suffix
+  }
   if (words.every((kind, i) => kind === own[i])) {
     if (alike) return [name, ...one].join(' ') + suffix
     return `${[name, ...shortened(part, sizes)].join(' ')}${suffix}`

@@ -14,7 +14,8 @@ export function entriesOf(items: readonly Item[], reader: Reader): string[] {
     while (item.run !== run) {
       const tee = item.run === undefined ? undefined : byId.get(rootOf(item.run))
       if (tee && tee.run === run) {
-        out.push(endMet(item, 0, tee) === 3 ? 'branch 2' : 'branch')
+        // Onto a pipe goes a saddle, by its own entry.
+        if (tee.type === 'fitting') out.push(endMet(item, 0, tee) === 3 ? 'branch 2' : 'branch')
         break
       }
       // Up to where it goes on; a run that comes from elsewhere just begins.

@@ -1,9 +1,10 @@
 import { greatest, smallest } from '../units/extent.js'
 import { outsideDiameterMm, parseSize } from '../sizes/size.js'
-import { branchSize } from '../parts/ends.js'
+import { branchSize, endSize } from '../parts/ends.js'
 import { branchEnd, fittingAt, inBranch, neighbours, rootOf } from '../parts/neighbours.js'
 import type { Item, JobState, Line } from '../log/state.js'
 import { bodyOf } from './carrier.js'
+import { atCentre } from './cut-length.js'
 import { takeOffOf } from './piece.js'
 
 /** A part where it is drawn: along its run in mm from the line's left end, in a lane of its own. */
@@ -92,7 +93,7 @@ class Layout {
   /** @param attached to the line: what is not begins behind all that is laid. */
   add(item: Item, attached: boolean): void {
     const run = item.run ?? null
-    const at = this.cursor.get(run) ?? this.startOf(run, attached)
+    const at = this.cursor.get(run) ?? this.startOf(item, attached)
     const part = item.type === 'fitting' ? this.fitting(item, at) : this.piece(item, at)
     this.laid.set(item.id, part)
     this.behindMm = Math.max(this.behindMm, part.toMm)
@@ -102,10 +103,17 @@ class Layout {
       toMm: Math.max(span?.toMm ?? part.toMm, part.toMm),
     })
   }
-  private startOf(run: string | null, attached: boolean): number {
-    if (run === null) return 0
-    if (attached) return centreOf(this.laid.get(rootOf(run)))
+  private startOf(item: Item, attached: boolean): number {
+    if (item.run === undefined) return 0
+    const root = this.laid.get(rootOf(item.run))
+    if (attached) return root?.item.type === 'piece' ? this.onPipe(root, item) : centreOf(root)
     return this.behindMm > 0 ? this.behindMm + 2 * APART_MM : 0
+  }
+  /** Where a saddle sits on its pipe: so far from where that is measured from, and between its ends. */
+  private onPipe({ item, fromMm, toMm }: LaidPart, saddle: Item): number {
+    const first = fittingAt(this.line.items, item, 0)
+    const offMm = item.measure !== null && atCentre(item.measure, 0) && first ? this.half.get(first.id) : 0
+    return Math.min(toMm, Math.max(fromMm, fromMm - (offMm ?? 0) + (saddle.alongMm ?? 0)))
   }
   private fitting(item: Item, at: number): LaidPart {
     const halfMm = this.half.get(item.id) as number
@@ -158,7 +166,9 @@ function inLanes(
   for (const [run, span] of spans) {
     const tee = run === null ? undefined : byId.get(rootOf(run))
     const from = tee ? (laneOf.get(tee.run ?? null) ?? 0) : -1
-    const atMm = tee ? centreOf(laid.get(tee.id)) : span.fromMm
+    // Off a pipe a run leaves where its saddle sits.
+    const saddle = tee?.type === 'piece' ? line.items.find((i) => i.run === run) : undefined
+    const atMm = tee ? centreOf(laid.get((saddle ?? tee).id)) : span.fromMm
     const [left, right] = [Math.min(span.fromMm, atMm), Math.max(span.toMm, atMm)]
     let lane = from + 1
     const behindAll = run !== null && !tee
@@ -174,7 +184,7 @@ function inLanes(
         atMm,
         fromLane: from,
         toLane: lane,
-        odMm: odOf(branchSize(tee, branchEnd(run, tee))),
+        odMm: odOf(saddle ? endSize(saddle, 1) : branchSize(tee, branchEnd(run, tee))),
       })
   }
   const parts = line.items.map((item) => ({

@@ -1,11 +1,12 @@
+import { WALL_KIND } from '../methods/joinable.js'
 import { methodOf } from '../methods/registry.js'
 import type { Ctx, Fig, Mark, Msg } from '../methods/method.js'
 import { fig, msg, noFig } from '../sources/source.js'
 import { type JointPlace, jointPlaces, jointSpec } from '../joint/lookup.js'
-import { branchEnds, endKindWritten, endOf, endSize, partOf } from '../parts/ends.js'
+import { branchEnds, endKindOf, endKindWritten, endOf, endSize, partOf } from '../parts/ends.js'
 import { isShut } from '../parts/vocabulary.js'
 import { type Lines, isMetAcross, metBy } from '../parts/met.js'
-import { type EndAt, branchRun, hasRun } from '../parts/neighbours.js'
+import { type EndAt, branchRun, hasRun, isBranch } from '../parts/neighbours.js'
 import { type Bend, type Item, type JobState, type Line, type TakeOff, takeOffKey } from '../log/state.js'
 import { arcMm, bendMarks } from './bends.js'
 import { bodyOf } from './carrier.js'
@@ -61,7 +62,7 @@ export function takeOffOf(state: JobState, fitting: Item, at: EndAt = 0): TakeOf
  * with several. As usual one figure stands for the way in and the way on.
  */
 export function takeOffFor(fitting: Item, at: EndAt): { name: string; size: string; size2: string | null } {
-  const branch = at >= 2 ? ' branch' : ''
+  const branch = isBranch(at) ? ' branch' : ''
   const name = `${fitting.fitting ?? ''}${branch}`
   if (!fitting.ends) return { name, size: fitting.size, size2: fitting.size2 }
   const kind = fitting.ends[at]?.kind
@@ -127,7 +128,7 @@ export function pieceCut(state: JobState, line: Line, item: Item): PieceCut {
       jointId,
       jointTag: item.jointTags[end],
       fitting: met?.fitting ?? null,
-      branch: met !== null && met.at >= 2,
+      branch: met !== null && isBranch(met.at),
       met: met?.at ?? 0,
       ...(place ? marksOf(state, place) : NO_MARKS),
       takeOff: met ? takeOffOf(state, bodyOf(state, met.line, met.fitting), met.at) : null,
@@ -229,7 +230,7 @@ function bentCut(item: Item, bend: Bend, ends: readonly PieceEnd[]): { cutMm: Fi
 const insertionAt = (item: Item, end: PieceEnd, at: 0 | 1): number =>
   item.measure && addsInsertion(item.measure, at, end.takeOff?.takeOffTo) ? (end.depthMm?.value ?? 0) : 0
 /** What an end adds to its leg: less its take-off where it was measured from a centre, plus its insertion. */
-function addedAt(item: Item, end: PieceEnd, at: 0 | 1): number {
+export function addedAt(item: Item, end: PieceEnd, at: 0 | 1): number {
   const gap = gapAt(item, end)
   const fromCentre = item.measure !== null && atCentre(item.measure, at)
   return insertionAt(item, end, at) - gap - (fromCentre ? (end.takeOff?.takeOffMm ?? 0) : 0)
@@ -274,7 +275,9 @@ export function outletsOf(lines: Lines, line: Line, fitting: Item): Outlet[] {
     const leaves = (): boolean =>
       hasRun(line.items, branchRun(fitting.id, at)) || isMetAcross(lines, fitting, at)
     const used = at < 2 || (branchEnds(fitting).includes(at) && leaves())
-    return used && !isShut(endOf(line, fitting, at).kind) ? [at] : []
+    const { kind } = endOf(line, fitting, at)
+    // On the wall of a pipe a saddle sits with its middle on the pipe's own.
+    return used && !isShut(kind) && endKindOf(kind)?.meets !== WALL_KIND ? [at] : []
   })
   const seen = new Set<string>()
   return ats.flatMap((at) => {

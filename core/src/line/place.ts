@@ -11,8 +11,10 @@ import type { SpaceEntry } from './space/said.js'
 import { type Entry, parseEntry } from './entry.js'
 import { sizesHere } from './size-entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
+import { saddleOf } from './saddle.js'
 import { nextItemTag } from './tags.js'
 import { ownPartIn } from './own-parts.js'
+import { blankItem, measureOf } from './blank.js'
 import { withHeld } from './held.js'
 import { beginningOf, beginsAnew, standAt } from './beginning.js'
 import type { Code } from '../sources/wording.js'
@@ -54,6 +56,7 @@ export function placeEntry(line: Line, entry: Entry & { ok: true }, cursor: Curs
       return placeIn(line, entry, cursor, shop)
     case 'to-level':
     default: {
+      if (entry.type === 'fitting' && entry.alongMm !== undefined) return putSaddle(line, entry, cursor, shop)
       const made =
         entry.type === 'fitting' ? fittingOf(line, entry, cursor, shop) : pieceOf(line, entry, cursor, shop)
       return made.ok ? put(line, made.item, cursor, shop) : made
@@ -128,26 +131,22 @@ function put(line: Line, item: Item, cursor: Cursor, shop: Shop): Placed {
   return settled.ok ? { ...settled, cursor: { after: item.id, branch: false } } : settled
 }
 
+/** The line with a saddle on a pipe of it; what comes next goes on the saddle. */
+function putSaddle(line: Line, entry: FittingEntry, cursor: Cursor, shop: Shop): Placed {
+  const here = cursor.branch ? null : standing(line, cursor)
+  const made = saddleOf(line, entry, here, (size) => fresh(line, 'fitting', size, shop))
+  if (!made.ok) return made
+  const where = blockEnd(line.items, line.items.indexOf(made.pipe))
+  const settled = settle(line, line.items.toSpliced(where, 0, made.item), shop)
+  return settled.ok ? { ...settled, cursor: { after: made.item.id, branch: false } } : settled
+}
+
 /** The end that the next part is put on, and what is usual there. */
 function beforeOf(line: Line, cursor: Cursor, shop: Shop): Before {
   const last = standing(line, cursor)
   return { end: last ? endOf(line, last, cursor.branch || 1) : beginningOf(line, shop), way: last?.way }
 }
 type Made = { ok: true; item: Item } | { ok: false; why: Msg }
-/** A part with nothing said of it yet but its size. */
-export const blankItem = (id: string, type: Item['type'], size: string): Item => ({
-  id,
-  type,
-  tag: '',
-  size,
-  size2: null,
-  fitting: null,
-  measure: null,
-  measuredMm: null,
-  joints: [null, null],
-  jointTags: [null, null],
-  cut: null,
-})
 const fresh = (line: Line, type: Item['type'], size: string, shop: Shop): Item => ({
   ...blankItem(shop.newId(), type, size),
   tag: nextItemTag(line, line.items, type),
@@ -175,21 +174,6 @@ function pieceOf(
   if (end.usual) return { ok: true, item }
   const mating = mate(end, endOf(line, item, 0), line.school)
   return mating.ok ? { ok: true, item } : mating
-}
-/** What a piece was measured, as its entry says. */
-export function measureOf(
-  entry: Entry & { ok: true; type: 'piece' | 'to-level' },
-): Pick<Item, 'measure' | 'measuredMm' | 'bend' | 'gapMm' | 'heading' | 'toLevelMm'> {
-  if (entry.type === 'to-level')
-    return { measure: 'centre-centre', measuredMm: null, toLevelMm: entry.levelMm }
-  const { measure, measuredMm, bend, gapMm, heading } = entry
-  return {
-    measure,
-    measuredMm,
-    ...(bend ? { bend } : {}),
-    ...(gapMm === undefined ? {} : { gapMm }),
-    ...(heading ? { heading } : {}),
-  }
 }
 function fittingOf(line: Line, entry: FittingEntry, cursor: Cursor, shop: Shop): Made {
   const before = { ...beforeOf(line, cursor, shop), firstSize: shop.firstSize }
@@ -239,6 +223,7 @@ function repeat(line: Line, times: number, cursor: Cursor, shop: Shop): Placed {
   const piece = fitting && neighbours(line.items).get(fitting.id)?.[0]
   if (fitting?.type !== 'fitting' || piece?.type !== 'piece')
     return no('entry-no-fitting', { school: line.school })
+  if (fitting.alongMm !== undefined) return no('edit-saddle', { part: fitting.tag })
   const { measure, measuredMm, bend, gapMm, heading } = piece
   const group: (Entry & { ok: true })[] = [
     {

@@ -1,14 +1,15 @@
 import type { Msg } from '../methods/method.js'
 import { msg } from '../sources/source.js'
 import { branchEnds, endOf, endSize, hasBranch, outlet, partOf } from '../parts/ends.js'
-import { type EndAt, blockEnd, endMet, neighbours, rootOf } from '../parts/neighbours.js'
+import { type EndAt, blockEnd, endMet, neighbours, pipeUnder, rootOf } from '../parts/neighbours.js'
 import type { Item, Line } from '../log/state.js'
 import { type Entry, parseEntry } from './entry.js'
 import type { EntryReader, FittingEntry } from './fitting-entry.js'
 import { endedItem } from './fitting-item.js'
-import { blankItem, measureOf } from './place.js'
+import { blankItem, measureOf } from './blank.js'
 import { partNamed } from '../parts/vocabulary.js'
 import { withHeld } from './held.js'
+import { offThePipe, onPipe, saddlesOn } from './saddle.js'
 import { sizesHere } from './size-entry.js'
 import { type Edited, type Shop, settle } from './settle.js'
 import { nextItemTag } from './tags.js'
@@ -128,18 +129,23 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
   }
   if (entry.type !== 'fitting') return no('edit-is-fitting', { school: line.school })
   const before = neighbours(line.items).get(item.id)?.[0] ?? null
-  const ended = endedItem(line, keptSizes(entry, item), {
+  const under = pipeUnder(line.items, item)
+  const said = keptSizes(entry, item)
+  const ended = endedItem(line, under ? onPipe(said, under) : said, {
     end: before && endOf(line, before, endMet(item, 0, before)),
     way: item.way,
   })
   if (!ended.ok) return ended
-  const { ends: _ends, of: _of, own: _own, heading: had, ...rest } = item
+  const off = under && entry.alongMm !== undefined ? offThePipe(under, entry.alongMm) : null
+  if (off) return { ok: false, why: off }
+  const { ends: _ends, of: _of, own: _own, alongMm: _along, heading: had, ...rest } = item
   // A part named anew keeps its way where it still has one.
   const turns = (entry.own ?? partNamed(entry.fitting))?.form === partOf(item).form
   const heading = entry.heading ?? (turns ? had : undefined)
   const next: Item = {
     ...rest,
     ...ended.made,
+    ...(entry.alongMm === undefined ? {} : { alongMm: entry.alongMm }),
     ...(heading ? { heading } : {}),
     ...(entry.tag ? { tag: entry.tag } : {}),
   }
@@ -159,6 +165,7 @@ export function changeTo(line: Line, item: Item, entry: Entry & { ok: true }, sh
  */
 export function splitWith(line: Line, item: Item, fitting: string, shop: Shop): Edited {
   if (item.type !== 'piece' || item.cut) return no('edit-is-fitting', { school: line.school })
+  if (saddlesOn(line.items, item).length) return no('edit-has-branch', { part: item.tag })
   const { closing: _last, bend: _bend, near: _near, toLevelMm: _level, heading: _turn, ...rest } = item
   const { meets: _meets, falls: _falls, ...before } = rest
   const first: Item = {
@@ -211,6 +218,9 @@ function carriedOn(items: readonly Item[], was: Item, next: Item): Item[] {
       const own: Item = { ...item, size: to, ...branch }
       if (own.size2 === own.size) own.size2 = null
       changed.set(item.id, own)
+      // What sits on a pipe of another size is made for that one; what leaves it stays as it is.
+      for (const saddle of item.type === 'piece' ? saddlesOn(items, item) : [])
+        changed.set(saddle.id, { ...saddle, size: to, size2: outlet(saddle) === to ? null : outlet(saddle) })
       if (outlet(item) !== from) break
       item = neighbours(items).get(item.id)?.[1] ?? null
     }

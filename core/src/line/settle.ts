@@ -5,6 +5,7 @@ import { type Lines, linesWith, metBy } from '../parts/met.js'
 import { rootOf } from '../parts/neighbours.js'
 import { begunJoints } from '../joint/lookup.js'
 import type { Item, JobState, Line, Stands } from '../log/state.js'
+import { misplacedSaddle } from './saddle.js'
 import { tagsAfter } from './tags.js'
 import { lastHolding } from '../units/search.js'
 
@@ -73,6 +74,7 @@ export const itemData = (item: Item): Record<string, unknown> => ({
   ...(item.branchFalls === undefined ? {} : { branchFalls: item.branchFalls }),
   ...(item.meets ? { meets: item.meets } : {}),
   ...(item.toLevelMm === undefined ? {} : { toLevelMm: item.toLevelMm }),
+  ...(item.alongMm === undefined ? {} : { alongMm: item.alongMm }),
   ...(item.held?.length ? { held: item.held } : {}),
   ...(item.own ? { own: item.own } : {}),
 })
@@ -87,6 +89,8 @@ export function settle(line: Line, wanted: readonly Item[], shop: Shop): Edited 
   for (const gone of line.items)
     if (!byId.has(gone.id) && wanted.some((i) => i.run !== undefined && rootOf(i.run) === gone.id))
       return { ok: false, why: msg('edit-has-branch', { part: gone.tag }) }
+  const saddle = misplacedSaddle(line.items, wanted)
+  if (saddle) return { ok: false, why: msg('edit-saddle', { part: saddle.tag }) }
   const items = jointed(line, wanted, shop)
   const hurt = broken(line, items, shop)
   if (hurt) return { ok: false, why: msg('edit-joint-begun', { joint: hurt }) }
@@ -122,7 +126,8 @@ function jointed(line: Line, wanted: readonly Item[], shop: Shop): Item[] {
 function isJoined(lines: Lines, line: Line, item: Item, end: 0 | 1): boolean {
   const met = metBy(lines, line, item, end)
   if (!met) return false
-  return item.type === 'piece' || (end === 0 && matingOf(line, item, end, met)?.ok === true)
+  const ownFitting = item.type === 'piece' && met.fitting.type === 'fitting'
+  return ownFitting || (end === 0 && matingOf(line, item, end, met)?.ok === true)
 }
 
 /** What a joint consists of: its part and size, which end, what it meets and how it is made. */
@@ -139,7 +144,7 @@ function joinery(
       const met = metBy(lines, line, item, end)
       out.set(id, {
         tag: item.jointTags[end] ?? '',
-        of: [item.id, item.size, end, met?.fitting.id, wayOf(line, item, end, met).key].join(),
+        of: [item.id, item.size, end, item.alongMm, met?.fitting.id, wayOf(line, item, end, met).key].join(),
       })
     }
   return out

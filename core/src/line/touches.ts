@@ -3,6 +3,7 @@ import type { Item, JobState } from '../log/state.js'
 import type { Method } from '../methods/method.js'
 import { methodOf } from '../methods/registry.js'
 import { type Msg, msg } from '../sources/source.js'
+import { once } from '../units/memo.js'
 
 /** Lives of a joint that are in the line now. */
 const livesIn = (state: JobState, jointId: string) =>
@@ -16,13 +17,22 @@ export function cutStands(state: JobState, item: Item): boolean {
   const { cut } = item
   if (!cut) return false
   const places = jointPlaces(state)
-  return !item.joints.some(
+  const onIt = jointsOnto(places).get(item.id) ?? []
+  return ![...item.joints, ...onIt].some(
     (id) =>
       id &&
       takenBy(places.get(id)) !== 'nothing' &&
       state.joints.get(id)?.lives.some((l) => l.cutOutAtS !== undefined && l.cutOutAtS > cut.atS),
   )
 }
+
+/** Joints that sit on a pipe, or go on its bare end from another line, by the pipe: none of them is one of its own. */
+const jointsOnto = once((places: ReadonlyMap<string, JointPlace>): ReadonlyMap<string, string[]> => {
+  const out = new Map<string, string[]>()
+  for (const { jointId, fitting } of places.values())
+    if (fitting?.type === 'piece') out.set(fitting.id, [...(out.get(fitting.id) ?? []), jointId])
+  return out
+})
 
 /** What cutting out a joint takes, by how it is made. */
 const takenBy = (place: JointPlace | undefined): Method['cutOutTakes'] =>
@@ -40,7 +50,11 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
   const place = places.get(jointId)
   if (!place) return { says: [], withIt: [] }
   const takes = takenBy(place)
-  const { part, fitting } = place
+  // Where another line's fitting goes on a pipe's bare end, the pipe is what is met.
+  const [part, fitting] =
+    place.fitting?.type === 'piece' && takes !== 'pipe'
+      ? [place.fitting, place.part]
+      : [place.part, place.fitting]
   const says: Msg[] = []
   const others =
     takes === 'fitting' && fitting
@@ -51,6 +65,7 @@ export function cutOutTouches(state: JobState, jointId: string): Touched {
     return life ? [{ id: place.jointId, tag: place.tag, life: life.no }] : []
   })
   if (takes === 'nothing') says.push(msg('touches-nothing-lost'))
+  else if (takes === 'pipe') says.push(msg('touches-holed-pipe', { piece: fitting?.tag ?? part.tag }))
   else {
     says.push(msg('touches-piece', { piece: part.tag }))
     const otherEnd = part.joints[place.end ? 0 : 1]

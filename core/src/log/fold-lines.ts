@@ -37,9 +37,12 @@ function itemFrom(id: string, raw: Data): Item {
   }
 }
 /** What was said of where a part lies. */
-type SaidOfPlace = Pick<Item, 'heading' | 'falls' | 'branchFalls' | 'meets' | 'toLevelMm' | 'held' | 'own'>
+type SaidOfPlace = Pick<
+  Item,
+  'heading' | 'falls' | 'branchFalls' | 'meets' | 'toLevelMm' | 'alongMm' | 'held' | 'own'
+>
 function spaceFrom(raw: Data): SaidOfPlace {
-  const figures = (['falls', 'branchFalls', 'toLevelMm'] as const).flatMap((name) => {
+  const figures = (['falls', 'branchFalls', 'toLevelMm', 'alongMm'] as const).flatMap((name) => {
     const value = num(raw[name])
     return value === null ? [] : [[name, value] as const]
   })

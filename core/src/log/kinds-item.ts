@@ -19,7 +19,7 @@ export const ITEM = object(
   may('tagA', tag),
   may('tagB', tag),
   may('closing', flag),
-  may('run', id),
+  may('run', { type: 'string', max: 129 }),
   may('gapMm', number({ min: 0, max: 100 })),
   may('ends', list(END_SAID, 0, 4)),
   may('of', word),
@@ -29,6 +29,7 @@ export const ITEM = object(
   may('branchFalls', falls),
   may('meets', tag),
   may('toLevelMm', level),
+  may('alongMm', mm),
   may('own', OWN_FORM),
   may('held', list(object(must('as', oneOf('anchor', 'guide')), may('atMm', mm)), 0, 40)),
   may(

@@ -152,6 +152,8 @@ export interface Item {
   toLevelMm?: number
   /** What holds it. */
   held?: readonly Held[]
+  /** Of a saddle: how far along its pipe its middle sits, from where the pipe is measured from, mm. */
+  alongMm?: number
   /** Of a fitting that a house names itself: how it lies in its line, and its sign. */
   own?: OwnForm
 }

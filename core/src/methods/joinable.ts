@@ -32,6 +32,8 @@ export type Joins = Readonly<Partial<Record<Material, readonly Row[]>>>
 
 /** An end bare as the pipe is cut: of a pipe, or of a fitting made to go where a pipe goes. */
 export const PLAIN = 'plain'
+/** The wall of a pipe, where a saddle sits on it. */
+export const WALL_KIND = 'wall'
 /** A kind of end of a part, and the kind that it is brought together with. */
 export interface EndKind {
   /** As it is kept, and named by `name-…`. */

@@ -259,8 +259,10 @@ export interface Method<S = unknown> {
   sizes(material: string): readonly string[]
   /** Is one end pushed into the other? Where not, nothing is added to a cut length. */
   readonly inserts: boolean
-  /** What cutting a joint out takes with it: the fitting and the pipe's end, the end alone, or nothing. */
-  readonly cutOutTakes: 'fitting' | 'end' | 'nothing'
+  /** It sits on the wall of a pipe that stays whole: no line is joined so throughout. */
+  readonly onWall: boolean
+  /** What cutting a joint out takes with it: the fitting and the pipe's end, the end alone, the pipe it sits on, or nothing. */
+  readonly cutOutTakes: 'fitting' | 'end' | 'pipe' | 'nothing'
   parse(raw: unknown): { ok: true; spec: S } | { ok: false; errors: readonly Finding[] }
   upgrade(raw: unknown, fromVersion: number): unknown
   /** Every rule of choice it knows: what may not be combined, each with its reason. */

@@ -6,6 +6,7 @@ import { flare } from './flare/index.js'
 import { groovedCoupling } from './grooved-coupling/index.js'
 import { type Joinable, type School, joined } from './joinable.js'
 import type { Method } from './method.js'
+import { pipeSaddle } from './pipe-saddle/index.js'
 import { press } from './press/index.js'
 import { sanitaryClamp } from './sanitary-clamp/index.js'
 import { socketFusion } from './socket-fusion/index.js'
@@ -29,6 +30,7 @@ const METHODS_KNOWN: readonly Method[] = [
   expansionJoint as Method,
   flange as Method,
   threaded as Method,
+  pipeSaddle as Method,
 ]
 const BY_ID: ReadonlyMap<string, Method> = new Map(METHODS_KNOWN.map((m) => [m.id, m]))
 const extra = new Map<string, Method>()

@@ -54,7 +54,8 @@ export function mate(a: End, b: End, school: School): Mating {
   const alike = methodOf(method)?.inserts === false
   if (!alike && !suits(kind, inner.material, outer.material))
     return no('mate-materials', { one: inner.material, other: outer.material })
-  const order = alike ? [a, b].sort(weakerFirst) : [inner]
+  const onWall = methodOf(method)?.onWall === true
+  const order = alike && !onWall ? [a, b].sort(weakerFirst) : [inner]
   const from = order.find(({ material, size }) => joinable(method, material, size, school).ok)
   if (!from) {
     const refused = joinable(method, inner.material, inner.size, school)

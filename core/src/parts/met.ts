@@ -2,10 +2,10 @@ import type { Item, JobState, Line } from '../log/state.js'
 import { BRANCH, partMeant } from '../log/names.js'
 import { once } from '../units/memo.js'
 import { type End, branchEnds, endOf, usualOf } from './ends.js'
-import { type EndAt, type Fitted, branchRun, fittedAt, hasRun, neighbours } from './neighbours.js'
+import { type EndAt, type Fitted, branchRun, fittedAt, hasRun, isBranch, neighbours } from './neighbours.js'
 import { isShut } from './vocabulary.js'
 
-/** An end of a fitting that something is joined to, with the line that the fitting belongs to. */
+/** An end that something is joined to, with the line that it belongs to. */
 export interface Met extends Fitted {
   line: Line
 }
@@ -21,8 +21,8 @@ export const linesWith = (lines: Lines, line: Line): Lines => ({
 })
 
 /**
- * What an end of a part meets: a fitting of its own line, else, where the line begins at a part of another line or comes
- * to one, the end of that which stands open. Null at a free end.
+ * What an end of a part meets: a fitting of its own line, of a saddle its pipe, else, where the line begins at a part of
+ * another line or comes to one, the end of that which stands open: of a pipe its bare end. Null at a free end.
  */
 export function metBy(lines: Lines, line: Line, item: Item, end: 0 | 1): Met | null {
   const own = fittedAt(line.items, item, end)
@@ -44,8 +44,13 @@ export function beginningAt(lines: Lines, line: Line, name: string, branch: bool
   return openEnd(named(others, line, name), branch, acrossLines(others).taken, FIRST_ON)
 }
 /** A fitting of another line by its tag. */
-export const fittingNamed = (lines: Lines, line: Line, name: string): Item | null =>
-  named(lines, line, name)?.fitting ?? null
+export function fittingNamed(lines: Lines, line: Line, name: string): Item | null {
+  const found = named(lines, line, name)?.fitting
+  return found?.type === 'fitting' ? found : null
+}
+/** The pipe of another line whose bare end a pipe's end stands against, with nothing between; null where none does. */
+export const facingAcross = (lines: Lines, pipe: Item): Item | null =>
+  acrossLines(lines).facing.get(pipe.id) ?? null
 
 const endKey = ({ id }: Item, at: EndAt): string => `${id} ${at}`
 interface Across {
@@ -53,6 +58,8 @@ interface Across {
   met: ReadonlyMap<string, Met>
   /** Ends that are met so. */
   taken: ReadonlySet<string>
+  /** Pipes of other lines that pipes end against, by the one that comes to them. */
+  facing: ReadonlyMap<string, Item>
 }
 /** Ends of a line that are looked for first: where one begins the way on, where one comes to it the way in. */
 const FIRST_ON: readonly EndAt[] = [1, 0]
@@ -64,9 +71,13 @@ const across = once((all: Lines['lines']): Across => {
   const lines: Lines = { lines: all }
   const met = new Map<string, Met>()
   const taken = new Set<string>()
+  const facing = new Map<string, Item>()
   const join = (line: Line, item: Item, end: 0 | 1, name: string, branch: boolean): void => {
     const found = openEnd(named(lines, line, name), branch, taken, end === 0 ? FIRST_ON : FIRST_IN)
     if (!found) return
+    // Pipe against pipe is no joint: something goes between.
+    if (item.type === 'piece' && found.fitting.type === 'piece')
+      return void facing.set(item.id, found.fitting)
     met.set(endKey(item, end), found)
     taken.add(endKey(found.fitting, found.at))
   }
@@ -78,22 +89,23 @@ const across = once((all: Lines['lines']): Across => {
       if (item.meets !== undefined && isOpen(line, item))
         join(line, item, 1, partMeant(item.meets), BRANCH.test(item.meets))
   }
-  return { met, taken }
+  return { met, taken, facing }
 })
 /** Does a pipe end in nothing of its own line? */
 const isOpen = (line: Line, item: Item): boolean =>
   item.type === 'piece' && (neighbours(line.items).get(item.id)?.[1] ?? null) === null
 
+/** A part of another line by its tag: a fitting, or a pipe whose end may be bare. */
 function named({ lines }: Lines, line: Line, name: string): { line: Line; fitting: Item } | null {
   const said = name.toLowerCase()
   for (const other of lines.values()) {
     if (other.id === line.id) continue
-    const fitting = other.items.find((i) => i.type === 'fitting' && i.tag.toLowerCase() === said)
+    const fitting = other.items.find((i) => i.tag.toLowerCase() === said)
     if (fitting) return { line: other, fitting }
   }
   return null
 }
-/** The first end of a fitting that nothing is joined to: one of its branches, or of its run. */
+/** The first end of a part that nothing is joined to: one of a fitting's branches, or of the run. */
 function openEnd(
   found: { line: Line; fitting: Item } | null,
   branch: boolean,
@@ -105,10 +117,12 @@ function openEnd(
   const beside = neighbours(line.items).get(fitting.id)
   // The way in of what a line begins with is taken where the line begins at another's part.
   const begins = line.stands?.name !== undefined && fitting.run === undefined
+  // A pipe that comes to something ends there.
+  const comes = fitting.type === 'piece' && fitting.meets !== undefined
   const isFree = (at: EndAt): boolean =>
-    at >= 2
+    isBranch(at)
       ? !hasRun(line.items, branchRun(fitting.id, at))
-      : (beside?.[at as 0 | 1] ?? null) === null && !(at === 0 && begins)
+      : (beside?.[at as 0 | 1] ?? null) === null && !(at === 0 && begins) && !(at === 1 && comes)
   const at = (branch ? branchEnds(fitting) : run).find(
     (one) => isFree(one) && !taken.has(endKey(fitting, one)) && !isShut(endOf(line, fitting, one).kind),
   )

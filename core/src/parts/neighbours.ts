@@ -2,15 +2,19 @@ import { BRANCH, nameKey } from '../log/names.js'
 import type { Item } from '../log/state.js'
 import { once } from '../units/memo.js'
 
-/** Ends of a part: 0 the way in, 1 the way on, 2 and 3 its branches. */
-export type EndAt = 0 | 1 | 2 | 3
+/** Ends of a part: 0 the way in, 1 the way on, 2 and 3 its branches; 4 the wall of a pipe, where a saddle sits on it. */
+export type EndAt = 0 | 1 | 2 | 3 | 4
+/** The wall of a pipe. */
+export const WALL = 4
+/** Is this end one that a branch leaves a fitting by? */
+export const isBranch = (at: EndAt): boolean => at === 2 || at === 3
 /** What stands at the two ends of an item: in its own run, or, where a branch begins, the fitting it comes out of. */
 export type Neighbours = readonly [Item | null, Item | null]
 
 /**
  * Neighbours of every item of a line. A line is a main run (`run` null) and branches: items with the same `run`, in
- * the line's order, hang together, and a run named after a fitting begins in that fitting's branch. Worked out once
- * for a list: lists of a folded state do not change.
+ * the line's order, hang together, and a run named after a fitting begins in that fitting's branch, one named after a pipe
+ * with the saddle on it. Worked out once for a list: lists of a folded state do not change.
  */
 export const neighbours = once((items: readonly Item[]): ReadonlyMap<string, Neighbours> => {
   const byId = new Map(items.map((i) => [i.id, i]))
@@ -50,8 +54,10 @@ function cameBackTo(items: readonly Item[], name: string): Item | null {
   return taken ? null : found
 }
 
+/** Between the part that a run branches off and what tells several runs of it apart. */
+const OF = '~'
 /** A second branch of one fitting is a run of its own. */
-const SECOND = '~3'
+const SECOND = `${OF}3`
 /**
  * The run that leaves a fitting by a branch.
  * @example branchRun('f1', 3) // 'f1~3'
@@ -61,7 +67,18 @@ export const branchRun = (fittingId: string, at: EndAt): string => (at === 3 ? f
  * The fitting that a run branches off, by id; for a run with a name of its own that name.
  * @example rootOf('f1~3') // 'f1'
  */
-export const rootOf = (run: string): string => (run.endsWith(SECOND) ? run.slice(0, -SECOND.length) : run)
+export const rootOf = (run: string): string => run.split(OF, 1)[0] as string
+/**
+ * The run that begins with a saddle on a pipe: a pipe may carry several.
+ * @example saddleRun('p1', 's1') // 'p1~s1'
+ */
+export const saddleRun = (pipeId: string, saddleId: string): string => `${pipeId}${OF}${saddleId}`
+/** The pipe that a part sits on as a saddle, the first of such a run; null for every other part. */
+export function pipeUnder(items: readonly Item[], item: Item): Item | null {
+  if (item.type !== 'fitting' || item.run === undefined) return null
+  const before = neighbours(items).get(item.id)?.[0] ?? null
+  return before?.type === 'piece' && before.run !== item.run && before.id === rootOf(item.run) ? before : null
+}
 
 /**
  * A run where the fittings have other ids: of a copy, of a carrier.
@@ -70,27 +87,31 @@ export const rootOf = (run: string): string => (run.endsWith(SECOND) ? run.slice
 export const renamedRun = (run: string, ids: ReadonlyMap<string, string>): string =>
   (ids.get(rootOf(run)) ?? rootOf(run)) + run.slice(rootOf(run).length)
 
-/** The branch of a fitting that a run leaves by. */
-export const branchEnd = (run: string, fitting: Item): EndAt => (run === fitting.id ? 2 : 3)
+/** The branch of a fitting that a run leaves by; of a pipe its wall. */
+export const branchEnd = (run: string, fitting: Item): EndAt =>
+  run === fitting.id ? 2 : run.endsWith(SECOND) ? 3 : WALL
 /** The end of the fitting beside it that an item's end meets. */
 export const endMet = (item: Item, end: 0 | 1, fitting: Item): EndAt => {
   if (end === 1)
     return item.meets !== undefined && BRANCH.test(item.meets) && isNamed(fitting, item.meets) ? 2 : 0
   return item.run !== undefined && rootOf(item.run) === fitting.id ? branchEnd(item.run, fitting) : 1
 }
-/** An end of a fitting that a part's end is joined to. */
+/** An end of a fitting, or of a pipe, that a part's end is joined to. */
 export interface Fitted {
+  /** The pipe where a saddle sits on its wall, or another line's part goes on its bare end. */
   fitting: Item
   at: EndAt
 }
 /** What an end of a part meets of its own line; null at a free end. */
 export function fittedAt(items: readonly Item[], item: Item, end: 0 | 1): Fitted | null {
   const fitting = fittingAt(items, item, end)
-  return fitting && { fitting, at: endMet(item, end, fitting) }
+  if (fitting) return { fitting, at: endMet(item, end, fitting) }
+  const pipe = end === 0 ? pipeUnder(items, item) : null
+  return pipe && { fitting: pipe, at: WALL }
 }
 /** Does a part's first end go into a branch of the fitting it comes from? */
 export const inBranch = (item: Item, end: 0 | 1, fitting: Item | null): boolean =>
-  fitting !== null && endMet(item, end, fitting) >= 2
+  fitting !== null && isBranch(endMet(item, end, fitting))
 
 /** Fittings that a run branches off, by id. */
 const roots = once(

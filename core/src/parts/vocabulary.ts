@@ -2,7 +2,8 @@ import type { Form } from '../log/own-form.js'
 import type { School } from '../methods/joinable.js'
 
 /** What an end is where nobody says: as usual in the line, something that must be said, or a kind as it is typed. */
-export type EndUsual = 'usual' | 'ask' | 'plain' | 'male' | 'female' | 'flanged' | 'rubber' | 'ringed' | Shut
+export type EndUsual =
+  'usual' | 'ask' | 'plain' | 'male' | 'female' | 'flanged' | 'rubber' | 'ringed' | 'saddle' | Shut
 /** Ends that nothing is joined to. */
 export type Shut = 'closed' | 'open' | 'hose'
 export const SHUT: readonly Shut[] = ['closed', 'open', 'hose']
@@ -22,6 +23,8 @@ export interface Part {
   ends: readonly EndUsual[]
   /** The way on is of another metal, kept apart from the first. */
   dielectric?: true
+  /** It sits on the wall of a pipe, which it does not part. */
+  sits?: true
 }
 const through = (name: string, words: readonly string[], ends: readonly EndUsual[] = USUAL_2): Part => ({
   name,
@@ -51,6 +54,7 @@ export const PARTS: readonly Part[] = [
   through('coupling', ['socket', 'coup']),
   through('slip coupling', ['slip', 'repair coupling']),
   through('split coupling', [], ['ringed', 'ringed']),
+  { ...through('saddle', ['pipe saddle', 'tapping saddle', 'saddle tee'], ['saddle', 'female']), sits: true },
   through('adapter', ['adaptor'], ['usual', 'ask']),
   through('male adapter', ['male adaptor', 'male connector'], ['usual', 'male']),
   through('female adapter', ['female adaptor', 'female connector'], ['usual', 'female']),

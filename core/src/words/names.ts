@@ -151,6 +151,7 @@ export const NAMES = {
   'name-fusion-tool': 'fusion tool',
   'name-gasket': 'gasket',
   'name-grit': 'grit',
+  'name-hole-saw': 'hole saw',
   'name-housing': 'housing',
   'name-insert-stiffener': 'insert stiffener',
   'name-mandrel': 'mandrel',

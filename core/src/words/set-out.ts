@@ -117,6 +117,15 @@ export const SET_OUT = {
   'entry-no-tee': 'There is no tee here to branch from. Set out a tee first.',
   'entry-no-run': 'This is the main run already.',
   'edit-line-size': '{part} is {size}: that is no size of {material} joined so. Change the part first.',
+  'entry-saddle-where':
+    'How far along the pipe does the {fitting} sit? Say it at the end: at, and the measure from where the pipe is measured from.',
+  'entry-saddle-no-pipe':
+    'A saddle sits on a pipe: type it where its pipe stands, or behind the fitting that follows it.',
+  'entry-saddle-bent': '{piece} is a bent tube: a saddle sits on straight pipe.',
+  'entry-saddle-beyond': '{piece} is {measuredMm, number, length} long: {mm, number, length} is not on it.',
+  'edit-saddle':
+    '{part}: a saddle stays on the pipe it was set on. Take it out, with all that leaves it, and type it where it should be.',
+  'saddle-off-pipe': '{saddle} is not on {piece} as that is cut: measure again where it sits.',
   'edit-has-branch': '{part} carries a branch. Take the branch away first.',
   'edit-joint-begun': '{joint} is begun: it stays as it is until it is cut out.',
   'edit-into-itself': 'A part cannot stand in its own branch.',
@@ -129,6 +138,7 @@ export const SET_OUT = {
   'sizes-meet': '{piece} is {a}, its socket in {fitting} is {b}.',
   'touches-nothing-lost': 'Pipe and fitting can be used again.',
   'touches-piece': '{piece} loses its end: it is to be cut anew, and is no longer called cut.',
+  'touches-holed-pipe': '{piece} has a hole there: it is to be cut anew, and is no longer called cut.',
   'touches-other-end':
     '{joint} at the other end of {piece} is begun: it comes out too, or the pipe is cut between.',
   'touches-fitting':

@@ -12,6 +12,8 @@ export function spaceDxf(space: LinesAsOne): string {
   file.addLayer('tags', Colors.Green, LineTypes.Continuous)
   const at = (place: readonly [number, number, number]) => point3d(place[0], place[1], place[2])
   for (const leg of space.legs) {
+    // A saddle sits on a pipe that is drawn anyhow.
+    if (leg.along) continue
     const [from, to] = [space.nodes[leg.from], space.nodes[leg.to]]
     if (!from || !to) continue
     const points = [from.atMm, ...leg.viaMm, to.atMm]

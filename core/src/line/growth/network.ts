@@ -90,8 +90,11 @@ class Making {
       return far
     })
     for (const [one, other] of samePlaces(space)) this.same.push([into[one] as number, into[other] as number])
+    for (const { item, to } of space.legs)
+      if (item && to >= 0) this.byTag.set(item.tag.toLowerCase(), into[to] as number)
     space.legs.forEach((leg, number) => {
-      if (leg.to >= 0) this.leg(space, number, outOf[leg.from] as number, into[leg.to] as number)
+      if (leg.to >= 0 && !leg.along)
+        this.leg(space, number, outOf[leg.from] as number, into[leg.to] as number)
     })
   }
   /** A way, in straight ways from turn to turn, parted where it is held. */
@@ -99,6 +102,11 @@ class Making {
     const leg = legs[number] as Leg
     const pipe = pipeOf(line, leg.item ?? (nodes[leg.from]?.fitting as Item))
     const part = { line, pipe, item: leg.item, known: leg.known, leg: number }
+    // What sits on the pipe branches off it there.
+    const into = this.knotOf.get(line.id) as number[]
+    const saddles = legs.flatMap(({ along, to, lengthMm }) =>
+      along && along === leg.item && to >= 0 ? [{ atMm: lengthMm, knot: into[to] as number }] : [],
+    )
     const corners = [from, ...leg.viaMm.map((atMm) => this.knot(leg.item?.tag ?? '', line, atMm)), to]
     const turns = corners.map(this.atMm)
     const whole = turns.slice(1).reduce((sum, at, i) => sum + lengthOf(minus(at, turns[i] as Vector)), 0)
@@ -109,15 +117,19 @@ class Making {
       const start = corners[i] as number
       const way = minus(this.atMm(corner), this.atMm(start))
       const long = lengthOf(way)
-      const holds = (leg.item?.held ?? [])
+      const stops = [...(leg.item?.held ?? []), ...saddles]
         .filter(({ atMm = 0 }) => atMm >= beganMm && atMm <= beganMm + long)
         .sort((a, b) => (a.atMm ?? 0) - (b.atMm ?? 0))
       let at = start
-      for (const { as, atMm = 0 } of holds) {
+      for (const stop of stops) {
+        const { atMm = 0 } = stop
         const there = plus(this.atMm(start), times(way, (atMm - beganMm) / long))
-        const knot = this.knot(leg.item?.tag ?? '', line, there)
+        const knot = 'knot' in stop ? stop.knot : this.knot(leg.item?.tag ?? '', line, there)
         this.strand({ ...part, from: at, to: knot, shares: upTo(atMm) })
-        this.held.push({ knot, as, item: leg.item as Item, along: as === 'guide' ? way : null })
+        if ('as' in stop) {
+          const { as } = stop
+          this.held.push({ knot, as, item: leg.item as Item, along: as === 'guide' ? way : null })
+        }
         at = knot
       }
       beganMm += long

@@ -2,6 +2,7 @@ import type { JointPlace } from '../../joint/lookup.js'
 import type { Item, JobState } from '../../log/state.js'
 import { HEADINGS, type HeadingName } from '../../space/heading.js'
 import { type Vector, cross, dot, minus, times, unit } from '../../space/vector.js'
+import { type EndAt, WALL, isBranch } from '../../parts/neighbours.js'
 import { lineInSpace } from './in-job.js'
 
 /** How a fitting stands on its pipe: where what is beside the pipe's axis points. */
@@ -33,6 +34,7 @@ function namesOf(way: Vector): HeadingName[] {
 export function alignmentOf(state: JobState, place: JointPlace): Alignment | null {
   if (!place.met) return null
   const { fitting, at: met, line } = place.met
+  if (met === WALL) return saddleAlignment(state, place)
   const space = lineInSpace(state, line)
   const number = space.nodeOf.get(fitting.id) ?? -1
   const node = space.nodes[number]
@@ -42,19 +44,28 @@ export function alignmentOf(state: JobState, place: JointPlace): Alignment | nul
   const own = out[met]
   if (!own) return null
   const axis = times(own, -1)
-  const order = met >= 2 ? [1, 0] : [2, met === 0 ? 1 : 0]
+  const order: readonly EndAt[] = isBranch(met) ? [1, 0] : [2, met === 0 ? 1 : 0]
   for (const at of order) {
     const way = out[at]
     const aside = way && unit(minus(way, times(axis, dot(way, axis))))
     if (way && aside && Math.abs(dot(way, axis)) < 0.999)
       return {
         fitting,
-        what: at >= 2 ? 'branch' : 'end',
+        what: isBranch(at) ? 'branch' : 'end',
         towards: namesOf(way),
         clock: clockOf(axis, aside),
       }
   }
   return null
+}
+/** Where the branch of a saddle points, looking the way its pipe goes. */
+function saddleAlignment(state: JobState, { part, line }: JointPlace): Alignment | null {
+  const space = lineInSpace(state, line)
+  const number = space.nodeOf.get(part.id) ?? -1
+  const way = space.nodes[number]?.way
+  const axis = space.legs[space.inTo[number] ?? -1]?.heading
+  if (!way || !axis) return null
+  return { fitting: part, what: 'branch', towards: namesOf(way), clock: clockOf(axis, way) }
 }
 /** Hours on a clock face seen along an axis, to the half hour; null where the axis is upright. */
 function clockOf(axis: Vector, aside: Vector): number | null {

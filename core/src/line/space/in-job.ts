@@ -1,11 +1,12 @@
 import type { JobState, Line } from '../../log/state.js'
 import { type Msg, msg } from '../../sources/source.js'
 import { directionSaid } from '../../space/heading.js'
-import type { Vector } from '../../space/vector.js'
+import { type Vector, times } from '../../space/vector.js'
 import { once } from '../../units/memo.js'
 import { bodyOf } from '../carrier.js'
 import { jointDepthMm, takeOffOf } from '../piece.js'
-import { metBy } from '../../parts/met.js'
+import { type Met, metBy } from '../../parts/met.js'
+import { type EndAt, isBranch } from '../../parts/neighbours.js'
 import { type ClosingError, closingErrors } from './closing.js'
 import { spaceFaults } from './faults.js'
 import type { Reaches } from './reach.js'
@@ -91,14 +92,24 @@ class Building {
   private fixedAt(line: Line, name: string, branch: true | undefined): Fixed | null {
     const point = this.point(name)
     if (point) return { atMm: point.atMm, way: point.heading ? directionSaid(point.heading, null) : null }
+    const first = line.items.find((item) => item.run === undefined)
+    const met = first ? metBy(this.state, line, first, 0) : null
+    if (met?.fitting.type === 'piece') return this.bareEnd(line, name, met)
     const node = this.node(line, name)
-    return node && { atMm: node.atMm, way: this.wayFrom(line, node, branch), ...(branch ? { branch } : {}) }
+    const at = met?.at ?? (branch ? 2 : 1)
+    return node && { atMm: node.atMm, way: this.wayFrom(node, at), ...(branch ? { branch } : {}) }
+  }
+  /** The bare end of another line's pipe, and how that pipe comes out there. */
+  private bareEnd(line: Line, name: string, { line: other, fitting, at }: Met): Fixed | null {
+    if (!this.node(line, name)) return null
+    const { legs, nodes } = this.of(other)
+    const leg = legs.find(({ item }) => item?.id === fitting.id)
+    const node = leg && nodes[at === 0 ? leg.from : leg.to]
+    return leg && node ? { atMm: node.atMm, way: at === 0 ? times(leg.heading, -1) : leg.heading } : null
   }
   /** Where a line goes from a part of another: out of the end that it is joined to. */
-  private wayFrom(line: Line, node: SpaceNode, branch: true | undefined): Vector | null {
-    const first = line.items.find((item) => item.run === undefined)
-    const at = (first && metBy(this.state, line, first, 0)?.at) ?? (branch ? 2 : 1)
-    return at >= 2 ? (node.branches[at] ?? null) : node.way
+  private wayFrom(node: SpaceNode, at: EndAt): Vector | null {
+    return isBranch(at) ? (node.branches[at] ?? null) : node.way
   }
   private point(name: string) {
     const said = name.toLowerCase()

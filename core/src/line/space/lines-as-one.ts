@@ -79,7 +79,10 @@ function join({ nodes, legs, inTo, meets, each }: Whole, { part, end, met, line 
   const partOf = (one: Line | undefined) => each.find(({ space }) => space.line.id === one?.id)
   const [own, other] = [partOf(line), partOf(met?.line)]
   if (!met || !own || !other) return
-  const [from, to] = [nodeAt(own.space, part.id, end), other.space.nodeOf.get(met.fitting.id)]
+  const [from, to] = [
+    nodeAt(own.space, part.id, part.type === 'piece' ? end : 1),
+    nodeAt(other.space, met.fitting.id, met.fitting.type === 'piece' && met.at === 0 ? 0 : 1),
+  ]
   if (from === undefined || to === undefined) return
   const [node, there] = [from + own.from, to + other.from]
   const [one, two] = [nodes[node], nodes[there]] as [SpaceNode, SpaceNode]

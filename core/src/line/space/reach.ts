@@ -62,8 +62,9 @@ export function lengthBetween(item: Item, reaches: Reaches): LengthBetween {
 
 /** Centre to centre of a fitting and what it stands on, mm; null where a reach is not known. */
 export function reachBetween({ fitting, at }: Fitted, to: Item, reaches: Reaches): number | null {
+  // The bare end of a pipe is where it is.
   const [first, second] = [
-    faceMm({ fitting, at, item: to, end: 0 }, reaches),
+    fitting.type === 'piece' ? 0 : faceMm({ fitting, at, item: to, end: 0 }, reaches),
     faceMm({ fitting: to, at: 0, item: to, end: 0 }, reaches),
   ]
   const depth = reaches.depthMm(to, 0, fitting, at)

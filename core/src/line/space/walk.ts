@@ -1,26 +1,29 @@
 import type { Item, Line } from '../../log/state.js'
-import { angleOf, hasBranch } from '../../parts/ends.js'
+import { angleOf, hasBranch, sits } from '../../parts/ends.js'
 import { partMeant } from '../../log/names.js'
-import { type Fitted, branchEnd, neighbours, rootOf } from '../../parts/neighbours.js'
+import { type Fitted, branchEnd, neighbours, pipeUnder, rootOf } from '../../parts/neighbours.js'
 import type { Code } from '../../sources/wording.js'
 import { type Course, courseOf, fallen } from '../../space/heading.js'
 import { type Vector, plus, times } from '../../space/vector.js'
 import { LONGEST_MM } from '../entry.js'
 import { UNMEASURED_MM } from '../layout.js'
 import { shortTag } from '../tags.js'
+import { legTo } from './on-pipe.js'
 import { type Reaches, lengthBetween, reachBetween } from './reach.js'
 import { type Found, branchWays, throughBends, throughElbow } from './turns.js'
-import type { Fixed, Leg, Met, SpaceFault, SpaceNode, Walked } from './walked.js'
+import {
+  type Fixed,
+  type Here,
+  type Leg,
+  type Met,
+  NOWHERE,
+  type SpaceFault,
+  type SpaceNode,
+  type Walked,
+} from './walked.js'
 
-/** Where a walk stands behind a part. */
-interface Here {
-  node: number
-  course: Course | null
-  falls: number
-  /** Behind a pipe: where its far end is. */
-  ahead?: { atMm: Vector; known: boolean; leg: number; meets: { name: string; item: Item } | null }
-}
-
+/** What a saddle carries leaves its pipe at this, degrees. */
+const SQUARE_DEG = 90
 /** Drawn length of what has no take-off. */
 const NO_REACH_MM = 60
 
@@ -36,15 +39,6 @@ export function walk(
   placeOf: (name: string, own: (tag: string) => Vector | null) => Vector | null,
 ): Walked {
   return start ? new Walk(line, start, reaches, placeOf).done() : NOWHERE
-}
-const NOWHERE: Walked = {
-  nodes: [],
-  nodeOf: new Map(),
-  courses: new Map(),
-  legs: [],
-  inTo: [],
-  meets: [],
-  faults: [],
 }
 
 class Walk {
@@ -95,6 +89,7 @@ class Walk {
     const prev = this.beside.get(item.id)?.[0] ?? null
     if (prev) {
       const here = this.behind.get(prev.id)
+      if (here && pipeUnder(this.line.items, item)) return this.onPipe(item, prev, here)
       if (!here || item.run === undefined || rootOf(item.run) !== prev.id || prev.run === item.run)
         return here ?? null
       // Into a branch: its own way, the fall that holds at its fitting.
@@ -108,6 +103,18 @@ class Walk {
     if (item.run !== undefined || this.nodes.length) return null
     const { way } = this.start
     return { node: -1, course: way && courseOf(way), falls: this.line.stands?.falls ?? 0 }
+  }
+
+  /** Where a saddle sits on its pipe. */
+  private onPipe(item: Item, pipe: Item, here: Here): Here {
+    const leg = this.legs.find((one) => one.item === pipe)
+    if (!leg) return here
+    const from = this.nodes[leg.from] as SpaceNode
+    const own = legTo(item, pipe, leg, this.reaches)
+    const known = own.known && from.known && here.course !== null
+    const atMm = plus(from.atMm, times(own.heading, own.lengthMm))
+    const number = this.legs.push({ ...own, known }) - 1
+    return { ...here, node: leg.from, ahead: { atMm, known, leg: number, meets: null } }
   }
 
   private node(
@@ -207,7 +214,7 @@ class Walk {
 
   private fitting(item: Item, before: Here): Here {
     const placed = this.placeFor(item, before)
-    const angle = angleOf(item)
+    const angle = sits(item) ? SQUARE_DEG : angleOf(item)
     const here: Here = { node: -1, course: before.course, falls: item.falls ?? before.falls }
     if (angle !== null) here.course = this.kept(item, throughElbow(item, before.course, angle))
     const branches = hasBranch(item) ? this.kept(item, branchWays(item, before.course)) : {}
@@ -226,7 +233,7 @@ class Walk {
     if (placed.leg >= 0) (this.legs[placed.leg] as Leg).to = here.node
     this.nodeOf.set(item.id, here.node)
     const prev = this.beside.get(item.id)?.[0]
-    if (prev?.type === 'piece') this.nodeOf.set(prev.id, here.node)
+    if (prev?.type === 'piece' && !sits(item)) this.nodeOf.set(prev.id, here.node)
     const meets = item.meets ? { name: item.meets, item } : before.ahead?.meets
     if (meets) this.meet(here.node, meets)
     return here

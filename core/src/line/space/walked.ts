@@ -45,6 +45,8 @@ export interface Leg {
   viaMm: readonly Vector[]
   /** It is as long as it takes to reach a level: no measure. */
   toLevel: boolean
+  /** It runs inside a pipe, from its beginning to a saddle on it: the pipe that is there anyhow. */
+  along?: Item
 }
 /** Something that cannot be as it was said, or that is not known, at a part. */
 export interface SpaceFault extends Msg {
@@ -76,4 +78,23 @@ export interface Walked {
   inTo: readonly number[]
   meets: readonly Met[]
   faults: readonly SpaceFault[]
+}
+/** Of a line that has no place. */
+export const NOWHERE: Walked = {
+  nodes: [],
+  nodeOf: new Map(),
+  courses: new Map(),
+  legs: [],
+  inTo: [],
+  meets: [],
+  faults: [],
+}
+
+/** Where a walk stands behind a part. */
+export interface Here {
+  node: number
+  course: Course | null
+  falls: number
+  /** Behind a pipe: where its far end is. */
+  ahead?: { atMm: Vector; known: boolean; leg: number; meets: { name: string; item: Item } | null }
 }

@@ -40,6 +40,7 @@ export function fromManifest<W extends MethodWords>(manifest: Manifest<W>) {
     name: msg(placed('name', manifest.id)),
     joins: manifest.joins,
     ends: manifest.ends,
+    onWall: manifest.onWall === true,
     sizes: (material: string) => sizesOf(manifest.joins, material),
     words: {
       ...wordsByCode(manifest.id, key, manifest.words),

@@ -36,6 +36,8 @@ export interface Manifest<W extends MethodWords> {
   /** Of its rules. A life keeps those it was begun under. */
   version: number
   joins: Joins
+  /** It sits on the wall of a pipe that stays whole. */
+  onWall?: true
   /** Ends of parts that it is made at; a fitting's usual one first. */
   ends: readonly EndKind[]
   words: W

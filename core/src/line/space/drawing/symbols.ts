@@ -59,6 +59,7 @@ export function symbolOf(item: Item, at: Flat, along: Flat, aside: Flat): Sign[]
       stroke(HALF),
       path([place(-HALF, 0), place(-6, -HIGH), place(0, HIGH), place(6, -HIGH), place(HALF, 0)]),
     ],
+    saddle: () => [path([place(-9, -HIGH), place(9, -HIGH), place(9, HIGH), place(-9, HIGH)], true)],
     reducer: () => [path([place(-10, -9), place(10, -4), place(10, 4), place(-10, 9)], true, true)],
     bushing: () => [path([place(-6, -8), place(6, -4), place(6, 4), place(-6, 8)], true, true)],
     union: () => [stroke(-4), stroke(0, HIGH + 3), stroke(4)],
