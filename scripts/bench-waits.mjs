@@ -151,29 +151,32 @@ export async function scrubbing(base, cookie, page, row) {
   const { job, joints } = await waitingJob(base, cookie, 'In space', 250, true)
   await page.goto(`${base}/job/${job}/wait`)
   await page.waitForSelector('#space-time')
+  await page.evaluate(() => document.querySelector('#space-time').scrollIntoView({ block: 'start' }))
   await page.waitForTimeout(3000)
-  const frames = await page.evaluate(
-    () =>
-      new Promise((done) => {
-        const time = document.querySelector('#space-time')
-        const out = []
-        let last = 0
-        let hours = -24
-        const frame = (atMs) => {
-          if (last) out.push(atMs - last)
-          last = atMs
-          time.value = String((hours += 0.5))
-          time.dispatchEvent(new Event('input', { bubbles: true }))
-          if (hours < 72) requestAnimationFrame(frame)
-          else done(out)
-        }
-        requestAnimationFrame(frame)
-      }),
-  )
+  const scrub = () =>
+    page.evaluate(
+      () =>
+        new Promise((done) => {
+          const time = document.querySelector('#space-time')
+          const out = []
+          let last = 0
+          let hours = -24
+          const frame = (atMs) => {
+            if (last) out.push(atMs - last)
+            last = atMs
+            time.value = String((hours += 0.5))
+            time.dispatchEvent(new Event('input', { bubbles: true }))
+            if (hours < 72) requestAnimationFrame(frame)
+            else done(out)
+          }
+          requestAnimationFrame(frame)
+        }),
+    )
+  const [first, again] = [await scrub(), await scrub()]
   const drawn = await page.evaluate(() => document.querySelectorAll('.joints .joint').length)
   row(
     `A section of ${joints} joints in space, ${drawn} drawn: its time scrubbed`,
-    `median frame ${median(frames).toFixed(1)} ms, p95 ${p95(frames).toFixed(1)} ms`,
+    `median frame ${median(again).toFixed(1)} ms, p95 ${p95(again).toFixed(1)} ms; the first time, just loaded, p95 ${p95(first).toFixed(1)} ms`,
     'p95 25 ms',
   )
 }

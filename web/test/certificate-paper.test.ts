@@ -101,6 +101,7 @@ describe('papers read aloud', () => {
       pipe: 'd63',
       between: '',
       bends: [],
+      holes: [],
       state: 'to-cut' as const,
     }))
     const { pages } = await trees(await cutList('J', rows, { units: 'metric' }))

@@ -22,6 +22,7 @@ const row = (n: number, pipe: string): CutRow => ({
   depthBMm: 37.5,
   checkBMm: 87.5,
   bends: [],
+  holes: [],
   state: 'to-cut',
 })
 const NAMES = 'Καλπάκι, μονάδα 2 / Котельная №7 / Škoda-ø łódź'

@@ -111,6 +111,7 @@ const row = (piece: string, more: Partial<CutRow> = {}): CutRow => ({
   depthBMm: null,
   checkBMm: null,
   bends: [],
+  holes: [],
   state: 'to-cut',
   ...more,
 })

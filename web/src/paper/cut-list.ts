@@ -1,4 +1,4 @@
-import { type PieceCut, type Reader, fmt, pipeOf, systemOf } from '@jugalis/core'
+import { type PieceCut, type Reader, fmt, pipeOf, shortTag, systemOf, tapsOf } from '@jugalis/core'
 import { A4, MARGIN_MM, type Paper, book, heightWithin, sheetOf, shortened } from './sheet'
 import { named, word } from '../words/word'
 
@@ -36,6 +36,8 @@ export interface CutRow {
   checkBMm: number | null
   /** Where each bend begins on the straight tube, and its turn. */
   bends: readonly { atMm: number; turnDeg: number }[]
+  /** Where each hole for a saddle comes from the first end, null where that is not known, and for which. */
+  holes: readonly { atMm: number | null; tag: string }[]
   state: 'cut' | 'to-cut' | 'not-known'
 }
 export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
@@ -55,6 +57,10 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
       depthBMm: b.depthMm?.value ?? null,
       checkBMm: b.checkMarkMm?.value ?? null,
       bends: piece.bends.map((x) => ({ atMm: x.atMm, turnDeg: x.turnDeg })),
+      holes: tapsOf(piece).map(({ saddle, fromEndMm }) => ({
+        atMm: fromEndMm.value,
+        tag: shortTag(piece.line.tag, saddle.tag),
+      })),
       state: piece.isCut ? 'cut' : piece.cutMm.value === null ? 'not-known' : 'to-cut',
     }
   })
@@ -62,6 +68,17 @@ export const cutRows = (pieces: readonly PieceCut[]): CutRow[] =>
 /** Where the bends of a piece begin, as read: `120: 90°; 400: -45°`. */
 export const bendsText = (row: CutRow, reader: Reader): string =>
   row.bends.map((x) => `${fmt.lengthFigure(x.atMm, reader)}: ${x.turnDeg}°`).join('; ')
+
+/** Where the holes of a piece come, as read: `941: F05; ?: F07`. */
+export const holesText = (row: CutRow, reader: Reader): string =>
+  row.holes
+    .map(({ atMm, tag }) => `${atMm === null ? '?' : fmt.lengthFigure(atMm, reader)}: ${tag}`)
+    .join('; ')
+/** What is said of a piece below its row. */
+const belowRow = (row: CutRow, reader: Reader): string[] => [
+  ...(row.bends.length ? [word('paper-bends-from', { bendsText: bendsText(row, reader) })] : []),
+  ...(row.holes.length ? [word('paper-holes-at', { holes: holesText(row, reader) })] : []),
+]
 
 /** What stands over the rows of a sheet; on the next ones it is only for the eye. */
 function title(paper: Paper, says: string, reader: Reader, again: boolean): void {
@@ -117,11 +134,10 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
     put('first', marks(row.depthAMm, row.checkAMm))
     put('second', marks(row.depthBMm, row.checkBMm))
     put('by', row.state === 'cut' ? word('paper-is-cut') : '')
-    if (row.bends.length) {
-      const bends = word('paper-bends-from', { bendsText: bendsText(row, reader) })
-      const high = heightWithin(paper, bends, 2.8, WIDE_MM - 28)
-      paper.text(bends, MARGIN_MM + 28, y + ROW_MM + 3.5, high)
-    }
+    belowRow(row, reader).forEach((text, i) => {
+      const high = heightWithin(paper, text, 2.8, WIDE_MM - 28)
+      paper.text(text, MARGIN_MM + 28, y + ROW_MM + 3.5 + i * (ROW_MM - 1), high)
+    })
   }
   let page = feed.page()
   if (!rows.length) {
@@ -133,7 +149,7 @@ export async function cutList(job: string, rows: readonly CutRow[], reader: Read
     let y = HEAD_MM
     feed.as('TR', () => columns(page, false))
     for (const item of rows) {
-      const high = ROW_MM + (item.bends.length ? ROW_MM - 1 : 0)
+      const high = ROW_MM + belowRow(item, reader).length * (ROW_MM - 1)
       if (y + high > sheet.long - MARGIN_MM) {
         page = feed.page()
         title(page, says, reader, true)

@@ -1,6 +1,6 @@
 import { type Reader, cutTo, systemOf } from '@jugalis/core'
 import Papa from 'papaparse'
-import { type CutRow, bendsText, stateSaid } from './cut-list'
+import { type CutRow, bendsText, holesText, stateSaid } from './cut-list'
 import { word } from '../words/word'
 
 const LENGTHS = [
@@ -25,6 +25,7 @@ function tableOf(
       'between',
       ...LENGTHS.map(([name]) => `${name}_${unit}`),
       `bends_${unit}_deg`,
+      `holes_${unit}`,
       'state',
     ],
     body: rows.map((row) => [
@@ -33,6 +34,7 @@ function tableOf(
       row.between,
       ...LENGTHS.map(([, key]) => (row[key] === null ? null : cutTo(row[key], reader))),
       bendsText(row, reader),
+      holesText(row, reader),
       stateSaid(row.state),
     ]),
   }
@@ -47,7 +49,7 @@ export function cutCsv(rows: readonly CutRow[], reader: Reader): string {
   return Papa.unparse({ fields: head, data: body.map((r) => r.map(plainText)) })
 }
 
-const WIDE: readonly number[] = [14, 18, 30, 12, 12, 12, 12, 12, 12, 26, 14]
+const WIDE: readonly number[] = [14, 18, 30, 12, 12, 12, 12, 12, 12, 26, 26, 14]
 /** The cut list as a workbook: figures as figures, text as text; its headings stay, and it prints lying. */
 export async function cutWorkbook(rows: readonly CutRow[], reader: Reader): Promise<Blob> {
   const { default: write } = await import('write-excel-file/universal')

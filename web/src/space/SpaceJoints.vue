@@ -3,7 +3,7 @@ import type { DrawnJoint } from '@jugalis/core'
 import { computed } from 'vue'
 import type { Looks } from '../view'
 import { useJob } from '../stores/job'
-import { glyphBody } from '../tapes/glyph-shapes'
+import { GLYPH, glyphBody } from '../tapes/glyph-shapes'
 
 /** The joints of a drawn line in their state. Apart from the line, so that a change of states draws nothing else anew. */
 const props = defineProps<{
@@ -11,11 +11,11 @@ const props = defineProps<{
   looks: Looks
   /** The one that holds a section back. */
   heldBy: string | null
+  /** Their glyphs are drawn elsewhere: only what is pointed at and read is here. */
+  bare?: boolean
 }>()
 const emit = defineEmits<{ joint: [id: string] }>()
 const job = useJob()
-/** Size of a joint's glyph, drawing units. */
-const GLYPH = { wide: 22, high: 12.2 }
 const shown = computed(() =>
   props.joints.flatMap((joint) => {
     const look = props.looks.get(joint.id)
@@ -39,8 +39,9 @@ const shown = computed(() =>
       <title>{{ one.joint.tag }}, {{ job.t(one.look.word) }}</title>
       <!-- A glyph is mostly gaps: what a thumb finds is the place. -->
       <circle r="11" class="grip" />
-      <circle v-if="one.joint.id === heldBy" r="15" class="held" />
+      <circle v-if="one.joint.id === heldBy && !bare" r="15" class="held" />
       <svg
+        v-if="!bare"
         :x="-GLYPH.wide / 2"
         :y="-GLYPH.high / 2"
         :width="GLYPH.wide"

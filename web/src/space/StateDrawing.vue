@@ -8,12 +8,13 @@ import {
   lookAt,
   tagsOf,
 } from '@jugalis/core'
-import { computed, ref, toRef, watch } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, toRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useJob } from '../stores/job'
 import { type Looks, useView } from '../view'
 import { when } from '../when'
 import { word } from '../words/word'
+import JointPictures from './JointPictures.vue'
 import SpaceJoints from './SpaceJoints.vue'
 import SpaceLine from './SpaceLine.vue'
 import { useFittedView } from './use-space-view'
@@ -29,6 +30,7 @@ const hours = ref(0)
 const SPAN_H = 72
 const BACK_H = 24
 const STEP_H = 0.25
+const REST_MS = 120
 watch(
   () => props.answer.section.id,
   () => (hours.value = 0),
@@ -49,6 +51,14 @@ const looks = computed<Looks>(() => {
   )
   return { get: (id) => own.get(id) ?? view.looks.get(id) }
 })
+/** What is read aloud and pointed at follows once the hand rests: while it moves only pictures are drawn. */
+const settled = shallowRef<Looks>(looks.value)
+let resting: ReturnType<typeof setTimeout> | undefined
+watch(looks, () => {
+  clearTimeout(resting)
+  resting = setTimeout(() => (settled.value = looks.value), REST_MS)
+})
+onBeforeUnmount(() => clearTimeout(resting))
 const ready = computed(
   () =>
     props.answer.joints.filter(({ facts }) =>
@@ -66,32 +76,34 @@ const toJoint = (jointId: string): void =>
 
 <template>
   <div ref="box" class="state">
-    <p>
-      {{
-        word('wait-stands-at', {
-          at: hours === 0 ? word('wait-stands-now') : when(atS, view.nowS, job.state.job.zone),
-          ready,
-          joints: answer.joints.length,
-          bar: held.allowedBar === null ? '' : fmt.pressure(held.allowedBar, job.reader),
-          heldBy: held.heldBy ? view.tagOf(held.heldBy) : '',
-        })
-      }}
-    </p>
-    <div class="scrub">
-      <label for="space-time">{{ word('wait-stands-time') }}</label>
-      <input
-        id="space-time"
-        v-model.number="hours"
-        type="range"
-        :min="-BACK_H"
-        :max="SPAN_H"
-        :step="STEP_H"
-        :aria-valuetext="when(atS, view.nowS, job.state.job.zone)"
-      />
-      <button type="button" class="button chip" :disabled="hours === 0" @click="hours = 0">
-        {{ word('wait-stands-back-to-now') }}
-      </button>
-      <slot />
+    <div class="layer">
+      <p>
+        {{
+          word('wait-stands-at', {
+            at: hours === 0 ? word('wait-stands-now') : when(atS, view.nowS, job.state.job.zone),
+            ready,
+            joints: answer.joints.length,
+            bar: held.allowedBar === null ? '' : fmt.pressure(held.allowedBar, job.reader),
+            heldBy: held.heldBy ? view.tagOf(held.heldBy) : '',
+          })
+        }}
+      </p>
+      <div class="scrub">
+        <label for="space-time">{{ word('wait-stands-time') }}</label>
+        <input
+          id="space-time"
+          v-model.number="hours"
+          type="range"
+          :min="-BACK_H"
+          :max="SPAN_H"
+          :step="STEP_H"
+          :aria-valuetext="when(atS, view.nowS, job.state.job.zone)"
+        />
+        <button type="button" class="button chip" :disabled="hours === 0" @click="hours = 0">
+          {{ word('wait-stands-back-to-now') }}
+        </button>
+        <slot />
+      </div>
     </div>
     <div class="layers">
       <svg
@@ -104,6 +116,15 @@ const toJoint = (jointId: string): void =>
       >
         <SpaceLine :drawn="drawn" :current="null" :inside="inside" />
       </svg>
+      <JointPictures
+        class="joints"
+        :joints="drawn.joints"
+        :looks="looks"
+        :held-by="held.heldBy"
+        :width="width"
+        :height="height"
+        :view-box="viewBox"
+      />
       <svg
         class="drawing joints"
         :width="width"
@@ -112,7 +133,7 @@ const toJoint = (jointId: string): void =>
         role="group"
         :aria-label="word('wait-stands-joints', { tag: tags })"
       >
-        <SpaceJoints :joints="drawn.joints" :looks="looks" :held-by="held.heldBy" @joint="toJoint" />
+        <SpaceJoints :joints="drawn.joints" :looks="settled" :held-by="null" bare @joint="toJoint" />
       </svg>
     </div>
   </div>
@@ -139,10 +160,14 @@ const toJoint = (jointId: string): void =>
 .layers {
   position: relative;
 }
-/* A layer of its own: while time is scrubbed the line below it is not painted anew. */
+/* Layers of their own: while time is scrubbed neither the line nor the rest of the page is painted anew. */
+.layer,
+.drawing,
+.joints {
+  will-change: transform;
+}
 .joints {
   position: absolute;
   inset: 0;
-  will-change: transform;
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type PieceCut, fmt, outsideDiameterMm, parseSize } from '@jugalis/core'
+import { type PieceCut, fmt, outsideDiameterMm, parseSize, shortTag, tapsOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
@@ -76,6 +76,23 @@ const ends = computed(() =>
       }),
     })),
 )
+/** Holes for saddles: on the pipe where that is drawn, else in the break. */
+const holes = computed(() =>
+  tapsOf(props.piece).flatMap(({ saddle, fromEndMm }) => {
+    const mm = fromEndMm.value
+    if (mm === null) return []
+    const drawn = whole.value || mm <= halfMm.value || mm >= lengthMm.value - halfMm.value
+    const tag = shortTag(props.piece.line.tag, saddle.tag)
+    return [
+      {
+        id: saddle.id,
+        drawn,
+        x: drawn ? x(mm) : MARGIN + inner.value / 2,
+        says: word('tapes-hole', { figure: figure(mm), tag }),
+      },
+    ]
+  }),
+)
 const gap = computed(() => figure(check(0) - depth(0)))
 </script>
 
@@ -148,6 +165,18 @@ const gap = computed(() => figure(check(0) - depth(0)))
         <text :x="x(b.atMm) + 5" :y="mid - pipeH / 2 - 10" class="label ink">
           {{ Math.abs(b.turnDeg) }}° {{ b.turnDeg < 0 ? word('tapes-right') : word('tapes-left-2') }},
           {{ figure(b.atMm) }}
+        </text>
+      </g>
+      <g v-for="(hole, i) in holes" :key="hole.id">
+        <circle v-if="hole.drawn" :cx="hole.x" :cy="mid" :r="Math.max(4, pipeH / 8)" class="hole" />
+        <path v-if="hole.drawn" :d="`M${hole.x} ${mid - pipeH / 2 - 6}V${tapeY}`" class="bend" />
+        <text
+          :x="hole.x"
+          :y="mid - pipeH / 2 - 10 - (i % 2) * 18"
+          class="label ink"
+          :text-anchor="hole.x > MARGIN + inner - 90 ? 'end' : hole.x < MARGIN + 90 ? 'start' : 'middle'"
+        >
+          {{ hole.says }}
         </text>
       </g>
       <g v-for="end in ends" :key="`m${end.e}`">
@@ -238,6 +267,11 @@ svg {
   stroke-dasharray: 4 3;
 }
 .bend {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.hole {
+  fill: var(--paper);
   stroke: var(--ink);
   stroke-width: 2;
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type PieceCut, fmt } from '@jugalis/core'
+import { type PieceCut, fmt, shortTag, tapsOf } from '@jugalis/core'
 import { computed } from 'vue'
 import { useJob } from '../stores/job'
 import { word } from '../words/word'
@@ -14,7 +14,7 @@ const [STEP, LEAST] = [46, 278]
 const marks = computed(() => {
   const length = props.piece.cutMm.value ?? 0
   const at = props.piece.ends.flatMap((end, i) => {
-    const list: { mm: number; as: 'depth' | 'check' | 'sand' | 'bend'; says: string }[] = []
+    const list: { mm: number; as: 'depth' | 'check' | 'sand' | 'bend' | 'hole'; says: string }[] = []
     if (end.depthMm?.value != null)
       list.push({
         mm: i ? length - end.depthMm.value : end.depthMm.value,
@@ -41,6 +41,16 @@ const marks = computed(() => {
       as: 'bend',
       says: word('tapes-bend', { turn: Math.abs(bend.turnDeg), side: bend.turnDeg < 0 ? 'right' : 'left' }),
     })
+  for (const { saddle, fromEndMm } of tapsOf(props.piece))
+    if (fromEndMm.value !== null)
+      at.push({
+        mm: fromEndMm.value,
+        as: 'hole',
+        says: word('tapes-hole', {
+          figure: figure(fromEndMm.value),
+          tag: shortTag(props.piece.line.tag, saddle.tag),
+        }),
+      })
   const sorted = [...at].sort((a, b) => a.mm - b.mm)
   const count = sorted.length
   const half = Math.ceil(count / 2)
@@ -95,7 +105,8 @@ path.depth {
   stroke-width: 4;
 }
 path.sand,
-path.bend {
+path.bend,
+path.hole {
   stroke: var(--ink);
   stroke-width: 2;
   stroke-dasharray: 5 3;

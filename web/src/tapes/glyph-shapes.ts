@@ -1,7 +1,8 @@
 import type { GlyphId } from '@jugalis/core'
 
-const INK = 'var(--ink, #1B2024)'
-const PAPER = 'var(--paper-of-glyph, var(--paper, #FBFAF5))'
+/** Colours that shapes are drawn in: those of the page. */
+export const INK = 'var(--ink, #1B2024)'
+export const PAPER = 'var(--paper-of-glyph, var(--paper, #FBFAF5))'
 const OUT = `fill="${PAPER}" stroke="${INK}" stroke-width="2"`
 const PIPE = `<rect x="1" y="6" width="22" height="8" ${OUT}/>`
 const SOCKET = `<rect x="16" y="3" width="16" height="14" ${OUT}/>`
@@ -10,6 +11,9 @@ const MADE = PIPE + SOCKET
 const PLANNED = `<rect x="1" y="5" width="13" height="10" ${OUT}/><path d="M20 3H32V17H20" fill="none" stroke="${INK}" stroke-width="2" stroke-linejoin="miter" stroke-linecap="square"/>`
 const fill = (height: number): string =>
   `${MADE}<rect x="16" y="${17 - height}" width="16" height="${height}" fill="${INK}"/>${RIM}`
+
+/** A joint's glyph on a drawn line, in drawing units: its size, and what one unit of its own box is. */
+export const GLYPH = { wide: 22, high: (22 * 20) / 36, perUnit: 22 / 36 }
 
 /** One drawing for each state, in a box of 36 by 20. Shape alone tells them apart. */
 export const GLYPH_SHAPES: Readonly<Record<GlyphId, string>> = {

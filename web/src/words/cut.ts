@@ -54,7 +54,10 @@ export const CUT = {
   'cut-no-room': 'no room',
   'cut-to-measure': 'to measure',
   'cut-to-cut': 'to cut',
-  'cut-headline': 'Cut {length}. {marks} {bends}',
+  'cut-headline': 'Cut {length}. {marks} {bends} {holes}',
+  'cut-hole-at': '{at} for {tag}',
+  'cut-holes':
+    '{count, plural, one {Hole} other {Holes}} {end, select, none {from the first end} other {from the end of {end}}}: {holes}.',
   'cut-depth-at': '{depth} at {tag}',
   'cut-bend-from': '{turn}° {side, select, right {right} other {left}} from {at}',
   'cut-make-closing': 'Goes in last',

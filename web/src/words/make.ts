@@ -44,7 +44,9 @@ export const MAKE = {
   'make-begin': 'Begin {tag}',
   // MakeHead
   'make-stands':
-    '{what, select, branch {The branch of {tag}} other {The other end of {tag}}} points {one, select, east {east} west {west} north {north} south {south} up {up} other {down}}{two, select, east { and east} west { and west} north { and north} south { and south} up { and up} down { and down} other {}}{clock, plural, =0 {} other {, at {clock} o\u2019clock looking into it}}: mark socket and pipe, and let the marks meet.',
+    '{what, select, branch {The branch of {tag}} saddle {{tag}} other {The other end of {tag}}} points {one, select, east {east} west {west} north {north} south {south} up {up} other {down}}{two, select, east { and east} west { and west} north { and north} south { and south} up { and up} down { and down} other {}}{clock, plural, =0 {} other {, at {clock} o\u2019clock looking {what, select, saddle {along the pipe} other {into it}}}}{what, select, saddle {.} other {: mark socket and pipe, and let the marks meet.}}',
+  'make-saddle-at':
+    'Its middle {along} along {piece}, as that was measured{end, select, none {} other {: {end} from its end}}.',
   'make-pipe-to':
     '{joint} {size}, {part, select, none {pipe} other {{part}}} to {fitting}{way, select, none {} other {, {way}}}',
   'make-made-again-life': 'made again: life {lifeNo}',

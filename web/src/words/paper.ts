@@ -62,6 +62,7 @@ export const PAPER = {
     'Lengths in {isInches, select, yes {inches} other {millimetres}}. Marks: depth / check.',
   'paper-cut-list': '{job}: cut list',
   'paper-is-cut': 'is cut',
+  'paper-holes-at': 'holes from the first end: {holes}',
   'paper-bends-from': 'bends from: {bendsText}',
   'paper-no-pieces-yet': 'No pieces yet.',
   // hang-tags

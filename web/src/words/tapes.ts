@@ -31,5 +31,6 @@ export const TAPES = {
   'tapes-cut-here': '{figure}, cut here',
   'tapes-joint-in': '{joint}, in {fitting}',
   'tapes-fitting': 'fitting',
+  'tapes-hole': 'hole {figure}, {tag}',
   'tapes-bend': 'bend {turn}° {side, select, right {right} other {left}}',
 } as const satisfies Wordings

@@ -8,11 +8,11 @@ import { lineInSpace } from './in-job.js'
 /** How a fitting stands on its pipe: where what is beside the pipe's axis points. */
 export interface Alignment {
   fitting: Item
-  /** What points: its branch, or its other end. */
-  what: 'branch' | 'end'
+  /** What points: its branch, its other end; of a saddle what leaves it. */
+  what: 'branch' | 'end' | 'saddle'
   /** Where to, by one or two names. */
   towards: readonly HeadingName[]
-  /** Looking along the pipe into the fitting, 12 is up; null on a pipe that goes straight up or down. */
+  /** Looking along the pipe into the fitting, or the way the pipe under a saddle goes, 12 is up; null on a pipe that goes straight up or down. */
   clock: number | null
 }
 /** A direction has a part along an axis from this on. */
@@ -65,7 +65,7 @@ function saddleAlignment(state: JobState, { part, line }: JointPlace): Alignment
   const way = space.nodes[number]?.way
   const axis = space.legs[space.inTo[number] ?? -1]?.heading
   if (!way || !axis) return null
-  return { fitting: part, what: 'branch', towards: namesOf(way), clock: clockOf(axis, way) }
+  return { fitting: part, what: 'saddle', towards: namesOf(way), clock: clockOf(axis, way) }
 }
 /** Hours on a clock face seen along an axis, to the half hour; null where the axis is upright. */
 function clockOf(axis: Vector, aside: Vector): number | null {

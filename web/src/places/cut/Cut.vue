@@ -77,7 +77,7 @@ const warned = computed<ReadonlySet<string>>(
         .map((p) => p.item.id),
     ),
 )
-const { marks, headline, how, twin, bends } = useCutSentences(piece, pieces)
+const { marks, headline, how, twin, bends, holes, holesLack } = useCutSentences(piece, pieces)
 const { splitFault, turnClosing, letIn, cut } = useCutActs(piece, pieces, toCutMm)
 const { measureFault, again, asksMeasure, measure } = useMeasure(piece)
 /** What it lacks before its length is known, so that the way to it stands beside the sentence. */
@@ -114,7 +114,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
     <div class="head">
       <h1>
         <template v-if="piece && piece.cutMm.value !== null">
-          <Said code="cut-headline" :values="{ marks, bends }">
+          <Said code="cut-headline" :values="{ marks, bends, holes }">
             <template #length>
               <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
                 {{ length(toCutMm) }}
@@ -128,6 +128,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
         {{ word('cut-this-piece-is-not') }}
       </p>
       <p class="why">{{ how }} {{ twin }}</p>
+      <p v-if="holesLack && piece?.cutMm.value !== null" class="warn">{{ job.t(holesLack) }}</p>
       <p v-if="piece?.item.closing && closing" :class="{ warn: closing.level === 'warn' }">
         {{ job.t(closing) }}
         <template v-if="closing.code === 'closing-draw-back' && !piece.isCut">

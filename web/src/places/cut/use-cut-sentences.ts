@@ -1,4 +1,13 @@
-import { type PieceCut, fmt, isUnmeasured, jointPlaces, pipeOf, twinJoint } from '@jugalis/core'
+import {
+  type PieceCut,
+  fmt,
+  isUnmeasured,
+  jointPlaces,
+  pipeOf,
+  shortTag,
+  tapsOf,
+  twinJoint,
+} from '@jugalis/core'
 import { type ComputedRef, computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { named, word } from '../../words/word'
@@ -37,7 +46,28 @@ function useMarks(piece: ComputedRef<PieceCut | null>, figure: (mm: number) => s
         })
       : '',
   )
-  return { marks, bends }
+  /** Where holes for saddles come, from the end that the tape is hooked on, in words. */
+  const holes = computed(() => {
+    const own = piece.value
+    const [first] = own?.ends ?? []
+    if (!own || !first) return ''
+    const known = tapsOf(own).flatMap(({ saddle, fromEndMm }) =>
+      fromEndMm.value === null
+        ? []
+        : [word('cut-hole-at', { at: figure(fromEndMm.value), tag: shortTag(own.line.tag, saddle.tag) })],
+    )
+    return known.length
+      ? word('cut-holes', { holes: known.join(', '), end: first.jointTag ?? 'none', count: known.length })
+      : ''
+  })
+  /** Why a hole has no place yet. */
+  const holesLack = computed(() => {
+    const lacking = piece.value
+      ? tapsOf(piece.value).find(({ fromEndMm }) => fromEndMm.value === null)
+      : undefined
+    return lacking?.fromEndMm.value === null ? lacking.fromEndMm.why : null
+  })
+  return { marks, bends, holes, holesLack }
 }
 
 /** What is said of the piece at hand: where to mark it, how its length came about, its twin, its bends. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type JointFacts, alignmentOf } from '@jugalis/core'
+import { type JointFacts, alignmentOf, fmt, pieceCut, tapsOf } from '@jugalis/core'
 import { computed, ref, watch } from 'vue'
 import { useJob } from '../../stores/job'
 import JointGlyph from '../../tapes/JointGlyph.vue'
@@ -33,7 +33,7 @@ watch(
 const look = computed(() => view.looks.get(props.facts.id))
 const fitting = computed(() =>
   props.facts.place.fitting
-    ? `${named(props.facts.place.fitting.fitting ?? '')} ${props.facts.place.fitting.tag}`
+    ? `${named(props.facts.place.fitting.fitting ?? 'pipe')} ${props.facts.place.fitting.tag}`
     : 'fitting',
 )
 /** What goes on it, where that is no pipe. */
@@ -48,6 +48,18 @@ const turned = computed(() => {
   const [one = '', two = ''] = found.towards
   const { fitting, what, clock } = found
   return word('make-stands', { tag: fitting.tag, what, one, two, clock: clock ?? 0 })
+})
+/** Where a saddle sits on its pipe: as that was measured, and from its end. */
+const sitsAt = computed(() => {
+  const { part, fitting, line } = props.facts.place
+  if (part.alongMm === undefined || !fitting) return ''
+  const own = tapsOf(pieceCut(job.state, line, fitting)).find(({ saddle }) => saddle.id === part.id)
+  const end = own?.fromEndMm.value ?? null
+  return word('make-saddle-at', {
+    along: fmt.length(part.alongMm, job.reader),
+    piece: fitting.tag,
+    end: end === null ? 'none' : fmt.length(end, job.reader),
+  })
 })
 /** How it is made, where that is not how its line usually is. */
 const way = computed(() => {
@@ -72,7 +84,7 @@ const way = computed(() => {
         word('make-all-joints')
       }}</RouterLink>
     </p>
-    <p v-if="turned" class="turned">{{ turned }}</p>
+    <p v-if="turned || sitsAt" class="turned">{{ sitsAt }} {{ turned }}</p>
     <h1 :class="{ late: phase === 'late' || phase === 'failed' }"><Figures :text="headline" /></h1>
     <p class="sr" role="status">{{ announced }}</p>
     <p class="why">

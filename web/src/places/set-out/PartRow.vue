@@ -66,7 +66,7 @@ const joints = computed(() =>
 /** A tee with a branch has two: each says which it is. */
 function takeOffText(outlet: (typeof outlets.value)[number]): string {
   const kind = props.item.ends?.[outlet.at]?.kind ?? ''
-  const whole = outlet.at >= 2 ? 'branch' : kind ? 'kind' : 'run'
+  const whole = outlet.at === 2 || outlet.at === 3 ? 'branch' : kind ? 'kind' : 'run'
   const end = outlets.value.length > 1 ? whole : ''
   if (!outlet.known)
     return end ? word('set-out-not-known', { end, kind }) : word('set-out-not-known-measure-one')

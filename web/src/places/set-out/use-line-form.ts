@@ -18,7 +18,8 @@ const ANY_OFFSET_MM = 50
 /** What a line is, as it is typed: of a new line, or of one that is to be changed. */
 export function useLineForm(line: Line | null) {
   const job = useJob()
-  const methods = allMethods()
+  // A saddle sits on a line's pipe: no line is joined so throughout.
+  const methods = allMethods().filter(({ id, onWall }) => !onWall || id === line?.method)
   const school = line?.school ?? job.state.job.school
   const typed = reactive({
     tag: line?.tag ?? '',
