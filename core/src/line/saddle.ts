@@ -1,8 +1,8 @@
 import type { Item, Line } from '../log/state.js'
 import type { Msg } from '../methods/method.js'
-import { endOf, sits } from '../parts/ends.js'
+import { endOf } from '../parts/ends.js'
 import { mate } from '../parts/mating.js'
-import { WALL, neighbours, pipeUnder, saddleRun } from '../parts/neighbours.js'
+import { WALL, isSaddle, neighbours, pipeUnder, saddleRun } from '../parts/neighbours.js'
 import { msg } from '../sources/source.js'
 import type { Code } from '../sources/wording.js'
 import type { FittingEntry } from './fitting-entry.js'
@@ -15,7 +15,7 @@ const no = (code: Code, params: Msg['params'] = {}): { ok: false; why: Msg } => 
 
 /** Parts that sit on a pipe, in the order in which they stand in the line. */
 export const saddlesOn = (items: readonly Item[], pipe: Item): Item[] =>
-  items.filter((item) => sits(item) && pipeUnder(items, item)?.id === pipe.id)
+  items.filter((item) => isSaddle(item) && pipeUnder(items, item)?.id === pipe.id)
 
 /** The pipe that an entry of a saddle means: the one that stands here, else the last before what stands here. */
 function pipeMeant(line: Line, here: Item | null): Item | null {
@@ -79,7 +79,7 @@ export function misplacedSaddle(before: readonly Item[], after: readonly Item[])
   return after.find((item) => !was.has(item.id) && isMisplaced(after, item)) ?? null
 }
 const isMisplaced = (items: readonly Item[], item: Item): boolean => {
-  if (item.type === 'fitting' && sits(item)) return pipeUnder(items, item) === null
+  if (item.type === 'fitting' && isSaddle(item)) return pipeUnder(items, item) === null
   // What branches off a pipe begins with a saddle.
   const before = item.run === undefined ? null : (neighbours(items).get(item.id)?.[0] ?? null)
   return before?.type === 'piece' && before.run !== item.run

@@ -2,7 +2,7 @@ import { type EndKind, PLAIN, type School, WALL_KIND } from '../methods/joinable
 import { allMethods, methodOf } from '../methods/registry.js'
 import type { Item, Line } from '../log/state.js'
 import { seriesKey } from '../sizes/walls.js'
-import { type EndAt, WALL, isBranch, neighbours } from './neighbours.js'
+import { type EndAt, WALL, isBranch, isSaddle, neighbours } from './neighbours.js'
 import type { OwnForm } from '../log/own-form.js'
 import { ENDS_OF, partOfOwn } from './own-part.js'
 import { type EndUsual, type Part, elbowAngle, isShut, partNamed } from './vocabulary.js'
@@ -101,8 +101,6 @@ export const partOf = (item: Item): Part =>
   item.own ? ownPartOf(item, item.own) : (partNamed(item.fitting ?? '') ?? NO_PART)
 const ownPartOf = (item: Item, { form }: OwnForm): Part =>
   partOfOwn({ name: item.fitting ?? '', form, ends: Array.from({ length: ENDS_OF[form] }, () => 'usual') })
-/** Does a part sit on the wall of a pipe? */
-export const sits = (item: Item): boolean => partOf(item).sits === true
 /** How far a part turns the way, degrees; null for what does not. */
 export const angleOf = (item: Item): number | null =>
   item.own ? (item.own.turnDeg ?? null) : elbowAngle(item.fitting ?? '')
@@ -146,7 +144,7 @@ function endUnsaid(line: Line, item: Item, at: EndAt): EndUsual {
   if (item.type === 'piece' || item.ends) return 'usual'
   const { ends } = partOf(item)
   const lopsided = ends.length === 2 && ends[0] !== ends[1]
-  const first = lopsided && !sits(item) && (neighbours(line.items).get(item.id)?.[0] ?? null) === null
+  const first = lopsided && !isSaddle(item) && (neighbours(line.items).get(item.id)?.[0] ?? null) === null
   return (first && at < 2 ? ends[1 - at] : ends[at]) ?? 'usual'
 }
 function kindWhereUnsaid(item: Item, own: EndUsual, usual: Usual): string {

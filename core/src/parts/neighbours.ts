@@ -73,6 +73,8 @@ export const rootOf = (run: string): string => run.split(OF, 1)[0] as string
  * @example saddleRun('p1', 's1') // 'p1~s1'
  */
 export const saddleRun = (pipeId: string, saddleId: string): string => `${pipeId}${OF}${saddleId}`
+/** Does a part sit on the wall of a pipe, which it does not part? */
+export const isSaddle = (item: Item): boolean => item.alongMm !== undefined
 /** The pipe that a part sits on as a saddle, the first of such a run; null for every other part. */
 export function pipeUnder(items: readonly Item[], item: Item): Item | null {
   if (item.type !== 'fitting' || item.run === undefined) return null

@@ -1,7 +1,7 @@
 import type { Item, Line } from '../../log/state.js'
-import { angleOf, hasBranch, sits } from '../../parts/ends.js'
+import { angleOf, hasBranch } from '../../parts/ends.js'
 import { partMeant } from '../../log/names.js'
-import { type Fitted, branchEnd, neighbours, pipeUnder, rootOf } from '../../parts/neighbours.js'
+import { type Fitted, branchEnd, isSaddle, neighbours, pipeUnder, rootOf } from '../../parts/neighbours.js'
 import type { Code } from '../../sources/wording.js'
 import { type Course, courseOf, fallen } from '../../space/heading.js'
 import { type Vector, plus, times } from '../../space/vector.js'
@@ -214,7 +214,7 @@ class Walk {
 
   private fitting(item: Item, before: Here): Here {
     const placed = this.placeFor(item, before)
-    const angle = sits(item) ? SQUARE_DEG : angleOf(item)
+    const angle = isSaddle(item) ? SQUARE_DEG : angleOf(item)
     const here: Here = { node: -1, course: before.course, falls: item.falls ?? before.falls }
     if (angle !== null) here.course = this.kept(item, throughElbow(item, before.course, angle))
     const branches = hasBranch(item) ? this.kept(item, branchWays(item, before.course)) : {}
@@ -233,7 +233,7 @@ class Walk {
     if (placed.leg >= 0) (this.legs[placed.leg] as Leg).to = here.node
     this.nodeOf.set(item.id, here.node)
     const prev = this.beside.get(item.id)?.[0]
-    if (prev?.type === 'piece' && !sits(item)) this.nodeOf.set(prev.id, here.node)
+    if (prev?.type === 'piece' && !isSaddle(item)) this.nodeOf.set(prev.id, here.node)
     const meets = item.meets ? { name: item.meets, item } : before.ahead?.meets
     if (meets) this.meet(here.node, meets)
     return here

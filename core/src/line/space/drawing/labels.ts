@@ -1,5 +1,5 @@
 import { greatest, smallest } from '../../../units/extent.js'
-import type { Flat } from './view.js'
+import { type Flat, flatUnit } from './view.js'
 
 /** A rectangle of a drawing. */
 export interface Box {
@@ -41,9 +41,14 @@ const WAYS = 12
  * @example textBox([10, 10], '12', 10).maxX // 17
  */
 export function textBox([x, y]: Flat, text: string, size: number): Box {
-  const [halfWide, halfHigh] = [(text.length * size * LETTER) / 2 + PAD, size / 2 + PAD - 1]
+  const { halfWide, halfHigh } = halfBox(text, size)
   return { minX: x - halfWide, minY: y - halfHigh, maxX: x + halfWide, maxY: y + halfHigh }
 }
+
+const halfBox = (text: string, size: number): { halfWide: number; halfHigh: number } => ({
+  halfWide: (text.length * size * LETTER) / 2 + PAD,
+  halfHigh: size / 2 + PAD - 1,
+})
 
 /** Width of a cell of the raster that keeps what is taken, drawing units. */
 const CELL = 6
@@ -70,56 +75,48 @@ export class Room {
     this.high = Math.max(1, Math.ceil((bottom - top) / CELL))
     this.taken = new Uint8Array(this.wide * this.high)
   }
-  /** Goes over the cells that a rectangle touches; nothing where it does not lie within. */
-  private rows(
-    minX: number,
-    minY: number,
-    maxX: number,
-    maxY: number,
-    row: (from: number, to: number) => boolean,
-  ): boolean {
+  /**
+   * Takes the cells that a rectangle touches, or asks whether all of them are free; false where it does not lie within.
+   * Loops and figures alone: a drawing asks some hundred thousand times.
+   */
+  private cells(minX: number, minY: number, maxX: number, maxY: number, take: boolean): boolean {
+    const { wide, taken } = this
     const x0 = Math.floor((minX - this.left) / CELL)
     const x1 = Math.ceil((maxX - this.left) / CELL)
     const y0 = Math.floor((minY - this.top) / CELL)
     const y1 = Math.ceil((maxY - this.top) / CELL)
-    if (x0 < 0 || y0 < 0 || x1 > this.wide || y1 > this.high) return false
-    for (let y = y0; y < y1; y++) if (!row(y * this.wide + x0, y * this.wide + x1)) return false
-    return true
-  }
-  private readonly fill = (from: number, to: number): boolean => {
-    // A loop: the built-in fill takes longer for the few cells of a row.
-    for (let at = from; at < to; at++) this.taken[at] = 1
-    return true
-  }
-  private readonly isEmpty = (from: number, to: number): boolean => {
-    for (let at = from; at < to; at++) if (this.taken[at]) return false
+    if (x0 < 0 || y0 < 0 || x1 > wide || y1 > this.high) return false
+    for (let y = y0; y < y1; y++) {
+      const end = y * wide + x1
+      for (let at = y * wide + x0; at < end; at++)
+        if (take) taken[at] = 1
+        else if (taken[at]) return false
+    }
     return true
   }
   /** Takes room. */
   take(boxes: readonly Box[]): void {
-    for (const box of boxes) this.rows(box.minX, box.minY, box.maxX, box.maxY, this.fill)
+    for (const { minX, minY, maxX, maxY } of boxes) this.cells(minX, minY, maxX, maxY, true)
   }
-  free = (box: Box): boolean => this.rows(box.minX, box.minY, box.maxX, box.maxY, this.isEmpty)
+  free = ({ minX, minY, maxX, maxY }: Box): boolean => this.cells(minX, minY, maxX, maxY, false)
+  /** Is there room round a point? @param halfWide to either side. @param halfHigh above and below. */
+  freeRound = (x: number, y: number, halfWide: number, halfHigh: number): boolean =>
+    this.cells(x - halfWide, y - halfHigh, x + halfWide, y + halfHigh, false)
   /** Takes the room of a line in small boxes, so that what stands beside a slanting one is free. */
   takeLine(points: readonly Flat[], half: number): void {
-    this.along(points, half, this.fill)
+    this.along(points, half, true)
   }
-  isFree = (points: readonly Flat[], half: number): boolean => this.along(points, half, this.isEmpty)
-  private along(points: readonly Flat[], half: number, row: (from: number, to: number) => boolean): boolean {
+  isFree = (points: readonly Flat[], half: number): boolean => this.along(points, half, false)
+  private along(points: readonly Flat[], half: number, take: boolean): boolean {
     for (let i = 1; i < points.length; i++) {
-      const [[fromX, fromY], [toX, toY]] = [points[i - 1] as Flat, points[i] as Flat]
-      const steps = Math.max(1, Math.ceil(Math.hypot(toX - fromX, toY - fromY) / STEP))
-      const [stepX, stepY] = [(toX - fromX) / steps, (toY - fromY) / steps]
+      const [from, to] = [points[i - 1] as Flat, points[i] as Flat]
+      const [wayX, wayY] = [to[0] - from[0], to[1] - from[1]]
+      const steps = Math.max(1, Math.ceil(Math.sqrt(wayX * wayX + wayY * wayY) / STEP))
+      const [stepX, stepY] = [wayX / steps, wayY / steps]
+      const [halfX, halfY] = [Math.abs(stepX) / 2 + half, Math.abs(stepY) / 2 + half]
       for (let step = 0; step < steps; step++) {
-        const [x, y] = [fromX + stepX * step, fromY + stepY * step]
-        const good = this.rows(
-          Math.min(x, x + stepX) - half,
-          Math.min(y, y + stepY) - half,
-          Math.max(x, x + stepX) + half,
-          Math.max(y, y + stepY) + half,
-          row,
-        )
-        if (!good) return false
+        const [x, y] = [from[0] + stepX * (step + 0.5), from[1] + stepY * (step + 0.5)]
+        if (!this.cells(x - halfX, y - halfY, x + halfX, y + halfY, take)) return false
       }
     }
     return true
@@ -142,22 +139,23 @@ export function placeLabels(wanted: readonly Wanted[], room: Room): { placed: Pl
   }
   return { placed, left: wanted.length - placed.length }
 }
+/** Ways round a point, from the best on to both sides by turns: cosine and sine of the turn. */
+const TURNS = Array.from({ length: WAYS }, (_, way): Flat => {
+  const angle = ((way % 2 ? 1 : -1) * Math.ceil(way / 2) * 2 * Math.PI) / WAYS
+  return [Math.cos(angle), Math.sin(angle)]
+})
+const UPWARDS: Flat = [0, -1]
 function placeOne(one: Wanted, room: Room): Placed | null {
   const [width, height] = [one.text.length * one.size * LETTER, one.size]
-  const first = one.towards ? Math.atan2(one.towards[1], one.towards[0]) : -Math.PI / 2
-  // From the best way on to both sides by turns.
-  const ways = Array.from({ length: WAYS }, (_, way): Flat => {
-    const angle = first + ((way % 2 ? 1 : -1) * Math.ceil(way / 2) * 2 * Math.PI) / WAYS
-    return [Math.cos(angle), Math.sin(angle)]
-  })
+  const [bestX, bestY] = (one.towards && flatUnit(one.towards)) ?? UPWARDS
+  const { halfWide, halfHigh } = halfBox(one.text, one.size)
   for (const ring of RINGS)
-    for (const [right, down] of ways) {
-      const middle: Flat = [
-        one.at[0] + right * (ring + (width / 2) * Math.abs(right)),
-        one.at[1] + down * (ring + (height / 2 - 4) * Math.abs(down)),
-      ]
-      if (room.free(textBox(middle, one.text, one.size)))
-        return { ...one, middle, width, height, leader: ring >= LEADS_FROM }
+    for (const [cos, sin] of TURNS) {
+      const [right, down] = [bestX * cos - bestY * sin, bestX * sin + bestY * cos]
+      const x = one.at[0] + right * (ring + (width / 2) * Math.abs(right))
+      const y = one.at[1] + down * (ring + (height / 2 - 4) * Math.abs(down))
+      if (room.freeRound(x, y, halfWide, halfHigh))
+        return { ...one, middle: [x, y], width, height, leader: ring >= LEADS_FROM }
     }
   return null
 }

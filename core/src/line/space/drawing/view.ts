@@ -1,4 +1,5 @@
 import { type Vector, times } from '../../../space/vector.js'
+import { once } from '../../../units/memo.js'
 
 /** How a line is looked at: on 30° axes, from above, or from one of four sides. */
 export const VIEWS = ['isometric', 'plan', 'from-south', 'from-east', 'from-north', 'from-west'] as const
@@ -69,14 +70,17 @@ const AXES: readonly Vector[] = [
   [0, 0, 1],
 ]
 /** Directions of a drawing in which a dimension may stand off a pipe: the axes that are not along it, both ways. */
-export function asides(heading: Vector, view: View): Flat[] {
-  return AXES.filter((_, i) => Math.abs(heading[i] as number) < 0.9).flatMap((axis) =>
-    [1, -1].flatMap((sense) => {
+export const asides = (heading: Vector, view: View): Flat[] =>
+  axesSeen(view).flatMap((ways, i) => (Math.abs(heading[i] as number) < 0.9 ? ways : []))
+/** Each axis as it is seen, both ways; of one that is seen from its end nothing. Views are few, and pipes many. */
+const axesSeen = once((view: View) =>
+  AXES.map((axis) =>
+    [1, -1].flatMap((sense): Flat[] => {
       const way = flatUnit(project(times(axis, sense), view))
       return way ? [way] : []
     }),
-  )
-}
+  ),
+)
 
 /** A square round a point. @param far from its middle to its sides. */
 export const around = (
