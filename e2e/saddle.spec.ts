@@ -12,11 +12,12 @@ const WAYS = [
     main: ['from +8\'-0" east', 'cap 4', "10' c-c", 'elbow 90 north'],
     beyond: "saddle 1 at 11'",
     isBeyond: /is not on it/,
-    saddle: 'saddle 1 at 3\'-0" up',
+    saddle: 'saddle 1 at 3\'-0" up 30 south',
     branch: ['male adapter 1', "2' c-c", 'cap'],
     takeOff: '3/4',
     marks: /Hole from the end of Q9-01: 37-1\/4 for F03/,
     asks: { 'Hole for the saddle': '1-1/4', 'Largest hole': '1-3/8', Bolts: '2', 'Torque, dry': '20 ft-lb' },
+    round: 'looking along the pipe: 1-3/16 in round to the right (30°)',
     reads: { large: '1-1/2', hole: '1-1/4', torque: '20 ft-lb' },
   },
   {
@@ -24,11 +25,12 @@ const WAYS = [
     main: ['from +2.400 east', 'cap 110', '3000 c-c', 'elbow 90 north'],
     beyond: 'saddle 1 at 3200',
     isBeyond: /is not on it/,
-    saddle: 'saddle 1 at 900 up',
+    saddle: 'saddle 1 at 900 up 30 south',
     branch: ['male adapter 32 x 1', '600 c-c', 'cap'],
     takeOff: '20',
     marks: /Hole from the end of Q9-01: 941 for F03/,
     asks: { 'Hole for the saddle': '30', 'Largest hole': '32', Bolts: '2', 'Torque, dry': '25 Nm' },
+    round: 'looking along the pipe: 29 mm round to the right (30°)',
     reads: { large: '35', hole: '30', torque: '25' },
   },
 ] as const
@@ -90,7 +92,11 @@ bothWays(
     )
     await page.goto(`/job/${job}/make/${joint?.jointId ?? ''}`)
     await expect(page.locator('.top')).toContainText(/saddle Q9\/F03 to pipe Q9\/P01/)
-    await expect(page.locator('.turned')).toContainText(/Q9\/F03 points up/)
+    await expect(page.locator('.turned')).toContainText(/Q9\/F03 points up and south, at 1 o\u2019clock/)
+    await hit(page.getByRole('button', { name: 'On a tape round the pipe…' }))
+    await expect(page.getByRole('dialog')).toContainText(own.round)
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
     const action = page.locator('.action')
     const seen = page.getByRole('button', { name: 'Seen', exact: true })
     const go = async (): Promise<void> => {
@@ -112,6 +118,7 @@ bothWays(
     await page.locator('#read-torqueNm').fill(own.reads.torque)
     await go()
     while (await seen.count()) await hit(seen.first())
+    await page.getByLabel('Marks of fitting and pipe apart').fill('0')
     await hit(action)
     await expect(page.locator('.top').getByRole('img', { name: /judged good/ })).toBeVisible()
 

@@ -143,6 +143,7 @@ export {
   turningWays,
 } from './line/space/closing-ways.js'
 export { type Alignment, alignmentOf } from './line/space/alignment.js'
+export { MARKS_APART, roundMm } from './methods/kit/marks-meet.js'
 export { type FallFault, fallFaults } from './line/space/fall-rule.js'
 export { withSpace } from './line/space/edits.js'
 export { levelText, standsText } from './line/space/said.js'

@@ -1,4 +1,4 @@
-import { alignmentOf, foldJob, jointPlaces } from '../src/index.js'
+import { alignmentOf, entryText, foldJob, jointPlaces, lineInSpace, methodOf, roundMm } from '../src/index.js'
 import { bench } from './line-bench.js'
 
 /** What the joints of a line say of how their fittings stand. */
@@ -54,5 +54,70 @@ describe('how a fitting stands on its pipe', () => {
       'P01>F02 end east up 12',
     )
     expect(stands('cap 63', '500', 'elbow 45', '500', 'cap').every((one) => one.endsWith('likes'))).toBe(true)
+  })
+})
+
+describe('turned by an angle', () => {
+  const turns = (...texts: string[]) => {
+    const b = bench(...texts)
+    const state = foldJob(b.log.events)
+    return [...jointPlaces(state).values()].flatMap((place) => {
+      const found = alignmentOf(state, place)
+      return found
+        ? [`${place.part.tag.slice(3)}>${place.fitting?.tag.slice(3)} ${found.from} ${found.turnDeg}`]
+        : []
+    })
+  }
+  it('a branch up, turned 30 degrees towards the south: so far to the right as one looks east', () => {
+    const said = ['from +1.000 east', 'cap 63', '500', 'tee 63 branch up 30 south', '500', 'cap']
+    expect(turns(...said)).toEqual(['P01>F02 top 30', 'P02>F02 top 330'])
+    const b = bench(...said)
+    const space = lineInSpace(foldJob(b.log.events), b.line)
+    const [east = 0, north = 0, up = 0] = space.nodes[1]?.branches[2] ?? []
+    expect([east, north, up].map((x) => Math.round(x * 1e6) / 1e6)).toEqual([0, -0.5, 0.866025])
+    // As it was said it is written back.
+    expect(entryText(b.item('Q2/F02'), { units: 'metric' })).toBe('tee 63 branch up 30 south')
+  })
+  it('on a riser it is measured from the north', () => {
+    expect(turns('from +1.000 up', 'cap 63', '500', 'tee 63 branch west', '500', 'cap')).toEqual([
+      // Looking up, west is to the right of north; looking down into it from above to the left.
+      'P01>F02 north 90',
+      'P02>F02 north 270',
+    ])
+  })
+  it.each(['up 30 down', 'up 30 up', 'north 20 south'])('%s is no direction', (said) => {
+    const b = bench('from +1.000 east', 'cap 63', '500')
+    expect(b.type(`tee 63 branch ${said}`)).not.toBe('ok')
+  })
+  it('round a pipe: the whole way is \u03c0 times its diameter', () => {
+    expect(roundMm(360, 110)).toBeCloseTo(345.575, 3)
+    // A 2 in pipe (2.375 in) turned by a quarter: 1.865 in, as tables of pipefitters have it.
+    expect(roundMm(90, 60.325) / 25.4).toBeCloseTo(1.865, 3)
+  })
+  it('marks that do not meet are told, and the joint is judged as it is', () => {
+    const method = methodOf('pipe-saddle')
+    const read = method?.parse({ ...method.examples[0]?.spec, school: 'inch' })
+    if (!method || !read?.ok) throw new Error('not read')
+    const ctx = { wall: [], airC: 20, wallC: 20, humidityPct: 50, mode: 'coldest', school: 'inch' } as const
+    const pin = { rules: 1, chart: null, school: 'inch', table: 'current' } as const
+    const told = (marksApartMm: number) => {
+      const readings = { ...method.examples[0]?.reads, disc: 'out', seated: 'even', marksApartMm }
+      const done = method.steps(read.spec, { ...ctx, pin }).map(({ id }, i) => ({
+        step: id,
+        readings,
+        earliestS: i,
+        latestS: i,
+        by: 'w',
+        eventId: String(i),
+      }))
+      const life = { no: 1, done, interruptions: [], pin } as unknown as Parameters<
+        typeof method.inspection
+      >[1]
+      const { verdict, findings } = method.inspection(read.spec, life, { ...ctx, pin })
+      return [verdict, ...findings.map(({ code }) => code)]
+    }
+    // 4 in pipe is 4.500 in across (ASME B36.10M): 2 degrees are 2 mm round it.
+    expect(told(1.9)).toEqual(['pass'])
+    expect(told(6)).toEqual(['pass', 'marks-apart'])
   })
 })

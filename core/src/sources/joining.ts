@@ -23,6 +23,7 @@ export const JOINING_SOURCES = [
     ['given'],
     'Bolted-joint texts.',
   ),
+  computed('arc-round-pipe', 'Round a pipe = π · outside diameter · angle / 360', ['given'], 'Geometry.'),
   computed(
     'bend-geometry',
     'Arc = R a; setback = R tan(a/2); gain = 2 R tan(a/2) − R a',

@@ -30,15 +30,27 @@ export function headingOf(said: string | readonly number[]): Vector | null {
   return Math.abs(length - 1) <= ROUNDED ? unit([east, north, up]) : null
 }
 
-/** A heading as it is typed: a name, `left`, `right`, or figures `x,y,z`. */
-export const HEADING_SAID = `(?:${[...Object.keys(HEADINGS), ...SIDES].join('|')}|-?[\\d.]+(?:,-?[\\d.]+){2})`
+const NAMED = `(?:${[...Object.keys(HEADINGS), ...SIDES].join('|')})`
+/** A heading as it is typed: a name, `left`, `right`, one turned towards another (`up 30 east`), or figures `x,y,z`. */
+export const HEADING_SAID = `(?:${NAMED}(?: \\d{1,2}(?:\\.\\d+)?°? ${NAMED})?|-?[\\d.]+(?:,-?[\\d.]+){2})`
+const TURNED = new RegExp(`^(${NAMED}) ([\\d.]+)°? (${NAMED})$`)
 const WHOLE = new RegExp(`^${HEADING_SAID}$`)
 /**
  * Is this a heading as it is typed?
  * @example isHeading('0,0.6,0.8') // true
  */
 export const isHeading = (said: string): boolean =>
-  WHOLE.test(said) && (!said.includes(',') || unit(figuresOf(said)) !== null)
+  WHOLE.test(said) && (!said.includes(',') || unit(figuresOf(said)) !== null) && !isOneAxis(said)
+/** Turned towards itself, or what lies opposite, nothing has a direction. */
+function isOneAxis(said: string): boolean {
+  const [, one = '', , other = ''] = TURNED.exec(said) ?? []
+  const axis = (name: string): string =>
+    Object.entries(HEADINGS)
+      .find(([own]) => own === name)?.[1]
+      .map(Math.abs)
+      .join() ?? 'side'
+  return one !== '' && axis(one) === axis(other)
+}
 const figuresOf = (said: string): Vector => {
   const [east = NaN, north = NaN, up = NaN] = said.split(',').map(Number)
   return [east, north, up]
@@ -66,10 +78,17 @@ export type TurnFault = 'space-along' | 'space-past' | 'space-no-side'
 export type Turned = { ok: true; way: Vector } | { ok: false; fault: TurnFault }
 
 /**
- * The direction that a heading means to who goes a way; null for a side where no way was level yet.
+ * The direction that a heading means to who goes a way; null for a side where no way was level yet, or lies along what it is
+ * turned from.
  * @param course null: nobody goes there yet.
  */
 export function directionSaid(said: string, course: Course | null): Vector | null {
+  const turn = TURNED.exec(said)
+  if (turn) {
+    const [from, to] = [turn[1], turn[3]].map((name) => directionSaid(name as string, course))
+    const aside = from && to && unit(minus(to, times(from, dot(to, from))))
+    return from && aside ? bentTowards(from, aside, Number(turn[2])) : null
+  }
   if (said === 'left' || said === 'right') {
     const left = course?.level && cross(UP, course.level)
     return left ? (said === 'left' ? left : times(left, -1)) : null

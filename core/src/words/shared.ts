@@ -6,6 +6,7 @@ export const SHARED = {
   'field-size': 'Size',
   'field-school': 'School',
   'field-schedule': 'Schedule',
+  'field-marks-apart': 'Marks of fitting and pipe apart (0: they meet)',
   'field-socket-depth': 'Socket depth, measured',
   'field-pressure-service': 'Under pressure in service',
   'field-wall': 'Pipe wall',
@@ -35,6 +36,8 @@ export const SHARED = {
   'nothing-cures': 'Nothing cures in this joint: made is made.',
   'reading-turns': '{turns, plural, one {# turn} other {# turns}}',
   'too-late': '{lateS, number, duration} past its time. Cut out and make again.',
+  'marks-apart':
+    'The marks stand {mm, number, length} apart: turned by {deg, number, tenths}° from where it should point. It is no tighter for that and no looser: see whether what comes next takes it.',
   'too-soon': 'Gone on {earlyS, number, duration} too soon. Look closely, or make it again.',
   'too-late-asked': 'Tapped {lateS, number, duration} after the limit. When was it done?',
   'indicator-gone': 'indicator gone',

@@ -45,6 +45,13 @@ export const MAKE = {
   // MakeHead
   'make-stands':
     '{what, select, branch {The branch of {tag}} saddle {{tag}} other {The other end of {tag}}} points {one, select, east {east} west {west} north {north} south {south} up {up} other {down}}{two, select, east { and east} west { and west} north { and north} south { and south} up { and up} down { and down} other {}}{clock, plural, =0 {} other {, at {clock} o\u2019clock looking {what, select, saddle {along the pipe} other {into it}}}}{what, select, saddle {.} other {: mark socket and pipe, and let the marks meet.}}',
+  'make-round-pipe': 'On a tape round the pipe…',
+  'make-round-title': 'Round the pipe of {tag}',
+  'make-round-says':
+    'From the {from, select, north {north side} other {top}}, {way, select, along {looking along the pipe} other {looking into {fitting}}}: {turn, plural, =0 {straight on} other {{round} round to the {side, select, left {left} other {right}} ({turn, number}°)}}.',
+  'make-round-how':
+    'Mark the {from, select, north {north side} other {top}} of the pipe, lay the tape round it, mark there, and carry the mark on to the fitting with both held as they will stand.',
+  'make-round-clock': '{hour} o\u2019clock',
   'make-saddle-at':
     'Its middle {along} along {piece}, as that was measured{end, select, none {} other {: {end} from its end}}.',
   'make-pipe-to':

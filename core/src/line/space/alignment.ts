@@ -14,6 +14,10 @@ export interface Alignment {
   towards: readonly HeadingName[]
   /** Looking along the pipe into the fitting, or the way the pipe under a saddle goes, 12 is up; null on a pipe that goes straight up or down. */
   clock: number | null
+  /** From where it is turned: the top of the pipe, north on one that is upright. */
+  from: 'top' | 'north'
+  /** By how much, clockwise seen the same way, degrees from 0 to below 360. */
+  turnDeg: number
 }
 /** A direction has a part along an axis from this on. */
 const SHARE = 0.25
@@ -54,6 +58,7 @@ export function alignmentOf(state: JobState, place: JointPlace): Alignment | nul
         what: isBranch(at) ? 'branch' : 'end',
         towards: namesOf(way),
         clock: clockOf(axis, aside),
+        ...turnOf(axis, aside),
       }
   }
   return null
@@ -65,7 +70,22 @@ function saddleAlignment(state: JobState, { part, line }: JointPlace): Alignment
   const way = space.nodes[number]?.way
   const axis = space.legs[space.inTo[number] ?? -1]?.heading
   if (!way || !axis) return null
-  return { fitting: part, what: 'saddle', towards: namesOf(way), clock: clockOf(axis, way) }
+  return {
+    fitting: part,
+    what: 'saddle',
+    towards: namesOf(way),
+    clock: clockOf(axis, way),
+    ...turnOf(axis, way),
+  }
+}
+/** How far round an axis a direction across it is, clockwise seen along the axis. */
+function turnOf(axis: Vector, aside: Vector): Pick<Alignment, 'from' | 'turnDeg'> {
+  const upright = Math.abs(axis[2]) > 0.999
+  const from = upright ? HEADINGS.north : HEADINGS.up
+  const zero = unit(minus(from, times(axis, dot(from, axis)))) as Vector
+  const right = cross(axis, zero)
+  const deg = (Math.atan2(dot(aside, right), dot(aside, zero)) * 180) / Math.PI
+  return { from: upright ? 'north' : 'top', turnDeg: (Math.round(deg * 10) / 10 + 360) % 360 }
 }
 /** Hours on a clock face seen along an axis, to the half hour; null where the axis is upright. */
 function clockOf(axis: Vector, aside: Vector): number | null {

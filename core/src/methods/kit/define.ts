@@ -19,7 +19,8 @@ import type {
   Step,
 } from '../method.js'
 import { clocksOf } from './clocks.js'
-import { inspectionOf, readingsOf } from './inspection.js'
+import { type Judged, inspectionOf, readingsOf } from './inspection.js'
+import { judgeMarks } from './marks-meet.js'
 import { sizesOf } from './joins.js'
 import type { Manifest, Recipe } from './recipe.js'
 import { type BaseSpec, baseFields, specReader } from './spec.js'
@@ -176,6 +177,13 @@ export function defineMethod<S extends BaseSpec, W extends MethodWords>(recipe: 
     once((ctx: Ctx) => stepList(key, recipe.params(spec, ctx), recipe.steps(spec, ctx))),
   )
   const steps = (spec: S, ctx: Ctx): Step[] => stepsUnder(spec)(ctx)
+  /** What the method says of the readings, and what marks say of how the fitting is turned. */
+  const judged = (spec: S, life: Life): Judged => {
+    const readings = readingsOf(life)
+    const own = recipe.judge(spec, readings, life)
+    const marks = judgeMarks(spec, readings)
+    return marks.length ? { ...own, findings: [...own.findings, ...marks] } : own
+  }
   const clocks = (spec: S, life: Life, ctx: Ctx): Clock[] =>
     clocksOf(key, recipe.clocks?.(spec, ctx, life) ?? [], life)
   return {
@@ -194,7 +202,7 @@ export function defineMethod<S extends BaseSpec, W extends MethodWords>(recipe: 
         clocks(spec, life, ctx),
         life,
         recipe.practice,
-        recipe.judge(spec, readingsOf(life), life),
+        judged(spec, life),
         recipe.mends,
       ),
     mends: recipe.mends ?? {},

@@ -6,6 +6,7 @@ import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
 import StepBar from './StepBar.vue'
+import TurnSheet from './TurnSheet.vue'
 import type { Phase } from './use-phase'
 import { named, word } from '../../words/word'
 import { Figures, Said } from '../../words/said'
@@ -42,8 +43,10 @@ const part = computed(() => {
   return part.type === 'piece' ? 'none' : `${named(part.fitting ?? '')} ${part.tag}`
 })
 /** How the fitting is turned on its pipe, where the line has its place in the building. */
+const alignment = computed(() => alignmentOf(job.state, props.facts.place))
+const onTape = ref(false)
 const turned = computed(() => {
-  const found = alignmentOf(job.state, props.facts.place)
+  const found = alignment.value
   if (!found) return ''
   const [one = '', two = ''] = found.towards
   const { fitting, what, clock } = found
@@ -84,7 +87,13 @@ const way = computed(() => {
         word('make-all-joints')
       }}</RouterLink>
     </p>
-    <p v-if="turned || sitsAt" class="turned">{{ sitsAt }} {{ turned }}</p>
+    <p v-if="turned || sitsAt" class="turned">
+      {{ sitsAt }} {{ turned }}
+      <button v-if="alignment" type="button" class="sources" @click="onTape = true">
+        {{ word('make-round-pipe') }}
+      </button>
+    </p>
+    <TurnSheet v-if="onTape && alignment" :facts="facts" :turned="alignment" @close="onTape = false" />
     <h1 :class="{ late: phase === 'late' || phase === 'failed' }"><Figures :text="headline" /></h1>
     <p class="sr" role="status">{{ announced }}</p>
     <p class="why">

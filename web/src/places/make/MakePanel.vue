@@ -32,6 +32,7 @@ import { useRedo, useWayBack } from './use-redo'
 import { useReported } from './use-reported'
 import { useRoom, useTight } from './use-room'
 import { useTools } from './use-tools'
+import { useMarks } from './use-marks'
 import { useReads } from './use-reads'
 import { useWrites } from './use-writes'
 import { word } from '../../words/word'
@@ -43,7 +44,9 @@ const facts = computed(() => props.facts)
 const { redo, mend } = useRedo(facts)
 const joint = useJoint(facts, redo)
 const tools = useTools(facts)
-const { phase, headline, why, step } = joint
+const { phase, headline, why } = joint
+/** At the last look the marks of fitting and pipe are read too, where it is known how it should stand. */
+const step = useMarks(facts, joint.step)
 const readings = ref<Record<string, number | string | number[][] | null>>({})
 const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | 'sources' | null>(null)
 const overrides = ref<string[]>([])
