@@ -54,7 +54,7 @@ const PACE_MIN = 28
 
 /**
  * A line as work goes: two good, a third that fails, is cut out and made again, a fourth; the rest waits. Gives its joints
- * in order. @param left the fourth fails as well, and stands in the line.
+ * in order. @param left the fourth fails as well, and stands in the line. @param joints those of its pipes, if no others.
  */
 export function tellLine(
   story: Story,
@@ -62,8 +62,8 @@ export function tellLine(
   atS: number,
   how: How,
   left = false,
+  joints = story.joints(line.tag),
 ): { id: string; tag: string }[] {
-  const joints = story.joints(line.tag)
   const at = (n: number): number => atS + n * PACE_MIN * MIN_S
   const idOf = (n: number): string => joints[n]?.id ?? ''
   tellMade(story, line, idOf(0), at(0), how)

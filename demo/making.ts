@@ -109,6 +109,17 @@ const MAKING: Readonly<Record<string, Making>> = {
     ],
     bad: { reads: { keys: 'out' }, says: 'a key stood beside its groove' },
   },
+  'pipe-saddle': {
+    steps: [
+      ['place', 0],
+      ['hole', 300, { holeMm: 25.4, disc: 'out' }],
+      ['edge', 420],
+      ['seat', 540],
+      ['tighten', 660, { torqueNm: 27 }],
+      ['look', 780, { seated: 'even' }],
+    ],
+    bad: { reads: { holeMm: 30 }, says: 'cut twice, the hole was too large' },
+  },
   'solder metric': {
     steps: [
       ['fit', 0],

@@ -57,7 +57,13 @@ export class Story {
   line(tag: string): Line {
     return this.state().lines.get(this.id(`line ${tag}`)) as Line
   }
-  /** Its joints, in order. */
+  /** Joints of the saddles on its pipes, in order. */
+  saddles(tag: string): { id: string; tag: string }[] {
+    return this.line(tag).items.flatMap(({ alongMm, joints: [id], jointTags }) =>
+      alongMm === undefined || id === null ? [] : [{ id, tag: jointTags[0] as string }],
+    )
+  }
+  /** Joints of its pipes, in order. */
   joints(tag: string): { id: string; tag: string }[] {
     return this.line(tag)
       .items.filter((i) => i.type === 'piece')

@@ -5,6 +5,8 @@ export interface HarrowLine extends MadeLine {
   name: string
   schedule?: string
   details?: Readonly<Record<string, unknown>>
+  /** What it answers of other ways of joining that it has. */
+  ways?: Readonly<Record<string, Readonly<Record<string, unknown>>>>
   /** Where it is, if not in the boiler room. */
   place?: string
   entries: readonly string[]
@@ -107,6 +109,20 @@ const TOLD: readonly Omit<HarrowLine, 'school'>[] = [
     schedule: '40',
     details: { kind: 'flexible' },
     entries: straight('4', 'V11'),
+  },
+  {
+    tag: 'WM',
+    name: 'Wash-down main with tappings',
+    method: 'solvent-cement',
+    material: 'pvc',
+    schedule: '80',
+    ways: { 'pipe-saddle': { bolts: 2, dryTorqueNm: 27, holeMm: 25.4, holeMostMm: 28 } },
+    entries: [
+      'tee 4',
+      '120 f-f',
+      'valve 4 tag V12',
+      ...[24, 48, 72, 96, 110].flatMap((at) => [`saddle 3/4 at ${at}`, 'plug 3/4', '..']),
+    ],
   },
 ]
 export const LINES: readonly HarrowLine[] = TOLD.map((line) => ({ ...line, school: 'inch' }))

@@ -51,7 +51,7 @@ function tellBlanket(story: Story): void {
 export function tellSetOut(story: Story): void {
   const beginS = story.begin
   LINES.forEach((line, at) => {
-    const { tag, name, method, material, schedule, details, entries, place } = line
+    const { tag, name, method, material, schedule, details, ways, entries, place } = line
     const atS = beginS + (at + 1) * 3 * MIN_S
     const lineId = story.id(`line ${tag}`)
     const series = lineSeriesChoices(method, material, 'inch')[0]
@@ -66,6 +66,7 @@ export function tellSetOut(story: Story): void {
       ratingBar: psi(150),
       ...(schedule ? { schedule } : series ? { series } : {}),
       ...(details ? { details } : {}),
+      ...(ways ? { ways } : {}),
     })
     let made = 0
     const shop = { begun: new Set<string>(), newId: () => story.id(`${tag} ${++made}`), lines: NO_LINES }

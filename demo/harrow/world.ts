@@ -37,6 +37,7 @@ export function tellHarrow(nowS: number): Told[] {
   const si = line('SI', -18, 'Wren', { toolIds: [ids.blanket] })
   line('HC', -16, 'Teal', { tinId: ids.cpvc })
   const kd = tellCondensate(story, ids.pvc)
+  tellTappings(story, ids.pvc)
   tellSections(story, { hd, hh, fm, gt, pf, px, pc, si, kd })
   tellJaw(story, ids.jaw)
   return story.told
@@ -76,6 +77,16 @@ function tellCondensate(story: Story, tinId: string): { id: string }[] {
   tellMade(story, line, four, morning + 30 * MIN_S, { who: 'Teal', tinId, bad: true })
   tellBegun(story, line, five, story.nowS - 18 * MIN_S, { who: 'Teal', tinId })
   return joints
+}
+/** A main of PVC, and saddles on it once that had set. */
+function tellTappings(story: Story, tinId: string): void {
+  const main = lineOf('WM')
+  const atS = story.night - 34 * HOUR_S
+  story
+    .joints('WM')
+    .forEach(({ id }, at) => tellMade(story, main, id, atS + at * 20 * MIN_S, { who: 'Teal', tinId }))
+  const saddles = story.saddles('WM')
+  tellLine(story, { ...main, method: 'pipe-saddle' }, atS + 8 * HOUR_S, { who: 'Wren' }, false, saddles)
 }
 /** A spring of the jaw had broken on the first morning and was put right at noon: what it made until then is looked at again. */
 function tellJaw(story: Story, jawId: string): void {

@@ -252,7 +252,6 @@ export interface Method<S = unknown> {
   readonly examples: readonly Example[]
   /** What it joins, and in which sizes. */
   readonly joins: Joins
-  /** Ends of parts that it is made at; a fitting's usual one first. */
   readonly ends: readonly EndKind[]
   readonly fields: readonly Field[]
   /** Sizes it joins of a material, smallest first within a family. */
@@ -261,7 +260,7 @@ export interface Method<S = unknown> {
   readonly inserts: boolean
   /** It sits on the wall of a pipe that stays whole: no line is joined so throughout. */
   readonly onWall: boolean
-  /** What cutting a joint out takes with it: the fitting and the pipe's end, the end alone, the pipe it sits on, or nothing. */
+  /** What cutting it out takes along: fitting and pipe's end, the end alone, the pipe it sits on. */
   readonly cutOutTakes: 'fitting' | 'end' | 'pipe' | 'nothing'
   parse(raw: unknown): { ok: true; spec: S } | { ok: false; errors: readonly Finding[] }
   upgrade(raw: unknown, fromVersion: number): unknown

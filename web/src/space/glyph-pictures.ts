@@ -36,15 +36,15 @@ export class GlyphPictures {
     this.made.set(body, null)
     const { x, y, wide, high } = BOX
     const drawn = body.replaceAll(PAPER, paper).replaceAll(INK, ink)
-    const [w, h] = [Math.ceil(wide * scale * FINER), Math.ceil(high * scale * FINER)]
-    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${w}" height="${h}" viewBox="${x} ${y} ${wide} ${high}">${drawn}</svg>`
-    const image = new Image(w, h)
+    const [across, down] = [Math.ceil(wide * scale * FINER), Math.ceil(high * scale * FINER)]
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${across}" height="${down}" viewBox="${x} ${y} ${wide} ${high}">${drawn}</svg>`
+    const image = new Image(across, down)
     image.onload = () => {
       if (of !== this.of) return
       const picture = document.createElement('canvas')
-      picture.width = w
-      picture.height = h
-      picture.getContext('2d')?.drawImage(image, 0, 0, w, h)
+      picture.width = across
+      picture.height = down
+      picture.getContext('2d')?.drawImage(image, 0, 0, across, down)
       this.made.set(body, picture)
       this.ready()
     }

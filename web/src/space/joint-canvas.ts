@@ -36,13 +36,13 @@ function coloursOf(of: HTMLElement): Colours {
 }
 function frameOf(canvas: HTMLCanvasElement, { width, height, viewBox }: JointScene): Frame {
   const dpr = window.devicePixelRatio || 1
-  const [w, h] = [Math.round(width * dpr), Math.round(height * dpr)]
+  const [across, down] = [Math.round(width * dpr), Math.round(height * dpr)]
   const [left = 0, top = 0, wide = 1, high = 1] = viewBox.split(' ').map(Number)
   // As an SVG lies in its box: whole, and in the middle.
-  const scale = Math.min(w / wide, h / high)
-  const [offX, offY] = [(w - wide * scale) / 2 - left * scale, (h - high * scale) / 2 - top * scale]
+  const scale = Math.min(across / wide, down / high)
+  const [offX, offY] = [(across - wide * scale) / 2 - left * scale, (down - high * scale) / 2 - top * scale]
   const colours = coloursOf(canvas)
-  return { key: [w, h, viewBox, ...Object.values(colours)].join(), scale, offX, offY, colours }
+  return { key: [across, down, viewBox, ...Object.values(colours)].join(), scale, offX, offY, colours }
 }
 
 /** Draws joints on a canvas, and again only those whose state is another than it was: a hand scrubs through hundreds. */

@@ -3,6 +3,7 @@ import { type PieceCut, fmt, outsideDiameterMm, parseSize, shortTag, tapsOf } fr
 import { computed, ref } from 'vue'
 import { useJob } from '../stores/job'
 import { useWidth } from '../use-width'
+import PieceHoles from './PieceHoles.vue'
 import { lengthTicks } from './ticks'
 import { word } from '../words/word'
 
@@ -167,18 +168,14 @@ const gap = computed(() => figure(check(0) - depth(0)))
           {{ figure(b.atMm) }}
         </text>
       </g>
-      <g v-for="(hole, i) in holes" :key="hole.id">
-        <circle v-if="hole.drawn" :cx="hole.x" :cy="mid" :r="Math.max(4, pipeH / 8)" class="hole" />
-        <path v-if="hole.drawn" :d="`M${hole.x} ${mid - pipeH / 2 - 6}V${tapeY}`" class="bend" />
-        <text
-          :x="hole.x"
-          :y="mid - pipeH / 2 - 10 - (i % 2) * 18"
-          class="label ink"
-          :text-anchor="hole.x > MARGIN + inner - 90 ? 'end' : hole.x < MARGIN + 90 ? 'start' : 'middle'"
-        >
-          {{ hole.says }}
-        </text>
-      </g>
+      <PieceHoles
+        :holes="holes"
+        :mid="mid"
+        :pipe-high="pipeH"
+        :tape-y="tapeY"
+        :from="MARGIN"
+        :to="MARGIN + inner"
+      />
       <g v-for="end in ends" :key="`m${end.e}`">
         <path v-if="check(end.e)" :d="`M${end.checkX} ${TOP - 8}V${tapeY}`" class="check" />
         <text v-if="check(end.e)" :x="end.checkX" :y="TOP - 13" class="label ink" text-anchor="middle">
@@ -267,11 +264,6 @@ svg {
   stroke-dasharray: 4 3;
 }
 .bend {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.hole {
-  fill: var(--paper);
   stroke: var(--ink);
   stroke-width: 2;
 }

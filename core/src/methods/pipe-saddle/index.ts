@@ -167,8 +167,8 @@ export const pipeSaddle = defineMethod<SaddleSpec, typeof WORDS>({
   upkeep: (spec) => [lookedOver(torqueOf(spec))],
   cautions: () => [pressure, drill],
   rules: [
-    choiceRule('stop', 'choice-saddle-gas', practice, ['medium'], (_s, a) =>
-      (GASES as readonly string[]).includes(a.medium ?? ''),
+    choiceRule('stop', 'choice-saddle-gas', practice, ['medium'], (_s, { medium }) =>
+      (GASES as readonly string[]).includes(medium ?? ''),
     ),
     choiceRule('warn', 'choice-saddle-plastic', practice, [], (spec) => isPlastic(spec.material)),
     choiceRule(
