@@ -17,6 +17,8 @@ const WAYS = [
     takeOff: '3/4',
     marks: /Hole from the end of Q9-01: 37-1\/4 for F03/,
     asks: { 'Hole for the saddle': '1-1/4', 'Largest hole': '1-3/8', Bolts: '2', 'Torque, dry': '20 ft-lb' },
+    sits: '36',
+    east: '120',
     round: 'looking along the pipe: 1-3/16 in round to the right (30°)',
     reads: { large: '1-1/2', hole: '1-1/4', torque: '20 ft-lb' },
   },
@@ -30,6 +32,8 @@ const WAYS = [
     takeOff: '20',
     marks: /Hole from the end of Q9-01: 941 for F03/,
     asks: { 'Hole for the saddle': '30', 'Largest hole': '32', Bolts: '2', 'Torque, dry': '25 Nm' },
+    sits: '900',
+    east: '3 000',
     round: 'looking along the pipe: 29 mm round to the right (30°)',
     reads: { large: '35', hole: '30', torque: '25' },
   },
@@ -81,6 +85,13 @@ bothWays(
       await hit(page.getByRole('button', { name: 'Use it' }))
       await expect(takes).not.toHaveCount(left)
     }
+    // Where it sits in the building, and how far the line goes each way.
+    await hit(page.getByRole('button', { name: 'Coordinates', exact: true }))
+    const places = page.getByRole('dialog')
+    await expect(places.getByRole('row', { name: /^F03, centre/ })).toContainText(own.sits)
+    await expect(places.getByRole('row', { name: /^East, west/ })).toContainText(own.east)
+    await page.keyboard.press('Escape')
+    await expect(places).toHaveCount(0)
     // In Cut the pipe stays one piece, and its hole is marked from its end.
     const pipe = itemsOf(await stateOf(page, job)).find((item) => item.tag === 'Q9/P01')
     await page.goto(`/job/${job}/cut/${pipe?.id ?? ''}`)

@@ -27,6 +27,20 @@ export const SPACE = {
     "It has no place in the building yet. To have levels, closing errors and high points, type where it begins: from {unit, select, ft {+7''-6\"} other {+2.400}} east; then elbow 90 up, tee branch north, fall 1:80.",
   'space-levels': ', {lengthMm, number, distance} long, between {low} and {high}.',
   'space-points': 'Measured points',
+  'space-coordinates': 'Coordinates',
+  'space-coordinates-of': 'Coordinates of {tag}',
+  'space-coordinates-say':
+    'From the corner of the job, or from where the line begins, if that is at a level alone. Faces stand where their take-off was measured to the face.',
+  'space-coordinate-of':
+    '{what, select, centre {{tag}, centre} face {{tag}, {at, select, 0 {face of the way in} 1 {face of the way on} other {face of its branch}}} other {{tag}, end of pipe}}',
+  'space-place': 'Place',
+  'space-along': 'Along',
+  'space-sums': 'Sums by axis',
+  'space-there': 'There',
+  'space-back': 'Back',
+  'space-left-over': 'Left',
+  'space-axis': '{on, select, east {East, west} north {North, south} other {Up, down}}',
+  'space-coordinates-csv': 'Save as CSV',
   'space-measure-it': 'Measure it',
   'space-close-it': 'Close it with a piece',
   'space-so-far':

@@ -25,7 +25,7 @@ export interface LineInSpace extends Walked {
 }
 
 /** Take-offs and depths as a job knows them. */
-const reachesIn = (state: JobState, line: Line): Reaches => ({
+export const reachesIn = (state: JobState, line: Line): Reaches => ({
   met(item, end) {
     const met = metBy(state, line, item, end)
     return met && (met.line.id === line.id || item.joints[end] !== null) ? met : null

@@ -28,6 +28,7 @@ const emit = defineEmits<{
   points: []
   close: []
   room: []
+  coordinates: []
   takeOff: [item: Item, at: EndAt]
   carries: [what: Carries | null]
 }>()
@@ -79,6 +80,9 @@ const MOST = 3
       <strong>{{ begins }}</strong><template v-if="levels">{{ word('space-levels', levels) }}</template>
       <button type="button" class="figure-link reach" @click="emit('points')">
         {{ word('space-points') }}
+      </button>
+      <button v-if="levels" type="button" class="figure-link reach" @click="emit('coordinates')">
+        {{ word('space-coordinates') }}
       </button>
       <button type="button" class="figure-link reach" @click="emit('close')">
         {{ word('space-close-it') }}

@@ -17,6 +17,7 @@ import { word } from '../../words/word'
 import CloseSheet from './CloseSheet.vue'
 import InSpace from './InSpace.vue'
 import LineDrawing from './LineDrawing.vue'
+import CoordinateSheet from './CoordinateSheet.vue'
 import PointSheet from './PointSheet.vue'
 import RoomSheet from './RoomSheet.vue'
 import type { Edits } from './use-edits'
@@ -55,7 +56,7 @@ function pick(id: string): void {
   if (!other || other.id === props.line.id) emit('pick', id)
   else void router.push({ name: 'set-out', params: { jobId: job.jobId as string, lineId: id } })
 }
-const sheet = ref<'points' | 'close' | 'room' | null>(null)
+const sheet = ref<'points' | 'close' | 'room' | 'coordinates' | null>(null)
 </script>
 
 <template>
@@ -85,10 +86,12 @@ const sheet = ref<'points' | 'close' | 'room' | null>(null)
       @points="sheet = 'points'"
       @close="sheet = 'close'"
       @room="sheet = 'room'"
+      @coordinates="sheet = 'coordinates'"
       @take-off="(item, at) => emit('takeOff', item, at)"
       @carries="carry"
     />
     <RoomSheet v-if="sheet === 'room'" :line="line" @close="sheet = null" @said="room" />
+    <CoordinateSheet v-if="sheet === 'coordinates'" :space="space" @close="sheet = null" />
     <PointSheet v-if="sheet === 'points'" @close="sheet = null" />
     <CloseSheet
       v-if="sheet === 'close'"
