@@ -1,5 +1,15 @@
-import { alignmentOf, entryText, foldJob, jointPlaces, lineInSpace, methodOf, roundMm } from '../src/index.js'
+import {
+  alignmentOf,
+  entryText,
+  foldJob,
+  jointLog,
+  jointPlaces,
+  lineInSpace,
+  methodOf,
+  roundMm,
+} from '../src/index.js'
 import { bench } from './line-bench.js'
+import { T0 } from './make-job.js'
 
 /** What the joints of a line say of how their fittings stand. */
 function stands(...texts: string[]): string[] {
@@ -119,5 +129,14 @@ describe('turned by an angle', () => {
     // 4 in pipe is 4.500 in across (ASME B36.10M): 2 degrees are 2 mm round it.
     expect(told(1.9)).toEqual(['pass'])
     expect(told(6)).toEqual(['pass', 'marks-apart'])
+  })
+  it('and stand in the joint log', () => {
+    const b = bench('from +1.000 east', 'cap 63', '500', 'tee 63 branch south')
+    const joint = b.item('Q2/P01').joints[1] as string
+    b.log.make(joint, T0)
+    b.log.step(joint, 'fit', T0 + 200, { marksApartMm: 4 })
+    const { rows, columns } = jointLog(b.state, () => 'Wren', { units: 'metric' })
+    const row = rows.find((cells) => cells.includes('Q2-02')) ?? []
+    expect(row[columns.findIndex((name) => name.startsWith('readings'))]).toContain('they meet): 4 mm')
   })
 })

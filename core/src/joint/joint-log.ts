@@ -1,3 +1,4 @@
+import { MARKS_APART } from '../methods/kit/marks-meet.js'
 import type { Field, Life, Step } from '../methods/method.js'
 import * as fmt from '../units/format.js'
 import { type Reader, unitOf } from '../units/quantity.js'
@@ -115,6 +116,8 @@ export function jointLog(state: JobState, nameOf: (personId: string) => string, 
           return done ? readingOf(field, done.readings[field.key], reader) || [] : []
         }),
       )
+      const marks = life.done.findLast((d) => d.readings[MARKS_APART.key] !== undefined)
+      if (marks) readings.push(readingOf(MARKS_APART, marks.readings[MARKS_APART.key], reader))
       const found = life === facts.life ? (facts.inspection?.findings ?? []) : []
       const tools = new Set(life.done.flatMap((d) => d.tools ?? []))
       rows.push([

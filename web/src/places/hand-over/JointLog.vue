@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type JointFacts, type LifeState, readingSaid } from '@jugalis/core'
+import { type JointFacts, type LifeState, MARKS_APART, readingSaid } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import LongRows from '../../frame/LongRows.vue'
 import { useJob } from '../../stores/job'
@@ -50,7 +50,8 @@ const judged = (facts: JointFacts, life: LifeState): string => {
   const step = facts.steps.find((s) => s.reaches === 'verified')
   const done = life.done.filter((x) => x.step === step?.id).at(-1)
   if (!done || !step) return word('hand-over-not-judged')
-  return step.reads
+  const marks = done.readings[MARKS_APART.key] === undefined ? [] : [MARKS_APART]
+  return [...step.reads, ...marks]
     .map((r) => readingSaid(r, done.readings[r.key], job.reader) || word('ui-not-read'))
     .join(', ')
 }
