@@ -8,8 +8,11 @@ import {
   USUAL,
   closeFrom,
   closeTargets,
+  closingOutcome,
   closingWays,
+  fmt,
   placeTexts,
+  shopFor,
   takeOffOf,
   turningWays,
 } from '@jugalis/core'
@@ -56,6 +59,30 @@ const turningSaid = ({ anglesDeg, lengthsMm }: TurningWay): string =>
     between: lengthsMm[1] ?? 0,
     last: lengthsMm.at(-1) ?? 0,
   })
+/** What setting it out so comes to: cut lengths, whether the last piece can be got in, how much it may be wrong. */
+function comesTo(entries: readonly string[]): string {
+  if (!entries.length || !by.value) return ''
+  const shop = shopFor(job.state, () => crypto.randomUUID())
+  const outcome = closingOutcome(job.state, props.line, props.cursor, entries, {
+    takeOffMm: by.value.takeOffMm,
+    shop,
+  })
+  if (!outcome) return ''
+  const { cuts, getsIn, mayErrMm } = outcome
+  const figures = cuts.map(({ cutMm }) => (cutMm.value === null ? '?' : fmt.length(cutMm.value, job.reader)))
+  return [
+    word('space-close-cuts', { cuts: figures.join(', ') }),
+    ...(getsIn
+      ? [
+          word('space-close-gets-in', {
+            how: getsIn.code === 'closing-draw-back' ? 'draw-back' : 'opens',
+            backMm: Number(getsIn.params.backMm ?? 0),
+          }),
+        ]
+      : []),
+    ...(mayErrMm === null ? [] : [word('space-close-may-err', { mm: mayErrMm })]),
+  ].join(' ')
+}
 const first = computed(() => ways.value[0])
 const figures = ({ entries: _entries, travelHeading: _heading, ...rest }: ClosingWay) => rest
 async function setOut(way: { entries: string[] }): Promise<void> {
@@ -100,7 +127,10 @@ async function setOut(way: { entries: string[] }): Promise<void> {
             {{ word('space-close-headings', { ways: turning.length }) }}
           </p>
           <p v-for="(way, at) in turning" :key="at" class="way">
-            <span>{{ turningSaid(way) }}</span>
+            <span>
+              {{ turningSaid(way) }}<br />
+              <span class="why">{{ comesTo(way.entries) }}</span>
+            </span>
             <button type="button" class="button" @click="setOut(way)">
               {{ word('space-close-set-out') }}
             </button>
@@ -109,7 +139,10 @@ async function setOut(way: { entries: string[] }): Promise<void> {
         <p v-else-if="first.kind !== 'straight'">{{ word('space-close-is', figures(first)) }}</p>
         <template v-if="first.reason !== 'headings-differ'">
           <p v-for="way in ways" :key="way.angleDeg" class="way" :class="{ why: !way.entries.length }">
-            <span>{{ word('space-close-way', figures(way)) }}</span>
+            <span>
+              {{ word('space-close-way', figures(way)) }}<br />
+              <span class="why">{{ comesTo(way.entries) }}</span>
+            </span>
             <button v-if="way.entries.length" type="button" class="button" @click="setOut(way)">
               {{ word('space-close-set-out') }}
             </button>
