@@ -17,6 +17,7 @@ import LiveStrip from './LiveStrip.vue'
 import RoleSays from './RoleSays.vue'
 import TopStrip from './TopStrip.vue'
 import UndoStrip from './UndoStrip.vue'
+import { useListTexts } from './list-texts'
 import { word } from '../words/word'
 
 /** What is opened by a key comes when it is asked for: no page waits for it. */
@@ -28,6 +29,7 @@ const prefs = usePrefs()
 const session = useSession()
 const view = useView()
 useAlarms()
+useListTexts()
 /** A short clock that wants hands or eyes: the screen stays lit for it. */
 const SHORT_S = 600
 useAwake(

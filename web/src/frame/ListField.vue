@@ -2,7 +2,6 @@
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/option/style/css'
 import 'element-plus/es/components/select/style/css'
-import { word } from '../words/word'
 
 /** One of a list, with its label. The list stays where it is: inside a sheet it lies above whatever is attached to the body. */
 defineProps<{
@@ -23,8 +22,6 @@ const model = defineModel<T | '' | null>()
     :id="id"
     v-model="model"
     :teleported="false"
-    :no-match-text="word('ui-none-so-called')"
-    :no-data-text="word('ui-none-to-choose')"
     size="large"
     :clearable="clearable"
     :placeholder="placeholder"

@@ -2,7 +2,6 @@
 import { ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import 'element-plus/es/components/option/style/css'
-import { word } from '../words/word'
 
 /** One of a longer list. Where it may be left open, what it is stands in it as long as nothing is chosen. */
 defineProps<{
@@ -18,8 +17,6 @@ const model = defineModel<T | undefined>({ required: true })
   <ElSelect
     v-model="model"
     :teleported="false"
-    :no-match-text="word('ui-none-so-called')"
-    :no-data-text="word('ui-none-to-choose')"
     size="large"
     :filterable="filterable"
     :clearable="clearable"

@@ -34,7 +34,7 @@ export const SPACE = {
   'space-coordinate-of':
     '{what, select, centre {{tag}, centre} face {{tag}, {at, select, 0 {face of the way in} 1 {face of the way on} other {face of its branch}}} other {{tag}, end of pipe}}',
   'space-place': 'Place',
-  'space-along': 'Along',
+  'space-along-pipe': 'Along',
   'space-sums': 'Sums by axis',
   'space-there': 'There',
   'space-back': 'Back',
@@ -87,7 +87,7 @@ export const SPACE = {
     '{kind, select, straight {One piece, {travelMm, number, length} centre to centre} offset {2 × {angleDeg}°: travel {travelMm, number, length}, run {runMm, number, length}, leads {leadInMm, number, length} and {leadOutMm, number, length}} other {2 × {angleDeg}°: there is no room for it}}',
   'space-close-cuts': 'Cut to {cuts}.',
   'space-close-gets-in':
-    '{how, select, draw-back {The last is got in where one end draws back by {backMm, number, length}.} other {The last can be got in.}}',
+    '{how, select, draws {The last is got in where one end draws back by {backMm, number, length}.} other {The last can be got in.}}',
   'space-close-may-err': 'Its end may be {mm, number, length} out, by what measures err.',
   'space-close-set-out': 'Set it out',
   'space-closed-on': 'Closed on {name}.',

@@ -14,6 +14,8 @@ export const UI = {
   'ui-wall': 'Wall',
   'ui-not-known': 'not known',
   'ui-none-so-called': 'Nothing is called so.',
+  'ui-none-chosen-yet': 'Choose',
+  'ui-list-loading': 'Loading \u2026',
   'ui-none-to-choose': 'Nothing to choose from.',
   'ui-rule': 'Rule',
   'ui-pressure': 'Pressure',

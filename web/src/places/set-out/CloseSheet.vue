@@ -75,7 +75,7 @@ function comesTo(entries: readonly string[]): string {
     ...(getsIn
       ? [
           word('space-close-gets-in', {
-            how: getsIn.code === 'closing-draw-back' ? 'draw-back' : 'opens',
+            how: getsIn.code === 'closing-draw-back' ? 'draws' : 'opens',
             backMm: Number(getsIn.params.backMm ?? 0),
           }),
         ]

@@ -80,7 +80,7 @@ function save(): void {
             <th class="num">{{ word('space-point-east') }}</th>
             <th class="num">{{ word('space-point-north') }}</th>
             <th class="num">{{ word('space-point-level') }}</th>
-            <th class="num">{{ word('space-along') }}</th>
+            <th class="num">{{ word('space-along-pipe') }}</th>
           </tr>
         </thead>
         <LongRows v-slot="{ row, index }" as="tbody" :rows="rows" :row-px="ROW_PX">
