@@ -112,5 +112,6 @@ it('in large letters a figure keeps its unit, and no other words are tied', () =
     '1-1/2 in',
     '',
   ])
+  expect(figuresIn('check marks at 4-1/4. Holes')).toEqual(['check marks at ', '4-1/4.', ' Holes'])
   expect(figuresIn('2 joints, 3 sections')).toEqual(['2 joints, 3 sections'])
 })

@@ -28,8 +28,8 @@ export const Said: FunctionalComponent<{ code: WebCode; values?: Values }, [], R
 }
 Said.props = ['code', 'values']
 
-/** A figure and the unit behind it: letters, degrees, a share; a word is longer. */
-const WITH_UNIT = /(\d[\d./-]* (?:°[CF]|%|[A-Za-z]{1,3}(?:\/\w+)?)(?![\p{L}\d]))/u
+/** A figure and the unit behind it: letters, degrees, a share; a word is longer. Or inches with their fraction, alone. */
+const WITH_UNIT = /(\d[\d./-]* (?:°[CF]|%|[A-Za-z]{1,3}(?:\/\w+)?)(?![\p{L}\d])|\d+-\d+\/\d+[.,;:]?)/u
 /** Parts of a text, every second of which is a figure with its unit. */
 export const figuresIn = (text: string): string[] => text.split(new RegExp(WITH_UNIT, 'gu'))
 /** Large letters on a narrow screen: a figure is not torn from its unit. Read aloud and searched it is the same text. */

@@ -31,6 +31,7 @@ export const TAPES = {
   'tapes-cut-here': '{figure}, cut here',
   'tapes-joint-in': '{joint}, in {fitting}',
   'tapes-fitting': 'fitting',
+  'tapes-holes-between': '{count, plural, one {{count} hole} other {{count} holes}} between',
   'tapes-hole': 'hole {figure}, {tag}',
   'tapes-bend': 'bend {turn}° {side, select, right {right} other {left}}',
 } as const satisfies Wordings

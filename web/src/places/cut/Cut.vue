@@ -28,7 +28,7 @@ import PieceList from './PieceList.vue'
 import { useCutActs, useMeasure } from './use-cut-acts'
 import { useCutSentences } from './use-cut-sentences'
 import { named, word } from '../../words/word'
-import { Said } from '../../words/said'
+import { Figures, Said } from '../../words/said'
 
 const job = useJob()
 const route = useRoute()
@@ -114,7 +114,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', key))
     <div class="head">
       <h1>
         <template v-if="piece && piece.cutMm.value !== null">
-          <Said code="cut-headline" :values="{ marks, bends, holes }">
+          <Said code="cut-headline">
+            <template #marks><Figures :text="marks" /></template>
+            <template #bends><Figures :text="bends" /></template>
+            <template #holes><Figures :text="holes" /></template>
             <template #length>
               <button type="button" class="figure-link" :class="{ big: narrow }" @click="sources = true">
                 {{ length(toCutMm) }}
