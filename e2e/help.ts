@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import AxeBuilder from '@axe-core/playwright'
+import { type JobEvent, type JobState, foldJob } from '@jugalis/core'
 import { type Page, expect } from '@playwright/test'
 
 export const PHONE = { width: 390, height: 844 }
@@ -29,6 +30,9 @@ export async function eventsOf(page: Page, job: string): Promise<Event[]> {
   }
   return r.lines.map((l) => l.event)
 }
+/** What the log of a job folds to. */
+export const stateOf = async (page: Page, job: string): Promise<JobState> =>
+  foldJob((await eventsOf(page, job)) as unknown as JobEvent[])
 /**
  * Waits until a moment is certainly after the last step written: a page that hears its server slowly knows its own time to
  * within that delay only, and what a tool reports inside of it may be of the joint before.

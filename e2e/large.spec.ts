@@ -1,7 +1,6 @@
-import { type JobEvent, foldJob } from '@jugalis/core'
 import { type Page, expect, test } from '@playwright/test'
 import { loadHospital } from '../scripts/lib/hospital.mjs'
-import { PHONE, eventsOf, signIn } from './help'
+import { PHONE, eventsOf, signIn, stateOf } from './help'
 
 test.use({ serviceWorkers: 'allow', viewport: PHONE, hasTouch: true })
 
@@ -69,7 +68,7 @@ test('a joint log of hundreds holds in the page what is in sight, finds by words
   baseURL,
 }) => {
   const { jobId } = await largeJob(page, baseURL ?? '', false)
-  const lives = [...foldJob((await eventsOf(page, jobId)) as unknown as JobEvent[]).joints.values()]
+  const lives = [...(await stateOf(page, jobId)).joints.values()]
   const all = lives.reduce((sum, joint) => sum + joint.lives.length, 0)
   expect(all).toBeGreaterThan(400)
   await page.goto(`/job/${jobId}/hand-over`)

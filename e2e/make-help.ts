@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import type { Page } from '@playwright/test'
+import { type Page, expect } from '@playwright/test'
 import { readings, write } from './help'
+import { hit } from './lists-help'
 
 export interface Made {
   job: string
@@ -75,3 +76,18 @@ export const PVC_INCH = {
 }
 export const PVC = { method: 'solvent-cement', material: 'pvc-u', size: 'd63' }
 export const COPPER = { method: 'press', material: 'copper', size: 'd22' }
+
+/** Does the step at hand by its large button: what is warned of is seen first, and the next step stands there afterwards. */
+export async function doesStep(page: Page): Promise<void> {
+  const action = page.locator('.action')
+  await seesAll(page)
+  await expect(action).toBeEnabled()
+  const was = await action.innerText()
+  await hit(action)
+  await expect(action).not.toHaveText(was)
+}
+/** Every caution of the step at hand is seen. */
+export async function seesAll(page: Page): Promise<void> {
+  const seen = page.getByRole('button', { name: 'Seen', exact: true })
+  while (await seen.count()) await hit(seen.first())
+}

@@ -1,13 +1,12 @@
-import { type JobState, foldJob, jointFacts, jointPlaces, type JobEvent } from '@jugalis/core'
+import { type JobState, jointFacts, jointPlaces } from '@jugalis/core'
 import { type Page, expect, test } from '@playwright/test'
 import { fromNothing } from './empty-help'
-import { PHONE, eventsOf, write } from './help'
+import { PHONE, stateOf, write } from './help'
+import { doesStep, seesAll } from './make-help'
 import { chooseIn, hit } from './lists-help'
 import { ends, readUntilHeld } from './prove-help'
 import { begunLine, headline, type, typedParts } from './set-out-help'
 
-const stateOf = async (page: Page, job: string): Promise<JobState> =>
-  foldJob((await eventsOf(page, job)) as unknown as JobEvent[])
 /** What is read of a good joint besides the first option of each choice. */
 const READS: Readonly<Record<string, number>> = { turns: 2, threadsShowing: 3, torqueNm: 90, outerMm: 0 }
 /** All steps of a joint as somebody did them some hours ago, with good readings. */
@@ -64,25 +63,17 @@ const begun = (page: Page, school: string): Promise<string> =>
 /** A joint of two threads from its first step to judged good; too many turns are taken back, and typed again. */
 async function threadJoint(page: Page, { most, turns }: { most: string; turns: string }): Promise<void> {
   const action = page.locator('.action')
-  const seen = page.getByRole('button', { name: 'Seen', exact: true })
-  const go = async (): Promise<void> => {
-    while (await seen.count()) await hit(seen.first())
-    await expect(action).toBeEnabled()
-    const was = await action.innerText()
-    await hit(action)
-    await expect(action).not.toHaveText(was)
-  }
-  await go()
+  await doesStep(page)
   await hit(page.getByRole('button', { name: 'tape', exact: true }))
-  await go()
-  await go()
-  while (await seen.count()) await hit(seen.first())
+  await doesStep(page)
+  await doesStep(page)
+  await seesAll(page)
   await hit(page.getByRole('button', { name: 'Type it' }))
   await page.locator('#read-turns').fill(most)
   await hit(action)
   await hit(page.getByRole('button', { name: 'Undo' }))
   await page.locator('#read-turns').fill(turns)
-  await go()
+  await doesStep(page)
   await page.locator('#read-threadsShowing').fill('3')
   await hit(action)
   await expect(page.locator('.top').getByRole('img', { name: /judged good/ })).toBeVisible()

@@ -1,7 +1,8 @@
-import { type JobEvent, type JobState, foldJob, jointPlaces } from '@jugalis/core'
-import { type Page, expect } from '@playwright/test'
+import { type JobState, jointPlaces } from '@jugalis/core'
+import { expect } from '@playwright/test'
 import { bothWays } from './both-ways'
-import { eventsOf } from './help'
+import { stateOf } from './help'
+import { doesStep, seesAll } from './make-help'
 import { hit } from './lists-help'
 import { INCH_MOUSE, METRIC_THUMB, begunLine, headline, type, typedParts } from './set-out-help'
 
@@ -40,8 +41,6 @@ const WAYS = [
 ] as const
 
 const itemsOf = ({ lines }: JobState) => [...lines.values()].flatMap(({ items }) => items)
-const stateOf = async (page: Page, job: string) =>
-  foldJob((await eventsOf(page, job)) as unknown as JobEvent[])
 
 bothWays(
   WAYS,
@@ -109,26 +108,18 @@ bothWays(
     await page.keyboard.press('Escape')
     await expect(page.getByRole('dialog')).toHaveCount(0)
     const action = page.locator('.action')
-    const seen = page.getByRole('button', { name: 'Seen', exact: true })
-    const go = async (): Promise<void> => {
-      while (await seen.count()) await hit(seen.first())
-      await expect(action).toBeEnabled()
-      const was = await action.innerText()
-      await hit(action)
-      await expect(action).not.toHaveText(was)
-    }
-    await go()
+    await doesStep(page)
     await page.locator('#read-holeMm').fill(own.reads.large)
-    while (await seen.count()) await hit(seen.first())
-    await go()
+    await seesAll(page)
+    await doesStep(page)
     await hit(page.getByRole('button', { name: 'Undo' }))
     await page.locator('#read-holeMm').fill(own.reads.hole)
-    await go()
-    await go()
-    await go()
+    await doesStep(page)
+    await doesStep(page)
+    await doesStep(page)
     await page.locator('#read-torqueNm').fill(own.reads.torque)
-    await go()
-    while (await seen.count()) await hit(seen.first())
+    await doesStep(page)
+    await seesAll(page)
     await page.getByLabel('Marks of fitting and pipe apart').fill('0')
     await hit(action)
     await expect(page.locator('.top').getByRole('img', { name: /judged good/ })).toBeVisible()

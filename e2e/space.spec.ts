@@ -1,13 +1,11 @@
-import { type JobEvent, type JobState, foldJob, lineInSpace } from '@jugalis/core'
+import { lineInSpace } from '@jugalis/core'
 import { type Page, expect, test } from '@playwright/test'
 import { bothWays } from './both-ways'
 import { fromNothing } from './empty-help'
-import { eventsOf } from './help'
+import { stateOf } from './help'
 import { hit } from './lists-help'
 import { INCH_MOUSE, METRIC_THUMB, begunLine, headline, parts, type, typedParts } from './set-out-help'
 
-const stateOf = async (page: Page, job: string): Promise<JobState> =>
-  foldJob((await eventsOf(page, job)) as unknown as JobEvent[])
 const spaceOf = async (page: Page, job: string) => {
   const state = await stateOf(page, job)
   const line = [...state.lines.values()][0]

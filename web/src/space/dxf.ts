@@ -13,7 +13,7 @@ export function spaceDxf(space: LinesAsOne): string {
   const at = (place: readonly [number, number, number]) => point3d(place[0], place[1], place[2])
   for (const leg of space.legs) {
     // A saddle sits on a pipe that is drawn anyhow.
-    if (leg.along) continue
+    if (leg.insidePipe) continue
     const [from, to] = [space.nodes[leg.from], space.nodes[leg.to]]
     if (!from || !to) continue
     const points = [from.atMm, ...leg.viaMm, to.atMm]

@@ -21,9 +21,16 @@ const REACH = RING.radius + RING.wide
 /** From so many changed of all on, all are drawn. */
 const MANY = 0.3
 
+/** What the key of a drawn joint begins with. */
+const RINGED = '*'
+const PLAIN = ' '
+
 /** Where the drawing lies on the canvas, and in which colours. */
 interface Frame {
   key: string
+  /** Of the canvas, px of the screen. */
+  across: number
+  down: number
   scale: number
   offX: number
   offY: number
@@ -42,7 +49,8 @@ function frameOf(canvas: HTMLCanvasElement, { width, height, viewBox }: JointSce
   const scale = Math.min(across / wide, down / high)
   const [offX, offY] = [(across - wide * scale) / 2 - left * scale, (down - high * scale) / 2 - top * scale]
   const colours = coloursOf(canvas)
-  return { key: [across, down, viewBox, ...Object.values(colours)].join(), scale, offX, offY, colours }
+  const key = [across, down, viewBox, ...Object.values(colours)].join()
+  return { key, across, down, scale, offX, offY, colours }
 }
 
 /** Draws joints on a canvas, and again only those whose state is another than it was: a hand scrubs through hundreds. */
@@ -64,8 +72,8 @@ export class JointCanvas {
     const anew = frame.key !== this.frame?.key || scene.joints !== this.joints
     if (anew) {
       // Set anew, a canvas is empty.
-      this.canvas.width = Math.round(scene.width * (window.devicePixelRatio || 1))
-      this.canvas.height = Math.round(scene.height * (window.devicePixelRatio || 1))
+      this.canvas.width = frame.across
+      this.canvas.height = frame.down
       this.frame = frame
       this.joints = scene.joints
       this.was = []
@@ -124,5 +132,3 @@ export class JointCanvas {
     if (picture) drawGlyph(on, picture, GLYPH.perUnit)
   }
 }
-const RINGED = '*'
-const PLAIN = ' '

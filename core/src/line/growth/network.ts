@@ -93,7 +93,7 @@ class Making {
     for (const { item, to } of space.legs)
       if (item && to >= 0) this.byTag.set(item.tag.toLowerCase(), into[to] as number)
     space.legs.forEach((leg, number) => {
-      if (leg.to >= 0 && !leg.along)
+      if (leg.to >= 0 && !leg.insidePipe)
         this.leg(space, number, outOf[leg.from] as number, into[leg.to] as number)
     })
   }
@@ -104,8 +104,8 @@ class Making {
     const part = { line, pipe, item: leg.item, known: leg.known, leg: number }
     // What sits on the pipe branches off it there.
     const into = this.knotOf.get(line.id) as number[]
-    const saddles = legs.flatMap(({ along, to, lengthMm }) =>
-      along && along === leg.item && to >= 0 ? [{ atMm: lengthMm, knot: into[to] as number }] : [],
+    const saddles = legs.flatMap(({ insidePipe, to, lengthMm }) =>
+      insidePipe && insidePipe === leg.item && to >= 0 ? [{ atMm: lengthMm, knot: into[to] as number }] : [],
     )
     const corners = [from, ...leg.viaMm.map((atMm) => this.knot(leg.item?.tag ?? '', line, atMm)), to]
     const turns = corners.map(this.atMm)

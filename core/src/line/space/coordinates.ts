@@ -65,9 +65,9 @@ const AXES = [
 /** Sums by axis of all ways of a line whose length is known. */
 export function axisSums(space: LineInSpace): AxisSums {
   const sums = { east: 0, west: 0, north: 0, south: 0, up: 0, down: 0 }
-  for (const { from, to, known, along } of space.legs) {
+  for (const { from, to, known, insidePipe } of space.legs) {
     const [one, other] = [space.nodes[from], space.nodes[to]]
-    if (!known || along || !one || !other) continue
+    if (!known || insidePipe || !one || !other) continue
     AXES.forEach(([on, back], axis) => {
       const mm = (other.atMm[axis] as number) - (one.atMm[axis] as number)
       sums[mm < 0 ? back : on] += Math.abs(mm)

@@ -25,12 +25,12 @@ export function extremes(walked: Walked): Extremes {
     const known = ways.get(own) ?? { up: false, down: false }
     ways.set(own, { up: known.up || by > 0, down: known.down || by < 0 })
   }
-  for (const { from, to, heading, along } of walked.legs) {
+  for (const { from, to, heading, insidePipe } of walked.legs) {
     if (to < 0 || Math.abs(heading[2]) <= LEVEL) continue
     meet(from, heading[2])
     meet(to, -heading[2])
     // The pipe goes on under a saddle.
-    if (along) meet(to, heading[2])
+    if (insidePipe) meet(to, heading[2])
   }
   const stretches = new Map<number, number[]>()
   walked.nodes.forEach((_, node) => {

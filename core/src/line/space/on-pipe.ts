@@ -17,6 +17,6 @@ export function legTo(saddle: Item, pipe: Item, leg: Leg, reaches: Reaches): Leg
     heading: leg.heading,
     viaMm: [],
     toLevel: false,
-    along: pipe,
+    insidePipe: pipe,
   }
 }

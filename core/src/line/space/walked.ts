@@ -45,8 +45,8 @@ export interface Leg {
   viaMm: readonly Vector[]
   /** It is as long as it takes to reach a level: no measure. */
   toLevel: boolean
-  /** It runs inside a pipe, from its beginning to a saddle on it: the pipe that is there anyhow. */
-  along?: Item
+  /** From a pipe's beginning to a saddle on it: the pipe that is there anyhow. */
+  insidePipe?: Item
 }
 /** Something that cannot be as it was said, or that is not known, at a part. */
 export interface SpaceFault extends Msg {

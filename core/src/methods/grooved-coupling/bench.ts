@@ -1,7 +1,7 @@
 import { benchOf } from '../../bench/bench.js'
 import { fall, nearClock, tilted } from '../../bench/shape.js'
 import { ROWS, leastPath, meanOf, surface } from '../../bench/surface.js'
-import { BOLTED_BAR, byTightness, tightHow } from '../kit/bolt-bench.js'
+import { BOLTED_BAR, byTightness, slickHow, tightHow } from '../kit/bolt-bench.js'
 import { type BaseSpec, odOf, sizeOf } from '../kit/spec.js'
 import type { FaultId, StepId } from '../kit/words.js'
 import { grooveOf } from './rules.js'
@@ -31,16 +31,7 @@ export const bench = benchOf<Spec, StepId<typeof WORDS>, FaultId<typeof WORDS>>(
       undone: depthMm(spec) * 2,
       unit: 'mm',
     },
-    slickPct: {
-      step: 'gasket',
-      usual: 98,
-      spread: 0.5,
-      min: 0,
-      max: 100,
-      undone: 0,
-      unit: 'pct',
-      round: 'mean',
-    },
+    slickPct: slickHow('gasket'),
     keys: { step: 'housing', usual: 'in', options: ['in', 'out'] },
     firstPct: { step: 'tighten', usual: 0, min: 0, max: 100, unit: 'pct' },
     tightPct: tightHow('tighten'),

@@ -21,6 +21,18 @@ const SOME_NM = 100
 /** How tight, of what the bolts ask for. @param step at which they are tightened. */
 export const tightHow = <const S extends string>(step: S) =>
   ({ step, usual: 100, spread: 1.5, min: 0, max: 400, undone: 0, unit: 'pct' }) as const satisfies HowDef<S>
+/** How much of a gasket is lubricated, round the pipe. @param step at which it is. */
+export const slickHow = <const S extends string>(step: S) =>
+  ({
+    step,
+    usual: 98,
+    spread: 0.5,
+    min: 0,
+    max: 100,
+    undone: 0,
+    unit: 'pct',
+    round: 'mean',
+  }) as const satisfies HowDef<S>
 /** A torque reading of it, Nm. @param tightPct of what is asked for. */
 export const torqueNm = (spec: BoltedSpec, tightPct: number): number =>
   ((torqueOf(spec).value ?? SOME_NM) * tightPct) / 100

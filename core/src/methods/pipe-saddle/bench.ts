@@ -1,7 +1,7 @@
 import { benchOf } from '../../bench/bench.js'
 import { fall, nearClock, tilted } from '../../bench/shape.js'
 import { ROWS, leastPath, meanOf, surface } from '../../bench/surface.js'
-import { BOLTED_BAR, benchBolts, byTightness, tightHow, torqueNm } from '../kit/bolt-bench.js'
+import { BOLTED_BAR, benchBolts, byTightness, slickHow, tightHow, torqueNm } from '../kit/bolt-bench.js'
 import type { BoltedSpec } from '../kit/bolted.js'
 import { odOf } from '../kit/spec.js'
 import type { FaultId, StepId } from '../kit/words.js'
@@ -25,16 +25,7 @@ export const bench = benchOf<Spec, StepId<typeof WORDS>, FaultId<typeof WORDS>>(
     // What is cut beyond the size asked for: a wandering saw, a second cut.
     wideMm: { step: 'hole', usual: 0.2, spread: 0.1, min: 0, max: holeOf(spec), unit: 'mm' },
     burrPct: { step: 'edge', usual: 1, spread: 0.5, min: 0, max: 100, undone: 70, unit: 'pct' },
-    slickPct: {
-      step: 'seat',
-      usual: 98,
-      spread: 0.5,
-      min: 0,
-      max: 100,
-      undone: 0,
-      unit: 'pct',
-      round: 'mean',
-    },
+    slickPct: slickHow('seat'),
     firstPct: { step: 'tighten', usual: 0, min: 0, max: 100, unit: 'pct' },
     tightPct: tightHow('tighten'),
   }),

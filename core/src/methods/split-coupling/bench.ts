@@ -1,7 +1,7 @@
 import { benchOf } from '../../bench/bench.js'
 import { fall, nearClock, tilted } from '../../bench/shape.js'
 import { ROWS, leastPath, meanOf, surface } from '../../bench/surface.js'
-import { BOLTED_BAR, benchBolts, byTightness, tightHow, torqueNm } from '../kit/bolt-bench.js'
+import { BOLTED_BAR, benchBolts, byTightness, slickHow, tightHow, torqueNm } from '../kit/bolt-bench.js'
 import type { BoltedSpec } from '../kit/bolted.js'
 import type { FaultId, StepId } from '../kit/words.js'
 import type { WORDS } from './words.js'
@@ -10,16 +10,7 @@ export const bench = benchOf<BoltedSpec, StepId<typeof WORDS>, FaultId<typeof WO
   details: ({ size }) => ({ ...benchBolts(size), bolts: 4 }),
   hows: () => ({
     gapMm: { step: 'gasket', usual: 1, spread: 0.3, min: 0, max: 100, unit: 'mm' },
-    slickPct: {
-      step: 'gasket',
-      usual: 98,
-      spread: 0.5,
-      min: 0,
-      max: 100,
-      undone: 0,
-      unit: 'pct',
-      round: 'mean',
-    },
+    slickPct: slickHow('gasket'),
     unevenPct: { step: 'bolts', usual: 2, spread: 0.5, min: 0, max: 100, unit: 'pct' },
     tightPct: tightHow('bolts'),
     turnedDeg: { step: 'look', usual: 0, min: 0, max: 180, unit: 'deg' },

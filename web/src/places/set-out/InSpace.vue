@@ -41,7 +41,10 @@ const levels = computed(() => {
   return {
     low: levelText(smallest(known), reader.value),
     high: levelText(greatest(known), reader.value),
-    lengthMm: props.space.legs.reduce((sum, leg) => sum + (leg.known && !leg.along ? leg.lengthMm : 0), 0),
+    lengthMm: props.space.legs.reduce(
+      (sum, leg) => sum + (leg.known && !leg.insidePipe ? leg.lengthMm : 0),
+      0,
+    ),
   }
 })
 /** Suspects that are told: all that cannot be told apart, else the two likeliest. */

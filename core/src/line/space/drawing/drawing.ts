@@ -93,7 +93,7 @@ export function drawLines(
   const flats = scale.places.map((place) => project(place, view))
   const room = new Room(flats)
   const legs = space.legs.flatMap((leg): DrawnLeg[] =>
-    leg.along ? [] : drawnLeg(leg, flats, space, scale.perMm, view),
+    leg.insidePipe ? [] : drawnLeg(leg, flats, space, scale.perMm, view),
   )
   for (const leg of legs) room.takeLine(leg.points, 4)
   const symbols = drawnSymbols(space, flats, view)
@@ -197,7 +197,7 @@ function drawnSymbols(space: LinesAsOne, flats: readonly Flat[], view: View): Li
 /** Where joints are drawn: on the pipe, so far from the fitting's middle. */
 const JOINT_OFF = 21
 function jointsOf(space: LinesAsOne, flats: readonly Flat[]): DrawnJoint[] {
-  return space.legs.flatMap(({ item, from, to, along }) => {
+  return space.legs.flatMap(({ item, from, to, insidePipe }) => {
     const [start, end] = [flats[from], flats[to]]
     if (!start || !end) return []
     const holder = item ?? space.nodes[to]?.fitting
@@ -210,7 +210,7 @@ function jointsOf(space: LinesAsOne, flats: readonly Flat[]): DrawnJoint[] {
       const out = flatTimes(way, side === 0 ? 1 : -1)
       const at = item
         ? flatPlus(side === 0 ? start : end, flatTimes(out, off))
-        : along
+        : insidePipe
           ? end
           : flatPlus(start, flatTimes(way, long / 2))
       return [{ id, tag: holder.jointTags[side] ?? '', at, way: out }]

@@ -57,8 +57,8 @@ export function fallSigns(
 /** Levels: where a run begins, where it ends, and where it has come to another one. */
 export function levels(space: LinesAsOne, flats: readonly Flat[], writing: Writing): Wanted[] {
   const beside = space.nodes.map(() => [] as boolean[])
-  for (const { from, to, heading, along } of space.legs)
-    for (const node of along ? [to, to] : [from, to]) beside[node]?.push(isLevel(heading))
+  for (const { from, to, heading, insidePipe } of space.legs)
+    for (const node of insidePipe ? [to, to] : [from, to]) beside[node]?.push(isLevel(heading))
   // An end that came back to a part of its own line lies there: its level is told once.
   const back = new Set(space.meets.flatMap((met) => (met.own === null ? [] : [met.node])))
   return space.nodes.flatMap(({ tag, atMm, known }, node): Wanted[] => {
