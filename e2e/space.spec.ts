@@ -159,6 +159,8 @@ bothWays(OFFSETS, `two ends out of line are closed by a piece between two elbows
   await sheet.getByLabel('Take-off of the elbows').fill(own.takeOff)
   await page.keyboard.press('Tab')
   await expect(sheet).toContainText(own.says)
+  // What it comes to is said before it is set out.
+  await expect(sheet).toContainText(/Cut to .*Its end may be .* out/)
   await hit(sheet.getByRole('button', { name: 'Set it out' }).first())
   await expect(sheet).toBeHidden()
   await expect(lies).toContainText('comes to Valve within')
@@ -247,6 +249,13 @@ bothWays(
     const stands = page.getByRole('region', { name: 'As it stands' })
     await expect(stands).toContainText('Now: 0 of 4 joints')
     await expect(stands.locator('.joint')).toHaveCount(4)
+    // What is seen of them are pictures.
+    const inked = (): Promise<number> =>
+      stands.locator('canvas').evaluate((canvas: HTMLCanvasElement) => {
+        const seen = canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height).data
+        return [...(seen ?? [])].filter((value, at) => at % 4 === 3 && value > 0).length
+      })
+    await expect.poll(inked).toBeGreaterThan(100)
     const time = stands.getByLabel('At another time')
     await time.fill('48')
     await expect(stands).not.toContainText('Now: 0 of 4')

@@ -8,7 +8,7 @@ import { type ComponentPublicInstance, computed, onBeforeUnmount, onMounted, rea
 const props = defineProps<{
   rows: readonly Row[]
   as: 'tbody' | 'ul'
-  /** Height of a row as it is to be expected, px. */
+  /** Height of a row as it is to be expected before one was seen, px. */
   rowPx: number
 }>()
 const PIECE = 60
@@ -23,6 +23,8 @@ const pieces = computed(() =>
 const near = reactive(new Set<number>([0]))
 /** Rooms of pieces that were in the page, as they were then. */
 const rooms = new Map<number, number>()
+/** Height of a row as rows were seen to have, px: a wrong guess would push what was scrolled to out of sight. */
+const seenRowPx = ref(props.rowPx)
 const printing = ref(false)
 const elements = new Map<Element, number>()
 let observer: IntersectionObserver | undefined
@@ -31,11 +33,13 @@ function seen(entries: readonly IntersectionObserverEntry[]): void {
   for (const { target, isIntersecting, boundingClientRect } of entries) {
     const at = elements.get(target)
     if (at === undefined) continue
-    if (isIntersecting) near.add(at)
-    else {
-      if (near.has(at)) rooms.set(at, boundingClientRect.height)
-      near.delete(at)
+    const count = pieces.value[at]?.length ?? 0
+    if (near.has(at) && count > 0 && boundingClientRect.height > 0) {
+      rooms.set(at, boundingClientRect.height)
+      seenRowPx.value = boundingClientRect.height / count
     }
+    if (isIntersecting) near.add(at)
+    else near.delete(at)
   }
 }
 function watched(at: number, mounted: Element | ComponentPublicInstance | null): void {
@@ -62,7 +66,8 @@ onBeforeUnmount(() => {
   window.removeEventListener('afterprint', after)
 })
 const isShown = (at: number): boolean => printing.value || pieces.value.length === 1 || near.has(at)
-const roomPx = (at: number): string => `${rooms.get(at) ?? (pieces.value[at]?.length ?? 0) * props.rowPx}px`
+const roomPx = (at: number): string =>
+  `${rooms.get(at) ?? (pieces.value[at]?.length ?? 0) * seenRowPx.value}px`
 </script>
 
 <template>

@@ -85,7 +85,7 @@ export const SPACE = {
     'It is {setMm, number, length} up or down and {rollMm, number, length} aside: {trueOffsetMm, number, length} off in all.',
   'space-close-way':
     '{kind, select, straight {One piece, {travelMm, number, length} centre to centre} offset {2 × {angleDeg}°: travel {travelMm, number, length}, run {runMm, number, length}, leads {leadInMm, number, length} and {leadOutMm, number, length}} other {2 × {angleDeg}°: there is no room for it}}',
-  'space-close-cuts': 'Cut to {cuts}.',
+  'space-close-cuts': 'Cut to {cuts}{open, select, yes { (?: a take-off is not known there)} other {}}.',
   'space-close-gets-in':
     '{how, select, draws {The last is got in where one end draws back by {backMm, number, length}.} other {The last can be got in.}}',
   'space-close-may-err': 'Its end may be {mm, number, length} out, by what measures err.',

@@ -71,7 +71,7 @@ function comesTo(entries: readonly string[]): string {
   const { cuts, getsIn, mayErrMm } = outcome
   const figures = cuts.map(({ cutMm }) => (cutMm.value === null ? '?' : fmt.length(cutMm.value, job.reader)))
   return [
-    word('space-close-cuts', { cuts: figures.join(', ') }),
+    word('space-close-cuts', { cuts: figures.join(', '), open: figures.includes('?') ? 'yes' : 'no' }),
     ...(getsIn
       ? [
           word('space-close-gets-in', {
@@ -160,5 +160,8 @@ async function setOut(way: { entries: string[] }): Promise<void> {
   align-items: center;
   gap: 12px;
   margin: 0;
+}
+.way .button {
+  flex: none;
 }
 </style>
