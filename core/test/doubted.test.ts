@@ -1,4 +1,4 @@
-import { doubtEntry, foldJob, jointFacts, recall, testsReadOn } from '../src/index.js'
+import { doubtEntry, flagsOf, foldJob, jointFacts, recall, testsReadOn } from '../src/index.js'
 import { type Log, SECTION, T0, joint, lineJob, uuid, walls } from './make-job.js'
 import { GAUGE, putTool } from './store-help.js'
 
@@ -84,4 +84,33 @@ it('tests are found by the gauge they were read on, by its whole name', () => {
     [uuid(502), null],
     [uuid(501), null],
   ])
+})
+
+it('a test that was read on a gauge found wrong since says so for good, on its certificate too', () => {
+  const log = made()
+  putTool(log)
+  const testId = uuid(501)
+  const begun = {
+    bar: 9,
+    medium: 'water',
+    holdS: 3600,
+    allowedDropBar: 0.2,
+    resolutionBar: 0.05,
+    gauge: 'G-1',
+  }
+  log.put('test-begun', { testId, sectionId: SECTION, ...begun, tester: 'T' }, { atS: T0 + 5 * DAY_S })
+  log.put('test-ended', { testId, verdict: 'held', reason: '' }, { atS: T0 + 5 * DAY_S + 7200 })
+  const flagged = (fromS: number, toS?: number): unknown[] => {
+    const found = { toolId: GAUGE, fromS, ...(toS === undefined ? {} : { toS }), says: 'reads 0.4 low' }
+    const events = [...log.events]
+    log.put('tool-found', found, { atS: T0 + 9 * DAY_S })
+    const state = foldJob(log.events.splice(0, log.events.length, ...events))
+    const test = state.tests.get(testId)
+    return (test ? flagsOf(state, test) : []).filter(({ code }) => code === 'flag-gauge-wrong')
+  }
+  expect(flagged(T0 + 4 * DAY_S)).toEqual([
+    { code: 'flag-gauge-wrong', params: { gauge: 'G-1', says: 'reads 0.4 low' } },
+  ])
+  // It was good until after that test, or again before it.
+  expect([flagged(T0 + 6 * DAY_S), flagged(T0, T0 + 4 * DAY_S)]).toEqual([[], []])
 })

@@ -143,10 +143,19 @@ describe('a job at a glance', () => {
 })
 
 describe('what has a name in a job', () => {
-  it('is every line, part, joint, section and thing of the store, once', () => {
+  it('is every line, part, joint, section, test and thing of the store, once', () => {
     const log = lineJob(2)
     log.put('tin-set', { tinId: uuid(600), plastic: 'pvc-u', code: 'T-7', expiresOn: '2027-01-01' })
     log.put('tool-set', { toolId: uuid(700), kind: 'press-tool', name: 'PT-1', matches: {} })
+    const begun = { sectionId: SECTION, bar: 9, medium: 'water', holdS: 3600, allowedDropBar: 0.2 }
+    for (const n of [1, 2])
+      log.put('test-begun', {
+        ...begun,
+        testId: uuid(500 + n),
+        resolutionBar: 0.05,
+        gauge: 'G-1',
+        tester: 'T',
+      })
     const named = namedInJob(foldJob(log.events))
     const by = (kind: string): string[] => named.filter((one) => one.kind === kind).map(({ label }) => label)
     expect(by('line')).toEqual(['Q'])
@@ -156,6 +165,10 @@ describe('what has a name in a job', () => {
       ['F01', 'F2', 'F3'],
     ])
     expect([by('section'), by('thing')]).toEqual([['Q-A'], ['T-7', 'PT-1']])
+    expect(named.filter(({ kind }) => kind === 'test').map(({ label, more }) => [label, more])).toEqual([
+      ['Q-A', 'G-1 2026-09-21'],
+      ['Q-A', 'G-1 2026-09-21'],
+    ])
     expect(new Set(named.map(({ kind, ref }) => `${kind} ${ref}`)).size).toBe(named.length)
   })
 })

@@ -141,6 +141,41 @@ describe('tools', () => {
     log.put('tool-found', { toolId: JAW, fromS: T0 + 86400, says: 'cracked' }, { atS: T0 + 90000 })
     expect(factsOf(log, 1, T0 + 91000).inspection?.verdict).toBe('pass')
   })
+  it('a joint made with it afterwards is in doubt too, until it is tried and good or looked at on a later day', () => {
+    const madeAfter = (
+      put: (log: ReturnType<typeof pressJob>) => void,
+      atS = T0 + 9000,
+    ): string | undefined => {
+      const log = pressJob(1)
+      log.put('tool-found', { toolId: JAW, fromS: T0 + 3600, says: 'cracked' }, { atS: T0 + 5000 })
+      put(log)
+      press(log, 1, atS)
+      cycle(log, atS + 28)
+      return factsOf(log, 1, atS + 600).inspection?.verdict
+    }
+    expect(madeAfter(() => {})).toBe('unknown')
+    expect(
+      madeAfter((log) => log.put('tool-proof', { toolId: JAW, good: true, how: 'slug' }, { atS: T0 + 6000 })),
+    ).toBe('pass')
+    const serviced = (log: ReturnType<typeof pressJob>): unknown =>
+      log.put('tool-set', {
+        toolId: JAW,
+        kind: 'jaw',
+        name: 'J-22',
+        matches: { size: 'd22', profile: 'K' },
+        checkedOn: new Date((T0 + 86400) * 1000).toISOString().slice(0, 10),
+      })
+    expect(madeAfter(serviced)).toBe('unknown')
+    expect(madeAfter(serviced, T0 + 86400)).toBe('pass')
+    // Looked at once more, apart from the look that made it.
+    const log = pressJob(1)
+    log.put('tool-found', { toolId: JAW, fromS: T0 + 3600, says: 'cracked' }, { atS: T0 + 5000 })
+    press(log, 1, T0 + 9000)
+    cycle(log, T0 + 9028)
+    expect(factsOf(log, 1, T0 + 9600).inspection?.verdict).toBe('unknown')
+    log.step(joint(1), 'look', T0 + 9700, { indicator: 'gone', edge: 'at-edge' })
+    expect(factsOf(log, 1, T0 + 9800).inspection?.verdict).toBe('pass')
+  })
   it('out of date, not tried today, failed its trial', () => {
     const log = pressJob(1)
     const codes = (atS: number): string[] =>

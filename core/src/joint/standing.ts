@@ -56,6 +56,22 @@ export function stillWrong(item: StoreItem, zone: string): string | null {
     (item.checkedOn !== null && item.checkedOn > dayOf(last.atS, zone))
   return mended ? null : last.says
 }
+/**
+ * Was a thing that somebody found wrong so in a stretch of time? Where nobody said until when, it is wrong until it was
+ * tried and good, or until the day it was looked at by whoever services it. @param fromS, toS epoch s.
+ */
+export function wasWrong(
+  item: StoreItem,
+  found: StoreItem['found'][number],
+  { fromS, toS }: { fromS: number; toS: number },
+  zone: string,
+): boolean {
+  if (toS < found.fromS) return false
+  if (fromS <= found.toS || !found.still) return fromS <= found.toS
+  const { checkedOn, proofs } = item
+  const serviced = checkedOn !== null && checkedOn > dayOf(found.atS, zone) && checkedOn <= dayOf(fromS, zone)
+  return !serviced && !proofs.some((p) => p.good && p.atS > found.atS && p.atS <= fromS)
+}
 /** The first of the days it has, with what it is. */
 function lastDay(item: StoreItem, openedOn: string | null): Pick<Stood, 'untilOn' | 'by'> {
   const all = (

@@ -3,7 +3,7 @@ import type { Finding, Inspection, Life, Need, Step } from '../methods/method.js
 import { finding } from '../sources/source.js'
 import { dayOf } from '../units/zone.js'
 import type { JobState, JointState, StoreItem } from '../log/state.js'
-import { type Stood, standingOf, stillWrong } from './standing.js'
+import { type Stood, standingOf, stillWrong, wasWrong } from './standing.js'
 import { once } from '../units/memo.js'
 
 /** Tools that are tried each day before they are used, and how. Source: `cp-shift-proof`. */
@@ -142,6 +142,8 @@ export interface OfRecord {
   tools: readonly StoreItem[]
   /** Entries about it that say a tool was used although no cycle of that was logged, by id, parted by blanks. */
   withoutCycle: string
+  /** Where the job is: by its days a thing was looked at again. */
+  zone: string
 }
 const NO_TOOLS: readonly StoreItem[] = []
 const reporting = once((store: JobState['store']) => [...store.values()].some(reports))
@@ -150,18 +152,19 @@ export const toolsReport = ({ store }: Pick<JobState, 'store'>): boolean => repo
 /** What the record of a job says about a joint. */
 export function ofRecord(state: JobState, joint: JointState): OfRecord {
   const used = joint.lives.flatMap(({ done }) => done.flatMap((one) => one.tools ?? NO_TOOLS_USED))
-  if (!used.length) return { joint, tools: NO_TOOLS, withoutCycle: '' }
+  const { zone } = state.job
+  if (!used.length) return { joint, tools: NO_TOOLS, withoutCycle: '', zone }
   const tools = [...new Set(used)].map((id) => state.store.get(id)).filter((x) => x !== undefined)
   const entries = reporting(state.store) ? entriesWithoutCycle(state) : null
   const taps = joint.lives.flatMap(({ done }) => done.map(({ eventId }) => eventId))
   const without = entries ? taps.filter((id) => entries.has(`${id} ${joint.id}`)) : []
-  return { joint, tools, withoutCycle: without.join(' ') }
+  return { joint, tools, withoutCycle: without.join(' '), zone }
 }
 const NO_TOOLS_USED: readonly string[] = []
 
 /** What the record itself says against a life: steps skipped, written from memory, tools found wrong since. */
 export function recordFindings(
-  { joint, tools, withoutCycle }: OfRecord,
+  { joint, tools, withoutCycle, zone }: OfRecord,
   life: Life,
   steps: readonly Step[],
 ): Finding[] {
@@ -175,9 +178,10 @@ export function recordFindings(
     return []
   const endedS = endedBeforeS(joint, life.no)
   const overlaps = endedS !== null && life.done.some((d) => d.latestS < endedS)
-  const lastLookS = greatest(
-    life.done.filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified').map((d) => d.latestS),
-  )
+  const looksS = life.done
+    .filter((d) => steps.find((s) => s.id === d.step)?.reaches === 'verified')
+    .map((d) => d.latestS)
+  const lastLookS = greatest(looksS)
   const notLogged = new Set(withoutCycle.split(' '))
   const all = life.done.flatMap((done, i) => {
     const out: Finding[] = []
@@ -190,14 +194,16 @@ export function recordFindings(
     for (const id of done.tools ?? []) {
       const tool = tools.find((item) => item.id === id)
       for (const found of tool?.found ?? [])
-        if (done.latestS >= found.fromS && done.earliestS <= found.toS)
-          // Looked at since it was found: said, and no longer in doubt.
+        if (tool && wasWrong(tool, found, { fromS: done.earliestS, toS: done.latestS }, zone)) {
+          // Looked at since it was found: said, and no longer in doubt. The look that was its last step is not another one.
+          const sinceS = done.latestS > found.atS ? (looksS[0] ?? Infinity) : found.atS
           out.push(
-            finding(lastLookS > found.atS ? 'note' : 'warn', 'made-with-wrong-tool', 'measured', {
-              tool: tool?.name ?? '',
+            finding(lastLookS > sinceS ? 'note' : 'warn', 'made-with-wrong-tool', 'measured', {
+              tool: tool.name,
               says: found.says,
             }),
           )
+        }
     }
     return out
   })

@@ -1,10 +1,11 @@
 import { jointPlaces } from '../joint/lookup.js'
 import type { JobState } from '../log/state.js'
+import { dayOf } from '../units/zone.js'
 
 /** Something of a job that can be looked for by its name. */
 export interface Named {
-  kind: 'joint' | 'piece' | 'fitting' | 'line' | 'section' | 'thing'
-  /** Its id, as addresses have it. */
+  kind: 'joint' | 'piece' | 'fitting' | 'line' | 'section' | 'thing' | 'test'
+  /** Its id, as addresses have it; of a test its section's before it. */
   ref: string
   label: string
   /** What is said beside it: a size, a name. */
@@ -35,6 +36,13 @@ export function namedInJob(state: JobState): Named[] {
       ref: section.id,
       label: section.tag,
       more: '',
+    })),
+    // A test goes by its section, the gauge it was read on, and the day it was begun.
+    ...[...state.tests.values()].map((test): Named => ({
+      kind: 'test',
+      ref: `${test.sectionId}/${test.id}`,
+      label: state.sections.get(test.sectionId)?.tag ?? '',
+      more: [test.gauge, dayOf(test.begunAtS, state.job.zone)].filter(Boolean).join(' '),
     })),
     ...[...state.store.values()].map((item): Named => ({
       kind: 'thing',

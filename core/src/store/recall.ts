@@ -1,7 +1,7 @@
 import { jointPlaces } from '../joint/lookup.js'
 import { tagOrder } from '../units/tag-order.js'
 import { isProved } from '../line/touches.js'
-import type { JobState, StoreItem } from '../log/state.js'
+import type { JobState, StoreItem, TestRun } from '../log/state.js'
 
 /** Which joints are looked for: made with a thing, by a person, in a stretch of time; all that is said must hold. */
 export interface RecallAsk {
@@ -96,10 +96,13 @@ export interface TestRecalled {
   /** Null while it runs. */
   verdict: 'held' | 'lost' | 'inconclusive' | null
 }
-/** Tests that name a gauge, the latest first: by its name alone, or its name before what else was said of it. */
-export const testsReadOn = (state: JobState, { name }: StoreItem): readonly TestRecalled[] =>
+/** Is this the gauge that a test names: by its name alone, or its name before what else was said of it? */
+export const isGaugeOf = ({ name }: StoreItem, { gauge }: Pick<TestRun, 'gauge'>): boolean =>
+  gauge === name || gauge.startsWith(`${name},`) || gauge.startsWith(`${name} `)
+/** Tests that name a gauge, the latest first. */
+export const testsReadOn = (state: JobState, item: StoreItem): readonly TestRecalled[] =>
   [...state.tests.values()]
-    .filter(({ gauge }) => gauge === name || gauge.startsWith(`${name},`) || gauge.startsWith(`${name} `))
+    .filter((test) => isGaugeOf(item, test))
     .map((test) => ({
       testId: test.id,
       sectionId: test.sectionId,

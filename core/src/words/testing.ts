@@ -116,6 +116,7 @@ export const TESTING = {
     '{bar, number, fine} was read at {at}: {name} may take {limitBar, number, fine} at the gauge. Let the pressure off before anybody goes near.',
   'flag-above-weakest':
     '{bar, number, fine} was read during the test, above what {name} may take: {limitBar, number, fine} at the gauge.',
+  'flag-gauge-wrong': 'It was read on {gauge}, which was found wrong: {says}. Whether it held is open.',
   'work-full': '{section} is full. Drain it before anything on it is opened.',
   'work-live': '{section} is {state}. Nothing is cut or opened there.',
   'work-live-near': '{section}, behind the same valve, is {state}. Nothing is cut or opened here.',

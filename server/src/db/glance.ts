@@ -6,7 +6,7 @@ import { LEFT } from './jobs.js'
 import { event, job, jobGlance, jobHead, jobMember, jobNamed } from './schema.js'
 
 /** Version of a glance as it is kept: what an older one lacks is made anew. */
-const GLANCE_V = 3
+const GLANCE_V = 4
 /** A cure goes by the temperature as time passes: after so long a glance is taken again, though nothing was written. */
 const GOOD_FOR_S = 600
 /** So many names are written at once. */
@@ -69,7 +69,7 @@ export async function takeGlance(pool: pg.Pool, jobId: string, nowS: number): Pr
   }
   await inTransaction(pool, async (client) => {
     const had = await on(client)
-      .select({ seq: jobGlance.seq })
+      .select({ seq: jobGlance.seq, v: jobGlance.v })
       .from(jobGlance)
       .where(eq(jobGlance.jobId, jobId))
     const put = await on(client)
@@ -81,8 +81,9 @@ export async function takeGlance(pool: pg.Pool, jobId: string, nowS: number): Pr
         setWhere: sql`${jobGlance.seq} <= excluded.seq`,
       })
       .returning({ jobId: jobGlance.jobId })
-    // The names go by the log alone: where it has not grown they are as they were.
-    if (put.length && had[0]?.seq !== kept.seq) await putNames(client, jobId, namedInJob(state))
+    // The names go by the log alone: where it has not grown, and they are made as now, they are as they were.
+    if (put.length && (had[0]?.seq !== kept.seq || had[0].v !== GLANCE_V))
+      await putNames(client, jobId, namedInJob(state))
   })
 }
 async function putNames(client: pg.PoolClient, jobId: string, names: readonly Named[]): Promise<void> {

@@ -13,7 +13,7 @@ export const GLANCE_OPERATIONS: readonly Operation[] = [
   {
     method: 'get',
     path: '/glance/named',
-    says: 'What their jobs have under a name (q): joints, pieces, fittings, lines, sections, tins, tools.',
+    says: 'What their jobs have under a name (q): joints, pieces, fittings, lines, sections, tests, tins, tools.',
     who: 'person',
     status: 200,
     gives: json(),

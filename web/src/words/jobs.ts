@@ -61,7 +61,7 @@ export const JOBS = {
   'jobs-first': '{job}: {thing}.',
   'jobs-nothing-presses': 'Nothing presses. Next, {job}: {thing}.',
   'jobs-clocks': 'Clocks of all jobs',
-  'jobs-look-for': 'Look for a job, joint, tin, tool, figure',
+  'jobs-look-for': 'Look for a job, joint, tin, tool, test, figure',
   'jobs-looking': 'Looking …',
   'jobs-found':
     '{count, plural, =0 {Nothing in your jobs by this text.} one {{count} thing in your jobs} other {{count} things in your jobs}}',
@@ -73,6 +73,7 @@ export const JOBS = {
   'jobs-kind-line': 'line',
   'jobs-kind-section': 'section',
   'jobs-kind-thing': 'in the store',
+  'jobs-kind-test': 'test',
   'jobs-show': 'Show',
   'jobs-filter-all': 'All {count}',
   'jobs-filter-pressing': 'Pressing {count}',

@@ -1,10 +1,12 @@
 import type { Msg } from '../../methods/method.js'
 import { msg } from '../../sources/source.js'
 import { jointFacts } from '../../joint/assess.js'
+import { wasWrong } from '../../joint/standing.js'
 import type { JobState, Section, TestRun } from '../../log/state.js'
 import type { SectionAnswer } from '../test-plan/answer.js'
 import { judgeSeries, type Judgement } from '../verdict/judge.js'
 import { limitsOf } from '../test-plan/limits.js'
+import { isGaugeOf } from '../../store/recall.js'
 import { planOf } from '../test-plan/section-plan.js'
 import { contentsOf, physicsOf } from '../test-plan/section.js'
 import { growthPerK, stretchPerBar, stuffOf } from '../verdict/physics/pipe.js'
@@ -136,6 +138,12 @@ export function flagsOf(state: JobState, test: TestRun): Msg[] {
     if (facts.homeAtS === null || facts.homeAtS > test.begunAtS)
       out.push(msg('flag-work-since', { joint: facts.tag }))
   }
+  const during = { fromS: test.begunAtS, toS: test.ended.atS }
+  for (const item of state.store.values())
+    if (isGaugeOf(item, test))
+      for (const found of item.found)
+        if (wasWrong(item, found, during, state.job.zone))
+          out.push(msg('flag-gauge-wrong', { gauge: item.name, says: found.says }))
   const set = new Set(test.setAside.map((s) => s.code))
   const then = stopsForTest(state, section.id, test.bar, test.medium, test.begunAtS).filter(
     (s) => LATE.has(s.code) && !set.has(s.code),

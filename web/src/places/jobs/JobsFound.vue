@@ -3,7 +3,7 @@ import type { Named } from '@jugalis/core'
 import { ref, watch } from 'vue'
 import type { RouteLocationRaw } from 'vue-router'
 import { NoSignal, api } from '../../api'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 
 /** What all jobs have under a name, and where a figure of that name is looked up. */
 const props = defineProps<{ text: string; handbookIn: string | null }>()
@@ -42,9 +42,14 @@ function wayTo({ kind, ref: id, jobId }: Hit): RouteLocationRaw {
   if (kind === 'joint') return { name: 'make', params: { jobId, jointId: id } }
   if (kind === 'line' || kind === 'fitting') return { name: 'set-out', params: { jobId, lineId: id } }
   if (kind === 'piece') return { name: 'cut', params: { jobId, itemId: id } }
-  return kind === 'section'
-    ? { name: 'prove', params: { jobId, sectionId: id } }
-    : { name: 'store', params: { jobId, itemId: id } }
+  return kind === 'thing'
+    ? { name: 'store', params: { jobId, itemId: id } }
+    : { name: 'prove', params: { jobId, sectionId: id.split('/')[0] } }
+}
+/** What is said beside a name; of a thing what it is, in the reader's words. */
+function besides({ kind, more }: Hit): string {
+  const [is, ...rest] = more.split(' ')
+  return kind === 'thing' && is ? [named(is), ...rest].join(' ') : more
 }
 </script>
 
@@ -56,7 +61,7 @@ function wayTo({ kind, ref: id, jobId }: Hit): RouteLocationRaw {
       <li v-for="hit in hits" :key="`${hit.jobId} ${hit.kind} ${hit.ref}`">
         <RouterLink :to="wayTo(hit)">
           <span class="strong">{{ hit.label }}</span>
-          <span>{{ hit.more }}</span>
+          <span>{{ besides(hit) }}</span>
           <span class="of"
             >{{ word(`jobs-kind-${hit.kind}`) }}, <span class="strong">{{ hit.job }}</span></span
           >
