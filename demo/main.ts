@@ -1,4 +1,5 @@
 import { connect, migrateUnderLock } from '../server/src/db/connect.js'
+import { ownKeyIn, signWith } from '../server/src/own-key.js'
 import { PUBLISHED } from '../server/src/passwords.js'
 import { passwordOfAll, seedDemo } from './seed.js'
 
@@ -7,9 +8,10 @@ import { passwordOfAll, seedDemo } from './seed.js'
  * have another password than the one that is printed.
  */
 async function main(): Promise<void> {
-  const { DATABASE_URL: url, MIGRATIONS: migrations } = process.env
+  const { DATABASE_URL: url, MIGRATIONS: migrations, KEY_FILE: keyFile } = process.env
   if (!url || !migrations) throw new Error('DATABASE_URL and MIGRATIONS are needed.')
   const database = connect(url)
+  if (keyFile) signWith(ownKeyIn(keyFile, Date.now() / 1000))
   try {
     await migrateUnderLock(database, migrations)
     await seedDemo(database.pool, Date.now() / 1000)

@@ -1,11 +1,13 @@
 import type { Batch } from '@jugalis/core'
-import { inTransaction } from '../server/src/db/connect.js'
+import { dateOf, inTransaction, on } from '../server/src/db/connect.js'
 import type pg from 'pg'
 import { addDevice } from '../server/src/db/devices.js'
 import { insertJob, insertMember } from '../server/src/db/jobs.js'
 import { appendInside } from '../server/src/db/log.js'
+import { deviceKey } from '../server/src/db/schema.js'
 import { PUBLISHED, hashPassword, isPassword } from '../server/src/passwords.js'
 import { addPerson } from '../server/src/people.js'
+import { type SigningDevice, signingDevice } from './device.js'
 import { tellHarrow } from './harrow/world.js'
 import { HARROW, KELPWICK, ORG, PEOPLE, type World, idOf } from './ids.js'
 import { HOUR_S } from './story.js'
@@ -27,6 +29,17 @@ async function tell(client: pg.PoolClient, nowS: number, world: World, told: rea
       person.name === owner ? 'owner' : 'fitter',
     )
   await insertMember(client, jobId, PROBE.personId, PROBE.name, 'device')
+  const devices = new Map<string, SigningDevice>()
+  /** The phone of a person, which signs what they write; its key is known from when they signed in. */
+  async function deviceOf(personId: string): Promise<SigningDevice> {
+    const had = devices.get(personId)
+    if (had) return had
+    const made = signingDevice()
+    devices.set(personId, made)
+    const known = { orgId: ORG, keyId: made.key, personId, spki: made.spki, madeAt: dateOf(nowS), agent: '' }
+    await on(client).insert(deviceKey).values(known)
+    return made
+  }
   let run: Told[] = []
   const send = async (): Promise<void> => {
     const first = run[0]
@@ -37,7 +50,10 @@ async function tell(client: pg.PoolClient, nowS: number, world: World, told: rea
       clockErrorS: 0,
       events: run.map(({ draft }) => draft),
     }
-    await appendInside(client, jobId, idOf(first.who), batch, nowS)
+    const personId = idOf(first.who)
+    const byPerson = PEOPLE.some((person) => person.personId === personId)
+    const sent = byPerson ? (await deviceOf(personId)).signed(batch, jobId, personId) : batch
+    await appendInside(client, jobId, personId, sent, nowS)
     run = []
   }
   for (const one of [...told].sort((a, b) => a.atS - b.atS)) {

@@ -1,8 +1,8 @@
 import { existsSync } from 'node:fs'
-import { nodePackages } from './lib/deps.mjs'
+import { keyFile, nodePackages } from './lib/deps.mjs'
 import { Plain, ROOT, endWith, run } from './lib/proc.mjs'
 
-/** npm run verify -- JOB: checks the hash chain of one job in the database, or of an exported file. */
+/** npm run verify -- JOB: checks the hash chain and the signatures of one job in the database, or of an exported file. */
 async function main() {
   nodePackages()
   const what = process.argv[2]
@@ -16,7 +16,7 @@ async function main() {
     const ran = run(process.execPath, ['--import', 'tsx', 'scripts/verify-chain.ts', what], {
       show: true,
       cwd: ROOT,
-      env: { ...process.env, DATABASE_URL: url ?? database?.url ?? '' },
+      env: { ...process.env, DATABASE_URL: url ?? database?.url ?? '', KEY_FILE: keyFile() },
     })
     process.exitCode = ran.status ?? 1
   } finally {

@@ -62,3 +62,5 @@ export function stateFolder() {
   mkdirSync(STATE, { recursive: true })
   return STATE
 }
+/** Key by which this server signs where a log ends: outside the database. */
+export const keyFile = () => path.join(stateFolder(), 'server.key.json')

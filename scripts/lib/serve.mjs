@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto'
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import path from 'node:path'
 import { DEMO_BUNDLE, SERVER_BUNDLE, WEB_ROOT } from './build.mjs'
-import { stateFolder } from './deps.mjs'
+import { keyFile, stateFolder } from './deps.mjs'
 import { Plain, ROOT, child, keptUp, run } from './proc.mjs'
 
 /** Secret that signs session cookies; kept, so that a restart signs nobody out. */
@@ -20,6 +20,7 @@ function seedDemo(databaseUrl, password) {
       ...process.env,
       DATABASE_URL: databaseUrl,
       MIGRATIONS,
+      KEY_FILE: keyFile(),
       ...(password ? { DEMO_PASSWORD: password } : {}),
     },
   })
@@ -43,6 +44,7 @@ async function oneServer({ databaseUrl, port, host, tls, limiter, yardstick, qui
         MIGRATIONS,
         ...(web ? { WEB_ROOT } : {}),
         SESSION_SECRET: sessionSecret(),
+        KEY_FILE: keyFile(),
         ...(tls.cert ? { TLS_CERT: tls.cert, TLS_KEY: tls.key } : {}),
         ...(yardstick ? { YARDSTICK: 'on' } : {}),
         ...(limiter === false ? { LIMITER: 'off' } : {}),

@@ -13,6 +13,7 @@ import { HttpError, answerErrors, notFound, unknownRoute } from './errors.js'
 import { type Behind, NOWHERE, behindHere } from './behind.js'
 import { type Imports, importsHere } from './imports.js'
 import type { Heavy } from './heavy.js'
+import { ownKey } from './own-key.js'
 import { askedWell, notKept } from './manners.js'
 import { type Heads, headsOf } from './live/heads.js'
 import { health, needsDatabase } from './alive.js'
@@ -130,6 +131,7 @@ export function createApp(options: AppOptions): Express {
   app.use('/api', notKept, askedWell)
   described(app)
   app.get('/api/health', health(options.pulse, nowS))
+  app.get('/api/keys', (_req, res) => void res.json({ keys: ownKey()?.published ?? [] }))
   app.use('/api/calc', limit(6000), calcRoutes(options.heavy))
   if (options.yardstick)
     app.post('/api/yardstick', express.json({ limit: '1mb' }), (_req, res) => void res.json({}))

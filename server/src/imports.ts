@@ -72,9 +72,13 @@ export const importsHere = (pool: pg.Pool): Imports =>
 /** No file that we write needs more, MB; one that does is refused, and takes nothing else with it. */
 const MOST_MB = 2048
 /** In a thread of its own, which has its own way to the database: what is in the file holds nobody up. */
-export function importsApart(script: URL, databaseUrl: string, pooler: boolean): Imports {
+export function importsApart(
+  script: URL,
+  databaseUrl: string,
+  { pooler, keyFile }: { pooler: boolean; keyFile?: string },
+): Imports {
   const thread = threadOf<ImportQuestion, ImportReply>(script, {
-    workerData: { databaseUrl, pooler },
+    workerData: { databaseUrl, pooler, keyFile },
     resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
   })
   return oneAtATime(async (question) => {

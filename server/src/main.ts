@@ -7,6 +7,7 @@ import { playStandIns } from './devices/stand-ins.js'
 import { importsApart } from './imports.js'
 import { behindApart } from './behind.js'
 import { heavyThread } from './heavy.js'
+import { ownKeyIn, signWith } from './own-key.js'
 import { readsApart } from './reads.js'
 import { keptAlive } from './keep-alive.js'
 import { headsOf } from './live/heads.js'
@@ -61,13 +62,13 @@ async function serve(server: http.Server, database: Database, secure: boolean): 
 }
 
 /** What would keep everybody else waiting, each in a thread of its own with its own way to the database. */
-function threads(url: string, pooler: boolean) {
+function threads(url: string, pooler: boolean, keyFile: string) {
   const script = (name: string): URL => new URL(`./${name}.mjs`, import.meta.url)
   return {
     glances: behindApart('glance', script('behind-worker'), url, pooler),
     packs: behindApart('pack', script('behind-worker'), url, pooler),
-    reads: readsApart(script('read-worker'), url, pooler),
-    imports: importsApart(script('import-worker'), url, pooler),
+    reads: readsApart(script('read-worker'), url, { pooler, keyFile }),
+    imports: importsApart(script('import-worker'), url, { pooler, keyFile }),
   }
 }
 
@@ -82,7 +83,9 @@ async function main(): Promise<void> {
       ? { cert: readFileSync(process.env.TLS_CERT), key: readFileSync(process.env.TLS_KEY) }
       : null
   const heads = headsOf(database.pool, pooler || process.env.LIVE === 'poll' ? 'poll' : 'push')
-  const apart = threads(url, pooler)
+  const keyFile = env('KEY_FILE')
+  signWith(ownKeyIn(keyFile, Date.now() / 1000))
+  const apart = threads(url, pooler, keyFile)
   const app = createApp({
     pool: database.pool,
     pulse,

@@ -1,4 +1,5 @@
 import type pg from 'pg'
+import { verifyAll } from './db/verify.js'
 import { calendarText } from './routes/calendar.js'
 import { entriesCsv, jointLogCsv } from './routes/tables.js'
 import { threadOf } from './thread.js'
@@ -14,6 +15,7 @@ const READS = {
   joints: (pool, { jobId, personId }) => jointLogCsv(pool, jobId, personId),
   entries: (pool, { jobId }) => entriesCsv(pool, jobId),
   calendar: (pool, { jobId, personId, nowS }) => calendarText(pool, jobId, personId, nowS),
+  verify: async (pool, { jobId }) => JSON.stringify(await verifyAll(pool, jobId)),
 } as const satisfies Record<string, (pool: pg.Pool, asked: Asked) => Promise<string>>
 export type Told = keyof typeof READS
 export interface ReadQuestion extends Asked {
@@ -35,8 +37,12 @@ export const readsHere = (pool: pg.Pool): Reads => ({
   stop: async () => undefined,
 })
 /** In a thread of its own, one after another. */
-export function readsApart(script: URL, databaseUrl: string, pooler: boolean): Reads {
-  const thread = threadOf<ReadQuestion, ReadReply>(script, { workerData: { databaseUrl, pooler } })
+export function readsApart(
+  script: URL,
+  databaseUrl: string,
+  { pooler, keyFile }: { pooler: boolean; keyFile?: string },
+): Reads {
+  const thread = threadOf<ReadQuestion, ReadReply>(script, { workerData: { databaseUrl, pooler, keyFile } })
   let last: Promise<unknown> = Promise.resolve()
   return {
     tell(told, asked) {

@@ -109,6 +109,13 @@ const REFUSALS = {
   'refused-file-too-large': 'This file is too large to be read here.',
   'refused-not-your-role': 'This role is not yours to give, or not theirs to be given.',
   'refused-say-why': 'Say why another than its tester ends this test.',
+  'refused-no-key': 'This is no key that entries can be signed with.',
+  'refused-key-of-another': 'This key belongs to somebody else.',
+  'refused-too-many-keys': 'Too many devices have signed in under this name.',
+  'refused-key-not-known': 'The key of this device is not known here.',
+  'refused-bad-signature': 'This entry is not what its device signed.',
+  'refused-line-not-as-signed':
+    'Line {seq} does not hold: {why, select, key {the key it was signed with is not in the file} person {it was signed with the key of somebody else} server {the key of its server is not in the file} countersign {it is not what its server signed} other {it is not what its device signed}}.',
   'refused-an-entry-cant-be': 'An entry can’t be read.',
 } as const
 /** What stands in a person's calendar. */

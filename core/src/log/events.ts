@@ -1,5 +1,5 @@
 import type * as yup from 'yup'
-import { type Shape, firstFault, list, number, yupOf } from '../schema/shape.js'
+import { type Shape, firstFault, list, number, object, yupOf } from '../schema/shape.js'
 import { anything, id, instant, may, must } from './kinds-shapes.js'
 import { KINDS } from './kinds.js'
 
@@ -25,6 +25,8 @@ export interface Batch {
   expectedSeq?: number | null
   /** Who wrote these entries: nobody else's session may send them. Left out by instruments and scripts. */
   personId?: string | null
+  /** With which key of that person on this device each entry was signed, in their order (`textToSign`). */
+  signed?: { key: string; signatures: string[] } | null
   events: Draft[]
 }
 /** A draft as the server keeps it: who, on which device, and when it happened by the server's clock. */
@@ -82,6 +84,13 @@ const BATCH: Shape & { type: 'object' } = {
     must('clockErrorS', number({ min: 0, max: 1e6 })),
     may('expectedSeq', number({ min: 0, integer: true })),
     may('personId', id),
+    may(
+      'signed',
+      object(
+        must('key', { type: 'string', max: 64 }),
+        must('signatures', list({ type: 'string', max: 100 }, 1, 1000)),
+      ),
+    ),
     must('events', list(anything, 1, 1000)),
   ],
 }
@@ -115,6 +124,8 @@ export function batchFault(raw: unknown): EventFault | null {
   if (outer) return outer
   const batch = raw as Batch
   if (!isUuid(batch.deviceId)) return bad('deviceId must be a UUID.', 'deviceId')
+  if (batch.signed && batch.signed.signatures.length !== batch.events.length)
+    return bad('There is one signature for each entry.', 'signed.signatures')
   const ids = new Set<string>()
   for (let i = 0; i < batch.events.length; i++) {
     const fault = draftFault(batch.events[i], `events[${i}]`)

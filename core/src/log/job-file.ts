@@ -1,6 +1,8 @@
 import { FIRST_HASH, lineHash } from './chain.js'
 import { isUuid } from './events.js'
 
+export * from './signed.js'
+
 /** What the file of a job says of itself, and whether it holds. */
 export type FileCheck =
   /** It is no job file. */

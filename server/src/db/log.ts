@@ -4,21 +4,18 @@ import {
   FIRST_HASH,
   type JobEvent,
   type LogLine,
+  type Signed,
   canonical,
   chainLine,
-  dayOf,
-  foldJob,
-  isHardStop,
   isUuid,
-  leftStops,
-  readToFold,
-  say,
-  stopsForTest,
 } from '@jugalis/core'
 import type pg from 'pg'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { inTransaction } from './connect.js'
+import { checkBatchSigned } from './device-keys.js'
+import { ended, insertLines } from './lines.js'
+import { checkTests } from './test-gates.js'
 import { checkRights, giveRoles } from './rights.js'
 import { nameJob } from './named.js'
 
@@ -58,10 +55,49 @@ export async function appendBatch(
   batch: Batch,
   receivedAtS: number,
 ): Promise<Appended> {
+  await checkBatchSigned(pool, jobId, actorId, batch)
   return inTransaction(pool, (client) => appendInside(client, jobId, actorId, batch, receivedAtS))
 }
 
-/** The same inside the caller's transaction. */
+/** Of a batch what is new, with the signatures of its device, and the numbers of what is known. */
+interface SortedOut {
+  fresh: JobEvent[]
+  signatures: (Signed | null)[]
+  seqs: { id: string; seq: number }[]
+}
+function sortOut(
+  batch: Batch,
+  known: ReadonlyMap<string, Row>,
+  on: { jobId: string; actorId: string; receivedAtS: number },
+): SortedOut {
+  const { jobId, actorId, receivedAtS } = on
+  const out: SortedOut = { fresh: [], signatures: [], seqs: [] }
+  for (const [i, draft] of batch.events.entries()) {
+    const stored = known.get(draft.id)
+    if (stored) {
+      if (
+        draftText(JSON.parse(stored.body) as JobEvent) !== draftText({ ...draft, deviceId: batch.deviceId })
+      )
+        throw new HttpError(409, 'id-reused', refusal('refused-this-id-belongs-to'), `events[${i}].id`)
+      out.seqs.push({ id: draft.id, seq: Number(stored.seq) })
+      continue
+    }
+    out.signatures.push(signedOf(batch, i))
+    out.fresh.push({
+      ...draft,
+      jointId: draft.jointId ?? null,
+      jobId,
+      deviceId: batch.deviceId,
+      actorId,
+      // A device's clock may be wrong by hours; how long ago it wrote this is right.
+      occurredAtS: round(receivedAtS - Math.max(0, batch.sentAtDeviceS - draft.atDeviceS)),
+      clockErrorS: batch.clockErrorS,
+    })
+  }
+  return out
+}
+
+/** The same inside the caller's transaction; signatures were held against their key before. */
 export async function appendInside(
   client: pg.PoolClient,
   jobId: string,
@@ -75,29 +111,7 @@ export async function appendInside(
     [jobId, batch.events.map((e) => e.id)],
   )
   const known = new Map(had.rows.map((r) => [r.id, r]))
-  const fresh: JobEvent[] = []
-  const seqs: { id: string; seq: number }[] = []
-  for (const [i, draft] of batch.events.entries()) {
-    const stored = known.get(draft.id)
-    if (stored) {
-      if (
-        draftText(JSON.parse(stored.body) as JobEvent) !== draftText({ ...draft, deviceId: batch.deviceId })
-      )
-        throw new HttpError(409, 'id-reused', refusal('refused-this-id-belongs-to'), `events[${i}].id`)
-      seqs.push({ id: draft.id, seq: Number(stored.seq) })
-      continue
-    }
-    fresh.push({
-      ...draft,
-      jointId: draft.jointId ?? null,
-      jobId,
-      deviceId: batch.deviceId,
-      actorId,
-      // A device's clock may be wrong by hours; how long ago it wrote this is right.
-      occurredAtS: round(receivedAtS - Math.max(0, batch.sentAtDeviceS - draft.atDeviceS)),
-      clockErrorS: batch.clockErrorS,
-    })
-  }
+  const { fresh, signatures, seqs } = sortOut(batch, known, { jobId, actorId, receivedAtS })
   if (fresh.length && batch.expectedSeq != null && batch.expectedSeq !== head.seq)
     throw new HttpError(409, 'stale', refusal('refused-others-have-written-since'), 'expectedSeq', {
       seq: head.seq,
@@ -115,12 +129,23 @@ export async function appendInside(
     seqs.push({ id: event.id, seq: line.seq })
     prev = line
   }
-  await insertLines(client, jobId, fresh, lines)
+  await insertLines(
+    client,
+    jobId,
+    fresh,
+    ended(
+      jobId,
+      lines.map((line, i) => ({ ...line, signed: signatures[i] })),
+    ),
+  )
   if (lines.length) await writeHead(client, jobId, prev)
   await nameJob(client, jobId, fresh)
   await giveRoles(client, jobId, fresh)
   return { seqs, head: { seq: prev.seq, hash: prev.hash } }
 }
+/** What a device signed of one entry of a batch. */
+const signedOf = ({ signed }: Batch, i: number): Signed | null =>
+  signed ? { key: signed.key, signature: signed.signatures[i] ?? '' } : null
 /** Times are kept to the millisecond. */
 const round = (s: number): number => Math.round(s * 1000) / 1000
 
@@ -208,84 +233,4 @@ async function checkJoints(
   const i = all.findIndex((e) => jointsNamed(e).some((j) => named.includes(j) && !known.has(j)))
   if (i >= 0)
     throw new HttpError(422, 'unknown-joint', refusal('refused-this-joint-is-not'), `events[${i}].jointId`)
-}
-
-/** A test begins only when the ladder and the gates allow it, by the careful rule and what is recorded by then. */
-async function checkTests(client: pg.PoolClient, jobId: string, fresh: readonly JobEvent[]): Promise<void> {
-  const found = await client.query<{ body: string }>(
-    'select body from event where job_id = $1 order by seq',
-    [jobId],
-  )
-  const before = readToFold(found.rows.map((x) => x.body))
-  for (const [i, event] of fresh.entries()) {
-    if (event.kind !== 'test-begun') continue
-    const state = foldJob([...before, ...fresh.slice(0, i)])
-    const data = event.data as {
-      rule?: string
-      gaugeTopBar?: number
-      gaugeDueOn?: string
-      resolutionBar: number
-      setAside?: { code: string; reason: string }[]
-    }
-    const all = stopsForTest(
-      state,
-      String(event.data.sectionId),
-      Number(event.data.bar),
-      String(event.data.medium),
-      event.occurredAtS,
-      {
-        rule: data.rule ?? null,
-        gauge: {
-          resolutionBar: data.resolutionBar,
-          topBar: data.gaugeTopBar ?? null,
-          dueOn: data.gaugeDueOn ?? null,
-        },
-        today: dayOf(event.occurredAtS, state.job.zone),
-      },
-    )
-    const stops = leftStops(all, data.setAside ?? [])
-    if (stops.length)
-      throw new HttpError(409, 'test-refused', say(stops[0] as (typeof stops)[number]), `events[${i}]`, {
-        stops: stops.map((says) => ({
-          code: says.code,
-          message: say(says),
-          hard: isHardStop(says),
-          params: says.params,
-          ...says.params,
-        })),
-      })
-  }
-}
-
-export async function insertLines(
-  client: pg.PoolClient,
-  jobId: string,
-  events: readonly JobEvent[],
-  lines: readonly LogLine[],
-): Promise<void> {
-  if (!lines.length) return
-  const hex = (h: string): string => `\\x${h}`
-  await client.query(
-    `insert into event (job_id, seq, id, joint_id, kind, v, body, actor_id, device_id, device_seq, occurred_at, clock_error_s, recorded_at, prev_hash, hash)
-     select $1, s, i, j, k, v, b, a, d, ds, to_timestamp(o), c, r::timestamptz, p::bytea, h::bytea
-     from unnest($2::bigint[], $3::uuid[], $4::uuid[], $5::text[], $6::smallint[], $7::text[], $8::uuid[], $9::uuid[], $10::bigint[], $11::double precision[], $12::real[], $13::text[], $14::text[], $15::text[])
-       as t(s, i, j, k, v, b, a, d, ds, o, c, r, p, h)`,
-    [
-      jobId,
-      lines.map((l) => l.seq),
-      events.map((e) => e.id),
-      events.map((e) => e.jointId),
-      events.map((e) => e.kind),
-      events.map((e) => e.v),
-      lines.map((l) => l.body),
-      events.map((e) => e.actorId),
-      events.map((e) => e.deviceId),
-      events.map((e) => e.deviceSeq),
-      events.map((e) => e.occurredAtS),
-      events.map((e) => e.clockErrorS),
-      lines.map((l) => l.recordedAt),
-      lines.map((l) => hex(l.prevHash)),
-      lines.map((l) => hex(l.hash)),
-    ],
-  )
 }

@@ -1,11 +1,12 @@
-import type { LogLine } from '@jugalis/core'
-import { and, eq, gt } from 'drizzle-orm'
+import { FIRST_HASH, type Signed } from '@jugalis/core'
+import { and, desc, eq, gt } from 'drizzle-orm'
 import type pg from 'pg'
 import { type Client, on } from './connect.js'
+import type { SignedLogLine } from './lines.js'
 import { event } from './schema.js'
 
 /** The log of a job after a number, in order. */
-export async function readLog(pool: Client, jobId: string, after: number): Promise<LogLine[]> {
+export async function readLog(pool: Client, jobId: string, after: number): Promise<SignedLogLine[]> {
   const rows = await on(pool)
     .select({
       seq: event.seq,
@@ -13,16 +14,52 @@ export async function readLog(pool: Client, jobId: string, after: number): Promi
       body: event.body,
       prevHash: event.prevHash,
       hash: event.hash,
+      signedWith: event.signedWith,
+      signature: event.signature,
+      countersignedWith: event.countersignedWith,
+      countersignature: event.countersignature,
     })
     .from(event)
     .where(and(eq(event.jobId, jobId), gt(event.seq, after)))
     .orderBy(event.seq)
-  return rows.map((row) => ({
-    ...row,
-    recordedAt: row.recordedAt.toISOString(),
-    prevHash: row.prevHash.toString('hex'),
-    hash: row.hash.toString('hex'),
-  }))
+  return rows.map(({ signedWith, signature, countersignedWith, countersignature, ...row }) => {
+    const signed = signedOf(signedWith, signature)
+    const countersigned = signedOf(countersignedWith, countersignature)
+    return {
+      ...row,
+      recordedAt: row.recordedAt.toISOString(),
+      prevHash: row.prevHash.toString('hex'),
+      hash: row.hash.toString('hex'),
+      ...(signed && { signed }),
+      ...(countersigned && { countersigned }),
+    }
+  })
+}
+/** A signature as a file has it. */
+export const signedOf = (key: string | null, signature: Buffer | null): Signed | null =>
+  key !== null && signature !== null ? { key, signature: signature.toString('base64url') } : null
+
+/** Where a log ends, and the signature of the server under that; null where there is none. */
+export interface HeadSaid {
+  seq: number
+  hash: string
+  countersigned: Signed | null
+}
+export async function headOf(pool: pg.Pool, jobId: string): Promise<HeadSaid> {
+  const [row] = await on(pool)
+    .select({
+      seq: event.seq,
+      hash: event.hash,
+      countersignedWith: event.countersignedWith,
+      countersignature: event.countersignature,
+    })
+    .from(event)
+    .where(eq(event.jobId, jobId))
+    .orderBy(desc(event.seq))
+    .limit(1)
+  if (!row) return { seq: 0, hash: FIRST_HASH, countersigned: null }
+  const { seq, hash, countersignedWith, countersignature } = row
+  return { seq, hash: hash.toString('hex'), countersigned: signedOf(countersignedWith, countersignature) }
 }
 
 /** Lines of one reading: a large job is read in several, so that one is sent while the next is put together. */

@@ -100,6 +100,22 @@ export const ownPart = pgTable(
   (t) => [primaryKey({ columns: [t.orgId, t.name] })],
 )
 
+/** Public keys of people's devices: entries are signed with the other half, which no device gives away. */
+export const deviceKey = pgTable(
+  'device_key',
+  {
+    orgId: uuid('org_id').notNull(),
+    /** The beginning of the key's own hash. */
+    keyId: text('key_id').notNull().primaryKey(),
+    personId: uuid('person_id').notNull(),
+    spki: bytea('spki').notNull(),
+    madeAt: at('made_at').notNull(),
+    /** What the device says it is. */
+    agent: text('agent').notNull(),
+  },
+  (t) => [index('device_key_person').on(t.personId)],
+)
+
 // Job tables: primary and foreign keys start with job_id, so that jobs can be spread over servers.
 export const job = pgTable('job', {
   jobId: uuid('job_id').primaryKey(),
@@ -199,12 +215,33 @@ export const event = pgTable(
     recordedAt: at('recorded_at').notNull(),
     prevHash: bytea('prev_hash').notNull(),
     hash: bytea('hash').notNull(),
+    /** Which device signed the entry, and its signature; null: none did. */
+    signedWith: text('signed_with'),
+    signature: bytea('signature'),
+    /** With which key of the server, of the line at which the log ended then. */
+    countersignedWith: text('countersigned_with'),
+    countersignature: bytea('countersignature'),
   },
   (table) => [
     primaryKey({ columns: [table.jobId, table.seq] }),
     unique('event_id').on(table.jobId, table.id),
     unique('event_device').on(table.jobId, table.deviceId, table.deviceSeq),
   ],
+)
+
+/** Public keys that came along in the file of a job: of devices and servers elsewhere, by the word of that file. */
+export const jobKey = pgTable(
+  'job_key',
+  {
+    jobId: uuid('job_id')
+      .notNull()
+      .references(() => job.jobId),
+    keyId: text('key_id').notNull(),
+    of: text('of').notNull(),
+    spki: bytea('spki').notNull(),
+    personId: uuid('person_id'),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.of, t.keyId] })],
 )
 
 /** Pictures that the log names by the hash of their bytes. */

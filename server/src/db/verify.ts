@@ -1,5 +1,10 @@
-import { type ChainCheck, FIRST_HASH } from '@jugalis/core'
+import { type ChainCheck, FIRST_HASH, type SignedCheck, checkSigned } from '@jugalis/core'
+import type pg from 'pg'
+import { ownKey } from '../own-key.js'
 import { type Client, on } from './connect.js'
+import { verifies } from './device-keys.js'
+import { keysOfJob } from './job-keys.js'
+import { readLog } from './read-log.js'
 import { sql } from 'drizzle-orm'
 
 /**
@@ -35,4 +40,33 @@ export async function verifyLog(client: Client, jobId: string): Promise<ChainChe
   const [row] = found.rows
   if (row?.at && row.why) return { ok: false, seq: Number(row.at), why: row.why }
   return { ok: true, seq: Number(row?.seq ?? 0), hash: row?.hash ?? FIRST_HASH }
+}
+
+/**
+ * Does this server vouch for where the log ends? `here`: it signed that line. `before`: the line is from before it signed.
+ * `not-signing`: this process has no key. `past`: the line came after, and not through it.
+ */
+export type Vouched = 'here' | 'before' | 'not-signing' | 'past'
+/** What a log comes to: its chain, who signed what of it, who vouches for its end. Of a signature `why` is its code. */
+export type Verified = ChainCheck & { signed: SignedCheck | null; vouched: Vouched | null }
+
+/** Lines, signatures and end of a job's log. Reads all of it where anything is signed: not for a thread that others wait for. */
+export async function verifyAll(pool: pg.Pool, jobId: string): Promise<Verified> {
+  const chain = await verifyLog(pool, jobId)
+  if (!chain.ok) return { ...chain, signed: null, vouched: null }
+  const lines = await readLog(pool, jobId, 0)
+  const signed = await checkSigned(jobId, lines, await keysOfJob(pool, jobId), verifies)
+  const { wrong } = signed
+  if (wrong) return { ok: false, seq: wrong.seq, why: wrong.why, signed, vouched: null }
+  const last = lines.at(-1)
+  const own = ownKey()
+  const vouched = ((): Vouched => {
+    if (!own) return 'not-signing'
+    const { key } = last?.countersigned ?? {}
+    if (own.published.some(({ id }) => id === key)) return 'here'
+    return last && Date.parse(last.recordedAt) / 1000 >= own.sinceS ? 'past' : 'before'
+  })()
+  return vouched === 'past'
+    ? { ok: false, seq: chain.seq, why: vouched, signed, vouched }
+    : { ...chain, signed, vouched }
 }

@@ -34,6 +34,7 @@ export const batch = object(
     sentAtDeviceS: { type: 'number' },
     clockErrorS: { type: 'number', minimum: 0 },
     events: { type: 'array', items: EVENT_SCHEMA },
+    signed: object({ key: text, signatures: { type: 'array', items: text } }),
   },
   ['deviceId', 'sentAtDeviceS', 'events'],
 )

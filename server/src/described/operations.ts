@@ -247,8 +247,16 @@ export const OPERATIONS: readonly Operation[] = [
   },
   {
     method: 'get',
+    path: `${job}/head`,
+    says: 'Where the log ends, and this server’s signature under that.',
+    who: 'person',
+    status: 200,
+    gives: json(),
+  },
+  {
+    method: 'get',
     path: `${job}/verify`,
-    says: 'Does the chain of hashes hold.',
+    says: 'Does the chain of hashes hold, what of it devices signed, and whether this server signed where it ends.',
     who: 'person',
     status: 200,
     gives: json(),

@@ -13,6 +13,23 @@ export const PEOPLE_OPERATIONS: readonly Operation[] = [
     status: 204,
   },
   {
+    method: 'put',
+    path: '/session/key',
+    says: 'Takes the public key of this browser (P-256, SubjectPublicKeyInfo, DER, base64url): entries sent with its signatures are held against it.',
+    who: 'person',
+    body: object({ spki: text }),
+    status: 200,
+    gives: json(object({ key: text })),
+  },
+  {
+    method: 'get',
+    path: '/keys',
+    says: 'Keys this server signs with, or did.',
+    who: 'anybody',
+    status: 200,
+    gives: json(),
+  },
+  {
     method: 'get',
     path: '/session/all',
     says: 'Everywhere one is signed in.',

@@ -7,6 +7,22 @@ const person = {
   required: ['personId', 'name', 'role'],
 }
 
+const signature = {
+  type: 'object',
+  properties: { key: { type: 'string' }, signature: { type: 'string', pattern: '^[A-Za-z0-9_-]{86}$' } },
+  required: ['key', 'signature'],
+}
+const key = {
+  type: 'object',
+  properties: {
+    id: { type: 'string', pattern: '^[0-9a-f]{32}$' },
+    of: { enum: ['device', 'server'] },
+    spki: { type: 'string', description: 'SubjectPublicKeyInfo, DER, base64url: P-256' },
+    personId: { type: ['string', 'null'] },
+  },
+  required: ['id', 'of', 'spki'],
+}
+
 export const JOB_FILE_SCHEMA = {
   $schema: DRAFT,
   title: 'A whole job: its log as it was hashed, and the names behind it',
@@ -22,6 +38,7 @@ export const JOB_FILE_SCHEMA = {
       properties: { seq: { type: 'integer', minimum: 0 }, hash },
       required: ['seq', 'hash'],
     },
+    keys: { type: 'array', items: key },
     lines: {
       type: 'array',
       items: {
@@ -32,6 +49,8 @@ export const JOB_FILE_SCHEMA = {
           body: { type: 'string', description: 'One entry as canonical JSON: what was hashed' },
           prevHash: hash,
           hash,
+          signed: signature,
+          countersigned: signature,
         },
         required: ['seq', 'recordedAt', 'body', 'prevHash', 'hash'],
       },

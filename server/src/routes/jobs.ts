@@ -20,8 +20,7 @@ import { inTransaction } from '../db/connect.js'
 import { appendBatch } from '../db/log.js'
 import { checkParts } from '../db/rights.js'
 import { isPackDue, packOf } from '../db/pack.js'
-import { logText } from '../db/read-log.js'
-import { verifyLog } from '../db/verify.js'
+import { headOf, logText } from '../db/read-log.js'
 import { isSession } from '../db/sessions.js'
 import { HttpError } from '../errors.js'
 import type { Behind } from '../behind.js'
@@ -139,7 +138,7 @@ function packed(routes: Router, { pool, nowS, packs, jobId }: On): void {
   })
 }
 
-function entries(routes: Router, { pool, nowS, heads, streams, packs, jobId }: On): void {
+function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, jobId }: On): void {
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)
     const after = Number(req.query.after ?? 0)
@@ -185,9 +184,12 @@ function entries(routes: Router, { pool, nowS, heads, streams, packs, jobId }: O
       async () => (await isMember(pool, id, personId)) && isSession(pool, req.sessionID),
     )
   })
+  routes.get('/:jobId/head', async (req, res) => {
+    res.json(await headOf(pool, await jobId(req)))
+  })
   routes.get('/:jobId/verify', async (req, res) => {
     const id = await jobId(req)
-    res.json(await verifyLog(pool, id))
+    res.type('json').send(await reads.tell('verify', { jobId: id, personId: me(req).personId, nowS: nowS() }))
   })
 }
 

@@ -9,6 +9,7 @@ import { keepAudit } from '../db/audit.js'
 import { on } from '../db/connect.js'
 import { isAdmin } from '../db/people.js'
 import { person } from '../db/schema.js'
+import { takeKey } from '../db/device-keys.js'
 import { endSessions, sessionKey, sessionsOf } from '../db/sessions.js'
 import { HttpError } from '../errors.js'
 import { PUBLISHED, hashPassword, isOldHash, isPassword } from '../passwords.js'
@@ -45,6 +46,8 @@ const settings = yup
 const CHANGED = yup
   .object({ old: yup.string().max(1000).required(), password: yup.string().max(1000).required() })
   .noUnknown()
+
+const KEY = yup.object({ spki: yup.string().max(1000).required() }).noUnknown()
 
 /** Who asks. @throws HttpError 401 where nobody signed in. */
 export function me(req: Request): { personId: string; name: string; orgId: string } {
@@ -187,6 +190,14 @@ function ownSessions(routes: Router, { pool, nowS }: On): void {
     res.status(204).end()
   })
 }
+/** The key of this browser: what is written here is signed with its other half. */
+function deviceKeys(routes: Router, { pool, nowS }: On): void {
+  routes.put('/key', requireSession, express.json({ limit: '4kb' }), async (req, res) => {
+    const { spki } = checked(KEY, req.body)
+    const agent = (req.get('user-agent') ?? '').slice(0, MOST_AGENT)
+    res.json({ key: await takeKey(pool, me(req), spki, { agent, nowS: nowS() }) })
+  })
+}
 function choices(routes: Router, { pool }: On): void {
   routes.get('/settings', requireSession, async (req, res) => {
     res.json({ settings: await settingsOf(pool, me(req).personId) })
@@ -202,6 +213,6 @@ function choices(routes: Router, { pool }: On): void {
 }
 export function sessionRoutes(given: On): Router {
   const routes = Router()
-  for (const part of [signingIn, ownSessions, choices]) part(routes, given)
+  for (const part of [signingIn, ownSessions, deviceKeys, choices]) part(routes, given)
   return routes
 }

@@ -1,11 +1,22 @@
 import { randomUUID } from 'node:crypto'
-import { type Batch, type JobEvent, type LogLine, checkChain, draftFault, isUuid } from '@jugalis/core'
+import {
+  type Batch,
+  type JobEvent,
+  type PublicKey,
+  checkChain,
+  checkSigned,
+  draftFault,
+  isUuid,
+} from '@jugalis/core'
 import { eq } from 'drizzle-orm'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { on, inTransaction } from '../db/connect.js'
 import { LEFT, insertJob, insertMember, isJob, membersOf } from '../db/jobs.js'
-import { appendInside, insertLines, jointsDefined, writeHead } from '../db/log.js'
+import { verifies } from '../db/device-keys.js'
+import { keepJobKeys, keysOfJob, keysOnce } from '../db/job-keys.js'
+import { type SignedLogLine, insertLines } from '../db/lines.js'
+import { appendInside, jointsDefined, writeHead } from '../db/log.js'
 import { readLog } from '../db/read-log.js'
 import * as schema from '../db/schema.js'
 import { HttpError } from '../errors.js'
@@ -14,6 +25,8 @@ import { refusal } from '../words.js'
 const FORMAT = 'jugalis-job-1'
 /** More people than were ever on a job. */
 const MOST_PEOPLE = 5000
+/** More devices than were ever on a job. */
+const MOST_KEYS = 20_000
 const HASH = /^[0-9a-f]{64}$/
 /** All of a file but its lines. */
 const cover = yup.object({
@@ -32,15 +45,35 @@ const cover = yup.object({
     )
     .required(),
   head: yup.object({ seq: yup.number().required(), hash: yup.string().required() }).required(),
+  // Files of before anything was signed have none.
+  keys: yup
+    .array()
+    .max(MOST_KEYS)
+    .of(
+      yup.object({
+        id: yup.string().max(64).required(),
+        of: yup.string().oneOf(['device', 'server']).required(),
+        spki: yup.string().max(1000).required(),
+        personId: yup.string().uuid().nullable(),
+      }),
+    ),
 })
+const signature = yup
+  .object({ key: yup.string().max(64).required(), signature: yup.string().max(100).required() })
+  .default(undefined)
 const line = yup.object({
   seq: yup.number().integer().required(),
   recordedAt: yup.string().required(),
   body: yup.string().required(),
   prevHash: yup.string().matches(HASH).required(),
   hash: yup.string().matches(HASH).required(),
+  signed: signature,
+  countersigned: signature,
 })
-export type JobFile = yup.InferType<typeof cover> & { lines: yup.InferType<typeof line>[] }
+export type JobFile = Omit<yup.InferType<typeof cover>, 'keys'> & {
+  keys?: PublicKey[]
+  lines: SignedLogLine[]
+}
 
 /** A file by its shape: the first fault ends the look, and nothing of the file is said back. @throws HttpError 422. */
 function shaped(raw: unknown): JobFile {
@@ -57,8 +90,9 @@ function shaped(raw: unknown): JobFile {
   }
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return wrong(null)
   const { lines, ...rest } = raw as { lines?: unknown }
-  const { people } = rest as { people?: unknown }
+  const { people, keys } = rest as { people?: unknown; keys?: unknown }
   if (Array.isArray(people) && people.length > MOST_PEOPLE) wrong('people')
+  if (Array.isArray(keys) && keys.length > MOST_KEYS) wrong('keys')
   look(cover, rest, '')
   if (!Array.isArray(lines)) return wrong('lines')
   for (const [i, each] of lines.entries()) {
@@ -88,6 +122,7 @@ export async function exportJob(
     exportedAt: new Date(nowS * 1000).toISOString(),
     people: await membersOf(pool, jobId),
     head: { seq: last?.seq ?? 0, hash: last?.hash ?? '0'.repeat(64) },
+    keys: keysOnce(await keysOfJob(pool, jobId)),
     lines,
   }
 }
@@ -117,7 +152,7 @@ export async function importJob(
 ): Promise<Brought> {
   const job = shaped(raw)
   if (!isUuid(job.jobId)) throw new HttpError(422, 'bad-input', refusal('refused-the-job-id-is'), 'jobId')
-  const check = checkChain(job.jobId, job.lines as LogLine[])
+  const check = checkChain(job.jobId, job.lines)
   if (!check.ok)
     throw new HttpError(
       422,
@@ -127,6 +162,8 @@ export async function importJob(
     )
   if (check.hash !== job.head.hash || check.seq !== job.head.seq)
     throw new HttpError(422, 'broken-chain', refusal('refused-the-end-of-the'), 'head')
+  const keys = job.keys ?? []
+  await requireSigned(job.jobId, job.lines, keys)
   const events = job.lines.map((l, i) => readEvent(l.body, job.jobId, `lines[${i}].body`))
   return inTransaction(pool, async (client) => {
     if (await isJob(client, job.jobId))
@@ -147,11 +184,28 @@ export async function importJob(
         job.jobId,
         joints,
       ])
-    await insertLines(client, job.jobId, events, job.lines as LogLine[])
+    await keepJobKeys(client, job.jobId, keys)
+    await insertLines(client, job.jobId, events, job.lines)
     await writeHead(client, job.jobId, check)
     const { head } = await appendInside(client, job.jobId, importer.personId, broughtBy(check, nowS), nowS)
     return { jobId: job.jobId, ...head }
   })
+}
+
+/** Every signature of a file stands by the keys that came with it. @throws HttpError 422 for the first that does not. */
+async function requireSigned(
+  jobId: string,
+  lines: readonly SignedLogLine[],
+  keys: readonly PublicKey[],
+): Promise<void> {
+  const { wrong } = await checkSigned(jobId, lines, keys, verifies)
+  if (wrong)
+    throw new HttpError(
+      422,
+      'bad-signature',
+      refusal('refused-line-not-as-signed', { seq: wrong.seq, why: wrong.why }),
+      `lines[${wrong.seq - 1}]`,
+    )
 }
 
 /** The entry that says how far a log came in as a file. */
