@@ -37,7 +37,10 @@ bothWays(
     await expect(headline(page)).toContainText('it was changed after it was written')
     await give(text)
     await expect(headline(page)).toContainText('Wash house holds:')
-    await expect(page.getByText(/^Wren: \d+ entries$/)).toBeVisible()
+    await expect(page.getByText(/^Wren: (\d+) entries, \1 signed by one device$/)).toBeVisible()
+    await expect(
+      page.getByText(/^This server signed that the log ended so at entry \d+, its last\.$/),
+    ).toBeVisible()
     const hash = (JSON.parse(text) as { head: { hash: string } }).head.hash
     await expect(page.getByText(hash)).toBeVisible()
     const paper = page.getByLabel('Log head, as it stands on a paper')

@@ -1,5 +1,5 @@
 #!/usr/bin/env python3
-"""Checks a Jugalis job file: every line of its log, and where it ends. Needs nothing but Python 3.
+"""Checks a Jugalis job file: every line of its log, every signature, and where it ends. Needs Python 3, and p256.py beside it.
 
     verify.py FILE [--head HASH]
 
@@ -11,6 +11,8 @@ import hashlib
 import json
 import re
 import sys
+
+from p256 import decoded, key_id, stands
 
 FORMAT = "jugalis-job-1"
 FIRST = "0" * 64
@@ -38,6 +40,37 @@ def read(path):
     return job
 
 
+def without(body, names):
+    """The text of an object in canonical form without some of its members."""
+    read, at, kept = json.JSONDecoder().raw_decode, 1, []
+    while body[at] != "}":
+        start = at + (body[at] == ",")
+        name, colon = read(body, start)
+        _, at = read(body, colon + 1)
+        if name not in names:
+            kept.append(body[start:at])
+    return "{" + ",".join(kept) + "}"
+
+
+def check_signed(job_id, keys, line, entry):
+    """Holds the signatures under a line against their keys. Says whether a device signed it, and which server did."""
+    for name, of in (("signed", "device"), ("countersigned", "server")):
+        said = line.get(name)
+        if said is None:
+            continue
+        key = keys.get((of, said["key"]))
+        if key is None:
+            raise Broken(f"line {line['seq']}: the key of its {of} is not in the file")
+        if of == "device" and key["personId"] != entry["actorId"]:
+            raise Broken(f"line {line['seq']}: it was signed with the key of somebody else")
+        own = without(line["body"], ("clockErrorS", "occurredAtS"))
+        head = "\n".join(("jugalis-head-1", job_id, str(line["seq"]), line["hash"]))
+        text = head if of == "server" else "jugalis-entry-1\n" + own
+        if not stands(decoded(key["spki"]), decoded(said["signature"]), text):
+            raise Broken(f"line {line['seq']}: it is not what its {of} signed")
+    return line.get("signed") is not None, (line.get("countersigned") or {}).get("key")
+
+
 def check_line(job_id, seq, prev, line):
     """Checks one line over the one before it; gives its entry."""
     if not isinstance(line, dict) or line.get("seq") != seq:
@@ -62,11 +95,15 @@ def check_line(job_id, seq, prev, line):
 
 def check(job, head):
     """Walks the whole log. Gives what is worth saying of it."""
-    prev, known, says = FIRST, False, []
+    prev, known, says, signed, server = FIRST, False, [], 0, None
+    keys = {(key["of"], key["id"]): key for key in job.get("keys", []) if key["id"] == key_id(key["spki"])}
     for seq, line in enumerate(job["lines"], start=1):
         entry = check_line(job.get("jobId"), seq, prev, line)
         prev = line["hash"]
         known = known or (head is not None and prev.startswith(head))
+        by_device, by_server = check_signed(job["jobId"], keys, line, entry)
+        signed += by_device
+        server = (seq, by_server) if by_server else server
         if entry.get("kind") == "log-brought":
             entries = entry.get("data", {}).get("entries")
             says.append(f"entries 1 to {entries} came in as a file: the server did not see them written")
@@ -75,6 +112,8 @@ def check(job, head):
         raise Broken("the log does not end where the file says it does")
     if head is not None and not known:
         raise Broken("the log was never at the head that was given")
+    says.append(f"{signed} lines are signed by devices")
+    says.append("no server signed it" if server is None else f"line {server[0]} is signed by the server with key {server[1]}")
     return end, says
 
 
@@ -90,6 +129,9 @@ def main():
     except NotAJob as error:
         print(f"{asked.file} {error}")
         return 2
+    except (KeyError, TypeError, ValueError, AttributeError) as error:
+        print(f"DOES NOT HOLD: a signature or a key is not whole ({error})")
+        return 1
     except Broken as error:
         print(f"DOES NOT HOLD: {error}")
         return 1

@@ -126,6 +126,7 @@ const CALENDAR = {
   'calendar-care':
     '{does}: {what, select, joint {{count, plural, one {{count} joint} other {{count} joints}} of {tag}} other {{device}, {tag}}}',
   'calendar-care-why': 'In use since {on}. What was done is written down in Upkeep.',
+  'calendar-head': 'Log of {seq, plural, one {one entry} other {{seq} entries}}, head {head}',
   'calendar-may-be-moved': '{tag} may be moved with care',
   'calendar-may-take': '{tag} may take {bar, number, pressure}',
 } as const

@@ -1,3 +1,7 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
 import {
   type LogLine,
   checkFileSigned,
@@ -11,6 +15,20 @@ import { newKeyFile, ownKeyOf, signWith, verifies } from '../src/index.js'
 import { harness } from './harness.js'
 import { SERVER, signingServer } from './signing.js'
 
+/** What the verifier in another language says of a file (docs/verify). */
+function byOthers(of: unknown): { code: number; says: string } {
+  const folder = mkdtempSync(path.join(tmpdir(), 'forged-'))
+  try {
+    const at = path.join(folder, 'job.json')
+    writeFileSync(at, JSON.stringify(of))
+    return { code: 0, says: execFileSync('python3', ['docs/verify/verify.py', at]).toString() }
+  } catch (error) {
+    const { status, stdout } = error as { status: number; stdout: Buffer }
+    return { code: status, says: stdout.toString() }
+  } finally {
+    rmSync(folder, { recursive: true })
+  }
+}
 /** Whoever owns the database, or a file, and writes the log anew with all its hashes, is found out by the signatures. */
 const { server, signedLog, verified } = signingServer()
 
@@ -115,6 +133,16 @@ describe('a file', () => {
       [false, true],
     ])
     expect((await checkFileSigned(file, verifies)).wrong).toBeNull()
+    const { published } = SERVER
+    expect(byOthers(file)).toEqual({
+      code: 0,
+      says: [
+        `holds: 4 lines, head ${file.head.hash}`,
+        '2 lines are signed by devices',
+        `line 4 is signed by the server with key ${published[0]?.id}`,
+        '',
+      ].join('\n'),
+    })
     const other = await harness({ people: ['rook'] })
     signWith(ownKeyOf(newKeyFile(1_785_000_000)))
     try {
@@ -169,6 +197,7 @@ describe('a file', () => {
     expect(checkJobFile(own).is).toBe('whole')
     const check = await checkFileSigned(own, verifies)
     expect(check.wrong?.why ?? null).toBe(why)
+    expect(byOthers(own).code).toBe(why ? 1 : 0)
     if (why === null) expect([check.countersigned, check.by.map(({ signed }) => signed)]).toEqual([null, [0]])
     const other = await harness({ people: ['rook'] })
     try {

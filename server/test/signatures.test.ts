@@ -59,8 +59,10 @@ describe('keys of devices', () => {
     const { publicKey } = generateKeyPairSync('ec', { namedCurve: 'P-384' })
     expect((await tellKey(publicKey.export({ type: 'spki', format: 'der' }))).status).toBe(422)
     expect((await tellKey(new Uint8Array([1, 2, 3]))).body.error?.field).toBe('spki')
-    expect((await server().call('PUT', '/session/key', { spki: '!' })).status).toBe(422)
-    expect((await tellKey(own.spki, 'nobody')).status).toBe(401)
+    const personId = await whoIs('wren')
+    expect((await server().call('PUT', '/session/key', { personId, spki: '!' })).status).toBe(422)
+    expect((await tellKey(own.spki, 'teal', 'wren')).body.error?.code).toBe('other-person')
+    expect((await tellKey(own.spki, 'nobody', 'wren')).status).toBe(401)
   })
 })
 /** An ECDSA signature as OpenSSL wants it. */

@@ -20,8 +20,8 @@ export function signingServer() {
   })
   const whoIs = async (as: string): Promise<string> =>
     ((await h.call('GET', '/session', undefined, { as })).body.person as { personId: string }).personId
-  const tellKey = (spki: Uint8Array, as = 'wren'): Promise<Answer> =>
-    h.call('PUT', '/session/key', { spki: textOfBytes(spki) }, { as })
+  const tellKey = async (spki: Uint8Array, as = 'wren', of = as): Promise<Answer> =>
+    h.call('PUT', '/session/key', { personId: await whoIs(of), spki: textOfBytes(spki) }, { as })
   async function newJob(): Promise<string> {
     const job = randomUUID()
     await h.call('POST', '/jobs', { jobId: job, name: 'S' })

@@ -51,6 +51,7 @@ async function certificate(units: 'inch' | 'metric', signed: number): Promise<Ui
     reader: { units },
     lines: [{ tag: line.tag, laid: layOut(state, line) }],
     inside: new Set(state.sections.get(SECTION)?.jointIds),
+    head: { address: `https://jugalis.example/verify#${'x'.repeat(180)}`, short: 'ffff ffff ffff' },
   })
 }
 
@@ -59,7 +60,7 @@ describe.each(['metric', 'inch'] as const)('a certificate in %s', (units) => {
     const all = await placed(await certificate(units, n))
     const first = all.filter((t) => t.page === 1)
     const text = first.map((t) => t.text).join(' ')
-    for (const says of ['Pressure test of Q-A', 'allowed', 'Signed', 'Tester', 'Witness', 'Local code'])
+    for (const says of ['Pressure test of Q-A', 'allowed', 'Signed', 'Tester', 'Witness', 'ffff ffff ffff', 'Local code'])
       expect(text).toContain(says)
     expect(text).toContain(fmt.pressureFine(9, { units }))
     expect(first.filter((t) => t.text === 'T. Quill')).toHaveLength(n + 1)
@@ -91,6 +92,7 @@ describe('papers read aloud', () => {
     expect(figures).toEqual([
       expect.stringMatching(/^Line Q; joints in this section: Q-1, Q-2/),
       expect.stringMatching(/^Chart of 31 readings: 9(\.0+)? bar at/),
+      'Code of the log’s head',
     ])
   })
   it('a cut list is one table: a row of headings, then a heading and six cells to each piece', async () => {

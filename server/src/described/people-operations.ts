@@ -17,7 +17,7 @@ export const PEOPLE_OPERATIONS: readonly Operation[] = [
     path: '/session/key',
     says: 'Takes the public key of this browser (P-256, SubjectPublicKeyInfo, DER, base64url): entries sent with its signatures are held against it.',
     who: 'person',
-    body: object({ spki: text }),
+    body: object({ personId: text, spki: text }),
     status: 200,
     gives: json(object({ key: text })),
   },

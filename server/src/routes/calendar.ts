@@ -1,6 +1,7 @@
 import { createHash, createHmac, timingSafeEqual } from 'node:crypto'
 import {
   type AnyMsg,
+  FIRST_HASH,
   type JointFacts,
   allFacts,
   say,
@@ -38,6 +39,7 @@ const KEPT_S = 30 * 86400
 export interface LogEnd {
   seq: number
   recordedAtS: number
+  hash: string
 }
 
 /** What entries are made from, and the way to put one in. */
@@ -120,7 +122,13 @@ export function calendarOf(
 ): string {
   const tell = (code: CalendarCode, params: AnyMsg['params'] = {}): string => say({ code, params }, reader)
   const told = (message: AnyMsg): string => say(message, reader)
-  const feed = ical({ name: state.job.name, ttl: 900, prodId: { company: 'Jugalis', product: 'Wait' } })
+  const feed = ical({
+    name: state.job.name,
+    // Kept outside, the head shows a log that was written anew.
+    description: tell('calendar-head', { seq: end.seq, head: end.hash }),
+    ttl: 900,
+    prodId: { company: 'Jugalis', product: 'Wait' },
+  })
   const stamp = new Date(end.recordedAtS * 1000)
   const put: Book['put'] = (id, atS, sinceS, summary, description) => {
     const at = atS ?? sinceS
@@ -172,13 +180,17 @@ export async function calendarText(
   nowS: number,
 ): Promise<string> {
   const rows = await on(pool)
-    .select({ body: event.body, seq: event.seq, recordedAt: event.recordedAt })
+    .select({ body: event.body, seq: event.seq, recordedAt: event.recordedAt, hash: event.hash })
     .from(event)
     .where(eq(event.jobId, jobId))
     .orderBy(event.seq)
   const state = foldJob(readToFold(rows.map((row) => row.body)))
   const last = rows.at(-1)
-  const end = { seq: last?.seq ?? 0, recordedAtS: last ? secondsOf(last.recordedAt) : 0 }
+  const end = {
+    seq: last?.seq ?? 0,
+    recordedAtS: last ? secondsOf(last.recordedAt) : 0,
+    hash: last?.hash.toString('hex') ?? FIRST_HASH,
+  }
   return calendarOf(state, jobId, nowS, end, await readerOf(pool, personId, state.job.school))
 }
 

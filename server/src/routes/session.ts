@@ -47,7 +47,9 @@ const CHANGED = yup
   .object({ old: yup.string().max(1000).required(), password: yup.string().max(1000).required() })
   .noUnknown()
 
-const KEY = yup.object({ spki: yup.string().max(1000).required() }).noUnknown()
+const KEY = yup
+  .object({ personId: yup.string().uuid().required(), spki: yup.string().max(1000).required() })
+  .noUnknown()
 
 /** Who asks. @throws HttpError 401 where nobody signed in. */
 export function me(req: Request): { personId: string; name: string; orgId: string } {
@@ -193,7 +195,10 @@ function ownSessions(routes: Router, { pool, nowS }: On): void {
 /** The key of this browser: what is written here is signed with its other half. */
 function deviceKeys(routes: Router, { pool, nowS }: On): void {
   routes.put('/key', requireSession, express.json({ limit: '4kb' }), async (req, res) => {
-    const { spki } = checked(KEY, req.body)
+    const { personId, spki } = checked(KEY, req.body)
+    // A device that two people share: the key of one is not taken under the other's name.
+    if (personId !== me(req).personId)
+      throw new HttpError(401, 'other-person', refusal('refused-key-of-another'), 'personId')
     const agent = (req.get('user-agent') ?? '').slice(0, MOST_AGENT)
     res.json({ key: await takeKey(pool, me(req), spki, { agent, nowS: nowS() }) })
   })

@@ -11,6 +11,8 @@ export interface CertificateWords {
   /** The lines of the section, laid out. */
   lines: { tag: string; laid: Laid }[]
   inside: ReadonlySet<string>
+  /** Where the log ended: an address for a code, and its hash as people read it out. */
+  head: { address: string; short: string }
 }
 type Row = readonly [label: string, text: string]
 

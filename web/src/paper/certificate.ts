@@ -2,11 +2,14 @@ import type { Certificate } from '@jugalis/core'
 import { CHART_MOST_MM, LINE_MM, chart, lineDrawing } from './certificate-drawings'
 import { type CertificateWords, factRows, recordRows } from './certificate-rows'
 import { Flow, RIGHT_MM } from './flow'
+import { qrCode } from './qr-code'
 import { MARGIN_MM, book, sheetOf } from './sheet'
 import { word } from '../words/word'
 
 /** Height of the place where two people sign by hand. */
 const INK_MM = 24
+/** Side of the code that holds the log's head. */
+const CODE_MM = 18
 /** The chart is drawn no lower than this on the first page; less room, and it goes to the record. */
 const CHART_LEAST_MM = 34
 
@@ -19,6 +22,10 @@ function signatures(flow: Flow, certificate: Certificate, words: CertificateWord
   const y = flow.y + 9
   paper.line(MARGIN_MM, y, MARGIN_MM + 70, y)
   paper.line(RIGHT_MM - 70, y, RIGHT_MM, y)
+  // Between the two hands: by this anybody tells whether the log was written anew since.
+  const at = (MARGIN_MM + RIGHT_MM - CODE_MM) / 2
+  paper.figure(word('paper-code-of-head'), () => qrCode(paper, words.head.address, at, y - 15, CODE_MM))
+  paper.text(words.head.short, at, y + 5.8, 2.2)
   paper.text(word('paper-tester'), MARGIN_MM, y + 4, 2.2)
   paper.text(word('paper-witness'), RIGHT_MM - 70, y + 4, 2.2)
   flow.y = y + 9

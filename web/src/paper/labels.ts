@@ -1,4 +1,4 @@
-import QRCode from 'qrcode'
+import { qrCode } from './qr-code'
 import { MARGIN_MM, type Paper, type Sheet, book } from './sheet'
 import { word } from '../words/word'
 
@@ -13,19 +13,6 @@ const DOWN = 8
 const CODE_MM = 27
 const LINE_MM = 5
 const LETTER_MM = 2.8
-
-/** Squares of a code that are dark, as rows of runs: fewer shapes than one for each square. */
-function code(paper: Paper, url: string, x: number, y: number, sizeMm: number): void {
-  const { modules } = QRCode.create(url, { errorCorrectionLevel: 'M' })
-  const step = sizeMm / modules.size
-  for (let row = 0; row < modules.size; row++)
-    for (let col = 0; col < modules.size;) {
-      let end = col
-      while (end < modules.size && modules.get(row, end)) end++
-      if (end > col) paper.box(x + col * step, y + row * step, (end - col) * step, step, true)
-      col = Math.max(end, col + 1)
-    }
-}
 
 /** Labels, 24 to a sheet: tag, two or three lines, and a code that opens the joint or piece. */
 export async function labelSheets(job: string, labels: readonly Label[], sheet: Sheet): Promise<Uint8Array> {
@@ -42,7 +29,7 @@ export async function labelSheets(job: string, labels: readonly Label[], sheet: 
     const y = MARGIN_MM + Math.floor(at / ACROSS) * high
     paper.box(x, y, wide, high)
     paper.figure(word('paper-code-that-opens', { tag: label.tag }), () =>
-      code(paper, label.url, x + 3, y + 4, CODE_MM),
+      qrCode(paper, label.url, x + 3, y + 4, CODE_MM),
     )
     paper.as('H2', () => paper.text(label.tag, x + CODE_MM + 6, y + 9, 4.6, { bold: true }))
     label.lines.forEach((line, k) => {

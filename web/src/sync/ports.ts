@@ -5,6 +5,7 @@ import { useClock } from '../stores/clock'
 import { useSession } from '../stores/session'
 import { placeOf, shiftOf } from './batch'
 import * as device from './device'
+import { forgetTold, signaturesOf } from './device-key'
 import type { Failure, Ports, Where } from './engine'
 import * as kept from './kept-log'
 import { unpack } from './unpack'
@@ -28,6 +29,11 @@ export function failureOf(error: unknown, batch: readonly Waits[]): Failure {
   if (error instanceof NoSignal) return { what: 'failed', why: 'no-signal' }
   if (!(error instanceof Refused) || error.status >= 500 || LATER.has(error.status))
     return { what: 'failed', why: 'trouble' }
+  // The server lost sight of this device's key: it is told again, and the entries go out once more.
+  if (error.code === 'unknown-key') {
+    forgetTold()
+    return { what: 'failed', why: 'trouble' }
+  }
   if (!batch.length) return { what: 'failed', why: NOT_MINE.has(error.status) ? 'not-mine' : 'trouble' }
   const drafts = batch.map((w) => w.draft)
   return { what: 'refused', drafts: refusedOf(error.field, drafts), why: error.message }
@@ -42,6 +48,13 @@ async function packOf(jobId: string): Promise<Pack | null> {
     // A convenience: what the log itself answers counts.
     return null
   }
+}
+
+/** Entries as they go out, with the signatures of this device where it signs. */
+async function signedBy(waits: readonly Waits[], at: Where) {
+  const events = waits.map((w) => w.draft)
+  const signed = await signaturesOf(events, at)
+  return { events, ...(signed && { signed }) }
 }
 
 /** This device's store, the server, and the clock, as the machine of sync needs them. */
@@ -90,6 +103,7 @@ export function usePorts(): Ports {
         ask<Lines & { serverNowS: number }>('GET', `/jobs/${at.jobId}/events?after=${from.seq}`),
       pack: ({ jobId }) => packOf(jobId),
       async send({ jobId, ...from }: Where, waits: readonly Waits[]): Promise<void> {
+        const sent = await signedBy(waits, { jobId, ...from })
         const now = facts()
         await ask('POST', `/jobs/${jobId}/events`, {
           ...from,
@@ -98,7 +112,7 @@ export function usePorts(): Ports {
             MOST_ERROR_S,
             greatest([now.roundTripS, ...waits.map((w) => placeOf(w, now).errorS)]),
           ),
-          events: waits.map((w) => w.draft),
+          ...sent,
         })
       },
     },

@@ -40,7 +40,23 @@ export const FILES = {
   'files-check-brought': 'Entries 1 to {entries} came in as a file: that server did not see them written.',
   'files-check-ends': 'It ends with entry {seq}, in the head',
   'files-check-by': 'Who wrote',
-  'files-check-wrote': '{name}: {entries, plural, one {one entry} other {{entries} entries}}',
+  'files-check-wrote':
+    '{name}: {entries, plural, one {one entry} other {{entries} entries}}, {signed, plural, =0 {none signed} other {{signed} signed by {devices, plural, one {one device} other {{devices} devices}}}}',
+  'files-check-wrote-so': '{name}: {entries, plural, one {one entry} other {{entries} entries}}',
+  'files-check-not-as-signed':
+    '{name} does not hold, from entry {seq} on: {why, select, key {the key it was signed with is not in the file} person {it was signed with the key of somebody else} server {the key of its server is not in the file} countersign {it is not what its server signed} other {it is not what its device signed}}.',
+  'files-check-vouched':
+    '{whose, select, here {This server} other {The server with key {key}}} signed that the log ended so at entry {seq}{last, select, yes {, its last} other {: what came after it no server vouches for}}.',
+  'files-check-compare':
+    'Whose key that is, the file cannot say: compare it with the one on a paper, or ask whoever keeps that server.',
+  'files-check-nobody-vouches':
+    'No server has signed this log: it may be from before servers signed, or written by whoever gave you the file.',
+  'files-check-not-here':
+    'Signatures are checked over https, or on the machine itself: here only the hashes were.',
+  'files-check-paper':
+    'The paper says: this log had {seq, plural, one {one entry} other {{seq} entries}} and ended in {head}.',
+  'files-check-paper-by':
+    '{is, select, here {This server signed that.} other {No key of this server signed that: it is another server’s paper, was printed without signal, or nobody’s.}}',
   'files-check-nobody': 'instruments and others without a name',
   'files-check-cannot':
     'That a file holds says that nothing in it was changed, taken out or put in since it was written. It does not say that somebody told the truth. Compare the head with one on a paper of another day: a log that was written anew does not have it.',

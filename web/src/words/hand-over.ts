@@ -8,6 +8,21 @@ export const HAND_OVER = {
     'Entries 1 to {entries} came in as a file, brought by {name} {at}: this server did not see them written. They end in {head}…',
   'hand-over-the-log-is-chained':
     '{name}. The log is chained: each entry carries the hash of the one before. It shows what was recorded; it is no code authority.',
+  'hand-over-record': 'The record',
+  'hand-over-ends-in': 'It ends with entry {seq}, in {head}.',
+  'hand-over-code':
+    'The code holds that head{signed, select, yes { and this server’s signature} other {}}. Whoever has a paper with it can tell a log that was written anew or cut short.',
+  'hand-over-code-of': 'Code of the log’s head',
+  'hand-over-check-now': 'Check the record',
+  'hand-over-checking': 'Checking every entry and signature …',
+  'hand-over-holds':
+    'It holds: {seq, plural, one {one entry} other {{seq} entries}}, {signed, plural, =0 {none signed by a device} one {one signed by a device} other {{signed} signed by devices}}. {vouched, select, here {This server signed its end.} before {It is from before this server signed.} other {This server signs nothing.}}',
+  'hand-over-holds-not':
+    'It does not hold, from entry {seq} on: {why, select, key {the key it was signed with is not known} person {it was signed with the key of somebody else} server {the key of its server is not known} countersign {it is not what its server signed} signature {it is not what its device signed} past {it was not written through this server} other {it was changed after it was written}}.',
+  'hand-over-wrote':
+    '{name}: {entries, plural, one {one entry} other {{entries} entries}}, {signed, plural, =0 {none signed} other {{signed} signed on {devices, plural, one {one device} other {{devices} devices}}}}',
+  'hand-over-unsigned':
+    'Not signed are entries of instruments, from before devices signed, and from pages that came over plain http.',
   'hand-over-upkeep': 'Upkeep',
   'hand-over-missing': 'Missing',
   'hand-over-whole-job-json': 'Whole job, JSON',

@@ -21,6 +21,7 @@ export const PAPER = {
   'paper-hold': 'Hold',
   'paper-after-to-settle': '{holdS, number, duration}, after {stabiliseS, number, duration} to settle',
   'paper-begun': 'Begun',
+  'paper-code-of-head': 'Code of the log’s head',
   'paper-tester': 'Tester',
   'paper-ended-by': 'Ended by',
   'paper-reads-to-may-drift':

@@ -8,6 +8,7 @@ import { useSession } from '../../stores/session'
 import { useView } from '../../view'
 import { date, dated, hhmm } from '../../when'
 import JointLog from './JointLog.vue'
+import RecordProof from './RecordProof.vue'
 import { useMissing } from './use-missing'
 import { word } from '../../words/word'
 import { Figures, Said } from '../../words/said'
@@ -134,6 +135,7 @@ async function sign(): Promise<void> {
         {{ word('hand-over-sign-the-hand-over', { name: session.person?.name }) }}
       </button>
     </section>
+    <RecordProof />
     <SignSheet
       v-if="signing"
       :title="word('hand-over-sign-the-hand-over-2')"

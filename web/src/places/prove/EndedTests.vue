@@ -3,6 +3,7 @@ import { type SectionAnswer, type TestRun, certificateOf, flagsOf, layOut, msg }
 import { computed, ref } from 'vue'
 import SignSheet from '../../frame/SignSheet.vue'
 import { PDF, saveFile } from '../../save-file'
+import { headAddress, shortHash, signedHead } from '../../record/head-code'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
@@ -63,6 +64,7 @@ async function certificate(test: TestRun, as: 'pdf' | 'json'): Promise<void> {
   if (as === 'json') return saveFile(JSON.stringify(made, null, 2), 'application/json', `${name}.json`)
   try {
     const { certificatePaper } = await import('../../paper')
+    const head = await signedHead(job.jobId ?? '', made.head)
     const inside = new Set(section.value.jointIds)
     const lines = [...job.state.lines.values()].filter((line) =>
       line.items.some((i) => i.joints.some((j) => j !== null && inside.has(j))),
@@ -76,6 +78,7 @@ async function certificate(test: TestRun, as: 'pdf' | 'json'): Promise<void> {
       reader: job.reader,
       lines: lines.map((l) => ({ tag: l.tag, laid: layOut(job.state, l) })),
       inside,
+      head: { address: headAddress(job.jobId ?? '', head), short: shortHash(head.hash) },
     })
     saveFile(bytes as BlobPart, PDF, `${name}.pdf`)
   } catch {
