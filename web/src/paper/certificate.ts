@@ -7,9 +7,11 @@ import { MARGIN_MM, book, sheetOf } from './sheet'
 import { word } from '../words/word'
 
 /** Height of the place where two people sign by hand. */
-const INK_MM = 24
+const INK_MM = 35
+/** Between what the chart says of itself and what follows. */
+const UNDER_CHART_MM = 3
 /** Side of the code that holds the log's head. */
-const CODE_MM = 18
+const CODE_MM = 20
 /** The chart is drawn no lower than this on the first page; less room, and it goes to the record. */
 const CHART_LEAST_MM = 34
 
@@ -22,12 +24,12 @@ function signatures(flow: Flow, certificate: Certificate, words: CertificateWord
   const y = flow.y + 9
   paper.line(MARGIN_MM, y, MARGIN_MM + 70, y)
   paper.line(RIGHT_MM - 70, y, RIGHT_MM, y)
-  // Between the two hands: by this anybody tells whether the log was written anew since.
-  const at = (MARGIN_MM + RIGHT_MM - CODE_MM) / 2
-  paper.figure(word('paper-code-of-head'), () => qrCode(paper, words.head.address, at, y - 15, CODE_MM))
-  paper.text(words.head.short, at, y + 5.8, 2.2)
   paper.text(word('paper-tester'), MARGIN_MM, y + 4, 2.2)
   paper.text(word('paper-witness'), RIGHT_MM - 70, y + 4, 2.2)
+  // By this anybody tells whether the log was written anew since.
+  const at = RIGHT_MM - CODE_MM
+  paper.figure(word('paper-code-of-head'), () => qrCode(paper, words.head.address, at, y + 5.5, CODE_MM))
+  paper.text(words.head.short, at - 3, y + 24, 2.2, { end: true })
   flow.y = y + 9
   flow.say(word('paper-by-this-rule-with'), 2.2)
 }
@@ -77,7 +79,7 @@ function drawFirstPage(
     drawLines(flow, here, words.inside)
   }
   if (chartHere) {
-    const high = Math.min(flow.bottom - signedMm - flow.y, CHART_MOST_MM)
+    const high = Math.min(flow.bottom - signedMm - UNDER_CHART_MM - flow.y, CHART_MOST_MM)
     chart(flow.paper, certificate, flow.y, high, words)
     flow.y += high
   }

@@ -98,6 +98,9 @@ const signed = computed(() => (found.value?.signed?.by ?? []).reduce((sum, one) 
 .beside > div {
   flex: 1 1 300px;
 }
+.button {
+  margin-block-end: 8px;
+}
 .code {
   flex: none;
   width: 150px;

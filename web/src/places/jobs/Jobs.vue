@@ -159,7 +159,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           <JobLine v-for="row in drawn" :key="row.jobId" :row="row" />
         </ul>
         <p v-else-if="all.length && !text.trim()" class="why">{{ word('jobs-none-of-these') }}</p>
-        <JobsFound v-if="text.trim()" :text="text" :handbook-in="all[0]?.jobId ?? null" />
+        <JobsFound
+          v-if="text.trim()"
+          :text="text"
+          :handbook-in="all[0]?.jobId ?? null"
+          :making="all.some(({ stale }) => stale)"
+        />
       </div>
       <aside class="side">
         <JobsDock v-if="!narrow && here.length" :jobs="here" :most="8" />

@@ -6,7 +6,12 @@ import { NoSignal, api } from '../../api'
 import { named, word } from '../../words/word'
 
 /** What all jobs have under a name, and where a figure of that name is looked up. */
-const props = defineProps<{ text: string; handbookIn: string | null }>()
+const props = defineProps<{
+  text: string
+  handbookIn: string | null
+  /** Names of a job are being made anew: what is not found yet may be in a moment. */
+  making: boolean
+}>()
 interface Hit extends Named {
   jobId: string
   job: string
@@ -31,8 +36,8 @@ async function ask(text: string): Promise<void> {
   }
 }
 watch(
-  () => props.text.trim(),
-  (text) => {
+  () => [props.text.trim(), props.making] as const,
+  ([text]) => {
     clearTimeout(timer)
     if (text) timer = setTimeout(() => void ask(text), TYPING_MS)
   },
@@ -55,7 +60,13 @@ function besides({ kind, more }: Hit): string {
 
 <template>
   <section class="found" aria-live="polite">
-    <h2>{{ hits === null ? word('jobs-looking') : word('jobs-found', { count: hits.length }) }}</h2>
+    <h2>
+      {{
+        hits === null || (making && !hits.length)
+          ? word('jobs-looking')
+          : word('jobs-found', { count: hits.length })
+      }}
+    </h2>
     <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
     <ul v-if="hits?.length">
       <li v-for="hit in hits" :key="`${hit.jobId} ${hit.kind} ${hit.ref}`">
