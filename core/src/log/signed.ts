@@ -29,7 +29,10 @@ export function textToSign(event: Told): string {
   const told: Told = { ...on, after, atDeviceS, data, deviceSeq, id, kind, v: version }
   return `jugalis-entry-1\n${canonical(told)}`
 }
-/** The text that a server signs of the line at which a log ends. */
+/**
+ * The text that a server signs of the line at which a log ends.
+ * @example textToCountersign('job', 3, 'ab').split('\n').length // 4
+ */
 export const textToCountersign = (jobId: string, seq: number, hash: string): string =>
   `jugalis-head-1\n${jobId}\n${seq}\n${hash}`
 
