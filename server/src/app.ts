@@ -32,6 +32,7 @@ import { peopleRoutes } from './routes/people.js'
 import { requireSession, sessionRoutes } from './routes/session.js'
 import { welcomeRoutes } from './routes/welcome.js'
 import { refusal } from './words.js'
+import { jsonBody } from './json-body.js'
 
 export interface AppOptions {
   pool: pg.Pool
@@ -133,8 +134,7 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/health', health(options.pulse, nowS))
   app.get('/api/keys', (_req, res) => void res.json({ keys: ownKey()?.published ?? [] }))
   app.use('/api/calc', limit(6000), calcRoutes(options.heavy))
-  if (options.yardstick)
-    app.post('/api/yardstick', express.json({ limit: '1mb' }), (_req, res) => void res.json({}))
+  if (options.yardstick) app.post('/api/yardstick', jsonBody('1mb'), (_req, res) => void res.json({}))
   app.use('/api', needsDatabase(options.pulse))
   // Instruments have tokens, not sessions.
   app.use('/api/devices', limit(600), deviceDoor(options.pool, nowS, heads))

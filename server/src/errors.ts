@@ -27,6 +27,9 @@ interface BodyParserError {
   type?: string
   status?: number
 }
+/** What our own look at a body's bytes says of it, in the way of the package that reads them. */
+export const TOO_DEEP = 'entity.too.deep'
+export const NO_TEXT = 'entity.no.text'
 const UNREADABLE = ['entity.parse.failed', 'encoding.unsupported', 'charset.unsupported']
 /** Soon enough that whoever waits asks again before they wonder. */
 const RETRY_AFTER_S = 2
@@ -43,6 +46,8 @@ function knownError(error: unknown): HttpError | null {
   if (away) return databaseAway(away)
   const { type, status } = error as BodyParserError
   if (type === 'entity.too.large') return new HttpError(413, 'too-large', refusal('refused-that-is-too-much'))
+  if (type === TOO_DEEP) return new HttpError(422, 'bad-input', refusal('refused-too-deep'))
+  if (type === NO_TEXT) return new HttpError(422, 'bad-input', refusal('refused-no-text'))
   if (type && UNREADABLE.includes(type))
     return new HttpError(400, 'bad-input', refusal('refused-this-is-not-json'))
   if (typeof status === 'number' && status >= 400 && status < 500)

@@ -24,6 +24,8 @@ export const askedWell: RequestHandler = (req, res, next) => {
       refusal('refused-here-only-is-answered', { methods: methods.join(', ') }),
     )
   }
+  // A NUL has a meaning in no address of ours, and none in the database.
+  if (/%00/.test(req.originalUrl)) throw new HttpError(400, 'bad-input', refusal('refused-no-text'))
   const sent = req.headers['transfer-encoding'] !== undefined || Number(req.headers['content-length']) > 0
   const binary =
     OPERATIONS.some((o) => o.takes && o.method.toUpperCase() === req.method) && /\/photos\//.test(req.path)

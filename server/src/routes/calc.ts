@@ -1,8 +1,9 @@
 import { CALCULATIONS, Refusal } from '@jugalis/core'
-import express, { Router } from 'express'
+import { Router } from 'express'
 import { HttpError } from '../errors.js'
 import type { Heavy } from '../heavy.js'
 import { refusal } from '../words.js'
+import { jsonBody } from '../json-body.js'
 
 /** From here on a question may take longer than others should wait. */
 const LARGE_BYTES = 8192
@@ -31,7 +32,7 @@ export function calcRoutes(heavy: Heavy): Router {
   routes
     .route('/:name')
     // A script may forget the content type; what counts is whether the body is a JSON object.
-    .post(express.json({ limit: '1mb', type: () => true, strict: false }), async (req, res) => {
+    .post(jsonBody('1mb', { type: () => true, strict: false }), async (req, res) => {
       const calculation = CALCULATIONS.get(String(req.params.name))
       if (!calculation)
         throw new HttpError(

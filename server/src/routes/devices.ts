@@ -1,4 +1,4 @@
-import express, { Router } from 'express'
+import { Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { checked } from '../checked.js'
@@ -10,6 +10,7 @@ import { HttpError } from '../errors.js'
 import type { Heads } from '../live/heads.js'
 import { refusal } from '../words.js'
 import type { JobOf } from './job-of.js'
+import { jsonBody } from '../json-body.js'
 
 const newDevice = yup
   .object({
@@ -56,7 +57,7 @@ function standInSays(
 /** Instruments of a job, as its people see them. Mounted below a job; `jobId` checks who asks. */
 export function deviceRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, jobId: JobOf): Router {
   const routes = Router({ mergeParams: true })
-  const json = express.json({ limit: '100kb' })
+  const json = jsonBody('100kb')
   routes.get('/', async (req, res) => {
     res.json({ devices: await devicesOf(pool, await jobId(req)) })
   })
@@ -110,7 +111,7 @@ export function deviceRoutes(pool: pg.Pool, nowS: () => number, heads: Heads, jo
 /** The door that instruments knock at: JSON over HTTP, a token of their own, see docs/instruments.md. */
 export function deviceDoor(pool: pg.Pool, nowS: () => number, heads: Heads): Router {
   const routes = Router()
-  routes.post('/reports', express.json({ limit: '200kb' }), async (req, res) => {
+  routes.post('/reports', jsonBody('200kb'), async (req, res) => {
     const receivedAtS = nowS()
     const device = await deviceOf(pool, req.headers.authorization)
     const done = await takeReports(pool, device, req.body, receivedAtS)

@@ -1,4 +1,4 @@
-import express, { type Request, Router } from 'express'
+import { type Request, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { copyJob, handTo, putAway, takeOut } from '../db/job-life.js'
@@ -7,8 +7,9 @@ import { checked } from '../checked.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { me } from './session.js'
+import { jsonBody } from '../json-body.js'
 
-const json = express.json({ limit: '10kb' })
+const json = jsonBody('10kb')
 const COPY = yup
   .object({
     jobId: yup.string().uuid().required(),

@@ -37,6 +37,7 @@ import { photoRoutes } from './photos.js'
 import { me } from './session.js'
 import { exportJob } from './transfer.js'
 import { refusal } from '../words.js'
+import { jsonBody } from '../json-body.js'
 
 const newJob = yup
   .object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() })
@@ -55,7 +56,7 @@ export interface Stands {
 interface On extends Stands {
   jobId: JobOf
 }
-const json = express.json({ limit: '1mb' })
+const json = jsonBody('1mb')
 
 function lists(routes: Router, { pool, nowS, imports }: On): void {
   routes.get('/', async (req, res) => {

@@ -1,10 +1,11 @@
 import { type OwnPart, ownPartFault, sentPartsFault } from '@jugalis/core'
-import express, { Router } from 'express'
+import { Router } from 'express'
 import type pg from 'pg'
 import { dropPart, partsOf, putParts } from '../db/parts.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { me } from './session.js'
+import { jsonBody } from '../json-body.js'
 
 /** Parts of a request, each of them whole; the first that is not is named by its place and field. */
 function partsIn(body: unknown): OwnPart[] {
@@ -33,7 +34,7 @@ export function partRoutes(pool: pg.Pool, nowS: () => number): Router {
   routes.get('/', async (req, res) => {
     res.json({ parts: await partsOf(pool, me(req).orgId) })
   })
-  routes.post('/', express.json({ limit: '1mb' }), async (req, res) => {
+  routes.post('/', jsonBody('1mb'), async (req, res) => {
     const parts = partsIn(req.body)
     await putParts(pool, me(req), parts, nowS())
     res.status(201).json({ parts: await partsOf(pool, me(req).orgId) })

@@ -1,5 +1,5 @@
 import { isUuid } from '@jugalis/core'
-import express, { type Request, Router } from 'express'
+import { type Request, Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { checked } from '../checked.js'
@@ -10,8 +10,9 @@ import { HttpError } from '../errors.js'
 import type { Streams } from '../live/streams.js'
 import { refusal } from '../words.js'
 import { me } from './session.js'
+import { jsonBody } from '../json-body.js'
 
-const json = express.json({ limit: '4kb' })
+const json = jsonBody('4kb')
 const INVITED = yup
   .object({
     name: yup.string().trim().min(1).max(80).required(),

@@ -1,6 +1,6 @@
 import { KINDS_OF_QUANTITY, LANGUAGES } from '@jugalis/core'
 import { eq } from 'drizzle-orm'
-import express, { type Request, type RequestHandler, Router } from 'express'
+import { type Request, type RequestHandler, Router } from 'express'
 import type pg from 'pg'
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit'
 import * as yup from 'yup'
@@ -16,6 +16,7 @@ import { PUBLISHED, hashPassword, isOldHash, isPassword } from '../passwords.js'
 import { settingsOf } from '../people.js'
 import { refusal } from '../words.js'
 import { checkPassword } from './password-check.js'
+import { jsonBody } from '../json-body.js'
 
 declare module 'express-session' {
   interface SessionData {
@@ -115,7 +116,7 @@ function signingIn(routes: Router, { pool, nowS, demo, limited }: On): void {
     const admin = own ? await isAdmin(pool, own.personId) : false
     res.json({ person: own ? { ...own, admin } : null, demo })
   })
-  routes.post('/', express.json({ limit: '10kb' }), tries, async (req, res) => {
+  routes.post('/', jsonBody('10kb'), tries, async (req, res) => {
     if (!signIn.isValidSync(req.body, { strict: true }))
       throw new HttpError(422, 'bad-input', refusal('refused-give-a-name-and'), 'login')
     const { login, password } = req.body as { login: string; password: string }
@@ -147,7 +148,7 @@ async function keepPassword(pool: pg.Pool, personId: string, password: string): 
 }
 
 function ownSessions(routes: Router, { pool, nowS }: On): void {
-  routes.put('/password', requireSession, express.json({ limit: '8kb' }), async (req, res) => {
+  routes.put('/password', requireSession, jsonBody('8kb'), async (req, res) => {
     const { old, password } = checked(CHANGED, req.body)
     const { personId, name, orgId } = me(req)
     const [row] = await on(pool).select().from(person).where(eq(person.personId, personId))
@@ -194,7 +195,7 @@ function ownSessions(routes: Router, { pool, nowS }: On): void {
 }
 /** The key of this browser: what is written here is signed with its other half. */
 function deviceKeys(routes: Router, { pool, nowS }: On): void {
-  routes.put('/key', requireSession, express.json({ limit: '4kb' }), async (req, res) => {
+  routes.put('/key', requireSession, jsonBody('4kb'), async (req, res) => {
     const { personId, spki } = checked(KEY, req.body)
     // A device that two people share: the key of one is not taken under the other's name.
     if (personId !== me(req).personId)
@@ -207,7 +208,7 @@ function choices(routes: Router, { pool }: On): void {
   routes.get('/settings', requireSession, async (req, res) => {
     res.json({ settings: await settingsOf(pool, me(req).personId) })
   })
-  routes.put('/settings', requireSession, express.json({ limit: '4kb' }), async (req, res) => {
+  routes.put('/settings', requireSession, jsonBody('4kb'), async (req, res) => {
     const asked = checked(settings, req.body)
     await on(pool)
       .update(person)

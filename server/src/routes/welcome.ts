@@ -1,4 +1,4 @@
-import express, { Router } from 'express'
+import { Router } from 'express'
 import type pg from 'pg'
 import * as yup from 'yup'
 import { checked } from '../checked.js'
@@ -7,6 +7,7 @@ import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { checkPassword } from './password-check.js'
 import { signInAs } from './session.js'
+import { jsonBody } from '../json-body.js'
 
 const COMING = yup
   .object({
@@ -25,7 +26,7 @@ export function welcomeRoutes(pool: pg.Pool, nowS: () => number): Router {
   routes.get('/:token', async (req, res) => {
     res.json(await guestOf(pool, req.params.token, nowS()))
   })
-  routes.post('/:token', express.json({ limit: '8kb' }), async (req, res) => {
+  routes.post('/:token', jsonBody('8kb'), async (req, res) => {
     const coming = checked(COMING, req.body)
     const guest = await guestOf(pool, req.params.token, nowS())
     if (guest.login === null) {

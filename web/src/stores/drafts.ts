@@ -9,6 +9,11 @@ export interface NewEntry {
   atS?: number
 }
 
+const HALVES = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
+/** What is no text, as something pasted may hold: a NUL, half of a character. The server would refuse the entry for it. */
+const asText = (_name: string, value: unknown): unknown =>
+  typeof value === 'string' ? value.replaceAll('\0', '').replace(HALVES, '') : value
+
 /**
  * Entries as they are kept and sent.
  * @param seen what this device had seen when they were written: an entry made now follows the last of all, and the last
@@ -32,7 +37,7 @@ export function draftsOf(
       // What lies in the past is not said to follow what is only known now.
       after: entry.atS === undefined ? follows : [],
       // Vue's proxies can't be stored; this device's store takes plain data only.
-      data: JSON.parse(JSON.stringify(entry.data)) as Record<string, unknown>,
+      data: JSON.parse(JSON.stringify(entry.data, asText)) as Record<string, unknown>,
     }
   })
 }
