@@ -171,6 +171,7 @@ export function createApp(options: AppOptions): Express {
       imports,
       packs,
       reads,
+      limited: options.limiter !== false,
     }),
   )
   app.use('/api', unknownRoute)

@@ -44,15 +44,22 @@ export function readsApart(
 ): Reads {
   const thread = threadOf<ReadQuestion, ReadReply>(script, { workerData: { databaseUrl, pooler, keyFile } })
   let last: Promise<unknown> = Promise.resolve()
+  /** What waits for its turn is told to all who ask the same: it reads the log after they asked. */
+  const coming = new Map<string, Promise<string>>()
   return {
     tell(told, asked) {
+      const same = `${told} ${asked.jobId} ${asked.personId}`
+      const under = coming.get(same)
+      if (under) return under
       const next = last.then(async () => {
+        coming.delete(same)
         const reply = await thread.ask({ told, ...asked })
         if ('failed' in reply) throw new Error(reply.failed)
         return reply.text
       })
       // What failed for one is no reason for the next.
       last = next.catch(() => undefined)
+      coming.set(same, next)
       return next
     },
     stop: thread.stop,

@@ -83,6 +83,40 @@ describe('the limiter', () => {
       await new Promise((done) => limited.close(done))
     }
   })
+  it('so many whole logs a minute are told to one person, and others hear theirs meanwhile', async () => {
+    const limited = await new Promise<Server>((done) => {
+      const s = createApp({
+        heavy: heavyThread(HEAVY_SCRIPT),
+        pool: h.pool,
+        pulse: h.pulse,
+        sessionSecret: 'test',
+      }).listen(0, '127.0.0.1', () => done(s))
+    })
+    const base = `http://127.0.0.1:${(limited.address() as AddressInfo).port}`
+    const ask = async (as: string, job: string, what: string): Promise<number> =>
+      (await fetch(`${base}/api/jobs/${job}/${what}`, { headers: { cookie: h.cookieOf(as) } })).status
+    const jobOf = async (as: string): Promise<string> => {
+      await h.signIn(as)
+      const job = randomUUID()
+      await h.call('POST', '/jobs', { jobId: job, name: 'J' }, { as })
+      return job
+    }
+    try {
+      const [mine, theirs] = [await jobOf('wren'), await jobOf('teal')]
+      const what = ['verify', 'log.csv', 'entries.csv', 'export.json']
+      const said = await Promise.all(
+        Array.from({ length: 34 }, (_, i) => ask('wren', mine, what[i % 4] ?? '')),
+      )
+      expect(said.filter((status) => status === 429)).toHaveLength(4)
+      expect(said.filter((status) => status === 200)).toHaveLength(30)
+      expect([await ask('teal', theirs, 'verify'), await ask('wren', mine, 'events?after=0')]).toEqual([
+        200, 200,
+      ])
+    } finally {
+      limited.closeAllConnections()
+      await new Promise((done) => limited.close(done))
+    }
+  })
 })
 
 describe('answers', () => {

@@ -126,14 +126,14 @@ async function lineWrong(
  */
 export async function checkSigned(
   jobId: string,
-  lines: Iterable<SignedLine>,
+  lines: Iterable<SignedLine> | AsyncIterable<SignedLine>,
   keys: readonly PublicKey[],
   verifies: Verifies,
 ): Promise<SignedCheck> {
   const known = knownOf(keys)
   const by = new Map<string, { entries: number; signed: number; devices: Set<string> }>()
   let countersigned: SignedCheck['countersigned'] = null
-  for (const line of lines) {
+  for await (const line of lines) {
     const event = JSON.parse(line.body) as JobEvent
     const why = await lineWrong(jobId, line, event, known, verifies)
     if (why) return { by: [], countersigned, wrong: { seq: line.seq, why } }

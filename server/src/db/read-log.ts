@@ -1,12 +1,22 @@
 import { FIRST_HASH, type Signed } from '@jugalis/core'
-import { and, desc, eq, gt } from 'drizzle-orm'
+import { and, desc, eq, gt, isNotNull, lte, or } from 'drizzle-orm'
 import type pg from 'pg'
 import { type Client, on } from './connect.js'
 import type { SignedLogLine } from './lines.js'
 import { event } from './schema.js'
 
-/** The log of a job after a number, in order. */
-export async function readLog(pool: Client, jobId: string, after: number): Promise<SignedLogLine[]> {
+/** Lines of one reading: a large job is read in several, so that one is sent while the next is put together. */
+const PAGE = 4000
+
+/** The log of a job after a number, in order; where it is asked for, only what is signed, and so many lines. */
+export async function readLog(
+  pool: Client,
+  jobId: string,
+  after: number,
+  only: { signed?: true; most?: number; until?: number } = {},
+): Promise<SignedLogLine[]> {
+  const { most = Number.MAX_SAFE_INTEGER, until = Number.MAX_SAFE_INTEGER } = only
+  const signed = only.signed ? or(isNotNull(event.signedWith), isNotNull(event.countersignedWith)) : undefined
   const rows = await on(pool)
     .select({
       seq: event.seq,
@@ -20,8 +30,9 @@ export async function readLog(pool: Client, jobId: string, after: number): Promi
       countersignature: event.countersignature,
     })
     .from(event)
-    .where(and(eq(event.jobId, jobId), gt(event.seq, after)))
+    .where(and(eq(event.jobId, jobId), gt(event.seq, after), lte(event.seq, until), signed))
     .orderBy(event.seq)
+    .limit(most)
   return rows.map(({ signedWith, signature, countersignedWith, countersignature, ...row }) => {
     const signed = signedOf(signedWith, signature)
     const countersigned = signedOf(countersignedWith, countersignature)
@@ -34,6 +45,15 @@ export async function readLog(pool: Client, jobId: string, after: number): Promi
       ...(countersigned && { countersigned }),
     }
   })
+}
+/** Lines that somebody signed, so many at a time: of a large log most lines are readings, which nobody signs. */
+export async function* signedLines(pool: Client, jobId: string): AsyncGenerator<SignedLogLine> {
+  for (let after = 0; ;) {
+    const page = await readLog(pool, jobId, after, { signed: true, most: PAGE })
+    yield* page
+    if (page.length < PAGE) return
+    after = page.at(-1)?.seq ?? after
+  }
 }
 /** A signature as a file has it. */
 export const signedOf = (key: string | null, signature: Buffer | null): Signed | null =>
@@ -61,9 +81,6 @@ export async function headOf(pool: pg.Pool, jobId: string): Promise<HeadSaid> {
   const { seq, hash, countersignedWith, countersignature } = row
   return { seq, hash: hash.toString('hex'), countersigned: signedOf(countersignedWith, countersignature) }
 }
-
-/** Lines of one reading: a large job is read in several, so that one is sent while the next is put together. */
-const PAGE = 4000
 
 interface LogText {
   head: number

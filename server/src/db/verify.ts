@@ -4,7 +4,7 @@ import { ownKey } from '../own-key.js'
 import { type Client, on } from './connect.js'
 import { verifies } from './device-keys.js'
 import { keysOfJob } from './job-keys.js'
-import { readLog } from './read-log.js'
+import { readLog, signedLines } from './read-log.js'
 import { sql } from 'drizzle-orm'
 
 /**
@@ -50,15 +50,33 @@ export type Vouched = 'here' | 'before' | 'not-signing' | 'past'
 /** What a log comes to: its chain, who signed what of it, who vouches for its end. Of a signature `why` is its code. */
 export type Verified = ChainCheck & { signed: SignedCheck | null; vouched: Vouched | null }
 
-/** Lines, signatures and end of a job's log. Reads all of it where anything is signed: not for a thread that others wait for. */
+/** Who wrote how many entries, and how many of them a device of theirs signed, most first. */
+async function writtenBy(pool: pg.Pool, jobId: string): Promise<SignedCheck['by']> {
+  const found = await on(pool).execute<{
+    person: string
+    entries: string
+    signed: string
+    devices: string
+  }>(sql`
+    select actor_id as person, count(*) as entries, count(signed_with) as signed, count(distinct signed_with) as devices
+    from event where job_id = ${jobId} group by actor_id order by count(*) desc, actor_id`)
+  return found.rows.map(({ person, entries, signed, devices }) => ({
+    personId: person,
+    entries: Number(entries),
+    signed: Number(signed),
+    devices: Number(devices),
+  }))
+}
+
+/** Lines, signatures and end of a job's log. Each signature takes its time: not for a thread that others wait for. */
 export async function verifyAll(pool: pg.Pool, jobId: string): Promise<Verified> {
   const chain = await verifyLog(pool, jobId)
   if (!chain.ok) return { ...chain, signed: null, vouched: null }
-  const lines = await readLog(pool, jobId, 0)
-  const signed = await checkSigned(jobId, lines, await keysOfJob(pool, jobId), verifies)
+  const check = await checkSigned(jobId, signedLines(pool, jobId), await keysOfJob(pool, jobId), verifies)
+  const signed = { ...check, by: await writtenBy(pool, jobId) }
   const { wrong } = signed
   if (wrong) return { ok: false, seq: wrong.seq, why: wrong.why, signed, vouched: null }
-  const last = lines.at(-1)
+  const [last] = await readLog(pool, jobId, chain.seq - 1)
   const own = ownKey()
   const vouched = ((): Vouched => {
     if (!own) return 'not-signing'

@@ -1,7 +1,8 @@
 import { pipeline } from 'node:stream/promises'
 import { createBrotliDecompress } from 'node:zlib'
 import { type Batch, batchFault, isUuid, leads } from '@jugalis/core'
-import express, { type RequestHandler, Router } from 'express'
+import express, { type Request, type RequestHandler, type Response, Router } from 'express'
+import { rateLimit } from 'express-rate-limit'
 import type pg from 'pg'
 import * as yup from 'yup'
 import {
@@ -52,6 +53,8 @@ export interface Stands {
   imports: Imports
   packs: Behind
   reads: Reads
+  /** Are requests counted? */
+  limited: boolean
 }
 interface On extends Stands {
   jobId: JobOf
@@ -124,6 +127,12 @@ function members(routes: Router, { pool, jobId, streams }: On): void {
   })
 }
 
+/** Sends text as it comes, no quicker than it is read. Who goes away before the end asks again. */
+const toTheEnd = (parts: AsyncGenerator<string>, res: Response): Promise<void> =>
+  pipeline(parts, res).catch((error: NodeJS.ErrnoException) => {
+    if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error
+  })
+
 /** The log as it was packed last, and word that it should be anew where much was written since. */
 function packed(routes: Router, { pool, nowS, packs, jobId }: On): void {
   routes.get('/:jobId/pack', async (req, res) => {
@@ -154,10 +163,7 @@ function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, job
       yield* log.parts
       yield ']}'
     }
-    await pipeline(whole, res).catch((error: NodeJS.ErrnoException) => {
-      // Who went away before the end asks again.
-      if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error
-    })
+    await toTheEnd(whole(), res)
   })
   routes.post('/:jobId/events', json, async (req, res) => {
     const receivedAtS = nowS()
@@ -194,14 +200,32 @@ function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, job
   })
 }
 
+/** So many whole logs a minute for a person: who asks for more keeps others waiting, and is told to wait. */
+const WHOLE_LOGS = 30
+const budget = (limited: boolean) =>
+  rateLimit({
+    windowMs: 60_000,
+    limit: WHOLE_LOGS,
+    skip: () => !limited,
+    standardHeaders: true,
+    legacyHeaders: false,
+    keyGenerator: (req: Request) => me(req).personId,
+    handler: (_req, _res, next) => next(new HttpError(429, 'too-many', refusal('refused-too-many'))),
+  })
+
 /** What is taken away of a job: its file, its tables, its calendar. */
-function files(routes: Router, { pool, nowS, secret, reads, jobId }: On): void {
+function files(routes: Router, { pool, nowS, secret, reads, jobId, limited }: On): void {
+  routes.use(
+    ['/:jobId/export.json', '/:jobId/log.csv', '/:jobId/entries.csv', '/:jobId/verify'],
+    budget(limited),
+  )
   routes.get('/:jobId/calendar', async (req, res) => {
     res.json({ path: calendarPath(secret, await jobId(req), me(req).personId) })
   })
   routes.get('/:jobId/export.json', async (req, res) => {
     const id = await jobId(req)
-    res.attachment(`jugalis-${id}.json`).json(await exportJob(pool, id, nowS()))
+    res.attachment(`jugalis-${id}.json`).type('json')
+    await toTheEnd(exportJob(pool, id, nowS()), res)
   })
   routes.get('/:jobId/log.csv', async (req, res) => {
     const id = await jobId(req)
@@ -226,9 +250,9 @@ export function jobRoutes(stands: Stands): Router {
   const on: On = { ...stands, jobId }
   lists(routes, on)
   members(routes, on)
+  files(routes, on)
   entries(routes, on)
   packed(routes, on)
-  files(routes, on)
   routes.use('/:jobId', jobLifeRoutes(pool, nowS, jobId))
   routes.use('/:jobId/photos', photoRoutes(pool, jobId))
   routes.use('/:jobId/devices', deviceRoutes(pool, nowS, heads, jobId))

@@ -17,7 +17,7 @@ import { verifies } from '../db/device-keys.js'
 import { keepJobKeys, keysOfJob, keysOnce } from '../db/job-keys.js'
 import { type SignedLogLine, insertLines } from '../db/lines.js'
 import { appendInside, jointsDefined, writeHead } from '../db/log.js'
-import { readLog } from '../db/read-log.js'
+import { headOf, readLog } from '../db/read-log.js'
 import * as schema from '../db/schema.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
@@ -103,28 +103,33 @@ function shaped(raw: unknown): JobFile {
   return raw as JobFile
 }
 
-/** A whole job in one file: the log as it was hashed, and the names behind its actors. */
-export async function exportJob(
-  pool: pg.Pool,
-  jobId: string,
-  nowS: number,
-): Promise<JobFile & { exportedAt: string }> {
+/** Lines put into a file at once: whoever asks for something else meanwhile does not wait for more. */
+const AT_ONCE = 1000
+/**
+ * A whole job in one file, as text in pieces: the log as it was hashed with the signatures under it, the keys of those,
+ * the names behind its actors. It ends where the log did when it was asked for.
+ */
+export async function* exportJob(pool: pg.Pool, jobId: string, nowS: number): AsyncGenerator<string> {
   const [found] = await on(pool)
     .select({ name: schema.job.name })
     .from(schema.job)
     .where(eq(schema.job.jobId, jobId))
-  const lines = await readLog(pool, jobId, 0)
-  const last = lines.at(-1)
-  return {
+  const { seq, hash } = await headOf(pool, jobId)
+  const cover: Omit<JobFile, 'lines'> & { exportedAt: string } = {
     format: FORMAT,
     jobId,
     name: found?.name ?? '',
     exportedAt: new Date(nowS * 1000).toISOString(),
     people: await membersOf(pool, jobId),
-    head: { seq: last?.seq ?? 0, hash: last?.hash ?? '0'.repeat(64) },
+    head: { seq, hash },
     keys: keysOnce(await keysOfJob(pool, jobId)),
-    lines,
   }
+  yield `${JSON.stringify(cover).slice(0, -1)},"lines":[`
+  for (let after = 0; after < seq; after += AT_ONCE) {
+    const lines = await readLog(pool, jobId, after, { until: Math.min(after + AT_ONCE, seq) })
+    yield `${after ? ',' : ''}${lines.map((line) => JSON.stringify(line)).join(',')}`
+  }
+  yield ']}'
 }
 
 /** Who brings a file in. */
