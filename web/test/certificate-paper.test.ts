@@ -60,7 +60,15 @@ describe.each(['metric', 'inch'] as const)('a certificate in %s', (units) => {
     const all = await placed(await certificate(units, n))
     const first = all.filter((t) => t.page === 1)
     const text = first.map((t) => t.text).join(' ')
-    for (const says of ['Pressure test of Q-A', 'allowed', 'Signed', 'Tester', 'Witness', 'ffff ffff ffff', 'Local code'])
+    for (const says of [
+      'Pressure test of Q-A',
+      'allowed',
+      'Signed',
+      'Tester',
+      'Witness',
+      'ffff ffff ffff',
+      'Local code',
+    ])
       expect(text).toContain(says)
     expect(text).toContain(fmt.pressureFine(9, { units }))
     expect(first.filter((t) => t.text === 'T. Quill')).toHaveLength(n + 1)
