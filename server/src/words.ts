@@ -118,6 +118,7 @@ const REFUSALS = {
     'Line {seq} does not hold: {why, select, key {the key it was signed with is not in the file} person {it was signed with the key of somebody else} server {the key of its server is not in the file} countersign {it is not what its server signed} other {it is not what its device signed}}.',
   'refused-too-deep': 'This is nested deeper than anything that is read here.',
   'refused-no-text': 'A text in this holds what is no text: a NUL, or half of a character.',
+  'refused-picture-says-where': 'This picture says where or with what it was taken. Send it without that.',
   'refused-an-entry-cant-be': 'An entry can’t be read.',
 } as const
 /** What stands in a person's calendar. */

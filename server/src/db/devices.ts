@@ -120,6 +120,21 @@ export async function addDevice(
   return { deviceId, token: `${wanted.jobId}.${deviceId}.${secret}` }
 }
 
+/** Instruments that came in the file of a job: what they were, without a token; each is put up anew where it reports again. */
+export async function keepInstruments(
+  client: Client,
+  jobId: string,
+  all: readonly (Pick<Row, 'deviceId' | 'name' | 'kind'> &
+    Partial<Pick<Row, 'placeId' | 'toolId' | 'sectionId'>>)[],
+  nowS: number,
+): Promise<void> {
+  for (const own of all)
+    await on(client)
+      .insert(device)
+      .values({ ...own, jobId, tokenHash: randomBytes(32), createdAt: dateOf(nowS), revokedAt: dateOf(nowS) })
+      .onConflictDoNothing()
+}
+
 /** Ends a token. What the instrument wrote stays. */
 export async function revokeDevice(
   pool: pg.Pool,

@@ -39,6 +39,15 @@ export const JOB_FILE_SCHEMA = {
       required: ['seq', 'hash'],
     },
     keys: { type: 'array', items: key },
+    instruments: { type: 'array', items: { type: 'object' } },
+    photos: {
+      type: 'array',
+      items: {
+        type: 'object',
+        properties: { hash, kind: { type: 'string' }, bytes: { type: 'string', contentEncoding: 'base64' } },
+        required: ['hash', 'kind', 'bytes'],
+      },
+    },
     lines: {
       type: 'array',
       items: {

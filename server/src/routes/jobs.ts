@@ -36,7 +36,7 @@ import { jobLifeRoutes } from './job-life.js'
 import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
 import { me } from './session.js'
-import { exportJob } from './transfer.js'
+import { exportJob } from './export-job.js'
 import { refusal } from '../words.js'
 import { jsonBody } from '../json-body.js'
 

@@ -1,7 +1,7 @@
 import { PHOTO } from '@jugalis/core'
 import express, { type Request, Router } from 'express'
 import type pg from 'pg'
-import { hashOf, keepPhoto, kindOf, photoOf } from '../db/photos.js'
+import { keepPhoto, photoOf, pictureIn } from '../db/photos.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import type { JobOf } from './job-of.js'
@@ -25,12 +25,10 @@ export function photoRoutes(pool: pg.Pool, jobId: JobOf): Router {
     const id = await jobId(req, 'make')
     const hash = hashIn(req)
     const bytes: unknown = req.body
-    const kind = Buffer.isBuffer(bytes) ? kindOf(bytes) : null
-    if (!Buffer.isBuffer(bytes) || !kind)
-      throw new HttpError(422, 'bad-input', refusal('refused-a-picture-is-a'), 'body')
-    if (hashOf(bytes) !== hash)
+    const picture = pictureIn(Buffer.isBuffer(bytes) ? bytes : Buffer.alloc(0))
+    if (picture.hash !== hash)
       throw new HttpError(422, 'bad-input', refusal('refused-the-picture-is-not'), 'hash')
-    await keepPhoto(pool, id, hash, kind, bytes)
+    await keepPhoto(pool, id, picture)
     res.status(201).json({ hash })
   })
   routes.get('/:hash', async (req, res) => {

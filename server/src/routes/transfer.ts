@@ -8,129 +8,19 @@ import {
   draftFault,
   isUuid,
 } from '@jugalis/core'
-import { eq } from 'drizzle-orm'
 import type pg from 'pg'
-import * as yup from 'yup'
-import { on, inTransaction } from '../db/connect.js'
-import { LEFT, insertJob, insertMember, isJob, membersOf } from '../db/jobs.js'
+import { inTransaction, on } from '../db/connect.js'
 import { verifies } from '../db/device-keys.js'
-import { keepJobKeys, keysOfJob, keysOnce } from '../db/job-keys.js'
+import { keepInstruments } from '../db/devices.js'
+import { keepJobKeys } from '../db/job-keys.js'
+import { LEFT, insertJob, insertMember, isJob } from '../db/jobs.js'
 import { type SignedLogLine, insertLines } from '../db/lines.js'
 import { appendInside, jointsDefined, writeHead } from '../db/log.js'
-import { headOf, readLog } from '../db/read-log.js'
+import { type Picture, keepPhoto, pictureIn } from '../db/photos.js'
 import * as schema from '../db/schema.js'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
-
-const FORMAT = 'jugalis-job-1'
-/** More people than were ever on a job. */
-const MOST_PEOPLE = 5000
-/** More devices than were ever on a job. */
-const MOST_KEYS = 20_000
-const HASH = /^[0-9a-f]{64}$/
-/** All of a file but its lines. */
-const cover = yup.object({
-  format: yup.string().oneOf([FORMAT]).required(),
-  jobId: yup.string().required(),
-  name: yup.string().max(200).required(),
-  people: yup
-    .array()
-    .max(MOST_PEOPLE)
-    .of(
-      yup.object({
-        personId: yup.string().uuid().required(),
-        name: yup.string().required(),
-        role: yup.string().required(),
-      }),
-    )
-    .required(),
-  head: yup.object({ seq: yup.number().required(), hash: yup.string().required() }).required(),
-  // Files of before anything was signed have none.
-  keys: yup
-    .array()
-    .max(MOST_KEYS)
-    .of(
-      yup.object({
-        id: yup.string().max(64).required(),
-        of: yup.string().oneOf(['device', 'server']).required(),
-        spki: yup.string().max(1000).required(),
-        personId: yup.string().uuid().nullable(),
-      }),
-    ),
-})
-const signature = yup
-  .object({ key: yup.string().max(64).required(), signature: yup.string().max(100).required() })
-  .default(undefined)
-const line = yup.object({
-  seq: yup.number().integer().required(),
-  recordedAt: yup.string().required(),
-  body: yup.string().required(),
-  prevHash: yup.string().matches(HASH).required(),
-  hash: yup.string().matches(HASH).required(),
-  signed: signature,
-  countersigned: signature,
-})
-export type JobFile = Omit<yup.InferType<typeof cover>, 'keys'> & {
-  keys?: PublicKey[]
-  lines: SignedLogLine[]
-}
-
-/** A file by its shape: the first fault ends the look, and nothing of the file is said back. @throws HttpError 422. */
-function shaped(raw: unknown): JobFile {
-  const wrong = (field: string | null): never => {
-    throw new HttpError(422, 'bad-input', refusal('refused-this-is-not-a'), field)
-  }
-  const look = (schema: yup.Schema, value: unknown, at: string): void => {
-    try {
-      schema.validateSync(value, { strict: true })
-    } catch (error) {
-      const { path } = error as yup.ValidationError
-      wrong([at, path].filter(Boolean).join('.') || null)
-    }
-  }
-  if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return wrong(null)
-  const { lines, ...rest } = raw as { lines?: unknown }
-  const { people, keys } = rest as { people?: unknown; keys?: unknown }
-  if (Array.isArray(people) && people.length > MOST_PEOPLE) wrong('people')
-  if (Array.isArray(keys) && keys.length > MOST_KEYS) wrong('keys')
-  look(cover, rest, '')
-  if (!Array.isArray(lines)) return wrong('lines')
-  for (const [i, each] of lines.entries()) {
-    const at = `lines[${i}]`
-    if (typeof each !== 'object' || each === null || Array.isArray(each)) wrong(at)
-    look(line, each, at)
-  }
-  return raw as JobFile
-}
-
-/** Lines put into a file at once: whoever asks for something else meanwhile does not wait for more. */
-const AT_ONCE = 1000
-/**
- * A whole job in one file, as text in pieces: the log as it was hashed with the signatures under it, the keys of those,
- * the names behind its actors. It ends where the log did when it was asked for.
- */
-export async function* exportJob(pool: pg.Pool, jobId: string, nowS: number): AsyncGenerator<string> {
-  const [found] = await on(pool)
-    .select({ name: schema.job.name })
-    .from(schema.job)
-    .where(eq(schema.job.jobId, jobId))
-  const { seq, hash } = await headOf(pool, jobId)
-  const cover: Omit<JobFile, 'lines'> & { exportedAt: string } = {
-    format: FORMAT,
-    jobId,
-    name: found?.name ?? '',
-    exportedAt: new Date(nowS * 1000).toISOString(),
-    people: await membersOf(pool, jobId),
-    head: { seq, hash },
-    keys: keysOnce(await keysOfJob(pool, jobId)),
-  }
-  yield `${JSON.stringify(cover).slice(0, -1)},"lines":[`
-  for (let after = 0; after < seq; after += AT_ONCE) {
-    const lines = await readLog(pool, jobId, after, { until: Math.min(after + AT_ONCE, seq) })
-    yield `${after ? ',' : ''}${lines.map((line) => JSON.stringify(line)).join(',')}`
-  }
-  yield ']}'
-}
+import { type FilePhoto, shaped } from './job-file-shape.js'
 
 /** Who brings a file in. */
 export interface Importer {
@@ -169,6 +59,7 @@ export async function importJob(
     throw new HttpError(422, 'broken-chain', refusal('refused-the-end-of-the'), 'head')
   const keys = job.keys ?? []
   await requireSigned(job.jobId, job.lines, keys)
+  const pictures = (job.photos ?? []).map((each, i) => pictureOf(each, `photos[${i}]`))
   const events = job.lines.map((l, i) => readEvent(l.body, job.jobId, `lines[${i}].body`))
   return inTransaction(pool, async (client) => {
     if (await isJob(client, job.jobId))
@@ -191,6 +82,8 @@ export async function importJob(
       ])
     await keepJobKeys(client, job.jobId, keys)
     await insertLines(client, job.jobId, events, job.lines)
+    for (const picture of pictures) await keepPhoto(client, job.jobId, picture)
+    await keepInstruments(client, job.jobId, job.instruments ?? [], nowS)
     await writeHead(client, job.jobId, check)
     const { head } = await appendInside(client, job.jobId, importer.personId, broughtBy(check, nowS), nowS)
     return { jobId: job.jobId, ...head }
@@ -246,4 +139,10 @@ function readEvent(body: string, jobId: string, path: string): JobEvent {
   const olderVersion = fault && fault.message.includes('is written in version')
   if (fault && !olderVersion) throw new HttpError(422, 'bad-input', fault.message, path)
   return event
+}
+/** A picture of a file: under its own hash, and of a kind that is taken. @throws HttpError 422. */
+function pictureOf({ hash, bytes }: FilePhoto, at: string): Picture {
+  const picture = pictureIn(Buffer.from(bytes, 'base64'))
+  if (picture.hash !== hash) throw new HttpError(422, 'bad-input', refusal('refused-the-picture-is-not'), at)
+  return picture
 }
