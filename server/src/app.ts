@@ -14,7 +14,7 @@ import { type Behind, NOWHERE, behindHere } from './behind.js'
 import { type Imports, importsHere } from './imports.js'
 import type { Heavy } from './heavy.js'
 import { ownKey } from './own-key.js'
-import { askedWell, notKept } from './manners.js'
+import { askedWell, notKept, ownPagesOnly } from './manners.js'
 import { type Heads, headsOf } from './live/heads.js'
 import { health, needsDatabase } from './alive.js'
 import type { Pulse } from './db/pulse.js'
@@ -140,6 +140,7 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/devices', limit(600), deviceDoor(options.pool, nowS, heads))
   const reads = options.reads ?? readsHere(options.pool)
   app.use('/api/calendar', limit(120), calendarRoutes(options.pool, options.sessionSecret, nowS, reads))
+  app.use('/api', ownPagesOnly)
   app.use('/api', sessions(options))
   app.post('/api/session', limit(30))
   app.use(

@@ -1,4 +1,4 @@
-import type { RequestHandler } from 'express'
+import type { Request, RequestHandler } from 'express'
 import { methodsOf, OPERATIONS } from './described/operations.js'
 import { HttpError } from './errors.js'
 import { refusal } from './words.js'
@@ -39,5 +39,22 @@ export const askedWell: RequestHandler = (req, res, next) => {
     res.set('Accept', 'application/json')
     throw new HttpError(415, 'bad-input', refusal('refused-send-json-and-say'))
   }
+  next()
+}
+
+const HARMLESS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS'])
+/** Did a page of ours ask, as far as its browser says? What is no browser says nothing. */
+function isOwnPage(req: Request): boolean {
+  const site = req.get('sec-fetch-site')
+  // 'none': a person typed the address.
+  if (site !== undefined) return site === 'same-origin' || site === 'none'
+  const origin = req.get('origin')
+  if (origin === undefined) return true
+  return URL.canParse(origin) && new URL(origin).host === req.host
+}
+/** What changes something under somebody's session is asked by our own pages alone, whatever else their browser has open. */
+export const ownPagesOnly: RequestHandler = (req, _res, next) => {
+  if (!HARMLESS.has(req.method) && !isOwnPage(req))
+    throw new HttpError(403, 'cross-site', refusal('refused-cross-site'))
   next()
 }

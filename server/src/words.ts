@@ -119,6 +119,7 @@ const REFUSALS = {
   'refused-too-deep': 'This is nested deeper than anything that is read here.',
   'refused-no-text': 'A text in this holds what is no text: a NUL, or half of a character.',
   'refused-picture-says-where': 'This picture says where or with what it was taken. Send it without that.',
+  'refused-cross-site': 'Another site asked this in your name. Nothing was done.',
   'refused-an-entry-cant-be': 'An entry can’t be read.',
 } as const
 /** What stands in a person's calendar. */

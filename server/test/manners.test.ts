@@ -119,6 +119,35 @@ describe('the limiter', () => {
   })
 })
 
+describe('another site', () => {
+  const ask = (headers: Record<string, string>, method = 'POST') =>
+    fetch(`${h.url}/api/jobs`, {
+      method,
+      headers: { cookie: h.cookieOf('wren'), 'content-type': 'application/json', ...headers },
+      ...(method === 'POST' ? { body: JSON.stringify({ jobId: randomUUID(), name: 'X' }) } : {}),
+    })
+  const here = (): string => new URL(h.url).host
+  it.each<[string, () => Record<string, string>, number]>([
+    ['another site, by what the browser says', () => ({ 'sec-fetch-site': 'cross-site' }), 403],
+    ['a neighbour under the same name', () => ({ 'sec-fetch-site': 'same-site' }), 403],
+    ['our own page', () => ({ 'sec-fetch-site': 'same-origin', origin: 'http://behind.example' }), 201],
+    ['an older browser, elsewhere', () => ({ origin: 'http://evil.example' }), 403],
+    ['a page without an origin', () => ({ origin: 'null' }), 403],
+    ['another port of this machine', () => ({ origin: 'http://127.0.0.1:1' }), 403],
+    ['an older browser, here', () => ({ origin: `http://${here()}` }), 201],
+    ['no browser', () => ({}), 201],
+  ])('%s', async (_who, headers, status) => {
+    await h.signIn('wren')
+    const said = await ask(headers())
+    expect(said.status).toBe(status)
+    if (status === 403) expect(await said.json()).toMatchObject({ error: { code: 'cross-site' } })
+  })
+  it('may look at nothing either: no answer lets its pages read it', async () => {
+    const said = await ask({ 'sec-fetch-site': 'cross-site', origin: 'http://evil.example' }, 'GET')
+    expect([...said.headers.keys()].filter((name) => name.startsWith('access-control'))).toEqual([])
+  })
+})
+
 describe('answers', () => {
   it('an unknown address is 404 in the common form; headers forbid framing and foreign scripts', async () => {
     const r = await fetch(`${h.url}/api/nothing-here`)
