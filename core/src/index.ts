@@ -79,7 +79,8 @@ export { type Table, isGauged, jointLog, readingSaid } from './joint/joint-log.j
 export { jsonSchemaOf } from './schema/shape.js'
 export { saidOf, unsaid } from './joint/around.js'
 export { ASKED_FACTS, NOT_KNOWN, askedField } from './methods/around.js'
-export { type JointPlace, begunJoints, jointPlaces, jointSpec } from './joint/lookup.js'
+export { type JointPlace, begunJoints, charted, jointPlaces, jointSpec, newestChart } from './joint/lookup.js'
+export * from './joint/history.js'
 export { type Way, matingOf } from './joint/way.js'
 export { type PlaceHealth, conditionsAt, lastTakenS, placeHealth, wallHistory } from './joint/climate.js'
 export * from './joint/assess.js'
@@ -289,7 +290,6 @@ export {
   cutterFeed,
   swageDepthMinMm,
 } from './line/tube-work.js'
-export { charted, newestChart } from './joint/lookup.js'
 export { lineSeriesChoices } from './methods/line-series.js'
 export { wallMm } from './sizes/walls.js'
 export { judgePeel, leakPathOf, seenIn } from './methods/solder/peel.js'

@@ -186,6 +186,8 @@ export const useJob = defineStore('job', () => {
     may: own.may,
     leading: own.leading,
     pending,
+    /** All entries, as they were written, in the order in which they came. */
+    entries: seen,
     ...shown,
     acts,
     takenBack,

@@ -20,7 +20,7 @@ const props = defineProps<{
   /** Its figures can be asked where they come from. */
   sourced: boolean
 }>()
-const emit = defineEmits<{ sources: [] }>()
+const emit = defineEmits<{ sources: []; history: [] }>()
 const job = useJob()
 const view = useView()
 const narrow = useNarrow()
@@ -101,6 +101,7 @@ const way = computed(() => {
       <button v-if="sourced" type="button" class="sources" @click="emit('sources')">
         {{ word('make-where-from') }}
       </button>
+      <button type="button" class="sources" @click="emit('history')">{{ word('make-history') }}</button>
     </p>
     <StepBar
       :steps="facts.steps"

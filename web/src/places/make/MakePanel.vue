@@ -21,6 +21,7 @@ import OtherHands from './OtherHands.vue'
 import OverrideSheet from './OverrideSheet.vue'
 import PutDownSheet from './PutDownSheet.vue'
 import SkipSheet from './SkipSheet.vue'
+import HistorySheet from './HistorySheet.vue'
 import SourcesSheet from './SourcesSheet.vue'
 import StepReads from './reads/StepReads.vue'
 import WorkNotes from './WorkNotes.vue'
@@ -48,7 +49,7 @@ const { phase, headline, why } = joint
 /** At the last look the marks of fitting and pipe are read too, where it is known how it should stand. */
 const step = useMarks(facts, joint.step)
 const readings = ref<Record<string, number | string | number[][] | null>>({})
-const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | 'sources' | null>(null)
+const sheet = ref<'earlier' | 'down' | 'override' | 'skip' | 'batch' | 'sources' | 'history' | null>(null)
 const overrides = ref<string[]>([])
 const before = ref<InstanceType<typeof BeforeStart>>()
 
@@ -153,6 +154,7 @@ const recordNotes = computed(() =>
       :why="why"
       :sourced="method !== null"
       @sources="sheet = 'sources'"
+      @history="sheet = 'history'"
     />
     <OtherHands :facts="facts" />
     <LookOver v-if="phase === 'rest'" :facts="facts" />
@@ -236,6 +238,7 @@ const recordNotes = computed(() =>
     <LimitSheet v-if="asked" :clock="asked.clock" :done="asked.done" @close="asked = null" />
     <PutDownSheet v-if="sheet === 'down'" :facts="facts" @close="sheet = null" />
     <SourcesSheet v-if="sheet === 'sources'" :facts="facts" @close="sheet = null" />
+    <HistorySheet v-if="sheet === 'history'" :facts="facts" @close="sheet = null" />
     <SkipSheet v-if="sheet === 'skip' && step" :step="step" @close="sheet = null" @skip="skip" />
     <BatchSheet
       v-if="sheet === 'batch'"
