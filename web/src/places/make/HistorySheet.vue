@@ -24,6 +24,7 @@ function whatOf(row: HistoryRow): string {
   }
   return word(`make-history-${row.kind}`, {
     says: row.says,
+    why: row.says ? 'yes' : 'no',
     answer: row.answer ? named(row.answer) : '',
     things: row.things.join(', '),
     section: row.section ?? '',
