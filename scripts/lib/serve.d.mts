@@ -15,6 +15,7 @@ export function startServer(o: {
 }): Promise<{
   exited: Promise<unknown>
   code: string | null
+  pid(): number | undefined
   keep(): Promise<void>
   stop(): Promise<void>
 }>

@@ -88,6 +88,8 @@ export async function startServer({
   let stopping = false
   return {
     exited: server.exited,
+    /** The process that serves now. */
+    pid: () => server.p.pid,
     /** For the first administrator, where there is none yet. */
     code: server.code,
     /** Starts it again whenever it ends by itself. */
