@@ -65,6 +65,15 @@ bothWays(
     await page.goto(`/job/${job}/hand-over`)
     const record = page.getByRole('region', { name: 'The record' })
     await expect(record).toContainText('and this server\u2019s signature')
+    await hit(page.getByRole('button', { name: 'Sign the hand-over as Wren' }))
+    await hit(page.getByRole('dialog').getByRole('button', { name: /Sign/ }).last())
+    await hit(page.getByRole('button', { name: 'What was known then?' }))
+    const then = page.getByRole('dialog', { name: 'As it was known then' })
+    await expect(then).toContainText('0 of 4 joints were made')
+    await expect(then).toContainText('Nothing was written since.')
+    await noViolations(page)
+    await page.keyboard.press('Escape')
+    await expect(record).toContainText('and this server\u2019s signature')
     await hit(record.getByRole('button', { name: 'Check the record' }))
     await expect(record.getByRole('status')).toContainText(
       /^It holds: (\d+) entries, \1 signed by devices\. This server signed its end\.$/,

@@ -1,4 +1,5 @@
 import type pg from 'pg'
+import { knownAt } from './db/known.js'
 import { verifyAll } from './db/verify.js'
 import { calendarText } from './routes/calendar.js'
 import { entriesCsv, jointLogCsv } from './routes/tables.js'
@@ -9,12 +10,15 @@ export interface Asked {
   /** Whose units and words it is in. */
   personId: string
   nowS: number
+  /** An entry of the log: what was known when it was written. */
+  entryId?: string
 }
 /** What is told of a whole log at once: to work it out takes as long as the log is. */
 const READS = {
   joints: (pool, { jobId, personId }) => jointLogCsv(pool, jobId, personId),
   entries: (pool, { jobId }) => entriesCsv(pool, jobId),
   calendar: (pool, { jobId, personId, nowS }) => calendarText(pool, jobId, personId, nowS),
+  known: async (pool, { jobId, entryId = '' }) => JSON.stringify(await knownAt(pool, jobId, entryId)),
   verify: async (pool, { jobId }) => JSON.stringify(await verifyAll(pool, jobId)),
 } as const satisfies Record<string, (pool: pg.Pool, asked: Asked) => Promise<string>>
 export type Told = keyof typeof READS
@@ -48,7 +52,7 @@ export function readsApart(
   const coming = new Map<string, Promise<string>>()
   return {
     tell(told, asked) {
-      const same = `${told} ${asked.jobId} ${asked.personId}`
+      const same = `${told} ${asked.jobId} ${asked.personId} ${asked.entryId ?? ''}`
       const under = coming.get(same)
       if (under) return under
       const next = last.then(async () => {

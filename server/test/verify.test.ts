@@ -34,6 +34,15 @@ it('a whole log holds, wherever it is walked', async () => {
   expect(there).toEqual(here)
   expect(there).toMatchObject({ ok: true, seq: 5 })
 })
+it('what was known at an entry is told by its id, of this job alone', async () => {
+  const job = await log()
+  const lines = await readLog(h.pool, job, 0)
+  const idAt = (at: number): string => (JSON.parse(lines[at]?.body ?? '{}') as { id: string }).id
+  const known = (of: string, entry: string) => h.call('GET', `/jobs/${of}/known/${entry}`)
+  expect((await known(job, idAt(2))).body).toMatchObject({ entries: 3, since: 2, later: { steps: 0 } })
+  const other = await log()
+  for (const entry of [idAt(2), 'x', randomUUID()]) expect((await known(other, entry)).status).toBe(404)
+})
 it('an empty one does too', async () => {
   const job = randomUUID()
   await h.call('POST', '/jobs', { jobId: job, name: 'E' })

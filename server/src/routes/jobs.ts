@@ -23,7 +23,7 @@ import { checkParts } from '../db/rights.js'
 import { isPackDue, packOf } from '../db/pack.js'
 import { headOf, logText } from '../db/read-log.js'
 import { isSession } from '../db/sessions.js'
-import { HttpError } from '../errors.js'
+import { HttpError, notFound } from '../errors.js'
 import type { Behind } from '../behind.js'
 import type { Imports } from '../imports.js'
 import type { Heads } from '../live/heads.js'
@@ -194,6 +194,12 @@ function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, job
   routes.get('/:jobId/head', async (req, res) => {
     res.json(await headOf(pool, await jobId(req)))
   })
+  routes.get('/:jobId/known/:entryId', async (req, res) => {
+    const asked = { jobId: await jobId(req), personId: me(req).personId, nowS: nowS() }
+    const said = await reads.tell('known', { ...asked, entryId: String(req.params.entryId) })
+    if (said === 'null') throw notFound()
+    res.type('json').send(said)
+  })
   routes.get('/:jobId/verify', async (req, res) => {
     const id = await jobId(req)
     res.type('json').send(await reads.tell('verify', { jobId: id, personId: me(req).personId, nowS: nowS() }))
@@ -216,7 +222,13 @@ const budget = (limited: boolean) =>
 /** What is taken away of a job: its file, its tables, its calendar. */
 function files(routes: Router, { pool, nowS, secret, reads, jobId, limited }: On): void {
   routes.use(
-    ['/:jobId/export.json', '/:jobId/log.csv', '/:jobId/entries.csv', '/:jobId/verify'],
+    [
+      '/:jobId/export.json',
+      '/:jobId/log.csv',
+      '/:jobId/entries.csv',
+      '/:jobId/verify',
+      '/:jobId/known/:entryId',
+    ],
     budget(limited),
   )
   routes.get('/:jobId/calendar', async (req, res) => {

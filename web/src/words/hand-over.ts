@@ -8,6 +8,15 @@ export const HAND_OVER = {
     'Entries 1 to {entries} came in as a file, brought by {name} {at}: this server did not see them written. They end in {head}…',
   'hand-over-the-log-is-chained':
     '{name}. The log is chained: each entry carries the hash of the one before. It shows what was recorded; it is no code authority.',
+  'hand-over-known-ask': 'What was known then?',
+  'hand-over-known-then': 'As it was known then',
+  'hand-over-known-looking': 'Reading the log up to there …',
+  'hand-over-known-of':
+    '{at}: the log had {entries, plural, one {one entry} other {{entries} entries}}. {home, number} of {joints, number} joints were made.',
+  'hand-over-known-since':
+    '{since, plural, =0 {Nothing was written since.} one {One entry was written since} other {{since} entries were written since}}{since, plural, =0 {} other {{later, select, yes {, among them about the time before:} other {, none of them about the time before.}}}}',
+  'hand-over-later':
+    '{what, select, readings {{count, plural, one {one reading} other {{count} readings}}} steps {{count, plural, one {one step of a joint} other {{count} steps of joints}}} corrections {{count, plural, one {one correction} other {{count} corrections}}} other {{count, plural, one {one other entry} other {{count} other entries}}}}',
   'hand-over-record': 'The record',
   'hand-over-ends-in': 'It ends with entry {seq}, in {head}.',
   'hand-over-code':

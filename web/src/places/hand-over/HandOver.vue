@@ -8,6 +8,7 @@ import { useSession } from '../../stores/session'
 import { useView } from '../../view'
 import { date, dated, hhmm } from '../../when'
 import JointLog from './JointLog.vue'
+import KnownThen from './KnownThen.vue'
 import RecordProof from './RecordProof.vue'
 import { useMissing } from './use-missing'
 import { word } from '../../words/word'
@@ -35,6 +36,14 @@ const headline = computed(() => {
       })
     : word('hand-over-ready-to-hand-over')
 })
+/** The entry by which somebody signed; none while it waits on this device. */
+const entries = computed(() => job.entries().filter(({ kind }) => kind === 'signed'))
+const entryOf = (signed: { by: string; refId: string; atS: number }): string | null =>
+  entries.value.find(
+    ({ actorId, occurredAtS, data }) =>
+      actorId === signed.by && occurredAtS === signed.atS && data.refId === signed.refId,
+  )?.id ?? null
+const asOf = ref<string | null>(null)
 const print = (): void => window.print()
 const left = computed(() => missing.value.filter((m) => m.id !== 'sign'))
 const statement = computed(() =>
@@ -130,11 +139,15 @@ async function sign(): Promise<void> {
       <p v-for="s in job.state.signed" :key="`${s.refId}${s.atS}`">
         <strong>{{ job.nameOf(s.by) }}</strong>, {{ dated(s.atS, zone) }}:
         {{ s.statement }}
+        <button v-if="entryOf(s)" type="button" class="button no-print" @click="asOf = entryOf(s)">
+          {{ word('hand-over-known-ask') }}
+        </button>
       </p>
       <button v-if="joints.length" type="button" class="button no-print" @click="signing = true">
         {{ word('hand-over-sign-the-hand-over', { name: session.person?.name }) }}
       </button>
     </section>
+    <KnownThen v-if="asOf" :entry-id="asOf" @close="asOf = null" />
     <RecordProof />
     <SignSheet
       v-if="signing"
