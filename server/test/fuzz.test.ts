@@ -83,7 +83,7 @@ function wellAnswered(said: Answer, what: unknown): void {
 const LEFT_OUT = /^\/(docs|openapi)|\/live$|^\/session(\/all\/\{key\})?$/
 const WAYS = OPERATIONS.filter(({ path, method }) => !(LEFT_OUT.test(path) && method !== 'post'))
 /** Addresses that are asked so often: the door of calculations has tests of its own, and takes longest. */
-const RUNS = { calc: 6, other: 40 }
+const RUNS = { calc: 4, other: 25, kind: 15 }
 
 describe('every address, whatever is sent', () => {
   const places = WAYS.map(
@@ -133,7 +133,7 @@ describe('every kind of entry, whatever is in it', () => {
         const sent = batch([draft(kind, own, at)])
         wellAnswered(await h.call('POST', `/jobs/${log}/events`, sent), sent)
       }),
-      { numRuns: 25 },
+      { numRuns: RUNS.kind },
     )
   })
   it('and the log that is left is whole, opens, and can be taken away', async () => {
