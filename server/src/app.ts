@@ -105,8 +105,9 @@ const sessions = ({ pool, sessionSecret, https = false, proxies = 0 }: AppOption
     cookie: { httpOnly: true, sameSite: 'lax', secure: proxies ? 'auto' : https, maxAge: WEEK_MS },
   })
 
-/** The interface as one who writes to it reads it: its description, its pages, the shapes of its files. */
+/** What anybody may read: the description of the interface, its pages, the shapes of its files, the keys it signs with. */
 function described(app: Express): void {
+  app.get('/api/keys', (_req, res) => void res.json({ keys: ownKey()?.published ?? [] }))
   app.get('/api/openapi.json', (_req, res) => void res.json(openApi(VERSION)))
   app.use('/api/docs', docsRoutes())
   const schemas: Readonly<Record<string, object>> = { job: JOB_FILE_SCHEMA, certificate: CERTIFICATE_SCHEMA }
@@ -132,7 +133,6 @@ export function createApp(options: AppOptions): Express {
   app.use('/api', notKept, askedWell)
   described(app)
   app.get('/api/health', health(options.pulse, nowS))
-  app.get('/api/keys', (_req, res) => void res.json({ keys: ownKey()?.published ?? [] }))
   app.use('/api/calc', limit(6000), calcRoutes(options.heavy))
   if (options.yardstick) app.post('/api/yardstick', jsonBody('1mb'), (_req, res) => void res.json({}))
   app.use('/api', needsDatabase(options.pulse))

@@ -5,6 +5,7 @@ import { JOB_LIFE_OPERATIONS } from './job-life-operations.js'
 import { GLANCE_OPERATIONS } from './glance-operations.js'
 import { PEOPLE_OPERATIONS } from './people-operations.js'
 import { PART_OPERATIONS } from './part-operations.js'
+import { RECORD_OPERATIONS } from './record-operations.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './schemas.js'
 
 export const OPERATIONS: readonly Operation[] = [
@@ -245,30 +246,7 @@ export const OPERATIONS: readonly Operation[] = [
     status: 201,
     gives: json(),
   },
-  {
-    method: 'get',
-    path: `${job}/head`,
-    says: 'Where the log ends, and this server’s signature under that.',
-    who: 'person',
-    status: 200,
-    gives: json(),
-  },
-  {
-    method: 'get',
-    path: `${job}/known/{entryId}`,
-    says: 'What was known of the job when an entry was written: what stood then, and what came later about before.',
-    who: 'person',
-    status: 200,
-    gives: json(),
-  },
-  {
-    method: 'get',
-    path: `${job}/verify`,
-    says: 'Does the chain of hashes hold, what of it devices signed, and whether this server signed where it ends.',
-    who: 'person',
-    status: 200,
-    gives: json(),
-  },
+  ...RECORD_OPERATIONS,
   {
     method: 'get',
     path: `${job}/export.json`,
