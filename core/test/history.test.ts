@@ -56,6 +56,25 @@ describe('what happened to a joint', () => {
     log.put('correction', { target: id, undo: false, atS: T0 - 600, reason: '' }, { atS: T0 + 180 })
     expect(historyOf(log, 1)[0]?.amended.at(-1)).toMatchObject({ what: 'moved', toS: T0 - 600 })
   })
+  it('corrections that correct each other, or themselves, are told and nothing more', () => {
+    const log = lineJob(1)
+    const id = log.step(joint(1), 'fit', T0)
+    const [one, other] = [uuid(901), uuid(902)]
+    for (const [own, target] of [
+      [one, other],
+      [other, one],
+      [uuid(903), uuid(903)],
+      [uuid(904), id],
+    ]) {
+      log.put('correction', { target, undo: true, reason: '' }, { atS: T0 + 60 })
+      Object.assign(log.events.at(-1) ?? {}, { id: own })
+    }
+    log.put('correction', { target: uuid(904), undo: true, reason: '' }, { atS: T0 + 70 })
+    Object.assign(log.events.at(-1) ?? {}, { id: uuid(905) })
+    log.put('correction', { target: uuid(905), undo: true, reason: '' }, { atS: T0 + 80 })
+    Object.assign(log.events.at(-1) ?? {}, { id: uuid(904) })
+    expect(historyOf(log, 1)[0]?.amended.length).toBeGreaterThan(0)
+  })
   it('steps told for several at once are there one by one; a thing found wrong since is told where it was used', () => {
     const log = lineJob(1)
     putTool(log, { toolId: uuid(700), kind: 'press-tool', name: 'PT-1' })

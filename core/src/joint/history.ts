@@ -96,13 +96,21 @@ function correctionsOf(events: readonly JobEvent[]): ReadonlyMap<string, JobEven
   }
   return by
 }
-/** What was said of an entry later; that a correction was taken back brings the entry back. */
-function amendedOf(id: string, corrections: ReadonlyMap<string, JobEvent[]>): Amended[] {
+/**
+ * What was said of an entry later; that a correction was taken back brings the entry back. @param on entries that this
+ * one corrects: one that corrects itself, round about, says nothing of it.
+ */
+function amendedOf(
+  id: string,
+  corrections: ReadonlyMap<string, JobEvent[]>,
+  on: readonly string[] = [],
+): Amended[] {
   return (corrections.get(id) ?? []).flatMap((event) => {
+    if (event.id === id || on.includes(event.id)) return []
     const toS = instant(event, event.data.atS)
     const one = { by: event.actorId, atS: event.occurredAtS, toS, reason: str(event.data.reason) }
     const undo = event.data.undo === true
-    const again = amendedOf(event.id, corrections).filter(({ what }) => what === 'taken-back')
+    const again = amendedOf(event.id, corrections, [...on, id]).filter(({ what }) => what === 'taken-back')
     return [
       { ...one, what: undo ? ('taken-back' as const) : ('moved' as const) },
       ...again.map((back) => ({ ...back, what: 'brought-back' as const })),

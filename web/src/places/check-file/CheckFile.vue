@@ -18,14 +18,14 @@ const signed = computed(() => found.value?.signed ?? null)
 const wrong = computed(() => signed.value?.wrong ?? null)
 /** Keys of the server this page came from: what another signed, it can't say whose it is. */
 const here = ref<readonly ServerKey[]>([])
-/** A code on a paper led here: the head it holds, and whether this server signed it. */
+/** A code on a paper led here: the head it holds, and whether this server signed it; null until that is known. */
 const paper = headIn(useRoute().hash)
-const paperBy = ref<ServerKey | null>(null)
+const paperBy = ref<'here' | 'other' | null>(null)
 onMounted(async () => {
   here.value = await keysHere()
   if (!paper) return
   head.value = paper.hash
-  paperBy.value = await keyUnder(paper, here.value)
+  paperBy.value = (await keyUnder(paper, here.value)) ? 'here' : 'other'
 })
 /** What a server vouches for: all of it, or up to an entry. */
 const vouched = computed(() => {
@@ -85,8 +85,8 @@ async function taken(event: Event): Promise<void> {
       <p class="strong">
         {{ word('files-check-paper', { seq: paper.seq, head: shortHash(paper.hash) }) }}
       </p>
-      <p :class="{ warn: !paperBy }">
-        {{ word('files-check-paper-by', { is: paperBy ? 'here' : 'other' }) }}
+      <p v-if="paperBy" :class="{ warn: paperBy === 'other' }">
+        {{ word('files-check-paper-by', { is: paperBy }) }}
       </p>
     </template>
     <form @submit.prevent="look">
