@@ -52,18 +52,26 @@ describe('sessions', () => {
   })
 })
 
+/** A server that counts requests, as one does that is reached by others. */
+async function onLimited(work: (base: string) => Promise<void>): Promise<void> {
+  const limited = await new Promise<Server>((done) => {
+    const s = createApp({
+      heavy: heavyThread(HEAVY_SCRIPT),
+      pool: h.pool,
+      pulse: h.pulse,
+      sessionSecret: 'test',
+    }).listen(0, '127.0.0.1', () => done(s))
+  })
+  try {
+    await work(`http://127.0.0.1:${(limited.address() as AddressInfo).port}`)
+  } finally {
+    limited.closeAllConnections()
+    await new Promise((done) => limited.close(done))
+  }
+}
 describe('the limiter', () => {
-  it('answers 429 in the common form, and can be switched off', async () => {
-    const limited = await new Promise<Server>((done) => {
-      const s = createApp({
-        heavy: heavyThread(HEAVY_SCRIPT),
-        pool: h.pool,
-        pulse: h.pulse,
-        sessionSecret: 'test',
-      }).listen(0, '127.0.0.1', () => done(s))
-    })
-    const base = `http://127.0.0.1:${(limited.address() as AddressInfo).port}`
-    try {
+  it('answers 429 in the common form, and can be switched off', () =>
+    onLimited(async (base) => {
       const tries = await Promise.all(
         Array.from({ length: 34 }, () =>
           fetch(`${base}/api/session`, {
@@ -78,30 +86,17 @@ describe('the limiter', () => {
       expect(await refused[0]?.json()).toMatchObject({ error: { code: 'too-many', field: null } })
       const open = await Promise.all(Array.from({ length: 34 }, () => h.call('POST', '/session', {})))
       expect(open.every((r) => r.status === 422)).toBe(true)
-    } finally {
-      limited.closeAllConnections()
-      await new Promise((done) => limited.close(done))
-    }
-  })
-  it('so many whole logs a minute are told to one person, and others hear theirs meanwhile', async () => {
-    const limited = await new Promise<Server>((done) => {
-      const s = createApp({
-        heavy: heavyThread(HEAVY_SCRIPT),
-        pool: h.pool,
-        pulse: h.pulse,
-        sessionSecret: 'test',
-      }).listen(0, '127.0.0.1', () => done(s))
-    })
-    const base = `http://127.0.0.1:${(limited.address() as AddressInfo).port}`
-    const ask = async (as: string, job: string, what: string): Promise<number> =>
-      (await fetch(`${base}/api/jobs/${job}/${what}`, { headers: { cookie: h.cookieOf(as) } })).status
-    const jobOf = async (as: string): Promise<string> => {
-      await h.signIn(as)
-      const job = randomUUID()
-      await h.call('POST', '/jobs', { jobId: job, name: 'J' }, { as })
-      return job
-    }
-    try {
+    }))
+  it('so many whole logs a minute are told to one person, and others hear theirs meanwhile', () =>
+    onLimited(async (base) => {
+      const ask = async (as: string, job: string, what: string): Promise<number> =>
+        (await fetch(`${base}/api/jobs/${job}/${what}`, { headers: { cookie: h.cookieOf(as) } })).status
+      const jobOf = async (as: string): Promise<string> => {
+        await h.signIn(as)
+        const job = randomUUID()
+        await h.call('POST', '/jobs', { jobId: job, name: 'J' }, { as })
+        return job
+      }
       const [mine, theirs] = [await jobOf('wren'), await jobOf('teal')]
       const what = ['verify', 'log.csv', 'entries.csv', 'export.json']
       const said = await Promise.all(
@@ -112,11 +107,7 @@ describe('the limiter', () => {
       expect([await ask('teal', theirs, 'verify'), await ask('wren', mine, 'events?after=0')]).toEqual([
         200, 200,
       ])
-    } finally {
-      limited.closeAllConnections()
-      await new Promise((done) => limited.close(done))
-    }
-  })
+    }))
 })
 
 describe('another site', () => {
