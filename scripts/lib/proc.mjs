@@ -63,19 +63,19 @@ export function child(cmd, args, options = {}) {
   return { p: started, exited }
 }
 
-/** From the first to the longest pause before something is started again, ms; what ran this long begins at the first. */
-const PAUSE = { first: 500, longest: 15_000, ranLong: 60_000 }
+/** From the first to the longest pause before something is started again, ms. */
+const PAUSE = { first: 500, longest: 15_000 }
 /**
- * Starts a program again whenever it ends by itself, at growing distances, and says so.
+ * Starts a program again whenever it ends by itself, and says so: soon, since one that had come up was ended from outside;
+ * one that does not come up is tried at growing distances.
  * @param exited when the running one ends. @param start makes another, and is done once that serves.
  * @param stopping whether it was asked to end.
  */
 export async function keptUp(name, exited, start, stopping) {
-  for (let pause = PAUSE.first; ;) {
-    const began = Date.now()
+  for (;;) {
+    let pause = PAUSE.first
     await exited()
     if (stopping()) return
-    if (Date.now() - began > PAUSE.ranLong) pause = PAUSE.first
     console.error(`${name} has ended. What was acknowledged is kept; it is started again.`)
     for (let up = false; !up && !stopping();) {
       await sleep(pause)

@@ -1,17 +1,19 @@
 import type { RequestHandler } from 'express'
+import { setTimeout as pause } from 'node:timers/promises'
 import type { Pulse } from './db/pulse.js'
 import { answerWith, databaseAway } from './errors.js'
 
-/** What needs the database is answered at once while that is away, and not left waiting when it goes. */
+/** Whoever waits for an answer is told within two seconds; the rest of that is for the way. */
+const FEEL_WITHIN_MS = 900
+
+/** What needs the database is answered soon while that is away, and not left waiting when it goes. */
 export const needsDatabase =
   (pulse: Pulse): RequestHandler =>
-  (req, res, next) => {
+  async (req, res, next) => {
+    // Whoever asks feels for it: it is back for them as soon as it is back, and not when somebody next looks.
+    if (pulse.away()) await Promise.race([pulse.feel(), pause(FEEL_WITHIN_MS, undefined, { ref: false })])
     const away = pulse.away()
-    if (away) {
-      // Whoever asks feels for it too: it is back as soon as it is back.
-      void pulse.feel()
-      throw databaseAway(away.why)
-    }
+    if (away) throw databaseAway(away.why)
     // What is hung on the end of an answer later (the session is kept then) would wait for the database too.
     const { end: endNow } = res
     const end = pulse.during((why) => {

@@ -132,6 +132,16 @@ it('killed while it writes, again and again: 503 in under two seconds, then all 
   expect(all.length).toBeGreaterThan(20)
   await holds(all)
 })
+it('back, it is back for the very first who asks', async () => {
+  for (let kill = 0; kill < 3; kill++) {
+    process.kill(cluster.pid() as number, 'SIGKILL')
+    await pause(100)
+    // Felt by nobody since: what is known of it is what was.
+    isAway(await append(place()))
+    await cluster.again()
+    expect((await append(place())).status).toBe(200)
+  }
+})
 it('standing still, it is away too: nobody waits for an answer that does not come', async () => {
   const phone = writer()
   await pause(300)

@@ -8,7 +8,7 @@ export interface Pulse {
   away(): { why: Away; sinceMs: number } | null
   /** Told once if the database is lost while this lasts; gives the way to stop. */
   during(lost: (why: Away) => void): () => void
-  /** Feels it now. */
+  /** Feels it now: a feeling that had begun before does not count, since what it found may be over. */
   feel(): Promise<void>
   stop(): Promise<void>
 }
@@ -39,7 +39,7 @@ export function pulseOf(url: string): Pulse {
     }
     await own.query('select 1')
   }
-  const feel = (): Promise<void> =>
+  const shared = (): Promise<void> =>
     (feeling ??= ask()
       .then(() => void (away = null))
       .catch((error: unknown) => {
@@ -53,11 +53,12 @@ export function pulseOf(url: string): Pulse {
         waiting.clear()
       })
       .finally(() => (feeling = null)))
+  const feel = (): Promise<void> => (feeling ? feeling.then(shared) : shared())
   function beat(): void {
     if (timer || stopped) return
     timer = setTimeout(() => {
       timer = undefined
-      void feel().finally(() => {
+      void shared().finally(() => {
         if (waiting.size || away) beat()
       })
     }, EVERY_MS)
