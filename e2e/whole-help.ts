@@ -1,6 +1,7 @@
 import { methodOf, named, say } from '@jugalis/core'
 import { type Locator, type Page, expect } from '@playwright/test'
 import { fileOf, pagesOf } from './files-help'
+import { packIsWhole } from './pack-help'
 import { eventsOf } from './help'
 import { chooseIn, hit, hitOrMore } from './lists-help'
 import { readUntilHeld } from './prove-help'
@@ -276,6 +277,7 @@ export async function wholeJob(page: Page, o: Whole): Promise<void> {
   const log = await file(page.getByRole('link', { name: 'Joint log, CSV' }))
   expect(log).toContain('C-01')
   expect(log).not.toMatch(o.foreign)
+  await packIsWhole(page, o)
   await hit(page.getByRole('button', { name: /Sign the hand-over/ }))
   await hit(page.getByRole('dialog').getByRole('button', { name: /^Sign as/ }))
   await expect(page.getByText(/Handed over with \d+ things missing/)).toBeVisible()

@@ -7,7 +7,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- store` a large store, `-- practice` joints on the bench, `-- scale` a hospital, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- store` a large store, `-- practice` joints on the bench, `-- pack` a hospital on paper, `-- scale` a hospital, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -24,6 +24,7 @@ function bundled(name) {
     '--platform=node',
     '--format=esm',
     '--external:highs',
+    '--external:qrcode',
     `--outfile=${outfile}`,
     '--log-level=error',
   ])
@@ -43,7 +44,7 @@ async function main() {
     const { what, measured, target } = JSON.parse(ran.out.split('\n').find((line) => line.startsWith('{')))
     row(what, measured, target)
   }
-  for (const name of ['prove', 'space', 'store', 'plan', 'practice']) {
+  for (const name of ['prove', 'space', 'store', 'plan', 'practice', 'pack']) {
     if (only && only !== name) continue
     const ran = run(process.execPath, [bundled(`bench-${name}`)])
     if (!ran.ok) throw new Error(ran.out)
@@ -51,7 +52,7 @@ async function main() {
       const { what, measured, target } = JSON.parse(line)
       row(what, measured, target)
     }
-    if (['prove', 'store', 'plan', 'practice'].includes(only)) return
+    if (['prove', 'store', 'plan', 'practice', 'pack'].includes(only)) return
   }
   for (const part of !only ? ['fold', 'ladder', 'retime'] : only === 'waits' ? ['retime'] : []) {
     const results = [1, 2, 3, 4, 5].map(() => {

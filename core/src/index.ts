@@ -66,6 +66,7 @@ export * from './log/events.js'
 export * from './log/chain.js'
 export * from './log/who-may.js'
 export * from './log/roles.js'
+export * from './log/proposals.js'
 export { wantsLook } from './joint/look-over.js'
 export { inOrder } from './log/order.js'
 export { readEvents, readToFold } from './log/read.js'
@@ -75,7 +76,9 @@ export * from './log/fold-on.js'
 export { unpackEntries } from './log/entry-columns.js'
 export { PACK_VERSION, type Packed, type ReadingColumn, packLog } from './log/packed.js'
 export * from './log/state.js'
-export { type Table, isGauged, jointLog, readingSaid } from './joint/joint-log.js'
+export * from './joint/joint-log.js'
+export * from './joint/making.js'
+export * from './joint/qualified.js'
 export { jsonSchemaOf } from './schema/shape.js'
 export { saidOf, unsaid } from './joint/around.js'
 export { ASKED_FACTS, NOT_KNOWN, askedField } from './methods/around.js'
@@ -124,14 +127,7 @@ export { type Cursor, END, type Placed, placeEntry, placeTexts, standing } from 
 export { isMade, sizesHere } from './line/size-entry.js'
 export { changeTo, copyBelow, moveAfter, retyped, splitWith, takeOut } from './line/rework.js'
 export { type LineInSpace, lineInSpace } from './line/space/in-job.js'
-export {
-  type LinesAsOne,
-  asOne,
-  hangTogether,
-  joinedTo,
-  linesAsOne,
-  tagsOf,
-} from './line/space/lines-as-one.js'
+export * from './line/space/lines-as-one.js'
 export { type Extreme, highPoints, lowPoints } from './line/space/water-and-air.js'
 export {
   type CloseTarget,

@@ -121,6 +121,23 @@ describe('a role', () => {
     ])
     expect((await send()).status).toBe(200)
   })
+  it('what another wrote is proposed to be wrong; its author accepts, another fitter does not answer for them', async () => {
+    const target = draft('place-set', { placeId: randomUUID(), name: 'Loft' })
+    const put = (as: string, ...drafts: ReturnType<typeof draft>[]) =>
+      h.call('POST', `/jobs/${job}/events`, batch(drafts), { as })
+    expect((await put('charge-hand', target)).status).toBe(200)
+    const proposed = draft('correction-proposed', { target: target.id, undo: true, reason: 'no loft here' })
+    expect((await put('fitter', proposed)).status).toBe(200)
+    const declined = () => draft('proposal-declined', { proposalId: proposed.id, note: 'there is' })
+    expect((await put('tester', declined())).body.error?.code).toBe('not-yours')
+    const accepted = draft('correction', { target: target.id, undo: true, proposalId: proposed.id })
+    expect((await put('tester', accepted)).body.error?.code).toBe('not-yours')
+    expect((await put('charge-hand', accepted)).status).toBe(200)
+    // In one batch too the proposal is known to what answers it.
+    const own = draft('correction-proposed', { target: target.id, undo: true, reason: 'again' })
+    const letGo = draft('proposal-declined', { proposalId: own.id })
+    expect((await put('fitter', own, letGo)).status).toBe(200)
+  })
   it('a charge-hand takes off whoever they lead, not who leads', async () => {
     const off = (who: string) =>
       h.call('DELETE', `/jobs/${job}/members/${ids.get(who)}`, undefined, { as: 'charge-hand' })

@@ -32,6 +32,7 @@ export type HistoryKind = (typeof HISTORY_KINDS)[number]
 export interface HistoryRow {
   /** Of its own among the rows: the entry, and which step of it. */
   key: string
+  eventId: string
   kind: HistoryKind
   /** When it was, as written, epoch s. */
   atS: number
@@ -142,6 +143,7 @@ export function jointHistory(events: readonly JobEvent[], state: JobState, joint
     const tested = tests.get(str(data.testId))
     return {
       key,
+      eventId: written.id,
       kind,
       atS: event.occurredAtS,
       by: event.actorId,

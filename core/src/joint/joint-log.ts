@@ -70,17 +70,77 @@ function readingOf(field: Field, value: unknown, reader: Reader): string {
 const lastOf = (life: Life, steps: readonly Step[], reaches: Step['reaches']) =>
   life.done.findLast((d) => steps.find((s) => s.id === d.step)?.reaches === reaches)
 
-function outcome(facts: JointFacts, life: Life): string {
-  if (life.cutOutAtS !== undefined) return 'cut out'
+/** What became of one making of a joint. */
+export type LifeOutcome = 'cut-out' | 'good' | 'failed' | 'open'
+function outcomeOf(facts: JointFacts, life: Life): LifeOutcome {
+  if (life.cutOutAtS !== undefined) return 'cut-out'
   const verdict = facts.inspection?.verdict
-  return verdict === 'pass' ? 'judged good' : verdict === 'fail' ? 'judged failed' : 'open'
+  return verdict === 'pass' ? 'good' : verdict === 'fail' ? 'failed' : 'open'
+}
+/** One making of a joint, told for people. */
+export interface LifeTold {
+  no: number
+  /** Epoch s; null where it was not made, not judged, not cut out. */
+  madeAtS: number | null
+  judgedAtS: number | null
+  cutOutAtS: number | null
+  /** Ids of whoever did a step of it. */
+  by: readonly string[]
+  /** Each reading by its name, in the units of who reads. */
+  readings: readonly string[]
+  /** What was found when it was judged, in sentences. */
+  found: readonly string[]
+  /** Ids of the things it was made with, its tin too. */
+  tools: readonly string[]
+  /** Written down afterwards, in part or whole. */
+  fromMemory: boolean
+  outcome: LifeOutcome
+}
+/** Every making of a joint, in order, those that were cut out too. @param reader whose language and units it is in. */
+export function livesTold(facts: JointFacts, reader: Reader): LifeTold[] {
+  const lives = facts.life ? [...facts.past, facts.life] : [...facts.past]
+  return lives.map((life) => {
+    const readings = facts.steps.flatMap((step) =>
+      step.reads.flatMap((field) => {
+        const done = life.done.findLast((d) => d.step === step.id && d.readings[field.key] !== undefined)
+        return done ? readingOf(field, done.readings[field.key], reader) || [] : []
+      }),
+    )
+    const marks = life.done.findLast((d) => d.readings[MARKS_APART.key] !== undefined)
+    if (marks) readings.push(readingOf(MARKS_APART, marks.readings[MARKS_APART.key], reader))
+    const found = life === facts.life ? (facts.inspection?.findings ?? []) : []
+    return {
+      no: life.no,
+      madeAtS: lastOf(life, facts.steps, 'made')?.latestS ?? null,
+      judgedAtS: lastOf(life, facts.steps, 'verified')?.latestS ?? null,
+      cutOutAtS: life.cutOutAtS ?? null,
+      by: [...new Set(life.done.map((d) => d.by))],
+      readings,
+      found: found.map((f) => say(f, reader)),
+      tools: [...new Set(life.done.flatMap((d) => d.tools ?? []))],
+      fromMemory: life.done.some((d) => d.fromMemory),
+      outcome: outcomeOf(facts, life),
+    }
+  })
+}
+/** As it stands in the table, which machines read too. */
+const IN_TABLE: Readonly<Record<LifeOutcome, string>> = {
+  'cut-out': 'cut out',
+  good: 'judged good',
+  failed: 'judged failed',
+  open: 'open',
 }
 
 /**
  * The joint log for people: a row for each life of each joint, by tag, times in the job's zone, figures in the units of
- * who reads. @param nameOf name of a person by id.
+ * who reads. @param nameOf name of a person by id. @param only joints it is about; all where none are named.
  */
-export function jointLog(state: JobState, nameOf: (personId: string) => string, reader: Reader): Table {
+export function jointLog(
+  state: JobState,
+  nameOf: (personId: string) => string,
+  reader: Reader,
+  only?: ReadonlySet<string>,
+): Table {
   const { zone } = state.job
   const units = (['length', 'temperature', 'torque', 'pressure'] as const).map((kind) =>
     unitOf(kind, reader, WHOLE),
@@ -104,22 +164,11 @@ export function jointLog(state: JobState, nameOf: (personId: string) => string, 
   const rows: string[][] = []
   const places = [...jointPlaces(state).values()].sort((a, b) => tagOrder(a.tag, b.tag))
   for (const place of places) {
+    if (only && !only.has(place.jointId)) continue
     const facts = jointFacts(state, place.jointId, 'coldest', state.lastAtS)
     if (!facts) continue
-    const lives = [...facts.past, ...(facts.life ? [facts.life] : [])]
-    for (const life of lives) {
-      const made = lastOf(life, facts.steps, 'made')
-      const judged = lastOf(life, facts.steps, 'verified')
-      const readings = facts.steps.flatMap((step) =>
-        step.reads.flatMap((field) => {
-          const done = life.done.findLast((d) => d.step === step.id && d.readings[field.key] !== undefined)
-          return done ? readingOf(field, done.readings[field.key], reader) || [] : []
-        }),
-      )
-      const marks = life.done.findLast((d) => d.readings[MARKS_APART.key] !== undefined)
-      if (marks) readings.push(readingOf(MARKS_APART, marks.readings[MARKS_APART.key], reader))
-      const found = life === facts.life ? (facts.inspection?.findings ?? []) : []
-      const tools = new Set(life.done.flatMap((d) => d.tools ?? []))
+    const at = (atS: number | null): string => (atS === null ? '' : stamp(atS, zone))
+    for (const life of livesTold(facts, reader))
       rows.push([
         place.line.tag,
         place.tag,
@@ -127,16 +176,15 @@ export function jointLog(state: JobState, nameOf: (personId: string) => string, 
         facts.method ? say(facts.method.name, reader) : place.way.method,
         [place.fitting?.fitting, place.fitting?.tag].filter(Boolean).join(' '),
         String(life.no),
-        made ? stamp(made.latestS, zone) : '',
-        judged ? stamp(judged.latestS, zone) : '',
-        [...new Set(life.done.map((d) => nameOf(d.by)))].join(', '),
-        readings.join('; '),
-        found.map((f) => say(f, reader)).join(' '),
-        [...tools].map((id) => state.store.get(id)?.name ?? '').join(', '),
-        outcome(facts, life),
-        life.cutOutAtS === undefined ? '' : stamp(life.cutOutAtS, zone),
+        at(life.madeAtS),
+        at(life.judgedAtS),
+        life.by.map(nameOf).join(', '),
+        life.readings.join('; '),
+        life.found.join(' '),
+        life.tools.map((id) => state.store.get(id)?.name ?? '').join(', '),
+        IN_TABLE[life.outcome],
+        at(life.cutOutAtS),
       ])
-    }
   }
   return { columns, rows }
 }

@@ -39,6 +39,7 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'photo-kept',
   'looked-over',
   'role-given',
+  'qualified',
   'log-brought',
   'permit-set',
   'crew-set',
@@ -69,6 +70,8 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'source-checked',
   'signed',
   'correction',
+  'correction-proposed',
+  'proposal-declined',
 ])
 
 type Data = Readonly<Record<string, unknown>>

@@ -4,12 +4,12 @@ import { type Handler, flagged, instant, num, school, str, strOrNull } from './f
 import { LINE_HANDLERS } from './fold-lines.js'
 import { MAKE_HANDLERS } from './fold-make.js'
 import { STORE_HANDLERS } from './fold-store.js'
+import { PEOPLE_HANDLERS } from './fold-people.js'
 import { PLAN_HANDLERS } from './fold-plan.js'
 import { UPKEEP_HANDLERS } from './fold-upkeep.js'
 import { PROVE_HANDLERS } from './fold-prove.js'
 import { cutOut, jointOf, stepDone } from './fold-steps.js'
 import { ANY_METHOD } from '../methods/charts.js'
-import { asRole } from './roles.js'
 import { inOrder } from './order.js'
 import { type JobState, emptyState } from './state.js'
 import { upcast } from './upcast.js'
@@ -152,6 +152,7 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
   ...PROVE_HANDLERS,
   ...UPKEEP_HANDLERS,
   ...PLAN_HANDLERS,
+  ...PEOPLE_HANDLERS,
   reading: (state, event, data) => {
     const what = data.what === 'air' || data.what === 'humidity' ? data.what : 'wall'
     const value = num(data.value)
@@ -206,10 +207,6 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       by: event.actorId,
       atS: event.occurredAtS,
     }),
-  'role-given': (state, _event, data) => {
-    const role = asRole(str(data.role))
-    if (role) state.roles.set(str(data.personId), role)
-  },
   signed: (state, event, data) =>
     void state.signed.push({
       what: str(data.what),

@@ -1,10 +1,10 @@
 import { CURE_TABLES } from '../methods/cure/rule.js'
 import { flag, list, number, object, oneOf, text } from '../schema/shape.js'
 import { type Kind, anything, bar, id, instant, may, mm, must, size, tag } from './kinds-shapes.js'
-import { ROLES } from './roles.js'
 import { LINE_KINDS } from './kinds-line.js'
 import { MAKE_KINDS } from './kinds-make.js'
 import { ENDED_MORE, PROVE_KINDS, TEST_MORE } from './kinds-prove.js'
+import { PEOPLE_KINDS } from './kinds-people.js'
 import { PLAN_KINDS } from './kinds-plan.js'
 import { STORE_KINDS } from './kinds-store.js'
 import { USUAL_FIELDS } from './usual-figures.js'
@@ -144,12 +144,31 @@ export const KINDS: Readonly<Record<string, Kind>> = {
   correction: {
     v: 1,
     joint: false,
-    fields: [must('target', id), must('undo', flag), may('atS', instant), may('reason', text)],
+    fields: [
+      must('target', id),
+      must('undo', flag),
+      may('atS', instant),
+      may('reason', text),
+      // What another proposed, and is so accepted.
+      may('proposalId', id),
+    ],
   },
+  // Somebody else's entry is wrong: its author, or who leads, corrects it or says why not.
+  'correction-proposed': {
+    v: 1,
+    joint: false,
+    fields: [must('target', id), must('undo', flag), may('atS', instant), must('reason', text)],
+  },
+  'proposal-declined': { v: 1, joint: false, fields: [must('proposalId', id), may('note', text)] },
   'cut-out': {
     v: 1,
     joint: true,
-    fields: [must('life', number({ min: 1, max: 999, integer: true })), may('reason', text)],
+    fields: [
+      must('life', number({ min: 1, max: 999, integer: true })),
+      may('reason', text),
+      // Nothing is wrong with it: it is in one fitting with a joint that is cut out.
+      may('outWith', id),
+    ],
   },
   interrupted: {
     v: 1,
@@ -232,7 +251,7 @@ export const KINDS: Readonly<Record<string, Kind>> = {
     ],
   },
   // What somebody is on the job from now on: said by who leads it.
-  'role-given': { v: 1, joint: false, fields: [must('personId', id), must('role', oneOf(...ROLES))] },
+  ...PEOPLE_KINDS,
   // How far the log came in as a file: written by the server that took it in.
   'log-brought': {
     v: 1,

@@ -18,7 +18,9 @@ export type Work =
   | 'hold'
   | 'sign'
   | 'correct'
+  | 'propose'
   | 'people'
+  | 'qualify'
   /** Of the server alone. */
   | 'bring'
 
@@ -74,8 +76,11 @@ const KINDS_OF: Readonly<Record<Work, readonly string[]>> = {
   ],
   hold: ['hold-answered'],
   sign: ['signed'],
-  correct: ['correction'],
+  correct: ['correction', 'proposal-declined'],
+  propose: ['correction-proposed'],
   people: ['role-given'],
+  // One's own; of others who leads.
+  qualify: ['qualified'],
   bring: ['log-brought'],
 }
 const WORK_OF: ReadonlyMap<string, Work> = new Map(
@@ -90,9 +95,9 @@ const MAY: Readonly<Record<Role, ReadonlySet<Work>>> = {
   'charge-hand': new Set(ALL),
   fitter: new Set(ALL.filter((part) => part !== 'people')),
   // Makes and sets out; somebody else looks at each joint, proves and signs.
-  apprentice: new Set<Work>(['set-out', 'make', 'store', 'upkeep', 'read', 'correct']),
-  tester: new Set<Work>(['look', 'store', 'read', 'prove', 'sign', 'correct']),
-  witness: new Set<Work>(['look', 'hold', 'sign', 'correct']),
+  apprentice: new Set<Work>(['set-out', 'make', 'store', 'upkeep', 'read', 'correct', 'propose', 'qualify']),
+  tester: new Set<Work>(['look', 'store', 'read', 'prove', 'sign', 'correct', 'propose', 'qualify']),
+  witness: new Set<Work>(['look', 'hold', 'sign', 'correct', 'propose']),
   reader: new Set(),
 }
 /** A role as it is written; whatever else is written is no role. @example asRole('fitter') // 'fitter' */

@@ -10,11 +10,15 @@ import type { Life, Msg, RulesPin } from '../methods/method.js'
 import type { ChartRow } from '../methods/charts.js'
 import type { Said } from '../methods/around.js'
 import type { School } from '../methods/joinable.js'
+import type { Qualification } from './state-people.js'
+import type { Permit } from './state-site.js'
 import type { PlanState } from './state-plan.js'
 import type { Upkeep } from './state-upkeep.js'
 import type { HoldPoint, Section, TagItem, TestRun } from './state-prove.js'
 
 export type { HoldPoint, Section, SectionPart, SectionPlan, TagItem, TestRun } from './state-prove.js'
+export type { Qualification } from './state-people.js'
+export type { Permit } from './state-site.js'
 export type { StoreItem } from './store-item.js'
 export type { UsualFigures } from './usual-figures.js'
 export type { CareDone, Device, SaidInterval, Upkeep } from './state-upkeep.js'
@@ -204,13 +208,6 @@ export interface PlaceReadings {
   wall: Reading[]
   humidity: Reading[]
 }
-export interface Permit {
-  what: string
-  number: string
-  fromS: number
-  untilS: number
-  by: string
-}
 /** A place in the building that was measured. */
 export interface Point {
   id: string
@@ -253,6 +250,8 @@ export interface JobState {
   brought: { entries: number; head: string; by: string; atS: number }[]
   /** What each was said to be on the job, by person: the last word on it. Nobody said of whoever is not here. */
   roles: Map<string, Role>
+  /** What papers say that people may make, by id; those that were taken off are left out. */
+  qualifications: Map<string, Qualification>
   /** Sources that a named person compared with a copy: the last word on each. */
   checked: Map<string, { by: string; edition: string; on: string; note: string; atS: number }>
   signed: { what: string; refId: string; by: string; atS: number; statement: string }[]
@@ -283,6 +282,7 @@ export const emptyState = (): JobState => ({
   upkeep: new Map(),
   plan: { crew: [], works: new Map(), fixed: new Map(), pinned: null },
   roles: new Map(),
+  qualifications: new Map(),
   brought: [],
   charts: [],
   checked: new Map(),

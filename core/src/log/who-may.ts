@@ -77,15 +77,32 @@ function telling({ data, atDeviceS }: Claim, by: Writer): NotAllowed | null {
  */
 export const mayCorrect = (author: string, authorRole: string, by: Writer): boolean =>
   author === by.personId || authorRole === '' || authorRole === 'device' || leads(by.role)
+/** Is it for good: a verdict or a signature, or what a verdict stands on? */
+const isSealed = (target: Written, log: Logged): boolean =>
+  FOR_GOOD.has(target.kind) ||
+  (OF_A_TEST.has(target.kind) && log.test(text(target.data.testId))?.ended === true)
 function correcting({ data }: Claim, by: Writer, log: Logged): NotAllowed | null {
   const target = log.entry(text(data.target))
   if (!target) return null
-  if (FOR_GOOD.has(target.kind)) return 'sealed'
-  if (OF_A_TEST.has(target.kind) && log.test(text(target.data.testId))?.ended) return 'sealed'
+  if (isSealed(target, log)) return 'sealed'
   if (!mayCorrect(target.by, log.role(target.by), by)) return 'not-yours'
   // Where a time is moved, how it is known stands in the reason.
   const movedS = backS(target.atDeviceS, [data.atS])
   return late(movedS, movedS, text(data.reason) !== '', by)
+}
+/** Anybody who writes may say that something is wrong, of what is not for good. */
+function proposing({ data }: Claim, log: Logged): NotAllowed | null {
+  const target = log.entry(text(data.target))
+  if (!target) return null
+  if (isSealed(target, log)) return 'sealed'
+  return text(data.reason) ? null : 'say-why'
+}
+/** A proposal is declined by whoever wrote what it speaks of, or leads; who made it may let it go. */
+function declining({ data }: Claim, by: Writer, log: Logged): NotAllowed | null {
+  const proposal = log.entry(text(data.proposalId))
+  const target = proposal && log.entry(text(proposal.data.target))
+  if (!proposal || !target || proposal.by === by.personId) return null
+  return mayCorrect(target.by, log.role(target.by), by) ? null : 'not-yours'
 }
 function ending({ data }: Claim, by: Writer, log: Logged): NotAllowed | null {
   const test = log.test(text(data.testId))
@@ -106,18 +123,29 @@ function givingRole({ data }: Claim, by: Writer, log: Logged): NotAllowed | null
   const theirs = now !== '' && now !== 'left' && may.some((role) => role === now)
   return personId !== by.personId && theirs && may.some((role) => role === data.role) ? null : 'not-your-role'
 }
+/** What a paper says one may make: of oneself, and of others by who leads. */
+const qualifying = ({ data }: Claim, by: Writer): NotAllowed | null =>
+  text(data.personId) === by.personId || leads(by.role) ? null : 'not-yours'
 /** Work that is told with times of its own. */
 const TOLD: ReadonlySet<string> = new Set(['step-done', 'batch-done'])
 
 /** Kinds whose right depends on what the log has. */
-export const ASKS_THE_LOG: ReadonlySet<string> = new Set(['correction', 'test-ended', 'signed', 'role-given'])
+export const ASKS_THE_LOG: ReadonlySet<string> = new Set([
+  'correction',
+  'correction-proposed',
+  'proposal-declined',
+  'test-ended',
+  'signed',
+  'role-given',
+])
 
 /**
  * Why an entry may not be written by this person; null where it may. Asked where it comes in, after `mayWrite`; what a
  * log has already is folded as it stands.
  * - A verdict or a signature is never taken back or re-timed, nor what a verdict stands on.
  * - A test is ended by who began it, or by who leads the job, with a reason.
- * - What another wrote is corrected by who leads; what an instrument wrote, by whoever corrects at all.
+ * - What another wrote is corrected by who leads; what an instrument wrote, by whoever corrects at all. Others propose it,
+ *   with a reason; the author, or who leads, accepts by correcting, or declines.
  * - What is told later than an hour says how it is known; later than a day is for who leads.
  * - Nobody witnesses a test they ran, nor gives themselves a role.
  */
@@ -125,12 +153,18 @@ export function notAllowed(claim: Claim, by: Writer, log: Logged): NotAllowed | 
   switch (claim.kind) {
     case 'correction':
       return correcting(claim, by, log)
+    case 'correction-proposed':
+      return proposing(claim, log)
+    case 'proposal-declined':
+      return declining(claim, by, log)
     case 'test-ended':
       return ending(claim, by, log)
     case 'signed':
       return signing(claim, by, log)
     case 'role-given':
       return givingRole(claim, by, log)
+    case 'qualified':
+      return qualifying(claim, by)
     default:
       return TOLD.has(claim.kind) ? telling(claim, by) : null
   }

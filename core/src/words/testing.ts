@@ -93,6 +93,7 @@ export const TESTING = {
   'suspect-remade': 'made again after it was cut out',
   'suspect-untested': 'never under test before',
   'suspect-late': 'among those made last',
+  'flag-not-made': '{joint} was not made when this test was: it is not pressure tested.',
   'flag-work-since': '{joint} was worked on after this test: it is not pressure tested.',
   'flag-cold-since':
     'By readings that came later {joint} was not ready for this pressure when the test began. The verdict stands; look again.',

@@ -18,15 +18,22 @@ interface Row {
   by: string
   body: string
 }
-const targetOf = ({ data }: JobEvent): string => (isUuid(data.target) ? data.target : '')
+/** Entries that one speaks of, by their ids. */
+const spokenOf = ({ data }: JobEvent): string[] => [data.target, data.proposalId].filter(isUuid)
 
-/** Entries that a batch wants to take back, and every beginning and end of a test: what its rights depend on. */
+/** Entries that a batch speaks of, what those speak of in turn (a proposal), and every beginning and end of a test: what its rights depend on. */
 async function loggedFor(client: pg.PoolClient, jobId: string, asking: readonly JobEvent[]): Promise<Row[]> {
   const { rows } = await client.query<Row>(
     `select id, kind, actor_id as by, body from event
-     where job_id = $1 and (id = any($2::uuid[]) or kind in ('test-begun', 'test-ended'))
+     where job_id = $1 and (
+       id = any($2::uuid[]) or kind in ('test-begun', 'test-ended') or
+       id in (
+         select (body::jsonb #>> '{data,target}')::uuid from event
+         where job_id = $1 and id = any($2::uuid[]) and kind = 'correction-proposed'
+       )
+     )
      order by seq`,
-    [jobId, asking.map(targetOf).filter(Boolean)],
+    [jobId, asking.flatMap(spokenOf)],
   )
   return rows
 }

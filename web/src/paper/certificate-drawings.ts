@@ -1,4 +1,4 @@
-import { type Certificate, type Laid, type Reader, fmt, unitOf } from '@jugalis/core'
+import { type Certificate, type Laid, type Reader, fmt, greatest, unitOf } from '@jugalis/core'
 import { type RoundScale, roundScale } from '../tapes/ticks'
 import { RIGHT_MM } from './flow'
 import { MARGIN_MM, type Paper } from './sheet'
@@ -143,8 +143,11 @@ function drawChart(paper: Paper, certificate: Certificate, top: number, high: nu
   paper.text(word('paper-thin-as-read-thick'), LEFT_MM, top + high + 7.5, 2)
 }
 
-/** Height of a line's drawing. */
-export const LINE_MM = 20
+/** From one lane to the next: branches lie below their run. */
+const LANE_MM = 5
+/** Height of a line's drawing, without branches and with them. */
+export const lineMm = (laid: Laid): number =>
+  15 + LANE_MM * Math.max(1, greatest(laid.parts.map(({ lane }) => lane)))
 /** A line to scale along the page; joints inside the section as filled marks, others open. */
 export function lineDrawing(
   paper: Paper,
@@ -162,7 +165,8 @@ function drawLine(paper: Paper, laid: Laid, tag: string, y: number, inside: Read
   const left = MARGIN_MM + 16
   const scale = (RIGHT_MM - left) / Math.max(1, laid.totalMm)
   paper.text(tag, MARGIN_MM, y + 6, 2.5, { bold: true })
-  const lane = (n: number): number => y + 5 + n * 5
+  const lane = (of: number): number => y + 5 + of * LANE_MM
+  const tagsAt = y + lineMm(laid) - 6
   for (const part of laid.parts) {
     const high = part.item.type === 'fitting' ? 2.6 : 1.4
     paper.box(
@@ -178,7 +182,7 @@ function drawLine(paper: Paper, laid: Laid, tag: string, y: number, inside: Read
     paper.box(x - 0.6, lane(joint.lane) - 1.8, 1.2, 3.6, inside.has(joint.id))
     const wide = paper.widthOf(joint.tag, 1.8)
     if (x - wide / 2 > lastX + 1) {
-      paper.text(joint.tag, Math.min(x - wide / 2, RIGHT_MM - wide), y + 13, 1.8)
+      paper.text(joint.tag, Math.min(x - wide / 2, RIGHT_MM - wide), tagsAt, 1.8)
       lastX = x + wide / 2
     }
   }

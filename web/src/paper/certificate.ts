@@ -1,38 +1,15 @@
 import type { Certificate } from '@jugalis/core'
-import { CHART_MOST_MM, LINE_MM, chart, lineDrawing } from './certificate-drawings'
+import { CHART_MOST_MM, chart, lineDrawing, lineMm } from './certificate-drawings'
 import { type CertificateWords, factRows, recordRows } from './certificate-rows'
-import { Flow, RIGHT_MM } from './flow'
-import { qrCode } from './qr-code'
-import { MARGIN_MM, book, sheetOf } from './sheet'
+import { Flow } from './flow'
+import { book, sheetOf } from './sheet'
+import { INK_MM, signatures } from './signatures'
 import { word } from '../words/word'
 
-/** Height of the place where two people sign by hand. */
-const INK_MM = 35
 /** Between what the chart says of itself and what follows. */
 const UNDER_CHART_MM = 3
-/** Side of the code that holds the log's head. */
-const CODE_MM = 20
 /** The chart is drawn no lower than this on the first page; less room, and it goes to the record. */
 const CHART_LEAST_MM = 34
-
-/** Where people sign: who did in the app, and two lines for ink. */
-function signatures(flow: Flow, certificate: Certificate, words: CertificateWords): void {
-  flow.head(word('paper-signed'))
-  if (certificate.signed.length)
-    flow.rows(certificate.signed.map((s) => [words.name(s.by), words.when(s.atS)]))
-  const { paper } = flow
-  const y = flow.y + 9
-  paper.line(MARGIN_MM, y, MARGIN_MM + 70, y)
-  paper.line(RIGHT_MM - 70, y, RIGHT_MM, y)
-  paper.text(word('paper-tester'), MARGIN_MM, y + 4, 2.2)
-  paper.text(word('paper-witness'), RIGHT_MM - 70, y + 4, 2.2)
-  // By this anybody tells whether the log was written anew since.
-  const at = RIGHT_MM - CODE_MM
-  paper.figure(word('paper-code-of-head'), () => qrCode(paper, words.head.address, at, y + 5.5, CODE_MM))
-  paper.text(words.head.short, at - 3, y + 24, 2.2, { end: true })
-  flow.y = y + 9
-  flow.say(word('paper-by-this-rule-with'), 2.2)
-}
 
 /** The answer in words: what the readings come to, and what a person wrote down where the two differ. */
 function sayAnswer(flow: Flow, certificate: Certificate, words: CertificateWords): void {
@@ -56,10 +33,16 @@ function sayAnswer(flow: Flow, certificate: Certificate, words: CertificateWords
 }
 function drawLines(flow: Flow, lines: CertificateWords['lines'], inside: CertificateWords['inside']): void {
   for (const line of lines) {
-    flow.room(LINE_MM)
+    flow.room(lineMm(line.laid))
     lineDrawing(flow.paper, line.laid, line.tag, flow.y, inside)
-    flow.y += LINE_MM
+    flow.y += lineMm(line.laid)
   }
+}
+/** How many of these lines, one below the other, a height holds. */
+function asManyAs(highMm: number, lines: CertificateWords['lines']): number {
+  let left = highMm
+  const over = lines.findIndex(({ laid }) => (left -= lineMm(laid)) < 0)
+  return over < 0 ? lines.length : over
 }
 /** Lines and chart as far as the first page holds them above its signatures. Gives what is left for the record. */
 function drawFirstPage(
@@ -70,9 +53,10 @@ function drawFirstPage(
   const signedMm = 9 + Math.max(1, certificate.signed.length) * 5.6 + INK_MM
   const left = flow.bottom - signedMm - flow.y
   const hasChart = certificate.test.readings.length > 1
-  const chartMm = hasChart ? Math.min(left - LINE_MM * Math.min(1, words.lines.length), CHART_MOST_MM) : 0
+  const firstMm = words.lines[0] ? lineMm(words.lines[0].laid) : 0
+  const chartMm = hasChart ? Math.min(left - firstMm, CHART_MOST_MM) : 0
   const chartHere = hasChart && chartMm >= CHART_LEAST_MM
-  const count = Math.max(0, Math.floor((left - 9 - (chartHere ? CHART_LEAST_MM : 0)) / LINE_MM))
+  const count = asManyAs(left - 9 - (chartHere ? CHART_LEAST_MM : 0), words.lines)
   const here = words.lines.slice(0, count)
   if (here.length) {
     flow.head(word('paper-section'))
@@ -84,7 +68,8 @@ function drawFirstPage(
     flow.y += high
   }
   flow.y = Math.max(flow.y, flow.bottom - signedMm)
-  signatures(flow, certificate, words)
+  const signed = certificate.signed.map(({ by, atS }) => [words.name(by), words.when(atS)] as const)
+  signatures(flow, signed, words.head, word('paper-by-this-rule-with'))
   return { lines: words.lines.slice(count), chart: hasChart && !chartHere }
 }
 function sayGates(flow: Flow, certificate: Certificate, words: CertificateWords): void {
@@ -97,24 +82,8 @@ function sayGates(flow: Flow, certificate: Certificate, words: CertificateWords)
   )
 }
 
-/**
- * A certificate of one test. The first page is for the wall: the answer, what was tested and how, the section, the chart,
- * who signed. The record follows: where the figures come from, what was seen, the gates.
- */
-export async function certificatePaper(
-  certificate: Certificate,
-  words: CertificateWords,
-): Promise<Uint8Array> {
-  const sheet = sheetOf(words.reader)
-  const feed = await book(
-    word('paper-pressure-test', { job: certificate.job, section: certificate.section }),
-    sheet,
-  )
-  const flow = new Flow(
-    feed,
-    sheet,
-    word('paper-log-head', { seq: certificate.head.seq, hash: certificate.head.hash }),
-  )
+/** Draws a certificate from the page on that stands open: the first for the wall, the record on those that follow. */
+export function drawCertificate(flow: Flow, certificate: Certificate, words: CertificateWords): void {
   sayAnswer(flow, certificate, words)
   flow.y += 1
   flow.rows(factRows(certificate, words))
@@ -134,5 +103,20 @@ export async function certificatePaper(
     flow.head(word('paper-what-was-signed'))
     flow.rows(certificate.signed.map((s) => [words.name(s.by), `${words.when(s.atS)}: ${s.statement}`]))
   }
+}
+/**
+ * A certificate of one test. The first page is for the wall: the answer, what was tested and how, the section, the chart,
+ * who signed. The record follows: where the figures come from, what was seen, the gates.
+ */
+export async function certificatePaper(
+  certificate: Certificate,
+  words: CertificateWords,
+): Promise<Uint8Array> {
+  const sheet = sheetOf(words.reader)
+  const title = word('paper-pressure-test', { job: certificate.job, section: certificate.section })
+  const feed = await book(title, sheet)
+  const { head } = certificate
+  const flow = new Flow(feed, sheet, word('paper-log-head', { seq: head.seq, hash: head.hash }))
+  drawCertificate(flow, certificate, words)
   return feed.bytes(true)
 }

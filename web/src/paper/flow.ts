@@ -1,4 +1,4 @@
-import { A4, type Book, MARGIN_MM, type Paper, type Sheet } from './sheet'
+import { A4, type Book, type DrawingPaper, MARGIN_MM, type Paper, type Picture, type Sheet } from './sheet'
 
 /** Drawn to the width of the narrower paper. */
 export const RIGHT_MM = A4.short - MARGIN_MM
@@ -22,7 +22,7 @@ function broken(paper: Paper, text: string, heightMm: number, wideMm: number, bo
 
 /** Text that runs down a page and on to the next: headings, sentences, tables of two columns. */
 export class Flow {
-  paper: Paper
+  paper: DrawingPaper
   y = MARGIN_MM + 8
   /** Nothing is written below this; the foot of the page stands there. */
   readonly bottom: number
@@ -34,7 +34,7 @@ export class Flow {
     this.bottom = sheet.long - MARGIN_MM - 8
     this.paper = this.page()
   }
-  private page(): Paper {
+  private page(): DrawingPaper {
     const paper = this.book.page()
     const at = this.sheet.long - MARGIN_MM
     paper.line(MARGIN_MM, at - 4, RIGHT_MM, at - 4)
@@ -55,12 +55,18 @@ export class Flow {
       this.y += heightMm * 2
     }
   }
-  say(text: string, heightMm = 2.5, bold = false, as: 'P' | 'H1' | 'H2' = 'P'): void {
+  say(text: string, heightMm = 2.5, bold = false, as: 'P' | 'H1' | 'H2' | 'H3' = 'P'): void {
     this.book.as(as, () => this.put(text, heightMm, bold, MARGIN_MM))
   }
   /** Text beside something that stands at the margin. */
   beside(x: number, text: string, heightMm = 2.5, bold = false): void {
     this.book.as('P', () => this.put(text, heightMm, bold, x))
+  }
+  /** A picture, whole, in a box of a row of such: so far from the margin. */
+  picture(of: Picture, says: string, fromMarginMm: number, box: { wide: number; high: number }): void {
+    const by = Math.min(box.wide / of.wide, box.high / of.high)
+    const at = MARGIN_MM + fromMarginMm
+    this.paper.picture(of, says, at, this.y, of.wide * by, of.high * by)
   }
   head(text: string): void {
     this.room(16)

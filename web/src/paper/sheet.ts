@@ -1,6 +1,6 @@
 import fontkit from '@pdf-lib/fontkit'
 import type { Reader } from '@jugalis/core'
-import { PDFDocument, type PDFFont, type PDFPage, StandardFonts, rgb } from 'pdf-lib'
+import { PDFDocument, type PDFFont, type PDFImage, type PDFPage, StandardFonts, rgb } from 'pdf-lib'
 import { type Role, Tags } from './tags'
 import { languageNow, word } from '../words/word'
 
@@ -32,10 +32,19 @@ export const letters: { read: (() => Promise<Letters>) | null } = { read: null }
 
 /** The built-in fonts know the Western letters. */
 const WESTERN = /[\u0020-\u007e\u00a1-\u00ff\u2013\u2014\u2018\u2019\u201c\u201d\u2026]/
+/**
+ * A font with how wide its letters are, at a size of one. A document sets letter after letter by their own widths, so that a
+ * text is as wide as all of them; to have the font lay out each text anew takes a hundred times as long.
+ */
+interface Face {
+  font: PDFFont
+  widths: Map<string, number>
+}
+const faceOf = (font: PDFFont): Face => ({ font, widths: new Map() })
 /** The fonts of a document, and whether something was written that they have no letters for. */
 interface Set {
-  font: PDFFont
-  bold: PDFFont
+  regular: Face
+  bold: Face
   knows(letter: string): boolean
   unknown: boolean
 }
@@ -55,7 +64,7 @@ async function setOf(doc: PDFDocument): Promise<Set> {
       await doc.embedFont(StandardFonts.Helvetica),
       await doc.embedFont(StandardFonts.HelveticaBold),
     ]
-    return { font, bold, knows: (c) => WESTERN.test(c), unknown: false }
+    return { regular: faceOf(font), bold: faceOf(bold), knows: (c) => WESTERN.test(c), unknown: false }
   }
   doc.registerFontkit(fontkit)
   const bytes = await letters.read()
@@ -64,7 +73,8 @@ async function setOf(doc: PDFDocument): Promise<Set> {
     await doc.embedFont(bytes.bold, { subset: true }),
   ]
   const known = new globalThis.Set(font.getCharacterSet())
-  return { font, bold, knows: (c) => known.has(c.codePointAt(0) ?? 0), unknown: false }
+  const knows = (letter: string): boolean => known.has(letter.codePointAt(0) ?? 0)
+  return { regular: faceOf(font), bold: faceOf(bold), knows, unknown: false }
 }
 
 /** A page drawn in millimetres from its top left corner. */
@@ -84,8 +94,16 @@ export interface DrawingPaper extends Paper {
   /** A closed shape of straight sides. */
   shape(points: readonly (readonly [x: number, y: number])[], fill?: boolean): void
   circle(x: number, y: number, radiusMm: number, fill?: boolean): void
+  /** A photograph; read aloud it is this sentence. */
+  picture(of: Picture, says: string, x: number, y: number, w: number, h: number): void
   /** Takes away what is drawn there. */
   clear(x: number, y: number, w: number, h: number): void
+}
+/** A photograph that is in the document, with its size in points of its own. */
+export interface Picture {
+  wide: number
+  high: number
+  image: PDFImage
 }
 export interface TextLook {
   bold?: boolean
@@ -148,6 +166,16 @@ class PdfPaper implements DrawingPaper {
       }),
     )
   }
+  picture({ image }: Picture, says: string, x: number, y: number, wide: number, high: number): void {
+    this.tags.figure(this.page, says, () =>
+      this.page.drawImage(image, {
+        x: x * PT_PER_MM,
+        y: this.y(y + high),
+        width: wide * PT_PER_MM,
+        height: high * PT_PER_MM,
+      }),
+    )
+  }
   circle(x: number, y: number, radiusMm: number, fill = false): void {
     this.tags.artifact(this.page, () =>
       this.page.drawCircle({
@@ -161,10 +189,10 @@ class PdfPaper implements DrawingPaper {
     )
   }
   text(text: string, x: number, y: number, heightMm = 3.2, look: TextLook = {}): void {
-    const font = look.bold ? this.set.bold : this.set.font
+    const { font } = look.bold ? this.set.bold : this.set.regular
     const size = (heightMm / 0.72) * PT_PER_MM
     const said = printable(this.set, text)
-    const wide = look.end ? font.widthOfTextAtSize(said, size) : 0
+    const wide = look.end ? this.widthOf(text, heightMm, look.bold) * PT_PER_MM : 0
     const draw = () =>
       this.page.drawText(said, { x: x * PT_PER_MM - wide, y: this.y(y), size, font, color: INK })
     if (look.foot) this.tags.artifact(this.page, draw)
@@ -177,12 +205,14 @@ class PdfPaper implements DrawingPaper {
     this.tags.figure(this.page, says, work)
   }
   widthOf(text: string, heightMm: number, bold = false): number {
-    return (
-      (bold ? this.set.bold : this.set.font).widthOfTextAtSize(
-        printable(this.set, text),
-        (heightMm / 0.72) * PT_PER_MM,
-      ) / PT_PER_MM
-    )
+    const { font, widths } = bold ? this.set.bold : this.set.regular
+    let wide = 0
+    for (const letter of printable(this.set, text)) {
+      let own = widths.get(letter)
+      if (own === undefined) widths.set(letter, (own = font.widthOfTextAtSize(letter, 1)))
+      wide += own
+    }
+    return wide * (heightMm / 0.72)
   }
 }
 /** How high letters may be, mm, so that a text stays within a width whole: for figures, which are never cut off. */
@@ -211,6 +241,8 @@ export interface Book {
   page(): DrawingPaper
   /** What is written in `work`, over several pages or one, is one such element. */
   as(role: Role, work: () => void): void
+  /** Takes a photograph in; null where its bytes are no JPEG. */
+  picture(jpeg: Uint8Array): Promise<Picture | null>
   /** @param numbered writes `2 of 3` into the lower right corner of each page. */
   bytes(numbered?: boolean): Promise<Uint8Array>
 }
@@ -231,6 +263,11 @@ export async function book(title: string, sheet: Sheet, lying = false): Promise<
       papers.push(paper)
       return paper
     },
+    picture: (jpeg) =>
+      doc.embedJpg(jpeg).then(
+        (image) => ({ image, wide: image.width, high: image.height }),
+        () => null,
+      ),
     bytes: (numbered = false) => {
       if (numbered)
         papers.forEach((paper, i) =>

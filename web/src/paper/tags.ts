@@ -1,7 +1,7 @@
 import { type PDFDocument, PDFHexString, PDFName, PDFOperator, type PDFPage, type PDFRef } from 'pdf-lib'
 
 /** What a piece of paper is to somebody who has it read aloud (ISO 32000-1, 14.8.4, from memory). */
-export type Role = 'Document' | 'H1' | 'H2' | 'P' | 'Table' | 'TR' | 'TH' | 'TD' | 'Figure'
+export type Role = 'Document' | 'H1' | 'H2' | 'H3' | 'P' | 'Table' | 'TR' | 'TH' | 'TD' | 'Figure'
 /** Roles that only hold others. */
 const HOLDERS: ReadonlySet<Role> = new Set(['Document', 'Table', 'TR'])
 

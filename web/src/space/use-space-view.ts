@@ -6,9 +6,6 @@ import {
   type ViewName,
   type Writing,
   drawLines,
-  fallText,
-  fmt,
-  levelText,
 } from '@jugalis/core'
 import { type Ref, computed, ref, useTemplateRef, watch } from 'vue'
 import { useJob } from '../stores/job'
@@ -16,6 +13,7 @@ import { keepJson, readJson } from '../stored'
 import { useNarrow } from '../use-narrow'
 import { useWidth } from '../use-width'
 import { useSight } from './use-sight'
+import { writingFor } from './writing'
 
 /** How this person last looked at lines in space. */
 interface Look {
@@ -37,9 +35,6 @@ function kept(): Look {
 }
 let look: Ref<Look> | null = null
 
-/** Falls are said as 1 in a round figure. */
-const ratio = (perMm: number): number => Math.round((1 / perMm) * 10) / 10
-
 /** How this person looks at lines in space, kept on the device. */
 export function useKeptLook(): Ref<Look> {
   if (!look) {
@@ -53,14 +48,7 @@ export function useKeptLook(): Ref<Look> {
 export function useLook(space: Ref<LinesAsOne>) {
   const job = useJob()
   const look = useKeptLook()
-  const writing = computed<Writing>(() => {
-    const reader = { ...job.reader, units: space.value.line.school }
-    return {
-      length: (mm) => fmt.lengthFigure(mm, reader),
-      level: (mm) => levelText(mm, reader),
-      fall: (perMm) => fallText(ratio(perMm)).replace(/^\w+ -?/, ''),
-    }
-  })
+  const writing = computed<Writing>(() => writingFor({ ...job.reader, units: space.value.line.school }))
   return { look, writing }
 }
 

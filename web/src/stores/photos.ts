@@ -69,6 +69,17 @@ export async function send(jobId: string): Promise<number> {
   return left
 }
 
+/** A picture: from this device if it is here, else from the server; null where neither gives it. */
+export async function pictureOf(jobId: string, hash: string): Promise<Blob | null> {
+  const here = await shelf()
+    .then((db) => db.get('photos', [jobId, hash]))
+    .catch(() => undefined)
+  if (here) return here.bytes
+  const res = await fetch(`/api/jobs/${jobId}/photos/${hash}`, { credentials: 'same-origin' }).catch(
+    () => null,
+  )
+  return res?.ok ? res.blob() : null
+}
 /** Where a picture is shown from: this device if it is here, else the server. */
 export async function addressOf(jobId: string, hash: string): Promise<string> {
   const here = await shelf()

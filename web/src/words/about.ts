@@ -5,6 +5,28 @@ export const ABOUT = {
   'about-this-job': 'About this job',
   'about-headline':
     '{name}: {school, select, inch {inch practice} other {metric practice}} where nothing else is said.',
+  'about-qualified': 'Who may make what, by their papers',
+  'about-qualified-why':
+    'Once a paper for a way of joining is written here, joints of it made by somebody without one are told apart. What a paper is worth, code, customer and the body that gave it decide.',
+  'about-qualified-row':
+    '{methods}{covers, select, none {} other {, {covers}}}{paper, select, none {} other { ({paper})}}',
+  'about-qualified-until':
+    '{stands, select, open {says no last day} ended {ended {day}} other {until {day}}}',
+  'about-qualified-change': 'Change…',
+  'about-qualified-change-of': 'Change a paper of {name}…',
+  'about-qualified-add': 'Write down a paper…',
+  'about-qualified-sheet': 'What a paper says',
+  'about-qualified-who': 'Whose it is',
+  'about-qualified-methods': 'It is for',
+  'about-qualified-covers': 'Sizes and materials, as the paper says',
+  'about-qualified-paper': 'Standard and number of the paper',
+  'about-qualified-last-day': 'Last day',
+  'about-qualified-for-what': 'Say which ways of joining it is for.',
+  'about-qualified-no-day':
+    'A last day is written like 2027-11-30; leave it empty where the paper says none.',
+  'about-qualified-kept': 'Written down for {name}.',
+  'about-qualified-off': 'A paper of {name} counts no more.',
+  'about-qualified-withdraw': 'It counts no more',
   'about-says':
     'Names stand on papers. What joints go by holds for those begun from now on; each line may say otherwise.',
   'about-site': 'Site',

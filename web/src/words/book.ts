@@ -14,6 +14,7 @@ import { MAKE_JOINT } from './make-joint'
 import { MAKE_SHEETS } from './make-sheets'
 import { PAPER } from './paper'
 import { PROVE } from './prove'
+import { PAPER_PACK } from './paper-pack'
 import { PROVE_AFTER } from './prove-after'
 import { PROVE_PLAN } from './prove-plan'
 import { ROOM } from './room'
@@ -51,6 +52,7 @@ export const BOOK = {
   ...MAKE_JOINT,
   ...MAKE_SHEETS,
   ...PAPER,
+  ...PAPER_PACK,
   ...PROVE,
   ...PROVE_AFTER,
   ...PROVE_PLAN,

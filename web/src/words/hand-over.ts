@@ -17,6 +17,39 @@ export const HAND_OVER = {
     '{since, plural, =0 {Nothing was written since.} one {One entry was written since} other {{since} entries were written since}}{since, plural, =0 {} other {{later, select, yes {, among them about the time before:} other {, none of them about the time before.}}}}',
   'hand-over-later':
     '{what, select, readings {{count, plural, one {one reading} other {{count} readings}}} steps {{count, plural, one {one step of a joint} other {{count} steps of joints}}} corrections {{count, plural, one {one correction} other {{count} corrections}}} other {{count, plural, one {one other entry} other {{count} other entries}}}}',
+  'hand-over-pack': 'Hand-over pack',
+  'hand-over-pack-open': 'Hand-over pack…',
+  'hand-over-pack-holds':
+    'What is open, sections, lines as built, tests with their charts, every joint with what it was made with, read and found, pictures, upkeep, and where figures come from. The folder holds them as files too, with the record itself and a list of hashes.',
+  'hand-over-pack-about': 'What it is about',
+  'hand-over-pack-whole-job': 'The whole job',
+  'hand-over-pack-pdf': 'One paper (PDF)',
+  'hand-over-pack-zip': 'A folder (zip)',
+  'hand-over-pack-stop': 'Stop',
+  'hand-over-pack-far': 'How far it is',
+  'hand-over-pack-part':
+    '{part, select, log {Reading the log …} joints {Joints: {done, number} of {all, number} …} tests {Tests: {done, number} of {all, number} …} pictures {Pictures: {done, number} of {all, number} …} other {Writing the file …}}',
+  'hand-over-pack-saved':
+    'Saved as {name}.{away, plural, =0 {} one { One picture could not be had.} other { {away} pictures could not be had.}}{record, select, no { The record itself could not be had: there is no signal.} other {}}',
+  'hand-over-pack-no-log':
+    'The log could not be read: this device keeps only some of it, and there is no signal.',
+  'hand-over-pack-failed':
+    'It could not be put together. The record itself is whole; try once more, or take the JSON.',
+  'hand-over-how-made': 'How the making went',
+  'hand-over-how-made-show': 'Show how the making went',
+  'hand-over-right-at-once':
+    '{made, plural, =0 {{whose, select, own {You have made no joint here.} other {No joint was made.}}} other {{judged, plural, =0 {Nothing is judged yet.} other {{right, number} of {judged, plural, one {one joint} other {{judged, number} joints}} that {judged, plural, one {is} other {are}} judged {right, plural, one {was} other {were}} right the first time.}}}}',
+  'hand-over-own-alone': 'What you made yourself. Whoever leads the job sees that of all.',
+  'hand-over-by-method': 'By way of joining',
+  'hand-over-by-person': 'By who brought it home',
+  'hand-over-times-made': 'Made',
+  'hand-over-right-first': 'Right the first time',
+  'hand-over-right-of': '{judged, plural, =0 {none judged} other {{right, number} of {judged, number}}}',
+  'hand-over-a-day': 'Day',
+  'hand-over-made-again': '{made, number}{again, plural, =0 {} other {, {again, number} of them again}}',
+  'hand-over-causes': 'Cut out because',
+  'hand-over-times': 'Times',
+  'hand-over-no-cause': 'no reason written',
   'hand-over-record': 'The record',
   'hand-over-ends-in': 'It ends with entry {seq}, in {head}.',
   'hand-over-code':
@@ -61,6 +94,10 @@ export const HAND_OVER = {
   'hand-over-not-good': '{count, number} joints from {tag} to {tag2} are not judged good.',
   'hand-over-is-judged-failed': '{tag} is judged failed.',
   'hand-over-is-not-judged-good': '{tag} is not judged good.',
+  'hand-over-no-paper': '{tag} was made by somebody without a valid paper for it.',
+  'hand-over-no-papers':
+    '{count, number} joints from {tag} to {tag2} were made by somebody without a valid paper for them.',
+  'hand-over-proposed': 'A correction of {tag} is proposed and not answered.',
   'hand-over-is-not-proved': '{tag} is not proved.',
   'hand-over-is-not-back': 'Not back as it was: {kind}, {where}.',
   'hand-over-nobody-has-signed-the': 'Nobody has signed the job over.',

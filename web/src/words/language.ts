@@ -17,14 +17,19 @@ export const language = shallowRef<Language>(DEFAULT_LANGUAGE)
 const known = (wanted: unknown): Language =>
   wanted === 'pseudo' || LANGUAGES.some((l) => l === wanted) ? (wanted as Language) : DEFAULT_LANGUAGE
 
+/** Brings the sentences of a language here. */
+export async function bring(language: Language): Promise<void> {
+  const file = FILES[language]
+  if (file) addTranslation(language, (await file()).default)
+}
+
 let asked: Language = DEFAULT_LANGUAGE
 /** Turns the page to a language; in the one it is in where the file can't be had. @param wanted what was kept as the choice. */
 export async function turnTo(wanted: unknown): Promise<void> {
   const next = known(wanted)
   asked = next
-  const file = FILES[next]
   try {
-    if (file) addTranslation(next, (await file()).default)
+    await bring(next)
   } catch {
     return
   }

@@ -110,6 +110,27 @@ export const MAKE_SHEETS = {
   'make-cannot-be-reached': 'cannot be reached',
   'make-told-to-go-on': 'told to go on',
   // SourcesSheet
+  'make-no-paper':
+    '{whose, select, made {{name} made it and} other {You}} {ended, select, none {{whose, select, made {has} other {have}} no paper for {method} on this job} other {{whose, select, made {had} other {have}} a paper for {method} that ended {ended}}}.',
+  'make-proposed':
+    '{name}, {when}: {undo, select, yes {wrong, and to be taken back.} other {it was at {to}.}} {reason}',
+  'make-proposal-answered':
+    '{accepted, select, yes {Accepted} other {Declined}} by {name}, {when}.{note, select, none {} other { {note}}}',
+  'make-proposal-why-not': 'Why not, if you decline',
+  'make-proposal-accept': 'Accept',
+  'make-proposal-decline': 'Decline',
+  'make-proposal-accepted': 'Accepted: both stay readable.',
+  'make-proposal-declined': 'Declined: the entry stands.',
+  'make-proposal-withdraw': 'Let it go',
+  'make-proposal-waits': 'Waits for {name}, or who leads the job.',
+  'make-wrong': '{mine, select, yes {Take it back…} other {It is wrong…}}',
+  'make-wrong-why': 'What is wrong with it?',
+  'make-wrong-say': '{mine, select, yes {Take it back} other {Propose to take it back}}',
+  'make-wrong-say-why': 'Say what is wrong with it: the entry stays readable, and so does this.',
+  'make-wrong-leave': 'Leave it',
+  'make-wrong-taken-back': 'Taken back; it stays readable.',
+  'make-wrong-proposed': 'Proposed. The entry stands until it is accepted.',
+  'make-earlier-proposes': '{name} wrote it: this proposes the other time.',
   'make-history': 'History…',
   'make-history-of': 'History of {tag}',
   'make-history-none': 'Nothing has happened to this joint yet.',

@@ -1,3 +1,6 @@
+import { jointPlaces } from '../../joint/lookup.js'
+import { qualifiedFor } from '../../joint/qualified.js'
+import type { JobState } from '../../log/state.js'
 import type { CrewMember } from '../../log/state-plan.js'
 import { dayOf, epochInZone } from '../../units/zone.js'
 import type { ShiftSpan } from '../order/question.js'
@@ -52,4 +55,24 @@ export function shiftsOf(member: CrewMember, fromS: number, untilS: number, zone
     }
   }
   return out
+}
+
+/**
+ * The crew, each with the ways of joining that papers written down on the job leave them. Whoever has no account, or of
+ * whom no paper at all is written, is left as they are: nobody said. @param nowS epoch s, the day that papers go by.
+ */
+export function withPapers(state: JobState, nowS: number): CrewMember[] {
+  const { crew } = state.plan
+  const known = new Set([...state.qualifications.values()].map(({ personId }) => personId))
+  if (!known.size) return [...crew]
+  const on = dayOf(nowS, state.job.zone)
+  const ways = new Set([...jointPlaces(state).values()].map(({ way }) => way.method))
+  return crew.map((member) => {
+    if (!known.has(member.id)) return member
+    const may = [...ways].filter((method) => {
+      const { is } = qualifiedFor(state, member.id, method, on)
+      return (is === 'valid' || is === 'not-kept') && (!member.makes || member.makes.includes(method))
+    })
+    return { ...member, makes: may }
+  })
 }

@@ -10,7 +10,7 @@ import { SAME_BAR } from '../../units/units.js'
 import { readyIfHome } from '../backward.js'
 import { circleOf } from '../order/faults.js'
 import type { OrderJoint, OrderQuestion, ReadyRow } from '../order/question.js'
-import { shiftsOf } from './crew.js'
+import { shiftsOf, withPapers } from './crew.js'
 import { type Along, type Waits, waitsInJob } from './waits.js'
 import { type WorkTime, handsOf, measuredTimes, workTimeOf } from './work.js'
 
@@ -226,7 +226,7 @@ export function jobQuestion(
   wanted: Wanted,
   tables: ReadyTables = new Map(),
 ): { ok: true; asked: JobQuestion } | { ok: false; stuck: Stuck } {
-  const crew = crewOf(state.plan.crew, wanted)
+  const crew = crewOf(withPapers(state, nowS), wanted)
   if (!crew.length) return { ok: false, stuck: { code: 'no-crew', jointId: null } }
   if ([...facts.values()].filter((one) => !isMade(one)).length > MOST_IN_PLAN)
     return { ok: false, stuck: { code: 'too-many', jointId: null, count: MOST_IN_PLAN } }

@@ -1,6 +1,6 @@
 import type { Msg } from '../../methods/method.js'
 import { msg } from '../../sources/source.js'
-import { jointFacts } from '../../joint/assess.js'
+import { type JointFacts, jointFacts } from '../../joint/assess.js'
 import { wasWrong } from '../../joint/standing.js'
 import type { JobState, Section, TestRun } from '../../log/state.js'
 import type { SectionAnswer } from '../test-plan/answer.js'
@@ -117,6 +117,12 @@ export function lookFirst(state: JobState, answer: SectionAnswer): Suspect[] {
 }
 
 const LATE: ReadonlySet<string> = new Set(['stop-not-cured', 'stop-no-figure'])
+/** Was anything done at a joint after a time, epoch s: a step, or that it was cut out? */
+const workedSince = ({ past, life }: JointFacts, sinceS: number): boolean =>
+  [...past, ...(life ? [life] : [])].some(
+    ({ done, cutOutAtS }) => (cutOutAtS ?? 0) > sinceS || done.some(({ latestS }) => latestS > sinceS),
+  )
+
 /**
  * What came to light after a test was sealed and would have stopped it: readings or entries that arrived late, and
  * work since. The verdict stands; this is printed beside it.
@@ -136,7 +142,9 @@ export function flagsOf(state: JobState, test: TestRun): Msg[] {
     const facts = jointFacts(state, id, 'coldest', test.begunAtS)
     if (!facts) continue
     if (facts.homeAtS === null || facts.homeAtS > test.begunAtS)
-      out.push(msg('flag-work-since', { joint: facts.tag }))
+      out.push(
+        msg(workedSince(facts, test.begunAtS) ? 'flag-work-since' : 'flag-not-made', { joint: facts.tag }),
+      )
   }
   const during = { fromS: test.begunAtS, toS: test.ended.atS }
   for (const item of state.store.values())

@@ -9,6 +9,7 @@ import { useJob } from '../../stores/job'
 import { word } from '../../words/word'
 import JobLife from './JobLife.vue'
 import People from './People.vue'
+import Qualifications from './Qualifications.vue'
 import { useJobPeople } from './use-job-people'
 import UsualFigures from './UsualFigures.vue'
 import { usualKept, usualSaid } from './usual-said'
@@ -145,6 +146,7 @@ async function save(): Promise<void> {
       <button type="submit" class="button main" :disabled="!touched">{{ word('about-keep') }}</button>
     </form>
     <People :people="people" />
+    <Qualifications :people="people" />
     <JobLife :people="people" />
   </div>
 </template>

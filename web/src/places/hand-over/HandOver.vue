@@ -7,8 +7,10 @@ import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
 import { useView } from '../../view'
 import { date, dated, hhmm } from '../../when'
+import HowMade from './HowMade.vue'
 import JointLog from './JointLog.vue'
 import KnownThen from './KnownThen.vue'
+import PackSheet from './PackSheet.vue'
 import RecordProof from './RecordProof.vue'
 import { useMissing } from './use-missing'
 import { word } from '../../words/word'
@@ -52,6 +54,7 @@ const statement = computed(() =>
     : word('hand-over-handed-over-with-nothing'),
 )
 const signing = ref(false)
+const packing = ref(false)
 async function sign(): Promise<void> {
   signing.value = false
   await job.write(
@@ -95,7 +98,10 @@ async function sign(): Promise<void> {
       </li>
     </ul>
     <div class="buttons no-print">
-      <a class="button main" :href="`/api/jobs/${job.jobId}/export.json`" download>{{
+      <button v-if="joints.length" type="button" class="button main" @click="packing = true">
+        {{ word('hand-over-pack-open') }}
+      </button>
+      <a class="button" :href="`/api/jobs/${job.jobId}/export.json`" download>{{
         word('hand-over-whole-job-json')
       }}</a>
       <a class="button" :href="`/api/jobs/${job.jobId}/log.csv`" download>{{
@@ -147,6 +153,8 @@ async function sign(): Promise<void> {
         {{ word('hand-over-sign-the-hand-over', { name: session.person?.name }) }}
       </button>
     </section>
+    <HowMade v-if="joints.length" :joints="joints" />
+    <PackSheet v-if="packing" @close="packing = false" />
     <KnownThen v-if="asOf" :entry-id="asOf" @close="asOf = null" />
     <RecordProof />
     <SignSheet

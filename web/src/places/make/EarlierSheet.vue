@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import type { Done } from '@jugalis/core'
-import { ref } from 'vue'
+import { type Done, mayCorrect } from '@jugalis/core'
+import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
+import { useSession } from '../../stores/session'
 import { hhmmss } from '../../when'
 import { word } from '../../words/word'
 
@@ -12,6 +13,7 @@ const props = defineProps<{ done: Done; startsDwell: boolean; notBeforeS: number
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const clock = useClock()
+const session = useSession()
 const CHIPS = [
   [10, '10 s'],
   [30, '30 s'],
@@ -24,18 +26,23 @@ const by = ref<number | null>(null)
 /** A step cannot have been before the one it follows. */
 const possible = (seconds: number): boolean =>
   props.notBeforeS === null || props.done.latestS - seconds >= props.notBeforeS
+/** What another wrote is not moved but proposed to be, with why. */
+const mine = computed(() => {
+  const who = { personId: session.person?.personId ?? '', role: job.role ?? '' }
+  return mayCorrect(props.done.by, job.roles.get(props.done.by) ?? '', who)
+})
+const wantsWhy = computed(() => props.startsDwell || !mine.value)
 async function choose(seconds: number): Promise<void> {
   by.value = seconds
-  if (!props.startsDwell) await save('')
+  if (!wantsWhy.value) await save('')
 }
 async function save(reason: string): Promise<void> {
   if (by.value === null) return
   // Times inside an entry are on this device's clock.
   const atS = props.done.latestS - by.value - clock.offsetS
-  await job.write(
-    [{ kind: 'correction', data: { target: props.done.eventId, undo: false, atS, reason } }],
-    word('make-time-corrected-both-times'),
-  )
+  const data = { target: props.done.eventId, undo: false, atS, reason }
+  if (mine.value) await job.write([{ kind: 'correction', data }], word('make-time-corrected-both-times'))
+  else await job.write([{ kind: 'correction-proposed', data }], word('make-wrong-proposed'))
   emit('close')
 }
 </script>
@@ -58,8 +65,9 @@ async function save(reason: string): Promise<void> {
         {{ says }}
       </button>
     </div>
-    <template v-if="by !== null && startsDwell">
-      <p>{{ word('make-an-earlier-time-shortens') }}</p>
+    <template v-if="by !== null && wantsWhy">
+      <p v-if="startsDwell">{{ word('make-an-earlier-time-shortens') }}</p>
+      <p v-if="!mine">{{ word('make-earlier-proposes', { name: job.nameOf(done.by) }) }}</p>
       <div class="chips">
         <button v-for="r in REASONS" :key="r" type="button" class="button" @click="save(r)">{{ r }}</button>
       </div>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { type Amended, type HistoryRow, type JointFacts, jointHistory, readingSaid } from '@jugalis/core'
+import { type Amended, type JointFacts, jointHistory, proposalsOf } from '@jugalis/core'
 import { computed } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { dated } from '../../when'
-import { named, word } from '../../words/word'
+import { word } from '../../words/word'
+import ProposalNote from './ProposalNote.vue'
+import SayWrong from './SayWrong.vue'
+import { readingsTold, whatHappened } from './history-said'
 
 /** All that happened to a joint, as it was written: what was taken back stays readable, with who did so. */
 const props = defineProps<{ facts: JointFacts }>()
@@ -12,32 +15,9 @@ const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const zone = computed(() => job.state.job.zone)
 const rows = computed(() => jointHistory(job.entries(), job.state, props.facts.id))
+const proposals = computed(() => proposalsOf(job.entries()))
 const again = computed(() => rows.value.some(({ life }) => (life ?? 1) > 1))
 
-const stepOf = (row: HistoryRow) => props.facts.steps.find(({ id }) => id === row.step)
-/** What of it: a step by what it does, everything else by a sentence of its own. */
-function whatOf(row: HistoryRow): string {
-  if (row.kind === 'step-done') {
-    const step = stepOf(row)
-    const does = step ? job.t(step.does) : named(row.step ?? '')
-    return row.says ? word('make-history-left-out', { does, says: row.says }) : does
-  }
-  return word(`make-history-${row.kind}`, {
-    says: row.says,
-    why: row.says ? 'yes' : 'no',
-    answer: row.answer ? named(row.answer) : '',
-    things: row.things.join(', '),
-    section: row.section ?? '',
-    bar: row.bar ?? 0,
-  })
-}
-const readingsOf = (row: HistoryRow): string =>
-  (stepOf(row)?.reads ?? [])
-    .flatMap((field) => {
-      const said = readingSaid(field, row.readings[field.key], job.reader)
-      return said ? `${job.t(field.label)}: ${said}` : []
-    })
-    .join('; ')
 const amendedSaid = ({ what, by, atS, toS, reason }: Amended): string =>
   word('make-history-amended', {
     // A choice in a sentence holds no hyphen.
@@ -60,13 +40,19 @@ const amendedSaid = ({ what, by, atS, toS, reason }: Amended): string =>
             >, {{ word('make-history-life', { life: row.life }) }}</span
           >
         </p>
-        <p class="what">{{ whatOf(row) }}</p>
-        <p v-if="readingsOf(row)" class="read">{{ readingsOf(row) }}</p>
+        <p class="what">{{ whatHappened(facts, row) }}</p>
+        <p v-if="readingsTold(facts, row)" class="read">{{ readingsTold(facts, row) }}</p>
         <p v-if="row.kind === 'step-done' && row.things.length" class="why">
           {{ word('make-history-with', { things: row.things.join(', ') }) }}
         </p>
         <p v-if="row.fromMemory" class="why">{{ word('make-history-from-memory') }}</p>
         <p v-for="(one, i) in row.amended" :key="i" class="amended">{{ amendedSaid(one) }}</p>
+        <ProposalNote
+          v-for="proposal in proposals.filter(({ target }) => target.id === row.eventId)"
+          :key="proposal.id"
+          :proposal="proposal"
+        />
+        <SayWrong v-if="!row.gone" :row="row" />
       </li>
     </ol>
   </Sheet>

@@ -5,6 +5,7 @@ import { useJob } from '../../stores/job'
 import JointGlyph from '../../tapes/JointGlyph.vue'
 import { useNarrow } from '../../use-narrow'
 import { useView } from '../../view'
+import QualifiedNote from './QualifiedNote.vue'
 import StepBar from './StepBar.vue'
 import TurnSheet from './TurnSheet.vue'
 import type { Phase } from './use-phase'
@@ -103,6 +104,7 @@ const way = computed(() => {
       </button>
       <button type="button" class="sources" @click="emit('history')">{{ word('make-history') }}</button>
     </p>
+    <QualifiedNote :facts="facts" />
     <StepBar
       :steps="facts.steps"
       :done="facts.life?.done.map((d) => d.step) ?? []"

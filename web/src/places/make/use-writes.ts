@@ -101,7 +101,7 @@ function useEndings({ facts }: Pick<Options, 'facts'>) {
         ...withIt.map((joint) => ({
           kind: 'cut-out',
           jointId: joint.id,
-          data: { life: joint.life, reason: word('make-came-out-with', { tag }) },
+          data: { life: joint.life, reason: word('make-came-out-with', { tag }), outWith: id },
         })),
       ],
       withIt.length

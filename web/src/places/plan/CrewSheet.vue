@@ -38,9 +38,10 @@ const typed = ref({
 const fault = ref('')
 /** Minutes from one line to another; empty: as is usual. */
 const walk = ref(job.state.plan.walkMin === undefined ? '' : String(job.state.plan.walkMin))
-function begin(member: CrewMember | null, name = ''): void {
+/** @param personId whoever of the job it is: their papers count. */
+function begin(member: CrewMember | null, name = '', personId: string = crypto.randomUUID()): void {
   fault.value = ''
-  editing.value = member?.id ?? crypto.randomUUID()
+  editing.value = member?.id ?? personId
   // Hours of whoever was put in last are the likeliest of the next one.
   const like = member ?? crew.value.at(-1)
   const clock = (minutes: number | undefined): string => (minutes === undefined ? '' : clockOf(minutes))
@@ -113,7 +114,8 @@ const hoursSay = (member: CrewMember): string => {
     breakUntil: clockOf(member.breakUntilMin ?? 0),
   })
 }
-if (!crew.value.length) begin(null, [...job.members.values()][0] ?? '')
+const [first] = job.members
+if (!crew.value.length) begin(null, ...(first ? ([first[1], first[0]] as const) : []))
 </script>
 
 <template>
@@ -194,7 +196,7 @@ if (!crew.value.length) begin(null, [...job.members.values()][0] ?? '')
           :key="id"
           type="button"
           class="button"
-          @click="begin(null, name)"
+          @click="begin(null, name, id)"
         >
           {{ word('plan-add-name', { name }) }}
         </button>

@@ -5,7 +5,7 @@ import { useJob } from '../../stores/job'
 import { dated, dayText } from '../../when'
 import { told, word } from '../../words/word'
 import TorqueStory from './TorqueStory.vue'
-import { byWhom, historyOf, howOften, ofWhat, standsSaid } from './use-upkeep'
+import { byWhom, historyOf, howOften, ofWhat, standsSaid } from './said'
 
 /** One task: how often and by whose word, and of each joint or device when it is due and what was done to it. */
 const props = defineProps<{ task: CareTask; todayOn: string }>()

@@ -5,7 +5,7 @@ import { useJob } from '../../stores/job'
 import { useWidth } from '../../use-width'
 import { dayText, monthText } from '../../when'
 import { told, word } from '../../words/word'
-import { ofWhat } from './use-upkeep'
+import { ofWhat } from './said'
 
 /** The year ahead as a tape: today, the months, and a hook on each day on which something is due; what is late hangs before it. */
 const props = defineProps<{ tasks: readonly CareTask[]; todayOn: string; chosenKey: string | null }>()

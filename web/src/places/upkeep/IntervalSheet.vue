@@ -6,7 +6,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { told, word } from '../../words/word'
-import { ofWhat } from './use-upkeep'
+import { ofWhat } from './said'
 
 /** How often something is done, by the maker's sheet or the plant's rule: it goes before ours. */
 const props = defineProps<{ task: CareTask }>()

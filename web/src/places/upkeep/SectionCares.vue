@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useJob } from '../../stores/job'
 import { dayText } from '../../when'
 import { named, told, word } from '../../words/word'
-import { dueNow, howOften, ofWhat, standsSaid } from './use-upkeep'
+import { dueNow, howOften, ofWhat, standsSaid } from './said'
 
 /** One section: since when it is in use, what it carries, what is due in it. */
 const props = defineProps<{

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { type SectionAnswer, curedUnder, fmt, sourceOf, greatest } from '@jugalis/core'
+import { type SectionAnswer, curedUnder, sourceOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmm, when } from '../../when'
-import { listed, named, word } from '../../words/word'
+import { named, word } from '../../words/word'
+import { answerHead } from './answer-said'
 
 /** The answer as a headline, and what holds it back. Wait and Prove speak with the same words. */
 const props = defineProps<{ answer: SectionAnswer }>()
@@ -13,62 +14,10 @@ const job = useJob()
 const clock = useClock()
 const why = ref(false)
 const zone = computed(() => job.state.job.zone)
-const bar = (b: number): string => fmt.pressure(b, job.reader)
 const at = (s: number): string => when(s, clock.nowS, zone.value)
-const headline = computed(() => {
-  const answer = props.answer
-  const tag = answer.section.tag
-  const test = bar(answer.section.testBar)
-  if (!answer.joints.length) return word('wait-has-no-joints-yet', { tag })
-  if (answer.proved)
-    return word('wait-is-proved-at-held', {
-      tag,
-      bar: bar(answer.lastTest?.bar ?? 0),
-      when: when(answer.lastTest?.ended?.atS ?? 0, clock.nowS, zone.value),
-    })
-  const first = answer.blockers[0]
-  const later =
-    answer.readyAtS !== null ? word('wait-test-from', { test, at: at(answer.readyAtS) }) : planned.value
-  if (first) return word('wait-may-take-nothing-yet', { tag, nothing: nothing.value, later }).trim()
-  if (answer.allowedBar === null || answer.allowedBar >= answer.section.testBar - 1e-6)
-    return word('wait-is-ready-for-by', { tag, test })
-  return word('wait-may-take-now', {
-    tag,
-    bar: bar(answer.allowedBar),
-    later: later || word('wait-no-figure-above'),
-  })
-})
-/** Joints that allow nothing, those of one kind together: "Q2-07 and Q2-08 are not made". */
-const nothing = computed(() => {
-  const all = props.answer.blockers
-  const first = all[0]
-  if (!first) return ''
-  const alike = all.filter((b) => b.says.code === first.says.code).map((b) => String(b.says.params.joint))
-  const rest = all.length - alike.length
-  const said = job.t({
-    ...first.says,
-    params: { joint: listed(alike), many: alike.length > 1 ? 'yes' : 'no' },
-  })
-  return word('wait-nothing-and-more', { nothing: said, rest })
-})
+const headline = computed(() => answerHead(props.answer, at))
 /** Every other part is a tag, which does not break at its hyphen. */
 const parts = computed(() => headline.value.split(/(\b[A-Za-z0-9]+-[A-Za-z0-9]+\b)/))
-const planned = computed(() => {
-  const answer = props.answer
-  const open = answer.joints.filter((j) => j.facts.homeAtS === null)
-  const lastHome = greatest(open.map((j) => j.plannedHomeS ?? 0))
-  if (!open.length || answer.plannedReadyAtS === null) return ''
-  return word('wait-from-if-are-home', {
-    bar: answer.section.testBar,
-    at: at(answer.plannedReadyAtS),
-    joints: open
-      .map((j) => j.facts.tag)
-      .slice(0, 3)
-      .join(', '),
-    count: open.length,
-    homeAt: at(lastHome),
-  })
-})
 const held = computed(() => {
   const slowest = props.answer.holdsBack
   if (!slowest || props.answer.proved) return ''
