@@ -75,6 +75,9 @@ export async function harness({
   packs = false,
   /** Another PostgreSQL than the one that all tests share. */
   base = BASE,
+  /** Another schema than `public`, and what else its address says: `sslmode=verify-full`. */
+  schema = 'public',
+  saying = '',
 } = {}): Promise<Harness> {
   if (!base) throw new Error('TEST_DATABASE is not set: run through npm test')
   const name = `t_${randomUUID().replaceAll('-', '')}`
@@ -82,8 +85,12 @@ export async function harness({
   await admin.connect()
   await admin.query(`create database ${name}`)
   await admin.end()
-  const database = connect(`${base}/${name}`)
-  await migrateUnderLock(database, path.join(process.cwd(), 'server/migrations'))
+  const path = schema === 'public' ? '' : `options=${encodeURIComponent(`-c search_path=${schema}`)}`
+  const asked = [path, saying].filter(Boolean).join('&')
+  const address = `${base}/${name}${asked ? `?${asked}` : ''}`
+  const database = connect(address)
+  if (path) await database.pool.query(`create schema ${schema}`)
+  await migrateUnderLock(database, `${process.cwd()}/server/migrations`)
   await database.pool.query('insert into org (org_id, name) values ($1, $2)', [ORG, 'Test'])
   for (const login of people)
     await addPerson(database.pool, {
@@ -98,11 +105,11 @@ export async function harness({
   const heavy = heavyThread(HEAVY_SCRIPT)
   // As in operation, another process has its own pool and its own ear for notifications.
   const processes: { server: Server; url: string; end(): Promise<void> }[] = []
-  const first = pulseOf(`${base}/${name}`)
+  const first = pulseOf(address)
   const start = async (): Promise<string> => {
-    const own = processes.length ? connect(`${base}/${name}`) : database
+    const own = processes.length ? connect(address) : database
     const heads = headsOf(own.pool, live)
-    const pulse = processes.length ? pulseOf(`${base}/${name}`) : first
+    const pulse = processes.length ? pulseOf(address) : first
     const app = createApp({
       pool: own.pool,
       pulse,

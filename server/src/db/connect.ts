@@ -1,5 +1,8 @@
 import { type NodePgDatabase, drizzle } from 'drizzle-orm/node-postgres'
 import { migrate } from 'drizzle-orm/node-postgres/migrator'
+import { cp, mkdtemp, readFile, readdir, rm, writeFile } from 'node:fs/promises'
+import os from 'node:os'
+import path from 'node:path'
 import pg from 'pg'
 import * as schema from './schema.js'
 
@@ -80,16 +83,41 @@ export async function inTransaction<T>(
   }
 }
 
+/**
+ * The migrations, as they are written for `public`, for another schema: a folder that is gone when `work` is done.
+ * @param folder where they lie.
+ */
+async function inOwnSchema(folder: string, work: (folder: string) => Promise<void>): Promise<void> {
+  const own = await mkdtemp(path.join(os.tmpdir(), 'jugalis-migrations-'))
+  try {
+    await cp(folder, own, { recursive: true })
+    for (const name of await readdir(own))
+      if (name.endsWith('.sql')) {
+        const file = path.join(own, name)
+        await writeFile(file, (await readFile(file, 'utf8')).replaceAll('"public".', ''))
+      }
+    await work(own)
+  } finally {
+    await rm(own, { recursive: true, force: true })
+  }
+}
 const MIGRATION_LOCK = 7_301_924
 /**
  * Brings the database up to date; two servers starting at once take turns. The lock is the transaction's, so that it
- * holds behind a pooler too, and a server that is killed leaves nothing half made.
+ * holds behind a pooler too, and a server that is killed leaves nothing half made. The tables are in the first schema of the
+ * connection's search path, `public` where nothing else is said.
  */
 export async function migrateUnderLock(database: Database, folder: string): Promise<void> {
   await inTransaction(database.pool, async (client) => {
     await client.query('set local lock_timeout = 0')
     await client.query('set local statement_timeout = 0')
     await client.query('select pg_advisory_xact_lock($1)', [MIGRATION_LOCK])
-    await migrate(drizzle(client), { migrationsFolder: folder })
+    const { rows } = await client.query<{ schema: string | null }>('select current_schema() as schema')
+    const schema = rows[0]?.schema ?? 'public'
+    if (schema === 'public') return migrate(drizzle(client), { migrationsFolder: folder })
+    // What was done is written down beside the tables: another installation may live in the same database.
+    await inOwnSchema(folder, (migrationsFolder) =>
+      migrate(drizzle(client), { migrationsFolder, migrationsSchema: schema }),
+    )
   })
 }

@@ -137,7 +137,7 @@ async function write(withdrawn: boolean): Promise<void> {
 
 <style scoped>
 .qualified {
-  max-width: 720px;
+  max-width: 560px;
   margin-block-start: 18px;
   padding-block-start: 18px;
   border-block-start: 2px solid var(--ink);
@@ -156,7 +156,7 @@ li {
   border-block-end: 1px solid var(--line);
 }
 .what {
-  flex: 1 1 240px;
+  flex: 1 1 200px;
 }
 form {
   display: grid;

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { type Proposal, mayCorrect } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -68,10 +70,8 @@ const decline = (): Promise<string[]> =>
     <p class="says">{{ says }}</p>
     <p v-if="answered">{{ answered }}</p>
     <template v-else-if="mayAnswer">
-      <label class="field"
-        >{{ word('make-proposal-why-not')
-        }}<input v-model="note" type="text" maxlength="400" autocomplete="off"
-      /></label>
+      <label class="field" :for="`why-not-${proposal.id}`">{{ word('make-proposal-why-not') }}</label>
+      <ElInput :id="`why-not-${proposal.id}`" v-model="note" size="large" maxlength="400" />
       <div class="buttons">
         <button type="button" class="button main" @click="accept">{{ word('make-proposal-accept') }}</button>
         <button type="button" class="button" @click="decline">{{ word('make-proposal-decline') }}</button>
@@ -99,9 +99,11 @@ p {
   font-weight: 600;
 }
 .field {
-  display: grid;
-  gap: 2px;
-  margin-block: 6px;
+  display: block;
+  margin-block: 6px 2px;
+}
+.buttons {
+  margin-block-start: 8px;
 }
 .buttons {
   display: flex;

@@ -26,8 +26,8 @@ const said = (personId: string, qualified: Qualified, made: boolean): string =>
 const today = computed(() => dayOf(clock.nowS, job.state.job.zone))
 const says = computed(() => {
   const { facts } = props
-  const made = madeWithout(job.state, facts).map(({ personId, qualified }) => said(personId, qualified, true))
-  if (made.length || facts.homeAtS !== null) return made
+  if (facts.homeAtS !== null)
+    return madeWithout(job.state, facts).map(({ personId, qualified }) => said(personId, qualified, true))
   const me = session.person?.personId ?? ''
   const own = qualifiedFor(job.state, me, facts.place.way.method, today.value)
   return own.is === 'ended' || own.is === 'none' ? [said(me, own, false)] : []

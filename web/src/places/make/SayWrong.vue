@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { type HistoryRow, mayBeTakenBack, mayCorrect } from '@jugalis/core'
+import { ElInput } from 'element-plus'
+import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
@@ -41,15 +43,14 @@ async function say(): Promise<void> {
       {{ word('make-wrong', { mine: mine ? 'yes' : 'no' }) }}
     </button>
     <form v-else novalidate @submit.prevent="say">
-      <label class="field"
-        >{{ word('make-wrong-why')
-        }}<input
-          v-model="reason"
-          type="text"
-          maxlength="400"
-          autocomplete="off"
-          :aria-invalid="fault ? true : undefined"
-      /></label>
+      <label class="field" :for="`wrong-${row.eventId}`">{{ word('make-wrong-why') }}</label>
+      <ElInput
+        :id="`wrong-${row.eventId}`"
+        v-model="reason"
+        size="large"
+        maxlength="400"
+        :aria-invalid="fault ? true : undefined"
+      />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <div class="buttons">
         <button type="submit" class="button main">
@@ -66,9 +67,11 @@ async function say(): Promise<void> {
   margin-block-start: 6px;
 }
 .field {
-  display: grid;
-  gap: 2px;
-  margin-block: 6px;
+  display: block;
+  margin-block: 6px 2px;
+}
+.buttons {
+  margin-block-start: 8px;
 }
 .buttons {
   display: flex;
