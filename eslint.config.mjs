@@ -4,6 +4,7 @@ import globals from 'globals'
 import pluginVue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 import { inTheBook } from './scripts/lint/in-the-book.mjs'
+import { ofRoot } from './scripts/lint/of-root.mjs'
 import { oneLetter } from './scripts/lint/one-letter.mjs'
 
 /**
@@ -122,6 +123,12 @@ export default [
       'names/one-letter': 'error',
       'max-lines-per-function': ['error', { max: 60, skipComments: true, skipBlankLines: true, IIFEs: true }],
     },
+  },
+  {
+    files: ['web/src/**'],
+    ignores: ['web/src/base.ts'],
+    plugins: { base: { rules: { 'of-root': ofRoot } } },
+    rules: { 'base/of-root': 'error' },
   },
   {
     files: ['core/src/**', 'web/src/**', 'server/src/**'],

@@ -5,7 +5,7 @@ import pg from 'pg'
 import { startServer } from '../scripts/lib/serve.mjs'
 import { addPerson } from '../server/src/people'
 
-const freePort = (): Promise<number> =>
+export const freePort = (): Promise<number> =>
   new Promise((done) => {
     const s = createServer().listen(0, '127.0.0.1', () => {
       const { port } = s.address() as { port: number }
@@ -19,15 +19,18 @@ interface OwnServer {
   /** For whoever comes first, where nobody administers yet. */
   code: string | null
 }
-/** A server of its own over an empty database, taken away at the end. */
-export async function onOwnServer(work: (own: OwnServer) => Promise<void>): Promise<void> {
+/** A server of its own over an empty database, taken away at the end. @param env what else it is told. */
+export async function onOwnServer(
+  work: (own: OwnServer) => Promise<void>,
+  env: Readonly<Record<string, string>> = {},
+): Promise<void> {
   const name = `empty_${randomUUID().slice(0, 8)}`
   const admin = new pg.Client({ connectionString: `${process.env.TEST_DATABASE}/e2e` })
   await admin.connect()
   await admin.query(`create database ${name}`)
   const databaseUrl = `${process.env.TEST_DATABASE}/${name}`
   const port = await freePort()
-  const server = await startServer({ databaseUrl, port, seed: false, limiter: false, quiet: true })
+  const server = await startServer({ databaseUrl, port, seed: false, limiter: false, quiet: true, env })
   const pool = new pg.Pool({ connectionString: databaseUrl })
   try {
     await work({ url: `http://127.0.0.1:${port}`, pool, code: server.code })

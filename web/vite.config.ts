@@ -6,6 +6,8 @@ import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
+  // Where it will lie is not known yet: the server writes that into the page.
+  base: './',
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [
     vue(),
@@ -21,26 +23,26 @@ export default defineConfig({
       manifest: {
         name: 'Jugalis',
         short_name: 'Jugalis',
-        start_url: '/jobs',
+        start_url: './jobs',
         display: 'standalone',
         background_color: '#F3F0E8',
         theme_color: '#33454F',
-        id: '/',
+        id: './',
         lang: 'en',
         description: 'Joins pipe: what to mark and cut, each joint guided, clocks, tests, the record.',
         icons: [
-          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
-          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
-          { src: '/icon-512-whole.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
-          { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: './icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: './icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: './icon-512-whole.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+          { src: './mark.svg', sizes: 'any', type: 'image/svg+xml' },
         ],
       },
       workbox: {
         globPatterns: ['**/*.{js,mjs,css,html,svg,png,woff2,ttf,wasm}'],
         maximumFileSizeToCacheInBytes: 8_000_000,
-        importScripts: ['/notice-click.js'],
-        navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api/],
+        importScripts: ['./notice-click.js'],
+        navigateFallback: 'index.html',
+        navigateFallbackDenylist: [/\/api\//],
         cleanupOutdatedCaches: true,
       },
     }),

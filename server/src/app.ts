@@ -1,12 +1,13 @@
 import { constants as zlib } from 'node:zlib'
-import { existsSync } from 'node:fs'
+import { existsSync, readFileSync } from 'node:fs'
 import path from 'node:path'
 import compression from 'compression'
-import express, { type Express } from 'express'
+import express, { type Express, type RequestHandler } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import session from 'express-session'
 import helmet from 'helmet'
 import type pg from 'pg'
+import { pageUnder, underBase } from './base-path.js'
 import { openApi } from './described/openapi.js'
 import { CERTIFICATE_SCHEMA, JOB_FILE_SCHEMA } from './described/schemas.js'
 import { HttpError, answerErrors, notFound, unknownRoute } from './errors.js'
@@ -59,6 +60,8 @@ export interface AppOptions {
   https?: boolean
   /** Is this the demo, whose password is published? */
   demo?: boolean
+  /** Where it lies on its server: `/`, or a path of its own with a slash at both ends. */
+  base?: string
   /** So many proxies stand before it: the address of whoever asks is what they say. */
   proxies?: number
   /** A handler that reads JSON and answers nothing, to measure others against. */
@@ -95,21 +98,27 @@ const limitOf = (on: boolean) => (perMinute: number) =>
     legacyHeaders: false,
     handler: (_req, _res, next) => next(new HttpError(429, 'too-many', refusal('refused-too-many'))),
   })
-const sessions = ({ pool, sessionSecret, https = false, proxies = 0 }: AppOptions) =>
+const sessions = ({ pool, sessionSecret, https = false, proxies = 0, base = '/' }: AppOptions) =>
   session({
     store: sessionStore(pool),
     name: 'jugalis',
     secret: sessionSecret,
     resave: false,
     saveUninitialized: false,
-    cookie: { httpOnly: true, sameSite: 'lax', secure: proxies ? 'auto' : https, maxAge: WEEK_MS },
+    cookie: {
+      path: base,
+      httpOnly: true,
+      sameSite: 'lax',
+      secure: proxies ? 'auto' : https,
+      maxAge: WEEK_MS,
+    },
   })
 
 /** What anybody may read: the description of the interface, its pages, the shapes of its files, the keys it signs with. */
-function described(app: Express): void {
+function described(app: Express, base: string): void {
   app.get('/api/keys', (_req, res) => void res.json({ keys: ownKey()?.published ?? [] }))
-  app.get('/api/openapi.json', (_req, res) => void res.json(openApi(VERSION)))
-  app.use('/api/docs', docsRoutes())
+  app.get('/api/openapi.json', (_req, res) => void res.json(openApi(VERSION, base)))
+  app.use('/api/docs', docsRoutes(base))
   const schemas: Readonly<Record<string, object>> = { job: JOB_FILE_SCHEMA, certificate: CERTIFICATE_SCHEMA }
   app.get('/api/schemas/:name', (req, res) => {
     const schema = Object.hasOwn(schemas, req.params.name) ? schemas[req.params.name] : undefined
@@ -118,20 +127,27 @@ function described(app: Express): void {
   })
 }
 
+/** What goes for every answer. */
+function settled(app: Express, options: AppOptions, base: string): void {
+  app.disable('x-powered-by')
+  app.set('trust proxy', options.proxies ?? 0)
+  // Nothing the API answers is asked for again by its tag; to hash a log of ten megabytes takes longer than to send it.
+  app.disable('etag')
+  app.use(underBase(base))
+  app.use(guarded(options.https ?? false))
+  // The quickest there is: a log that is opened whole is ten megabytes. Brotli takes a third of gzip's time for less.
+  app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))
+  app.use('/api', notKept, askedWell)
+}
+
 export function createApp(options: AppOptions): Express {
   const app = express()
   const nowS = options.nowS ?? (() => Date.now() / 1000)
   const heads = options.heads ?? headsOf(options.pool)
   const limit = limitOf(options.limiter !== false)
-  app.disable('x-powered-by')
-  app.set('trust proxy', options.proxies ?? 0)
-  // Nothing the API answers is asked for again by its tag; to hash a log of ten megabytes takes longer than to send it.
-  app.disable('etag')
-  app.use(guarded(options.https ?? false))
-  // The quickest there is: a log that is opened whole is ten megabytes. Brotli takes a third of gzip's time for less.
-  app.use('/api', compression({ level: 1, brotli: { params: { [zlib.BROTLI_PARAM_QUALITY]: 1 } } }))
-  app.use('/api', notKept, askedWell)
-  described(app)
+  const base = options.base ?? '/'
+  settled(app, options, base)
+  described(app, base)
   app.get('/api/health', health(options.pulse, nowS))
   app.use('/api/calc', limit(6000), calcRoutes(options.heavy))
   if (options.yardstick) app.post('/api/yardstick', jsonBody('1mb'), (_req, res) => void res.json({}))
@@ -176,18 +192,21 @@ export function createApp(options: AppOptions): Express {
     }),
   )
   app.use('/api', unknownRoute)
-  if (options.webRoot && existsSync(options.webRoot)) serveWeb(app, options.webRoot)
+  if (options.webRoot && existsSync(options.webRoot)) serveWeb(app, options.webRoot, base)
   app.use(unknownRoute)
   app.use(answerErrors)
   return app
 }
 
-function serveWeb(app: Express, root: string): void {
+function serveWeb(app: Express, root: string, base: string): void {
+  const page = pageUnder(base, readFileSync(path.join(root, 'index.html'), 'utf8'))
+  const givePage: RequestHandler = (_req, res) => void res.type('html').send(page)
   app.use(compression())
   app.use(
     '/assets',
     express.static(path.join(root, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
   )
+  app.get('/index.html', givePage)
   app.use(express.static(root, { index: false, maxAge: 0 }))
-  app.get('/{*splat}', (_req, res) => res.sendFile(path.join(root, 'index.html')))
+  app.get('/{*splat}', givePage)
 }

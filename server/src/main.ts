@@ -13,6 +13,7 @@ import { keptAlive } from './keep-alive.js'
 import { headsOf } from './live/heads.js'
 import { setTimeout } from 'node:timers/promises'
 import { awayOf } from './db/away.js'
+import { basePath } from './base-path.js'
 import { type Database, connect, migrateUnderLock } from './db/connect.js'
 import { firstCode } from './db/invitations.js'
 import { pulseOf } from './db/pulse.js'
@@ -43,7 +44,11 @@ async function upToDate(database: Database): Promise<void> {
 }
 
 /** Listens, and tells whoever started it, and whoever may be the first to come. */
-async function serve(server: http.Server, database: Database, secure: boolean): Promise<void> {
+async function serve(
+  server: http.Server,
+  database: Database,
+  { secure, base }: { secure: boolean; base: string },
+): Promise<void> {
   const port = Number(env('PORT', '7170'))
   const host = env('HOST', '127.0.0.1')
   server.on('error', (error: NodeJS.ErrnoException) => {
@@ -57,7 +62,7 @@ async function serve(server: http.Server, database: Database, secure: boolean): 
   const code = process.env.DEMO === 'on' ? null : await firstCode(database.pool, Date.now() / 1000)
   server.listen(port, host, () => {
     process.send?.({ ready: true, code })
-    if (code) sayFirst(`${secure ? 'https' : 'http'}://${host}:${port}/welcome/${code}`)
+    if (code) sayFirst(`${secure ? 'https' : 'http'}://${host}:${port}${base}welcome/${code}`)
   })
 }
 
@@ -84,6 +89,7 @@ async function main(): Promise<void> {
       : null
   const heads = headsOf(database.pool, pooler || process.env.LIVE === 'poll' ? 'poll' : 'push')
   const keyFile = env('KEY_FILE')
+  const base = basePath(process.env.BASE_PATH ?? '')
   signWith(ownKeyIn(keyFile, Date.now() / 1000))
   const apart = threads(url, pooler, keyFile)
   const app = createApp({
@@ -99,12 +105,13 @@ async function main(): Promise<void> {
     https: tls !== null,
     demo: process.env.DEMO === 'on',
     proxies: Number(process.env.PROXIES ?? 0),
+    base,
   })
   const stand =
     process.env.STAND_INS === '0' ? null : playStandIns(database.pool, heads, () => Date.now() / 1000)
   const loggers = readLoggers(database.pool, heads, () => Date.now() / 1000)
   const server = keptAlive(tls ? https.createServer(tls, app) : http.createServer(app))
-  await serve(server, database, tls !== null)
+  await serve(server, database, { secure: tls !== null, base })
   let stopping = false
   const stop = (): void => {
     if (stopping) return

@@ -1,4 +1,5 @@
 import { localeOf } from '@jugalis/core'
+import { apiAt } from './base'
 import { languageNow, word } from './words/word'
 /** One reason of a refusal; for a joint that waits, when it may. */
 export interface Stop {
@@ -39,7 +40,7 @@ export async function apiText(path: string): Promise<string | null> {
   let text: string
   let res: Response
   try {
-    res = await fetch(`/api${path}`, { credentials: 'same-origin' })
+    res = await fetch(apiAt(path), { credentials: 'same-origin' })
     text = await res.text()
   } catch {
     throw new NoSignal(word('ui-no-signal'))
@@ -67,7 +68,7 @@ function refusedBy(res: Response, text: string): Error {
 export async function api<T>(method: string, path: string, body?: unknown): Promise<T> {
   let res: Response
   try {
-    res = await fetch(`/api${path}`, {
+    res = await fetch(apiAt(path), {
       method,
       credentials: 'same-origin',
       // A choice is kept even where the page is left right after it.

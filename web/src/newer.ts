@@ -1,4 +1,5 @@
 import { ref } from 'vue'
+import { BASE, here } from './base'
 
 /** A newer version of the interface is here and waits: it is put in when somebody says so, never in mid work. */
 export const newer = ref<(() => void) | null>(null)
@@ -9,22 +10,26 @@ const AFTER_MS = 4000
 export function keepForNoSignal(): void {
   if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
   setTimeout(() => {
-    void import('virtual:pwa-register').then(({ registerSW }) => {
+    void import('workbox-window').then(({ Workbox }) => {
+      const worker = new Workbox(here('/sw.js'), { scope: BASE })
       let asked = false
-      const update = registerSW({
-        immediate: true,
-        onNeedRefresh: () => {
-          newer.value = () => {
-            asked = true
-            void update(true)
-          }
-        },
+      const waits = (): void => {
         // Put in from another tab: this one may have a sheet open. It goes over when somebody says so here.
-        onNeedReload: () => {
+        worker.addEventListener('controlling', ({ isUpdate }) => {
+          if (!isUpdate) return
           if (asked) window.location.reload()
           else newer.value = () => window.location.reload()
-        },
+        })
+        newer.value = () => {
+          asked = true
+          worker.messageSkipWaiting()
+        }
+      }
+      worker.addEventListener('installed', ({ isExternal }) => {
+        if (isExternal) waits()
       })
+      worker.addEventListener('waiting', waits)
+      void worker.register({ immediate: true })
     })
   }, AFTER_MS)
 }

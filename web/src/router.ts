@@ -1,3 +1,4 @@
+import { BASE, here } from './base'
 import { ref } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 import { closeTopSheet } from './frame/sheets'
@@ -35,7 +36,7 @@ window.addEventListener('popstate', () => {
 })
 
 export const router = createRouter({
-  history: createWebHistory(),
+  history: createWebHistory(BASE),
   routes: [
     { path: '/', redirect: '/jobs' },
     { path: '/sign-in', name: 'sign-in', component: () => import('./places/sign-in/SignIn.vue') },
@@ -134,7 +135,7 @@ export const unloaded = ref('')
 router.onError((_e, to) => {
   const before = readText(TRIED, 'visit')
   if (before !== to.fullPath && keepText(TRIED, to.fullPath, 'visit') && navigator.onLine)
-    return window.location.assign(to.fullPath)
+    return window.location.assign(here(to.fullPath))
   unloaded.value = to.fullPath
 })
 router.afterEach((to) => {

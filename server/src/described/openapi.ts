@@ -52,8 +52,11 @@ function operation(operation: Operation): object {
     },
   }
 }
-/** The whole HTTP interface as OpenAPI 3.1, made from the shapes that requests are checked by. */
-export function openApi(version: string): object {
+/**
+ * The whole HTTP interface as OpenAPI 3.1, made from the shapes that requests are checked by.
+ * @param base where it lies on its server, a slash at both ends.
+ */
+export function openApi(version: string, base = '/'): object {
   const paths: Record<string, Record<string, object>> = {}
   for (const one of OPERATIONS) (paths[`/api${one.path}`] ??= {})[one.method] = operation(one)
   return {
@@ -64,6 +67,7 @@ export function openApi(version: string): object {
       description:
         'Joins pipe: calculations, the log of a job, instruments. Units stand in the names of fields.',
     },
+    ...(base === '/' ? {} : { servers: [{ url: base.slice(0, -1) }] }),
     paths,
     components: {
       securitySchemes: {

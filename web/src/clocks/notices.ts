@@ -1,3 +1,4 @@
+import { here } from '../base'
 import { hhmm } from '../when'
 import type { Running } from './running'
 
@@ -24,7 +25,7 @@ export async function notice(
   const options = {
     body: lines.slice(1).join('\n'),
     tag: first.key,
-    data: `/job/${about.jobId}/make/${first.jointId}`,
+    data: here(`/job/${about.jobId}/make/${first.jointId}`),
   }
   const kept = await navigator.serviceWorker?.getRegistration()
   try {

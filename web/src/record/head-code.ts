@@ -1,3 +1,4 @@
+import { addressOf } from '../base'
 import { type Signed, bytesOfText, isUuid, textOfBytes, textToCountersign } from '@jugalis/core'
 import { api } from '../api'
 import { canVerify, verifies } from './verifies'
@@ -26,7 +27,9 @@ const hexOf = (bytes: Uint8Array): string =>
 export const shortHash = (hash: string): string => hash.slice(0, 12).replace(/(.{4})(?=.)/g, '$1 ')
 /** The address that a code on paper holds: who opens it sees what the log was, and whether this server signed it. */
 export const headAddress = (jobId: string, { seq, hash, countersigned }: HeadSaid): string =>
-  `${location.origin}/verify#${[jobId, seq, textOfBytes(bytesOfHex(hash)), countersigned?.signature ?? ''].join('.')}`
+  addressOf(
+    `/verify#${[jobId, seq, textOfBytes(bytesOfHex(hash)), countersigned?.signature ?? ''].join('.')}`,
+  )
 /** What such an address says; null where it is none. */
 export function headIn(fragment: string): PaperHead | null {
   const [jobId, seq, hash, signature] = fragment.replace(/^#/, '').split('.')

@@ -1,4 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { apiAt } from '../base'
 
 interface Kept {
   hash: string
@@ -56,7 +57,7 @@ export async function send(jobId: string): Promise<number> {
   const waiting = (await db?.getAllFromIndex('photos', 'sent', [jobId, 0]).catch(() => [])) ?? []
   let left = waiting.length
   for (const photo of waiting) {
-    const res = await fetch(`/api/jobs/${jobId}/photos/${photo.hash}`, {
+    const res = await fetch(apiAt(`/jobs/${jobId}/photos/${photo.hash}`), {
       method: 'PUT',
       credentials: 'same-origin',
       headers: { 'content-type': photo.bytes.type },
@@ -75,7 +76,7 @@ export async function pictureOf(jobId: string, hash: string): Promise<Blob | nul
     .then((db) => db.get('photos', [jobId, hash]))
     .catch(() => undefined)
   if (here) return here.bytes
-  const res = await fetch(`/api/jobs/${jobId}/photos/${hash}`, { credentials: 'same-origin' }).catch(
+  const res = await fetch(apiAt(`/jobs/${jobId}/photos/${hash}`), { credentials: 'same-origin' }).catch(
     () => null,
   )
   return res?.ok ? res.blob() : null
@@ -85,5 +86,5 @@ export async function addressOf(jobId: string, hash: string): Promise<string> {
   const here = await shelf()
     .then((db) => db.get('photos', [jobId, hash]))
     .catch(() => undefined)
-  return here ? URL.createObjectURL(here.bytes) : `/api/jobs/${jobId}/photos/${hash}`
+  return here ? URL.createObjectURL(here.bytes) : apiAt(`/jobs/${jobId}/photos/${hash}`)
 }

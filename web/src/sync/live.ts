@@ -1,3 +1,5 @@
+import { apiAt } from '../base'
+
 const CHANNEL = 'jugalis-live'
 /** Heard nothing for so long: the browser asks by itself again, as often as it did before there was a stream. */
 const SILENT_MS = 45_000
@@ -28,7 +30,7 @@ export function followJob(
   /** Holds the stream until this tab stops following. */
   const stream = (): Promise<void> =>
     new Promise((done) => {
-      const source = new EventSource(`/api/jobs/${jobId}/live`)
+      const source = new EventSource(apiAt(`/jobs/${jobId}/live`))
       const tell = (seq: number): void => {
         const told = { jobId, seq }
         take(told)

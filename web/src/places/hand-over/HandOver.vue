@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { tagOrder } from '@jugalis/core'
 import { computed, ref } from 'vue'
+import { apiAt } from '../../base'
 import SignSheet from '../../frame/SignSheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
@@ -101,13 +102,13 @@ async function sign(): Promise<void> {
       <button v-if="joints.length" type="button" class="button main" @click="packing = true">
         {{ word('hand-over-pack-open') }}
       </button>
-      <a class="button" :href="`/api/jobs/${job.jobId}/export.json`" download>{{
+      <a class="button" :href="apiAt(`/jobs/${job.jobId}/export.json`)" download>{{
         word('hand-over-whole-job-json')
       }}</a>
-      <a class="button" :href="`/api/jobs/${job.jobId}/log.csv`" download>{{
+      <a class="button" :href="apiAt(`/jobs/${job.jobId}/log.csv`)" download>{{
         word('hand-over-joint-log-csv')
       }}</a>
-      <a class="button" :href="`/api/jobs/${job.jobId}/entries.csv`" download>{{
+      <a class="button" :href="apiAt(`/jobs/${job.jobId}/entries.csv`)" download>{{
         word('hand-over-raw-log-csv')
       }}</a>
       <button type="button" class="button" @click="print">{{ word('ui-print') }}</button>

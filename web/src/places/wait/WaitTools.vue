@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { addressOf } from '../../base'
 import { type SectionAnswer, fmt } from '@jugalis/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { PDF, saveFile } from '../../save-file'
@@ -66,7 +67,7 @@ async function calendar(): Promise<void> {
   fault.value = ''
   try {
     const { path } = await api<{ path: string }>('GET', `/jobs/${job.jobId}/calendar`)
-    feed.value = `${location.origin}${path}`
+    feed.value = addressOf(path)
     sheet.value = 'calendar'
   } catch (error) {
     fault.value = (error as Error).message
