@@ -207,12 +207,15 @@ const HANDLERS: Readonly<Record<string, Handler>> = {
       by: event.actorId,
       atS: event.occurredAtS,
     }),
-  signed: (state, event, data) =>
-    void state.signed.push({
+  signed: (state, event, data) => {
+    const role = state.roles.get(event.actorId)
+    state.signed.push({
       what: str(data.what),
       refId: str(data.refId),
       by: event.actorId,
       atS: event.occurredAtS,
       statement: str(data.statement),
-    }),
+      ...(role ? { role } : {}),
+    })
+  },
 }

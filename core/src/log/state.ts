@@ -254,7 +254,8 @@ export interface JobState {
   qualifications: Map<string, Qualification>
   /** Sources that a named person compared with a copy: the last word on each. */
   checked: Map<string, { by: string; edition: string; on: string; note: string; atS: number }>
-  signed: { what: string; refId: string; by: string; atS: number; statement: string }[]
+  /** With what each was said to be on the job when they signed; absent where nobody said. */
+  signed: { what: string; refId: string; by: string; atS: number; statement: string; role?: Role }[]
   notes: Note[]
   /** Latest time that any event speaks of. */
   lastAtS: number

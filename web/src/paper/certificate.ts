@@ -3,7 +3,7 @@ import { CHART_MOST_MM, chart, lineDrawing, lineMm } from './certificate-drawing
 import { type CertificateWords, factRows, recordRows } from './certificate-rows'
 import { Flow } from './flow'
 import { book, sheetOf } from './sheet'
-import { INK_MM, signatures } from './signatures'
+import { INK_MM, signatures, signerTold } from './signatures'
 import { word } from '../words/word'
 
 /** Between what the chart says of itself and what follows. */
@@ -68,7 +68,7 @@ function drawFirstPage(
     flow.y += high
   }
   flow.y = Math.max(flow.y, flow.bottom - signedMm)
-  const signed = certificate.signed.map(({ by, atS }) => [words.name(by), words.when(atS)] as const)
+  const signed = certificate.signed.map((one) => [signerTold(one, words.name), words.when(one.atS)] as const)
   signatures(flow, signed, words.head, word('paper-by-this-rule-with'))
   return { lines: words.lines.slice(count), chart: hasChart && !chartHere }
 }
@@ -101,7 +101,9 @@ export function drawCertificate(flow: Flow, certificate: Certificate, words: Cer
   sayGates(flow, certificate, words)
   if (certificate.signed.length) {
     flow.head(word('paper-what-was-signed'))
-    flow.rows(certificate.signed.map((s) => [words.name(s.by), `${words.when(s.atS)}: ${s.statement}`]))
+    flow.rows(
+      certificate.signed.map((s) => [signerTold(s, words.name), `${words.when(s.atS)}: ${s.statement}`]),
+    )
   }
 }
 /**

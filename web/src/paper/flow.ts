@@ -1,4 +1,13 @@
-import { A4, type Book, type DrawingPaper, MARGIN_MM, type Paper, type Picture, type Sheet } from './sheet'
+import {
+  A4,
+  type Book,
+  type DrawingPaper,
+  MARGIN_MM,
+  type Paper,
+  type Picture,
+  type Sheet,
+  heightWithin,
+} from './sheet'
 
 /** Drawn to the width of the narrower paper. */
 export const RIGHT_MM = A4.short - MARGIN_MM
@@ -79,7 +88,9 @@ export class Flow {
     if (!rows.length) return
     const row = (label: string, text: string): void => {
       this.room(LEAD_MM)
-      this.book.as('TH', () => this.paper.text(label, MARGIN_MM, this.y, 2.5))
+      // Names and rules are as long as they are: smaller letters, never over what stands beside them.
+      const high = heightWithin(this.paper, label, 2.5, LABEL_MM - 2)
+      this.book.as('TH', () => this.paper.text(label, MARGIN_MM, this.y, high))
       this.book.as('TD', () => this.put(text, 2.5, true, MARGIN_MM + LABEL_MM))
       this.y += 0.6
     }

@@ -1,12 +1,17 @@
+import type { Role } from '@jugalis/core'
 import { RIGHT_MM, type Flow } from './flow'
 import { qrCode } from './qr-code'
 import { MARGIN_MM } from './sheet'
-import { word } from '../words/word'
+import { named, word } from '../words/word'
 
 /** Height of the place where two people sign by hand. */
 export const INK_MM = 35
 /** Side of the code that holds the log's head. */
 const CODE_MM = 20
+/** Who signed, with what they were on the job when they did. */
+export const signerTold = (one: { by: string; role?: Role }, name: (personId: string) => string): string =>
+  one.role ? word('paper-signer', { name: name(one.by), role: named(one.role) }) : name(one.by)
+
 /**
  * Where people sign: who did in the app, two lines for ink, the code of the log's head.
  * @param head where the log ended: an address for the code, and its hash as people read it out. @param by what it is worth.

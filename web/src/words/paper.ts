@@ -40,6 +40,7 @@ export const PAPER = {
   'paper-joints': 'Joints',
   'paper-signed': 'Signed',
   'paper-witness': 'Witness',
+  'paper-signer': '{name}, {role}',
   'paper-by-this-rule-with': 'By this rule, with these readings. Local code and the engineer decide.',
   'paper-pressure-test': '{job}: {section}, pressure test',
   'paper-log-head': 'Log {seq}, head {hash}',

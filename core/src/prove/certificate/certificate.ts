@@ -2,6 +2,7 @@ import { msg } from '../../sources/source.js'
 import { recordOf } from '../../methods/sources.js'
 import type { Msg } from '../../methods/method.js'
 import { jointFacts } from '../../joint/assess.js'
+import type { Role } from '../../log/roles.js'
 import type { JobState, TestRun } from '../../log/state.js'
 import { gatesOf } from '../test-plan/gates.js'
 import { answerFor } from '../test-plan/answer.js'
@@ -34,7 +35,8 @@ export interface Certificate {
   heading: Msg
   corrected: { atS: number; bar: number }[]
   flags: Msg[]
-  signed: { by: string; atS: number; statement: string }[]
+  /** With what each was said to be on the job when they signed; absent where nobody said. */
+  signed: { by: string; atS: number; statement: string; role?: Role }[]
   /** Head of the job's log when it was made: the chain up to it can be checked. */
   head: { seq: number; hash: string }
 }
@@ -133,7 +135,7 @@ export function certificateOf(
           signing.refId === test.id ||
           (signing.what === 'section' && signing.refId === section.id && signing.atS >= test.begunAtS),
       )
-      .map(({ by, atS, statement }) => ({ by, atS, statement })),
+      .map(({ by, atS, statement, role }) => ({ by, atS, statement, ...(role ? { role } : {}) })),
     head,
   }
 }

@@ -1,4 +1,4 @@
-import { signatures } from '../signatures'
+import { signatures, signerTold } from '../signatures'
 import type { Flow } from '../flow'
 import { answerHead } from '../../places/wait/answer-said'
 import { onPaper } from '../../when'
@@ -56,7 +56,7 @@ export function drawSummary(flow: Flow, pack: Pack): void {
     ({ what, refId }) =>
       what === 'job' || (what === 'section' && sections.some((a) => a.section.id === refId)),
   )
-  const rows = signed.map(({ by, atS, statement }) => [pack.name(by), `${at(atS)}: ${statement}`] as const)
+  const rows = signed.map((one) => [signerTold(one, pack.name), `${at(one.atS)}: ${one.statement}`] as const)
   signatures(flow, rows, pack.head, word('paper-pack-shows'))
 }
 /** One sentence: whether it is whole. */

@@ -14,7 +14,7 @@ import KnownThen from './KnownThen.vue'
 import PackSheet from './PackSheet.vue'
 import RecordProof from './RecordProof.vue'
 import { useMissing } from './use-missing'
-import { word } from '../../words/word'
+import { named, word } from '../../words/word'
 import { Figures, Said } from '../../words/said'
 
 const job = useJob()
@@ -144,7 +144,8 @@ async function sign(): Promise<void> {
     <section id="sign" class="sign">
       <h2>{{ word('hand-over-signatures') }}</h2>
       <p v-for="s in job.state.signed" :key="`${s.refId}${s.atS}`">
-        <strong>{{ job.nameOf(s.by) }}</strong>, {{ dated(s.atS, zone) }}:
+        <strong>{{ job.nameOf(s.by) }}</strong><template v-if="s.role">, {{ named(s.role) }}</template
+        >, {{ dated(s.atS, zone) }}:
         {{ s.statement }}
         <button v-if="entryOf(s)" type="button" class="button no-print" @click="asOf = entryOf(s)">
           {{ word('hand-over-known-ask') }}
