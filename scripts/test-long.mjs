@@ -2,10 +2,11 @@ import { randomUUID } from 'node:crypto'
 import path from 'node:path'
 import { nodePackages } from './lib/deps.mjs'
 import { Plain, ROOT, endWith, freePort, optionsOf, run, sleep } from './lib/proc.mjs'
+import { lineTo, troublesOf } from './lib/troubles.mjs'
 
-/** The server and its database killed again and again under load: nothing lost, nothing doubled, back by itself. */
+/** Under load the server and its database are killed, the line is cut, the disk full, clocks set back: nothing lost, nothing doubled. */
 const HELP = `npm run test:long -- [options]
-  --kills N    how often something is killed: the server and its database in turn (200)
+  --kills N    how often something happens: server killed, database killed, line cut, disk full, clocks back, in turn (200)
   --rate N     entries a second, each signed by its device (300)`
 const OPTIONS = { kills: { type: 'string', default: '200' }, rate: { type: 'string', default: '300' } }
 const [PHONES, BATCH] = [6, 5]
@@ -14,13 +15,13 @@ const PASSWORD = 'long-run-of-kills'
 const PATIENCE_MS = 60_000
 
 /** A phone that writes batches at its pace, each sent again until it is taken. */
-function phone({ base, cookie, personId, job, device, everyMs }) {
+function phone({ base, cookie, personId, job, device, everyMs, clock }) {
   const deviceId = randomUUID()
   const seen = { sent: [], ms: [], away: 0, odd: new Map() }
   let ended = false
   let deviceSeq = 0
   const batch = () => {
-    const now = Date.now() / 1000
+    const now = Date.now() / 1000 - clock.backS
     const draft = () => ({
       id: randomUUID(),
       kind: 'place-set',
@@ -153,42 +154,47 @@ async function started() {
   const own = { seed: false, limiter: false, quiet: true, web: false }
   const server = await startServer({ databaseUrl: cluster.url, port, ...own })
   void server.keep()
-  return { cluster, server, base: `http://127.0.0.1:${port}`, signingDevice }
+  const line = await lineTo(port)
+  const clock = { backS: 0 }
+  // Phones come over the line; whoever looks whether it is there again goes straight to it.
+  const [base, far] = [port, line.port].map((at) => `http://127.0.0.1:${at}`)
+  return { cluster, server, base, far, line, clock, signingDevice }
 }
-/** Kills the server and its database in turn. Gives how long each took to be back, ms. */
-async function killing({ cluster, server, base }, kills, told) {
-  const back = { server: [], database: [] }
-  for (let at = 0; at < kills; at++) {
+/** One trouble after another. Gives how long it took each time until all was well again, ms, by what it was. */
+async function troubled(all, times, told) {
+  const troubles = Object.entries(troublesOf(all))
+  const back = new Map(troubles.map(([name]) => [name, []]))
+  for (let at = 0; at < times; at++) {
     await sleep(300 + Math.random() * 700)
-    if (at % 2) {
-      process.kill(cluster.pid(), 'SIGKILL')
-      await sleep(100)
-      await cluster.again()
-      back.database.push(await untilHere(base))
-    } else {
-      const killed = performance.now()
-      process.kill(server.pid(), 'SIGKILL')
-      await untilHere(base)
-      back.server.push(performance.now() - killed)
-    }
+    const [name, happens] = troubles[at % troubles.length]
+    const killed = performance.now()
+    await happens()
+    const over = performance.now()
+    await untilHere(all.base)
+    // What is killed is away from then on; else from when it is over.
+    back.get(name).push(performance.now() - (name === 'server' ? killed : over))
     if (at % 20 === 19) told(at + 1)
   }
   return back
+}
+const AFTER = {
+  server: 'the server was killed',
+  database: 'the database, killed, was there again',
+  network: 'the line was whole again',
+  full: 'the disk had room again',
+  clock: 'clocks of phones were set',
 }
 /** What came of it, in lines. Gives whether it held. */
 function say({ kills, lasted, found, verified, back, phones }) {
   const odd = phones.flatMap(({ seen }) => [...seen.odd])
   const whole = verified.every(({ ok, vouched }) => ok && vouched === 'here')
   const rate = (found.acknowledged / lasted).toFixed(0)
-  console.log(
-    `${kills} kills in ${lasted.toFixed(0)} s, the server and its database in turn, under ${rate} signed entries a second`,
-  )
+  console.log(`${kills} troubles in ${lasted.toFixed(0)} s, in turn, under ${rate} signed entries a second`)
   console.log(
     `acknowledged ${found.acknowledged}, there ${found.there}, lost ${found.lost}, doubled ${found.doubled}`,
   )
   console.log(`every log holds, with its signatures: ${whole}`)
-  console.log(`back after the server was killed: ${msSaid(back.server)}`)
-  console.log(`back after the database was there again: ${msSaid(back.database)}`)
+  for (const [name, list] of back) if (list.length) console.log(`back after ${AFTER[name]}: ${msSaid(list)}`)
   console.log(`an entry that was taken: ${msSaid(phones.flatMap(({ seen }) => seen.ms))}`)
   if (odd.length) console.log(`other answers than 200 and 503: ${JSON.stringify(odd)}`)
   return whole && !found.lost && !found.doubled && !odd.length
@@ -196,17 +202,17 @@ function say({ kills, lasted, found, verified, back, phones }) {
 
 /** Phones that write while everything is killed again and again. Gives whether all held. */
 async function longRun(all, kills, rate) {
-  const { base, cluster, server } = all
+  const { base, far, cluster, server, clock } = all
   const { cookie, personId, jobs, key } = await begun(base, server.code)
   const everyMs = (1000 * PHONES * BATCH) / rate
   const phones = []
   for (let at = 0; at < PHONES; at++) {
     const device = all.signingDevice()
     await key(device)
-    phones.push(phone({ base, cookie, personId, job: jobs[at % jobs.length], device, everyMs }))
+    phones.push(phone({ base: far, cookie, personId, job: jobs[at % jobs.length], device, everyMs, clock }))
   }
   const began = performance.now()
-  const back = await killing(all, kills, (at) =>
+  const back = await troubled(all, kills, (at) =>
     console.log(`${at} of ${kills}, ${phones.flatMap(({ seen }) => seen.sent).length} entries`),
   )
     .then(async (done) => (await sleep(2000), done))
@@ -227,6 +233,7 @@ async function main() {
   try {
     process.exitCode = (await longRun(all, kills, rate)) ? 0 : 1
   } finally {
+    all.line.close()
     await all.server.stop()
     await all.cluster.stop()
   }
