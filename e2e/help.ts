@@ -19,6 +19,7 @@ export async function demoJob(page: Page): Promise<string> {
 }
 interface Event {
   kind: string
+  actorId: string
   jointId: string | null
   occurredAtS: number
   clockErrorS: number

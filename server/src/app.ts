@@ -26,6 +26,7 @@ import { calendarRoutes } from './routes/calendar.js'
 import { deviceDoor } from './routes/devices.js'
 import { docsRoutes } from './routes/docs.js'
 import { glanceRoutes } from './routes/glance.js'
+import { requireFull } from './routes/hands.js'
 import { jobRoutes } from './routes/jobs.js'
 import { openStreams } from './live/streams.js'
 import { partRoutes } from './routes/parts.js'
@@ -170,7 +171,7 @@ export function createApp(options: AppOptions): Express {
   )
   const streams = openStreams()
   app.use('/api/welcome', limit(60), welcomeRoutes(options.pool, nowS))
-  app.use('/api/people', requireSession, peopleRoutes(options.pool, nowS, streams))
+  app.use('/api/people', requireSession, requireFull, peopleRoutes(options.pool, nowS, streams))
   app.use('/api/parts', requireSession, partRoutes(options.pool, nowS))
   const glances = options.glances ?? behindHere('glance', options.pool)
   const packs = options.packs ?? NOWHERE

@@ -39,6 +39,15 @@ export async function isPassword(password: string, kept: string | null): Promise
 /** Was it kept in a way that is no longer the one in use? It is made anew when it is next known. */
 export const isOldHash = (kept: string): boolean => !kept.startsWith(`scrypt$${COST.N}$${COST.r}$${COST.p}$`)
 
+/** Fewest and most digits of a PIN. */
+const [LEAST_DIGITS, MOST_DIGITS] = [4, 8]
+/** Why a PIN is not taken; null where it is. One digit again and again, and digits in a row, are tried first. */
+export function pinFault(pin: string): 'digits' | 'plain' | null {
+  if (!/^\d+$/.test(pin) || pin.length < LEAST_DIGITS || pin.length > MOST_DIGITS) return 'digits'
+  const steps = new Set([...pin].slice(1).map((digit, i) => Number(digit) - Number(pin[i])))
+  return steps.size === 1 && [-1, 0, 1].includes([...steps][0] as number) ? 'plain' : null
+}
+
 /** Why a new password is not taken; null where it is. */
 export function passwordFault(
   password: string,

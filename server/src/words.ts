@@ -93,6 +93,13 @@ const REFUSALS = {
   'refused-password-published': 'This password is printed in the demo. Choose another.',
   'refused-published-password':
     'The password of the demo is printed: from another machine it opens nothing. Start the demo with a password of your own.',
+  'refused-only-with-password':
+    'This is for whoever signed in on this device with their password. Sign in with your own.',
+  'refused-pin-digits': 'A PIN is four to eight digits.',
+  'refused-pin-plain': 'One digit again and again, or digits in a row, are tried first. Take others.',
+  'refused-wrong-pin': 'That is not their PIN.',
+  'refused-no-own-pin': 'Set a PIN of your own first, so that you can take this device back.',
+  'refused-sign-in-anew': 'Somebody signs in here with a password once a day. Sign in anew.',
   'refused-old-password': 'The password so far is not right.',
   'refused-not-taken-off': 'Not on this job, or its owner: hand the job to another first.',
   'refused-sealed':

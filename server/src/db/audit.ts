@@ -16,6 +16,9 @@ export type Audited =
   | 'made-admin'
   | 'admin-ended'
   | 'sessions-ended'
+  | 'pin-changed'
+  | 'took-over'
+  | 'took-over-failed'
 export interface Audit {
   what: Audited
   atS: number

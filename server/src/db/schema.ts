@@ -30,6 +30,8 @@ export const person = pgTable(
     login: text('login').unique(),
     /** Null: known by name from an imported job, cannot sign in. */
     passwordHash: text('password_hash'),
+    /** Hash of the PIN by which they take over a device that another signed in on; null: none. */
+    pinHash: text('pin_hash'),
     /** How this person reads: units, decimal sign, hours, keys. */
     settings: jsonb('settings'),
     /** Brings people in and lets them go. */

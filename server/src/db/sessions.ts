@@ -15,9 +15,11 @@ interface Row {
   sess: { sinceS?: number; agent?: string }
 }
 const keyOf = (sid: string): string => createHash('sha256').update(sid).digest('hex').slice(0, 24)
+/** Where somebody works, or signed in and lent the device to others. */
 const rowsOf = async (client: Client, personId: string): Promise<Row[]> => {
   const found = await on(client).execute(
-    sql`select sid, sess from session where sess->'person'->>'personId' = ${personId} and expire > now()`,
+    sql`select sid, sess from session where expire > now() and
+        (sess->'person'->>'personId' = ${personId} or sess->'full'->>'personId' = ${personId})`,
   )
   return found.rows as unknown as Row[]
 }

@@ -15,6 +15,7 @@ import { HttpError } from '../errors.js'
 import { PUBLISHED, hashPassword, isOldHash, isPassword } from '../passwords.js'
 import { settingsOf } from '../people.js'
 import { refusal } from '../words.js'
+import { isGuest, isShared, ownPin, requireFull, takingOver } from './hands.js'
 import { checkPassword } from './password-check.js'
 import { jsonBody } from '../json-body.js'
 
@@ -74,6 +75,7 @@ export async function signInAs(
   )
   req.session.person = person
   req.session.sinceS = nowS
+  req.session.full = { ...person, atS: nowS }
   req.session.agent = (req.get('user-agent') ?? '').slice(0, MOST_AGENT)
 }
 const MOST_AGENT = 200
@@ -113,8 +115,8 @@ function signingIn(routes: Router, { pool, nowS, demo, limited }: On): void {
   const tries = triesOf(limited)
   routes.get('/', async (req, res) => {
     const { person: own } = req.session
-    const admin = own ? await isAdmin(pool, own.personId) : false
-    res.json({ person: own ? { ...own, admin } : null, demo })
+    const admin = own && !isGuest(req) ? await isAdmin(pool, own.personId) : false
+    res.json({ person: own ? { ...own, admin } : null, demo, shared: await isShared(pool, req) })
   })
   routes.post('/', jsonBody('10kb'), tries, async (req, res) => {
     if (!signIn.isValidSync(req.body, { strict: true }))
@@ -148,7 +150,7 @@ async function keepPassword(pool: pg.Pool, personId: string, password: string): 
 }
 
 function ownSessions(routes: Router, { pool, nowS }: On): void {
-  routes.put('/password', requireSession, jsonBody('8kb'), async (req, res) => {
+  routes.put('/password', requireSession, requireFull, jsonBody('8kb'), async (req, res) => {
     const { old, password } = checked(CHANGED, req.body)
     const { personId, name, orgId } = me(req)
     const [row] = await on(pool).select().from(person).where(eq(person.personId, personId))
@@ -173,7 +175,7 @@ function ownSessions(routes: Router, { pool, nowS }: On): void {
     const all = await sessionsOf(pool, me(req).personId)
     res.json({ sessions: all.map((one) => ({ ...one, here: one.key === here })) })
   })
-  routes.delete('/all/:key', requireSession, async (req, res) => {
+  routes.delete('/all/:key', requireSession, requireFull, async (req, res) => {
     const { personId, orgId } = me(req)
     const key = String(req.params.key)
     const ended = await endSessions(
@@ -220,5 +222,6 @@ function choices(routes: Router, { pool }: On): void {
 export function sessionRoutes(given: On): Router {
   const routes = Router()
   for (const part of [signingIn, ownSessions, deviceKeys, choices]) part(routes, given)
+  for (const part of [ownPin, takingOver]) part(routes, requireSession, given)
   return routes
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { methodOf } from '@jugalis/core'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
@@ -8,6 +8,7 @@ import { useSession } from '../stores/session'
 import { useNarrow } from '../use-narrow'
 import { useView } from '../view'
 import { told, word } from '../words/word'
+import TakeOver from './TakeOver.vue'
 
 defineEmits<{ read: [] }>()
 const job = useJob()
@@ -16,6 +17,7 @@ const route = useRoute()
 const narrow = useNarrow()
 const view = useView()
 const prefs = usePrefs()
+const taking = ref(false)
 
 /** A joint that is not made yet: the first of them. */
 const next = computed(() => {
@@ -92,6 +94,15 @@ const damp = computed(() => {
       }}</RouterLink></span
     >
     <button
+      v-if="session.shared"
+      class="theme"
+      type="button"
+      :aria-label="word('frame-hands-strip', { name: session.person?.name })"
+      @click="taking = true"
+    >
+      {{ session.person?.name }}
+    </button>
+    <button
       v-if="!prefs.prefs.sound"
       class="theme"
       type="button"
@@ -108,6 +119,7 @@ const damp = computed(() => {
     >
       {{ prefs.night ? word('frame-day') : word('frame-night') }}
     </button>
+    <TakeOver v-if="taking" @close="taking = false" />
   </header>
 </template>
 

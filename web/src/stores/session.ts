@@ -68,6 +68,13 @@ function doorsOf(on: { isNow(now: Person): void; check(): Promise<void>; left():
       markSignedOut(false)
       await on.check()
     },
+    /** Another takes this device over with their PIN: what is opened is opened anew, for them. */
+    async takeOver(personId: string, pin: string): Promise<void> {
+      const { person } = await api<{ person: Person }>('POST', '/session/hands', { personId, pin })
+      await dropAll().catch(() => undefined)
+      keepJson(KEY, person)
+      location.reload()
+    },
     async signOut(): Promise<void> {
       // Without signal it holds here at once, and the server is told when it answers again.
       const told = await api('DELETE', '/session').then(
@@ -88,6 +95,8 @@ export const useSession = defineStore('session', () => {
   const lapsed = ref(false)
   /** The demo says with what password its people sign in. */
   const demo = ref(false)
+  /** This device goes from hand to hand: each says with a PIN who works on it. */
+  const shared = ref(false)
   const choices = keptChoices(person)
   let asked: Promise<void> | null = null
 
@@ -109,9 +118,10 @@ export const useSession = defineStore('session', () => {
         await api('DELETE', '/session')
         markSignedOut(false)
       }
-      const said = await api<{ person: Person | null; demo?: boolean }>('GET', '/session')
+      const said = await api<{ person: Person | null; demo?: boolean; shared?: boolean }>('GET', '/session')
       const now = said.person
       demo.value = said.demo ?? false
+      shared.value = said.shared ?? false
       const other = person.value !== null && person.value.personId !== now?.personId
       if (now) isNow(now)
       else if (person.value) lapsed.value = true
@@ -144,5 +154,5 @@ export const useSession = defineStore('session', () => {
   window.addEventListener('storage', (event) => {
     if (event.key === KEY && remembered()?.personId !== person.value?.personId) location.reload()
   })
-  return { person, lapsed, demo, ask, heard, ...doors }
+  return { person, lapsed, demo, shared, ask, heard, ...doors }
 })

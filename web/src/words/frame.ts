@@ -75,6 +75,18 @@ export const FRAME = {
   'frame-sections': 'Sections',
   'frame-the-whole-job': 'the whole job',
   // Sheet
+  'frame-hands': 'Who works on this device',
+  'frame-hands-open': 'Somebody else works here now…',
+  'frame-hands-strip': '{name} works on this device. Somebody else…',
+  'frame-hands-now': 'Now: {name}. Whatever is written is theirs.',
+  'frame-hands-looking': 'Looking who may …',
+  'frame-hands-nobody': 'Nobody else of the firm has set a PIN yet: in Settings, on a device of their own.',
+  'frame-hands-pin-of': 'PIN of {name}',
+  'frame-hands-take': '{name} works here now',
+  'frame-hands-other': 'Somebody else',
+  'frame-hands-no-signal': 'There is no signal: a PIN is looked up on the server.',
+  'frame-hands-waits':
+    'What {name} wrote is not sent yet. It goes out under that name first; then somebody else works here.',
   'frame-shut-this-sheet': 'Shut this sheet',
   'frame-kept-as-typed-or': 'Kept as typed. ✕ or Esc closes it.',
   // SignSheet

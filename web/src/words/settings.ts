@@ -86,6 +86,17 @@ export const SETTINGS = {
   'settings-invited-says':
     '{name}{what, select, admin {, as an administrator} password {, a new password} other {}}: a link good until {until}',
   'settings-take-back': 'Take it back',
+  'settings-pin': 'PIN for a device that goes from hand to hand',
+  'settings-pin-why':
+    'One signs in with a password once a day; who makes the next joint says so with a PIN, and what they write is theirs. People, passwords and PINs stay with whoever signed in.',
+  'settings-guest': '{name} signed in on this device. Your PIN is set where you sign in yourself.',
+  'settings-pin-password': 'Your password',
+  'settings-pin-new': 'PIN, four to eight digits',
+  'settings-pin-keep': 'Keep this PIN',
+  'settings-pin-kept': 'Your PIN is set.',
+  'settings-pin-gone': 'You have no PIN any more.',
+  'settings-pin-set': '{has, select, yes {Change the PIN…} other {Set a PIN…}}',
+  'settings-pin-away': 'Take the PIN away',
   'settings-audit': 'What was done to people',
   'settings-audit-signed-in': '{of} signed in from {about}',
   'settings-audit-sign-in-failed': 'somebody tried to sign in as {of} from {about}',
@@ -97,5 +108,8 @@ export const SETTINGS = {
   'settings-audit-back': '{by} let {of} back in',
   'settings-audit-made-admin': '{by} made {of} an administrator',
   'settings-audit-admin-ended': '{by}: {of} is no administrator any more',
+  'settings-audit-pin-changed': '{of} changed their PIN',
+  'settings-audit-took-over': '{of} took over the device of {about}',
+  'settings-audit-took-over-failed': 'somebody tried a wrong PIN of {of} on the device of {about}',
   'settings-audit-sessions-ended': '{of} signed out elsewhere',
 } as const satisfies Wordings
