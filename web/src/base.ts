@@ -1,6 +1,6 @@
 /** Where the app lies on its server, a slash at both ends: `/`, or `/pipes/` where a proxy gives it a path of its own. */
 function saidBase(): string {
-  if (typeof document !== 'undefined') {
+  if (typeof Document !== 'undefined') {
     const said = document.querySelector('meta[name="jugalis-base"]')?.getAttribute('content')
     // As it is built, and served by nobody who knows better.
     return said && said !== './' ? said : '/'
