@@ -94,6 +94,12 @@ async function story(page: Page, url: string, own: (typeof WAYS)[number]): Promi
   await page.goto(`${url}/job/${job}/set-out`)
   await type(page, own.piece)
   await expect(page.getByText(`${own.piece}: set out.`)).toBeVisible()
+  // It goes out when the line lets it.
+  const seqOf = async (): Promise<number> => {
+    const head = await page.request.get(`${url}/api/jobs/${job}/head`)
+    return ((await head.json()) as { seq: number }).seq
+  }
+  await expect.poll(seqOf).toBeGreaterThan(4)
   await page.goto(`${url}/job/${job}/hand-over`)
   const file = JSON.parse(
     (await fileOf(page, page.getByRole('link', { name: 'Whole job, JSON' }))).toString(),
