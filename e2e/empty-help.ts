@@ -42,6 +42,13 @@ export async function onOwnServer(
   }
 }
 
+/** People of one firm in an empty database, each signing in by their name in small letters. */
+export async function peopled(pool: pg.Pool, names: readonly string[], password: string): Promise<void> {
+  const orgId = randomUUID()
+  await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])
+  for (const name of names)
+    await addPerson(pool, { personId: randomUUID(), name, login: name.toLowerCase(), orgId, password })
+}
 /** A page on a server of its own, whose database holds one person and nothing else. */
 export const fromNothing = (
   browser: Browser,
@@ -51,10 +58,7 @@ export const fromNothing = (
   onOwnServer(async ({ url, pool }) => {
     const context = await browser.newContext({ ...how, baseURL: url })
     try {
-      const orgId = randomUUID()
-      await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])
-      const personId = randomUUID()
-      await addPerson(pool, { personId, name: 'Wren', login: 'wren', orgId, password: 'tide-and-pipe' })
+      await peopled(pool, ['Wren'], 'tide-and-pipe')
       await work(await context.newPage(), url)
     } finally {
       await context.close()

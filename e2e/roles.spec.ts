@@ -1,7 +1,5 @@
-import { randomUUID } from 'node:crypto'
 import { type Browser, type Page, expect, test } from '@playwright/test'
-import { addPerson } from '../server/src/people'
-import { onOwnServer } from './empty-help'
+import { onOwnServer, peopled } from './empty-help'
 import { noViolations, write } from './help'
 import { hit } from './lists-help'
 import { PVC, PVC_INCH, jobOf, step } from './make-help'
@@ -146,16 +144,7 @@ for (const own of WAYS)
   }) => {
     test.slow()
     await onOwnServer(async ({ url, pool }) => {
-      const orgId = randomUUID()
-      await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])
-      for (const name of ['Wren', 'Teal'])
-        await addPerson(pool, {
-          personId: randomUUID(),
-          name,
-          login: name.toLowerCase(),
-          orgId,
-          password: PASSWORD,
-        })
+      await peopled(pool, ['Wren', 'Teal'], PASSWORD)
       const lead = await person(browser, url, 'wren', own.device)
       const other = await person(browser, url, 'teal', own.device)
       const { job, joints } = await jobOf(lead, { ...own.joined, name: 'Two on one job', joints: 2 })

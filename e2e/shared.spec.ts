@@ -1,7 +1,5 @@
-import { randomUUID } from 'node:crypto'
 import { type Browser, type Page, expect, test } from '@playwright/test'
-import { addPerson } from '../server/src/people'
-import { onOwnServer } from './empty-help'
+import { onOwnServer, peopled } from './empty-help'
 import { eventsOf, noViolations } from './help'
 import { hit } from './lists-help'
 import { PVC, PVC_INCH, jobOf } from './make-help'
@@ -57,16 +55,7 @@ for (const own of WAYS)
   }) => {
     test.slow()
     await onOwnServer(async ({ url, pool }) => {
-      const orgId = randomUUID()
-      await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])
-      for (const name of ['Wren', 'Teal'])
-        await addPerson(pool, {
-          personId: randomUUID(),
-          name,
-          login: name.toLowerCase(),
-          orgId,
-          password: PASSWORD,
-        })
+      await peopled(pool, ['Wren', 'Teal'], PASSWORD)
       const tablet = await signedIn(browser, url, 'wren', own.device)
       const elsewhere = await signedIn(browser, url, 'teal', own.device)
       const { job } = await jobOf(tablet, { ...own.joined, joints: 2 })

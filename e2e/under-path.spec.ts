@@ -2,8 +2,7 @@ import { randomUUID } from 'node:crypto'
 import http from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { type Page, expect, test } from '@playwright/test'
-import { addPerson } from '../server/src/people'
-import { onOwnServer } from './empty-help'
+import { onOwnServer, peopled } from './empty-help'
 import { fileOf } from './files-help'
 import { hit } from './lists-help'
 import { INCH_MOUSE, METRIC_THUMB, type } from './set-out-help'
@@ -138,15 +137,7 @@ for (const own of WAYS)
     test.slow()
     await onOwnServer(
       async ({ url: server, pool }) => {
-        const orgId = randomUUID()
-        await pool.query('insert into org (org_id, name) values ($1, $2)', [orgId, 'Own'])
-        await addPerson(pool, {
-          personId: randomUUID(),
-          name: 'Wren',
-          login: 'wren',
-          orgId,
-          password: PASSWORD,
-        })
+        await peopled(pool, ['Wren'], PASSWORD)
         const { url, strays, end } = await proxyTo(server, own.takesOff)
         const context = await browser.newContext(own.device)
         try {

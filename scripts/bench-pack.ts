@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs'
-import { type JobEvent, factsOn, foldFrom } from '../core/src/index.js'
+import { factsOn, foldFrom } from '../core/src/index.js'
 import { handOverBook } from '../web/src/paper/pack/book.js'
 import { packOf } from '../web/src/paper/pack/pack.js'
 import { letters } from '../web/src/paper/sheet.js'
-import { hospital } from './lib/hospital.mjs'
+import { hospitalLog } from './lib/hospital-log.js'
 
 /** npm run bench -- pack: what is handed over of a hospital of 10,000 joints, as one paper. In a browser a worker does it. */
 const JOINTS = 10_000
@@ -13,20 +13,7 @@ const font = (name: string): Uint8Array =>
 letters.read = () =>
   Promise.resolve({ regular: font('DejaVuSansCondensed'), bold: font('DejaVuSansCondensed-Bold') })
 
-const [jobId, deviceId, actorId] = [1, 2, 3].map((part) => `0000000${part}-0000-4000-8000-000000000000`) as [
-  string,
-  string,
-  string,
-]
-const events: JobEvent[] = hospital({ joints: JOINTS, nowS: NOW_S }).map((draft, i) => ({
-  ...draft,
-  deviceSeq: i + 1,
-  jobId,
-  deviceId,
-  actorId,
-  occurredAtS: draft.atDeviceS,
-  clockErrorS: 0,
-}))
+const events = hospitalLog(JOINTS, NOW_S)
 const began = performance.now()
 const { state } = foldFrom(events)
 const facts = factsOn(null, state, 'coldest', NOW_S).all

@@ -7,7 +7,7 @@ import {
   foldFrom,
   foldOn,
 } from '../core/src/index.js'
-import { hospital } from './lib/hospital.mjs'
+import { hospitalLog } from './lib/hospital-log.js'
 
 /** npm run bench -- scale: how the work of a screen grows with its job, by the core alone. */
 const NOW_S = 1_796_000_000
@@ -19,25 +19,9 @@ function timed<T>(work: () => T): { ms: number; value: T } {
   const value = work()
   return { ms: performance.now() - began, value }
 }
-const [jobId, deviceId, actorId] = [1, 2, 3].map((n) => `0000000${n}-0000-4000-8000-000000000000`) as [
-  string,
-  string,
-  string,
-]
-const asEvents = (joints: number): JobEvent[] =>
-  hospital({ joints, nowS: NOW_S }).map((draft, i) => ({
-    ...draft,
-    deviceSeq: i + 1,
-    jobId,
-    deviceId,
-    actorId,
-    occurredAtS: draft.atDeviceS,
-    clockErrorS: 0,
-  }))
-
 /** What a page does when it opens a job, when an entry or a reading comes from elsewhere, and as time passes. */
 function screen(joints: number): Record<string, number> {
-  const events = asEvents(joints)
+  const events = hospitalLog(joints, NOW_S)
   const fold = timed(() => foldFrom(events))
   const facts = timed(() => factsOn(null, fold.value.state, 'coldest', NOW_S))
   const sections = [...fold.value.state.sections.values()]

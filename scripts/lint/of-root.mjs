@@ -6,7 +6,7 @@ export const ofRoot = {
   meta: {
     type: 'problem',
     messages: {
-      root: 'an address at the root of the server: here(), apiAt() or addressOf() of web/src/base',
+      root: 'an address at the root of the server: here(), apiAt() or wholeAddress() of web/src/base',
     },
     schema: [],
   },

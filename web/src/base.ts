@@ -16,4 +16,4 @@ export const here = (path: string): string => `${BASE}${path.replace(/^\//, '')}
 /** The same of what the server answers. @example apiAt('/jobs') // '/pipes/api/jobs' */
 export const apiAt = (path: string): string => here(`/api${path}`)
 /** The same as it is written on paper, with the name of the server. */
-export const addressOf = (path: string): string => `${location.origin}${here(path)}`
+export const wholeAddress = (path: string): string => `${location.origin}${here(path)}`

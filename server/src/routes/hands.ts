@@ -129,6 +129,7 @@ export function takingOver(routes: Router, signedIn: RequestHandler, { pool, now
       people: await othersOf(pool, own.orgId, own.personId),
       pin: (await pinOf(pool, own.personId)) !== null,
       guest: isGuest(req),
+      shared: await isShared(pool, req),
       signedIn: full?.name ?? own.name,
     })
   })

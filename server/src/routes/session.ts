@@ -15,13 +15,13 @@ import { HttpError } from '../errors.js'
 import { PUBLISHED, hashPassword, isOldHash, isPassword } from '../passwords.js'
 import { settingsOf } from '../people.js'
 import { refusal } from '../words.js'
-import { isGuest, isShared, ownPin, requireFull, takingOver } from './hands.js'
+import { type Person, isGuest, isShared, ownPin, requireFull, takingOver } from './hands.js'
 import { checkPassword } from './password-check.js'
 import { jsonBody } from '../json-body.js'
 
 declare module 'express-session' {
   interface SessionData {
-    person: { personId: string; name: string; orgId: string }
+    person: Person
     /** When they signed in here, epoch s, and with what. */
     sinceS: number
     agent: string
@@ -54,7 +54,7 @@ const KEY = yup
   .noUnknown()
 
 /** Who asks. @throws HttpError 401 where nobody signed in. */
-export function me(req: Request): { personId: string; name: string; orgId: string } {
+export function me(req: Request): Person {
   const { person: signedIn } = req.session
   if (!signedIn) throw new HttpError(401, 'sign-in', refusal('refused-sign-in-first-4'))
   return signedIn
@@ -65,11 +65,7 @@ export const requireSession: RequestHandler = (req, _res, next) => {
 }
 
 /** Signs somebody in on this browser: under a new name, so that nobody who knew the old one comes along. */
-export async function signInAs(
-  req: Request,
-  person: { personId: string; name: string; orgId: string },
-  nowS: number,
-): Promise<void> {
+export async function signInAs(req: Request, person: Person, nowS: number): Promise<void> {
   await new Promise<void>((done, fail) =>
     req.session.regenerate((e?: unknown) => (e ? fail(e as Error) : done())),
   )

@@ -74,7 +74,7 @@ async function take(): Promise<void> {
     </form>
     <template v-else-if="hands">
       <p v-if="!hands.people.length" class="why">{{ word('frame-hands-nobody') }}</p>
-      <div class="people">
+      <div class="buttons">
         <button
           v-for="one in hands.people"
           :key="one.personId"
@@ -91,13 +91,7 @@ async function take(): Promise<void> {
 </template>
 
 <style scoped>
-.people {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.people .button,
-form .button {
+.buttons .button {
   min-height: 56px;
 }
 form {
@@ -106,10 +100,5 @@ form {
 }
 label {
   font-weight: 600;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 </style>

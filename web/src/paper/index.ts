@@ -4,6 +4,7 @@ import { letters } from './sheet'
 
 letters.read = paperFonts
 export { certificatePaper } from './certificate'
+export { certificateWords } from './certificate-words'
 export { cutList, cutRows } from './cut-list'
 export { type HangTag, hangTags } from './hang-tags'
 export { isometricPaper } from './isometric'

@@ -1,4 +1,4 @@
-import { addressOf } from '../base'
+import { wholeAddress } from '../base'
 import { type Signed, bytesOfText, isUuid, textOfBytes, textToCountersign } from '@jugalis/core'
 import { api } from '../api'
 import { canVerify, verifies } from './verifies'
@@ -27,7 +27,7 @@ const hexOf = (bytes: Uint8Array): string =>
 export const shortHash = (hash: string): string => hash.slice(0, 12).replace(/(.{4})(?=.)/g, '$1 ')
 /** The address that a code on paper holds: who opens it sees what the log was, and whether this server signed it. */
 export const headAddress = (jobId: string, { seq, hash, countersigned }: HeadSaid): string =>
-  addressOf(
+  wholeAddress(
     `/verify#${[jobId, seq, textOfBytes(bytesOfHex(hash)), countersigned?.signature ?? ''].join('.')}`,
   )
 /** What such an address says; null where it is none. */

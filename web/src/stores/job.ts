@@ -185,6 +185,7 @@ export const useJob = defineStore('job', () => {
     role: own.role,
     may: own.may,
     leading: own.leading,
+    corrects: own.corrects,
     pending,
     /** All entries, as they were written, in the order in which they came. */
     entries: seen,

@@ -17,6 +17,11 @@ export function useOwnRole(roles: Ref<ReadonlyMap<string, string>>, seen: () => 
   /** Whether this person leads the job. */
   const leading = computed(() => mine.value === undefined || leads(mine.value))
 
+  /** Whether this person corrects by themselves what somebody wrote; else they propose it. */
+  const corrects = (author: string): boolean =>
+    may('correction') &&
+    (mine.value === undefined ||
+      mayCorrect(author, roles.value.get(author) ?? '', { personId: me.value, role: mine.value }))
   /** Who wrote what corrections among these speak of. */
   function authorsOf(entries: readonly NewEntry[]): string[] {
     const targets = new Set(entries.flatMap(({ kind, data }) => (kind === 'correction' ? [data.target] : [])))
@@ -27,10 +32,7 @@ export function useOwnRole(roles: Ref<ReadonlyMap<string, string>>, seen: () => 
     if (mine.value === undefined) return ''
     if (!entries.every(({ kind }) => may(kind)))
       return word('frame-not-your-part', { role: role.value ?? '' })
-    const by = { personId: me.value, role: mine.value }
-    return authorsOf(entries).every((author) => mayCorrect(author, roles.value.get(author) ?? '', by))
-      ? ''
-      : word('frame-not-yours')
+    return authorsOf(entries).every(corrects) ? '' : word('frame-not-yours')
   }
-  return { role, may, leading, whyNot }
+  return { role, may, leading, corrects, whyNot }
 }

@@ -5,11 +5,12 @@ import { writingFor } from '../../space/writing'
 import { onPaper } from '../../when'
 import { reading, word } from '../../words/word'
 import { certificatePaper } from '../certificate'
+import { certificateWords } from '../certificate-words'
 import { fileName } from '../file-name'
 import { isometricPaper } from '../isometric'
 import { handOverBook } from './book'
 import type { Heard, Pack } from './pack'
-import { caresOf, certificateWords } from './rest'
+import { caresOf } from './rest'
 
 /** What is already as small as it gets. */
 const PACKED = /\.(jpg|pdf)$/

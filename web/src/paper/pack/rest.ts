@@ -9,15 +9,15 @@ import {
   sourceOf,
   upkeepOf,
 } from '@jugalis/core'
-import type { CertificateWords } from '../certificate-rows'
 import { drawCertificate } from '../certificate'
+import { certificateWords } from '../certificate-words'
 import { lineDrawing, lineMm } from '../certificate-drawings'
 import type { Flow } from '../flow'
 import { standing } from '../../places/handbook/figure-text'
 import { ruleName } from '../../places/prove/rule-names'
 import { byWhom, howOften, ofWhat, standsSaid } from '../../places/upkeep/said'
-import { dayText, hhmm, onPaper } from '../../when'
-import { listed, named, reading, told, within, word } from '../../words/word'
+import { dayText, onPaper } from '../../when'
+import { listed, named, told, within, word } from '../../words/word'
 import type { Heard, Pack } from './pack'
 
 /** The lines as they were built, to scale along the page; joints that are made are filled. */
@@ -35,26 +35,6 @@ export function drawLines(flow: Flow, pack: Pack): void {
   }
 }
 
-/** The words of a certificate for one section of a pack. */
-export function certificateWords(pack: Pack, sectionId: string, rule: string | null): CertificateWords {
-  const { state, name, head } = pack
-  const { zone } = state.job
-  const inside = new Set(state.sections.get(sectionId)?.jointIds)
-  const lines = [...state.lines.values()].filter((line) =>
-    line.items.some((item) => item.joints.some((id) => id !== null && inside.has(id))),
-  )
-  return {
-    say: (message) => told(message),
-    name,
-    when: (atS) => onPaper(atS, zone),
-    clock: (atS) => hhmm(atS, zone),
-    rule: ruleName(rule),
-    reader: reading.value,
-    lines: lines.map((line) => ({ tag: line.tag, laid: layOut(state, line) })),
-    inside,
-    head,
-  }
-}
 /** Every test that has ended, as its certificate. */
 export function drawTests(flow: Flow, pack: Pack, heard: Heard): void {
   pack.tests.forEach((test, i) => {

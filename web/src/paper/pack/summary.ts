@@ -1,5 +1,6 @@
 import { signatures, signerTold } from '../signatures'
 import type { Flow } from '../flow'
+import { handOverHead } from '../../places/hand-over/missing'
 import { answerHead } from '../../places/wait/answer-said'
 import { onPaper } from '../../when'
 import { word } from '../../words/word'
@@ -13,7 +14,7 @@ export function drawSummary(flow: Flow, pack: Pack): void {
   const [only] = pack.sectionId === null ? [] : sections
   flow.say(word('paper-pack-of', { job: job.name, section: only?.section.tag ?? '' }), 5, true, 'H1')
   flow.y += 1
-  flow.say(headOf(pack), 4.2, true)
+  flow.say(handOverHead(joints, sections, missing), 4.2, true)
   flow.y += 2
   flow.rows(
     (
@@ -58,16 +59,4 @@ export function drawSummary(flow: Flow, pack: Pack): void {
   )
   const rows = signed.map((one) => [signerTold(one, pack.name), `${at(one.atS)}: ${one.statement}`] as const)
   signatures(flow, rows, pack.head, word('paper-pack-shows'))
-}
-/** One sentence: whether it is whole. */
-function headOf({ joints, sections, missing }: Pack): string {
-  if (!joints.length) return word('hand-over-nothing-to-hand-over')
-  if (!missing.length) return word('hand-over-ready-to-hand-over')
-  return word('hand-over-of-joints-made-and', {
-    good: joints.filter((f) => f.inspection?.verdict === 'pass').length,
-    joints: joints.length,
-    proved: sections.filter((a) => a.proved).length,
-    sections: sections.length,
-    missing: missing.length,
-  })
 }

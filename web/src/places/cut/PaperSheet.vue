@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addressOf } from '../../base'
+import { wholeAddress } from '../../base'
 import { allPieces, pipeOf } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import { saveFile } from '../../save-file'
@@ -14,7 +14,7 @@ const pieces = computed(() => allPieces(job.state))
 const busy = ref('')
 const fault = ref('')
 const name = computed(() => job.state.job.name || 'job')
-const at = (path: string): string => addressOf(`/job/${job.jobId}/${path}`)
+const at = (path: string): string => wholeAddress(`/job/${job.jobId}/${path}`)
 
 const labels = () =>
   pieces.value.flatMap((piece) => [

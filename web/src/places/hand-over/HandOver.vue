@@ -13,6 +13,7 @@ import JointLog from './JointLog.vue'
 import KnownThen from './KnownThen.vue'
 import PackSheet from './PackSheet.vue'
 import RecordProof from './RecordProof.vue'
+import { handOverHead } from './missing'
 import { useMissing } from './use-missing'
 import { named, word } from '../../words/word'
 import { Figures, Said } from '../../words/said'
@@ -23,22 +24,9 @@ const clock = useClock()
 const session = useSession()
 const zone = computed(() => job.state.job.zone)
 const joints = computed(() => [...view.facts.values()].sort((a, b) => tagOrder(a.tag, b.tag)))
-const good = computed(() => joints.value.filter((f) => f.inspection?.verdict === 'pass'))
 const sections = computed(() => view.sections)
-const proved = computed(() => sections.value.filter((a) => a.proved))
 const { missing } = useMissing(joints, sections)
-const headline = computed(() => {
-  if (!joints.value.length) return word('hand-over-nothing-to-hand-over')
-  return missing.value.length
-    ? word('hand-over-of-joints-made-and', {
-        good: good.value.length,
-        joints: joints.value.length,
-        proved: proved.value.length,
-        sections: sections.value.length,
-        missing: missing.value.length,
-      })
-    : word('hand-over-ready-to-hand-over')
-})
+const headline = computed(() => handOverHead(joints.value, sections.value, missing.value))
 /** The entry by which somebody signed; none while it waits on this device. */
 const entries = computed(() => job.entries().filter(({ kind }) => kind === 'signed'))
 const entryOf = (signed: { by: string; refId: string; atS: number }): string | null =>

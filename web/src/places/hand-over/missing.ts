@@ -35,6 +35,22 @@ const judgedAs = (facts: JointFacts): 'good' | 'failed' | 'open' => {
   return verdict === 'pass' ? 'good' : verdict === 'fail' ? 'failed' : 'open'
 }
 
+/** One sentence: whether it is whole. */
+export function handOverHead(
+  joints: readonly JointFacts[],
+  sections: readonly { proved: boolean }[],
+  missing: readonly Missing[],
+): string {
+  if (!joints.length) return word('hand-over-nothing-to-hand-over')
+  if (!missing.length) return word('hand-over-ready-to-hand-over')
+  return word('hand-over-of-joints-made-and', {
+    good: joints.filter((facts) => judgedAs(facts) === 'good').length,
+    joints: joints.length,
+    proved: sections.filter((one) => one.proved).length,
+    sections: sections.length,
+    missing: missing.length,
+  })
+}
 /**
  * What stands between a job, or some sections of it, and its hand-over.
  * @param joints those it is about. @param sections with whether they are proved. @param proposals corrections that were

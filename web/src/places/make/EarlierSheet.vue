@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { type Done, mayCorrect } from '@jugalis/core'
+import type { Done } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
-import { useSession } from '../../stores/session'
 import { hhmmss } from '../../when'
 import { word } from '../../words/word'
 
@@ -13,7 +12,6 @@ const props = defineProps<{ done: Done; startsDwell: boolean; notBeforeS: number
 const emit = defineEmits<{ close: [] }>()
 const job = useJob()
 const clock = useClock()
-const session = useSession()
 const CHIPS = [
   [10, '10 s'],
   [30, '30 s'],
@@ -27,10 +25,7 @@ const by = ref<number | null>(null)
 const possible = (seconds: number): boolean =>
   props.notBeforeS === null || props.done.latestS - seconds >= props.notBeforeS
 /** What another wrote is not moved but proposed to be, with why. */
-const mine = computed(() => {
-  const who = { personId: session.person?.personId ?? '', role: job.role ?? '' }
-  return mayCorrect(props.done.by, job.roles.get(props.done.by) ?? '', who)
-})
+const mine = computed(() => job.corrects(props.done.by))
 const wantsWhy = computed(() => props.startsDwell || !mine.value)
 async function choose(seconds: number): Promise<void> {
   by.value = seconds

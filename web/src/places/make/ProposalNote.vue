@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Proposal, mayCorrect } from '@jugalis/core'
+import type { Proposal } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
@@ -36,13 +36,8 @@ const answered = computed(() => {
       })
     : ''
 })
-const me = computed(() => session.person?.personId ?? '')
-const own = computed(() => props.proposal.by === me.value)
-const mayAnswer = computed(() => {
-  const { actorId } = props.proposal.target
-  const by = { personId: me.value, role: job.role ?? '' }
-  return job.may('correction') && mayCorrect(actorId, job.roles.get(actorId) ?? '', by)
-})
+const own = computed(() => props.proposal.by === session.person?.personId)
+const mayAnswer = computed(() => job.corrects(props.proposal.target.actorId))
 const note = ref('')
 const accept = (): Promise<string[]> => {
   const { id, target, undo, toS, reason } = props.proposal
@@ -104,10 +99,5 @@ p {
 }
 .buttons {
   margin-block-start: 8px;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 </style>

@@ -1,23 +1,18 @@
 <script setup lang="ts">
-import { type HistoryRow, mayBeTakenBack, mayCorrect } from '@jugalis/core'
+import { type HistoryRow, mayBeTakenBack } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
-import { useSession } from '../../stores/session'
 import { word } from '../../words/word'
 
 /** An entry is wrong: who may takes it back, with why; everybody else proposes that. */
 const props = defineProps<{ row: HistoryRow }>()
 const job = useJob()
-const session = useSession()
 const saying = ref(false)
 const reason = ref('')
 const fault = ref('')
-const mine = computed(() => {
-  const by = { personId: session.person?.personId ?? '', role: job.role ?? '' }
-  return job.may('correction') && mayCorrect(props.row.by, job.roles.get(props.row.by) ?? '', by)
-})
+const mine = computed(() => job.corrects(props.row.by))
 const offered = computed(
   () =>
     mayBeTakenBack([props.row.kind]) &&
@@ -72,11 +67,6 @@ async function say(): Promise<void> {
 }
 .buttons {
   margin-block-start: 8px;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 p {
   margin: 0;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type SectionAnswer, type TestRun, certificateOf, flagsOf, layOut, msg } from '@jugalis/core'
+import { type SectionAnswer, type TestRun, certificateOf, flagsOf, msg } from '@jugalis/core'
 import { computed, ref } from 'vue'
 import SignSheet from '../../frame/SignSheet.vue'
 import { PDF, saveFile } from '../../save-file'
@@ -7,10 +7,9 @@ import { headAddress, shortHash, signedHead } from '../../record/head-code'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { useSession } from '../../stores/session'
-import { hhmm, onPaper, when } from '../../when'
+import { when } from '../../when'
 import { Said } from '../../words/said'
 import { named, word } from '../../words/word'
-import { ruleName } from './rule-names'
 import './after.css'
 
 /** Tests of a section that have ended: what they came to, signatures, certificates. */
@@ -63,23 +62,11 @@ async function certificate(test: TestRun, as: 'pdf' | 'json'): Promise<void> {
   const name = `${section.value.tag}-test-${new Date(test.begunAtS * 1000).toISOString().slice(0, 10)}`
   if (as === 'json') return saveFile(JSON.stringify(made, null, 2), 'application/json', `${name}.json`)
   try {
-    const { certificatePaper } = await import('../../paper')
-    const head = await signedHead(job.jobId ?? '', made.head)
-    const inside = new Set(section.value.jointIds)
-    const lines = [...job.state.lines.values()].filter((line) =>
-      line.items.some((i) => i.joints.some((j) => j !== null && inside.has(j))),
-    )
-    const bytes = await certificatePaper(made, {
-      say: (m) => job.t(m),
-      name: job.nameOf,
-      when: (s) => onPaper(s, zone.value),
-      clock: (s) => hhmm(s, zone.value),
-      rule: ruleName(made.rule.id),
-      reader: job.reader,
-      lines: lines.map((l) => ({ tag: l.tag, laid: layOut(job.state, l) })),
-      inside,
-      head: { address: headAddress(job.jobId ?? '', head), short: shortHash(head.hash) },
-    })
+    const { certificatePaper, certificateWords } = await import('../../paper')
+    const signed = await signedHead(job.jobId ?? '', made.head)
+    const head = { address: headAddress(job.jobId ?? '', signed), short: shortHash(signed.hash) }
+    const of = { state: job.state, name: job.nameOf, head }
+    const bytes = await certificatePaper(made, certificateWords(of, section.value.id, made.rule.id))
     saveFile(bytes as BlobPart, PDF, `${name}.pdf`)
   } catch {
     fault.value = word('prove-the-certificate-could-not')

@@ -13,6 +13,7 @@ interface Hands {
   people: readonly { personId: string; name: string }[]
   pin: boolean
   guest: boolean
+  shared: boolean
   signedIn: string
 }
 const session = useSession()
@@ -24,7 +25,7 @@ const pin = ref('')
 const { said, fault, act } = useAct()
 async function load(): Promise<void> {
   hands.value = await api<Hands>('GET', '/session/hands')
-  session.shared = hands.value.guest || (hands.value.pin && hands.value.people.length > 0)
+  session.shared = hands.value.shared
 }
 onMounted(() => act(load))
 const keep = (): Promise<void> =>
@@ -88,12 +89,7 @@ const takeAway = (): Promise<void> =>
         </button>
       </div>
     </template>
-    <button
-      v-if="hands && (hands.guest || hands.pin) && hands.people.length"
-      type="button"
-      class="button hand-on"
-      @click="taking = true"
-    >
+    <button v-if="hands?.shared" type="button" class="button hand-on" @click="taking = true">
       {{ word('frame-hands-open') }}
     </button>
     <p v-if="said" role="status">{{ said }}</p>
@@ -113,11 +109,6 @@ form {
 }
 label {
   font-weight: 600;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 .hand-on {
   margin-block-start: 10px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addressOf } from '../../base'
+import { wholeAddress } from '../../base'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { computed, onMounted, ref } from 'vue'
@@ -53,7 +53,7 @@ onMounted(() => act(load))
 const invite = (more: { name: string; admin?: boolean; personId?: string }): Promise<void> =>
   act(async () => {
     const { token } = await api<{ token: string }>('POST', '/people/invitations', more)
-    link.value = { url: addressOf(`/welcome/${token}`), name: more.name }
+    link.value = { url: wholeAddress(`/welcome/${token}`), name: more.name }
     name.value = ''
     asAdmin.value = false
     return load()

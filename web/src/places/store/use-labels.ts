@@ -1,4 +1,4 @@
-import { addressOf } from '../../base'
+import { wholeAddress } from '../../base'
 import type { OnShelf } from '@jugalis/core'
 import { saveFile, PDF } from '../../save-file'
 import { useJob } from '../../stores/job'
@@ -9,7 +9,7 @@ import { standingSaid } from './use-store'
 /** Labels of things of the store, each with a code that opens it; saved as a PDF under a name. */
 export function useLabels() {
   const job = useJob()
-  const url = (id: string): string => addressOf(`/job/${job.jobId}/store/${id}`)
+  const url = (id: string): string => wholeAddress(`/job/${job.jobId}/store/${id}`)
   return async (things: readonly OnShelf[], name: string): Promise<void> => {
     const paper = await import('../../paper')
     const labels = things.map((on) => ({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addressOf } from '../../base'
+import { wholeAddress } from '../../base'
 import { type SectionAnswer, fmt } from '@jugalis/core'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { PDF, saveFile } from '../../save-file'
@@ -67,7 +67,7 @@ async function calendar(): Promise<void> {
   fault.value = ''
   try {
     const { path } = await api<{ path: string }>('GET', `/jobs/${job.jobId}/calendar`)
-    feed.value = addressOf(path)
+    feed.value = wholeAddress(path)
     sheet.value = 'calendar'
   } catch (error) {
     fault.value = (error as Error).message
