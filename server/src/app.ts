@@ -1,5 +1,6 @@
 import { constants as zlib } from 'node:zlib'
-import { existsSync, readFileSync } from 'node:fs'
+import { existsSync } from 'node:fs'
+import { readFile } from 'node:fs/promises'
 import path from 'node:path'
 import compression from 'compression'
 import express, { type Express, type RequestHandler } from 'express'
@@ -200,8 +201,11 @@ export function createApp(options: AppOptions): Express {
 }
 
 function serveWeb(app: Express, root: string, base: string): void {
-  const page = pageUnder(base, readFileSync(path.join(root, 'index.html'), 'utf8'))
-  const givePage: RequestHandler = (_req, res) => void res.type('html').send(page)
+  // Read each time: a newer interface may be put in its place while this runs, and names other parts.
+  const givePage: RequestHandler = async (_req, res) => {
+    const page = await readFile(path.join(root, 'index.html'), 'utf8')
+    res.type('html').send(pageUnder(base, page))
+  }
   app.use(compression())
   app.use(
     '/assets',

@@ -146,8 +146,27 @@ describe.each(['metric', 'inch'] as const)('what is handed over, on paper, in %s
   })
   it('keeps to its pages, and read aloud it is headings, texts and figures with their words', async () => {
     const bytes = await handOverBook(pack(units, null), NOTHING)
-    for (const one of await placed(bytes))
+    const texts = await placed(bytes)
+    for (const one of texts) {
       expect([one.text, one.x >= MARGIN_MM - 0.5 && one.x + one.wide <= one.w - 4]).toEqual([one.text, true])
+      const over = texts.filter(
+        (other) =>
+          other !== one &&
+          other.page === one.page &&
+          Math.abs(other.y - one.y) < 1.2 &&
+          other.x < one.x + one.wide - 0.1 &&
+          one.x < other.x + other.wide - 0.1,
+      )
+      expect([one.text, over.map(({ text }) => text)]).toEqual([one.text, []])
+    }
+    // Beside the code of the head, as high as that is, nothing reaches into it.
+    const [code] = texts.filter(({ text }) => text === 'ffff ffff ffff')
+    if (!code) throw new Error('no code')
+    const into = texts.filter(
+      ({ page, x, wide, y }) =>
+        page === code.page && x + wide > code.x + code.wide + 3.5 && y > code.y - 1.5 && y < code.y + 18,
+    )
+    expect(into.map(({ text }) => text)).toEqual([])
     const { pages } = await trees(bytes)
     expect(pages.flatMap(({ loose }) => loose)).toEqual([])
     const all = pages.flatMap(({ tree }) => elements(tree))

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readFileSync, readdirSync } from 'node:fs'
 import path from 'node:path'
 
 /** Contrast of the tokens as WCAG 2 defines it (relative luminance). */
@@ -59,4 +59,22 @@ it('every day token that changes at night is there at night', () => {
   for (const key of night.keys()) expect(day.has(key)).toBe(true)
   for (const key of ['paper', 'sheet', 'ink', 'soft', 'stop-ink', 'wet-ink', 'tape'])
     expect(night.has(key)).toBe(true)
+})
+
+it('every colour and measure that a style asks for is there', () => {
+  const root = path.join(process.cwd(), 'web/src')
+  const sources = readdirSync(root, { recursive: true, encoding: 'utf8' })
+    .filter((name) => /\.(css|vue|ts)$/.test(name))
+    .map((name) => [name, readFileSync(path.join(root, name), 'utf8')] as const)
+  const set = new Set(
+    sources.flatMap(([, source]) => [...source.matchAll(/(--[a-z][\w-]*)['"]?\s*:/g)].map((m) => m[1])),
+  )
+  const lost = sources.flatMap(([name, source]) =>
+    // What says what to do without is there in any case; the library's own are the library's.
+    [...source.matchAll(/var\((--[a-z][\w-]*)\s*\)/g)]
+      .map((m) => m[1] as string)
+      .filter((token) => !token.startsWith('--el-') && !set.has(token))
+      .map((token) => `${name}: ${token}`),
+  )
+  expect(lost).toEqual([])
 })

@@ -37,4 +37,6 @@ export function signatures(
   paper.text(head.short, at - 3, y + 24, 2.2, { end: true })
   flow.y = y + 9
   flow.say(by, 2.2)
+  // What follows stands below the code.
+  flow.y = Math.max(flow.y, y + 5.5 + CODE_MM + 4)
 }

@@ -113,7 +113,7 @@ export const MAKE_SHEETS = {
   'make-no-paper':
     '{whose, select, made {{name} made it and} other {You}} {ended, select, none {{whose, select, made {has} other {have}} no paper for {method} on this job} other {{whose, select, made {had} other {have}} a paper for {method} that ended {ended}}}.',
   'make-proposed':
-    '{name}, {when}: {undo, select, yes {wrong, and to be taken back.} other {it was at {to}.}} {reason}',
+    '{name}, {when}: {undo, select, yes {wrong, and to be taken back} other {it was at {to}}}: {reason}',
   'make-proposal-answered':
     '{accepted, select, yes {Accepted} other {Declined}} by {name}, {when}.{note, select, none {} other { {note}}}',
   'make-proposal-why-not': 'Why not, if you decline',

@@ -23,7 +23,8 @@ import type { Heard, Pack } from './pack'
 /** The lines as they were built, to scale along the page; joints that are made are filled. */
 export function drawLines(flow: Flow, pack: Pack): void {
   if (!pack.lines.length) return
-  flow.turn()
+  flow.room(60)
+  flow.y += 4
   flow.say(word('paper-pack-lines'), 4.2, true, 'H2')
   flow.say(word('paper-pack-lines-say'))
   const made = new Set(pack.joints.filter((facts) => facts.homeAtS !== null).map(({ id }) => id))

@@ -81,11 +81,6 @@ async function sign(): Promise<void> {
         }}
       </p>
     </div>
-    <ul v-if="missing.length" class="missing" :aria-label="word('hand-over-missing')">
-      <li v-for="m in missing" :key="m.id">
-        <RouterLink class="reach" :to="m.to">{{ m.says }}</RouterLink>
-      </li>
-    </ul>
     <div class="buttons no-print">
       <button v-if="joints.length" type="button" class="button main" @click="packing = true">
         {{ word('hand-over-pack-open') }}
@@ -104,6 +99,11 @@ async function sign(): Promise<void> {
         word('hand-over-upkeep')
       }}</RouterLink>
     </div>
+    <ul v-if="missing.length" class="missing" :aria-label="word('hand-over-missing')">
+      <li v-for="m in missing" :key="m.id">
+        <RouterLink class="reach" :to="m.to">{{ m.says }}</RouterLink>
+      </li>
+    </ul>
     <section>
       <h2>{{ word('hand-over-joint-log') }}</h2>
       <JointLog :joints="joints" />
@@ -164,16 +164,11 @@ async function sign(): Promise<void> {
 <style scoped>
 .missing {
   columns: 340px;
-  margin: 0;
+  margin: 12px 0 0;
   padding-inline-start: 20px;
 }
 .missing li {
   padding: 0;
-}
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
 }
 .buttons a {
   display: inline-flex;

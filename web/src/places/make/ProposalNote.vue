@@ -85,7 +85,7 @@ const decline = (): Promise<string[]> =>
 .proposal {
   margin-block: 6px;
   padding: 8px 10px;
-  border-inline-start: 4px solid var(--warn);
+  border-inline-start: 4px solid var(--wet-ink);
 }
 p {
   margin: 0;
