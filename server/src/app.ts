@@ -21,6 +21,7 @@ import { type Heads, headsOf } from './live/heads.js'
 import { health, needsDatabase } from './alive.js'
 import type { Pulse } from './db/pulse.js'
 import { sessionStore } from './db/session-store.js'
+import { type Gates, gatesHere } from './db/test-gates.js'
 import { type Reads, readsHere } from './reads.js'
 import { calcRoutes } from './routes/calc.js'
 import { calendarRoutes } from './routes/calendar.js'
@@ -52,6 +53,8 @@ export interface AppOptions {
   packs?: Behind
   /** Where whole logs are told: as tables, as a calendar. Absent: in this thread. */
   reads?: Reads
+  /** Where tests are held against the log before they begin. Absent: in this thread. */
+  gates?: Gates
   /** Where files of jobs are read. Absent: in this thread. */
   imports?: Imports
   /** Epoch seconds; tests bring their own. */
@@ -190,6 +193,7 @@ export function createApp(options: AppOptions): Express {
       imports,
       packs,
       reads,
+      gates: options.gates ?? gatesHere(options.pool),
       limited: options.limiter !== false,
     }),
   )

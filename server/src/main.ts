@@ -8,7 +8,7 @@ import { importsApart } from './imports.js'
 import { behindApart } from './behind.js'
 import { heavyThread } from './heavy.js'
 import { ownKeyIn, signWith } from './own-key.js'
-import { readsApart } from './reads.js'
+import { gatesBy, readsApart } from './reads.js'
 import { keptAlive } from './keep-alive.js'
 import { headsOf } from './live/heads.js'
 import { setTimeout } from 'node:timers/promises'
@@ -73,6 +73,8 @@ function threads(url: string, pooler: boolean, keyFile: string) {
     glances: behindApart('glance', script('behind-worker'), url, pooler),
     packs: behindApart('pack', script('behind-worker'), url, pooler),
     reads: readsApart(script('read-worker'), url, { pooler, keyFile }),
+    // Not behind what takes long: somebody stands at the pump.
+    tests: readsApart(script('read-worker'), url, { pooler }),
     imports: importsApart(script('import-worker'), url, { pooler, keyFile }),
   }
 }
@@ -97,6 +99,7 @@ async function main(): Promise<void> {
     pulse,
     heads,
     ...apart,
+    gates: gatesBy(apart.tests),
     heavy: heavyThread(new URL('./stock-worker.mjs', import.meta.url)),
     sessionSecret: env('SESSION_SECRET'),
     limiter: process.env.LIMITER !== 'off',

@@ -1,5 +1,7 @@
+import type { JobEvent } from '@jugalis/core'
 import type pg from 'pg'
 import { knownAt } from './db/known.js'
+import { type Gates, type Stopped, gatesHere } from './db/test-gates.js'
 import { verifyAll } from './db/verify.js'
 import { calendarText } from './routes/calendar.js'
 import { entriesCsv, jointLogCsv } from './routes/tables.js'
@@ -12,6 +14,8 @@ export interface Asked {
   nowS: number
   /** An entry of the log: what was known when it was written. */
   entryId?: string
+  /** Entries that begin tests, and the line they come behind. */
+  begins?: { until: number; fresh: readonly JobEvent[] }
 }
 /** What is told of a whole log at once: to work it out takes as long as the log is. */
 const READS = {
@@ -19,6 +23,8 @@ const READS = {
   entries: (pool, { jobId }) => entriesCsv(pool, jobId),
   calendar: (pool, { jobId, personId, nowS }) => calendarText(pool, jobId, personId, nowS),
   known: async (pool, { jobId, entryId = '' }) => JSON.stringify(await knownAt(pool, jobId, entryId)),
+  gates: async (pool, { jobId, begins }) =>
+    JSON.stringify(begins ? await gatesHere(pool)(jobId, begins.until, begins.fresh) : null),
   verify: async (pool, { jobId }) => JSON.stringify(await verifyAll(pool, jobId)),
 } as const satisfies Record<string, (pool: pg.Pool, asked: Asked) => Promise<string>>
 export type Told = keyof typeof READS
@@ -52,7 +58,8 @@ export function readsApart(
   const coming = new Map<string, Promise<string>>()
   return {
     tell(told, asked) {
-      const same = `${told} ${asked.jobId} ${asked.personId} ${asked.entryId ?? ''}`
+      const begins = asked.begins?.fresh.map(({ id }) => id).join() ?? ''
+      const same = `${told} ${asked.jobId} ${asked.personId} ${asked.entryId ?? ''} ${begins}`
       const under = coming.get(same)
       if (under) return under
       const next = last.then(async () => {
@@ -69,3 +76,11 @@ export function readsApart(
     stop: thread.stop,
   }
 }
+
+/** Tests held against the log where logs are told. */
+export const gatesBy =
+  (reads: Reads): Gates =>
+  async (jobId, until, fresh) =>
+    JSON.parse(
+      await reads.tell('gates', { jobId, personId: '', nowS: 0, begins: { until, fresh } }),
+    ) as Stopped | null

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import {
   bigint,
   boolean,
@@ -228,6 +229,10 @@ export const event = pgTable(
     primaryKey({ columns: [table.jobId, table.seq] }),
     unique('event_id').on(table.jobId, table.id),
     unique('event_device').on(table.jobId, table.deviceId, table.deviceSeq),
+    // Who began a test decides who may end it: few among hundreds of thousands.
+    index('event_tests')
+      .on(table.jobId, table.seq)
+      .where(sql`${table.kind} in ('test-begun', 'test-ended')`),
   ],
 )
 

@@ -1,5 +1,6 @@
 import {
   type JobEvent,
+  type Msg,
   dayOf,
   foldJob,
   isHardStop,
@@ -8,56 +9,84 @@ import {
   say,
   stopsForTest,
 } from '@jugalis/core'
-import type pg from 'pg'
+import { and, eq, lte } from 'drizzle-orm'
 import { HttpError } from '../errors.js'
+import { type Client, on } from './connect.js'
+import { event } from './schema.js'
 
-/** A test begins only when the ladder and the gates allow it, by the careful rule and what is recorded by then. */
+/** Why a test may not begin: which entry begins it, and each stop. */
+export interface Stopped {
+  at: number
+  stops: Msg[]
+}
+/**
+ * Holds tests that entries begin against what is recorded by then.
+ * @param until the line up to which the log counts. @param fresh what comes behind it. @returns null: all may begin.
+ */
+export type Gates = (jobId: string, until: number, fresh: readonly JobEvent[]) => Promise<Stopped | null>
+
+/** Every one of the stops of a test that is begun, by the careful rule. */
+function stopsOf(state: ReturnType<typeof foldJob>, { data: begun, occurredAtS }: JobEvent): Msg[] {
+  const data = begun as {
+    rule?: string
+    gaugeTopBar?: number
+    gaugeDueOn?: string
+    resolutionBar: number
+    setAside?: { code: string; reason: string }[]
+  }
+  const all = stopsForTest(
+    state,
+    String(begun.sectionId),
+    Number(begun.bar),
+    String(begun.medium),
+    occurredAtS,
+    {
+      rule: data.rule ?? null,
+      gauge: {
+        resolutionBar: data.resolutionBar,
+        topBar: data.gaugeTopBar ?? null,
+        dueOn: data.gaugeDueOn ?? null,
+      },
+      today: dayOf(occurredAtS, state.job.zone),
+    },
+  )
+  return leftStops(all, data.setAside ?? [])
+}
+/** The log itself is folded for it, not what was made of it: what a section may take goes by nothing less. */
+export const gatesHere =
+  (client: Client): Gates =>
+  async (jobId, until, fresh) => {
+    const rows = await on(client)
+      .select({ body: event.body })
+      .from(event)
+      .where(and(eq(event.jobId, jobId), lte(event.seq, until)))
+      .orderBy(event.seq)
+    const before = readToFold(rows.map(({ body }) => body))
+    for (const [at, begun] of fresh.entries()) {
+      if (begun.kind !== 'test-begun') continue
+      const stops = stopsOf(foldJob([...before, ...fresh.slice(0, at)]), begun)
+      if (stops.length) return { at, stops }
+    }
+    return null
+  }
+
+/** A test begins only when the ladder and the gates allow it. @throws HttpError 409 with each stop. */
 export async function checkTests(
-  client: pg.PoolClient,
+  gates: Gates,
   jobId: string,
+  until: number,
   fresh: readonly JobEvent[],
 ): Promise<void> {
-  const found = await client.query<{ body: string }>(
-    'select body from event where job_id = $1 order by seq',
-    [jobId],
-  )
-  const before = readToFold(found.rows.map((x) => x.body))
-  for (const [i, event] of fresh.entries()) {
-    if (event.kind !== 'test-begun') continue
-    const state = foldJob([...before, ...fresh.slice(0, i)])
-    const data = event.data as {
-      rule?: string
-      gaugeTopBar?: number
-      gaugeDueOn?: string
-      resolutionBar: number
-      setAside?: { code: string; reason: string }[]
-    }
-    const all = stopsForTest(
-      state,
-      String(event.data.sectionId),
-      Number(event.data.bar),
-      String(event.data.medium),
-      event.occurredAtS,
-      {
-        rule: data.rule ?? null,
-        gauge: {
-          resolutionBar: data.resolutionBar,
-          topBar: data.gaugeTopBar ?? null,
-          dueOn: data.gaugeDueOn ?? null,
-        },
-        today: dayOf(event.occurredAtS, state.job.zone),
-      },
-    )
-    const stops = leftStops(all, data.setAside ?? [])
-    if (stops.length)
-      throw new HttpError(409, 'test-refused', say(stops[0] as (typeof stops)[number]), `events[${i}]`, {
-        stops: stops.map((says) => ({
-          code: says.code,
-          message: say(says),
-          hard: isHardStop(says),
-          params: says.params,
-          ...says.params,
-        })),
-      })
-  }
+  const stopped = await gates(jobId, until, fresh)
+  const [first] = stopped?.stops ?? []
+  if (!stopped || !first) return
+  throw new HttpError(409, 'test-refused', say(first), `events[${stopped.at}]`, {
+    stops: stopped.stops.map((says) => ({
+      code: says.code,
+      message: say(says),
+      hard: isHardStop(says),
+      params: says.params,
+      ...says.params,
+    })),
+  })
 }

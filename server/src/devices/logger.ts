@@ -91,8 +91,10 @@ export async function takeLog(
   return appendBatch(
     pool,
     device.jobId,
-    device.deviceId,
-    { deviceId: device.deviceId, sentAtDeviceS, clockErrorS: 0, events: [draft] },
-    receivedAtS,
+    {
+      actorId: device.deviceId,
+      batch: { deviceId: device.deviceId, sentAtDeviceS, clockErrorS: 0, events: [draft] },
+      receivedAtS,
+    },
   )
 }

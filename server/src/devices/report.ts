@@ -111,11 +111,9 @@ export async function takeReports(
   const { sentAtDeviceS, reports } = checkReports(raw)
   if (device.kind === 'pressure-logger') return takeLog(pool, device, { sentAtDeviceS, reports }, receivedAtS)
   const events = reports.map((r, i) => draftOf(device, r, sentAtDeviceS, i))
-  return appendBatch(
-    pool,
-    device.jobId,
-    device.deviceId,
-    { deviceId: device.deviceId, sentAtDeviceS, clockErrorS: 0, events },
+  return appendBatch(pool, device.jobId, {
+    actorId: device.deviceId,
+    batch: { deviceId: device.deviceId, sentAtDeviceS, clockErrorS: 0, events },
     receivedAtS,
-  )
+  })
 }

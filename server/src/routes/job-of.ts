@@ -12,13 +12,21 @@ import { me } from './session.js'
  */
 export type JobOf = (req: Request, part?: Work) => Promise<string>
 
-export const jobOf =
-  (pool: pg.Pool): JobOf =>
-  async (req, part) => {
+/** The job that is asked for, and what the asker is on it. @throws HttpError 404 where they are not on it. */
+export const memberOf =
+  (pool: pg.Pool) =>
+  async (req: Request): Promise<{ id: string; role: string }> => {
     const id = String(req.params.jobId).toLowerCase()
     if (!isUuid(id)) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
-    const role = await requireMember(pool, id, me(req).personId)
+    return { id, role: await requireMember(pool, id, me(req).personId) }
+  }
+
+export const jobOf = (pool: pg.Pool): JobOf => {
+  const memberIn = memberOf(pool)
+  return async (req, part) => {
+    const { id, role } = await memberIn(req)
     if (part && !takesPart(asRole(role), part))
       throw new HttpError(403, 'not-your-part', refusal('refused-not-your-part', { role }))
     return id
   }
+}

@@ -20,6 +20,7 @@ import {
 import { inTransaction } from '../db/connect.js'
 import { appendBatch } from '../db/log.js'
 import { checkParts } from '../db/rights.js'
+import type { Gates } from '../db/test-gates.js'
 import { isPackDue, packOf } from '../db/pack.js'
 import { headOf, logText } from '../db/read-log.js'
 import { isSession } from '../db/sessions.js'
@@ -31,7 +32,7 @@ import { streamHead } from '../live/stream.js'
 import type { Streams } from '../live/streams.js'
 import type { Reads } from '../reads.js'
 import { calendarPath } from './calendar.js'
-import { type JobOf, jobOf } from './job-of.js'
+import { type JobOf, jobOf, memberOf as memberIn } from './job-of.js'
 import { jobLifeRoutes } from './job-life.js'
 import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
@@ -53,6 +54,8 @@ export interface Stands {
   imports: Imports
   packs: Behind
   reads: Reads
+  /** What a test may begin on. */
+  gates: Gates
   /** Are requests counted? */
   limited: boolean
 }
@@ -148,7 +151,8 @@ function packed(routes: Router, { pool, nowS, packs, jobId }: On): void {
   })
 }
 
-function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, jobId }: On): void {
+function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, gates, jobId }: On): void {
+  const memberOf = memberIn(pool)
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)
     const after = Number(req.query.after ?? 0)
@@ -167,15 +171,16 @@ function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, job
   })
   routes.post('/:jobId/events', json, async (req, res) => {
     const receivedAtS = nowS()
-    const id = await jobId(req)
-    checkParts(await requireMember(pool, id, me(req).personId), req.body)
+    const { id, role } = await memberOf(req)
+    checkParts(role, req.body)
     const fault = batchFault(req.body)
     if (fault) throw new HttpError(422, fault.code, fault.message, fault.field)
     const batch = req.body as Batch
     // A device that two people share: what one wrote does not go out under the other's name.
     if (batch.personId && batch.personId !== me(req).personId)
       throw new HttpError(401, 'other-person', refusal('refused-who-wrote-these-entries'), 'personId')
-    const done = await appendBatch(pool, id, me(req).personId, batch, receivedAtS)
+    const sent = { actorId: me(req).personId, batch, receivedAtS }
+    const done = await appendBatch(pool, id, sent, gates)
     heads.grew(id, done.head.seq)
     if (isPackDue(done.head.seq - batch.events.length, done.head.seq)) packs.ask([id], receivedAtS)
     res.json({ ...done, serverNowS: nowS() })

@@ -1,0 +1,1 @@
+CREATE INDEX "event_tests" ON "event" USING btree ("job_id","seq") WHERE "event"."kind" in ('test-begun', 'test-ended');
