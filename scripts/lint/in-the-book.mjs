@@ -9,7 +9,7 @@ const SENTENCE = /\p{L}{2,}[’']?\p{L}*[,;:]?\s+\p{L}+|^\s*\p{Lu}\p{Ll}+(?:[\s.
 /** A word in a text put together of parts. */
 const PART = /(?:^|\s)\p{L}{2,}(?:[\s.,:;!?…]|$)/u
 /** What a database reads. */
-const SQL = /^\s*(?:select|insert|update|create|delete|listen)\b/
+const SQL = /^\s*(?:(?:select|insert|update|create|delete|listen)\b|with \w+ as \()/
 const KEY =
   /^(?:Enter|Esc|Escape|Tab|Space|Home|End|Delete|Backspace|Control|Shift|Alt|Meta|Page(?:Up|Down)|Arrow\w+)$/
 /** Texts that no person reads, and names that are the same in every language: fonts, headers, ours, languages; a stand-in's kind. */

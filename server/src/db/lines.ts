@@ -14,8 +14,8 @@ export function ended(jobId: string, lines: readonly SignedLogLine[]): readonly 
   return [...lines.slice(0, -1), { ...last, countersigned }]
 }
 
-/** The columns of the log as they are put in, from the lists of `lineLists`; `$1` is the job. */
-const COLUMNS = `(job_id, seq, id, joint_id, kind, v, body, actor_id, device_id, device_seq, occurred_at, clock_error_s, recorded_at, prev_hash, hash, signed_with, signature, countersigned_with, countersignature)
+/** Puts in the lists of `lineLists`; `$1` is the job. */
+const INSERT = `insert into event (job_id, seq, id, joint_id, kind, v, body, actor_id, device_id, device_seq, occurred_at, clock_error_s, recorded_at, prev_hash, hash, signed_with, signature, countersigned_with, countersignature)
      select $1, s, i, j, k, v, b, a, d, ds, to_timestamp(o), c, r::timestamptz, p::bytea, h::bytea, sw, sg::bytea, cw, cs::bytea
      from unnest($2::bigint[], $3::uuid[], $4::uuid[], $5::text[], $6::smallint[], $7::text[], $8::uuid[], $9::uuid[], $10::bigint[], $11::double precision[], $12::real[], $13::text[], $14::text[], $15::text[], $16::text[], $17::text[], $18::text[], $19::text[])
        as t(s, i, j, k, v, b, a, d, ds, o, c, r, p, h, sw, sg, cw, cs)`
@@ -50,8 +50,7 @@ export async function insertLines(
   events: readonly JobEvent[],
   lines: readonly SignedLogLine[],
 ): Promise<void> {
-  if (lines.length)
-    await client.query(`insert into event ${COLUMNS}`, [jobId, ...lineLists(events, lines)])
+  if (lines.length) await client.query(INSERT, [jobId, ...lineLists(events, lines)])
 }
 
 /** Says where a log ends that nobody else writes to. */
@@ -91,7 +90,7 @@ export async function writeBehind(
        select $1, joint_id from unnest($23::uuid[]) as t(joint_id) where exists (select 1 from moved)
        on conflict do nothing
      ), written as (
-       insert into event ${COLUMNS} where exists (select 1 from moved)
+       ${INSERT} where exists (select 1 from moved)
      )
      select 1 from moved`,
     [jobId, ...lineLists(events, lines), head.seq, Buffer.from(head.hash, 'hex'), from.seq, joints],

@@ -77,12 +77,7 @@ function appended(outcome: Outcome, sent: Sent): Appended {
   return as
 }
 /** Appends batches of one job together. One that is refused leaves the others as they are. */
-async function appendAll(
-  pool: pg.Pool,
-  jobId: string,
-  all: readonly Sent[],
-  gates: Gates,
-): Promise<Outcome> {
+async function appendAll(pool: pg.Pool, jobId: string, all: readonly Sent[], gates: Gates): Promise<Outcome> {
   if (!all.some((sent) => has(sent, FOLLOWED)))
     for (let tries = 0; tries < TRIES; tries++) {
       const done = await appendOn(pool, jobId, all, gates)
