@@ -7,7 +7,7 @@ import { ROOT, endWith, freePort, run } from './lib/proc.mjs'
 
 /** npm run bench: shows the speed targets and writes them to docs/benchmarks.md, with the machine named. */
 const rows = []
-/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- prove` the judging of tests, `-- space` lines in space, `-- store` a large store, `-- practice` joints on the bench, `-- pack` a hospital on paper, `-- scale` a hospital, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
+/** `npm run bench -- server` leaves out the long core part, `-- waits` runs the clocks alone, `-- append` entries that come in, `-- prove` the judging of tests, `-- space` lines in space, `-- store` a large store, `-- practice` joints on the bench, `-- pack` a hospital on paper, `-- scale` a hospital, `-- large` the large job, `-- loggers` tests on the screen, `-- glance` all jobs at once; none of these writes. */
 const only = process.argv[2]
 const row = (what, measured, target) => {
   rows.push([what, measured, target])
@@ -75,6 +75,11 @@ async function main() {
     results.sort((a, b) => parseFloat(a.measured) - parseFloat(b.measured))
     const { what, measured, target } = results[2]
     row(`${what} (median of 5 processes)`, measured, target)
+  }
+  if (!only || only === 'append') {
+    const { appends } = await import('./bench-append.mjs')
+    await appends(row)
+    if (only) return
   }
   const database = await startPostgres({ throwaway: true })
   const port = await freePort()

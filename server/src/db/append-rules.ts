@@ -11,7 +11,9 @@ import {
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
 import { type Row, type Seen, type Sent, jointsDefined, jointsNamed } from './append-view.js'
+import { roleIn } from './jobs.js'
 import { type SignedLogLine, ended } from './lines.js'
+import { checkParts } from './rights.js'
 
 export interface Head {
   seq: number
@@ -160,6 +162,7 @@ function requireRights(
 
 function weighOne(grown: Grown, jobId: string, sent: Sent): Weighed {
   const { batch, receivedAtS } = sent
+  if (sent.byMember) checkParts(roleIn(grown.roles.get(sent.actorId)), batch)
   const { fresh, signatures, seqs } = sortOut(grown, jobId, sent)
   if (fresh.length && batch.expectedSeq != null && batch.expectedSeq !== grown.head.seq)
     throw new HttpError(409, 'stale', refusal('refused-others-have-written-since'), 'expectedSeq', {

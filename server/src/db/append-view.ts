@@ -1,13 +1,15 @@
 import { ASKS_THE_LOG, type Batch, type Draft, isUuid } from '@jugalis/core'
 import { HttpError } from '../errors.js'
 import { refusal } from '../words.js'
-import type { Client } from './connect.js'
+import { type Client, askOften } from './connect.js'
 
 /** A batch with who sent it and when it came, server time, epoch s. */
 export interface Sent {
   actorId: string
   batch: Batch
   receivedAtS: number
+  /** Sent by one of the job's people: whoever is not on it, or whose part it is not, is refused. Absent: by the server or an instrument. */
+  byMember?: true
 }
 /** An entry of the log as it lies there. */
 export interface Row {
@@ -84,7 +86,7 @@ from job_head where job_id = $1`
 export async function lookAt(client: Client, jobId: string, all: readonly Sent[]): Promise<Seen> {
   const drafts = all.flatMap(({ batch }) => batch.events)
   const asking = drafts.filter(({ kind }) => ASKS_THE_LOG.has(kind))
-  const { rows } = await client.query<Omit<Seen, 'head'> & { seq: string; hash: string }>(LOOK, [
+  const { rows } = await askOften<Omit<Seen, 'head'> & { seq: string; hash: string }>(client, 'look', LOOK, [
     jobId,
     drafts.map(({ id }) => id),
     all.flatMap(({ batch }) => batch.events.map(() => batch.deviceId)),

@@ -48,6 +48,7 @@ export function connect(url: string, { pooler = false } = {}): Database {
           idle_in_transaction_session_timeout: PATIENCE.idleInTransaction,
         }),
   })
+  if (pooler) unprepared.add(pool)
   // Idle ones are replaced by the pool; without a listener of its own, one that is lost while it is lent would end the
   // process (an `error` that nobody hears).
   const lost = (e: Error): void => console.error(`database connection lost: ${e.message}`)
@@ -55,6 +56,24 @@ export function connect(url: string, { pooler = false } = {}): Database {
   pool.on('connect', (client) => void client.on('error', () => undefined))
   return { pool, close: () => pool.end() }
 }
+
+/** Ways to the database on which statements are not prepared: a pooler hands each to another connection. */
+const unprepared = new WeakSet<Client>()
+/**
+ * A statement that is asked again and again: planned once for each connection.
+ * @param name one for each text. In a transaction it is planned each time: those are few.
+ */
+export const askOften = <Row extends pg.QueryResultRow>(
+  client: Client,
+  name: string,
+  text: string,
+  values: unknown[],
+): Promise<pg.QueryResult<Row>> =>
+  client.query<Row>({
+    text,
+    values,
+    ...(client instanceof pg.Pool && !unprepared.has(client) ? { name } : {}),
+  })
 
 /** Times are kept as instants, and counted in seconds everywhere else. */
 export const dateOf = (atS: number): Date => new Date(atS * 1000)

@@ -92,7 +92,10 @@ export async function requireMember(pool: pg.Pool, jobId: string, personId: stri
     .select({ role: jobMember.role })
     .from(jobMember)
     .where(and(eq(jobMember.jobId, jobId), eq(jobMember.personId, personId)))
-  const role = member?.role
+  return roleIn(member?.role)
+}
+/** What somebody is on a job, by what is kept of them. @throws HttpError 404 where they are not on it, or left. */
+export function roleIn(role: string | undefined): string {
   if (!role || role === LEFT) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
   return role
 }

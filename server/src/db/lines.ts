@@ -1,7 +1,7 @@
 import { type JobEvent, type LogLine, type Signed, type SignedLine, textToCountersign } from '@jugalis/core'
 import type pg from 'pg'
 import { ownKey } from '../own-key.js'
-import type { Client } from './connect.js'
+import { type Client, askOften } from './connect.js'
 
 /** A line with the signatures under it. */
 export type SignedLogLine = LogLine & SignedLine
@@ -66,6 +66,18 @@ export async function writeHead(
   ])
 }
 
+/** Where the head does not stand at $22 nothing is written: all else depends on its being moved. */
+const WRITE = `with moved as (
+  update job_head set seq = $20, hash = $21 where job_id = $1 and seq = $22 returning 1
+), defined as (
+  insert into job_joint (job_id, joint_id)
+  select $1, joint_id from unnest($23::uuid[]) as t(joint_id) where exists (select 1 from moved)
+  on conflict do nothing
+), written as (
+  ${INSERT} where exists (select 1 from moved)
+)
+select 1 from moved`
+
 /**
  * Writes lines behind the head they were made for, with the joints they define, and moves it: one statement, so that all
  * of it holds or nothing. @returns false where the head stands elsewhere by now; then nothing was written.
@@ -82,18 +94,13 @@ export async function writeBehind(
   },
 ): Promise<boolean> {
   const { events, lines, joints, head } = written
-  const done = await client.query(
-    `with moved as (
-       update job_head set seq = $20, hash = $21 where job_id = $1 and seq = $22 returning 1
-     ), defined as (
-       insert into job_joint (job_id, joint_id)
-       select $1, joint_id from unnest($23::uuid[]) as t(joint_id) where exists (select 1 from moved)
-       on conflict do nothing
-     ), written as (
-       ${INSERT} where exists (select 1 from moved)
-     )
-     select 1 from moved`,
-    [jobId, ...lineLists(events, lines), head.seq, Buffer.from(head.hash, 'hex'), from.seq, joints],
-  )
+  const done = await askOften(client, 'write', WRITE, [
+    jobId,
+    ...lineLists(events, lines),
+    head.seq,
+    Buffer.from(head.hash, 'hex'),
+    from.seq,
+    joints,
+  ])
   return done.rowCount === 1
 }

@@ -88,13 +88,9 @@ export async function takeLog(
       ),
     },
   }
-  return appendBatch(
-    pool,
-    device.jobId,
-    {
-      actorId: device.deviceId,
-      batch: { deviceId: device.deviceId, sentAtDeviceS, clockErrorS: 0, events: [draft] },
-      receivedAtS,
-    },
-  )
+  return appendBatch(pool, device.jobId, {
+    actorId: device.deviceId,
+    batch: { deviceId: device.deviceId, sentAtDeviceS, clockErrorS: 0, events: [draft] },
+    receivedAtS,
+  })
 }

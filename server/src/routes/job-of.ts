@@ -12,12 +12,17 @@ import { me } from './session.js'
  */
 export type JobOf = (req: Request, part?: Work) => Promise<string>
 
+/** The job that is asked for, by anybody. @throws HttpError 404 where that is no name of one. */
+export function jobIdOf(req: Request): string {
+  const id = String(req.params.jobId).toLowerCase()
+  if (!isUuid(id)) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
+  return id
+}
 /** The job that is asked for, and what the asker is on it. @throws HttpError 404 where they are not on it. */
 export const memberOf =
   (pool: pg.Pool) =>
   async (req: Request): Promise<{ id: string; role: string }> => {
-    const id = String(req.params.jobId).toLowerCase()
-    if (!isUuid(id)) throw new HttpError(404, 'not-found', refusal('refused-there-is-no-such-job'))
+    const id = jobIdOf(req)
     return { id, role: await requireMember(pool, id, me(req).personId) }
   }
 

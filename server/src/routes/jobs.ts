@@ -32,7 +32,7 @@ import { streamHead } from '../live/stream.js'
 import type { Streams } from '../live/streams.js'
 import type { Reads } from '../reads.js'
 import { calendarPath } from './calendar.js'
-import { type JobOf, jobOf, memberOf as memberIn } from './job-of.js'
+import { type JobOf, jobIdOf, jobOf, memberOf as memberIn } from './job-of.js'
 import { jobLifeRoutes } from './job-life.js'
 import { deviceRoutes } from './devices.js'
 import { photoRoutes } from './photos.js'
@@ -151,8 +151,32 @@ function packed(routes: Router, { pool, nowS, packs, jobId }: On): void {
   })
 }
 
-function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, gates, jobId }: On): void {
+/** Entries that come in. */
+function appends(routes: Router, { pool, nowS, heads, packs, gates }: On): void {
   const memberOf = memberIn(pool)
+  routes.post('/:jobId/events', json, async (req, res) => {
+    const receivedAtS = nowS()
+    const fault = batchFault(req.body)
+    if (fault) {
+      // Who may not write is told so, and nothing of what is wrong with it.
+      const { role } = await memberOf(req)
+      checkParts(role, req.body)
+      throw new HttpError(422, fault.code, fault.message, fault.field)
+    }
+    const id = jobIdOf(req)
+    const batch = req.body as Batch
+    // A device that two people share: what one wrote does not go out under the other's name.
+    if (batch.personId && batch.personId !== me(req).personId)
+      throw new HttpError(401, 'other-person', refusal('refused-who-wrote-these-entries'), 'personId')
+    const sent = { actorId: me(req).personId, batch, receivedAtS, byMember: true as const }
+    const done = await appendBatch(pool, id, sent, gates)
+    heads.grew(id, done.head.seq)
+    if (isPackDue(done.head.seq - batch.events.length, done.head.seq)) packs.ask([id], receivedAtS)
+    res.json({ ...done, serverNowS: nowS() })
+  })
+}
+
+function entries(routes: Router, { pool, nowS, heads, streams, reads, jobId }: On): void {
   routes.get('/:jobId/events', async (req, res) => {
     const id = await jobId(req)
     const after = Number(req.query.after ?? 0)
@@ -168,22 +192,6 @@ function entries(routes: Router, { pool, nowS, heads, streams, packs, reads, gat
       yield ']}'
     }
     await toTheEnd(whole(), res)
-  })
-  routes.post('/:jobId/events', json, async (req, res) => {
-    const receivedAtS = nowS()
-    const { id, role } = await memberOf(req)
-    checkParts(role, req.body)
-    const fault = batchFault(req.body)
-    if (fault) throw new HttpError(422, fault.code, fault.message, fault.field)
-    const batch = req.body as Batch
-    // A device that two people share: what one wrote does not go out under the other's name.
-    if (batch.personId && batch.personId !== me(req).personId)
-      throw new HttpError(401, 'other-person', refusal('refused-who-wrote-these-entries'), 'personId')
-    const sent = { actorId: me(req).personId, batch, receivedAtS }
-    const done = await appendBatch(pool, id, sent, gates)
-    heads.grew(id, done.head.seq)
-    if (isPackDue(done.head.seq - batch.events.length, done.head.seq)) packs.ask([id], receivedAtS)
-    res.json({ ...done, serverNowS: nowS() })
   })
   routes.get('/:jobId/live', async (req, res) => {
     const id = await jobId(req)
@@ -269,6 +277,7 @@ export function jobRoutes(stands: Stands): Router {
   members(routes, on)
   files(routes, on)
   entries(routes, on)
+  appends(routes, on)
   packed(routes, on)
   routes.use('/:jobId', jobLifeRoutes(pool, nowS, jobId))
   routes.use('/:jobId/photos', photoRoutes(pool, jobId))
