@@ -1,6 +1,6 @@
 import { type Page, expect, test } from '@playwright/test'
 import { loadHospital } from '../scripts/lib/hospital.mjs'
-import { PHONE, eventsOf, signIn, stateOf } from './help'
+import { PHONE, eventsOf, noViolations, signIn, stateOf } from './help'
 
 test.use({ serviceWorkers: 'allow', viewport: PHONE, hasTouch: true })
 
@@ -37,8 +37,20 @@ for (const school of ['metric', 'inch'] as const)
     )
     const client = await context.newCDPSession(page)
     await client.send('Emulation.setCPUThrottlingRate', { rate: 4 })
+    // While the line is slow: what the server last saw, and nothing that is not known yet.
+    let come: () => void = () => undefined
+    const slow = new Promise<void>((done) => (come = done))
+    await page.route('**/pack', (route) => slow.then(() => route.continue()))
     await page.goto(`/job/${jobId}/wait/${sectionIds[0]}`)
-    await expect(headline(page)).toContainText('L1-A')
+    await expect(headline(page)).toContainText(/^Hospital of 600: L1-A/)
+    await expect(page.getByText('As the server last saw it')).toBeVisible()
+    await expect(page.getByText(/^L2-A/)).toBeVisible()
+    for (const unknown of ['No reading yet', 'No clock is running'])
+      await expect(page.getByText(unknown)).toHaveCount(0)
+    await noViolations(page)
+    come()
+    await expect(page.getByText('As the server last saw it')).toHaveCount(0)
+    await expect(headline(page)).toContainText(/^L1-A/)
     // What was packed comes packed, and nothing of it a second time.
     expect(asked.filter((path) => path === `/api/jobs/${jobId}/pack`)).toHaveLength(1)
     expect(asked).not.toContain(`/api/jobs/${jobId}/events?after=0`)

@@ -5,6 +5,9 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
+/** Of a file before it is packed. */
+const SMALL_BYTES = 4000
+
 export default defineConfig({
   // Where it will lie is not known yet: the server writes that into the page.
   base: './',
@@ -48,6 +51,22 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 900 },
+  build: {
+    target: 'es2022',
+    sourcemap: false,
+    chunkSizeWarningLimit: 900,
+    rolldownOptions: {
+      output: {
+        chunkFileNames: ({ name }) => `assets/${name.startsWith('shared') ? 'shared' : '[name]'}-[hash].js`,
+        codeSplitting: {
+          // Each place loads what it uses; what is too small to be fetched by itself goes with its neighbour: over a
+          // slow line every file costs a way there and back.
+          groups: [
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: SMALL_BYTES },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': process.env.API ?? 'http://127.0.0.1:7170' } },
 })

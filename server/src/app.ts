@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import path from 'node:path'
 import compression from 'compression'
+import packedOrPlain from 'express-static-gzip'
 import express, { type Express, type RequestHandler } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import session from 'express-session'
@@ -192,6 +193,7 @@ export function createApp(options: AppOptions): Express {
       streams,
       imports,
       packs,
+      glances,
       reads,
       gates: options.gates ?? gatesHere(options.pool),
       limited: options.limiter !== false,
@@ -213,7 +215,12 @@ function serveWeb(app: Express, root: string, base: string): void {
   app.use(compression())
   app.use(
     '/assets',
-    express.static(path.join(root, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    // As they were packed when they were built; where they were not, or for whoever takes nothing of the kind, packed as they are asked for.
+    packedOrPlain(path.join(root, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br'],
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
   )
   app.get('/index.html', givePage)
   app.use(express.static(root, { index: false, maxAge: 0 }))

@@ -1,6 +1,6 @@
 import { BASE, here } from './base'
 import { ref } from 'vue'
-import { createRouter, createWebHistory } from 'vue-router'
+import { type RouteLocationNormalized, createRouter, createWebHistory } from 'vue-router'
 import { closeTopSheet } from './frame/sheets'
 import { keepText, readText } from './stored'
 import { useJob } from './stores/job'
@@ -149,9 +149,18 @@ router.beforeEach(() => {
   popped = false
   return !(back && closeTopSheet())
 })
+/** Code of a page, on its way while it is asked who is signed in: over a slow line each costs a way there and back. */
+function fetchCode({ matched }: RouteLocationNormalized): void {
+  for (const { components } of matched)
+    for (const load of Object.values(components ?? {}))
+      // What does not load is told by the navigation itself.
+      if (typeof load === 'function') void Promise.resolve((load as () => unknown)()).catch(() => undefined)
+}
 router.beforeEach(async (to) => {
   const session = useSession()
-  await session.ask()
+  const asked = session.ask()
+  fetchCode(to)
+  await asked
   if (!session.person && to.name !== 'sign-in' && to.meta.open !== true)
     return { name: 'sign-in', query: { to: to.fullPath } }
   if (typeof to.params.jobId === 'string') void useJob().open(to.params.jobId)

@@ -114,4 +114,12 @@ it('in large letters a figure keeps its unit, and no other words are tied', () =
   ])
   expect(figuresIn('check marks at 4-1/4. Holes')).toEqual(['check marks at ', '4-1/4.', ' Holes'])
   expect(figuresIn('2 joints, 3 sections')).toEqual(['2 joints, 3 sections'])
+  // Nor a tag at its hyphen; a word with one breaks there.
+  expect(figuresIn('L3-A wants CW-12, by a cold-water line')).toEqual([
+    '',
+    'L3-A',
+    ' wants ',
+    'CW-12',
+    ', by a cold-water line',
+  ])
 })

@@ -70,6 +70,11 @@ function sectionThings(sections: readonly GlanceSection[], nowS: number): Thing[
       : [{ kind: 'ready-from', section, atS: section.readyAtS }]
   })
 }
+/** Where a section stands, as one thing of its job; null where there is nothing to say of it. @param nowS epoch s. */
+export function thingOfSection(section: GlanceSection, nowS: number): NextThing | null {
+  const [thing] = section.stage === 'unmade' ? nearest([section]) : sectionThings([section], nowS)
+  return thing ? ranked(thing) : null
+}
 /** Of sections that want joints, the one that wants the fewest. */
 function nearest(sections: readonly GlanceSection[]): Thing[] {
   const unmade = sections
@@ -120,12 +125,11 @@ export function nextOf(glance: Glance, nowS: number): NextThing[] {
     ...(tool === undefined ? [] : [{ kind: 'tool' as const, name: tool, count: glance.toolsNotGood.length }]),
     ...(glance.closedAtS === null ? counted(glance) : [{ kind: 'closed' as const, atS: glance.closedAtS }]),
   ]
-  return things
-    .map((thing) => {
-      const rank = ORDER.indexOf(thing.kind)
-      return { ...thing, rank, pressing: rank <= LAST_PRESSING } as NextThing
-    })
-    .sort((one, other) => one.rank - other.rank || timeOf(one) - timeOf(other))
+  return things.map(ranked).sort((one, other) => one.rank - other.rank || timeOf(one) - timeOf(other))
+}
+function ranked(thing: Thing): NextThing {
+  const rank = ORDER.indexOf(thing.kind)
+  return { ...thing, rank, pressing: rank <= LAST_PRESSING } as NextThing
 }
 const timeOf = (thing: NextThing): number =>
   'untilS' in thing ? (thing.untilS ?? Infinity) : 'atS' in thing ? thing.atS : 0

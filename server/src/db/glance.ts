@@ -53,6 +53,29 @@ export async function jobsSeen(pool: pg.Pool, personId: string, nowS: number): P
   })
 }
 
+/** The glance that is kept of one job, with when it was taken; null where none is kept that can be read. */
+export async function jobSeen(
+  pool: pg.Pool,
+  jobId: string,
+): Promise<{ name: string; glance: Glance; madeAtS: number; stale: boolean } | null> {
+  const [row] = await on(pool)
+    .select({
+      name: job.name,
+      head: jobHead.seq,
+      seq: jobGlance.seq,
+      v: jobGlance.v,
+      madeAt: jobGlance.madeAt,
+      glance: jobGlance.body,
+    })
+    .from(jobGlance)
+    .innerJoin(job, eq(job.jobId, jobGlance.jobId))
+    .innerJoin(jobHead, eq(jobHead.jobId, jobGlance.jobId))
+    .where(eq(jobGlance.jobId, jobId))
+  if (!row || row.v !== GLANCE_V) return null
+  const { name, glance, madeAt } = row
+  return { name, glance: glance as Glance, madeAtS: secondsOf(madeAt), stale: row.seq !== row.head }
+}
+
 /** Takes a glance at a job's log and keeps it, with the names in it. One that knew more of the log stays. */
 export async function takeGlance(pool: pg.Pool, jobId: string, nowS: number): Promise<void> {
   const rows = await on(pool)

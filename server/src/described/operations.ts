@@ -165,6 +165,14 @@ export const OPERATIONS: readonly Operation[] = [
   },
   {
     method: 'get',
+    path: `${job}/glance`,
+    says: 'What was last seen of the job, and when: for who waits until its log is there. 204: nothing yet.',
+    who: 'person',
+    status: 200,
+    gives: json(),
+  },
+  {
+    method: 'get',
     path: `${job}/pack`,
     says: 'A large log as it was packed last, up to the entry that it names; what was written since is read after it. 204: none.',
     who: 'person',

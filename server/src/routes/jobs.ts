@@ -1,9 +1,7 @@
 import { pipeline } from 'node:stream/promises'
-import { createBrotliDecompress } from 'node:zlib'
 import { type Batch, batchFault, isUuid, leads } from '@jugalis/core'
 import express, { type Request, type RequestHandler, type Response, Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
-import type pg from 'pg'
 import * as yup from 'yup'
 import {
   addMember,
@@ -20,21 +18,17 @@ import {
 import { inTransaction } from '../db/connect.js'
 import { appendBatch } from '../db/log.js'
 import { checkParts } from '../db/rights.js'
-import type { Gates } from '../db/test-gates.js'
-import { isPackDue, packOf } from '../db/pack.js'
+import { isPackDue } from '../db/pack.js'
 import { headOf, logText } from '../db/read-log.js'
 import { isSession } from '../db/sessions.js'
 import { HttpError, notFound } from '../errors.js'
-import type { Behind } from '../behind.js'
-import type { Imports } from '../imports.js'
-import type { Heads } from '../live/heads.js'
 import { streamHead } from '../live/stream.js'
-import type { Streams } from '../live/streams.js'
-import type { Reads } from '../reads.js'
 import { calendarPath } from './calendar.js'
-import { type JobOf, jobIdOf, jobOf, memberOf as memberIn } from './job-of.js'
+import { jobIdOf, jobOf, memberOf as memberIn } from './job-of.js'
+import type { On, Stands } from './stands.js'
 import { jobLifeRoutes } from './job-life.js'
 import { deviceRoutes } from './devices.js'
+import { openingRoutes } from './opening.js'
 import { photoRoutes } from './photos.js'
 import { me } from './session.js'
 import { exportJob } from './export-job.js'
@@ -44,24 +38,6 @@ import { jsonBody } from '../json-body.js'
 const newJob = yup
   .object({ jobId: yup.string().uuid().required(), name: yup.string().trim().min(1).max(200).required() })
   .noUnknown()
-/** What the routes of jobs stand on. */
-export interface Stands {
-  pool: pg.Pool
-  nowS: () => number
-  heads: Heads
-  secret: string
-  streams: Streams
-  imports: Imports
-  packs: Behind
-  reads: Reads
-  /** What a test may begin on. */
-  gates: Gates
-  /** Are requests counted? */
-  limited: boolean
-}
-interface On extends Stands {
-  jobId: JobOf
-}
 const json = jsonBody('1mb')
 
 function lists(routes: Router, { pool, nowS, imports }: On): void {
@@ -135,21 +111,6 @@ const toTheEnd = (parts: AsyncGenerator<string>, res: Response): Promise<void> =
   pipeline(parts, res).catch((error: NodeJS.ErrnoException) => {
     if (error.code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error
   })
-
-/** The log as it was packed last, and word that it should be anew where much was written since. */
-function packed(routes: Router, { pool, nowS, packs, jobId }: On): void {
-  routes.get('/:jobId/pack', async (req, res) => {
-    const id = await jobId(req)
-    const { pack, stale } = await packOf(pool, id)
-    if (stale) packs.ask([id], nowS())
-    if (!pack) return void res.status(204).end()
-    res.type('json').set('vary', 'accept-encoding')
-    if (req.acceptsEncodings('br')) return void res.set('content-encoding', 'br').end(pack)
-    const plain = createBrotliDecompress()
-    plain.end(pack)
-    await pipeline(plain, res)
-  })
-}
 
 /** Entries that come in. */
 function appends(routes: Router, { pool, nowS, heads, packs, gates }: On): void {
@@ -278,7 +239,7 @@ export function jobRoutes(stands: Stands): Router {
   files(routes, on)
   entries(routes, on)
   appends(routes, on)
-  packed(routes, on)
+  routes.use('/:jobId', openingRoutes(on))
   routes.use('/:jobId', jobLifeRoutes(pool, nowS, jobId))
   routes.use('/:jobId/photos', photoRoutes(pool, jobId))
   routes.use('/:jobId/devices', deviceRoutes(pool, nowS, heads, jobId))

@@ -95,11 +95,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </section>
       <p v-if="silent && before.length" class="none">{{ silent }}</p>
     </template>
-    <p v-else class="none">{{ word('clocks-no-clock-is-running') }}</p>
+    <p v-else-if="job.status === 'open'" class="none">{{ word('clocks-no-clock-is-running') }}</p>
   </aside>
-  <div v-else ref="box" class="dock-strip" :aria-label="word('clocks-running-clocks')">
+  <div v-else ref="box" class="dock-strip" role="group" :aria-label="word('clocks-running-clocks')">
     <UnfixedCount strip />
-    <p v-if="!all.length" class="none">{{ word('clocks-no-clock-is-running') }}</p>
+    <p v-if="!all.length && job.status === 'open'" class="none">{{ word('clocks-no-clock-is-running') }}</p>
     <RouterLink
       v-for="(r, i) in shown"
       :key="r.key"

@@ -12,6 +12,7 @@ import { useJob } from '../stores/job'
 import { usePrefs } from '../stores/prefs'
 import { useSession } from '../stores/session'
 import { useView } from '../view'
+import Coming from './Coming.vue'
 import FoldingRule from './FoldingRule.vue'
 import LiveStrip from './LiveStrip.vue'
 import RoleSays from './RoleSays.vue'
@@ -95,7 +96,7 @@ onBeforeUnmount(() => {
           </p>
           <RouterLink class="button" to="/jobs">{{ word('ui-your-jobs') }}</RouterLink>
         </div>
-        <p v-else-if="job.status === 'loading'" class="place">{{ word('frame-opening-the-job') }}</p>
+        <Coming v-else-if="job.status === 'loading' && job.jobId" :key="job.jobId" :job-id="job.jobId" />
         <div v-else-if="job.status === 'missing'" class="place">
           <h1>{{ word('frame-there-is-no-such') }}</h1>
           <RouterLink class="button" to="/jobs">{{ word('ui-your-jobs') }}</RouterLink>

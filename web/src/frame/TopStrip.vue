@@ -60,6 +60,8 @@ const kept = computed(() =>
     ? `${word('frame-kept-on-this-device', { pending: job.pending.length })} `
     : `${word('frame-what-you-do-is')} `,
 )
+/** Until the job is there nothing is known of its air and walls: not that nobody read them. Their room is kept. */
+const known = computed(() => job.status === 'open')
 const damp = computed(() => {
   const now = view.conditions
   return now.dewC !== null && (now.wallC ?? now.airC ?? 99) - now.dewC < 1
@@ -80,12 +82,16 @@ const damp = computed(() => {
     }}</RouterLink>
     <button
       class="conditions"
+      :class="{ unknown: !known }"
+      :disabled="!known"
       type="button"
       :title="word('frame-type-in-a-reading-r')"
       @click="$emit('read')"
     >
-      <span class="wall" :class="{ damp }">{{ sentence }}</span>
-      <span class="effect">{{ effect }}</span>
+      <template v-if="known">
+        <span class="wall" :class="{ damp }">{{ sentence }}</span>
+        <span class="effect">{{ effect }}</span>
+      </template>
     </button>
     <span v-if="session.lapsed || job.offline" class="signal" role="status"
       >{{ session.lapsed ? word('frame-signed-out') : word('ui-no-signal') }} {{ kept
@@ -124,6 +130,9 @@ const damp = computed(() => {
 </template>
 
 <style scoped>
+.unknown {
+  visibility: hidden;
+}
 .strip {
   display: flex;
   align-items: center;

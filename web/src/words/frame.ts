@@ -12,6 +12,9 @@ export const FRAME = {
     'Nothing of it is kept on this device yet{isLapsed, select, yes {} other {; it opens as soon as the server answers}}.',
   'frame-closed': 'This job was closed {at}.',
   'frame-opening-the-job': 'Opening the job …',
+  'frame-coming-head': '{job}: {thing}.',
+  'frame-coming-why':
+    'As the server last saw it, {at}. The job with all that was written in it is on its way to this device.',
   'frame-there-is-no-such': 'There is no such job, or you are not on it.',
   // KeysHelp
   'frame-keys': 'Keys',

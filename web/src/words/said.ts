@@ -28,11 +28,15 @@ export const Said: FunctionalComponent<{ code: WebCode; values?: Values }, [], R
 }
 Said.props = ['code', 'values']
 
-/** A figure and the unit behind it: letters, degrees, a share; a word is longer. Or inches with their fraction, alone. */
-const WITH_UNIT = /(\d[\d./-]* (?:°[CF]|%|[A-Za-z]{1,3}(?:\/\w+)?)(?![\p{L}\d])|\d+-\d+\/\d+[.,;:]?)/u
-/** Parts of a text, every second of which is a figure with its unit. */
+/**
+ * A figure and the unit behind it: letters, degrees, a share; a word is longer. Or inches with their fraction, alone. Or
+ * the tag of a joint or section, up to a length that any screen has room for.
+ */
+const WITH_UNIT =
+  /(\d[\d./-]* (?:°[CF]|%|[A-Za-z]{1,3}(?:\/\w+)?)(?![\p{L}\d])|\d+-\d+\/\d+[.,;:]?|(?<![\p{L}\d-])[A-Z][A-Za-z\d]{0,7}(?:-[A-Z\d][A-Za-z\d]{0,5}){1,3}(?![\p{L}\d-]))/u
+/** Parts of a text, every second of which is a figure with its unit, or a tag. */
 export const figuresIn = (text: string): string[] => text.split(new RegExp(WITH_UNIT, 'gu'))
-/** Large letters on a narrow screen: a figure is not torn from its unit. Read aloud and searched it is the same text. */
+/** Large letters on a narrow screen: a figure is not torn from its unit, nor a tag at its hyphen. Read aloud and searched it is the same text. */
 export const Figures: FunctionalComponent<{ text: string }> = ({ text }) =>
   figuresIn(text).map((part, i) => (i % 2 ? h('span', { class: 'nowrap' }, part) : part))
 Figures.props = ['text']

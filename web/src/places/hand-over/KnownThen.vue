@@ -6,7 +6,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useJob } from '../../stores/job'
 import { dated } from '../../when'
 import { capital, word } from '../../words/word'
-import { thingSaid } from '../jobs/things'
+import { thingSaid } from '../../frame/job-things'
 
 /** The job as it was known when somebody signed: what came later about before is told apart. */
 const props = defineProps<{ entryId: string }>()

@@ -10,22 +10,15 @@ import {
   specOf,
   HUMID_ABOVE_PCT,
 } from '@jugalis/core'
-import { LineChart } from 'echarts/charts'
-import { GridComponent, MarkLineComponent } from 'echarts/components'
-import { type ECharts, init, use } from 'echarts/core'
-import { SVGRenderer } from 'echarts/renderers'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { EChartsCoreOption } from 'echarts/core'
+import { computed, ref } from 'vue'
 import { useJob } from '../../stores/job'
-import { usePrefs } from '../../stores/prefs'
+import Curves from '../../things/Curves.vue'
 import { named, word } from '../../words/word'
 
 /** Hours of cure against wall temperature, one line for each pressure class. */
 const props = defineProps<{ entry: Entry; temperatureC: number; humidityPct: number; reader: Reader }>()
-use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 const job = useJob()
-const prefs = usePrefs()
-const box = ref<HTMLElement>()
-let chart: ECharts | undefined
 const STEP_C = 0.25
 const by = ref<'pressure' | 'size'>('pressure')
 interface Curve {
@@ -92,71 +85,56 @@ function aside(line: Curve): number {
   const close = lines.value.filter((x) => x !== line && Math.abs(end(x) - end(line)) < CLOSE_DECADES)
   return close.length ? (close.some((x) => end(x) > end(line)) ? ASIDE_PX : -ASIDE_PX) : 0
 }
-function draw(): void {
-  if (!box.value) return
-  chart ??= init(box.value, undefined, { renderer: 'svg' })
+function option(): EChartsCoreOption {
   const css = getComputedStyle(document.documentElement)
   const ink = css.getPropertyValue('--ink').trim()
   const soft = css.getPropertyValue('--soft').trim()
   const text = { color: ink, fontFamily: 'Barlow Semi Condensed', fontSize: 15 }
-  chart.setOption(
-    {
-      animation: false,
-      grid: { left: 64, right: 150, top: 30, bottom: 46 },
-      xAxis: {
-        type: 'value',
-        name: word('handbook-wall-in', { unit: unitOf('temperature', props.reader) }),
-        nameLocation: 'middle',
-        nameGap: 28,
-        nameTextStyle: text,
-        min: Math.round(fmt.inUnits(-20, 'temperature', props.reader) / 5) * 5,
-        max: Math.round(fmt.inUnits(45, 'temperature', props.reader) / 5) * 5,
-        axisLabel: text,
-        axisLine: { lineStyle: { color: ink }, onZero: false },
-        splitLine: { show: false },
-      },
-      yAxis: {
-        type: 'log',
-        name: word('handbook-hours'),
-        nameTextStyle: text,
-        axisLabel: text,
-        axisLine: { show: true, onZero: false, lineStyle: { color: ink } },
-        splitLine: { lineStyle: { color: soft, opacity: 0.35 } },
-      },
-      series: lines.value.map((line, i) => ({
-        type: 'line',
-        step: 'end',
-        name: line.name,
-        data: line.points,
-        showSymbol: false,
-        lineStyle: { color: ink, width: 3, type: DASHES[i % DASHES.length] },
-        endLabel: { show: true, formatter: line.name, offset: [0, aside(line)], ...text },
-        ...(i === 0
-          ? {
-              markLine: {
-                symbol: 'none',
-                silent: true,
-                lineStyle: { color: soft, width: 2, type: 'solid' },
-                label: { ...text, formatter: fmt.temperature(props.temperatureC, props.reader) },
-                data: [{ xAxis: fmt.inUnits(props.temperatureC, 'temperature', props.reader) }],
-              },
-            }
-          : {}),
-      })),
+  return {
+    animation: false,
+    grid: { left: 64, right: 150, top: 30, bottom: 46 },
+    xAxis: {
+      type: 'value',
+      name: word('handbook-wall-in', { unit: unitOf('temperature', props.reader) }),
+      nameLocation: 'middle',
+      nameGap: 28,
+      nameTextStyle: text,
+      min: Math.round(fmt.inUnits(-20, 'temperature', props.reader) / 5) * 5,
+      max: Math.round(fmt.inUnits(45, 'temperature', props.reader) / 5) * 5,
+      axisLabel: text,
+      axisLine: { lineStyle: { color: ink }, onZero: false },
+      splitLine: { show: false },
     },
-    true,
-  )
+    yAxis: {
+      type: 'log',
+      name: word('handbook-hours'),
+      nameTextStyle: text,
+      axisLabel: text,
+      axisLine: { show: true, onZero: false, lineStyle: { color: ink } },
+      splitLine: { lineStyle: { color: soft, opacity: 0.35 } },
+    },
+    series: lines.value.map((line, i) => ({
+      type: 'line',
+      step: 'end',
+      name: line.name,
+      data: line.points,
+      showSymbol: false,
+      lineStyle: { color: ink, width: 3, type: DASHES[i % DASHES.length] },
+      endLabel: { show: true, formatter: line.name, offset: [0, aside(line)], ...text },
+      ...(i === 0
+        ? {
+            markLine: {
+              symbol: 'none',
+              silent: true,
+              lineStyle: { color: soft, width: 2, type: 'solid' },
+              label: { ...text, formatter: fmt.temperature(props.temperatureC, props.reader) },
+              data: [{ xAxis: fmt.inUnits(props.temperatureC, 'temperature', props.reader) }],
+            },
+          }
+        : {}),
+    })),
+  }
 }
-const fit = (): void => chart?.resize()
-onMounted(() => {
-  draw()
-  window.addEventListener('resize', fit)
-})
-watch([lines, () => props.temperatureC, () => prefs.prefs.theme], () => requestAnimationFrame(draw))
-onBeforeUnmount(() => {
-  window.removeEventListener('resize', fit)
-  chart?.dispose()
-})
 </script>
 
 <template>
@@ -177,7 +155,7 @@ onBeforeUnmount(() => {
         </button>
       </span>
     </figcaption>
-    <div ref="box" class="chart" role="img" :aria-label="word('handbook-hours-of-cure-against')" />
+    <Curves class="chart" :option="option" :label="word('handbook-hours-of-cure-against')" />
   </figure>
 </template>
 

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useClock } from '../../stores/clock'
 import { usePrefs } from '../../stores/prefs'
 import { named, word } from '../../words/word'
-import { thingSaid, wayTo } from './things'
+import { thingSaid, wayTo } from '../../frame/job-things'
 import type { JobRow } from './use-glance'
 
 /** One job in the list of all: what matters of it next, and how far it has come. */

@@ -21,7 +21,7 @@ import JobsDock from './JobsDock.vue'
 import JobsFound from './JobsFound.vue'
 import NewJob from './NewJob.vue'
 import StartFrom from './StartFrom.vue'
-import { thingSaid } from './things'
+import { thingSaid } from '../../frame/job-things'
 import { FILTERS, ORDERS, byUrgency, useGlance, useShown } from './use-glance'
 
 const session = useSession()

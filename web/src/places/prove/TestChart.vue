@@ -9,13 +9,10 @@ import {
   smallest,
   unitOf,
 } from '@jugalis/core'
-import { LineChart } from 'echarts/charts'
-import { GridComponent, MarkLineComponent } from 'echarts/components'
-import { type ECharts, init, use } from 'echarts/core'
-import { SVGRenderer } from 'echarts/renderers'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { EChartsCoreOption } from 'echarts/core'
+import { computed } from 'vue'
 import { useJob } from '../../stores/job'
-import { usePrefs } from '../../stores/prefs'
+import Curves from '../../things/Curves.vue'
 import { hhmm, hhmmss } from '../../when'
 import { type RoundScale, roundScale } from '../../tapes/ticks'
 import { chartOption } from './chart-option'
@@ -24,11 +21,7 @@ import { word } from '../../words/word'
 
 /** Pressure as read, pressure had the temperature stayed, and the temperature, over the test. */
 const props = defineProps<{ test: TestRun; series: TestSeries; judgement: Judgement }>()
-use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 const job = useJob()
-const prefs = usePrefs()
-const box = ref<HTMLElement>()
-let chart: ECharts | undefined
 const SHORT_S = 1200
 const LEAST_SPAN = 2
 const bar = (b: number): number => Number(fmt.inUnits(b, 'fine', job.reader).toFixed(4))
@@ -69,44 +62,29 @@ function limitOf(): number {
   const { readings, bar: testBar, allowedDropBar } = props.test
   return bar((readings.find((r) => r.atS >= holdFrom.value)?.bar ?? testBar) - allowedDropBar)
 }
-function draw(): void {
+function option(): EChartsCoreOption {
   const { test } = props
   const limit = limitOf()
   const endS = holdFrom.value + test.holdS
   const lastS = Math.max(endS, test.readings.at(-1)?.atS ?? 0)
   // A short test is read to the second.
   const clockText = lastS - firstS.value < SHORT_S ? hhmmss : hhmm
-  chart?.setOption(
-    chartOption({
-      curves: curves.value,
-      units: { bar: unitOf('fine', job.reader), degrees: unitOf('temperature', job.reader) },
-      scales: { bar: pressureScale(limit), degrees: degreeScale() },
-      hold: { fromMs: holdFrom.value * 1000, toMs: endS * 1000 },
-      lastMs: lastS * 1000,
-      limit: test.allowedDropBar > 0 ? limit : null,
-      clockText: (ms) => clockText(ms / 1000, job.state.job.zone),
-      number: (v, places) => fmt.number(v, places, job.reader.decimal),
-    }),
-    true,
-  )
+  return chartOption({
+    curves: curves.value,
+    units: { bar: unitOf('fine', job.reader), degrees: unitOf('temperature', job.reader) },
+    scales: { bar: pressureScale(limit), degrees: degreeScale() },
+    hold: { fromMs: holdFrom.value * 1000, toMs: endS * 1000 },
+    lastMs: lastS * 1000,
+    limit: test.allowedDropBar > 0 ? limit : null,
+    clockText: (ms) => clockText(ms / 1000, job.state.job.zone),
+    number: (v, places) => fmt.number(v, places, job.reader.decimal),
+  })
 }
-const sized = new ResizeObserver(() => chart?.resize())
-onMounted(() => {
-  if (!box.value) return
-  chart = init(box.value, undefined, { renderer: 'svg' })
-  sized.observe(box.value)
-  draw()
-})
-watch([curves, () => prefs.night], draw)
-onBeforeUnmount(() => {
-  sized.disconnect()
-  chart?.dispose()
-})
 </script>
 
 <template>
   <figure>
-    <div ref="box" class="chart" role="img" :aria-label="word('prove-pressure-and-temperature-over')" />
+    <Curves class="chart" :option="option" :label="word('prove-pressure-and-temperature-over')" />
     <figcaption>{{ word('prove-thin-as-read-thick') }}</figcaption>
   </figure>
 </template>

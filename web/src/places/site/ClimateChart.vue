@@ -1,25 +1,18 @@
 <script setup lang="ts">
 import { fmt, greatest, unitOf } from '@jugalis/core'
-import { LineChart } from 'echarts/charts'
-import { GridComponent, MarkLineComponent } from 'echarts/components'
-import { type ECharts, init, use } from 'echarts/core'
-import { SVGRenderer } from 'echarts/renderers'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { EChartsCoreOption } from 'echarts/core'
+import { computed } from 'vue'
 import { useJob } from '../../stores/job'
-import { usePrefs } from '../../stores/prefs'
 import { useView } from '../../view'
 import { roundScale } from '../../tapes/ticks'
+import Curves from '../../things/Curves.vue'
 import { hhmm, weekday } from '../../when'
 import { word } from '../../words/word'
 
 /** Wall and air of a place over the last days, and the forecast dashed. */
 const props = defineProps<{ placeId: string; days: number }>()
-use([LineChart, GridComponent, MarkLineComponent, SVGRenderer])
 const job = useJob()
 const view = useView()
-const prefs = usePrefs()
-const box = ref<HTMLElement>()
-let chart: ECharts | undefined
 const MOST = 800
 const LEAST_SPAN = 6
 type Point = [number, number]
@@ -52,8 +45,7 @@ const curve = (ink: string, data: Point[], width: number, type: 'solid' | 'dashe
   itemStyle: { color: ink },
   lineStyle: { color: ink, width, type },
 })
-function draw(): void {
-  if (!chart) return
+function option(): EChartsCoreOption {
   const css = getComputedStyle(document.documentElement)
   const color = (name: string): string => css.getPropertyValue(name).trim()
   const ink = color('--ink')
@@ -63,64 +55,49 @@ function draw(): void {
   // A single reading, or a still day, is no swing: the scale spans some degrees at least.
   const seen = [...curves.value.wall, ...curves.value.air, ...curves.value.ahead].map(([, v]) => v)
   const scale = roundScale(seen, 6, LEAST_SPAN)
-  chart.setOption(
-    {
-      animation: false,
-      grid: { left: 44, right: 14, top: 10, bottom: 28 },
-      xAxis: {
-        type: 'time',
-        axisLabel: {
-          ...text,
-          formatter: (ms: number) =>
-            hhmm(ms / 1000, zone) === '00:00' ? weekday(ms / 1000, zone) : hhmm(ms / 1000, zone),
-          hideOverlap: true,
-        },
-        axisLine: { lineStyle: { color: ink } },
+  return {
+    animation: false,
+    grid: { left: 44, right: 14, top: 10, bottom: 28 },
+    xAxis: {
+      type: 'time',
+      axisLabel: {
+        ...text,
+        formatter: (ms: number) =>
+          hhmm(ms / 1000, zone) === '00:00' ? weekday(ms / 1000, zone) : hhmm(ms / 1000, zone),
+        hideOverlap: true,
       },
-      yAxis: {
-        type: 'value',
-        scale: true,
-        min: scale.min,
-        max: scale.max,
-        interval: scale.interval,
-        axisLabel: { ...text, formatter: (v: number) => `${fmt.number(v, scale.places)} ${unit}` },
-        splitLine: { lineStyle: { color: color('--line') } },
-      },
-      series: [
-        curve(ink, curves.value.air, 1, 'solid'),
-        {
-          ...curve(ink, curves.value.wall, 2.6, 'solid'),
-          markLine: {
-            silent: true,
-            symbol: 'none',
-            label: { ...text, formatter: word('site-chart-now'), position: 'insideEndTop' },
-            lineStyle: { color: ink, type: 'solid', width: 1.5 },
-            data: [{ xAxis: view.nowS * 1000 }],
-          },
-        },
-        curve(ink, curves.value.ahead, 2, 'dashed'),
-      ],
+      axisLine: { lineStyle: { color: ink } },
     },
-    true,
-  )
+    yAxis: {
+      type: 'value',
+      scale: true,
+      min: scale.min,
+      max: scale.max,
+      interval: scale.interval,
+      axisLabel: { ...text, formatter: (v: number) => `${fmt.number(v, scale.places)} ${unit}` },
+      splitLine: { lineStyle: { color: color('--line') } },
+    },
+    series: [
+      curve(ink, curves.value.air, 1, 'solid'),
+      {
+        ...curve(ink, curves.value.wall, 2.6, 'solid'),
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          label: { ...text, formatter: word('site-chart-now'), position: 'insideEndTop' },
+          lineStyle: { color: ink, type: 'solid', width: 1.5 },
+          data: [{ xAxis: view.nowS * 1000 }],
+        },
+      },
+      curve(ink, curves.value.ahead, 2, 'dashed'),
+    ],
+  }
 }
-const sized = new ResizeObserver(() => chart?.resize())
-onMounted(() => {
-  if (!box.value) return
-  chart = init(box.value, undefined, { renderer: 'svg' })
-  sized.observe(box.value)
-  draw()
-})
-watch([curves, () => prefs.night], draw)
-onBeforeUnmount(() => {
-  sized.disconnect()
-  chart?.dispose()
-})
 </script>
 
 <template>
   <figure>
-    <div ref="box" class="chart" role="img" :aria-label="word('site-wall-and-air-temperature')" />
+    <Curves class="chart" :option="option" :label="word('site-wall-and-air-temperature')" />
     <figcaption>{{ word('site-thick-pipe-wall-thin') }}</figcaption>
   </figure>
 </template>

@@ -5,6 +5,7 @@ import Sheet from '../../frame/Sheet.vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { hhmm, when } from '../../when'
+import { Figures } from '../../words/said'
 import { named, word } from '../../words/word'
 import { answerHead } from './answer-said'
 
@@ -16,8 +17,6 @@ const why = ref(false)
 const zone = computed(() => job.state.job.zone)
 const at = (s: number): string => when(s, clock.nowS, zone.value)
 const headline = computed(() => answerHead(props.answer, at))
-/** Every other part is a tag, which does not break at its hyphen. */
-const parts = computed(() => headline.value.split(/(\b[A-Za-z0-9]+-[A-Za-z0-9]+\b)/))
 const held = computed(() => {
   const slowest = props.answer.holdsBack
   if (!slowest || props.answer.proved) return ''
@@ -81,7 +80,7 @@ const sources = computed(() => {
         :aria-label="word('wait-where-this-comes-from', { headline })"
         @click="why = true"
       >
-        <span v-for="(part, i) in parts" :key="i" :class="{ nowrap: i % 2 === 1 }">{{ part }}</span>
+        <Figures :text="headline" />
       </button>
     </h1>
     <p class="why">{{ held }} {{ moved }}</p>

@@ -1,7 +1,7 @@
 import { type NextThing, type Reader, fmt } from '@jugalis/core'
 import type { RouteLocationRaw } from 'vue-router'
-import { dayText, when } from '../../when'
-import { told, word } from '../../words/word'
+import { dayText, when } from '../when'
+import { told, word } from '../words/word'
 
 /** Who reads, when and where: a job's units and zone. */
 export interface Eye {

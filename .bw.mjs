@@ -1,0 +1,1 @@
+const { build } = await import('./scripts/lib/build.mjs'); await build()
