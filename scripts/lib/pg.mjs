@@ -40,7 +40,7 @@ export function binariesOf() {
 }
 
 /** Who runs the server: root hands it to an unprivileged user, since PostgreSQL refuses root. */
-function runner() {
+export function runner() {
   if (!isRoot) return {}
   for (const name of ['postgres', 'nobody']) {
     const uid = run('id', ['-u', name])

@@ -5,6 +5,7 @@ import { chownSync, statSync } from 'node:fs'
 import path from 'node:path'
 import pg from 'pg'
 import { startPostgres } from '../../scripts/lib/pg.mjs'
+import { startPooler } from '../../scripts/lib/pooler.mjs'
 import { connect, migrateUnderLock } from '../src/index.js'
 import { type Harness, batch, draft, harness, jobSet } from './harness.js'
 
@@ -90,5 +91,52 @@ describe('over TLS', () => {
     const { pool, close } = connect(`${cluster.url}?${certified('other')}`)
     await expect(pool.query('select 1')).rejects.toThrow(/certificate/)
     await close()
+  })
+})
+
+describe('behind a pooler that lends each statement another connection', () => {
+  let pooler: Awaited<ReturnType<typeof startPooler>>
+  beforeAll(async () => (pooler = await startPooler(process.env.TEST_DATABASE ?? '')))
+  afterAll(() => pooler?.stop())
+
+  it('everything works, two servers write into one log, and who follows hears of it', async () => {
+    const h = await harness({ base: pooler.base, pooler: true, live: 'poll' })
+    try {
+      await works(h)
+      const other = await h.another()
+      const job = randomUUID()
+      await h.call('POST', '/jobs', { jobId: job, name: 'J' })
+      const following = new AbortController()
+      const cookie = h.cookieOf('wren')
+      const stream = await fetch(`${other}/api/jobs/${job}/live`, {
+        headers: { cookie },
+        signal: following.signal,
+      })
+      const reader = (stream.body as ReadableStream<Uint8Array>).getReader()
+      const sent = Array.from({ length: 40 }, (_, i) =>
+        batch([draft('place-set', { placeId: randomUUID(), name: `P${i}` })]),
+      )
+      const answers = await Promise.all(
+        sent.map((own, i) =>
+          fetch(`${i % 2 ? other : h.url}/api/jobs/${job}/events`, {
+            method: 'POST',
+            headers: { 'content-type': 'application/json', cookie },
+            body: JSON.stringify(own),
+          }),
+        ),
+      )
+      expect(answers.map(({ status }) => status)).toEqual(sent.map(() => 200))
+      let heard = ''
+      while (!heard.includes(`${sent.length}`)) heard += new TextDecoder().decode((await reader.read()).value)
+      following.abort()
+      expect((await h.call('GET', `/jobs/${job}/verify`)).body).toMatchObject({ ok: true, seq: sent.length })
+    } finally {
+      await h.close()
+    }
+  })
+  it('a server that is not told so is refused at the door, by the pooler', async () => {
+    const told = connect(`${pooler.base}/postgres`)
+    await expect(told.pool.query('select 1')).rejects.toThrow(/unsupported startup parameter/)
+    await told.close()
   })
 })

@@ -78,6 +78,8 @@ export async function harness({
   /** Another schema than `public`, and what else its address says: `sslmode=verify-full`. */
   schema = 'public',
   saying = '',
+  /** A pooler in transaction mode stands before it. */
+  pooler = false,
 } = {}): Promise<Harness> {
   if (!base) throw new Error('TEST_DATABASE is not set: run through npm test')
   const name = `t_${randomUUID().replaceAll('-', '')}`
@@ -88,7 +90,7 @@ export async function harness({
   const path = schema === 'public' ? '' : `options=${encodeURIComponent(`-c search_path=${schema}`)}`
   const asked = [path, saying].filter(Boolean).join('&')
   const address = `${base}/${name}${asked ? `?${asked}` : ''}`
-  const database = connect(address)
+  const database = connect(address, { pooler })
   if (path) await database.pool.query(`create schema ${schema}`)
   await migrateUnderLock(database, `${process.cwd()}/server/migrations`)
   await database.pool.query('insert into org (org_id, name) values ($1, $2)', [ORG, 'Test'])
@@ -107,7 +109,7 @@ export async function harness({
   const processes: { server: Server; url: string; end(): Promise<void> }[] = []
   const first = pulseOf(address)
   const start = async (): Promise<string> => {
-    const own = processes.length ? connect(address) : database
+    const own = processes.length ? connect(address, { pooler }) : database
     const heads = headsOf(own.pool, live)
     const pulse = processes.length ? pulseOf(address) : first
     const app = createApp({
