@@ -1,1 +1,0 @@
-const { build } = await import('./scripts/lib/build.mjs'); await build()
