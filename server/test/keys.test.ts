@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { type Harness, harness } from './harness.js'
 
 let h: Harness
@@ -24,4 +25,34 @@ it('every table is a job table whose keys begin with job_id, or a reference tabl
       expect([t, cols.rowCount]).toEqual([t, 1])
     } else for (const k of keys.rows.filter((x) => x.t === t)) expect([t, k.first]).toEqual([t, 'job_id'])
   }
+})
+
+it('the list of how tables are spread over servers has each table once, each by job that has a job_id', async () => {
+  const said = readFileSync('scripts/distribute.sql', 'utf8')
+  const found = [
+    ...said.matchAll(/^select create_(reference|distributed)_table\('(\w+)'(?:, '(\w+)')?(.*)\);$/gm),
+  ].map(([, how, table, column, more]) => ({ how, table, column, more }))
+  const { rows } = await h.pool.query<{ table: string; own: boolean }>(
+    `select t.table_name as table, bool_or(c.column_name = 'job_id') and t.table_name not in ('invitation') as own
+     from information_schema.tables t join information_schema.columns c using (table_schema, table_name)
+     where t.table_schema = 'public' group by 1`,
+  )
+  expect(found.map(({ table }) => table).sort()).toEqual(rows.map(({ table }) => table).sort())
+  for (const { how, table, column, more } of found) {
+    const own = rows.find((row) => row.table === table)?.own
+    expect([table, how, column]).toEqual([
+      table,
+      own ? 'distributed' : 'reference',
+      own ? 'job_id' : undefined,
+    ])
+    if (own && table !== 'job') expect([table, more]).toEqual([table, ", colocate_with => 'job'"])
+  }
+  // Whoever refers to another table refers to one that lies beside it, or everywhere.
+  const refers = await h.pool.query<{ from: string; to: string }>(
+    `select conrelid::regclass::text as from, confrelid::regclass::text as to from pg_constraint
+     where contype = 'f' and connamespace = 'public'::regnamespace`,
+  )
+  const isOfJobs = (table: string) => rows.find((row) => row.table === table)?.own
+  for (const { from, to } of refers.rows)
+    expect([from, to, isOfJobs(from) || !isOfJobs(to)]).toEqual([from, to, true])
 })
