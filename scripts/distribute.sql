@@ -6,6 +6,7 @@
 select create_reference_table('org');
 select create_reference_table('person');
 select create_reference_table('device_key');
+select create_reference_table('passkey');
 select create_reference_table('invitation');
 select create_reference_table('own_part');
 select create_reference_table('audit');

@@ -164,7 +164,7 @@ export function createApp(options: AppOptions): Express {
   app.use('/api/calendar', limit(120), calendarRoutes(options.pool, options.sessionSecret, nowS, reads))
   app.use('/api', ownPagesOnly)
   app.use('/api', sessions(options))
-  app.post('/api/session', limit(30))
+  app.post(['/api/session', '/api/session/passkey', '/api/session/passkey/begin'], limit(30))
   app.use(
     '/api/session',
     sessionRoutes({

@@ -118,6 +118,8 @@ const REFUSALS = {
   'refused-say-why': 'Say why another than its tester ends this test.',
   'refused-no-key': 'This is no key that entries can be signed with.',
   'refused-key-of-another': 'This key belongs to somebody else.',
+  'refused-passkey': 'This passkey opens nothing here.',
+  'refused-passkey-late': 'That took too long, or it was answered already. Begin again.',
   'refused-too-many-keys': 'Too many devices have signed in under this name.',
   'refused-key-not-known': 'The key of this device is not known here.',
   'refused-bad-signature': 'This entry is not what its device signed.',

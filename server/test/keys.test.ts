@@ -6,7 +6,7 @@ beforeAll(async () => void (h = await harness()))
 afterAll(() => h.close())
 
 it('every table is a job table whose keys begin with job_id, or a reference table with org_id', async () => {
-  const REFERENCE = ['org', 'person', 'own_part', 'invitation', 'audit', 'device_key']
+  const REFERENCE = ['org', 'person', 'own_part', 'invitation', 'audit', 'device_key', 'passkey']
   const OF_THE_SERVERS = ['session', 'lease']
   const tables = await h.pool.query<{ t: string }>(
     "select table_name as t from information_schema.tables where table_schema = 'public'",

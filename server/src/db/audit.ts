@@ -19,6 +19,8 @@ export type Audited =
   | 'pin-changed'
   | 'took-over'
   | 'took-over-failed'
+  | 'passkey-added'
+  | 'passkey-gone'
 export interface Audit {
   what: Audited
   atS: number

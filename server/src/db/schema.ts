@@ -2,7 +2,6 @@ import { sql } from 'drizzle-orm'
 import {
   bigint,
   boolean,
-  customType,
   index,
   json,
   jsonb,
@@ -16,9 +15,9 @@ import {
   uuid,
   varchar,
 } from 'drizzle-orm/pg-core'
+import { at, bytea } from './schema-types.js'
 
-const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
-const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
+export * from './schema-people.js'
 
 // Reference tables: shared by all jobs of an organisation, they carry org_id.
 export const org = pgTable('org', { orgId: uuid('org_id').primaryKey(), name: text('name').notNull() })
@@ -43,40 +42,6 @@ export const person = pgTable(
   (t) => [index('person_org').on(t.orgId)],
 )
 
-/** An invitation that was sent: of its token only the hash is kept. It is good once. */
-export const invitation = pgTable(
-  'invitation',
-  {
-    tokenHash: bytea('token_hash').notNull().primaryKey(),
-    orgId: uuid('org_id').notNull(),
-    name: text('name').notNull(),
-    admin: boolean('admin').notNull(),
-    /** The job its guest is put on; null: on none yet. */
-    jobId: uuid('job_id'),
-    /** Whose password it makes anew; null: it makes a new person. */
-    personId: uuid('person_id'),
-    madeBy: uuid('made_by'),
-    madeAt: at('made_at').notNull(),
-    until: at('until').notNull(),
-    usedAt: at('used_at'),
-  },
-  (t) => [index('invitation_org').on(t.orgId)],
-)
-/** Sign-ins, and what was done to people: written once, never changed. */
-export const audit = pgTable(
-  'audit',
-  {
-    orgId: uuid('org_id'),
-    auditId: uuid('audit_id').notNull().primaryKey(),
-    at: at('at').notNull(),
-    what: text('what').notNull(),
-    /** Who did it, and to whom; null where nobody is known. */
-    byPerson: uuid('by_person'),
-    ofPerson: uuid('of_person'),
-    said: text('said').notNull(),
-  },
-  (t) => [index('audit_org_at').on(t.orgId, t.at)],
-)
 /** Work that one server process of several does: whose it is, until when. */
 export const lease = pgTable('lease', {
   name: text('name').notNull().primaryKey(),
@@ -101,22 +66,6 @@ export const ownPart = pgTable(
     changedAt: at('changed_at').notNull(),
   },
   (t) => [primaryKey({ columns: [t.orgId, t.name] })],
-)
-
-/** Public keys of people's devices: entries are signed with the other half, which no device gives away. */
-export const deviceKey = pgTable(
-  'device_key',
-  {
-    orgId: uuid('org_id').notNull(),
-    /** The beginning of the key's own hash. */
-    keyId: text('key_id').notNull().primaryKey(),
-    personId: uuid('person_id').notNull(),
-    spki: bytea('spki').notNull(),
-    madeAt: at('made_at').notNull(),
-    /** What the device says it is. */
-    agent: text('agent').notNull(),
-  },
-  (t) => [index('device_key_person').on(t.personId)],
 )
 
 // Job tables: primary and foreign keys start with job_id, so that jobs can be spread over servers.

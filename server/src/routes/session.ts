@@ -16,6 +16,7 @@ import { PUBLISHED, hashPassword, isOldHash, isPassword } from '../passwords.js'
 import { settingsOf } from '../people.js'
 import { refusal } from '../words.js'
 import { type Person, isGuest, isShared, ownPin, requireFull, takingOver } from './hands.js'
+import { ownPasskeys, signingInByKey } from './passkeys.js'
 import { checkPassword } from './password-check.js'
 import { jsonBody } from '../json-body.js'
 
@@ -219,5 +220,7 @@ export function sessionRoutes(given: On): Router {
   const routes = Router()
   for (const part of [signingIn, ownSessions, deviceKeys, choices]) part(routes, given)
   for (const part of [ownPin, takingOver]) part(routes, requireSession, given)
+  ownPasskeys(routes, requireSession, given, me)
+  signingInByKey(routes, given, signInAs)
   return routes
 }

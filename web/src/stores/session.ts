@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { type Ref, ref, watch } from 'vue'
 import { NoSignal, Refused, api } from '../api'
+import { comeByPasskey } from '../passkeys'
 import { dropAll } from '../sync/kept-log'
 import { keepJson, keepText, readJson, readText } from '../stored'
 import { type Personal, usePrefs } from './prefs'
@@ -60,6 +61,14 @@ function doorsOf(on: { isNow(now: Person): void; check(): Promise<void>; left():
       const answer = await api<{ person: Person }>('POST', '/session', { login, password })
       markSignedOut(false)
       on.isNow(answer.person)
+    },
+    /** Signs in with a passkey of this device. @returns whether one was used. */
+    async signInByKey(): Promise<boolean> {
+      const person = await comeByPasskey()
+      if (!person) return false
+      markSignedOut(false)
+      on.isNow(person)
+      return true
     },
     /** Comes in by an invitation; whoever was here before is not here any more. */
     async comeIn(path: string, coming: Readonly<Record<string, string>>): Promise<void> {

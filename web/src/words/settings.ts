@@ -111,5 +111,23 @@ export const SETTINGS = {
   'settings-audit-pin-changed': '{of} changed their PIN',
   'settings-audit-took-over': '{of} took over the device of {about}',
   'settings-audit-took-over-failed': 'somebody tried a wrong PIN of {of} on the device of {about}',
+  'settings-audit-passkey-added': '{of} put on the passkey {about}',
+  'settings-audit-passkey-gone': '{of} took the passkey {about} away',
   'settings-audit-sessions-ended': '{of} signed out elsewhere',
+  'settings-passkeys': 'Passkeys',
+  'settings-passkeys-why':
+    'Sign in with the finger, face or code by which this device opens. It keeps a key that never leaves it; nobody can look over your shoulder, or be shown a false page for it. On a device that goes from hand to hand, use a PIN instead.',
+  'settings-passkeys-none': 'None yet.',
+  'settings-passkeys-no-name':
+    'A passkey is for a name, over https: this page was opened by a number, or without it.',
+  'settings-passkeys-no-device': 'This browser can\u2019t keep passkeys.',
+  'settings-passkey-is': '{name}, since {since}{used, select, none {} other {, last used {used}}}',
+  'settings-passkey-add': 'Put a passkey on…',
+  'settings-passkey-name': 'What it is called',
+  'settings-passkey-password': 'Your password, once more',
+  'settings-passkey-make': 'Make it on this device',
+  'settings-passkey-away': 'Take {name} away',
+  'settings-passkey-kept': '{name} is put on. It signs you in from now on.',
+  'settings-passkey-gone': '{name} opens nothing any more.',
+  'settings-passkey-not-made': 'No passkey was made.',
 } as const satisfies Wordings

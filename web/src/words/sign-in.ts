@@ -6,6 +6,8 @@ export const SIGN_IN = {
   'sign-in-what-may-i-do': 'What may I do to this pipe now, and how do I know?',
   'sign-in-password': 'Password',
   'sign-in-sign-in': 'Sign in',
+  'sign-in-by-passkey': 'Sign in with a passkey',
+  'sign-in-no-passkey': 'No passkey was used.',
   'sign-in-in-the-demo-wren':
     'In the demo: wren or teal (fitters), rook (charge-hand), plover (tester). Password tide-and-pipe.',
   'sign-in-check-a-file': 'Check the file of a job',

@@ -7,6 +7,7 @@ import ChipChoice from '../../frame/ChipChoice.vue'
 import { install, installable, installed } from '../../install'
 import { usePrefs } from '../../stores/prefs'
 import OwnPassword from './OwnPassword.vue'
+import OwnPasskeys from './OwnPasskeys.vue'
 import OwnPin from './OwnPin.vue'
 import People from './People.vue'
 import { useSession } from '../../stores/session'
@@ -186,6 +187,7 @@ function back(): void {
       </div>
     </section>
     <OwnPassword />
+    <OwnPasskeys />
     <OwnPin />
     <People v-if="session.person?.admin" />
     <button type="button" class="button main" @click="back">{{ word('settings-done') }}</button>

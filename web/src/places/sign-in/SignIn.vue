@@ -3,6 +3,7 @@ import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
 import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { noPasskeys } from '../../passkeys'
 import { useSession } from '../../stores/session'
 import { word } from '../../words/word'
 
@@ -14,22 +15,28 @@ const password = ref('')
 const fault = ref('')
 const busy = ref(false)
 
-async function go(): Promise<void> {
+/** In by one way or another, and on to where one was going; whoever is not let in stays, and is told why. */
+async function enter(come: () => Promise<string | void>): Promise<void> {
   fault.value = ''
   busy.value = true
   try {
-    await session.signIn(login.value.trim(), password.value)
-    const to =
-      typeof route.query.to === 'string' && route.query.to.startsWith('/') && !route.query.to.startsWith('//')
-        ? route.query.to
-        : '/jobs'
-    await router.push(to)
+    const why = await come()
+    if (why) fault.value = why
+    else await router.push(onwards())
   } catch (error) {
     fault.value = (error as Error).message
   } finally {
     busy.value = false
   }
 }
+function onwards(): string {
+  const { to } = route.query
+  return typeof to === 'string' && to.startsWith('/') && !to.startsWith('//') ? to : '/jobs'
+}
+const go = (): Promise<void> => enter(() => session.signIn(login.value.trim(), password.value))
+const byPasskey = noPasskeys() === null
+const goByPasskey = (): Promise<void> =>
+  enter(async () => ((await session.signInByKey()) ? undefined : word('sign-in-no-passkey')))
 </script>
 
 <template>
@@ -63,6 +70,9 @@ async function go(): Promise<void> {
       />
       <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       <button class="button main" type="submit" :disabled="busy">{{ word('sign-in-sign-in') }}</button>
+      <button v-if="byPasskey" class="button" type="button" :disabled="busy" @click="goByPasskey">
+        {{ word('sign-in-by-passkey') }}
+      </button>
     </form>
     <p v-if="session.demo" class="demo">
       {{ word('sign-in-in-the-demo-wren') }}
