@@ -43,6 +43,36 @@ async function crew(page: Page): Promise<void> {
   await noViolations(page)
   await hit(page.getByRole('dialog').getByRole('button', { name: 'Close' }).last())
 }
+/** A section is shut down: typed wrong, kept, said whether it fits, taken back. */
+async function shutdown(page: Page): Promise<void> {
+  await hit(button(page, 'Shutdown of M-A…'))
+  const sheet = page.getByRole('dialog', { name: 'Shutdown of M-A' })
+  await expect(sheet.getByText('lock off and prove it empty')).toBeVisible()
+  await hit(sheet.getByRole('button', { name: 'Keep it' }))
+  await expect(sheet.getByRole('alert')).toContainText('Say the day as')
+  const day = await sheet.getByLabel('Out of service, day').inputValue()
+  const later = new Date(Date.parse(`${day}T00:00:00Z`) + 9 * 86_400_000).toISOString().slice(0, 10)
+  await sheet.getByLabel('From', { exact: true }).fill('23:50')
+  await sheet.getByLabel('Back in service, day').fill(later)
+  await sheet.getByLabel('Until', { exact: true }).fill('06:00')
+  await sheet.getByLabel('Minutes to isolate and drain').fill('40')
+  await sheet.getByLabel('Minutes to test, fill and vent').fill('a while')
+  await hit(sheet.getByRole('button', { name: 'Keep it' }))
+  await expect(sheet.getByRole('alert')).toContainText('Minutes, from 0 to 2880')
+  await sheet.getByLabel('Minutes to test, fill and vent').fill('90')
+  await noViolations(page)
+  await hit(sheet.getByRole('button', { name: 'Keep it' }))
+  await expect(page.getByText(/Shutdown of M-A: empty .* in hand before/)).toBeVisible()
+  // Too short: by how much, and what holds it.
+  await hit(button(page, 'Shutdown of M-A…'))
+  const next = new Date(Date.parse(`${day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10)
+  await sheet.getByLabel('Back in service, day').fill(next)
+  await hit(sheet.getByRole('button', { name: 'Keep it' }))
+  await expect(page.getByText(/The shutdown of M-A is .* too short: .* Held by M-0/)).toBeVisible()
+  await hit(button(page, 'Shutdown of M-A…'))
+  await hit(sheet.getByRole('button', { name: 'No shutdown' }))
+  await expect(page.getByText(/shutdown of M-A is|Shutdown of M-A: empty/)).toHaveCount(0)
+}
 const rows = (page: Page) => page.locator('.sheet-of-day .line')
 
 bothWays(WAYS, 'a plan is found, followed, and follows what is made', async (page, own) => {
@@ -83,6 +113,8 @@ bothWays(WAYS, 'a plan is found, followed, and follows what is made', async (pag
   await expect(rows(page).filter({ hasText: 'fixed' }).first()).toBeVisible()
   await hit(button(page, 'Undo'))
   await expect(rows(page).filter({ hasText: 'fixed' })).toHaveCount(0)
+
+  await shutdown(page)
 
   await hit(button(page, 'What if'))
   const cases = page.getByRole('table', { name: 'What if' })

@@ -9,9 +9,9 @@ const inPseudo = (name: string | RegExp): RegExp => {
   const source = typeof name === 'string' ? name.replace(/[.?*+^$()[\]{}|\\]/g, '\\$&') : name.source
   return new RegExp(accented(source))
 }
-/** Names of people, jobs, lines; sizes; what a person types; languages by their own names. */
+/** Codes in groups of four; names of people, jobs, lines; sizes; what a person types; languages by their own names. */
 const NOT_SAID =
-  /\b(?:Jugalis|Wren(?: Ashdown)?|[Tt]eal|[Rr]ook|[Pp]lover|wren|Chrome|Linux|Kelpwick Aquarium, quarantine wing|Harrow Point Light, keeper\u2019s house and boiler room|Harrow Point(?: lights)?|HW-\d+|(?:Mon|Tue|Wed|Thu|Fri|Sat|Sun)|(?:Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sept?|Oct|Nov|Dec)|Hall|All, (?:inch|metric)|English|Español|[AW]\d*|union|tee|elbow|branch|tag V2|SDR|NPS|CTS|OD|DN|BPE|[Ss]ch|mm|in|ft|bar|psi|Nm|kPa|lb|kg|gal|min|pm|am|PDF|CSV|SVG|JSON|XLSX)\b/g
+  /\b(?:(?:[0-9a-f]{4} )+[0-9a-f]{4}|Jugalis|Wren(?: Ashdown)?|[Tt]eal|[Rr]ook|[Pp]lover|wren|Chrome|Linux|Kelpwick Aquarium, quarantine wing|Harrow Point Light, keeper\u2019s house and boiler room|Harrow Point(?: lights)?|HW-\d+|(?:Mon|Tue|Wed|Thu|Fri|Sat|Sun)|(?:Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sept?|Oct|Nov|Dec)|Hall|All, (?:inch|metric)|English|Español|[AW]\d*|union|tee|elbow|branch|tag V2|SDR|NPS|CTS|OD|DN|BPE|[Ss]ch|mm|in|ft|bar|psi|Nm|kPa|lb|kg|gal|min|pm|am|PDF|CSV|SVG|JSON|XLSX)\b/g
 
 /** Texts on the page with letters that the pseudo-language would have marked: nobody said them by the book. */
 const outside = (page: Page): Promise<string[]> =>

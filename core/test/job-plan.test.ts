@@ -7,12 +7,13 @@ import {
   foldJob,
   movedFrom,
   shiftsOf,
+  shutdownsSeen,
   waitingIsSooner,
 } from '../src/index.js'
 import { checkOrder } from '../src/plan/order/check-order.js'
 import { planOrder } from '../src/plan/order/plan-order.js'
 import type { OrderQuestion } from '../src/plan/order/question.js'
-import { type Log, joint, lineJob, uuid, walls } from './make-job.js'
+import { LINE, type Log, PLACE, joint, lineJob, uuid, walls } from './make-job.js'
 
 const H = 3600
 /** A Monday at eight, UTC. */
@@ -206,5 +207,93 @@ describe('a job as a question', () => {
       ok: false,
       stuck: { code: 'nobody-may', jointId: joint(1) },
     })
+  })
+})
+
+describe('times that others set', () => {
+  const shut = (log: Log, sectionId: string, more = {}): void =>
+    void log.put(
+      'shutdown-set',
+      {
+        sectionId,
+        shut: { fromS: MONDAY + 2 * H, untilS: MONDAY + 30 * H, beforeMin: 45, afterMin: 60, ...more },
+      },
+      { atS: MONDAY - H },
+    )
+  const seenOf = ({ state, plan, question }: ReturnType<typeof planned>) => {
+    const own = new Map(question.joints.map(({ id, section }) => [id, section ?? null]))
+    return shutdownsSeen(state.plan.shutdowns, plan, (id) => own.get(id) ?? null)
+  }
+  it('a section that is shut down is worked on once it is empty, and what is in hand is reckoned to its end', () => {
+    const log = nightJob(() => 15)
+    crew(log, member('wren'), member('teal'))
+    const free = planned(log)
+    const sectionId = free.question.joints[0]?.section ?? ''
+    expect(seenOf(free)).toEqual([])
+    shut(log, sectionId)
+    const found = planned(log)
+    const beginS = MONDAY + 2.75 * H
+    expect(Math.min(...found.plan.plan.map(({ startS }) => startS))).toBe(beginS)
+    expect(found.plan.valueS as number).toBeGreaterThan(free.plan.valueS as number)
+    const readyAtS = found.plan.sections.find(({ id }) => id === sectionId)?.readyAtS as number
+    const marginS = MONDAY + 30 * H - (readyAtS + H)
+    expect(seenOf(found)).toMatchObject([{ sectionId, beginS, readyAtS, doneS: readyAtS + H, marginS }])
+    // Shorter it does not fit, and says by how much.
+    shut(log, sectionId, { untilS: readyAtS + H - 1500 })
+    expect(seenOf(planned(log))).toMatchObject([{ marginS: -1500 }])
+    // Taken back, it is as if it had never been.
+    log.put('shutdown-set', { sectionId }, { atS: MONDAY - H })
+    expect(planned(log).plan.plan).toEqual(free.plan.plan)
+  })
+  it('hot work is planned inside its permits, and after the last that is written down', () => {
+    const log = nightJob(() => 15)
+    const { line } = { line: { lineId: LINE, tag: 'Q', name: 'Q', school: 'metric', placeId: PLACE } }
+    log.put(
+      'line-set',
+      { ...line, method: 'solder', material: 'copper', ratingBar: null },
+      { atS: MONDAY - H },
+    )
+    for (const i of [0, 1, 2])
+      log.put(
+        'item-put',
+        {
+          lineId: LINE,
+          itemId: uuid(30 + 2 * i),
+          item: {
+            type: 'piece',
+            tag: `P${i}`,
+            size: 'd22',
+            measure: 'centre-centre',
+            measuredMm: 900,
+            jointA: joint(2 * i + 1),
+            jointB: joint(2 * i + 2),
+            tagA: `Q-${2 * i + 1}`,
+            tagB: `Q-${2 * i + 2}`,
+          },
+        },
+        { atS: MONDAY - H },
+      )
+    crew(log, member('wren'))
+    const free = planned(log)
+    expect(free.question.joints.every(({ within }) => !within)).toBe(true)
+    const permit = (fromH: number, untilH: number): void =>
+      void log.put(
+        'permit-set',
+        { what: 'hot-work', number: '7', fromS: MONDAY + fromH * H, untilS: MONDAY + untilH * H },
+        { atS: MONDAY - H },
+      )
+    permit(-5, -1)
+    permit(3, 3.5)
+    permit(5, 6)
+    const { plan, question } = planned(log)
+    const spans = [
+      [3, 3.5],
+      [5, 6],
+      [6, Infinity],
+    ].map(([from = 0, until = 0]) => [MONDAY + from * H, MONDAY + until * H] as const)
+    expect(question.joints.every(({ within }) => within?.length === 3)).toBe(true)
+    for (const { startS, endS } of plan.plan)
+      expect(spans.some(([fromS, untilS]) => fromS <= startS && endS <= untilS)).toBe(true)
+    expect(Math.min(...plan.plan.map(({ startS }) => startS))).toBe(MONDAY + 3 * H)
   })
 })

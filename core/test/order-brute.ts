@@ -58,6 +58,7 @@ export function bruteForce(question: OrderQuestion): number | null {
     ...question.joints.flatMap((joint) =>
       [joint.notBeforeS, joint.startS].filter((x): x is number => typeof x === 'number'),
     ),
+    ...question.joints.flatMap((joint) => (joint.within ?? []).map(({ fromS }) => fromS)),
     ...question.joints.flatMap((joint) =>
       typeof joint.doneAtS === 'number' ? [joint.doneAtS, joint.doneAtS + (joint.setS ?? 0)] : [],
     ),
@@ -114,6 +115,7 @@ function whoCan(
   const endS = startS + joint.workS
   if (typeof joint.startS === 'number' ? startS !== joint.startS : startS < question.startS) return []
   if (startS < (joint.notBeforeS ?? -Infinity) || endS > (joint.endByS ?? Infinity)) return []
+  if (joint.within && !joint.within.some(({ fromS, untilS }) => fromS <= startS && endS <= untilS)) return []
   for (const [ids, sets] of [
     [joint.after ?? [], false],
     [joint.still ?? [], true],

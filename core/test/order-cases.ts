@@ -36,6 +36,8 @@ const joint = fc.record({
   notBeforeS: maybe(fc.integer({ min: 0, max: 8 }), 8),
   endByS: maybe(fc.integer({ min: 10, max: 30 }), 8),
   startS: maybe(fc.integer({ min: -1, max: 6 }), 12),
+  // One of four may be made at some times alone.
+  within: fc.oneof({ weight: 3, arbitrary: fc.constant(undefined) }, { weight: 1, arbitrary: shifts }),
   doneAtS: maybe(fc.integer({ min: -6, max: 0 }), 8),
   one: fc.boolean(),
   links: fc.array(fc.tuple(fc.integer({ min: 1, max: 5 }), fc.boolean()), { maxLength: 2 }),

@@ -40,14 +40,15 @@ async function wholeLog(job: string): Promise<LogLine[]> {
 }
 const idsOf = (lines: readonly LogLine[]): string[] =>
   lines.map(({ body }) => (JSON.parse(body) as JobEvent).id)
-/** Work, and what was asked of the database meanwhile. */
+/** Work, and what was asked of the database for it: what other servers are told comes a moment after an append. */
 async function asked(work: () => Promise<unknown>): Promise<string[]> {
   const said: string[] = []
   const { pool } = h
   const own = pool.query
   pool.query = ((...args: unknown[]) => {
     const [first] = args as [string | { text: string }]
-    said.push(typeof first === 'string' ? first : first.text)
+    const text = typeof first === 'string' ? first : first.text
+    if (!text.includes('pg_notify')) said.push(text)
     return (own as (...all: unknown[]) => unknown).apply(pool, args)
   }) as typeof pool.query
   await work().finally(() => (pool.query = own))

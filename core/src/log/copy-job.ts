@@ -44,6 +44,7 @@ export const DONE_KINDS: ReadonlySet<string> = new Set([
   'permit-set',
   'crew-set',
   'joint-fixed',
+  'shutdown-set',
   'plan-pinned',
   'batch-done',
   'joint-placed',

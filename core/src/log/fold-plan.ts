@@ -43,6 +43,19 @@ export const PLAN_HANDLERS: Readonly<Record<string, Handler>> = {
     else fixed.set(str(event.jointId), { crew, startS })
     state.plan = { ...state.plan, fixed }
   },
+  'shutdown-set': (state, _event, data) => {
+    const shutdowns = new Map(state.plan.shutdowns)
+    const [shut] = objects([data.shut])
+    if (shut)
+      shutdowns.set(str(data.sectionId), {
+        fromS: num(shut.fromS) ?? 0,
+        untilS: num(shut.untilS) ?? 0,
+        beforeMin: num(shut.beforeMin) ?? 0,
+        afterMin: num(shut.afterMin) ?? 0,
+      })
+    else shutdowns.delete(str(data.sectionId))
+    state.plan = { ...state.plan, shutdowns }
+  },
   'plan-pinned': (state, event, data) => {
     const joints = objects(data.joints).map((one) => ({
       jointId: str(one.jointId),

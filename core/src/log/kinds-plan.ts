@@ -42,6 +42,23 @@ export const PLAN_KINDS: Readonly<Record<string, Kind>> = {
   },
   // Somebody makes it, or it begins then, whatever the plan would rather; neither: it is let go.
   'joint-fixed': { v: 1, joint: true, fields: [may('crew', crew), may('startS', instant)] },
+  // A section is out of service from, until, with what it takes to empty it and to bring it back; without a time: not any more.
+  'shutdown-set': {
+    v: 1,
+    joint: false,
+    fields: [
+      must('sectionId', id),
+      may(
+        'shut',
+        object(
+          must('fromS', instant),
+          must('untilS', instant),
+          must('beforeMin', number({ min: 0, max: 2880 })),
+          must('afterMin', number({ min: 0, max: 2880 })),
+        ),
+      ),
+    ],
+  },
   // The plan that is followed; without joints: none is.
   'plan-pinned': {
     v: 1,

@@ -46,7 +46,7 @@ const KINDS_OF: Readonly<Record<Work, readonly string[]>> = {
     'hold-point',
   ],
   settle: ['job-set', 'job-closed', 'chart-loaded', 'source-checked', 'permit-set'],
-  plan: ['crew-set', 'work-time', 'joint-fixed', 'plan-pinned'],
+  plan: ['crew-set', 'work-time', 'joint-fixed', 'shutdown-set', 'plan-pinned'],
   make: [
     'joint-placed',
     'step-done',

@@ -20,6 +20,16 @@ export interface PinnedPlan {
   by: string
   atS: number
 }
+/** When a section is out of service for the work on it: it is isolated and drained in it, and tested and filled again. */
+export interface Shutdown {
+  /** Epoch s. */
+  fromS: number
+  untilS: number
+  /** Minutes from its beginning until it is isolated and empty. */
+  beforeMin: number
+  /** Minutes from when its joints bear until it is tested, filled and back in service. */
+  afterMin: number
+}
 /** What is asked of a plan: all sections soonest by their mean, the last one soonest, or one before the others. */
 export type PlanAim = 'each' | 'last'
 export interface PlanState {
@@ -31,4 +41,6 @@ export interface PlanState {
   /** Joints that somebody gave a person, or a time, or both. */
   fixed: ReadonlyMap<string, { crew: readonly string[]; startS: number | null }>
   pinned: PinnedPlan | null
+  /** By section. */
+  shutdowns: ReadonlyMap<string, Shutdown>
 }

@@ -281,7 +281,7 @@ export const emptyState = (): JobState => ({
   tags: new Map(),
   holds: new Map(),
   upkeep: new Map(),
-  plan: { crew: [], works: new Map(), fixed: new Map(), pinned: null },
+  plan: { crew: [], works: new Map(), fixed: new Map(), pinned: null, shutdowns: new Map() },
   roles: new Map(),
   qualifications: new Map(),
   brought: [],

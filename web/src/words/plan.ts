@@ -29,6 +29,7 @@ export const PLAN = {
   'plan-held-made': 'Held by {tag}, which is home already.',
   'plan-link-begin': '{tag} begins at once, {at}.',
   'plan-link-shift': '{tag} begins with the shift, {at}.',
+  'plan-link-may': '{tag} at {at}: not before, by its permit or shutdown.',
   'plan-link-fixed': '{tag} is fixed at {at}.',
   'plan-link-waits': '{tag} is left until {at}, so that it is ready sooner.',
   'plan-link-placed': '{tag} at {at}.',
@@ -58,6 +59,36 @@ export const PLAN = {
   'plan-by-time': 'Time',
   'plan-by-none': 'No time given',
   'plan-by-wrong': 'That is no day and time to come.',
+  // Shut down
+  'plan-shut-open': 'Shutdown of {tag}…',
+  'plan-shut-is': '{from} to {until}',
+  'plan-shut-title': 'Shutdown of {tag}',
+  'plan-shut-why':
+    'Nothing of this section is made before it is isolated and empty. The plan says whether all of it fits, with what is left in hand.',
+  'plan-shut-from-day': 'Out of service, day',
+  'plan-shut-from': 'From',
+  'plan-shut-until-day': 'Back in service, day',
+  'plan-shut-until': 'Until',
+  'plan-shut-before': 'Minutes to isolate and drain',
+  'plan-shut-after': 'Minutes to test, fill and vent',
+  'plan-shut-no-time': 'Say the day as 2026-03-31 and the time as 07:30.',
+  'plan-shut-minutes': 'Minutes, from 0 to 2880.',
+  'plan-shut-short': 'It would have to come back before it is empty.',
+  'plan-shut-none': 'No shutdown',
+  'plan-shut-said': 'The shutdown of {tag} is kept',
+  'plan-shut-gone': '{tag} is not shut down',
+  'plan-shut-fits':
+    'Shutdown of {tag}: empty {begin}, joints ready {ready}, back in service {done}. {gap, number, duration} in hand before {until}.',
+  'plan-shut-long':
+    'The shutdown of {tag} is {gap, number, duration} too short: joints ready {ready}, back in service {done} and not {until}. Held by {held}.',
+  'plan-shut-caution':
+    'Isolate, lock off and prove it empty before anything is cut; fill slowly, vent, and look at every joint before it is left.',
+  'plan-permits-kept':
+    '{count, plural, one {Hot work: # joint inside its permit.} other {Hot work: # joints inside their permits.}}',
+  'plan-permits-none':
+    '{count, plural, one {Hot work: # joint, and no permit is written down.} other {Hot work: # joints, and no permit is written down.}}',
+  'plan-permits-after':
+    '{count, plural, one {Hot work: # joint is made after {at}, when the last permit that is written down ends.} other {Hot work: # joints are made after {at}, when the last permit that is written down ends.}}',
   // Pinned
   'plan-follow': 'Follow this plan',
   'plan-followed': 'The plan is followed',
@@ -156,6 +187,8 @@ export const PLAN = {
     '{tag} cannot be where it is fixed: its people, its tool or what must set before it are not free then.',
   'plan-why-longer-than-a-shift': '{tag} takes longer than any shift of who makes it.',
   'plan-why-no-shift-left': 'No shift has the hands for {tag} together.',
+  'plan-why-outside': 'At no time when {tag} may be made is somebody there for so long.',
+  'plan-mend-permit': 'another permit',
   'plan-why-ready-too-late': '{tag} is not ready by then, even if it is made first of all.',
   'plan-why-ends-too-late': '{tag} cannot have ended when it must.',
   'plan-why-not-enough-time': 'Not all of it can be done by then, with these people.',

@@ -4,7 +4,7 @@ import type { OrderJoint, OrderPlan, OrderQuestion, PlannedJoint } from '../orde
 
 /** Why a joint begins when it does. */
 export type Because =
-  | { why: 'begin' | 'shift' | 'fixed' | 'waits' | 'placed' }
+  | { why: 'begin' | 'shift' | 'fixed' | 'waits' | 'placed' | 'may' }
   | { why: 'set' | 'hands' | 'tool'; jointId: string }
 /** One joint of the chain that leads to a time, the last one first. */
 export interface ChainLink {
@@ -96,6 +96,9 @@ class Known {
       )
         return { why: 'tool', jointId: other.id }
     }
+    // When a permit or a shutdown lets it.
+    if (asked?.notBeforeS === startS || asked?.within?.some(({ fromS }) => fromS === startS))
+      return { why: 'may' }
     if (startS === this.question.startS) return { why: 'begin' }
     const shiftBegins = this.question.people.some(
       ({ id, shifts }) => joint.people.includes(id) && shifts.some(({ fromS }) => fromS === startS),

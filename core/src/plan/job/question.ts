@@ -1,16 +1,16 @@
 import { plannedLife, type JointFacts } from '../../joint/assess.js'
 import type { CrewMember, PlanAim } from '../../log/state-plan.js'
-import type { JobState, Section, StoreItem } from '../../log/state.js'
-import type { Need } from '../../methods/method.js'
+import type { JobState, Section } from '../../log/state.js'
 import { timeOf } from '../../methods/cure/piecewise.js'
-import { fitsNeed } from '../../store/fits.js'
 import { greatest } from '../../units/extent.js'
 import { tagOrder } from '../../units/tag-order.js'
 import { SAME_BAR } from '../../units/units.js'
 import { readyIfHome } from '../backward.js'
 import { circleOf } from '../order/faults.js'
-import type { OrderJoint, OrderQuestion, ReadyRow } from '../order/question.js'
+import type { OrderJoint, OrderQuestion, ReadyRow, ShiftSpan } from '../order/question.js'
 import { shiftsOf, withPapers } from './crew.js'
+import { hotWorkSpans, isHotWork, shutFromS } from './may.js'
+import { Tools } from './tools.js'
 import { type Along, type Waits, waitsInJob } from './waits.js'
 import { type WorkTime, handsOf, measuredTimes, workTimeOf } from './work.js'
 
@@ -39,6 +39,8 @@ export interface JobQuestion {
   works: ReadonlyMap<string, WorkTime>
   /** Joints for which a tool is wanted of which none is in the Store: as many are taken as hands. */
   noTool: readonly string[]
+  /** Joints that want a permit of hot work, and until when those reach that are written down; null: none reaches beyond now. */
+  hotWork: { jointIds: readonly string[]; untilS: number | null }
 }
 /** From one line to another, and setting up there: common practice. */
 export const USUAL_WALK_MIN = 10
@@ -98,32 +100,6 @@ function sectionsByJoint(state: JobState): Map<string, Section> {
   return out
 }
 
-/** Nobody said that it may not be used. */
-const isGood = ({ proofs, states }: StoreItem): boolean =>
-  proofs.at(-1)?.good !== false && !['condemned', 'empty'].includes(states.at(-1)?.state ?? '')
-/** Tools that joints must share: those of which the Store has some that fit. */
-class Tools {
-  readonly counts = new Map<string, number>()
-  readonly lacking = new Set<string>()
-  constructor(private readonly store: readonly StoreItem[]) {}
-  /** Names of the tools a joint takes of those there are few of. */
-  of(needs: readonly Need[]): string[] {
-    return needs.flatMap((need) => {
-      if (!need.lasts) return []
-      const own = this.store.filter((item) => item.kind === need.item)
-      if (!own.length) return []
-      const fit = own.filter((item) => fitsNeed(item, need) && isGood(item)).length
-      if (!fit) {
-        this.lacking.add(need.item)
-        return []
-      }
-      const name = JSON.stringify([need.item, ...Object.entries(need.matches).flat()])
-      this.counts.set(name, fit)
-      return [name]
-    })
-  }
-}
-
 const isMade = (facts: JointFacts): boolean => facts.homeAtS !== null && facts.inspection?.verdict !== 'fail'
 
 /** Everybody's shifts from now on. */
@@ -143,6 +119,8 @@ class Asking {
   readonly joints: OrderJoint[] = []
   readonly works = new Map<string, WorkTime>()
   readonly tools: Tools
+  readonly hot: string[] = []
+  readonly permits: readonly ShiftSpan[] | null
   private readonly sections: ReadonlyMap<string, Section>
   private readonly measured: ReadonlyMap<string, WorkTime>
   private readonly first = new Map<string, string[]>()
@@ -156,6 +134,7 @@ class Asking {
     readonly tables: ReadyTables,
   ) {
     this.startS = upTo(nowS, 60)
+    this.permits = hotWorkSpans(state, this.startS)
     this.sections = sections
     this.measured = measuredTimes(facts.values())
     this.tools = new Tools([...state.store.values()])
@@ -178,8 +157,18 @@ class Asking {
     if (able.length < hands) return { code: 'too-few-hands', jointId: one.id, count: hands }
     const ready = this.readyOf(one, section)
     if (!ready) return { code: 'no-figure', jointId: one.id }
-    this.joints.push(this.openJoint(one, hands, able, ready))
+    this.joints.push({ ...this.openJoint(one, hands, able, ready), ...this.mayBe(one, section) })
     return null
+  }
+  /** When it may be made: inside a permit, where it wants one; once its section is isolated and empty. */
+  private mayBe(one: JointFacts, section: Section | undefined): Partial<OrderJoint> {
+    const shut = this.state.plan.shutdowns.get(section?.id ?? '')
+    const hot = isHotWork(one)
+    if (hot) this.hot.push(one.id)
+    return {
+      ...(hot && this.permits ? { within: this.permits } : {}),
+      ...(shut && shutFromS(shut) > this.startS ? { notBeforeS: shutFromS(shut) } : {}),
+    }
   }
   private readyOf(one: JointFacts, section: Section | undefined): Partial<OrderJoint> | null {
     if (!section) return { readyAfterS: setOf(one, this.startS) }
@@ -256,6 +245,8 @@ export function jobQuestion(
       waits,
       works: asking.works,
       noTool: [...asking.tools.lacking],
+      // The last of the spans is what comes after all permits.
+      hotWork: { jointIds: asking.hot, untilS: asking.permits?.at(-1)?.fromS ?? null },
     },
   }
 }

@@ -47,6 +47,8 @@ function jointFaults(question: OrderQuestion, joint: OrderJoint, planned: Planne
   } else if (startS < question.startS) bad('starts before the plan')
   if (startS < (joint.notBeforeS ?? -Infinity)) bad('starts too early')
   if (endS > (joint.endByS ?? Infinity)) bad('ends too late')
+  if (joint.within && !joint.within.some(({ fromS, untilS }) => fromS <= startS && endS <= untilS))
+    bad('lies outside of when it may be made')
   return out
 }
 

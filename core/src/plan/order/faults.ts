@@ -1,4 +1,4 @@
-import type { OrderJoint, OrderQuestion, ReadyRow } from './question.js'
+import type { OrderJoint, OrderQuestion, ReadyRow, ShiftSpan } from './question.js'
 
 /** What is wrong with a question, where, and whether something is only absent. */
 export interface OrderFault {
@@ -43,6 +43,13 @@ function shiftFaults(question: OrderQuestion, say: Say): void {
         say(`${field}.fromS`, `Shifts of ${person.id} must ascend and must not overlap.`)
     }),
   )
+}
+function spanFaults(spans: readonly ShiftSpan[], field: string, what: string, say: Say): void {
+  spans.forEach((span, i) => {
+    if (span.untilS <= span.fromS) say(`${field}[${i}].untilS`, `${what} ends before it begins.`)
+    if (span.fromS < (spans[i - 1]?.untilS ?? -Infinity))
+      say(`${field}[${i}].fromS`, `${what} must ascend and must not overlap.`)
+  })
 }
 function handsFaults(question: OrderQuestion, joint: OrderJoint, field: string, say: Say): void {
   if (typeof joint.doneAtS === 'number') return
@@ -92,6 +99,7 @@ function jointFaults(question: OrderQuestion, say: Say): void {
     } else if (table) tableFaults(table, question.startS, `${field}.readyByEnd`, say)
     if (typeof joint.doneAtS === 'number' && joint.doneAtS > question.startS)
       say(`${field}.doneAtS`, `${joint.id} cannot be home after the plan begins.`)
+    spanFaults(joint.within ?? [], `${field}.within`, `When ${joint.id} may be made`, say)
     if (
       typeof joint.endByS === 'number' &&
       typeof joint.notBeforeS === 'number' &&

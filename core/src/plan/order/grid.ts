@@ -29,6 +29,7 @@ export function gridOf({ startS, tasks, people, sections, walkS }: OrderModel): 
     take(task.keepS)
     take(task.earliestS - startS)
     if (task.fixedS !== null) take(task.fixedS - startS)
+    for (const { fromS } of task.within ?? []) take(fromS - startS)
     for (const { lagS } of task.before) take(lagS)
   }
   take(walkS)

@@ -1,4 +1,4 @@
-import type { OrderAim, OrderJoint, OrderQuestion, ReadyRow } from './question.js'
+import type { OrderAim, OrderJoint, OrderQuestion, ReadyRow, ShiftSpan } from './question.js'
 
 /** Ends between these are ready so much later. */
 export interface Segment {
@@ -29,6 +29,8 @@ export interface Task {
   earliestS: number
   /** It has ended by then. */
   latestEndS: number
+  /** It lies whole in one of these; null: at any time. */
+  within: readonly ShiftSpan[] | null
   fixedS: number | null
   table: readonly Segment[]
   section: number
@@ -177,6 +179,7 @@ export function modelOf(question: OrderQuestion): OrderModel {
       // Only what is fixed may have begun before the plan.
       earliestS: Math.max(fixedS === null ? startS : -Infinity, joint.notBeforeS ?? -Infinity, heldS),
       latestEndS: joint.endByS ?? Infinity,
+      within: joint.within ?? null,
       fixedS,
       table: segments(joint),
       section,

@@ -40,6 +40,8 @@ export interface OrderJoint {
   readyByEnd?: string | readonly ReadyRow[] | null
   section?: string | null
   notBeforeS?: number | null
+  /** It lies whole in one of these, ascending and apart; absent: at any time. */
+  within?: readonly ShiftSpan[] | null
   endByS?: number | null
   /** Fixed. */
   startS?: number | null

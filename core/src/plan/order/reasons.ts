@@ -44,6 +44,12 @@ export function whyNot(model: OrderModel, index: number): OrderReason {
   const section = model.sections[task.section]?.id ?? null
   const free: Task = { ...task, fixedS: null, latestEndS: Infinity, readyByS: Infinity }
   if (!empty.spot(free, -Infinity, Infinity)) {
+    if (task.within && empty.spot({ ...free, within: null }, -Infinity, Infinity))
+      return reason(
+        'outside-its-window',
+        `${joint} takes ${hours(task.workS)}; at no time when it may be made is somebody there for so long.`,
+        { joint, mend: ['Let it be made at another time.', 'Add a shift then.'] },
+      )
     const longestS = greatest(
       task.who.flatMap((person) => model.people[person]?.shifts.map((s) => s.untilS - s.fromS) ?? []),
     )

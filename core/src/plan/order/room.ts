@@ -1,6 +1,7 @@
 import { greatest, smallest } from '../../units/extent.js'
 import { readyAfter, segmentAt } from './model.js'
 import type { OrderModel, Segment, Task } from './model.js'
+import { withinFrom, withinUntil } from './within.js'
 
 /** A place for a joint: when it begins, and who makes it. */
 export interface Spot {
@@ -202,7 +203,9 @@ export class Room {
       if (task.fixedS !== null && startS > task.fixedS) return null
       const peopleS = this.peopleFrom(task, startS, who)
       if (peopleS === Infinity) return null
-      const bothS = task.things.length ? this.thingsFrom(task, peopleS) : peopleS
+      const mayS = withinFrom(task.within, peopleS, task.workS)
+      if (mayS === Infinity) return null
+      const bothS = task.things.length ? this.thingsFrom(task, mayS) : mayS
       if (bothS === startS) return { startS, people: this.freeAt(task, startS, who) }
       startS = bothS
     }
@@ -230,8 +233,9 @@ export class Room {
       endS = endUntil(task, endS, targetS)
       if (endS - task.workS < task.earliestS) return null
       const peopleS = this.peopleUntil(task, endS)
-      if (peopleS < task.earliestS) return null
-      const bothS = task.things.length ? this.thingsUntil(task, peopleS) : peopleS
+      const mayS = withinUntil(task.within, peopleS, task.workS)
+      if (peopleS < task.earliestS || mayS < task.earliestS) return null
+      const bothS = task.things.length ? this.thingsUntil(task, mayS) : mayS
       if (bothS + task.workS === endS) return { startS: bothS, people: this.freeAt(task, bothS) }
       endS = bothS + task.workS
     }

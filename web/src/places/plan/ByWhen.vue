@@ -2,12 +2,13 @@
 import { type Section, dayOf, epochInZone } from '@jugalis/core'
 import { ElInput } from 'element-plus'
 import 'element-plus/es/components/input/style/css'
-import { computed, reactive, ref } from 'vue'
+import { computed, defineAsyncComponent, reactive, ref } from 'vue'
 import { useClock } from '../../stores/clock'
 import { useJob } from '../../stores/job'
 import { dated } from '../../when'
 import { word } from '../../words/word'
 
+const ShutdownSheet = defineAsyncComponent(() => import('./ShutdownSheet.vue'))
 /** A time by which a section must be ready: a day and a time each, kept to as a rule that nothing breaks. */
 defineProps<{ sections: readonly Section[] }>()
 const model = defineModel<ReadonlyMap<string, number>>({ required: true })
@@ -17,6 +18,12 @@ const zone = computed(() => job.state.job.zone)
 const openId = ref<string | null>(null)
 const typed = reactive({ day: dayOf(clock.nowS + 86_400, job.state.job.zone), time: '14:00' })
 const fault = ref('')
+const shutting = ref<Section | null>(null)
+function shutSaid(id: string): string {
+  const shut = job.state.plan.shutdowns.get(id)
+  const said = (atS: number): string => dated(atS, zone.value)
+  return shut ? word('plan-shut-is', { from: said(shut.fromS), until: said(shut.untilS) }) : ''
+}
 function keep(id: string): void {
   const atS = epochInZone(typed.day.trim(), typed.time.trim(), zone.value)
   if (atS === null || atS <= clock.nowS) return void (fault.value = word('plan-by-wrong'))
@@ -42,6 +49,10 @@ function drop(id: string): void {
       >
         {{ word('plan-by-when', { tag: section.tag }) }}
       </button>
+      <button type="button" class="in-text" @click="shutting = section">
+        {{ word('plan-shut-open', { tag: section.tag }) }}
+      </button>
+      <strong v-if="job.state.plan.shutdowns.has(section.id)">{{ shutSaid(section.id) }}</strong>
       <strong v-if="model.has(section.id)">{{ dated(model.get(section.id) ?? 0, zone) }}</strong>
       <form v-if="openId === section.id" class="fields" @submit.prevent="keep(section.id)">
         <span
@@ -59,6 +70,7 @@ function drop(id: string): void {
         <p v-if="fault" class="refusal" role="alert">{{ fault }}</p>
       </form>
     </div>
+    <ShutdownSheet v-if="shutting" :section="shutting" @close="shutting = null" />
   </div>
 </template>
 <style scoped>

@@ -13,6 +13,7 @@ import DaySheets from './DaySheets.vue'
 import PinnedPart from './PinnedPart.vue'
 import PlanLanes from './PlanLanes.vue'
 import PlanWhy from './PlanWhy.vue'
+import Shutdowns from './Shutdowns.vue'
 import WhatIf from './WhatIf.vue'
 import { usePlan } from './use-plan'
 import { useSaid } from './use-said'
@@ -86,6 +87,7 @@ function choose(value: string | null): void {
         {{ word('plan-looking', { part: Math.round(part * 100) }) }}
         <button type="button" class="in-text" @click="stop">{{ word('plan-stop') }}</button>
       </p>
+      <Shutdowns v-if="answered && found" :said="said" :found="found" />
       <PlanWhy v-if="answered && found" :said="said" :found="found" @fix="fixing = $event" />
     </div>
     <div class="buttons no-print">

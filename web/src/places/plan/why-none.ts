@@ -27,6 +27,7 @@ const WHY: Readonly<Record<string, { says: WebCode; mends: readonly WebCode[] }>
   'fixed-cannot': { says: 'plan-why-fixed-cannot', mends: ['plan-mend-free', 'plan-mend-hands'] },
   'longer-than-a-shift': { says: 'plan-why-longer-than-a-shift', mends: ['plan-mend-shift'] },
   'no-shift-left': { says: 'plan-why-no-shift-left', mends: ['plan-mend-shift', 'plan-mend-hands'] },
+  'outside-its-window': { says: 'plan-why-outside', mends: ['plan-mend-permit', 'plan-mend-shift'] },
   'ready-too-late': { says: 'plan-why-ready-too-late', mends: ['plan-mend-later', 'plan-mend-pressure'] },
   'ends-too-late': {
     says: 'plan-why-ends-too-late',
