@@ -1,5 +1,5 @@
 import { plannedLife, type JointFacts } from '../../joint/assess.js'
-import type { CrewMember, PlanAim } from '../../log/state-plan.js'
+import type { CrewMember, PlanAim, Shutdown } from '../../log/state-plan.js'
 import type { JobState, Section } from '../../log/state.js'
 import { timeOf } from '../../methods/cure/piecewise.js'
 import { greatest } from '../../units/extent.js'
@@ -39,6 +39,8 @@ export interface JobQuestion {
   works: ReadonlyMap<string, WorkTime>
   /** Joints for which a tool is wanted of which none is in the Store: as many are taken as hands. */
   noTool: readonly string[]
+  /** Sections that were shut down when it was asked. */
+  shutdowns: ReadonlyMap<string, Shutdown>
   /** Joints that want a permit of hot work, and until when those reach that are written down; null: none reaches beyond now. */
   hotWork: { jointIds: readonly string[]; untilS: number | null }
 }
@@ -245,6 +247,7 @@ export function jobQuestion(
       waits,
       works: asking.works,
       noTool: [...asking.tools.lacking],
+      shutdowns: state.plan.shutdowns,
       // The last of the spans is what comes after all permits.
       hotWork: { jointIds: asking.hot, untilS: asking.permits?.at(-1)?.fromS ?? null },
     },

@@ -117,6 +117,7 @@ label {
   font-weight: 600;
 }
 .caution {
+  margin-block: 12px;
   font-weight: 600;
 }
 </style>

@@ -11,15 +11,14 @@ import type { useSaid } from './use-said'
 const props = defineProps<{ found: Found; said: ReturnType<typeof useSaid> }>()
 const job = useJob()
 const view = useView()
+/** As it was asked: while a plan is looked for anew, the one that stands here answers another question. */
+const asked = computed(() => props.found.ask.asked[props.found.at])
 const sectionOf = computed(
-  () =>
-    new Map(
-      props.found.ask.asked[props.found.at]?.question.joints.map(({ id, section }) => [id, section ?? null]),
-    ),
+  () => new Map(asked.value?.question.joints.map(({ id, section }) => [id, section ?? null])),
 )
 const rows = computed(() =>
   shutdownsSeen(
-    job.state.plan.shutdowns,
+    asked.value?.shutdowns ?? new Map(),
     props.found.plan,
     (jointId) => sectionOf.value.get(jointId) ?? null,
   ).map((seen) => {
@@ -43,7 +42,7 @@ const rows = computed(() =>
 )
 /** Hot work that is planned for when no permit is written down yet. */
 const permits = computed(() => {
-  const hot = props.found.ask.asked[props.found.at]?.hotWork
+  const hot = asked.value?.hotWork
   if (!hot?.jointIds.length) return ''
   const own = new Set(hot.jointIds)
   const after = props.found.plan.plan.filter(
