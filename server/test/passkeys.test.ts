@@ -55,9 +55,10 @@ describe('a passkey is put on', () => {
   })
   it('once, and for one person', async () => {
     await refused(put('teal', key.made(optionsOf(await begin('teal')))))
-    expect((await h.call('DELETE', `/session/passkeys/${key.id}`, undefined, { as: 'teal' })).status).toBe(
-      404,
-    )
+    const takeAway = h.call('DELETE', `/session/passkeys/${key.id}`, undefined, { as: 'teal' })
+    expect((await takeAway).status).toBe(204)
+    // Nothing of another's is touched by it.
+    expect((await h.call('GET', '/session/passkeys')).body.passkeys).toHaveLength(1)
   })
 })
 
