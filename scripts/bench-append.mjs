@@ -46,7 +46,7 @@ async function steady({ bases, cookie, personId, key, url, signingDevice }, jobs
       (await fetch(`${bases[0]}/api/jobs/${job}/verify`, { headers: { cookie } })).json(),
     ),
   )
-  const hold = verified.every(({ ok, lines, vouched }) => ok && (!lines || vouched === 'here'))
+  const hold = verified.every(({ ok, seq, vouched }) => ok && (!seq || vouched === 'here'))
   const took = running.flatMap(({ seen }) => seen.ms)
   const inJobs = jobs.length === 1 ? 'one job' : `${jobs.length} jobs`
   row(

@@ -13,7 +13,7 @@ import {
 import { checkOrder } from '../src/plan/order/check-order.js'
 import { planOrder } from '../src/plan/order/plan-order.js'
 import type { OrderQuestion } from '../src/plan/order/question.js'
-import { LINE, type Log, PLACE, joint, lineJob, uuid, walls } from './make-job.js'
+import { type Log, joint, lineJob, uuid, walls } from './make-job.js'
 
 const H = 3600
 /** A Monday at eight, UTC. */
@@ -39,8 +39,14 @@ const planned = (log: Log, nowS = MONDAY, wish = {}) => {
   return { state, plan, question, how: found.ask.how }
 }
 /** Joints of a d110 line in one section at 9 bar, with a day of wall temperatures. */
-const nightJob = (temperatures: (hour: number) => number, pieces = 3, size = 'd63', testBar = 9): Log => {
-  const log = lineJob(pieces, { size, testBar })
+const nightJob = (
+  temperatures: (hour: number) => number,
+  pieces = 3,
+  size = 'd63',
+  testBar = 9,
+  way?: { method: string; material: string },
+): Log => {
+  const log = lineJob(pieces, { size, testBar, ...(way ? { way } : {}) })
   const jointIds = Array.from({ length: pieces * 2 }, (_, i) => joint(i + 1))
   log.put('section-set', {
     sectionId: uuid(70),
@@ -246,33 +252,7 @@ describe('times that others set', () => {
     expect(planned(log).plan.plan).toEqual(free.plan.plan)
   })
   it('hot work is planned inside its permits, and after the last that is written down', () => {
-    const log = nightJob(() => 15)
-    const { line } = { line: { lineId: LINE, tag: 'Q', name: 'Q', school: 'metric', placeId: PLACE } }
-    log.put(
-      'line-set',
-      { ...line, method: 'solder', material: 'copper', ratingBar: null },
-      { atS: MONDAY - H },
-    )
-    for (const i of [0, 1, 2])
-      log.put(
-        'item-put',
-        {
-          lineId: LINE,
-          itemId: uuid(30 + 2 * i),
-          item: {
-            type: 'piece',
-            tag: `P${i}`,
-            size: 'd22',
-            measure: 'centre-centre',
-            measuredMm: 900,
-            jointA: joint(2 * i + 1),
-            jointB: joint(2 * i + 2),
-            tagA: `Q-${2 * i + 1}`,
-            tagB: `Q-${2 * i + 2}`,
-          },
-        },
-        { atS: MONDAY - H },
-      )
+    const log = nightJob(() => 15, 3, 'd22', 9, { method: 'solder', material: 'copper' })
     crew(log, member('wren'))
     const free = planned(log)
     expect(free.question.joints.every(({ within }) => !within)).toBe(true)

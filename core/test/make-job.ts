@@ -65,10 +65,15 @@ export const LINE = uuid(11)
 export const SECTION = uuid(12)
 export const joint = (n: number): string => uuid(100 + n)
 
-/** A metric PVC-U line of `pieces` pieces, two joints each, and a section over all of them. */
+/** A metric line, of cemented PVC-U where nothing else is asked for, of `pieces` pieces, two joints each, and a section over all of them. */
 export function lineJob(
   pieces: number,
-  o: { size?: string; testBar?: number; ratingBar?: number | null } = {},
+  o: {
+    size?: string
+    testBar?: number
+    ratingBar?: number | null
+    way?: { method: string; material: string }
+  } = {},
 ): Log {
   const log = new Log()
   const size = o.size ?? 'd63'
@@ -85,8 +90,7 @@ export function lineJob(
       lineId: LINE,
       tag: 'Q',
       name: 'Q',
-      method: 'solvent-cement',
-      material: 'pvc-u',
+      ...(o.way ?? { method: 'solvent-cement', material: 'pvc-u' }),
       school: 'metric',
       placeId: PLACE,
       ratingBar: o.ratingBar ?? null,

@@ -26,6 +26,13 @@ export function softKey({ origin, rpId }: Place) {
     count.writeUInt32BE(++counter)
     return Buffer.concat([sha256(rpId), Buffer.from([flags]), count])
   }
+  const answered = <Response extends object>(response: Response) => ({
+    id: b64(id),
+    rawId: b64(id),
+    type: 'public-key',
+    clientExtensionResults: {},
+    response,
+  })
   return {
     id: b64(id),
     /** Sets its own count, as a copy of it would have it. */
@@ -42,32 +49,20 @@ export function softKey({ origin, rpId }: Place) {
       const data = Buffer.concat([head(PRESENT | VERIFIED | WITH_KEY), own])
       const parts = [textOf('fmt'), textOf('none'), textOf('attStmt'), Buffer.from([0xa0])]
       const attestation = Buffer.concat([Buffer.from([0xa3]), ...parts, textOf('authData'), bytesOf(data)])
-      return {
-        id: b64(id),
-        rawId: b64(id),
-        type: 'public-key',
-        clientExtensionResults: {},
-        response: {
-          clientDataJSON: b64(client('webauthn.create', challenge, from)),
-          attestationObject: b64(attestation),
-          transports: ['internal'],
-        },
-      }
+      return answered({
+        clientDataJSON: b64(client('webauthn.create', challenge, from)),
+        attestationObject: b64(attestation),
+        transports: ['internal'],
+      })
     },
     signed({ challenge }: { challenge: string }, { from = origin, flags = PRESENT | VERIFIED } = {}) {
       const data = head(flags)
       const said = client('webauthn.get', challenge, from)
-      return {
-        id: b64(id),
-        rawId: b64(id),
-        type: 'public-key',
-        clientExtensionResults: {},
-        response: {
-          clientDataJSON: b64(said),
-          authenticatorData: b64(data),
-          signature: b64(sign('sha256', Buffer.concat([data, sha256(said)]), privateKey)),
-        },
-      }
+      return answered({
+        clientDataJSON: b64(said),
+        authenticatorData: b64(data),
+        signature: b64(sign('sha256', Buffer.concat([data, sha256(said)]), privateKey)),
+      })
     },
   }
 }

@@ -2,11 +2,16 @@ import { ref } from 'vue'
 import { Refused } from './api'
 import { useSession } from './stores/session'
 
+/** Why something was refused, and at which field. */
+export interface Fault {
+  field: string | null
+  says: string
+}
 /** Things done with the server at once: what came of the last one, or why it was refused and at which field. */
 export function useAct() {
   const session = useSession()
   const said = ref('')
-  const fault = ref<{ field: string | null; says: string } | null>(null)
+  const fault = ref<Fault | null>(null)
 
   /** @param work gives what is to be said when it is done, if anything. */
   async function act(work: () => Promise<string | void>): Promise<void> {

@@ -24,6 +24,14 @@ export interface JobSeen {
   stale: boolean
 }
 
+/** A glance as it is kept, and where the log stands that it was taken of. */
+const KEPT = {
+  head: jobHead.seq,
+  seq: jobGlance.seq,
+  v: jobGlance.v,
+  madeAt: jobGlance.madeAt,
+  glance: jobGlance.body,
+}
 /** The jobs of a person, each with the glance that is kept of it. */
 export async function jobsSeen(pool: pg.Pool, personId: string, nowS: number): Promise<JobSeen[]> {
   const rows = await on(pool)
@@ -32,11 +40,7 @@ export async function jobsSeen(pool: pg.Pool, personId: string, nowS: number): P
       name: job.name,
       role: jobMember.role,
       awayAt: job.awayAt,
-      head: jobHead.seq,
-      seq: jobGlance.seq,
-      v: jobGlance.v,
-      madeAt: jobGlance.madeAt,
-      glance: jobGlance.body,
+      ...KEPT,
     })
     .from(jobMember)
     .innerJoin(job, eq(job.jobId, jobMember.jobId))
@@ -61,11 +65,7 @@ export async function jobSeen(
   const [row] = await on(pool)
     .select({
       name: job.name,
-      head: jobHead.seq,
-      seq: jobGlance.seq,
-      v: jobGlance.v,
-      madeAt: jobGlance.madeAt,
-      glance: jobGlance.body,
+      ...KEPT,
     })
     .from(jobGlance)
     .innerJoin(job, eq(job.jobId, jobGlance.jobId))

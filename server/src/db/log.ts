@@ -28,7 +28,12 @@ const BEGIN: ReadonlySet<string> = new Set(['test-begun'])
 const TRIES = 2
 const SHARED_MS = 5000
 const shared = new Map<string, number>()
-const isShared = (jobId: string): boolean => (shared.get(jobId) ?? 0) > Date.now()
+function isShared(jobId: string): boolean {
+  const untilMs = shared.get(jobId)
+  if (untilMs === undefined || untilMs > Date.now()) return untilMs !== undefined
+  shared.delete(jobId)
+  return false
+}
 /** Entries that are written together. */
 const TOGETHER = 1000
 

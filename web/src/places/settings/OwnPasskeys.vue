@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { ElInput } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
 import { onMounted, ref } from 'vue'
 import { api } from '../../api'
 import { makePasskey, noPasskeys } from '../../passkeys'
 import { useAct } from '../../use-act'
 import { when } from '../../when'
 import { word } from '../../words/word'
+import OwnField from './OwnField.vue'
+import OwnForm from './OwnForm.vue'
+import OwnSaid from './OwnSaid.vue'
 
 /** One's own passkeys: put on, listed, taken away. */
 interface Passkey {
@@ -64,49 +65,39 @@ const takeAway = (one: Passkey): Promise<void> =>
     </ul>
     <p v-else-if="passkeys && !cannot">{{ word('settings-passkeys-none') }}</p>
     <p v-if="cannot">{{ word(`settings-passkeys-${cannot}`) }}</p>
-    <form v-else-if="adding" @submit.prevent="make">
-      <label for="passkey-name">{{ word('settings-passkey-name') }}</label>
-      <ElInput id="passkey-name" v-model="name" size="large" maxlength="60" />
-      <p v-if="fault?.field === 'name'" class="refusal" role="alert">{{ fault.says }}</p>
-      <label for="passkey-password">{{ word('settings-passkey-password') }}</label>
-      <ElInput
+    <OwnForm
+      v-else-if="adding"
+      :keep="word('settings-passkey-make')"
+      :ready="Boolean(name.trim() && password)"
+      @keep="make"
+      @leave="adding = false"
+    >
+      <OwnField
+        id="passkey-name"
+        v-model="name"
+        :label="word('settings-passkey-name')"
+        field="name"
+        :fault="fault"
+        maxlength="60"
+      />
+      <OwnField
         id="passkey-password"
         v-model="password"
+        :label="word('settings-passkey-password')"
+        field="password"
+        :fault="fault"
         type="password"
-        size="large"
         autocomplete="current-password"
       />
-      <p v-if="fault?.field === 'password'" class="refusal" role="alert">{{ fault.says }}</p>
-      <div class="buttons">
-        <button type="submit" class="button main" :disabled="!name.trim() || !password">
-          {{ word('settings-passkey-make') }}
-        </button>
-        <button type="button" class="button" @click="adding = false">
-          {{ word('settings-leave-it') }}
-        </button>
-      </div>
-    </form>
+    </OwnForm>
     <div v-else class="buttons">
       <button type="button" class="button" @click="adding = true">{{ word('settings-passkey-add') }}</button>
     </div>
-    <p v-if="said" role="status">{{ said }}</p>
-    <p v-if="fault && !['name', 'password'].includes(fault.field ?? '')" class="refusal" role="alert">
-      {{ fault.says }}
-    </p>
+    <OwnSaid :said="said" :fault="fault" :fields="['name', 'password']" />
   </section>
 </template>
 
 <style scoped>
-form {
-  display: flex;
-  flex-direction: column;
-  gap: 6px;
-  max-width: 420px;
-  margin-block-start: 8px;
-}
-label {
-  font-weight: 600;
-}
 ul {
   margin: 0;
   padding: 0;

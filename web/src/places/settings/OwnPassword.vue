@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { ElInput } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
 import { onMounted, ref } from 'vue'
 import { api } from '../../api'
 import { useAct } from '../../use-act'
 import { when } from '../../when'
 import { word } from '../../words/word'
+import OwnField from './OwnField.vue'
+import OwnForm from './OwnForm.vue'
+import OwnSaid from './OwnSaid.vue'
 
 /** One's own password, and everywhere one is signed in. */
 interface SignedIn {
@@ -52,29 +53,33 @@ const sinceSaid = ({ sinceS }: SignedIn): string =>
 <template>
   <section aria-labelledby="own-password">
     <h2 id="own-password">{{ word('settings-password-and-places') }}</h2>
-    <form v-if="changing" @submit.prevent="change">
-      <label for="old-password">{{ word('settings-password-so-far') }}</label>
-      <ElInput id="old-password" v-model="old" type="password" size="large" autocomplete="current-password" />
-      <p v-if="fault?.field === 'old'" class="refusal" role="alert">{{ fault.says }}</p>
-      <label for="new-password">{{ word('settings-password-new') }}</label>
-      <ElInput
+    <OwnForm
+      v-if="changing"
+      :keep="word('settings-password-keep')"
+      :ready="Boolean(old && password)"
+      @keep="change"
+      @leave="changing = false"
+    >
+      <OwnField
+        id="old-password"
+        v-model="old"
+        :label="word('settings-password-so-far')"
+        field="old"
+        :fault="fault"
+        type="password"
+        autocomplete="current-password"
+      />
+      <OwnField
         id="new-password"
         v-model="password"
+        :label="word('settings-password-new')"
+        field="password"
+        :fault="fault"
         type="password"
-        size="large"
         autocomplete="new-password"
       />
-      <p v-if="fault?.field === 'password'" class="refusal" role="alert">{{ fault.says }}</p>
       <p class="why">{{ word('settings-password-why') }}</p>
-      <div class="buttons">
-        <button type="submit" class="button main" :disabled="!old || !password">
-          {{ word('settings-password-keep') }}
-        </button>
-        <button type="button" class="button" @click="changing = false">
-          {{ word('settings-leave-it') }}
-        </button>
-      </div>
-    </form>
+    </OwnForm>
     <button v-else type="button" class="button" @click="changing = true">
       {{ word('settings-password-change') }}
     </button>
@@ -90,23 +95,11 @@ const sinceSaid = ({ sinceS }: SignedIn): string =>
     <button v-if="places.length > 2" type="button" class="button" @click="end('others')">
       {{ word('settings-sign-out-others') }}
     </button>
-    <p v-if="said" role="status">{{ said }}</p>
-    <p v-if="fault && !['old', 'password'].includes(fault.field ?? '')" class="refusal" role="alert">
-      {{ fault.says }}
-    </p>
+    <OwnSaid :said="said" :fault="fault" :fields="['old', 'password']" />
   </section>
 </template>
 
 <style scoped>
-form {
-  display: flex;
-  flex-direction: column;
-  gap: 6px;
-  max-width: 420px;
-}
-label {
-  font-weight: 600;
-}
 ul {
   list-style: none;
   padding: 0;

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { ElInput } from 'element-plus'
-import 'element-plus/es/components/input/style/css'
 import { onMounted, ref } from 'vue'
 import { api } from '../../api'
 import TakeOver from '../../frame/TakeOver.vue'
 import { useSession } from '../../stores/session'
 import { useAct } from '../../use-act'
 import { word } from '../../words/word'
+import OwnField from './OwnField.vue'
+import OwnForm from './OwnForm.vue'
+import OwnSaid from './OwnSaid.vue'
 
 /** One's PIN for a device that goes from hand to hand; and handing it over. */
 interface Hands {
@@ -50,36 +51,34 @@ const takeAway = (): Promise<void> =>
     <p class="why">{{ word('settings-pin-why') }}</p>
     <p v-if="hands?.guest" class="strong">{{ word('settings-guest', { name: hands.signedIn }) }}</p>
     <template v-else-if="hands">
-      <form v-if="setting" @submit.prevent="keep">
-        <label for="pin-password">{{ word('settings-pin-password') }}</label>
-        <ElInput
+      <OwnForm
+        v-if="setting"
+        :keep="word('settings-pin-keep')"
+        :ready="Boolean(password && pin)"
+        @keep="keep"
+        @leave="setting = false"
+      >
+        <OwnField
           id="pin-password"
           v-model="password"
+          :label="word('settings-pin-password')"
+          field="password"
+          :fault="fault"
           type="password"
-          size="large"
           autocomplete="current-password"
         />
-        <p v-if="fault?.field === 'password'" class="refusal" role="alert">{{ fault.says }}</p>
-        <label for="pin-new">{{ word('settings-pin-new') }}</label>
-        <ElInput
+        <OwnField
           id="pin-new"
           v-model="pin"
+          :label="word('settings-pin-new')"
+          field="pin"
+          :fault="fault"
           type="password"
-          size="large"
           inputmode="numeric"
           maxlength="8"
           autocomplete="off"
         />
-        <p v-if="fault?.field === 'pin'" class="refusal" role="alert">{{ fault.says }}</p>
-        <div class="buttons">
-          <button type="submit" class="button main" :disabled="!password || !pin">
-            {{ word('settings-pin-keep') }}
-          </button>
-          <button type="button" class="button" @click="setting = false">
-            {{ word('settings-leave-it') }}
-          </button>
-        </div>
-      </form>
+      </OwnForm>
       <div v-else class="buttons">
         <button type="button" class="button" @click="setting = true">
           {{ word('settings-pin-set', { has: hands.pin ? 'yes' : 'no' }) }}
@@ -92,24 +91,12 @@ const takeAway = (): Promise<void> =>
     <button v-if="hands?.shared" type="button" class="button hand-on" @click="taking = true">
       {{ word('frame-hands-open') }}
     </button>
-    <p v-if="said" role="status">{{ said }}</p>
-    <p v-if="fault && !['password', 'pin'].includes(fault.field ?? '')" class="refusal" role="alert">
-      {{ fault.says }}
-    </p>
+    <OwnSaid :said="said" :fault="fault" :fields="['password', 'pin']" />
     <TakeOver v-if="taking" @close="taking = false" />
   </section>
 </template>
 
 <style scoped>
-form {
-  display: flex;
-  flex-direction: column;
-  gap: 6px;
-  max-width: 420px;
-}
-label {
-  font-weight: 600;
-}
 .hand-on {
   margin-block-start: 10px;
 }
